@@ -1,0 +1,92 @@
+/** Values that a sentence needs: numbers, names, units. Never free text of a person's. */
+export type ErrorValues = Readonly<Record<string, string | number>>;
+
+interface CatalogueItem {
+  /** The HTTP status that goes with it when it ends a request. */
+  readonly status: number;
+  /** What is wrong and how to go on, for a person. */
+  readonly sentence: (values: ErrorValues) => string;
+}
+
+const item = (status: number, sentence: string | ((values: ErrorValues) => string)): CatalogueItem => ({
+  status,
+  sentence: typeof sentence === 'string' ? () => sentence : sentence,
+});
+
+/**
+ * Every error and every refusal there is. A code stands for one cause, on the phone, on the server and in the API.
+ */
+export const catalogue = {
+  // The request itself
+  malformed_json: item(400, 'The request is not readable JSON. Nothing was kept.'),
+  invalid: item(400, (v) => String(v['reason'] ?? 'The request does not have the expected form.')),
+  body_too_large: item(413, (v) => `The request is larger than ${v['limitKilobytes']} kB. Send it in smaller pieces.`),
+  media_type_unsupported: item(415, 'Only application/json is accepted here.'),
+  too_many_operations: item(413, (v) => `At most ${v['limit']} operations fit in one request.`),
+  protocol_unsupported: item(426, 'This application is older than the server expects. Reload it to update.'),
+  route_unknown: item(404, 'There is nothing at this address.'),
+  too_many_requests: item(429, (v) => `Too many tries. Wait ${v['seconds'] ?? 60} seconds, then try again.`),
+  unexpected: item(500, 'The server failed at this. It was noted under the request number; please try again.'),
+  no_space: item(503, 'The server has no space left and took nothing. What you recorded stays on this phone.'),
+  not_ready: item(503, 'The server is starting or stopping. Try again shortly.'),
+
+  // Who is asking
+  not_signed_in: item(401, 'You are not signed in. Sign in, then go on where you were.'),
+  session_expired: item(401, 'Your session has ended. Sign in again; nothing on this phone is lost.'),
+  wrong_name_or_password: item(401, 'Name and password do not fit together. Check both and try again.'),
+  foreign_origin: item(403, 'This request came from another site and was not carried out.'),
+  role_missing: item(403, (v) => `Only a ${v['roles']} may do this.`),
+  not_as_another: item(403, 'An operation is taken only from the person who made it.'),
+  work_order_not_yours: item(403, (v) => `${v['number']} is not assigned to you or your crew. Ask the lead to add you.`),
+
+  // Operations
+  operation_unknown: item(400, (v) => `There is no operation called “${v['name']}”.`),
+  operation_id_reused: item(409, 'This operation number was already used for something else.'),
+  made_in_future: item(400, 'The device time of this operation lies in the future. Check the clock of the phone.'),
+  not_found: item(404, (v) => `This ${v['what']} does not exist, or not on your sites.`),
+  state_forbids: item(409, (v) => `${v['number']} is ${v['state']}; it cannot be ${v['wanted']} now.`),
+  work_order_closed: item(409, (v) => `${v['number']} is ${v['state']}; nothing more can be recorded on it.`),
+  hazards_not_acknowledged: item(409, 'Read and acknowledge the hazards first.'),
+  hazards_changed: item(409, 'The hazards have changed. Read them again and acknowledge them.'),
+  still_owed: item(409, (v) => `Not finished: ${v['what']} still owed.`),
+
+  // Entries
+  labor_not_positive: item(400, 'Give a time above zero, such as 1:30, 1.5 or 90m.'),
+  labor_too_long: item(400, 'One entry holds at most 24 h. Split it by day.'),
+  labor_in_future: item(400, 'This time ends in the future. Give when it really ended, or let the clock run.'),
+  clock_not_running: item(409, 'Your clock is not running on this work order.'),
+  clock_ran_too_long: item(409, 'The clock ran for over 24 h. Say when you really stopped.'),
+  quantity_not_positive: item(400, 'Give an amount above zero.'),
+  quantity_not_whole: item(400, (v) => `This part is counted in whole ${v['unit']}.`),
+  not_enough_stock: item(409, (v) => `Only ${v['onHand']} ${v['unit']} on hand in bin ${v['bin']}. Check the bin or take less.`),
+  reading_out_of_range: item(400, 'That number is too large to be a reading.'),
+  meter_runs_back: item(409, (v) => `This meter only counts up; it stood at ${v['latest']} ${v['unit']}.`),
+  answer_of_wrong_kind: item(400, 'This step wants another kind of answer.'),
+  entry_amended_already: item(409, 'This entry was amended in the meantime. Amend the newer one.'),
+  entry_not_amendable: item(409, 'This kind of entry cannot be changed afterwards.'),
+  entry_of_another: item(403, 'Only the person who recorded it, or a lead, may change an entry.'),
+  text_too_long: item(400, (v) => `At most ${v['limit']} characters fit here; this has ${v['length']}.`),
+  control_characters: item(400, 'The text holds characters that cannot be shown. Type it again or paste it as plain text.'),
+
+  // Computing
+  time_unreadable: item(400, (v) => `“${v['text']}” is not a time. Write it as 14:20.`),
+  zone_unknown: item(400, (v) => `“${v['zone']}” is not a known time zone.`),
+  money_not_whole: item(500, 'An amount of money came out as a fraction of its smallest unit.'),
+  currencies_differ: item(500, (v) => `Amounts in ${v['expected']} and ${v['found']} cannot be added.`),
+} satisfies Record<string, CatalogueItem>;
+
+export type ErrorCode = keyof typeof catalogue;
+
+export function isErrorCode(text: string): text is ErrorCode {
+  return Object.hasOwn(catalogue, text);
+}
+
+/** The sentence for a person that goes with a code. */
+export function sentenceFor(code: ErrorCode, values: ErrorValues = {}): string {
+  return catalogue[code].sentence(values);
+}
+
+/** The HTTP status that goes with a code. */
+export function statusFor(code: ErrorCode): number {
+  return catalogue[code].status;
+}

@@ -1,0 +1,23 @@
+declare const brand: unique symbol;
+
+/** A string that names one row of one kind, so that an asset's id is never taken for a part's. */
+export type Id<Kind extends string> = string & { readonly [brand]: Kind };
+
+export type SiteId = Id<'site'>;
+export type PersonId = Id<'person'>;
+export type CrewId = Id<'crew'>;
+export type PlaceId = Id<'place'>;
+export type AssetId = Id<'asset'>;
+export type PointId = Id<'point'>;
+export type PartId = Id<'part'>;
+export type StoreId = Id<'store'>;
+export type BinId = Id<'bin'>;
+export type WorkOrderId = Id<'workOrder'>;
+export type StepId = Id<'step'>;
+export type EntryId = Id<'entry'>;
+export type OperationId = Id<'operation'>;
+
+/** The one place where a plain string becomes an id. */
+export function asId<I extends Id<string>>(text: string): I {
+  return text as I;
+}

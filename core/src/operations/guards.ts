@@ -1,0 +1,118 @@
+import type { StepId, WorkOrderId } from '../ids/ids';
+import { hasRole } from '../people/people';
+import { isAssignedTo } from '../planning/shift-order';
+import type { Records } from '../records/records';
+import { acknowledgementId, coversHazards } from '../work/clock';
+import type { Entry, EntryContent } from '../work/entries';
+import { canChange, isOpen, transitions, type Transition } from '../work/states';
+import type { Step } from '../work/steps';
+import type { WorkOrder } from '../work/work-order';
+import { accepted, refuse, type OperationContext, type Outcome, type Refusal } from './operation';
+
+type Found<T> = { readonly ok: true; readonly value: T } | Refusal;
+
+/** The work order, if it is on a site of the person and is the person's to work on (or the person is a lead). */
+export async function findOwnWork(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const work = await records.get('workOrders', id);
+  if (work === undefined || !context.person.siteIds.includes(work.siteId)) {
+    return refuse('not_found', { what: 'work order' }, 'workOrderId');
+  }
+  if (hasRole(context.person, ['lead'])) return { ok: true, value: work };
+  const crew = work.crewId === null ? undefined : await records.get('crews', work.crewId);
+  if (!isAssignedTo(work, context.person.id, crew)) {
+    return refuse('work_order_not_yours', { number: work.number }, 'workOrderId');
+  }
+  return { ok: true, value: work };
+}
+
+/** As `findOwnWork`, and still open for recording. */
+export async function findOpenWork(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const found = await findOwnWork(records, id, context);
+  if (!found.ok || isOpen(found.value.state)) return found;
+  return refuse('work_order_closed', { number: found.value.number, state: found.value.state }, 'workOrderId');
+}
+
+/**
+ * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards, and the work order
+ * goes from Ready to Underway by it.
+ */
+export async function beginWork(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const found = await findOpenWork(records, id, context);
+  if (!found.ok) return found;
+  const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
+  if (!coversHazards(acknowledgement, found.value.hazards)) return refuse('hazards_not_acknowledged');
+  if (found.value.state !== 'ready') return found;
+  return { ok: true, value: await changeState(records, found.value, 'start', '', context) };
+}
+
+/** Why a work order may not change its state so, or `accepted`. */
+export function mayChangeState(work: WorkOrder, transition: Transition): Outcome {
+  if (canChange(work.state, transition)) return accepted;
+  return refuse('state_forbids', { number: work.number, state: work.state, wanted: transitions[transition].to });
+}
+
+/**
+ * Carries out a transition that was found allowed, with the marks that go with it. The entry that says so has
+ * an id of its own, because the operation may add another entry beside it.
+ */
+export async function changeState(
+  records: Records,
+  work: WorkOrder,
+  transition: Transition,
+  reason: string,
+  context: OperationContext,
+): Promise<WorkOrder> {
+  const to = transitions[transition].to;
+  const changed: WorkOrder = {
+    ...work,
+    state: to,
+    startedAt: work.startedAt ?? (to === 'underway' ? context.at : null),
+    finishedAt: to === 'finished' ? context.at : transition === 'handBack' ? null : work.finishedAt,
+    finishedBy: to === 'finished' ? context.person.id : transition === 'handBack' ? null : work.finishedBy,
+    closedAt: to === 'accepted' || to === 'dropped' ? context.at : work.closedAt,
+    held: transition === 'hold' ? work.held : null,
+    handedBack: to === 'finished' ? null : work.handedBack,
+  };
+  await records.put('workOrders', changed);
+  const content: EntryContent = { kind: 'state', from: work.state, to, reason };
+  const entry = newEntry(work, content, context);
+  await records.put('entries', { ...entry, id: stateEntryId(entry) });
+  return changed;
+}
+
+/** The entry of this operation on a work order. */
+export function newEntry(work: WorkOrder, content: EntryContent, context: OperationContext): Entry {
+  return {
+    id: context.entryId,
+    siteId: work.siteId,
+    workOrderId: work.id,
+    assetId: work.assetId,
+    at: context.at,
+    by: context.person.id,
+    amends: null,
+    content,
+  };
+}
+
+function stateEntryId(entry: Entry): Entry['id'] {
+  return `${entry.id}-state` as Entry['id'];
+}
+
+/** The step, if it belongs to the work order. */
+export async function findStep(records: Records, id: StepId, workOrderId: WorkOrderId): Promise<Found<Step>> {
+  const step = await records.get('steps', id);
+  if (step === undefined || step.workOrderId !== workOrderId) return refuse('not_found', { what: 'step' }, 'stepId');
+  return { ok: true, value: step };
+}

@@ -1,0 +1,192 @@
+import * as yup from 'yup';
+import type { BinId, PartId, PointId, StepId, WorkOrderId } from '../ids/ids';
+import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
+import { formatQuantity, type Thousandths } from '../quantity/quantity';
+import { levelOf } from '../readings/limits';
+import type { Records } from '../records/records';
+import { stockLevelId, type MovementReason } from '../stock/stock';
+import { partCost } from '../work/cost';
+import type { EntryContent, PartContent } from '../work/entries';
+import { outcomes, type StepAnswer } from '../work/steps';
+import type { WorkOrder } from '../work/work-order';
+import { argsSchema, choiceField, idField, LONGEST_TEXT, numberField, textField, wholeField } from './fields';
+import { beginWork, findOpenWork, findStep, newEntry } from './guards';
+import { accepted, defineOperation, refuse, type OperationContext, type Outcome, type Refusal } from './operation';
+
+const onWork = { workOrderId: idField<WorkOrderId>() };
+
+/** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
+const LARGEST_READING = 1e12;
+
+const answerSchema: yup.Schema<StepAnswer> = yup.lazy((given: { type?: unknown } | undefined) => {
+  switch (given?.type) {
+    case 'verdict':
+      return argsSchema({ type: choiceField(['verdict']), outcome: choiceField(outcomes) });
+    case 'number':
+      return argsSchema({ type: choiceField(['number']), value: numberField() });
+    default:
+      return argsSchema({ type: choiceField(['tick', 'verdict', 'number']) });
+  }
+}) as unknown as yup.Schema<StepAnswer>;
+
+/** Answers a step, changes the answer, or takes it back with `null`. */
+export const answerStep = defineOperation({
+  label: 'this step',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    ...onWork,
+    stepId: idField<StepId>(),
+    answer: yup.lazy((given: unknown) =>
+      given === null ? yup.mixed().nullable().defined() : answerSchema,
+    ) as unknown as yup.Schema<StepAnswer | null>,
+  }),
+  apply: async (records, args, context) => {
+    const begun = await beginWork(records, args.workOrderId, context);
+    if (!begun.ok) return begun;
+    const found = await findStep(records, args.stepId, args.workOrderId);
+    if (!found.ok) return found;
+    const { answer } = args;
+    if (answer !== null && answer.type !== found.value.question.type) {
+      return refuse('answer_of_wrong_kind', {}, 'answer');
+    }
+    if (answer?.type === 'number' && Math.abs(answer.value) > LARGEST_READING) {
+      return refuse('reading_out_of_range', {}, 'answer.value');
+    }
+    await records.put('steps', {
+      ...found.value,
+      answer:
+        answer === null ? null : { value: answer, at: context.at, by: context.person.id, entryId: context.entryId },
+    });
+    const content: EntryContent = { kind: 'answer', stepId: args.stepId, answer };
+    await records.put('entries', newEntry(begun.value, content, context));
+    return accepted;
+  },
+});
+
+/** A part was used: the stock of its bin goes down by as much. */
+export const usePart = defineOperation({
+  label: 'this part',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({
+    ...onWork,
+    partId: idField<PartId>(),
+    binId: idField<BinId>(),
+    quantity: wholeField(),
+  }),
+  apply: async (records, args, context) => {
+    const begun = await beginWork(records, args.workOrderId, context);
+    if (!begun.ok) return begun;
+    const content = await partContent(records, args, 0, context);
+    if (!content.ok) return content;
+    await records.put('entries', newEntry(begun.value, content.value, context));
+    await moveStock(records, begun.value, args, -args.quantity, 'use', context);
+    return accepted;
+  },
+});
+
+/**
+ * Checks an amount against the bin and works out what it costs.
+ *
+ * @param alreadyTaken how much of the bin's stock the entry that this one amends had taken
+ */
+export async function partContent(
+  records: Records,
+  input: { readonly partId: PartId; readonly binId: BinId; readonly quantity: Thousandths },
+  alreadyTaken: Thousandths,
+  context: OperationContext,
+): Promise<{ readonly ok: true; readonly value: PartContent } | Refusal> {
+  if (input.quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
+  const part = await records.get('parts', input.partId);
+  if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
+  if (part.isWhole && input.quantity % 1000 !== 0) {
+    return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
+  }
+  const bin = await records.get('bins', input.binId);
+  const level = await records.get('stock', stockLevelId(input.partId, input.binId));
+  if (bin === undefined || level === undefined || !context.person.siteIds.includes(bin.siteId)) {
+    return refuse('not_found', { what: 'part in this bin' }, 'binId');
+  }
+  const available = level.onHand + alreadyTaken;
+  if (input.quantity > available) {
+    const values = { onHand: formatQuantity(available), unit: part.unit, bin: bin.label };
+    return refuse('not_enough_stock', values, 'quantity');
+  }
+  const cost = partCost(input.quantity, part.priceMinor, context.settings.currency);
+  const { partId, binId, quantity } = input;
+  return { ok: true, value: { kind: 'part', partId, binId, quantity, cost } };
+}
+
+/** Adds a movement and carries it into the level of the bin. */
+export async function moveStock(
+  records: Records,
+  work: WorkOrder,
+  where: { readonly partId: PartId; readonly binId: BinId },
+  change: Thousandths,
+  reason: MovementReason,
+  context: OperationContext,
+): Promise<void> {
+  const level = await records.get('stock', stockLevelId(where.partId, where.binId));
+  if (level === undefined || change === 0) return;
+  await records.put('stock', { ...level, onHand: level.onHand + change });
+  await records.put('movements', {
+    id: `${context.operationId}:${where.binId}`,
+    partId: where.partId,
+    binId: where.binId,
+    change,
+    reason,
+    at: context.at,
+    workOrderId: work.id,
+    entryId: context.entryId,
+  });
+}
+
+/** A value read at a measuring point of the work order's asset or of anything it is made of. */
+export const addReading = defineOperation({
+  label: 'this reading',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({ ...onWork, pointId: idField<PointId>(), value: numberField() }),
+  apply: async (records, args, context) => {
+    const begun = await beginWork(records, args.workOrderId, context);
+    if (!begun.ok) return begun;
+    const point = await records.get('points', args.pointId);
+    if (point === undefined || !context.person.siteIds.includes(point.siteId)) {
+      return refuse('not_found', { what: 'measuring point' }, 'pointId');
+    }
+    const checked = checkReading(point, args.value, context);
+    if (!checked.ok) return checked;
+    const level = levelOf(args.value, point.limits);
+    const content: EntryContent = { kind: 'reading', pointId: point.id, value: args.value, level };
+    await records.put('points', withReading(point, args.value, context));
+    await records.put('entries', { ...newEntry(begun.value, content, context), assetId: point.assetId });
+    return accepted;
+  },
+});
+
+function checkReading(point: MeasuringPoint, value: number, context: OperationContext): Outcome {
+  if (!Number.isFinite(value) || Math.abs(value) > LARGEST_READING) {
+    return refuse('reading_out_of_range', {}, 'value');
+  }
+  const before = point.latest.filter((reading) => reading.at <= context.at).at(-1);
+  if (point.isMeter && before !== undefined && value < before.value) {
+    return refuse('meter_runs_back', { latest: before.value, unit: point.unit }, 'value');
+  }
+  return accepted;
+}
+
+function withReading(point: MeasuringPoint, value: number, context: OperationContext): MeasuringPoint {
+  const latest = [...point.latest, { at: context.at, value }].sort((a, b) => (a.at < b.at ? -1 : 1));
+  return { ...point, latest: latest.slice(-LATEST_VALUES_KEPT) };
+}
+
+/** Words for whoever comes next. Taken at any time while the work order is open. */
+export const addNote = defineOperation({
+  label: 'this note',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({ ...onWork, text: textField(LONGEST_TEXT) }),
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    await records.put('entries', newEntry(found.value, { kind: 'note', text: args.text }, context));
+    return accepted;
+  },
+});

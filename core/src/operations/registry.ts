@@ -1,0 +1,53 @@
+import { amendLabor, amendNote, amendPart, withdrawEntry } from './amend-operations';
+import { addLabor, startClock, stopOwnClock } from './labor-operations';
+import type { OperationDefinition } from './operation';
+import { addNote, addReading, answerStep, usePart } from './record-operations';
+import {
+  acceptWork,
+  acknowledgeHazards,
+  dropWork,
+  finishWork,
+  handBackWork,
+  holdWork,
+  resumeWork,
+  startWork,
+} from './work-operations';
+
+/** Every operation there is, by the name it is sent under. */
+export const operations = {
+  'work.acknowledge-hazards': acknowledgeHazards,
+  'work.start': startWork,
+  'work.hold': holdWork,
+  'work.resume': resumeWork,
+  'work.finish': finishWork,
+  'work.accept': acceptWork,
+  'work.hand-back': handBackWork,
+  'work.drop': dropWork,
+  'step.answer': answerStep,
+  'clock.start': startClock,
+  'clock.stop': stopOwnClock,
+  'labor.add': addLabor,
+  'labor.amend': amendLabor,
+  'part.use': usePart,
+  'part.amend': amendPart,
+  'reading.add': addReading,
+  'note.add': addNote,
+  'note.amend': amendNote,
+  'entry.withdraw': withdrawEntry,
+} as const;
+
+export type OperationName = keyof typeof operations;
+
+type ArgsOfDefinition<D> = D extends OperationDefinition<infer Args> ? Args : never;
+
+/** What an operation of a name takes. */
+export type ArgsOf<N extends OperationName> = ArgsOfDefinition<(typeof operations)[N]>;
+
+export function isOperationName(text: string): text is OperationName {
+  return Object.hasOwn(operations, text);
+}
+
+/** The definition behind a name, with its arguments unknown until its schema has read them. */
+export function definitionOf(name: OperationName): OperationDefinition<unknown> {
+  return operations[name] as unknown as OperationDefinition<unknown>;
+}

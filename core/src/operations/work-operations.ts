@@ -1,0 +1,186 @@
+import * as yup from 'yup';
+import type { WorkOrderId } from '../ids/ids';
+import type { Records } from '../records/records';
+import { acknowledgementId } from '../work/clock';
+import { owedBefore, type Owed } from '../work/owed';
+import { transitions } from '../work/states';
+import { holdReasons, type WorkOrder } from '../work/work-order';
+import { stopClock } from './labor-operations';
+import { argsSchema, choiceField, idField, LONGEST_LINE, textField } from './fields';
+import { beginWork, changeState, findOpenWork, findOwnWork, mayChangeState, newEntry } from './guards';
+import { accepted, defineOperation, refuse, type OperationContext, type Outcome } from './operation';
+
+const onWork = { workOrderId: idField<WorkOrderId>() };
+
+/** The person has read these hazards. Must name every hazard of the work order as it now stands. */
+export const acknowledgeHazards = defineOperation({
+  label: 'acknowledging the hazards',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    ...onWork,
+    hazardIds: yup.array().strict().of(idField()).required('Name the hazards.').max(100),
+  }),
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    const named = new Set<string>(args.hazardIds);
+    if (work.hazards.length !== named.size || work.hazards.some((hazard) => !named.has(hazard.id))) {
+      return refuse('hazards_changed', {}, 'hazardIds');
+    }
+    const hazardIds = work.hazards.map((hazard) => hazard.id);
+    await records.put('acknowledgements', {
+      id: acknowledgementId(work.id, context.person.id),
+      siteId: work.siteId,
+      workOrderId: work.id,
+      personId: context.person.id,
+      hazardIds,
+      at: context.at,
+    });
+    await records.put('entries', newEntry(work, { kind: 'acknowledgement', hazardIds }, context));
+    return accepted;
+  },
+});
+
+/** Takes up a ready work order without starting a clock. */
+export const startWork = defineOperation({
+  label: 'starting',
+  roles: transitions.start.roles,
+  schema: argsSchema(onWork),
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const allowed = mayChangeState(found.value, 'start');
+    if (!allowed.ok) return allowed;
+    const begun = await beginWork(records, args.workOrderId, context);
+    return begun.ok ? accepted : begun;
+  },
+});
+
+/** Work rests for a reason. The person's own clock on it stops and its time is recorded. */
+export const holdWork = defineOperation({
+  label: 'holding',
+  roles: transitions.hold.roles,
+  schema: argsSchema({
+    ...onWork,
+    reason: choiceField(holdReasons),
+    note: yup.string().strict().defined().max(LONGEST_LINE, 'text_too_long'),
+  }),
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const allowed = mayChangeState(found.value, 'hold');
+    if (!allowed.ok) return allowed;
+    const stopped = await stopOwnClockOn(records, found.value, context);
+    if (!stopped.ok) return stopped;
+    const held = { ...found.value, held: { reason: args.reason, note: args.note } };
+    await changeState(records, held, 'hold', args.reason, context);
+    return accepted;
+  },
+});
+
+export const resumeWork = defineOperation({
+  label: 'resuming',
+  roles: transitions.resume.roles,
+  schema: argsSchema(onWork),
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const allowed = mayChangeState(found.value, 'resume');
+    if (!allowed.ok) return allowed;
+    await changeState(records, found.value, 'resume', '', context);
+    return accepted;
+  },
+});
+
+/** The work is done. Refused while something is owed; stops the person's own clock. */
+export const finishWork = defineOperation({
+  label: 'finishing',
+  roles: transitions.finish.roles,
+  schema: argsSchema(onWork),
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    const allowed = mayChangeState(work, 'finish');
+    if (!allowed.ok) return allowed;
+    const owed = owedBefore(
+      context.person.id,
+      await records.list('steps', 'workOrder', work.id),
+      await records.list('entries', 'workOrder', work.id),
+      await records.list('clocks', 'workOrder', work.id),
+      context.settings.owed[work.kind],
+    );
+    if (owed.length > 0) return refuse('still_owed', { what: owedInWords(owed) });
+    const stopped = await stopOwnClockOn(records, work, context);
+    if (!stopped.ok) return stopped;
+    await changeState(records, work, 'finish', '', context);
+    return accepted;
+  },
+});
+
+/** The lead takes finished work as it is; from then on it is locked. */
+export const acceptWork = defineOperation({
+  label: 'accepting',
+  roles: transitions.accept.roles,
+  schema: argsSchema(onWork),
+  apply: (records, args, context) => leadTransition(records, args.workOrderId, 'accept', '', context),
+});
+
+/** The lead sends finished work back, saying why. */
+export const handBackWork = defineOperation({
+  label: 'handing back',
+  roles: transitions.handBack.roles,
+  schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
+  apply: async (records, args, context) => {
+    const outcome = await leadTransition(records, args.workOrderId, 'handBack', args.reason, context);
+    const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
+    if (work !== undefined) {
+      await records.put('workOrders', { ...work, handedBack: { reason: args.reason, by: context.person.id } });
+    }
+    return outcome;
+  },
+});
+
+/** The work will not be done. Clocks that still run on it stop and their time is kept. */
+export const dropWork = defineOperation({
+  label: 'dropping',
+  roles: transitions.drop.roles,
+  schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
+  apply: async (records, args, context) => {
+    const clocks = await records.list('clocks', 'workOrder', args.workOrderId);
+    if (clocks.length > 0) return refuse('still_owed', { what: 'a running clock to stop is' });
+    return leadTransition(records, args.workOrderId, 'drop', args.reason, context);
+  },
+});
+
+async function leadTransition(
+  records: Records,
+  workOrderId: WorkOrderId,
+  transition: 'accept' | 'handBack' | 'drop',
+  reason: string,
+  context: OperationContext,
+): Promise<Outcome> {
+  const found = await findOwnWork(records, workOrderId, context);
+  if (!found.ok) return found;
+  const allowed = mayChangeState(found.value, transition);
+  if (!allowed.ok) return allowed;
+  await changeState(records, found.value, transition, reason, context);
+  return accepted;
+}
+
+async function stopOwnClockOn(records: Records, work: WorkOrder, context: OperationContext): Promise<Outcome> {
+  const clock = await records.get('clocks', context.person.id);
+  if (clock === undefined || clock.workOrderId !== work.id) return accepted;
+  return stopClock(records, clock, context.at, context);
+}
+
+function owedInWords(owed: readonly Owed[]): string {
+  const steps = owed.filter((each) => each.what === 'step').length;
+  const words: string[] = [];
+  if (steps > 0) words.push(steps === 1 ? '1 step' : `${steps} steps`);
+  if (owed.some((each) => each.what === 'time')) words.push('the time');
+  if (owed.some((each) => each.what === 'clockOfAnother')) words.push('a running clock of a mate');
+  return `${words.join(', ')} ${owed.length === 1 ? 'is' : 'are'}`;
+}
+

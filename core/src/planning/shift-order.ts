@@ -1,0 +1,63 @@
+import type { PersonId } from '../ids/ids';
+import type { Crew } from '../people/people';
+import type { Asset, AssetCondition } from '../plant/plant';
+import { startOfDay, type Zone } from '../time/zone';
+import type { Instant } from '../time/instant';
+import { isOpen } from '../work/states';
+import { urgencies, type WorkOrder } from '../work/work-order';
+
+/** When a work order is to be done, which is how the Shift list is grouped. */
+export const shiftGroups = ['late', 'shift', 'week', 'later', 'done'] as const;
+export type ShiftGroup = (typeof shiftGroups)[number];
+
+const DAYS_AHEAD_IN_WEEK = 7;
+
+/** Whether a work order is past its due time. Finished work is never late. */
+export function isLate(work: Pick<WorkOrder, 'dueAt' | 'state'>, now: Instant): boolean {
+  return isOpen(work.state) && work.dueAt !== null && work.dueAt < now;
+}
+
+export function shiftGroupOf(work: WorkOrder, now: Instant, zone: Zone): ShiftGroup {
+  if (!isOpen(work.state)) return 'done';
+  if (isLate(work, now)) return 'late';
+  const due = work.dueAt;
+  if (work.urgency === 'now' || work.urgency === 'shift') return 'shift';
+  if (due !== null && due < startOfDay(now, zone, 1)) return 'shift';
+  if (work.urgency === 'week' || (due !== null && due < startOfDay(now, zone, DAYS_AHEAD_IN_WEEK))) return 'week';
+  return 'later';
+}
+
+/** What the order of the list depends on. */
+export interface Ranked {
+  readonly work: WorkOrder;
+  readonly asset: Pick<Asset, 'criticality' | 'condition'> | undefined;
+}
+
+const conditionRank: Readonly<Record<AssetCondition, number>> = { stopped: 0, reduced: 1, running: 2 };
+
+/**
+ * What should be done first: late before not late, then by urgency, whether the asset stands still,
+ * its criticality, the due time (none is last), and the number so that the order never wavers.
+ *
+ * @returns below zero when `a` comes first
+ */
+export function compareForShift(a: Ranked, b: Ranked, now: Instant): number {
+  return (
+    Number(isLate(b.work, now)) - Number(isLate(a.work, now)) ||
+    urgencies.indexOf(a.work.urgency) - urgencies.indexOf(b.work.urgency) ||
+    conditionRank[a.asset?.condition ?? 'running'] - conditionRank[b.asset?.condition ?? 'running'] ||
+    (a.asset?.criticality ?? 4) - (b.asset?.criticality ?? 4) ||
+    compareText(a.work.dueAt ?? '9', b.work.dueAt ?? '9') ||
+    compareText(a.work.number, b.work.number)
+  );
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
+}
+
+/** Whether the work is the person's own: assigned by name, or to a crew the person belongs to. */
+export function isAssignedTo(work: WorkOrder, personId: PersonId, crew: Crew | undefined): boolean {
+  if (work.personIds.includes(personId)) return true;
+  return work.crewId !== null && crew?.id === work.crewId && crew.memberIds.includes(personId);
+}

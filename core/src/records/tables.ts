@@ -1,0 +1,84 @@
+import type { Asset, MeasuringPoint, Place } from '../plant/plant';
+import type { Crew, Person, Site } from '../people/people';
+import type { Settings } from '../settings/settings';
+import type { Bin, Movement, Part, StockLevel, Store } from '../stock/stock';
+import type { Acknowledgement, Clock } from '../work/clock';
+import type { Entry } from '../work/entries';
+import type { Step } from '../work/steps';
+import type { WorkOrder } from '../work/work-order';
+
+/** Every table that operations read or change, and the row it holds. Rows are never changed, only replaced. */
+export interface Tables {
+  settings: Settings;
+  sites: Site;
+  people: Person;
+  crews: Crew;
+  places: Place;
+  assets: Asset;
+  points: MeasuringPoint;
+  parts: Part;
+  stores: Store;
+  bins: Bin;
+  stock: StockLevel;
+  movements: Movement;
+  workOrders: WorkOrder;
+  steps: Step;
+  entries: Entry;
+  acknowledgements: Acknowledgement;
+  clocks: Clock;
+}
+
+export type TableName = keyof Tables;
+export type Row = Tables[TableName];
+
+/** For each table the named indexes by which its rows are listed: the key of a row, or null to leave it out. */
+export const tableIndexes = {
+  settings: {},
+  sites: {},
+  people: {},
+  crews: {},
+  places: { site: (row: Place) => row.siteId },
+  assets: { site: (row: Asset) => row.siteId, parent: (row: Asset) => row.parentId },
+  points: { site: (row: MeasuringPoint) => row.siteId, asset: (row: MeasuringPoint) => row.assetId },
+  parts: {},
+  stores: { site: (row: Store) => row.siteId },
+  bins: { site: (row: Bin) => row.siteId },
+  stock: { part: (row: StockLevel) => row.partId },
+  movements: { level: (row: Movement) => `${row.partId}@${row.binId}`, workOrder: (row: Movement) => row.workOrderId },
+  workOrders: {
+    site: (row: WorkOrder) => row.siteId,
+    asset: (row: WorkOrder) => row.assetId,
+    /** When it left the open work; open work is left out. */
+    ended: (row: WorkOrder) => row.closedAt ?? row.finishedAt,
+  },
+  steps: { site: (row: Step) => row.siteId, workOrder: (row: Step) => row.workOrderId },
+  entries: {
+    site: (row: Entry) => row.siteId,
+    workOrder: (row: Entry) => row.workOrderId,
+    asset: (row: Entry) => row.assetId,
+    amends: (row: Entry) => row.amends,
+  },
+  acknowledgements: {
+    site: (row: Acknowledgement) => row.siteId,
+    workOrder: (row: Acknowledgement) => row.workOrderId,
+  },
+  clocks: { site: (row: Clock) => row.siteId, workOrder: (row: Clock) => row.workOrderId },
+} as const satisfies { [T in TableName]: Record<string, (row: Tables[T]) => string | null> };
+
+export type IndexName<T extends TableName> = keyof (typeof tableIndexes)[T] & string;
+
+export const tableNames = Object.keys(tableIndexes) as readonly TableName[];
+
+export function isTableName(text: string): text is TableName {
+  return Object.hasOwn(tableIndexes, text);
+}
+
+type KeyOf = (row: Row) => string | null;
+
+/**
+ * The indexes of a table with their key functions, for code that works on any table. The link between a table's
+ * name and the type of its rows is lost to the compiler here, and only here.
+ */
+export function indexesOf(table: TableName): readonly (readonly [string, KeyOf])[] {
+  return Object.entries(tableIndexes[table] as unknown as Record<string, KeyOf>);
+}

@@ -1,0 +1,44 @@
+/** The longest stretch of work that one entry may record. */
+export const LONGEST_LABOR_MINUTES = 24 * 60;
+
+const CLOCK_FORM = /^(\d{1,3}):([0-5]\d)$/;
+const HOURS_FORM = /^(\d{0,3})(?:[.,](\d{1,4}))?(?:h|hours?)?$/;
+const MINUTES_FORM = /^(\d{1,5})(?:m|min|minutes?)$/;
+const BOTH_FORM = /^(\d{1,3})h([0-5]?\d)(?:m|min)?$/;
+
+/**
+ * Reads a duration as people write it: `1:30`, `1.5`, `1,5`, `1.5h`, `90m`, `1h30` are all 90 minutes.
+ * A bare number is hours. A fraction of an hour is rounded to the nearest whole minute, exactly (no floating point).
+ *
+ * @returns whole minutes, or `undefined` when the text is not a duration.
+ */
+export function parseDuration(text: string): number | undefined {
+  const compact = text.toLowerCase().replace(/\s+/g, '');
+  if (compact === '') return undefined;
+  const clock = CLOCK_FORM.exec(compact) ?? BOTH_FORM.exec(compact);
+  if (clock !== null) return Number(clock[1]) * 60 + Number(clock[2]);
+  const minutes = MINUTES_FORM.exec(compact);
+  if (minutes !== null) return Number(minutes[1]);
+  const hours = HOURS_FORM.exec(compact);
+  if (hours === null || (hours[1] === '' && hours[2] === undefined)) return undefined;
+  return Number(hours[1]) * 60 + minutesOfFraction(hours[2] ?? '');
+}
+
+/** Decimal digits of an hour to whole minutes, rounding half up: `25` is 15. */
+function minutesOfFraction(digits: string): number {
+  const scale = 10 ** digits.length;
+  return Math.floor((Number(digits === '' ? 0 : digits) * 60 * 2 + scale) / (2 * scale));
+}
+
+/** Minutes as the interface shows a running or finished time: 90 is `1:30`. */
+export function formatClock(minutes: number): string {
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** Minutes as a figure with its units: 90 is `1 h 30`, 45 is `45 min`, 120 is `2 h`. */
+export function formatDuration(minutes: number): string {
+  const hours = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
+}

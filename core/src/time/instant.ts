@@ -1,0 +1,46 @@
+import { DateTime } from 'luxon';
+import { OilcanError } from '../errors/oilcan-error';
+
+declare const brand: unique symbol;
+
+/**
+ * A moment, as ISO 8601 in UTC with milliseconds (`2026-03-29T00:30:00.000Z`).
+ * All have one length, so comparing the strings compares the moments.
+ */
+export type Instant = string & { readonly [brand]: 'Instant' };
+
+const MILLISECONDS_PER_MINUTE = 60_000;
+
+/** Milliseconds since 1970 to an instant. */
+export function instantFromMillis(milliseconds: number): Instant {
+  return new Date(milliseconds).toISOString() as Instant;
+}
+
+/** An instant to milliseconds since 1970. */
+export function toMillis(instant: Instant): number {
+  return Date.parse(instant);
+}
+
+/** ISO 8601 text with `Z` or an offset to an instant. Throws `time_unreadable` when it is neither. */
+export function parseInstant(text: string): Instant {
+  const instant = tryParseInstant(text);
+  if (instant === undefined) throw new OilcanError('time_unreadable', { text });
+  return instant;
+}
+
+/** As `parseInstant`, but `undefined` for what is not a moment. */
+export function tryParseInstant(text: string): Instant | undefined {
+  const parsed = DateTime.fromISO(text, { setZone: true });
+  const hasOffset = /([Zz]|[+-]\d{2}:?\d{2})$/.test(text);
+  return parsed.isValid && hasOffset ? instantFromMillis(parsed.toMillis()) : undefined;
+}
+
+/** The instant that lies so many elapsed minutes later (or earlier, when negative). */
+export function addMinutes(instant: Instant, minutes: number): Instant {
+  return instantFromMillis(toMillis(instant) + minutes * MILLISECONDS_PER_MINUTE);
+}
+
+/** Elapsed minutes from one instant to another, to the nearest whole minute; negative when `to` is earlier. */
+export function minutesBetween(from: Instant, to: Instant): number {
+  return Math.round((toMillis(to) - toMillis(from)) / MILLISECONDS_PER_MINUTE);
+}

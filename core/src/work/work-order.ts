@@ -1,0 +1,63 @@
+import type { AssetId, BinId, CrewId, PartId, PersonId, PlaceId, SiteId, WorkOrderId } from '../ids/ids';
+import type { Thousandths } from '../quantity/quantity';
+import type { Instant } from '../time/instant';
+
+/** EN 13306 kinds of maintenance work. */
+export const workKinds = ['corrective', 'preventive', 'inspection', 'improvement'] as const;
+export type WorkKind = (typeof workKinds)[number];
+
+/** How soon it must be answered, most urgent first. */
+export const urgencies = ['now', 'shift', 'week', 'free'] as const;
+export type Urgency = (typeof urgencies)[number];
+
+export const workStates = ['ready', 'underway', 'held', 'finished', 'accepted', 'dropped'] as const;
+export type WorkState = (typeof workStates)[number];
+
+export const holdReasons = ['part', 'access', 'weather', 'help', 'tool', 'other'] as const;
+export type HoldReason = (typeof holdReasons)[number];
+
+export interface Hazard {
+  readonly id: string;
+  readonly hazard: string;
+  readonly precaution: string;
+}
+
+/** A part that the job is expected to take. */
+export interface KitPart {
+  readonly partId: PartId;
+  readonly binId: BinId;
+  readonly quantity: Thousandths;
+}
+
+/** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
+export interface WorkOrder {
+  readonly id: WorkOrderId;
+  /** `W-2417`. */
+  readonly number: string;
+  readonly siteId: SiteId;
+  readonly assetId: AssetId;
+  readonly placeId: PlaceId;
+  readonly kind: WorkKind;
+  readonly urgency: Urgency;
+  readonly state: WorkState;
+  readonly title: string;
+  /** Why it is done: what was noticed, or what makes it due. */
+  readonly reason: string;
+  readonly craftId: string;
+  readonly dueAt: Instant | null;
+  readonly estimateMinutes: number;
+  readonly personIds: readonly PersonId[];
+  readonly crewId: CrewId | null;
+  readonly hazards: readonly Hazard[];
+  readonly kit: readonly KitPart[];
+  readonly createdAt: Instant;
+  readonly startedAt: Instant | null;
+  readonly finishedAt: Instant | null;
+  readonly finishedBy: PersonId | null;
+  /** When it was accepted or dropped. */
+  readonly closedAt: Instant | null;
+  /** Why it is held, while it is. */
+  readonly held: { readonly reason: HoldReason; readonly note: string } | null;
+  /** Why it came back after finishing, until it is finished again. */
+  readonly handedBack: { readonly reason: string; readonly by: PersonId } | null;
+}

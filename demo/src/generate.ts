@@ -1,0 +1,74 @@
+import { addMinutes, type Asset, type Instant, type PointId, type SiteId } from '@oilcan/core';
+import { asId } from '@oilcan/core';
+import type { Line } from './line';
+import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
+import { crews, lifts, people, settings, sites } from './mountain/people';
+import { parts, shelves, Stockroom, stores } from './mountain/stores';
+import { openJobsOf, openWorkFrom } from './open/open-work';
+import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
+
+export interface DemoOptions {
+  /** The present of the demo; its past and its due times are relative to it. */
+  readonly now: Instant;
+  /** 1 for the mountain as it is, 12 for twelve of everything that stands on it. */
+  readonly scale: number;
+  /** What everybody in the demo signs in with. */
+  readonly password: string;
+}
+
+const FIRST_NUMBER = 901;
+
+/** The whole of Graupel Peak Ropeways, line by line; the same for the same options. */
+export function* generateDemo({ now, scale, password }: DemoOptions): Generator<Line> {
+  const sectors = Array.from({ length: Math.max(1, Math.round(scale)) }, (_, index) => sectorOf(index + 1));
+  yield { table: 'settings', row: settings };
+  for (const row of sites) yield { table: 'sites', row };
+  for (const row of people) {
+    yield { table: 'people', row };
+    yield { account: { person: row.id, name: row.name, password } };
+  }
+  for (const row of crews) yield { table: 'crews', row };
+  for (const row of stores) yield { table: 'stores', row };
+  for (const row of parts) yield { table: 'parts', row };
+  for (const { bin } of shelves) yield { table: 'bins', row: bin };
+
+  const mountains = sectors.map((sector) => ({ sector, assets: assetMap(sector, now) }));
+  for (const { sector, assets } of mountains) {
+    for (const row of placesOf(sector)) yield { table: 'places', row };
+    for (const row of assets.values()) yield { table: 'assets', row };
+  }
+
+  const stockroom = new Stockroom();
+  stockroom.open(addMinutes(now, -(PAST_DAYS + 1) * 24 * 60));
+  const writer = new PastWriter(stockroom, now);
+  let number = FIRST_NUMBER;
+  const events = mountains.flatMap(({ sector, assets }) => pastEvents(sector, assets, now));
+  events.sort((a, b) => (a.at < b.at ? -1 : 1));
+  for (const event of events) {
+    const { work, entries } = writer.write(event, number);
+    number += 1;
+    yield { table: 'workOrders', row: work };
+    for (const row of entries) yield { table: 'entries', row };
+  }
+
+  for (const { sector, assets } of mountains) {
+    for (const job of openJobsOf(sector.number)) {
+      const asset = assets.get(job.asset);
+      if (asset === undefined) throw new Error(`There is no asset ${job.asset}.`);
+      const { work, steps, entries } = openWorkFrom(job, asset, number, now);
+      number += 1;
+      yield { table: 'workOrders', row: work };
+      for (const row of steps) yield { table: 'steps', row };
+      for (const row of entries) yield { table: 'entries', row };
+    }
+    const siteOf = (key: string): SiteId => assets.get(key)?.siteId ?? lifts;
+    const latestOf = (key: string) => writer.latest.get(asId<PointId>(sector.idOf(key))) ?? [];
+    for (const row of pointsOf(sector, siteOf, latestOf)) yield { table: 'points', row };
+  }
+  for (const row of stockroom.levels()) yield { table: 'stock', row };
+  for (const row of stockroom.movements) yield { table: 'movements', row };
+}
+
+function assetMap(sector: Sector, now: Instant): ReadonlyMap<string, Asset> {
+  return new Map(assetsOf(sector, addMinutes(now, -26 * 60)).map(({ key, asset }) => [key, asset]));
+}

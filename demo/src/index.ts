@@ -1,0 +1,3 @@
+export * from './generate';
+export * from './line';
+export { failureProcesses } from './past/processes';

@@ -1,0 +1,157 @@
+import {
+  addMinutes,
+  asId,
+  inZone,
+  instantFromMillis,
+  startOfDay,
+  type Asset,
+  type CrewId,
+  type Entry,
+  type EntryContent,
+  type EntryId,
+  type Instant,
+  type PersonId,
+  type Step,
+  type StepAnswer,
+  type StepId,
+  type StepQuestion,
+  type WorkOrder,
+  type WorkOrderId,
+} from '@oilcan/core';
+import { settings, technicianOf, tess } from '../mountain/people';
+import { pointPlans } from '../mountain/points';
+import { partIdOf, shelfOf } from '../mountain/stores';
+import { roundPlans } from '../past/plans';
+import { randomFor } from '../random';
+import { hazardList, openJobs, type OpenJob } from './jobs';
+
+/** Open work orders of one sector; the rest after the written-out jobs are rounds that come due. */
+const OPEN_IN_SECTOR = 40;
+
+export interface OpenWork {
+  readonly work: WorkOrder;
+  readonly steps: readonly Step[];
+  readonly entries: readonly Entry[];
+}
+
+/** The jobs of one sector in the order in which they were made. */
+export function openJobsOf(sectorNumber: number): OpenJob[] {
+  const random = randomFor(`open ${sectorNumber}`);
+  const taken = new Set(openJobs.map((job) => job.title));
+  const rounds = roundPlans.filter((round) => !taken.has(round.title) && round.everyDays >= 14);
+  const comingUp = rounds
+    .map((round) => ({ round, order: random.next() }))
+    .sort((a, b) => a.order - b.order)
+    .slice(0, OPEN_IN_SECTOR - openJobs.length)
+    .map(({ round }, index): OpenJob => {
+      const day = 1 + (index % 10);
+      return {
+        asset: round.asset,
+        title: round.title,
+        reason: round.reason,
+        kind: round.kind,
+        urgency: day > 6 ? 'free' : 'week',
+        craft: round.craft,
+        due: [day, 16],
+        minutes: round.minutes,
+        people: [technicianOf(round.craft).id],
+        hazards: round.craft === 'rope' ? ['height', 'rope'] : ['rotating'],
+        kit: (round.uses ?? []).map(([number, thousandths]) => [number, thousandths] as const),
+        steps: round.steps,
+      };
+    });
+  return [...openJobs, ...comingUp];
+}
+
+/** A job as rows, as they stand at `now`. */
+export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant): OpenWork {
+  const workId = asId<WorkOrderId>(`w-${number}`);
+  const at = (days: number, hour: number): Instant =>
+    instantFromMillis(inZone(startOfDay(now, settings.zone, days), settings.zone).set({ hour }).toMillis());
+  const isBegun = (job.done ?? 0) > 0;
+  const startedAt = isBegun ? addMinutes(now, -95) : null;
+  const firstPerson = asId<PersonId>(job.people[0] ?? 'jonas');
+  const work: WorkOrder = {
+    id: workId,
+    number: `W-${number}`,
+    siteId: asset.siteId,
+    assetId: asset.id,
+    placeId: asset.placeId,
+    kind: job.kind,
+    urgency: job.urgency,
+    state: job.held !== undefined ? 'held' : isBegun ? 'underway' : 'ready',
+    title: job.title,
+    reason: job.reason,
+    craftId: job.craft,
+    dueAt: job.due === null ? null : at(...job.due),
+    estimateMinutes: job.minutes,
+    personIds: job.people.map((id) => asId<PersonId>(id)),
+    crewId: job.crew === undefined ? null : asId<CrewId>(job.crew),
+    hazards: job.hazards.map((id) => {
+      const [hazard, precaution] = hazardList[id] ?? ['', ''];
+      return { id, hazard, precaution };
+    }),
+    kit: job.kit.map(([part, quantity]) => ({ partId: partIdOf(part), binId: shelfOf(part).bin.id, quantity })),
+    createdAt: addMinutes(now, -(60 + (number % 7) * 710)),
+    startedAt,
+    finishedAt: null,
+    finishedBy: null,
+    closedAt: null,
+    held: job.held === undefined ? null : { reason: job.held[0], note: job.held[1] },
+    handedBack: job.handedBack === undefined ? null : { reason: job.handedBack, by: tess.id },
+  };
+  const entries: Entry[] = [];
+  const enter = (by: PersonId, when: Instant, content: EntryContent): Entry => {
+    const id = asId<EntryId>(`${workId}-e${entries.length + 1}`);
+    const entry: Entry = { id, siteId: asset.siteId, workOrderId: workId, assetId: asset.id, at: when, by, amends: null, content };
+    entries.push(entry);
+    return entry;
+  };
+  for (const [person, text] of job.notes ?? []) enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
+  if (startedAt !== null) enter(firstPerson, startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
+  const steps = job.steps.map((text, index) => {
+    const step = stepFrom(text, index, work);
+    if (index >= (job.done ?? 0)) return step;
+    const value = usualAnswer(step.question);
+    const when = addMinutes(now, -90 + index * 20);
+    const entry = enter(firstPerson, when, { kind: 'answer', stepId: step.id, answer: value });
+    return { ...step, answer: { value, at: when, by: firstPerson, entryId: entry.id } };
+  });
+  if (job.held !== undefined) {
+    enter(firstPerson, addMinutes(now, -40), { kind: 'state', from: 'underway', to: 'held', reason: job.held[0] });
+  }
+  return { work, steps, entries };
+}
+
+function stepFrom(text: string, index: number, work: WorkOrder): Step {
+  const { question, words } = readStep(text);
+  return {
+    id: asId<StepId>(`${work.id}-s${String(index + 1).padStart(2, '0')}`),
+    siteId: work.siteId,
+    workOrderId: work.id,
+    position: index + 1,
+    text: words,
+    question,
+    answer: null,
+  };
+}
+
+function readStep(text: string): { readonly question: StepQuestion; readonly words: string } {
+  if (text.startsWith('?')) return { question: { type: 'verdict' }, words: text.slice(1) };
+  if (!text.startsWith('#')) return { question: { type: 'tick' }, words: text };
+  const point = pointPlans.find((plan) => `#${plan.key}` === text);
+  if (point === undefined) throw new Error(`No measuring point is called ${text}.`);
+  const limits = { alarmLow: null, alertLow: null, alertHigh: null, alarmHigh: null, ...point.limits };
+  return { question: { type: 'number', unit: point.unit, decimals: point.decimals, limits }, words: point.name };
+}
+
+function usualAnswer(question: StepQuestion): StepAnswer {
+  switch (question.type) {
+    case 'tick':
+      return { type: 'tick' };
+    case 'verdict':
+      return { type: 'verdict', outcome: 'ok' };
+    case 'number':
+      return { type: 'number', value: question.limits.alertLow ?? question.limits.alertHigh ?? 0 };
+  }
+}

@@ -1,0 +1,66 @@
+import compress from '@fastify/compress';
+import cookie from '@fastify/cookie';
+import helmet from '@fastify/helmet';
+import rateLimit from '@fastify/rate-limit';
+import { OilcanError, REQUEST_BYTES_LIMIT } from '@oilcan/core';
+import fastify, { type FastifyInstance } from 'fastify';
+import type { Knex } from 'knex';
+import { signedInPeople } from './accounts/authentication';
+import { accountRoutes } from './accounts/routes';
+import type { ServerConfig } from './config';
+import { apiDescription } from './docs/openapi';
+import { problemDetails } from './errors/problem';
+import { yupValidation } from './errors/validation';
+import { healthRoutes } from './health/routes';
+import { syncRoutes } from './sync/routes';
+import { webRoutes } from './web/routes';
+
+/** The whole server on a database, not yet listening. */
+export async function buildServer(database: Knex, config: ServerConfig): Promise<FastifyInstance> {
+  const server = fastify({
+    bodyLimit: REQUEST_BYTES_LIMIT,
+    logger: { level: config.logLevel, redact: ['req.headers.cookie', 'req.remoteAddress', 'req.headers.authorization'] },
+    disableRequestLogging: true,
+    forceCloseConnections: 'idle',
+  });
+  await server.register(problemDetails);
+  await server.register(yupValidation);
+  await server.register(helmet, { contentSecurityPolicy: { useDefaults: false, directives: contentSources }, hsts: config.isCookieSecure });
+  await server.register(compress, { global: true, threshold: 1024, encodings: ['br', 'gzip'], brotliOptions: fastBrotli });
+  await server.register(cookie);
+  await server.register(rateLimit, {
+    max: config.requestsPerMinute,
+    timeWindow: '1 minute',
+    errorResponseBuilder: (_request, context) =>
+      new OilcanError('too_many_requests', { seconds: Math.ceil(context.ttl / 1000) }),
+  });
+  await server.register(signedInPeople, { database });
+  await server.register(apiDescription);
+  await server.register(
+    async (api) => {
+      await api.register(accountRoutes, { database, config });
+      await api.register(syncRoutes, { database });
+    },
+    { prefix: '/api' },
+  );
+  await server.register(healthRoutes, { database });
+  await server.register(webRoutes, { webRoot: config.webRoot });
+  return server;
+}
+
+/** Everything comes from this server. Styles may stand in the page because React Native for Web writes them there. */
+const contentSources = {
+  'default-src': ["'self'"],
+  'script-src': ["'self'"],
+  'style-src': ["'self'", "'unsafe-inline'"],
+  'img-src': ["'self'", 'data:', 'blob:'],
+  'connect-src': ["'self'"],
+  'worker-src': ["'self'", 'blob:'],
+  'object-src': ["'none'"],
+  'base-uri': ["'none'"],
+  'frame-ancestors': ["'none'"],
+  'form-action': ["'self'"],
+};
+
+/** Brotli's default effort is meant for files packed once; answers are packed while somebody waits. */
+const fastBrotli = { params: { 1: 4 } };

@@ -1,0 +1,20 @@
+import type { Knex } from 'knex';
+import { firstTables } from './001-first-tables';
+
+interface Migration {
+  readonly name: string;
+  readonly up: (database: Knex) => Promise<void>;
+}
+
+/** Every migration in its order. They only go forward; a released one is never changed. */
+const all: readonly Migration[] = [firstTables];
+
+export const migrations: Knex.MigrationSource<Migration> = {
+  getMigrations: () => Promise.resolve([...all]),
+  getMigrationName: (migration) => migration.name,
+  getMigration: (migration) =>
+    Promise.resolve({
+      up: migration.up,
+      down: () => Promise.reject(new Error('Migrations only go forward. Restore a backup instead.')),
+    }),
+};

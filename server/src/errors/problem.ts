@@ -1,0 +1,70 @@
+import { OilcanError, REQUEST_BYTES_LIMIT, type ErrorCode, type ErrorValues } from '@oilcan/core';
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import plugin from 'fastify-plugin';
+
+/** RFC 9457 problem details, with the code of the catalogue. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly code: ErrorCode;
+  readonly values: ErrorValues;
+  readonly field: string | null;
+  /** The request number under which the server noted it. */
+  readonly instance: string;
+}
+
+export function problemOf(error: OilcanError, requestId: string): Problem {
+  return {
+    type: `urn:oilcan:problem:${error.code}`,
+    title: error.message,
+    status: error.status,
+    code: error.code,
+    values: error.values,
+    field: error.field ?? null,
+    instance: requestId,
+  };
+}
+
+/** What a framework's or the database's own error means in our catalogue. */
+function translate(error: FastifyError | OilcanError): OilcanError {
+  if (error instanceof OilcanError) return error;
+  switch (error.code) {
+    case 'FST_ERR_CTP_BODY_TOO_LARGE':
+      return new OilcanError('body_too_large', { limitKilobytes: REQUEST_BYTES_LIMIT / 1024 });
+    case 'FST_ERR_CTP_INVALID_MEDIA_TYPE':
+      return new OilcanError('media_type_unsupported');
+    case 'FST_ERR_CTP_INVALID_JSON_BODY':
+    case 'FST_ERR_CTP_EMPTY_JSON_BODY':
+    case 'FST_ERR_CTP_INVALID_CONTENT_LENGTH':
+      return new OilcanError('malformed_json');
+    case 'SQLITE_FULL':
+    case 'SQLITE_IOERR_WRITE':
+    case 'ENOSPC':
+      return new OilcanError('no_space');
+    default:
+      break;
+  }
+  if (error instanceof SyntaxError) return new OilcanError('malformed_json');
+  if (error.statusCode === 429) return new OilcanError('too_many_requests');
+  if (error.statusCode !== undefined && error.statusCode < 500) return new OilcanError('invalid');
+  return new OilcanError('unexpected');
+}
+
+async function problems(server: FastifyInstance): Promise<void> {
+  server.setErrorHandler((error: FastifyError | OilcanError, request: FastifyRequest, reply: FastifyReply) => {
+    const translated = translate(error);
+    if (translated.status >= 500) request.log.error({ err: error }, 'request failed');
+    return sendProblem(reply, translated, request.id);
+  });
+}
+
+export function sendProblem(reply: FastifyReply, error: OilcanError, requestId: string): FastifyReply {
+  return reply
+    .code(error.status)
+    .header('content-type', 'application/problem+json; charset=utf-8')
+    .header('cache-control', 'no-store')
+    .send(JSON.stringify(problemOf(error, requestId)));
+}
+
+export const problemDetails = plugin(problems, { name: 'problems' });

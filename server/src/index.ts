@@ -1,0 +1,7 @@
+export * from './app';
+export * from './config';
+export * from './db/connection';
+export * from './db/sql-records';
+export * from './load/load';
+export * from './sync/pull';
+export * from './sync/push';

@@ -1,0 +1,53 @@
+import { createInterface } from 'node:readline';
+import type { Readable } from 'node:stream';
+import { asId, isTableName, type Change, type PersonId } from '@oilcan/core';
+import type { Knex } from 'knex';
+import { putAccount } from '../accounts/accounts';
+import { SqlRecords } from '../db/sql-records';
+
+const ROWS_PER_TRANSACTION = 5_000;
+
+interface AccountLine {
+  readonly account: { readonly person: string; readonly name: string; readonly password: string };
+}
+
+/**
+ * Fills a database from JSON lines: `{"table": …, "row": {"id": …}}` or
+ * `{"account": {"person": …, "name": …, "password": …}}`. Names the line it cannot read.
+ *
+ * @returns how many rows were written
+ */
+export async function loadRows(database: Knex, lines: Readable): Promise<number> {
+  let waiting: Change[] = [];
+  let written = 0;
+  let lineNumber = 0;
+  const flush = async (): Promise<void> => {
+    await database.transaction((transaction) => new SqlRecords(transaction).write(waiting));
+    written += waiting.length;
+    waiting = [];
+  };
+  for await (const line of createInterface({ input: lines })) {
+    lineNumber += 1;
+    if (line === '') continue;
+    const given = readLine(line, lineNumber);
+    if ('account' in given) {
+      const { person, name, password } = given.account;
+      await putAccount(database, asId<PersonId>(person), name, password);
+      continue;
+    }
+    waiting.push(given);
+    if (waiting.length >= ROWS_PER_TRANSACTION) await flush();
+  }
+  await flush();
+  return written;
+}
+
+function readLine(line: string, lineNumber: number): Change | AccountLine {
+  const given = JSON.parse(line) as { table?: unknown; row?: { id?: unknown } } | AccountLine;
+  if ('account' in given) return given;
+  const { table, row } = given;
+  if (typeof table !== 'string' || !isTableName(table) || typeof row?.id !== 'string') {
+    throw new Error(`Line ${lineNumber} is neither a row of a known table nor an account.`);
+  }
+  return { table, id: row.id, row } as unknown as Change;
+}

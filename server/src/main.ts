@@ -1,0 +1,56 @@
+import { backUp, openDatabase } from './db/connection';
+import { buildServer } from './app';
+import { configFromEnvironment, type ServerConfig } from './config';
+import { loadRows } from './load/load';
+
+const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE';
+
+async function serve(config: ServerConfig): Promise<void> {
+  const database = await openDatabase(config.database);
+  const server = await buildServer(database, config);
+  const stop = async (): Promise<void> => {
+    await server.close();
+    await database.destroy();
+    process.exit(0);
+  };
+  process.once('SIGTERM', () => void stop());
+  process.once('SIGINT', () => void stop());
+  await server.listen({ host: config.host, port: config.port });
+  const address = server.server.address();
+  const port = typeof address === 'object' && address !== null ? address.port : config.port;
+  process.stdout.write(`Oilcan listens on http://${config.host}:${port}\n`);
+}
+
+async function load(config: ServerConfig): Promise<void> {
+  const database = await openDatabase(config.database);
+  const rows = await loadRows(database, process.stdin);
+  await database.destroy();
+  process.stdout.write(`${rows} rows loaded\n`);
+}
+
+async function run(command: string | undefined, file: string | undefined): Promise<void> {
+  const config = configFromEnvironment(process.env);
+  if (command === 'serve') return serve(config);
+  if (command === 'load') return load(config);
+  if (command === 'backup' && file !== undefined) {
+    const database = await openDatabase(config.database);
+    await backUp(database, file);
+    return database.destroy();
+  }
+  throw new Error(usage);
+}
+
+/** What went wrong at the start, in one sentence. */
+function startSentence(error: unknown): string {
+  const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+  const port = process.env['PORT'] ?? '4870';
+  if (code === 'EADDRINUSE') return `Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`;
+  if (code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with PORT=.`;
+  if (code === 'ENOSPC' || code === 'SQLITE_FULL') return 'There is no space left on the disk. Free some and start again.';
+  return error instanceof Error ? error.message : String(error);
+}
+
+run(process.argv[2], process.argv[3]).catch((error: unknown) => {
+  process.stderr.write(`${startSentence(error)}\n`);
+  process.exit(1);
+});

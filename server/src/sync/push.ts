@@ -1,0 +1,135 @@
+import {
+  accepted,
+  applyOperation,
+  asId,
+  instantFromMillis,
+  OilcanError,
+  operationSchema,
+  PROTOCOL_VERSION,
+  PUSH_LIMIT,
+  readArgs,
+  refuse,
+  StagedRecords,
+  type Operation,
+  type OperationId,
+  type Outcome,
+  type Person,
+  type PushAnswer,
+} from '@oilcan/core';
+import type { Knex } from 'knex';
+import { currentRevision } from '../db/revisions';
+import { SqlRecords } from '../db/sql-records';
+import { primeForOperations } from './prime';
+
+interface LoggedOperation {
+  readonly id: string;
+  readonly name: string;
+  readonly by_person: string;
+  readonly args: string;
+  readonly outcome: string;
+}
+
+/** Checks the envelope of a push; the operations in it are judged one by one. */
+export function checkEnvelope(request: { readonly protocol: number; readonly operations: readonly unknown[] }): void {
+  if (request.protocol !== PROTOCOL_VERSION) throw new OilcanError('protocol_unsupported');
+  if (request.operations.length > PUSH_LIMIT) {
+    throw new OilcanError('too_many_operations', { limit: PUSH_LIMIT }, 'operations');
+  }
+}
+
+/**
+ * Takes operations in their order, in one transaction: each is judged on what the ones before it left, and its
+ * outcome, its rows and their revisions are written together or not at all. An operation that is known already
+ * keeps its first outcome.
+ */
+export async function push(
+  database: Knex,
+  person: Person,
+  operations: readonly unknown[],
+  nowMillis: number,
+): Promise<PushAnswer> {
+  const now = instantFromMillis(nowMillis);
+  return database.transaction(async (transaction) => {
+    await transaction('counters').where('name', 'revision').forUpdate().first('value');
+    const read = operations.map((given) => readArgs<unknown>(operationSchema, given));
+    const wellFormed = read.flatMap((each) => (each.ok ? [each.value as Operation] : []));
+    const known = await knownOperations(transaction, wellFormed);
+    const records = new SqlRecords(transaction);
+    const batch = new StagedRecords(records);
+    await primeForOperations(batch, records, wellFormed, person);
+
+    const outcomes: { id: string; outcome: Outcome }[] = [];
+    const log: (LoggedOperation & { device: string; at: string })[] = [];
+    for (const [index, each] of read.entries()) {
+      if (!each.ok) {
+        outcomes.push({ id: idOf(operations[index]), outcome: each });
+        continue;
+      }
+      const operation = each.value as Operation;
+      const before = known.get(operation.id);
+      if (before !== undefined) {
+        outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });
+        continue;
+      }
+      const { outcome, changes } = await applyOperation(batch, operation, person, now);
+      batch.absorb(changes);
+      outcomes.push({ id: operation.id, outcome });
+      const logged = toLog(operation, outcome);
+      known.set(operation.id, logged);
+      if (isLogged(outcome)) log.push(logged);
+    }
+
+    await records.write(batch.changes());
+    const revision = await currentRevision(transaction);
+    if (log.length > 0) {
+      await transaction('operations').insert(log.map((each) => ({ ...each, received_at: now, revision })));
+    }
+    return { outcomes, revision };
+  });
+}
+
+/**
+ * What breaks a schema is refused again the same way whenever it comes, so it need not be remembered.
+ * What breaks a rule might pass later: its refusal is kept, so that a message that comes twice is answered alike.
+ */
+function isLogged(outcome: Outcome): boolean {
+  return outcome.ok || !['invalid', 'operation_unknown', 'text_too_long', 'control_characters'].includes(outcome.code);
+}
+
+function toLog(operation: Operation, outcome: Outcome): LoggedOperation & { device: string; at: string } {
+  return {
+    id: operation.id,
+    name: operation.name,
+    by_person: operation.by,
+    device: operation.device,
+    at: operation.at,
+    args: JSON.stringify(operation.args),
+    outcome: JSON.stringify(outcome),
+  };
+}
+
+async function knownOperations(
+  transaction: Knex.Transaction,
+  operations: readonly Operation[],
+): Promise<Map<OperationId, LoggedOperation>> {
+  const ids = operations.map((operation) => operation.id);
+  const rows: LoggedOperation[] = await transaction<LoggedOperation>('operations')
+    .whereIn('id', ids)
+    .select('id', 'name', 'by_person', 'args', 'outcome');
+  return new Map(rows.map((row) => [asId<OperationId>(row.id), row]));
+}
+
+function firstOutcome(before: LoggedOperation, operation: Operation): Outcome {
+  const isSame =
+    before.name === operation.name &&
+    before.by_person === operation.by &&
+    before.args === JSON.stringify(operation.args);
+  if (!isSame) return refuse('operation_id_reused', {}, 'id');
+  const outcome = JSON.parse(before.outcome) as Outcome;
+  return outcome.ok ? accepted : outcome;
+}
+
+function idOf(given: unknown): string {
+  const id = typeof given === 'object' && given !== null && 'id' in given ? given.id : undefined;
+  return typeof id === 'string' ? id.slice(0, 64) : '';
+}

@@ -1,0 +1,53 @@
+import { pushSchema, type PushRequest } from '@oilcan/core';
+import type { FastifyInstance } from 'fastify';
+import type { Knex } from 'knex';
+import * as yup from 'yup';
+import { News } from './news';
+import { pull } from './pull';
+import { checkEnvelope, push } from './push';
+
+const pullSchema = yup
+  .object({ since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required() })
+  .noUnknown()
+  .required();
+
+/** Operations in, rows out, and the line on which phones hear of news. */
+export async function syncRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
+  const news = new News();
+  // Open lines would hold the server open; onClose hooks run only after they are gone.
+  server.addHook('preClose', async () => news.close());
+
+  server.post<{ Body: PushRequest }>(
+    '/operations',
+    { schema: { summary: 'Send operations; each is answered with its outcome', body: pushSchema } },
+    async (request) => {
+      const person = await server.personOf(request);
+      checkEnvelope(request.body);
+      const answer = await push(database, person, request.body.operations, Date.now());
+      if (answer.outcomes.some(({ outcome }) => outcome.ok)) news.tell(answer.revision);
+      return answer;
+    },
+  );
+
+  server.get<{ Querystring: { since: number } }>(
+    '/sync',
+    { schema: { summary: 'Rows changed since a revision', querystring: pullSchema } },
+    async (request, reply) => {
+      const person = await server.personOf(request);
+      reply.header('cache-control', 'no-store');
+      return pull(database, person, request.query.since, Date.now());
+    },
+  );
+
+  server.get('/news', { schema: { summary: 'Server-sent events: a revision whenever something changed' } }, async (request, reply) => {
+    await server.personOf(request);
+    reply.hijack();
+    reply.raw.writeHead(200, {
+      'content-type': 'text/event-stream; charset=utf-8',
+      'cache-control': 'no-store',
+      connection: 'keep-alive',
+      'x-accel-buffering': 'no',
+    });
+    news.listen(reply.raw);
+  });
+}
