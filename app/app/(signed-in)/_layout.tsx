@@ -1,0 +1,18 @@
+import { Redirect, Slot } from 'expo-router';
+import type { ReactElement } from 'react';
+import { useBackgroundSync } from '../../src/data/background-sync';
+import { usePhone } from '../../src/data/store';
+import { Frame } from '../../src/features/frame/frame';
+
+export default function SignedInLayout(): ReactElement | null {
+  const phase = usePhone((state) => state.phase);
+  const person = usePhone((state) => state.person);
+  useBackgroundSync(person !== null);
+  if (phase === 'opening') return null;
+  if (person === null) return <Redirect href="/sign-in" />;
+  return (
+    <Frame person={person}>
+      <Slot />
+    </Frame>
+  );
+}

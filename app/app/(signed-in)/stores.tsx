@@ -1,0 +1,1 @@
+export { StoresScreen as default } from '../../src/features/stores/stores-screen';

@@ -1,0 +1,18 @@
+import { Slot } from 'expo-router';
+import { useEffect, type ReactElement } from 'react';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { openPhone } from '../src/data/store';
+import { NoticeBar } from '../src/ui/notice';
+import { ThemeProvider } from '../src/ui/theme';
+
+export default function RootLayout(): ReactElement {
+  useEffect(() => void openPhone(), []);
+  return (
+    <SafeAreaProvider>
+      <ThemeProvider>
+        <Slot />
+        <NoticeBar />
+      </ThemeProvider>
+    </SafeAreaProvider>
+  );
+}

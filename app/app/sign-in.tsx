@@ -1,0 +1,1 @@
+export { SignInScreen as default } from '../src/features/sign-in/sign-in-screen';

@@ -1,0 +1,87 @@
+import type { Change } from '@oilcan/core';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
+import type { KeptOperation } from './kept-operation';
+import { nowhere, type Bearings, type Loaded, type LocalDatabase } from './local-database';
+
+interface Schema extends DBSchema {
+  /** Rows as the server last gave them, under `table/id`. */
+  rows: { key: string; value: Change };
+  /** Operations under their sequence. */
+  kept: { key: number; value: KeptOperation };
+  bearings: { key: 'here'; value: Bearings };
+}
+
+const VERSION = 1;
+
+/** The phone's database in the browser's IndexedDB. */
+export class IndexedDatabase implements LocalDatabase {
+  readonly #database: IDBPDatabase<Schema>;
+
+  private constructor(database: IDBPDatabase<Schema>) {
+    this.#database = database;
+  }
+
+  /** Rejects when the browser has no storage, or does not let us have it. */
+  static async open(name: string): Promise<IndexedDatabase> {
+    const database = await openDB<Schema>(name, VERSION, {
+      upgrade: (upgrading) => {
+        upgrading.createObjectStore('rows');
+        upgrading.createObjectStore('kept');
+        upgrading.createObjectStore('bearings');
+      },
+    });
+    return new IndexedDatabase(database);
+  }
+
+  async load(): Promise<Loaded> {
+    const transaction = this.#database.transaction(['rows', 'kept', 'bearings']);
+    const [rows, kept, bearings] = await Promise.all([
+      transaction.objectStore('rows').getAll(),
+      transaction.objectStore('kept').getAll(),
+      transaction.objectStore('bearings').get('here'),
+    ]);
+    return { bearings: bearings ?? nowhere, rows, kept };
+  }
+
+  keep(operations: readonly KeptOperation[]): Promise<void> {
+    return this.#write(['kept'], (transaction) => {
+      for (const kept of operations) void transaction.objectStore('kept').put(kept, kept.sequence);
+    });
+  }
+
+  forget(sequences: readonly number[]): Promise<void> {
+    return this.#write(['kept'], (transaction) => {
+      for (const sequence of sequences) void transaction.objectStore('kept').delete(sequence);
+    });
+  }
+
+  takeRows(changes: readonly Change[], bearings: Bearings, isWhole: boolean): Promise<void> {
+    return this.#write(['rows', 'bearings'], (transaction) => {
+      const rows = transaction.objectStore('rows');
+      if (isWhole) void rows.clear();
+      for (const change of changes) {
+        const key = `${change.table}/${change.id}`;
+        if (change.row === null) void rows.delete(key);
+        else void rows.put(change, key);
+      }
+      void transaction.objectStore('bearings').put(bearings, 'here');
+    });
+  }
+
+  wipe(bearings: Bearings): Promise<void> {
+    return this.#write(['rows', 'kept', 'bearings'], (transaction) => {
+      void transaction.objectStore('rows').clear();
+      void transaction.objectStore('kept').clear();
+      void transaction.objectStore('bearings').put(bearings, 'here');
+    });
+  }
+
+  async #write<Stores extends StoreNames<Schema>[]>(
+    stores: Stores,
+    change: (transaction: IDBPTransaction<Schema, Stores, 'readwrite'>) => void,
+  ): Promise<void> {
+    const transaction = this.#database.transaction(stores, 'readwrite', { durability: 'strict' });
+    change(transaction);
+    await transaction.done;
+  }
+}

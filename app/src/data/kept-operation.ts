@@ -1,0 +1,16 @@
+import type { Operation, Refusal, Revision } from '@oilcan/core';
+
+/**
+ * An operation that this phone answers for.
+ * `pending`: on this phone only. `sent`: the server took it, and its rows come with the pull that reaches `revision`.
+ * `rejected`: the server refused it; it stays until the person mends or drops it.
+ */
+export type KeptOperation = {
+  readonly operation: Operation;
+  /** Counts up on this phone: the order in which operations were made. */
+  readonly sequence: number;
+} & (
+  | { readonly where: 'pending' }
+  | { readonly where: 'sent'; readonly revision: Revision }
+  | { readonly where: 'rejected'; readonly refusal: Refusal }
+);

@@ -1,0 +1,43 @@
+import type { Change } from '@oilcan/core';
+import type { KeptOperation } from './kept-operation';
+import { nowhere, type Bearings, type Loaded, type LocalDatabase } from './local-database';
+
+/** Keeps what a phone keeps for as long as the object lives: for tests, and where a browser has no storage. */
+export class MemoryDatabase implements LocalDatabase {
+  #bearings: Bearings = nowhere;
+  readonly #rows = new Map<string, Change>();
+  readonly #kept = new Map<number, KeptOperation>();
+
+  load(): Promise<Loaded> {
+    const kept = [...this.#kept.values()].sort((a, b) => a.sequence - b.sequence);
+    return Promise.resolve({ bearings: this.#bearings, rows: [...this.#rows.values()], kept });
+  }
+
+  keep(operations: readonly KeptOperation[]): Promise<void> {
+    for (const kept of operations) this.#kept.set(kept.sequence, kept);
+    return Promise.resolve();
+  }
+
+  forget(sequences: readonly number[]): Promise<void> {
+    for (const sequence of sequences) this.#kept.delete(sequence);
+    return Promise.resolve();
+  }
+
+  takeRows(changes: readonly Change[], bearings: Bearings, isWhole: boolean): Promise<void> {
+    if (isWhole) this.#rows.clear();
+    for (const change of changes) {
+      const key = `${change.table}/${change.id}`;
+      if (change.row === null) this.#rows.delete(key);
+      else this.#rows.set(key, change);
+    }
+    this.#bearings = bearings;
+    return Promise.resolve();
+  }
+
+  wipe(bearings: Bearings): Promise<void> {
+    this.#rows.clear();
+    this.#kept.clear();
+    this.#bearings = bearings;
+    return Promise.resolve();
+  }
+}

@@ -1,0 +1,84 @@
+import {
+  isErrorCode,
+  OilcanError,
+  type ErrorValues,
+  type Operation,
+  type Person,
+  type PullAnswer,
+  type PushAnswer,
+  type Revision,
+} from '@oilcan/core';
+import { PROTOCOL_VERSION } from '@oilcan/core';
+
+/** What the phone asks of the server. Rejects with `Unreachable`, or with the server's own `OilcanError`. */
+export interface ServerLink {
+  push(operations: readonly Operation[]): Promise<PushAnswer>;
+  pull(since: Revision): Promise<PullAnswer>;
+}
+
+/** There was no answer: no signal, no server, or something in between that is not ours. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The server cannot be reached.');
+    this.name = 'Unreachable';
+  }
+}
+
+/** How long a request may take before it counts as lost. */
+const REQUEST_MILLISECONDS = 20_000;
+
+/** The sign-in page's view of the server. */
+export interface About {
+  readonly demo: {
+    readonly password: string;
+    readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'craftId'>[];
+  } | null;
+}
+
+/** The server over HTTP, at the address the application came from. */
+export const httpLink = {
+  push: (operations: readonly Operation[]): Promise<PushAnswer> =>
+    request<PushAnswer>('POST', '/api/operations', { protocol: PROTOCOL_VERSION, operations }),
+  pull: (since: Revision): Promise<PullAnswer> => request<PullAnswer>('GET', `/api/sync?since=${since}`),
+  about: (): Promise<About> => request<About>('GET', '/api/about'),
+  signIn: (name: string, password: string): Promise<{ person: Person }> =>
+    request('POST', '/api/session', { name, password }),
+  signOut: (): Promise<void> => request('DELETE', '/api/session'),
+} satisfies ServerLink & Record<string, unknown>;
+
+async function request<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
+  let response: Response;
+  let text: string;
+  try {
+    response = await fetch(path, {
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(REQUEST_MILLISECONDS),
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+    text = await response.text();
+  } catch {
+    throw new Unreachable();
+  }
+  const given = readJson(text);
+  if (response.ok && (given !== undefined || response.status === 204)) return given as Answer;
+  throw problemFrom(given);
+}
+
+function readJson(text: string): unknown {
+  try {
+    return text === '' ? undefined : JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+/** The server's problem details as an error; what does not come from our server counts as no answer. */
+function problemFrom(given: unknown): Error {
+  if (typeof given !== 'object' || given === null || !('code' in given)) return new Unreachable();
+  const { code } = given;
+  if (typeof code !== 'string' || !isErrorCode(code)) return new Unreachable();
+  const values = 'values' in given ? (given.values as ErrorValues) : {};
+  const field = 'field' in given && typeof given.field === 'string' ? given.field : undefined;
+  return new OilcanError(code, values, field);
+}

@@ -1,0 +1,95 @@
+import { useRouter } from 'expo-router';
+import { useMemo, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { costOf, formatDuration, formatMoney, isLate, isOpen, type WorkOrder } from '@oilcan/core';
+import { now, useRow, useRows, useSettings, useTable } from '../../data/store';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { useNow } from '../../ui/use-now';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { counted, stateWords } from '../../words/work-words';
+import { TopBar } from '../frame/top-bar';
+import { Section } from '../sheet/section';
+
+/** The lead's view: what was finished and waits to be looked at, and what is underway now. */
+export function DeskScreen(): ReactElement {
+  const workOrders = useTable('workOrders');
+  const present = useNow(30);
+  const groups = useMemo(() => {
+    const finished = workOrders.filter((work) => work.state === 'finished');
+    finished.sort((a, b) => ((a.finishedAt ?? '') < (b.finishedAt ?? '') ? 1 : -1));
+    return {
+      finished,
+      underway: workOrders.filter((work) => work.state === 'underway' || work.state === 'held'),
+      late: workOrders.filter((work) => isLate(work, present)).length,
+      open: workOrders.filter((work) => isOpen(work.state)).length,
+    };
+  }, [workOrders, present]);
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="Desk" />
+      <ScrollView role="main" contentContainerStyle={sheet.content}>
+        <View style={sheet.readable}>
+          <Words as="title" level={2}>
+            {groups.finished.length === 0 ? 'Nothing waits for you' : `${counted(groups.finished.length, 'finished job waits', 'finished jobs wait')} for your look`}
+          </Words>
+          <Words soft>
+            {counted(groups.open, 'job is', 'jobs are')} open, {groups.late} of them late; {counted(groups.underway.length, 'is', 'are')} underway or held.
+          </Words>
+          <Section title="Finished">
+            {groups.finished.length === 0 ? <Words soft style={sheet.none}>Finished work appears here the moment it is done.</Words> : null}
+            {groups.finished.map((work) => (
+              <DeskRow key={work.id} work={work} />
+            ))}
+          </Section>
+          <Section title="Underway and held">
+            {groups.underway.map((work) => (
+              <DeskRow key={work.id} work={work} />
+            ))}
+          </Section>
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const palette = usePalette();
+  const router = useRouter();
+  const settings = useSettings();
+  const asset = useRow('assets', work.assetId);
+  const by = useRow('people', work.finishedBy ?? work.personIds[0]);
+  const entries = useRows('entries', 'workOrder', work.id);
+  if (settings === undefined) return null;
+  const cost = costOf(entries, settings.currency);
+  const when = work.finishedAt === null ? stateWords[work.state] : sayMoment(work.finishedAt, now(), settings.zone, settings.language);
+  return (
+    <Press role="link" onPress={() => router.navigate(`/shift/${work.id}`)} style={[sheet.row, { borderColor: palette.line }]} testID={`desk-${work.number}`}>
+      <View style={sheet.words}>
+        <Words as="row" lines={2}>
+          {work.number} {work.title}
+        </Words>
+        <Words as="small" soft>
+          {asset?.name} · {by?.name ?? ''} · {when}
+        </Words>
+      </View>
+      <View style={sheet.sums}>
+        <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
+        <Words as="mark" soft>
+          {formatMoney(cost.total, settings.language)}
+        </Words>
+      </View>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  content: { padding: 16, alignItems: 'center' },
+  readable: { width: '100%', maxWidth: 860, gap: 4 },
+  none: { paddingVertical: 12 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, paddingVertical: 10 },
+  words: { flex: 1, minWidth: 0 },
+  sums: { alignItems: 'flex-end' },
+});

@@ -1,0 +1,75 @@
+import { usePathname, useRouter } from 'expo-router';
+import type { ReactElement, ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Person } from '@oilcan/core';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { RULE, useIsWide, usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { placesFor, type AppPlace } from './places';
+
+/** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
+export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
+  const palette = usePalette();
+  const isWide = useIsWide();
+  const isSheet = /^\/shift\/.+/.test(usePathname());
+  const places = placesFor(person);
+  if (isWide) {
+    return (
+      <View style={[sheet.wide, { backgroundColor: palette.paper }]}>
+        <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
+          <View style={sheet.sign} aria-hidden>
+            <Icon name="oilcan" size={34} color={palette.green} />
+          </View>
+          {places.map((place) => (
+            <PlaceLink key={place.href} place={place} isRail />
+          ))}
+        </View>
+        <View style={sheet.main}>{children}</View>
+      </View>
+    );
+  }
+  return (
+    <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
+      <View style={sheet.main}>{children}</View>
+      {isSheet ? null : (
+        <View role="navigation" aria-label="Places" style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}>
+          {places.map((place) => (
+            <PlaceLink key={place.href} place={place} />
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}
+
+function PlaceLink({ place, isRail = false }: { readonly place: AppPlace; readonly isRail?: boolean }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const isHere = usePathname().startsWith(place.href);
+  const mark = { borderColor: isHere ? palette.green : 'transparent' };
+  return (
+    <Press
+      role="link"
+      onPress={() => router.navigate(place.href)}
+      style={[isRail ? sheet.railLink : sheet.footLink, mark]}
+      selected={isHere}
+    >
+      <Icon name={place.icon} size={24} color={isHere ? palette.green : palette.inkSoft} />
+      <Words as="label" color={isHere ? palette.green : palette.inkSoft}>
+        {place.word}
+      </Words>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  wide: { flex: 1, flexDirection: 'row' },
+  phone: { flex: 1 },
+  main: { flex: 1, minHeight: 0, minWidth: 0 },
+  rail: { width: 84, borderRightWidth: RULE, paddingTop: 12 },
+  sign: { alignItems: 'center', paddingBottom: 12 },
+  railLink: { alignItems: 'center', paddingVertical: 12, gap: 2, borderLeftWidth: 4, marginBottom: 8 },
+  foot: { flexDirection: 'row', borderTopWidth: RULE },
+  footLink: { flex: 1, alignItems: 'center', paddingVertical: 6, gap: 2, borderTopWidth: 4 },
+});

@@ -1,0 +1,74 @@
+import { useRouter } from 'expo-router';
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { counted, roleWords } from '../../words/work-words';
+import { signOut, usePhone, useSettings } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Icon } from '../../ui/icon';
+import { useLighting, type Lighting } from '../../ui/lighting';
+import { Button, Choice, Choices, Press } from '../../ui/press';
+import { Words } from '../../ui/words';
+
+const lightings: readonly (readonly [Lighting, string])[] = [
+  ['as the device', 'As the device'],
+  ['day', 'Day'],
+  ['night', 'Night'],
+];
+
+/** Who I am here: my sites, day or night, and the way out. */
+export function PersonMark(): ReactElement {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <>
+      <Press onPress={() => setIsOpen(true)} label="Me" style={sheet.mark}>
+        <Icon name="person" />
+      </Press>
+      {isOpen ? <PersonSheet onClose={() => setIsOpen(false)} /> : null}
+    </>
+  );
+}
+
+function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElement | null {
+  const router = useRouter();
+  const person = usePhone((state) => state.person);
+  const unsent = usePhone((state) => state.kept.filter((each) => each.where !== 'sent').length);
+  const settings = useSettings();
+  const { lighting, choose } = useLighting();
+  const [isAsking, setIsAsking] = useState(false);
+  if (person === null) return null;
+  const craft = settings?.crafts.find((each) => each.id === person.craftId)?.name;
+  const leave = async (): Promise<void> => {
+    await signOut();
+    router.replace('/sign-in');
+  };
+  return (
+    <BottomSheet title={person.name} onClose={onClose}>
+      <Words soft>
+        {person.roles.map((role) => roleWords[role]).join(', ')}
+        {craft === undefined ? '' : ` · ${craft}`} · {settings?.organization ?? ''}
+      </Words>
+      <Words as="label">Colours</Words>
+      <Choices label="Colours">
+        {lightings.map(([value, word]) => (
+          <Choice key={value} word={word} isChosen={lighting === value} onPress={() => choose(value)} />
+        ))}
+      </Choices>
+      {isAsking ? (
+        <View style={sheet.ask}>
+          <Words>
+            {counted(unsent, 'record is', 'records are')} only on this phone. Signing out now loses {unsent === 1 ? 'it' : 'them'}.
+          </Words>
+          <Button word="Stay signed in" main onPress={onClose} />
+          <Button word="Sign out and lose them" onPress={() => void leave()} />
+        </View>
+      ) : (
+        <Button word="Sign out" icon="signOut" onPress={() => (unsent > 0 ? setIsAsking(true) : void leave())} />
+      )}
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  mark: { alignItems: 'center' },
+  ask: { gap: 10 },
+});

@@ -1,0 +1,50 @@
+import type { ReactElement, ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { RULE, usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { PersonMark } from './person-mark';
+import { SentMark } from './sent-mark';
+
+interface Props {
+  readonly title: string;
+  readonly aside?: string;
+  readonly onBack?: () => void;
+  /** Stands beside another bar, which says what holds for both. */
+  readonly isBeside?: boolean;
+  readonly children?: ReactNode;
+}
+
+/** Slim bar at the head of a screen: where I am, and whether all is sent. */
+export function TopBar({ title, aside, onBack, isBeside = false, children }: Props): ReactElement {
+  const palette = usePalette();
+  return (
+    <View role="banner" style={[sheet.bar, { borderColor: palette.line, backgroundColor: palette.paper }]}>
+      {onBack === undefined ? null : (
+        <Press onPress={onBack} label="Back to Shift" style={sheet.back}>
+          <Icon name="back" />
+        </Press>
+      )}
+      <View style={sheet.title}>
+        <Words as={onBack === undefined ? 'title' : 'label'} level={1} lines={1}>
+          {title}
+        </Words>
+        {aside === undefined ? null : (
+          <Words as="mark" soft lines={1}>
+            {aside}
+          </Words>
+        )}
+      </View>
+      {children}
+      {isBeside ? null : <SentMark />}
+      {isBeside || onBack !== undefined ? null : <PersonMark />}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  bar: { flexDirection: 'row', alignItems: 'center', minHeight: 56, paddingLeft: 16, paddingRight: 4, borderBottomWidth: RULE },
+  back: { alignItems: 'center', marginLeft: -12 },
+  title: { flex: 1, flexDirection: 'row', alignItems: 'baseline', gap: 8, minWidth: 0 },
+});

@@ -1,0 +1,73 @@
+import { formatDuration, formatMoney, type Bin, type Entry, type MeasuringPoint, type Part, type Person, type Step } from '@oilcan/core';
+import { holdReasons, type HoldReason } from '@oilcan/core';
+import { holdWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
+import { amountOf } from './kit';
+
+/** Looks up what an entry names; undefined for what this phone does not have. */
+export interface EntryNames {
+  readonly person: (id: string) => Person | undefined;
+  readonly part: (id: string) => Part | undefined;
+  readonly bin: (id: string) => Bin | undefined;
+  readonly point: (id: string) => MeasuringPoint | undefined;
+  readonly step: (id: string) => Step | undefined;
+}
+
+export interface EntryWords {
+  readonly headline: string;
+  readonly detail: string;
+}
+
+/** What an entry says, as a headline and a quieter line. */
+export function entryWords({ content }: Entry, names: EntryNames, language: string): EntryWords {
+  switch (content.kind) {
+    case 'labor': {
+      const who = names.person(content.personId)?.name ?? '';
+      return { headline: `${formatDuration(content.minutes)} of work`, detail: `${timeTypeWords[content.timeType]}, ${who} · ${formatMoney(content.cost, language)}` };
+    }
+    case 'part': {
+      const part = names.part(content.partId);
+      return {
+        headline: `${amountOf(content.quantity, part)} ${part?.name ?? 'a part'}`,
+        detail: `${part?.number ?? ''}, bin ${names.bin(content.binId)?.label ?? ''} · ${formatMoney(content.cost, language)}`,
+      };
+    }
+    case 'reading': {
+      const point = names.point(content.pointId);
+      return { headline: `${point?.name ?? 'Reading'} ${content.value} ${point?.unit ?? ''}`, detail: levelWords[content.level] };
+    }
+    case 'note':
+      return { headline: content.text, detail: 'Note' };
+    case 'answer': {
+      const step = names.step(content.stepId);
+      const position = step === undefined ? 'Step' : `Step ${step.position}`;
+      return { headline: step?.text ?? 'A step', detail: `${position}, ${answerWords(content.answer, step)}` };
+    }
+    case 'acknowledgement':
+      return { headline: 'Hazards read', detail: content.hazardIds.length === 1 ? '1 hazard' : `${content.hazardIds.length} hazards` };
+    case 'state':
+      return { headline: stateWords[content.to], detail: reasonWords(content.reason) };
+    case 'fault':
+      return { headline: `${content.component}: ${content.text}`, detail: `Fault ${content.mode}` };
+    case 'stoppage':
+      return { headline: content.extent === 'full' ? 'Stopped' : 'Reduced', detail: content.isPlanned ? 'Planned stoppage' : 'Stoppage' };
+    case 'withdrawal':
+      return { headline: 'Taken back', detail: content.reason };
+  }
+}
+
+function answerWords(answer: Extract<Entry['content'], { kind: 'answer' }>['answer'], step: Step | undefined): string {
+  if (answer === null) return 'undone';
+  switch (answer.type) {
+    case 'tick':
+      return 'done';
+    case 'verdict':
+      return outcomeWords[answer.outcome];
+    case 'number':
+      return `${answer.value} ${step?.question.type === 'number' ? step.question.unit : ''}`.trim();
+  }
+}
+
+function reasonWords(reason: string): string {
+  const isHold = (text: string): text is HoldReason => holdReasons.some((each) => each === text);
+  return isHold(reason) ? holdWords[reason] : reason;
+}

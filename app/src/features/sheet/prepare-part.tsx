@@ -1,0 +1,92 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isOpen, type WorkOrder } from '@oilcan/core';
+import { performOrSay } from '../../data/use-operation';
+import { useRow } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Button } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { amountOf, useKitLines, type KitLine } from './kit';
+import { useIsPrepared } from './parts';
+import { Row, Section } from './section';
+
+/** Why, what endangers me, and what to take along. */
+export function PreparePart({ work, onPlaced }: { readonly work: WorkOrder; readonly onPlaced: (top: number) => void }): ReactElement {
+  const palette = usePalette();
+  const isPrepared = useIsPrepared(work);
+  const kit = useKitLines(work);
+  return (
+    <Section title="Prepare" onPlaced={onPlaced} {...(isPrepared && work.hazards.length > 0 ? { aside: 'hazards read' } : {})}>
+      <View style={[sheet.why, { borderColor: palette.green }]}>
+        <Words>{work.reason}</Words>
+      </View>
+      {work.handedBack === null ? null : (
+        <View style={[sheet.why, { borderColor: palette.faulty }]}>
+          <Words>Handed back: {work.handedBack.reason}</Words>
+        </View>
+      )}
+      {work.hazards.map((hazard) => (
+        <Row key={hazard.id}>
+          <Icon name="hazard" />
+          <View style={sheet.words}>
+            <Words>{hazard.hazard}</Words>
+            <Words as="small" soft>
+              {hazard.precaution}
+            </Words>
+          </View>
+        </Row>
+      ))}
+      {work.hazards.length === 0 || isPrepared || !isOpen(work.state) ? null : (
+        <Button
+          main
+          style={sheet.acknowledge}
+          word={work.hazards.length === 1 ? 'I have read the hazard' : `I have read the ${work.hazards.length} hazards`}
+          onPress={() => void performOrSay('work.acknowledge-hazards', { workOrderId: work.id, hazardIds: work.hazards.map(({ id }) => id as never) })}
+        />
+      )}
+      {kit.length === 0 ? null : (
+        <View style={sheet.kitHead}>
+          <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
+        </View>
+      )}
+      {kit.map((line) => (
+        <KitRow key={line.planned.partId} line={line} />
+      ))}
+    </Section>
+  );
+}
+
+function KitRow({ line }: { readonly line: KitLine }): ReactElement {
+  const palette = usePalette();
+  const part = useRow('parts', line.planned.partId);
+  const bin = useRow('bins', line.planned.binId);
+  const store = useRow('stores', bin?.storeId);
+  const isShort = line.left > line.onHand;
+  const where = `${store?.name ?? ''}, bin ${bin?.label ?? ''}`;
+  return (
+    <Row>
+      <Icon name="kit" />
+      <View style={sheet.words}>
+        <Words>
+          {amountOf(line.planned.quantity, part)} {part?.name ?? ''}
+        </Words>
+        <Words as="small" {...(isShort ? { color: palette.faulty } : { soft: true })}>
+          {line.left === 0
+            ? `Used: ${amountOf(line.used, part)}`
+            : isShort
+              ? `Short: ${amountOf(line.onHand, part)} in ${where}`
+              : `${amountOf(line.onHand, part)} in ${where}`}
+        </Words>
+      </View>
+    </Row>
+  );
+}
+
+const sheet = StyleSheet.create({
+  why: { borderLeftWidth: 4, paddingLeft: 12, marginTop: 12, marginBottom: 6 },
+  words: { flex: 1, minWidth: 0 },
+  acknowledge: { marginVertical: 12 },
+  kitHead: { paddingTop: 14 },
+});

@@ -1,0 +1,89 @@
+import { memo, useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { costOf, formatDuration, formatMoney, inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core';
+import { now, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { counted } from '../../words/work-words';
+import { EntrySheet } from './entry-sheet';
+import { entryWords, type EntryNames } from './entry-words';
+import { Section } from './section';
+
+export const entryNames: EntryNames = {
+  person: (id) => peekRow('people', id),
+  part: (id) => peekRow('parts', id),
+  bin: (id) => peekRow('bins', id),
+  point: (id) => peekRow('points', id),
+  step: (id) => peekRow('steps', id),
+};
+
+/** Everything recorded on the job, newest first. */
+export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const settings = useSettings();
+  const entries = useRows('entries', 'workOrder', work.id);
+  const [open, setOpen] = useState<Entry | null>(null);
+  const ordered = useMemo(() => inTimeOrder(entries), [entries]);
+  const amended = useMemo(() => new Set(entries.map((entry) => entry.amends)), [entries]);
+  if (settings === undefined) return null;
+  const cost = costOf(entries, settings.currency);
+  return (
+    <Section title="Record" aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatMoney(cost.total, settings.language)}`}>
+      {ordered.length === 0 ? (
+        <Words soft style={sheet.empty}>
+          Nothing is recorded yet. What you do here appears in this list as you do it.
+        </Words>
+      ) : (
+        ordered.map((entry) => <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />)
+      )}
+      {open === null ? null : <EntrySheet entry={open} work={work} isAmended={amended.has(open.id)} onClose={() => setOpen(null)} />}
+    </Section>
+  );
+}
+
+interface EntryRowProps {
+  readonly entry: Entry;
+  readonly isAmended: boolean;
+  readonly onOpen: (entry: Entry) => void;
+}
+
+const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowProps): ReactElement | null {
+  const palette = usePalette();
+  const settings = useSettings();
+  const person = useRow('people', entry.by);
+  const where = useWhere(entry);
+  if (settings === undefined) return null;
+  const { headline, detail } = entryWords(entry, entryNames, settings.language);
+  return (
+    <Press onPress={() => onOpen(entry)} style={[sheet.row, { borderColor: palette.line }]}>
+      <Words as="mark" soft style={sheet.time}>
+        {sayMoment(entry.at, now(), settings.zone, settings.language)}
+      </Words>
+      <View style={sheet.words}>
+        <Words lines={4} style={isAmended && sheet.struck}>
+          {headline}
+        </Words>
+        <Words as="small" soft>
+          {[isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment', detail, person?.name].filter((each) => each !== null && each !== '').join(' · ')}
+        </Words>
+      </View>
+      {where === null ? null : <Words as="mark">{where}</Words>}
+    </Press>
+  );
+});
+
+/** `On this phone` while it has not been sent; nothing once it has, because that is what is expected. */
+export function useWhere(entry: Entry): 'On this phone' | null {
+  const operationId = entry.id.replace(/-(state|clock)$/, '');
+  const isPending = usePhone((state) => state.kept.some((kept) => kept.where === 'pending' && kept.operation.id === operationId));
+  return isPending ? 'On this phone' : null;
+}
+
+const sheet = StyleSheet.create({
+  empty: { paddingVertical: 14 },
+  row: { flexDirection: 'row', alignItems: 'flex-start', gap: 10, paddingVertical: 10, borderBottomWidth: 1 },
+  time: { width: 76, flexShrink: 0 },
+  words: { flex: 1, minWidth: 0 },
+  struck: { textDecorationLine: 'line-through' },
+});

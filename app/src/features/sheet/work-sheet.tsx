@@ -1,0 +1,153 @@
+import { useRouter } from 'expo-router';
+import { useCallback, useRef, useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
+import { formatDuration, isLate, isOpen, type Owed, type WorkOrder } from '@oilcan/core';
+import { usePhone, useRow, useSettings } from '../../data/store';
+import { Dipstick } from '../../ui/dipstick';
+import { Icon } from '../../ui/icon';
+import { useNotice } from '../../ui/notice';
+import { useIsWide, usePalette } from '../../ui/theme';
+import { UrgencyMark } from '../../ui/urgency';
+import { useNow } from '../../ui/use-now';
+import { Words } from '../../ui/words';
+import { sayDue } from '../../words/dates';
+import { stateOf } from '../../words/work-words';
+import { TopBar } from '../frame/top-bar';
+import { Dock, type DockSheet } from './dock';
+import { notches, useLevel, type SheetPart } from './parts';
+import { PreparePart } from './prepare-part';
+import { RecordList } from './record';
+import { WorkPart } from './work-part';
+import { WrapUpPart } from './wrap-up-part';
+
+/** A work order: one scroll from Prepare through Work to Wrap up, the dipstick beside it, the dock at its foot. */
+export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): ReactElement | null {
+  const router = useRouter();
+  const isWide = useIsWide();
+  const work = useRow('workOrders', workOrderId);
+  const hasRows = usePhone((state) => state.hasRows);
+  if (work === undefined) {
+    return (
+      <View style={sheet.screen}>
+        <TopBar title="Work order" onBack={() => router.navigate('/shift')} />
+        <View style={sheet.missing} role="main">
+          <Words live>{hasRows ? 'This work order is not on this phone: it ended a while ago, or is on a site that you do not see.' : 'Fetching your work …'}</Words>
+        </View>
+      </View>
+    );
+  }
+  return <LoadedSheet key={work.id} work={work} isWide={isWide} />;
+}
+
+function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWide: boolean }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const level = useLevel(work);
+  const scroller = useRef<ScrollView>(null);
+  const tops = useRef<Record<SheetPart, number>>({ prepare: 0, work: 0, wrapUp: 0 });
+  const [current, setCurrent] = useState<SheetPart>('prepare');
+  const [dock, setDock] = useState<DockSheet | null>(null);
+  const say = useNotice((state) => state.say);
+
+  const place = useCallback((part: SheetPart) => (top: number) => void (tops.current[part] = top), []);
+  const goTo = useCallback((part: SheetPart) => {
+    scroller.current?.scrollTo({ y: part === 'prepare' ? 0 : tops.current[part], animated: true });
+  }, []);
+  const follow = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>): void => {
+    const { contentOffset, layoutMeasurement, contentSize } = nativeEvent;
+    const line = contentOffset.y + layoutMeasurement.height * 0.4;
+    const isAtFoot = contentOffset.y + layoutMeasurement.height >= contentSize.height - 4 && contentOffset.y > 0;
+    const part = isAtFoot || line >= tops.current.wrapUp ? 'wrapUp' : line >= tops.current.work ? 'work' : 'prepare';
+    if (part !== current) setCurrent(part);
+  };
+  const mend = (owed: Owed): void => {
+    if (owed.what === 'step') goTo('work');
+    if (owed.what === 'time') setDock('time');
+    if (owed.what === 'clockOfAnother') say('Ask them to stop it, or let them finish the job.');
+  };
+  const askForHazards = (): void => {
+    goTo('prepare');
+    say('Read and acknowledge the hazards first.');
+  };
+  const dockPiece = <Dock work={work} open={dock} onOpen={setDock} onHazards={askForHazards} />;
+
+  return (
+    <View style={sheet.screen}>
+      <TopBar title={`${work.number} · ${stateOf(work)}`} {...(isWide ? { isBeside: true } : { onBack: () => router.navigate('/shift') })} />
+      <View style={sheet.columns}>
+        <Dipstick notches={notches} level={level} current={current} onGoTo={goTo} />
+        <ScrollView
+          ref={scroller}
+          role="main"
+          style={sheet.scroll}
+          contentContainerStyle={sheet.content}
+          onScroll={follow}
+          scrollEventThrottle={64}
+          testID="sheet-scroll"
+        >
+          <View style={isWide && sheet.readable}>
+            <SheetHead work={work} />
+            <PreparePart work={work} onPlaced={place('prepare')} />
+            <WorkPart work={work} onPlaced={place('work')} />
+            <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} />
+            {isWide ? null : <RecordList work={work} />}
+          </View>
+        </ScrollView>
+        {isWide ? (
+          <View style={[sheet.recordColumn, { borderColor: palette.line, backgroundColor: palette.card }]}>
+            {dockPiece}
+            <ScrollView role="complementary" aria-label="Record" style={sheet.scroll} contentContainerStyle={sheet.recordContent}>
+              <RecordList work={work} />
+            </ScrollView>
+          </View>
+        ) : null}
+      </View>
+      {isWide ? null : dockPiece}
+    </View>
+  );
+}
+
+/** What it is, where, and by when. */
+function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
+  const asset = useRow('assets', work.assetId);
+  const place = useRow('places', work.placeId);
+  const settings = useSettings();
+  const present = useNow(30);
+  return (
+    <View style={sheet.head}>
+      <Words as="title" level={1}>
+        {work.title}
+      </Words>
+      <Words soft>
+        {asset?.name} · {asset?.tag} · {place?.name}
+      </Words>
+      <View style={sheet.facts}>
+        <UrgencyMark urgency={work.urgency} />
+        {work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : (
+          <View style={sheet.fact}>
+            <Icon name="due" size={18} />
+            <Words as={isLate(work, present) ? 'label' : 'mark'}>{sayDue(work.dueAt, present, settings.zone, settings.language)}</Words>
+          </View>
+        )}
+        <View style={sheet.fact}>
+          <Icon name="estimate" size={18} />
+          <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
+        </View>
+      </View>
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0, minWidth: 0 },
+  missing: { padding: 16 },
+  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  scroll: { flex: 1, minHeight: 0 },
+  content: { paddingHorizontal: 14, paddingBottom: 24 },
+  readable: { maxWidth: 640, width: '100%', alignSelf: 'center' },
+  recordColumn: { width: 330, borderLeftWidth: 2 },
+  recordContent: { paddingHorizontal: 16, paddingBottom: 24 },
+  head: { paddingTop: 14, gap: 4 },
+  facts: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 4, paddingTop: 4 },
+  fact: { flexDirection: 'row', alignItems: 'center', gap: 5 },
+});

@@ -1,0 +1,141 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { canChange, costOf, formatDuration, formatMoney, hasRole, owedBefore, type Owed, type WorkOrder } from '@oilcan/core';
+import { performOrSay, useOperation } from '../../data/use-operation';
+import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
+import { Icon } from '../../ui/icon';
+import { Button, Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { counted, owedWords, stateWords } from '../../words/work-words';
+import { HoldSheet } from './hold-sheet';
+import { useMe } from './parts';
+import { Section } from './section';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly onPlaced: (top: number) => void;
+  /** Takes the person to where something owed is given. */
+  readonly onMend: (owed: Owed) => void;
+}
+
+/** What is still owed, what it cost, and finishing. */
+export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | null {
+  const me = useMe();
+  const settings = useSettings();
+  const steps = useRows('steps', 'workOrder', work.id);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const clocks = useRows('clocks', 'workOrder', work.id);
+  const person = usePhone((state) => state.person);
+  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | null>(null);
+  if (settings === undefined || person === null) return null;
+  const owed = owedBefore(me, steps, entries, clocks, settings.owed[work.kind]);
+  const isLead = hasRole(person, ['lead']);
+  const close = (): void => setAsking(null);
+  return (
+    <Section title="Wrap up" onPlaced={onPlaced} {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}>
+      <CostLine work={work} />
+      {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
+      {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
+      <View style={sheet.buttons}>
+        {canChange(work.state, 'finish') ? (
+          <Button main style={sheet.wide} word="Finish" disabled={owed.length > 0} onPress={() => setAsking('finish')} />
+        ) : null}
+        {canChange(work.state, 'hold') ? <Button icon="hold" word="Hold" onPress={() => setAsking('hold')} /> : null}
+        {canChange(work.state, 'resume') ? (
+          <Button icon="play" word="Resume" onPress={() => void performOrSay('work.resume', { workOrderId: work.id })} />
+        ) : null}
+      </View>
+      {work.state === 'finished' ? <FinishedLine work={work} /> : null}
+      {work.state === 'finished' && isLead ? (
+        <View style={sheet.buttons}>
+          <Button main style={sheet.wide} word="Accept" onPress={() => void performOrSay('work.accept', { workOrderId: work.id })} />
+          <Button icon="undo" word="Hand back" onPress={() => setAsking('handBack')} />
+        </View>
+      ) : null}
+      {work.state === 'accepted' || work.state === 'dropped' ? <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words> : null}
+      {asking === 'finish' ? <FinishSheet work={work} onClose={close} /> : null}
+      {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
+      {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
+    </Section>
+  );
+}
+
+function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const settings = useSettings();
+  const entries = useRows('entries', 'workOrder', work.id);
+  if (settings === undefined) return null;
+  const cost = costOf(entries, settings.currency);
+  const say = (amount: typeof cost.total): string => formatMoney(amount, settings.language);
+  return (
+    <View style={sheet.cost}>
+      <Words as="heading">
+        {formatDuration(cost.laborMinutes)} · {say(cost.total)}
+      </Words>
+      <Words as="small" soft>
+        Planned {formatDuration(work.estimateMinutes)}. Time {say(cost.labor)}, parts {say(cost.parts)}.
+      </Words>
+    </View>
+  );
+}
+
+function OwedList({ owed, onMend }: { readonly owed: readonly Owed[]; readonly onMend: (owed: Owed) => void }): ReactElement | null {
+  const palette = usePalette();
+  const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
+  if (owed.length === 0) return <Words>Nothing is owed.</Words>;
+  return (
+    <View>
+      <Words as="label">{counted(owed.length, 'thing is', 'things are')} still owed</Words>
+      {owed.map((each, index) => (
+        <Press key={index} onPress={() => onMend(each)} style={[sheet.owed, { borderColor: palette.line }]}>
+          <Words style={sheet.owedWords}>{owedWords(each, nameOf)}</Words>
+          <Icon name="right" />
+        </Press>
+      ))}
+    </View>
+  );
+}
+
+function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
+  const by = useRow('people', work.finishedBy);
+  return <Words soft>Finished by {by?.name ?? 'somebody'}; the lead has not looked at it yet.</Words>;
+}
+
+function FinishSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+  const { run, errorAt } = useOperation();
+  const clock = useRow('clocks', useMe());
+  const finish = async (): Promise<void> => {
+    if (await run('work.finish', { workOrderId: work.id }, `${work.number} is finished.`)) onClose();
+  };
+  return (
+    <BottomSheet title={`Finish ${work.number}?`} onClose={onClose} foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}>
+      <CostLine work={work} />
+      {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
+      <Words soft>After this only the lead can open it again.</Words>
+      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
+    </BottomSheet>
+  );
+}
+
+function HandBackSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+  const { run, errorAt } = useOperation();
+  const [reason, setReason] = useState('');
+  const handBack = async (): Promise<void> => {
+    if (await run('work.hand-back', { workOrderId: work.id, reason }, `${work.number} is handed back.`)) onClose();
+  };
+  return (
+    <BottomSheet title={`Hand back ${work.number}`} onClose={onClose} foot={<Button main word="Hand it back" onPress={() => void handBack()} />}>
+      <Field label="What is missing" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  cost: { paddingVertical: 12 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 },
+  wide: { flexGrow: 1 },
+  owed: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1 },
+  owedWords: { flex: 1 },
+});

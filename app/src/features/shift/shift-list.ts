@@ -1,0 +1,95 @@
+import {
+  calendarDaysBetween,
+  compareForShift,
+  formatDuration,
+  hasRole,
+  isAssignedTo,
+  isLate,
+  isOpen,
+  shiftGroupOf,
+  shiftGroups,
+  type Asset,
+  type Crew,
+  type Instant,
+  type Person,
+  type Place,
+  type Settings,
+  type ShiftGroup,
+  type WorkOrder,
+} from '@oilcan/core';
+import { counted } from '../../words/work-words';
+
+/** What the list is made from. */
+export interface ShiftRows {
+  readonly workOrders: readonly WorkOrder[];
+  readonly assets: ReadonlyMap<string, Asset>;
+  readonly places: ReadonlyMap<string, Place>;
+  readonly crews: ReadonlyMap<string, Crew>;
+}
+
+export interface ShiftSection {
+  readonly group: ShiftGroup;
+  readonly data: readonly WorkOrder[];
+  readonly estimateMinutes: number;
+}
+
+/** The person's own work (a lead's: everybody's), what comes first first, in groups by when. */
+export function shiftSections(
+  rows: ShiftRows,
+  person: Person,
+  present: Instant,
+  settings: Settings,
+  find: string,
+): ShiftSection[] {
+  const isLead = hasRole(person, ['lead']);
+  const wanted = find.trim().toLowerCase();
+  const mine = rows.workOrders.filter((work) => {
+    if (work.state === 'dropped') return false;
+    if (!isLead && !isAssignedTo(work, person.id, work.crewId === null ? undefined : rows.crews.get(work.crewId))) return false;
+    return wanted === '' || isFound(work, rows, wanted);
+  });
+  const ranked = mine.map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
+  ranked.sort((a, b) => compareForShift(a, b, present));
+  return shiftGroups.flatMap((group) => {
+    const data = ranked.map(({ work }) => work).filter((work) => shiftGroupOf(work, present, settings.zone) === group);
+    if (data.length === 0) return [];
+    return [{ group, data, estimateMinutes: data.reduce((sum, work) => sum + work.estimateMinutes, 0) }];
+  });
+}
+
+function isFound(work: WorkOrder, rows: ShiftRows, wanted: string): boolean {
+  const asset = rows.assets.get(work.assetId);
+  const place = rows.places.get(work.placeId);
+  const text = `${work.number} ${work.title} ${work.reason} ${asset?.name} ${asset?.tag} ${place?.name}`.toLowerCase();
+  return wanted.split(/\s+/).every((word) => text.includes(word));
+}
+
+/** The answer before the rows: how much there is for this shift. */
+export function shiftHeadline(sections: readonly ShiftSection[], settings: Settings): string {
+  const today = sections.filter(({ group }) => group === 'late' || group === 'shift');
+  const jobs = today.reduce((sum, { data }) => sum + data.length, 0);
+  const minutes = today.reduce((sum, { estimateMinutes }) => sum + estimateMinutes, 0);
+  if (jobs === 0) return 'Nothing due this shift';
+  return `${counted(jobs, 'job', 'jobs')}, ${formatDuration(minutes)} of your ${formatDuration(settings.shiftMinutes)}`;
+}
+
+/** Why the first job is the first. */
+export function firstReason(
+  sections: readonly ShiftSection[],
+  assets: ReadonlyMap<string, Asset>,
+  present: Instant,
+  settings: Settings,
+): string | null {
+  const first = sections[0]?.data[0];
+  if (first === undefined || !isOpen(first.state)) return null;
+  const asset = assets.get(first.assetId);
+  const reasons: string[] = [];
+  if (isLate(first, present) && first.dueAt !== null) {
+    const days = calendarDaysBetween(first.dueAt, present, settings.zone);
+    reasons.push(days < 1 ? 'it was due today' : `it is ${counted(days, 'day', 'days')} late`);
+  } else if (first.urgency === 'now') reasons.push('it is needed now');
+  if (asset?.condition === 'stopped') reasons.push('the machine stands still');
+  if (asset?.condition === 'reduced') reasons.push('the machine runs reduced');
+  if (reasons.length === 0) return null;
+  return `Start with ${first.number}: ${reasons.join(' and ')}.`;
+}

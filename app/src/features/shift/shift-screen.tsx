@@ -1,0 +1,115 @@
+import { useRouter } from 'expo-router';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { SectionList, StyleSheet, View } from 'react-native';
+import { formatDuration, type WorkOrder } from '@oilcan/core';
+import { counted, groupWords } from '../../words/work-words';
+import { usePhone, useSettings, useTable } from '../../data/store';
+import { Field } from '../../ui/field';
+import { useIsWide, usePalette } from '../../ui/theme';
+import { useNow } from '../../ui/use-now';
+import { Words } from '../../ui/words';
+import { TopBar } from '../frame/top-bar';
+import { firstReason, shiftHeadline, shiftSections } from './shift-list';
+import { WorkRow } from './work-row';
+
+const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
+  new Map(rows.map((row) => [row.id, row]));
+
+/** My work, what comes first first. `chosen` is the work order that is open beside it on a wide screen. */
+export function ShiftScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement | null {
+  const palette = usePalette();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const present = useNow(30);
+  const settings = useSettings();
+  const person = usePhone((state) => state.person);
+  const hasRows = usePhone((state) => state.hasRows);
+  const [find, setFind] = useState('');
+  const workOrders = useTable('workOrders');
+  const assetRows = useTable('assets');
+  const placeRows = useTable('places');
+  const crewRows = useTable('crews');
+  const assets = useMemo(() => byId(assetRows), [assetRows]);
+  const places = useMemo(() => byId(placeRows), [placeRows]);
+  const crews = useMemo(() => byId(crewRows), [crewRows]);
+  const open = useCallback((id: string) => router.navigate(`/shift/${id}`), [router]);
+  const sections = useMemo(
+    () =>
+      settings === undefined || person === null
+        ? []
+        : shiftSections({ workOrders, assets, places, crews }, person, present, settings, find),
+    [workOrders, assets, places, crews, person, present, settings, find],
+  );
+  const renderItem = useCallback(
+    ({ item }: { readonly item: WorkOrder }) => (
+      <WorkRow work={item} present={present} isChosen={item.id === chosen} onOpen={open} />
+    ),
+    [present, chosen, open],
+  );
+
+  if (person === null) return null;
+  if (settings === undefined) return <Opening hasRows={hasRows} />;
+  const reason = find === '' ? firstReason(sections, assets, present, settings) : null;
+  return (
+    <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
+      <TopBar title="Shift" aside={person.name} />
+      <SectionList
+        role="main"
+        sections={sections}
+        keyExtractor={(work) => work.id}
+        renderItem={renderItem}
+        stickySectionHeadersEnabled={false}
+        initialNumToRender={10}
+        extraData={present}
+        ListHeaderComponent={
+          <View style={sheet.head}>
+            <Words as="title" level={2}>
+              {shiftHeadline(sections, settings)}
+            </Words>
+            {reason === null ? null : <Words soft>{reason}</Words>}
+            <Field label="Find: number, words, asset, place" value={find} onChange={setFind} />
+          </View>
+        }
+        renderSectionHeader={({ section }) => (
+          <View style={sheet.group}>
+            <Words as="heading" level={3}>
+              {groupWords[section.group]}
+            </Words>
+            <Words as="mark" soft>
+              {counted(section.data.length, 'job', 'jobs')}, {formatDuration(section.estimateMinutes)}
+            </Words>
+          </View>
+        )}
+        ListEmptyComponent={
+          <View style={sheet.head}>
+            <Words>
+              {find === '' ? 'No work is assigned to you or your crew right now.' : `Nothing here fits “${find}”. Clear the field to see all.`}
+            </Words>
+          </View>
+        }
+      />
+    </View>
+  );
+}
+
+function Opening({ hasRows }: { readonly hasRows: boolean }): ReactElement {
+  const contact = usePhone((state) => state.contact);
+  return (
+    <View style={sheet.head} role="main">
+      <Words as="title" level={1}>
+        Shift
+      </Words>
+      <Words live>
+        {contact === 'no-signal' && !hasRows
+          ? 'Your work has not been fetched yet and the server cannot be reached. It comes as soon as there is signal.'
+          : 'Fetching your work …'}
+      </Words>
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  head: { padding: 16, gap: 8 },
+  group: { flexDirection: 'row', alignItems: 'baseline', gap: 10, paddingHorizontal: 16, paddingTop: 14, paddingBottom: 6 },
+});

@@ -1,0 +1,100 @@
+import { memo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isLate, isOpen, progressOf, type Instant, type WorkOrder } from '@oilcan/core';
+import { sayDue } from '../../words/dates';
+import { stateOf } from '../../words/work-words';
+import { usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { RowDipstick } from '../../ui/dipstick';
+import { Icon } from '../../ui/icon';
+import type { IconName } from '../../ui/icon-paths';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { UrgencyMark } from '../../ui/urgency';
+import { Words } from '../../ui/words';
+import { useKitStanding } from '../sheet/kit';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly present: Instant;
+  readonly isChosen: boolean;
+  readonly onOpen: (id: string) => void;
+}
+
+/** One work order in the Shift list. */
+export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }: Props): ReactElement {
+  const palette = usePalette();
+  const asset = useRow('assets', work.assetId);
+  const place = useRow('places', work.placeId);
+  const settings = useSettings();
+  const steps = useRows('steps', 'workOrder', work.id);
+  const { done, of } = progressOf(steps);
+  const isOverdue = isLate(work, present);
+  const kit = useKitStanding(work);
+  const people = usePeopleLine(work);
+  const hasUnsent = usePhone((state) => state.kept.some((kept) => kept.where !== 'sent' && isAbout(kept.operation.args, work.id)));
+  const due = work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : sayDue(work.dueAt, present, settings.zone, settings.language);
+  return (
+    <Press
+      role="link"
+      onPress={() => onOpen(work.id)}
+      selected={isChosen}
+      testID={`work-${work.number}`}
+      style={[sheet.row, { backgroundColor: isChosen ? palette.chosen : palette.card, borderColor: palette.line }]}
+    >
+      <View style={[sheet.late, { backgroundColor: isOverdue ? palette.ink : 'transparent' }]} />
+      <RowDipstick done={done} of={of} />
+      <View style={sheet.words}>
+        <View style={sheet.line}>
+          <Words as="mark">{work.number}</Words>
+          <UrgencyMark urgency={work.urgency} />
+          {work.state === 'ready' && work.handedBack === null ? null : <Words as="label">{stateOf(work)}</Words>}
+        </View>
+        <Words as="row" lines={2}>
+          {work.title}
+        </Words>
+        <Words as="small" soft lines={1}>
+          {asset?.name} · {place?.name}
+        </Words>
+        <View style={sheet.line}>
+          {due === null ? null : <Fact icon="due" words={due} isStrong={isOverdue} />}
+          {kit === null ? null : <Fact icon="kit" words={kit.words} />}
+          {of === 0 ? null : <Fact icon="steps" words={`${done} of ${of}`} />}
+          {people === null ? null : <Fact icon="people" words={people} />}
+          {hasUnsent ? <Fact icon="phone" words="On this phone" /> : null}
+        </View>
+      </View>
+    </Press>
+  );
+});
+
+function Fact({ icon, words, isStrong = false }: { readonly icon: IconName; readonly words: string; readonly isStrong?: boolean }): ReactElement {
+  return (
+    <View style={sheet.fact}>
+      <Icon name={icon} size={17} />
+      <Words as={isStrong ? 'label' : 'mark'}>{words}</Words>
+    </View>
+  );
+}
+
+/** Who else has it: my crew, a mate; null when it is mine alone. */
+function usePeopleLine(work: WorkOrder): string | null {
+  const me = usePhone((state) => state.person?.id);
+  const crew = useRow('crews', work.crewId);
+  const mateId = work.personIds.find((id) => id !== me);
+  const mate = useRow('people', mateId);
+  if (crew !== undefined) return crew.name;
+  if (mate === undefined) return null;
+  return work.personIds.some((id) => id === me) ? `with ${mate.name}` : mate.name;
+}
+
+function isAbout(args: unknown, workOrderId: string): boolean {
+  return typeof args === 'object' && args !== null && 'workOrderId' in args && args.workOrderId === workOrderId;
+}
+
+const sheet = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'stretch', borderBottomWidth: 1 },
+  late: { width: 6 },
+  words: { flex: 1, paddingVertical: 10, paddingHorizontal: 12, gap: 2, minWidth: 0 },
+  line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 14, rowGap: 2 },
+  fact: { flexDirection: 'row', alignItems: 'center', gap: 4 },
+});

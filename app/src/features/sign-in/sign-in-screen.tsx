@@ -1,0 +1,131 @@
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useRouter } from 'expo-router';
+import { useEffect, useState, type ReactElement } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { OilcanError } from '@oilcan/core';
+import * as yup from 'yup';
+import { httpLink, Unreachable, type About } from '../../data/server-link';
+import { signIn } from '../../data/store';
+import { roleWords } from '../../words/work-words';
+import { Field } from '../../ui/field';
+import { Icon } from '../../ui/icon';
+import { Button, Press } from '../../ui/press';
+import { CORNER, RULE, usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+
+const schema = yup.object({
+  name: yup.string().trim().required('Give your name.').max(120, 'A name has at most 120 characters.'),
+  password: yup.string().required('Give your password.').max(256, 'A password has at most 256 characters.'),
+});
+
+type Demo = NonNullable<About['demo']>;
+
+/** Name and password; on a demo server also the people of the demo, to sign in as with one tap. */
+export function SignInScreen(): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const [demo, setDemo] = useState<Demo | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const { control, handleSubmit, formState } = useForm({
+    resolver: yupResolver(schema),
+    defaultValues: { name: '', password: '' },
+  });
+
+  useEffect(() => {
+    httpLink
+      .about()
+      .then((about) => setDemo(about.demo))
+      .catch(() => setFailure('The server cannot be reached. Signing in needs signal once; after that it does not.'));
+  }, []);
+
+  const enter = async (name: string, password: string): Promise<void> => {
+    try {
+      await signIn(name, password);
+      router.replace('/');
+    } catch (error) {
+      setFailure(sentenceOf(error));
+    }
+  };
+  const submit = handleSubmit(({ name, password }) => enter(name, password));
+
+  return (
+    <ScrollView style={{ backgroundColor: palette.paper }} contentContainerStyle={sheet.page}>
+      <View style={sheet.column} role="main">
+        <View style={sheet.sign}>
+          <Icon name="oilcan" size={44} color={palette.green} />
+          <View style={sheet.signWords}>
+            <Words as="title" level={1}>
+              Oilcan
+            </Words>
+            <Words soft>Your work orders, with or without signal.</Words>
+          </View>
+        </View>
+        <Controller
+          control={control}
+          name="name"
+          render={({ field }) => (
+            <Field label="Name" value={field.value} onChange={field.onChange} autoComplete="username" error={formState.errors.name?.message ?? null} onEnter={() => void submit()} />
+          )}
+        />
+        <Controller
+          control={control}
+          name="password"
+          render={({ field }) => (
+            <Field label="Password" value={field.value} onChange={field.onChange} isSecret autoComplete="current-password" error={formState.errors.password?.message ?? null} onEnter={() => void submit()} />
+          )}
+        />
+        {failure === null ? null : (
+          <View role="alert" style={[sheet.failure, { borderColor: palette.faulty }]}>
+            <Words>{failure}</Words>
+          </View>
+        )}
+        <Button word="Sign in" main disabled={formState.isSubmitting} onPress={() => void submit()} />
+        {demo === null ? null : <DemoPeople demo={demo} onChoose={(name) => void enter(name, demo.password)} />}
+      </View>
+    </ScrollView>
+  );
+}
+
+function DemoPeople({ demo, onChoose }: { readonly demo: Demo; readonly onChoose: (name: string) => void }): ReactElement {
+  const palette = usePalette();
+  return (
+    <View style={sheet.demo}>
+      <Words as="heading" level={2}>
+        This server shows a demo
+      </Words>
+      <Words soft>
+        Graupel Peak Ropeways and its people are invented. Tap a name to sign in, or type it with the password “{demo.password}”.
+      </Words>
+      {demo.people.map((person) => (
+        <Press key={person.id} onPress={() => onChoose(person.name)} style={[sheet.person, { borderColor: palette.line, backgroundColor: palette.card }]}>
+          <View style={sheet.personWords}>
+            <Words as="row">{person.name}</Words>
+            <Words as="small" soft>
+              {person.roles.map((role) => roleWords[role]).join(', ')}
+              {person.roles.includes('technician') ? `, ${person.craftId}` : ''}
+            </Words>
+          </View>
+          <Icon name="right" />
+        </Press>
+      ))}
+    </View>
+  );
+}
+
+function sentenceOf(error: unknown): string {
+  if (error instanceof OilcanError) return error.message;
+  if (error instanceof Unreachable) return 'The server cannot be reached. Check the signal and try again.';
+  throw error;
+}
+
+const sheet = StyleSheet.create({
+  page: { flexGrow: 1, alignItems: 'center', padding: 20 },
+  column: { width: '100%', maxWidth: 440, gap: 14 },
+  sign: { flexDirection: 'row', alignItems: 'center', gap: 14, paddingVertical: 18 },
+  signWords: { flexShrink: 1 },
+  failure: { borderLeftWidth: 4, paddingLeft: 12, paddingVertical: 4 },
+  demo: { gap: 8, paddingTop: 18 },
+  person: { flexDirection: 'row', alignItems: 'center', borderWidth: RULE, borderRadius: CORNER, paddingHorizontal: 14, paddingVertical: 8 },
+  personWords: { flex: 1 },
+});

@@ -1,0 +1,14 @@
+import type { Part } from '@oilcan/core';
+
+/** Parts whose number or name holds every word, those first whose number begins with it. */
+export function findParts(parts: readonly Part[], find: string): Part[] {
+  const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const first = words[0];
+  if (first === undefined) return [];
+  const found = parts.filter((part) => {
+    const text = `${part.number} ${part.name}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+  const rank = (part: Part): number => (part.number.toLowerCase().startsWith(first) ? 0 : 1);
+  return found.sort((a, b) => rank(a) - rank(b) || (a.number < b.number ? -1 : 1));
+}

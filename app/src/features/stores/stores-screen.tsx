@@ -1,0 +1,86 @@
+import { useMemo, useState, type ReactElement } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import { formatMoney, money, type Part } from '@oilcan/core';
+import { useRow, useSettings, useTable } from '../../data/store';
+import { Field } from '../../ui/field';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { TopBar } from '../frame/top-bar';
+import { amountOf, useStockOf } from '../sheet/kit';
+import { findParts } from './find-parts';
+
+/** What lies in which bin. */
+export function StoresScreen(): ReactElement {
+  const parts = useTable('parts');
+  const stock = useTable('stock');
+  const [find, setFind] = useState('');
+  const shown = useMemo(
+    () => (find.trim() === '' ? [...parts].sort((a, b) => (a.number < b.number ? -1 : 1)) : findParts(parts, find)),
+    [parts, find],
+  );
+  const low = useMemo(() => stock.filter((level) => level.lowLevel > 0 && level.onHand < level.lowLevel).length, [stock]);
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="Stores" />
+      <FlatList
+        role="main"
+        data={shown}
+        keyExtractor={(part) => part.id}
+        initialNumToRender={12}
+        contentContainerStyle={sheet.list}
+        ListHeaderComponent={
+          <View style={sheet.head}>
+            <Words as="title" level={2}>
+              {low === 0 ? 'No bin is low' : `${counted(low, 'bin is', 'bins are')} low`}
+            </Words>
+            <Field label="Find a part: number or name" value={find} onChange={setFind} />
+          </View>
+        }
+        ListEmptyComponent={<Words style={sheet.head}>No part fits “{find}”.</Words>}
+        renderItem={({ item }) => <PartRow part={item} />}
+      />
+    </View>
+  );
+}
+
+function PartRow({ part }: { readonly part: Part }): ReactElement {
+  const palette = usePalette();
+  const settings = useSettings();
+  const stock = useStockOf(part.id);
+  return (
+    <View style={[sheet.row, { borderColor: palette.line }]} testID={`part-${part.number}`}>
+      <View style={sheet.words}>
+        <Words>{part.name}</Words>
+        <Words as="small" soft>
+          {part.number}
+          {settings === undefined ? '' : ` · ${formatMoney(money(part.priceMinor, settings.currency), settings.language)} per ${part.unit}`}
+          {part.isObsolete ? ' · no longer bought' : ''}
+        </Words>
+      </View>
+      <View>
+        {stock.map(({ binId, onHand }) => (
+          <BinLine key={binId} binId={binId} amount={amountOf(onHand, part)} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function BinLine({ binId, amount }: { readonly binId: string; readonly amount: string }): ReactElement {
+  const bin = useRow('bins', binId);
+  return (
+    <Words as="label" style={sheet.bin}>
+      {amount} in {bin?.label}
+    </Words>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  list: { width: '100%', maxWidth: 860, alignSelf: 'center', paddingHorizontal: 16 },
+  head: { paddingVertical: 16, gap: 8 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, paddingVertical: 10, minHeight: 56 },
+  words: { flex: 1, minWidth: 0 },
+  bin: { textAlign: 'right' },
+});

@@ -1,0 +1,67 @@
+import { useId, type ReactElement, type ReactNode } from 'react';
+import { Modal, ScrollView, StyleSheet, View } from 'react-native';
+import { Icon } from './icon';
+import { Press } from './press';
+import { RULE, useIsWide, usePalette } from './theme';
+import { Words } from './words';
+
+interface Props {
+  readonly title: string;
+  /** Beside the title, quieter. */
+  readonly aside?: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+  /** Stays in sight at the foot while the rest scrolls. */
+  readonly foot?: ReactNode;
+}
+
+/** What opens over the work: from below on a phone, in the middle on a wide screen. Escape and the veil close it. */
+export function BottomSheet({ title, aside, onClose, children, foot }: Props): ReactElement {
+  const palette = usePalette();
+  const isWide = useIsWide();
+  const titleId = useId();
+  return (
+    <Modal transparent visible animationType="none" onRequestClose={onClose}>
+      <View style={[sheet.veil, isWide && sheet.veilWide, { backgroundColor: palette.veil }]}>
+        <View style={StyleSheet.absoluteFill} onPointerUp={onClose} testID="veil" />
+        <View
+          role="dialog"
+          aria-labelledby={titleId}
+          style={[sheet.panel, isWide && sheet.panelWide, { backgroundColor: palette.paper, borderColor: palette.ink }]}
+        >
+          <View style={sheet.head}>
+            <Words as="title" level={2} id={titleId} style={sheet.title}>
+              {title}
+            </Words>
+            {aside === undefined ? null : (
+              <Words as="mark" soft lines={2} style={sheet.aside}>
+                {aside}
+              </Words>
+            )}
+            <Press onPress={onClose} label="Close" style={sheet.close}>
+              <Icon name="close" />
+            </Press>
+          </View>
+          <ScrollView style={sheet.body} contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+            {children}
+          </ScrollView>
+          {foot === undefined ? null : <View style={sheet.foot}>{foot}</View>}
+        </View>
+      </View>
+    </Modal>
+  );
+}
+
+const sheet = StyleSheet.create({
+  veil: { flex: 1, justifyContent: 'flex-end' },
+  veilWide: { justifyContent: 'center', alignItems: 'center' },
+  panel: { maxHeight: '92%', borderTopWidth: RULE, paddingBottom: 12 },
+  panelWide: { width: 460, borderWidth: RULE, borderRadius: 4, maxHeight: '88%' },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingLeft: 16, paddingTop: 6, paddingRight: 4 },
+  title: { flexShrink: 1, flexGrow: 1 },
+  aside: { flexShrink: 1, textAlign: 'right', maxWidth: '45%' },
+  close: { alignItems: 'center' },
+  body: { flexGrow: 0, flexShrink: 1 },
+  content: { paddingHorizontal: 16, paddingTop: 4, paddingBottom: 12, gap: 12 },
+  foot: { paddingHorizontal: 16, paddingTop: 8, gap: 8 },
+});

@@ -1,0 +1,54 @@
+import type { ReactElement } from 'react';
+import { View, type KeyboardTypeOptions } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { usePalette } from './theme';
+import { Words } from './words';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  /** Why what was typed cannot be taken. */
+  readonly error?: string | null;
+  readonly hint?: string;
+  readonly lines?: number;
+  readonly isSecret?: boolean;
+  readonly keyboard?: KeyboardTypeOptions;
+  readonly autoFocus?: boolean;
+  readonly onEnter?: () => void;
+  readonly autoComplete?: 'username' | 'current-password' | 'off';
+}
+
+/** A field with its label, and under it either a hint or what is wrong. */
+export function Field({ label, value, onChange, error = null, hint, lines = 1, isSecret = false, keyboard = 'default', autoFocus = false, onEnter, autoComplete = 'off' }: Props): ReactElement {
+  const palette = usePalette();
+  return (
+    <View>
+      <TextInput
+        mode="outlined"
+        label={label}
+        aria-label={label}
+        value={value}
+        onChangeText={onChange}
+        error={error !== null}
+        multiline={lines > 1}
+        numberOfLines={lines}
+        secureTextEntry={isSecret}
+        keyboardType={keyboard}
+        autoFocus={autoFocus}
+        autoCapitalize="none"
+        autoComplete={autoComplete}
+        {...(onEnter === undefined ? {} : { onSubmitEditing: onEnter })}
+      />
+      {error !== null ? (
+        <Words as="small" color={palette.faulty} live>
+          {error}
+        </Words>
+      ) : hint === undefined ? null : (
+        <Words as="small" soft>
+          {hint}
+        </Words>
+      )}
+    </View>
+  );
+}

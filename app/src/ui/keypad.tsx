@@ -1,0 +1,54 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Icon } from './icon';
+import { Press } from './press';
+import { CORNER, GAP, RULE, usePalette } from './theme';
+import { Words } from './words';
+
+interface Props {
+  readonly text: string;
+  readonly onChange: (text: string) => void;
+  readonly hasSign: boolean;
+}
+
+const LONGEST_NUMBER = 12;
+
+/** Large keys for a number, so that gloves and a small on-screen keyboard never meet. */
+export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
+  const palette = usePalette();
+  const keys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', 'erase'];
+  const press = (key: string): void => onChange(typed(text, key));
+  return (
+    <View style={sheet.pad}>
+      {keys.map((key) => (
+        <Press
+          key={key}
+          onPress={() => press(key)}
+          label={key === 'erase' ? 'Erase the last digit' : key === '.' ? 'Decimal point' : key}
+          style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }]}
+        >
+          {key === 'erase' ? <Icon name="erase" /> : <Words as="title">{key}</Words>}
+        </Press>
+      ))}
+      {hasSign ? (
+        <Press onPress={() => press('±')} label="Plus or minus" style={[sheet.sign, { borderColor: palette.edge, backgroundColor: palette.card }]}>
+          <Words as="heading">+ / −</Words>
+        </Press>
+      ) : null}
+    </View>
+  );
+}
+
+/** The text after a key was pressed on it. */
+export function typed(text: string, key: string): string {
+  if (key === 'erase') return text.slice(0, -1);
+  if (key === '±') return text.startsWith('-') ? text.slice(1) : `-${text}`;
+  if (key === '.' && text.includes('.')) return text;
+  return text.length >= LONGEST_NUMBER ? text : `${text}${key}`;
+}
+
+const sheet = StyleSheet.create({
+  pad: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
+  key: { width: '31%', flexGrow: 1, height: 54, alignItems: 'center', borderWidth: RULE, borderRadius: CORNER },
+  sign: { width: '100%', alignItems: 'center', borderWidth: RULE, borderRadius: CORNER },
+});

@@ -1,0 +1,69 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { MeasuringPoint } from '@oilcan/core';
+import { usePalette } from './theme';
+import { Words } from './words';
+
+interface Props {
+  readonly point: Pick<MeasuringPoint, 'limits' | 'scale' | 'latest' | 'decimals' | 'unit'>;
+  /** What is being typed, if it is a number. */
+  readonly value: number | null;
+  readonly height?: number;
+}
+
+/** The dipstick for a value: limits as bands, the last five values as fine marks, the new one as the level. */
+export function ReadingScale({ point, value, height = 240 }: Props): ReactElement {
+  const palette = usePalette();
+  const { from, to } = point.scale;
+  const { alarmLow, alertLow, alertHigh, alarmHigh } = point.limits;
+  const share = (at: number): number => Math.min(1, Math.max(0, (at - from) / (to - from)));
+  const shown = value ?? point.latest.at(-1)?.value ?? null;
+  const band = (low: number, high: number, color: string): ReactElement => (
+    <View
+      style={[sheet.band, { backgroundColor: color, bottom: share(low) * height, height: (share(high) - share(low)) * height }]}
+    />
+  );
+  const limit = (at: number | null, word: string): ReactElement | null =>
+    at === null ? null : (
+      <View style={[sheet.limit, { bottom: share(at) * height }]}>
+        <View style={[sheet.limitLine, { backgroundColor: palette.ink }]} />
+        <Words as="mark" style={sheet.limitWord} lines={1}>
+          {at} {word}
+        </Words>
+      </View>
+    );
+  return (
+    <View style={[sheet.frame, { height }]} aria-hidden>
+      <View style={[sheet.stick, { height, backgroundColor: palette.scale }]}>
+        {alertHigh === null ? null : band(alertHigh, alarmHigh ?? to, palette.alertBand)}
+        {alarmHigh === null ? null : band(alarmHigh, to, palette.alarmBand)}
+        {alertLow === null ? null : band(alarmLow ?? from, alertLow, palette.alertBand)}
+        {alarmLow === null ? null : band(from, alarmLow, palette.alarmBand)}
+        {shown === null ? null : (
+          <View style={[sheet.level, { height: share(shown) * height, backgroundColor: palette.green, opacity: value === null ? 0.45 : 1 }]} />
+        )}
+      </View>
+      {point.latest.map((reading) => (
+        <View key={reading.at} style={[sheet.earlier, { bottom: share(reading.value) * height, backgroundColor: palette.ink }]} />
+      ))}
+      {limit(alarmHigh, 'alarm')}
+      {limit(alertHigh, 'alert')}
+      {limit(alertLow, 'alert')}
+      {limit(alarmLow, 'alarm')}
+    </View>
+  );
+}
+
+const LEFT = 22;
+const STICK = 30;
+
+const sheet = StyleSheet.create({
+  frame: { width: LEFT + STICK + 66 },
+  stick: { position: 'absolute', left: LEFT, width: STICK, overflow: 'hidden' },
+  band: { position: 'absolute', left: 0, right: 0 },
+  level: { position: 'absolute', left: 0, right: 0, bottom: 0 },
+  earlier: { position: 'absolute', left: 4, width: 16, height: 2 },
+  limit: { position: 'absolute', left: LEFT, height: 0, flexDirection: 'row', alignItems: 'center' },
+  limitLine: { width: STICK + 4, height: 2, marginLeft: -2 },
+  limitWord: { marginLeft: 4 },
+});

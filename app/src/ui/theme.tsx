@@ -1,0 +1,72 @@
+import { createContext, useContext, useMemo, type ReactElement, type ReactNode } from 'react';
+import { useColorScheme, useWindowDimensions } from 'react-native';
+import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider, type MD3Theme } from 'react-native-paper';
+import { Icon } from './icon';
+import { isIconName } from './icon-names';
+import { useLighting } from './lighting';
+import { dayPalette, nightPalette, type Palette } from './palette';
+
+export const headingFont = '"Barlow Condensed", "Arial Narrow", sans-serif';
+export const textFont = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
+
+/** From this width on, list, sheet and record stand side by side. */
+export const WIDE_FROM = 900;
+export const CORNER = 4;
+export const RULE = 2;
+/** The least side of anything that is pressed, and the least gap between two of them. */
+export const TARGET = 48;
+export const GAP = 8;
+
+const PaletteContext = createContext<Palette>(dayPalette);
+
+export function usePalette(): Palette {
+  return useContext(PaletteContext);
+}
+
+export function useIsWide(): boolean {
+  return useWindowDimensions().width >= WIDE_FROM;
+}
+
+/** Our palette for our own pieces, and Paper's theme made from it. */
+export function ThemeProvider({ children }: { readonly children: ReactNode }): ReactElement {
+  const scheme = useColorScheme();
+  const lighting = useLighting((state) => state.lighting);
+  const isNight = lighting === 'night' || (lighting === 'as the device' && scheme === 'dark');
+  const palette = isNight ? nightPalette : dayPalette;
+  const theme = useMemo(() => paperTheme(palette), [palette]);
+  return (
+    <PaletteContext.Provider value={palette}>
+      <PaperProvider theme={theme} settings={{ icon: PaperIcon }}>
+        {children}
+      </PaperProvider>
+    </PaletteContext.Provider>
+  );
+}
+
+function PaperIcon({ name, color, size }: { readonly name: unknown; readonly color?: string; readonly size: number }): ReactElement | null {
+  if (typeof name !== 'string' || !isIconName(name)) return null;
+  return <Icon name={name} size={size} {...(color === undefined ? {} : { color })} />;
+}
+
+function paperTheme(palette: Palette): MD3Theme {
+  const base = palette.isNight ? MD3DarkTheme : MD3LightTheme;
+  return {
+    ...base,
+    roundness: CORNER,
+    fonts: configureFonts({ config: { fontFamily: textFont } }),
+    colors: {
+      ...base.colors,
+      primary: palette.green,
+      onPrimary: palette.onGreen,
+      background: palette.card,
+      surface: palette.card,
+      onSurface: palette.ink,
+      onSurfaceVariant: palette.inkSoft,
+      outline: palette.edge,
+      error: palette.faulty,
+      inverseSurface: palette.ink,
+      inverseOnSurface: palette.paper,
+      inversePrimary: palette.isNight ? palette.green : '#9FD3C1',
+    },
+  };
+}

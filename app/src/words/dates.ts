@@ -1,0 +1,30 @@
+import { calendarDaysBetween, inZone, type Instant, type Zone } from '@oilcan/core';
+
+/** A moment as a person says it: `14:20` today, `Tue 14:20` this week, `21 Oct` this year, `21 Oct 2025` before. */
+export function sayMoment(instant: Instant, now: Instant, zone: Zone, language: string): string {
+  const local = inZone(instant, zone).setLocale(language);
+  const days = calendarDaysBetween(now, instant, zone);
+  const time = local.toFormat('HH:mm');
+  if (days === 0) return time;
+  if (days === -1) return `yesterday ${time}`;
+  if (days === 1) return `tomorrow ${time}`;
+  if (Math.abs(days) < 7) return `${local.toFormat('ccc')} ${time}`;
+  return local.toFormat(local.year === inZone(now, zone).year ? 'd LLL' : 'd LLL yyyy');
+}
+
+/** The moment in full, for whoever wants it exactly. */
+export function sayExactly(instant: Instant, zone: Zone, language: string): string {
+  return inZone(instant, zone).setLocale(language).toFormat('cccc d LLLL yyyy, HH:mm:ss ZZZZ');
+}
+
+/** When it is due: `today 16:00`, `Thu 16:00`, `2 h late`, `3 days late`. */
+export function sayDue(due: Instant, now: Instant, zone: Zone, language: string): string {
+  if (due >= now) {
+    const days = calendarDaysBetween(now, due, zone);
+    return days === 0 ? `today ${inZone(due, zone).toFormat('HH:mm')}` : sayMoment(due, now, zone, language);
+  }
+  const days = calendarDaysBetween(due, now, zone);
+  if (days >= 1) return days === 1 ? '1 day late' : `${days} days late`;
+  const minutes = Math.floor((Date.parse(now) - Date.parse(due)) / 60_000);
+  return minutes < 60 ? `${Math.max(1, minutes)} min late` : `${Math.floor(minutes / 60)} h late`;
+}

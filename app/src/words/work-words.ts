@@ -1,0 +1,71 @@
+import type { HoldReason, Owed, ReadingLevel, Role, ShiftGroup, StepOutcome, TimeType, Urgency, WorkKind, WorkOrder, WorkState } from '@oilcan/core';
+
+export const urgencyWords: Readonly<Record<Urgency, string>> = {
+  now: 'Now',
+  shift: 'This shift',
+  week: 'This week',
+  free: 'When free',
+};
+
+export const stateWords: Readonly<Record<WorkState, string>> = {
+  ready: 'Ready',
+  underway: 'Underway',
+  held: 'Held',
+  finished: 'Finished',
+  accepted: 'Accepted',
+  dropped: 'Dropped',
+};
+
+export const kindWords: Readonly<Record<WorkKind, string>> = {
+  corrective: 'Corrective',
+  preventive: 'Preventive',
+  inspection: 'Inspection',
+  improvement: 'Improvement',
+};
+
+export const outcomeWords: Readonly<Record<StepOutcome, string>> = { ok: 'OK', fixed: 'Fixed', faulty: 'Faulty' };
+
+export const groupWords: Readonly<Record<ShiftGroup, string>> = {
+  late: 'Late',
+  shift: 'This shift',
+  week: 'This week',
+  later: 'Later',
+  done: 'Done',
+};
+
+export const timeTypeWords: Readonly<Record<TimeType, string>> = { regular: 'Regular', overtime: 'Overtime', travel: 'Travel' };
+
+export const levelWords: Readonly<Record<ReadingLevel, string>> = { normal: 'In limits', alert: 'Beyond alert', alarm: 'Beyond alarm' };
+
+export const holdWords: Readonly<Record<HoldReason, string>> = {
+  part: 'Waiting for a part',
+  access: 'No access',
+  weather: 'Weather',
+  help: 'Needs help',
+  tool: 'Tool missing',
+  other: 'Something else',
+};
+
+export const roleWords: Readonly<Record<Role, string>> = { technician: 'Technician', lead: 'Lead', storekeeper: 'Storekeeper' };
+
+/** The state as the sheet names it; handed-back work says so. */
+export function stateOf(work: Pick<WorkOrder, 'state' | 'handedBack'>): string {
+  return work.handedBack === null ? stateWords[work.state] : 'Handed back';
+}
+
+/** What is owed, as a line that is pressed to mend it. */
+export function owedWords(owed: Owed, nameOf: (personId: string) => string): string {
+  switch (owed.what) {
+    case 'step':
+      return owed.text;
+    case 'time':
+      return 'No time recorded yet';
+    case 'clockOfAnother':
+      return `The clock of ${nameOf(owed.personId)} is still running`;
+  }
+}
+
+/** “1 job”, “6 jobs”. */
+export function counted(count: number, one: string, many: string): string {
+  return `${count} ${count === 1 ? one : many}`;
+}

@@ -1,0 +1,23 @@
+const node = (name) => ({
+  displayName: name,
+  rootDir: `${__dirname}/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: { '\\.ts$': ['babel-jest', { configFile: false, presets: [['babel-preset-expo', { web: true }]] }] },
+});
+
+/** @type {import('jest').Config} */
+module.exports = {
+  projects: [
+    node('core'),
+    node('demo'),
+    node('server'),
+    {
+      displayName: 'app',
+      rootDir: `${__dirname}/app`,
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+      transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation).*))'],
+    },
+  ],
+};

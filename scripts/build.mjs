@@ -1,0 +1,68 @@
+import { cpSync, mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { hashOf, isDoneFor, noteDone } from './inputs.mjs';
+import { root } from './root.mjs';
+import { run } from './run.mjs';
+import { say } from './say.mjs';
+
+/** Bundles the server and the demo generator, if their sources changed. */
+export async function buildNode() {
+  const hash = hashOf(['core/src', 'server/src', 'demo/src', 'scripts/build-node.mjs', 'package-lock.json']);
+  if (isDoneFor('build-node', hash, 'server/dist/main.mjs')) return;
+  await run(process.execPath, ['scripts/build-node.mjs'], { log: 'build-node' });
+  noteDone('build-node', hash);
+}
+
+/** Family, subset and weight of each shipped font file. */
+const fonts = [
+  ['barlow-condensed', 'latin', 500],
+  ['barlow-condensed', 'latin', 600],
+  ['barlow-condensed', 'latin-ext', 600],
+  ['atkinson-hyperlegible-next', 'latin', 400],
+  ['atkinson-hyperlegible-next', 'latin', 700],
+  ['atkinson-hyperlegible-next', 'latin-ext', 400],
+];
+
+function placeFonts() {
+  const folder = join(root, 'app', 'public', 'fonts');
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  for (const [family, subset, weight] of fonts) {
+    const file = `${family}-${subset}-${weight}-normal.woff2`;
+    cpSync(join(root, 'node_modules', '@fontsource', family, 'files', file), join(folder, file));
+  }
+}
+
+/** Builds the web application, if its sources changed. */
+export async function buildApplication() {
+  const sources = ['core/src', 'app/src', 'app/app', 'app/public', 'app/assets', 'app/app.json', 'app/babel.config.js', 'app/metro.config.js', 'package-lock.json'];
+  const hash = hashOf(sources);
+  if (isDoneFor('build-application', hash, 'app/dist/index.html')) return;
+  say('Building the application (about a minute)');
+  placeFonts();
+  await run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], {
+    log: 'build-application',
+    environment: {
+      ...expoEnvironment,
+      NODE_ENV: 'production',
+    },
+    folder: 'app',
+  });
+  noteDone('build-application', hash);
+  say(' built');
+}
+
+/** Works without the network, says nothing to anybody, and leaves out what is not used. */
+const expoEnvironment = {
+  EXPO_OFFLINE: '1',
+  EXPO_NO_TELEMETRY: '1',
+  CI: '1',
+  EXPO_UNSTABLE_TREE_SHAKING: '1',
+  EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
+};
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  await buildNode();
+  await buildApplication();
+}
