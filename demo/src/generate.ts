@@ -1,5 +1,4 @@
-import { addMinutes, type Asset, type Instant, type PointId, type SiteId } from '@oilcan/core';
-import { asId } from '@oilcan/core';
+import { addMinutes, asId, type Asset, type Instant, type PointId, type SiteId } from '@oilcan/core';
 import type { Line } from './line';
 import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
 import { crews, lifts, people, settings, sites } from './mountain/people';
@@ -55,7 +54,7 @@ export function* generateDemo({ now, scale, password }: DemoOptions): Generator<
     for (const job of openJobsOf(sector.number)) {
       const asset = assets.get(job.asset);
       if (asset === undefined) throw new Error(`There is no asset ${job.asset}.`);
-      const { work, steps, entries } = openWorkFrom(job, asset, number, now);
+      const { work, steps, entries } = openWorkFrom(job, asset, number, now, sector);
       number += 1;
       yield { table: 'workOrders', row: work };
       for (const row of steps) yield { table: 'steps', row };

@@ -15,12 +15,14 @@ export const useNotice = create<NoticeState>((set) => ({
   clear: () => set({ text: null }),
 }));
 
-const SHOWN_MILLISECONDS = 4_000;
+const SHOWN_MILLISECONDS = 3_500;
+/** Clear of the dock and of whatever the thumb presses next. */
+const belowTopBar = { top: 60, bottom: undefined };
 
 export function NoticeBar(): ReactElement {
   const { text, clear } = useNotice();
   return (
-    <Snackbar visible={text !== null} onDismiss={clear} duration={SHOWN_MILLISECONDS} wrapperStyle={{ bottom: 150 }}>
+    <Snackbar visible={text !== null} onDismiss={clear} duration={SHOWN_MILLISECONDS} wrapperStyle={belowTopBar}>
       {text ?? ''}
     </Snackbar>
   );

@@ -61,7 +61,7 @@ const sheet = StyleSheet.create({
   frame: { width: LEFT + STICK + 66 },
   stick: { position: 'absolute', left: LEFT, width: STICK, overflow: 'hidden' },
   band: { position: 'absolute', left: 0, right: 0 },
-  level: { position: 'absolute', left: 0, right: 0, bottom: 0 },
+  level: { position: 'absolute', left: 9, right: 0, bottom: 0 },
   earlier: { position: 'absolute', left: 4, width: 16, height: 2 },
   limit: { position: 'absolute', left: LEFT, height: 0, flexDirection: 'row', alignItems: 'center' },
   limitLine: { width: STICK + 4, height: 2, marginLeft: -2 },

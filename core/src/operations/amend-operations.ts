@@ -8,7 +8,7 @@ import { argsSchema, choiceField, idField, instantField, LONGEST_LINE, textField
 import { findOpenWork, newEntry } from './guards';
 import { laborContent } from './labor-operations';
 import { accepted, defineOperation, refuse, type OperationContext, type Refusal } from './operation';
-import { moveStock, partContent } from './record-operations';
+import { forgetReading, moveStock, partContent } from './record-operations';
 
 const onEntry = { workOrderId: idField<WorkOrderId>(), entryId: idField<EntryId>() };
 
@@ -83,6 +83,7 @@ export const withdrawEntry = defineOperation({
       const where: { partId: typeof content.partId; binId: BinId } = content;
       await moveStock(records, found.work, where, content.quantity, 'return', context);
     }
+    if (content.kind === 'reading') await forgetReading(records, content.pointId, found.entry.at);
     return accepted;
   },
 });

@@ -27,10 +27,16 @@ export function textField(limit: number = LONGEST_TEXT): yup.StringSchema<string
     .strict()
     .required('Write something first.')
     .test('shown', 'control_characters', (text) => !UNSHOWABLE.test(text ?? ''))
-    .test('length', 'text_too_long', (text) => (text ?? '').length <= limit)
-    .test('not blank', 'Write something first.', (text) => (text ?? '').trim() !== '')
-    .meta({ limit });
+    .test({
+      name: 'length',
+      message: 'text_too_long',
+      params: { limit },
+      test: (text) => (text ?? '').length <= limit,
+    })
+    .test('not blank', 'Write something first.', (text) => (text ?? '').trim() !== '');
 }
+
+const NOT_AN_INSTANT = 'Give a time as ISO 8601 with its offset, such as 2026-11-23T14:20:00+01:00.';
 
 /** ISO 8601 with `Z` or an offset. */
 export function instantField(): yup.StringSchema<Instant> {
@@ -38,9 +44,17 @@ export function instantField(): yup.StringSchema<Instant> {
     .string()
     .strict()
     .required('Give a time.')
-    .test('instant', 'Give a time as ISO 8601 with its offset, such as 2026-11-23T14:20:00+01:00.', (text) =>
-      tryParseInstant(text ?? '') !== undefined,
-    ) as unknown as yup.StringSchema<Instant>;
+    .test('instant', NOT_AN_INSTANT, (text) => tryParseInstant(text ?? '') !== undefined) as unknown as yup.StringSchema<Instant>;
+}
+
+/** As `instantField`, or null for none. */
+export function optionalInstantField(): yup.Schema<Instant | null> {
+  return yup
+    .string()
+    .strict()
+    .defined()
+    .nullable()
+    .test('instant', NOT_AN_INSTANT, (text) => text === null || tryParseInstant(text ?? '') !== undefined) as unknown as yup.Schema<Instant | null>;
 }
 
 /** A finite number that fits a row. */

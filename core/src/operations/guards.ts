@@ -1,4 +1,4 @@
-import type { StepId, WorkOrderId } from '../ids/ids';
+import { asId, type EntryId, type StepId, type WorkOrderId } from '../ids/ids';
 import { hasRole } from '../people/people';
 import { isAssignedTo } from '../planning/shift-order';
 import type { Records } from '../records/records';
@@ -106,8 +106,8 @@ export function newEntry(work: WorkOrder, content: EntryContent, context: Operat
   };
 }
 
-function stateEntryId(entry: Entry): Entry['id'] {
-  return `${entry.id}-state` as Entry['id'];
+function stateEntryId(entry: Entry): EntryId {
+  return asId<EntryId>(`${entry.id}-state`);
 }
 
 /** The step, if it belongs to the work order. */

@@ -1,12 +1,11 @@
-import * as yup from 'yup';
-import type { EntryId, PersonId, WorkOrderId } from '../ids/ids';
+import { asId, type EntryId, type PersonId, type WorkOrderId } from '../ids/ids';
 import type { Records } from '../records/records';
 import { LONGEST_LABOR_MINUTES } from '../time/duration';
 import { addMinutes, parseInstant, type Instant } from '../time/instant';
 import { clockMinutes, type Clock } from '../work/clock';
 import { laborCost } from '../work/cost';
 import { timeTypes, type LaborContent, type TimeType } from '../work/entries';
-import { argsSchema, choiceField, idField, instantField, wholeField } from './fields';
+import { argsSchema, choiceField, idField, instantField, optionalInstantField, wholeField } from './fields';
 import { beginWork, changeState, findOpenWork, newEntry } from './guards';
 import { accepted, defineOperation, refuse, type OperationContext, type Outcome } from './operation';
 
@@ -48,7 +47,7 @@ export const startClock = defineOperation({
 export const stopOwnClock = defineOperation({
   label: 'stopping the clock',
   roles: ['technician', 'lead'],
-  schema: argsSchema({ ...onWork, endedAt: instantField().nullable().defined() as yup.Schema<Instant | null> }),
+  schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
   apply: async (records, args, context) => {
     const clock = await records.get('clocks', context.person.id);
     if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
@@ -97,7 +96,7 @@ export async function stopClock(
   const content = await laborContent(records, labor, context);
   if (!content.ok) return content;
   const entry = newEntry(found.value, content.value, context);
-  await records.put('entries', { ...entry, id: `${context.entryId}-clock` as EntryId });
+  await records.put('entries', { ...entry, id: asId<EntryId>(`${context.entryId}-clock`) });
   return accepted;
 }
 

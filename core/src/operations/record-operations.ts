@@ -1,13 +1,14 @@
 import * as yup from 'yup';
-import type { BinId, PartId, PointId, StepId, WorkOrderId } from '../ids/ids';
+import { asId, type BinId, type EntryId, type PartId, type PointId, type StepId, type WorkOrderId } from '../ids/ids';
 import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
 import { formatQuantity, type Thousandths } from '../quantity/quantity';
 import { levelOf } from '../readings/limits';
 import type { Records } from '../records/records';
 import { stockLevelId, type MovementReason } from '../stock/stock';
 import { partCost } from '../work/cost';
-import type { EntryContent, PartContent } from '../work/entries';
-import { outcomes, type StepAnswer } from '../work/steps';
+import type { Instant } from '../time/instant';
+import type { EntryContent, PartContent, ReadingContent } from '../work/entries';
+import { outcomes, type Step, type StepAnswer } from '../work/steps';
 import type { WorkOrder } from '../work/work-order';
 import { argsSchema, choiceField, idField, LONGEST_TEXT, numberField, textField, wholeField } from './fields';
 import { beginWork, findOpenWork, findStep, newEntry } from './guards';
@@ -52,6 +53,8 @@ export const answerStep = defineOperation({
     if (answer?.type === 'number' && Math.abs(answer.value) > LARGEST_READING) {
       return refuse('reading_out_of_range', {}, 'answer.value');
     }
+    const read = await readForStep(records, begun.value, found.value, answer, context);
+    if (!read.ok) return read;
     await records.put('steps', {
       ...found.value,
       answer:
@@ -62,6 +65,46 @@ export const answerStep = defineOperation({
     return accepted;
   },
 });
+
+/**
+ * Keeps the reading in step with a number step that belongs to a measuring point: a new answer amends the reading of
+ * the answer before it, and an answer taken back withdraws it.
+ */
+async function readForStep(
+  records: Records,
+  work: WorkOrder,
+  step: Step,
+  answer: StepAnswer | null,
+  context: OperationContext,
+): Promise<Outcome> {
+  if (step.question.type !== 'number' || step.question.pointId === null) return accepted;
+  const point = await records.get('points', step.question.pointId);
+  if (point === undefined) return accepted;
+  const before = step.answer;
+  const cleared = before === null ? point : withoutReading(point, before.at);
+  const amends = before === null ? null : readingEntryId(before.entryId);
+  const entry = { ...newEntry(work, { kind: 'withdrawal', reason: '' }, context), id: readingEntryId(context.entryId) };
+  if (answer?.type !== 'number') {
+    if (before === null) return accepted;
+    await records.put('points', cleared);
+    await records.put('entries', { ...entry, assetId: point.assetId, amends });
+    return accepted;
+  }
+  const checked = checkReading(cleared, answer.value, context);
+  if (!checked.ok) return refuse(checked.code, checked.values, 'answer.value');
+  const content = readingContent(point, answer.value);
+  await records.put('points', withReading(cleared, answer.value, context));
+  await records.put('entries', { ...entry, assetId: point.assetId, amends, content });
+  return accepted;
+}
+
+function readingEntryId(entryId: EntryId): EntryId {
+  return asId<EntryId>(`${entryId}-reading`);
+}
+
+function readingContent(point: MeasuringPoint, value: number): ReadingContent {
+  return { kind: 'reading', pointId: point.id, value, level: levelOf(value, point.limits) };
+}
 
 /** A part was used: the stock of its bin goes down by as much. */
 export const usePart = defineOperation({
@@ -154,10 +197,9 @@ export const addReading = defineOperation({
     }
     const checked = checkReading(point, args.value, context);
     if (!checked.ok) return checked;
-    const level = levelOf(args.value, point.limits);
-    const content: EntryContent = { kind: 'reading', pointId: point.id, value: args.value, level };
+    const entry = newEntry(begun.value, readingContent(point, args.value), context);
     await records.put('points', withReading(point, args.value, context));
-    await records.put('entries', { ...newEntry(begun.value, content, context), assetId: point.assetId });
+    await records.put('entries', { ...entry, assetId: point.assetId });
     return accepted;
   },
 });
@@ -171,6 +213,16 @@ function checkReading(point: MeasuringPoint, value: number, context: OperationCo
     return refuse('meter_runs_back', { latest: before.value, unit: point.unit }, 'value');
   }
   return accepted;
+}
+
+/** A reading was taken back: it is no longer among the newest values of its point. */
+export async function forgetReading(records: Records, pointId: PointId, at: Instant): Promise<void> {
+  const point = await records.get('points', pointId);
+  if (point !== undefined) await records.put('points', withoutReading(point, at));
+}
+
+function withoutReading(point: MeasuringPoint, at: Instant): MeasuringPoint {
+  return { ...point, latest: point.latest.filter((reading) => reading.at !== at) };
 }
 
 function withReading(point: MeasuringPoint, value: number, context: OperationContext): MeasuringPoint {

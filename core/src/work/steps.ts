@@ -1,12 +1,18 @@
-import type { EntryId, PersonId, SiteId, StepId, WorkOrderId } from '../ids/ids';
+import type { EntryId, PersonId, PointId, SiteId, StepId, WorkOrderId } from '../ids/ids';
 import type { Limits } from '../plant/plant';
 import type { Instant } from '../time/instant';
 
-/** What a step asks for. */
+/** What a step asks for. A number that belongs to a measuring point is also taken as a reading there. */
 export type StepQuestion =
   | { readonly type: 'tick' }
   | { readonly type: 'verdict' }
-  | { readonly type: 'number'; readonly unit: string; readonly decimals: number; readonly limits: Limits };
+  | {
+      readonly type: 'number';
+      readonly unit: string;
+      readonly decimals: number;
+      readonly limits: Limits;
+      readonly pointId: PointId | null;
+    };
 
 export const outcomes = ['ok', 'fixed', 'faulty'] as const;
 export type StepOutcome = (typeof outcomes)[number];

@@ -11,6 +11,7 @@ import {
   type EntryId,
   type Instant,
   type PersonId,
+  type PointId,
   type Step,
   type StepAnswer,
   type StepId,
@@ -19,6 +20,7 @@ import {
   type WorkOrderId,
 } from '@oilcan/core';
 import { settings, technicianOf, tess } from '../mountain/people';
+import type { Sector } from '../mountain/mountain';
 import { pointPlans } from '../mountain/points';
 import { partIdOf, shelfOf } from '../mountain/stores';
 import { roundPlans } from '../past/plans';
@@ -64,7 +66,7 @@ export function openJobsOf(sectorNumber: number): OpenJob[] {
 }
 
 /** A job as rows, as they stand at `now`. */
-export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant): OpenWork {
+export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant, sector: Sector): OpenWork {
   const workId = asId<WorkOrderId>(`w-${number}`);
   const at = (days: number, hour: number): Instant =>
     instantFromMillis(inZone(startOfDay(now, settings.zone, days), settings.zone).set({ hour }).toMillis());
@@ -110,7 +112,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   for (const [person, text] of job.notes ?? []) enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
   if (startedAt !== null) enter(firstPerson, startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
   const steps = job.steps.map((text, index) => {
-    const step = stepFrom(text, index, work);
+    const step = stepFrom(text, index, work, sector.idOf);
     if (index >= (job.done ?? 0)) return step;
     const value = usualAnswer(step.question);
     const when = addMinutes(now, -90 + index * 20);
@@ -123,8 +125,8 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   return { work, steps, entries };
 }
 
-function stepFrom(text: string, index: number, work: WorkOrder): Step {
-  const { question, words } = readStep(text);
+function stepFrom(text: string, index: number, work: WorkOrder, idOf: Sector['idOf']): Step {
+  const { question, words } = readStep(text, idOf);
   return {
     id: asId<StepId>(`${work.id}-s${String(index + 1).padStart(2, '0')}`),
     siteId: work.siteId,
@@ -136,13 +138,14 @@ function stepFrom(text: string, index: number, work: WorkOrder): Step {
   };
 }
 
-function readStep(text: string): { readonly question: StepQuestion; readonly words: string } {
+function readStep(text: string, idOf: Sector['idOf']): { readonly question: StepQuestion; readonly words: string } {
   if (text.startsWith('?')) return { question: { type: 'verdict' }, words: text.slice(1) };
   if (!text.startsWith('#')) return { question: { type: 'tick' }, words: text };
   const point = pointPlans.find((plan) => `#${plan.key}` === text);
   if (point === undefined) throw new Error(`No measuring point is called ${text}.`);
   const limits = { alarmLow: null, alertLow: null, alertHigh: null, alarmHigh: null, ...point.limits };
-  return { question: { type: 'number', unit: point.unit, decimals: point.decimals, limits }, words: point.name };
+  const pointId = asId<PointId>(idOf(point.key));
+  return { question: { type: 'number', unit: point.unit, decimals: point.decimals, limits, pointId }, words: point.name };
 }
 
 function usualAnswer(question: StepQuestion): StepAnswer {

@@ -120,6 +120,12 @@ const preventiveNotes: readonly string[] = [
   'Done between {5-6} and {7-8} before opening.', 'Two lamps out, changed.', 'Fine after the frost, condensate drained.', 'In order. Log book signed with Tess.',
 ];
 
+const asides: readonly string[] = [
+  'Took {3-12} min longer, ladder was iced.', 'Jonas helped with the cover.', 'Wind {6-14} m/s, still fine to work.', 'Next time bring {2-5} rags more.',
+  'Snow cleared from the door first.', 'Radio channel {2-6} is noisy up there.', 'Waited {5-20} min for the key.', 'Lamp {1-9} flickers, ordered.',
+  'Padlock {1-9} is stiff, oiled.', 'Photo is in the log book.', 'Temperature {2-14} below zero.', 'Nothing else found.', 'Tools checked back in.', 'Handover to the late shift done.',
+];
+
 const fill = (text: string, random: Random): string =>
   text.replace(/\{(\d+)(?:-(\d+))?\}/g, (_, low: string, high: string | undefined) =>
     String(high === undefined ? low : random.whole(Number(low), Number(high))).padStart(/^\d\d$/.test(low) ? 2 : 1, '0'),
@@ -144,5 +150,7 @@ export function tellFailure(kind: string, random: Random): FailureStory {
 
 /** A remark on planned work that went as planned; empty as often as people leave it empty. */
 export function remarkOnPlanned(random: Random): string {
-  return random.chance(0.45) ? fill(random.pick(preventiveNotes), random) : '';
+  if (!random.chance(0.45)) return '';
+  const first = fill(random.pick(preventiveNotes), random);
+  return random.chance(0.7) ? `${first} ${fill(random.pick(asides), random)}` : first;
 }

@@ -6,7 +6,7 @@ import type { FastifyInstance } from 'fastify';
 import { sendProblem } from '../errors/problem';
 
 /** Files whose name changes with their content. */
-const HASHED = /[\\/](_expo|fonts)[\\/]/;
+const HASHED = /[\\/]_expo[\\/]/;
 
 /** The built application. Every address that is not the API's opens it, and it finds its own way from there. */
 export async function webRoutes(server: FastifyInstance, { webRoot }: { readonly webRoot: string | null }): Promise<void> {

@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { clockMinutes, formatClock, isOpen, type WorkOrder } from '@oilcan/core';
+import { clockMinutes, formatClock, isOpen, toMillis, type Instant, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
 import { useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
@@ -68,6 +68,11 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
   );
 }
 
+/** Minutes that are over; the first one shows as 0:00. */
+function wholeMinutes(from: Instant, to: Instant): number {
+  return Math.max(0, Math.floor((toMillis(to) - toMillis(from)) / 60_000));
+}
+
 /** My time on this job: starts, shows and stops it. Brass while it runs, and nothing else is. */
 function ClockButton({ work, isPrepared, onHazards }: { readonly work: WorkOrder; readonly isPrepared: boolean; readonly onHazards: () => void }): ReactElement {
   const palette = usePalette();
@@ -93,7 +98,7 @@ function ClockButton({ work, isPrepared, onHazards }: { readonly work: WorkOrder
         testID="clock"
       >
         <Words as="title" color={color}>
-          {isRunning ? formatClock(Math.max(0, clockMinutes(clock.startedAt, present))) : '0:00'}
+          {isRunning ? formatClock(wholeMinutes(clock.startedAt, present)) : '0:00'}
         </Words>
         <View style={sheet.clockWord}>
           <Icon name={isRunning ? 'stop' : 'play'} size={18} color={color} />

@@ -1,17 +1,14 @@
 import { useState, type ReactElement } from 'react';
-import { StyleSheet, View } from 'react-native';
 import { levelOf, type MeasuringPoint, type WorkOrder } from '@oilcan/core';
 import { useOperation } from '../../data/use-operation';
-import { now, useRow, useRows, useSettings, useTable } from '../../data/store';
+import { useRow, useRows, useTable } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';
 import { Button, Choice, Choices } from '../../ui/press';
-import { ReadingScale } from '../../ui/reading-scale';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
-import { sayMoment } from '../../words/dates';
-import { levelWords } from '../../words/work-words';
 import { readNumber } from './number-sheet';
+import { TypedReading } from './typed-reading';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
 export function ReadingSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
@@ -51,13 +48,11 @@ interface Props {
 
 function PointReading({ work, point, points, onChoose, onClose }: Props): ReactElement {
   const palette = usePalette();
-  const settings = useSettings();
   const asset = useRow('assets', point.assetId);
   const { run, errorAt } = useOperation();
   const [text, setText] = useState('');
   const value = readNumber(text);
   const level = value === null ? 'normal' : levelOf(value, point.limits);
-  const last = point.latest.at(-1);
   const keep = async (): Promise<void> => {
     if (value === null) return;
     const kept = `${point.name} ${text} ${point.unit} kept.`;
@@ -77,38 +72,14 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
           ))}
         </Choices>
       )}
-      <View style={sheet.body}>
-        <ReadingScale point={point} value={value} height={170} />
-        <View style={sheet.value}>
-          <Words as="figure" live>
-            {text === '' ? '–' : text}
+      <TypedReading text={text} unit={point.unit} level={level} point={point}>
+        {errorAt('value') === null ? null : (
+          <Words color={palette.faulty} live>
+            {errorAt('value')}
           </Words>
-          <Words as="heading" soft>
-            {point.unit}
-          </Words>
-          {last === undefined || settings === undefined ? null : (
-            <Words as="text">
-              Last {last.value.toFixed(point.decimals)} {point.unit}, {sayMoment(last.at, now(), settings.zone, settings.language)}
-            </Words>
-          )}
-          {level === 'normal' ? null : (
-            <Words as="label" color={palette.faulty} live>
-              {levelWords[level]}
-            </Words>
-          )}
-          {errorAt('value') === null ? null : (
-            <Words color={palette.faulty} live>
-              {errorAt('value')}
-            </Words>
-          )}
-        </View>
-      </View>
+        )}
+      </TypedReading>
       <Keypad text={text} onChange={setText} hasSign={point.scale.from < 0} />
     </BottomSheet>
   );
 }
-
-const sheet = StyleSheet.create({
-  body: { flexDirection: 'row', gap: 12, paddingVertical: 8 },
-  value: { flex: 1, minWidth: 0 },
-});

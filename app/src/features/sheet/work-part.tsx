@@ -142,6 +142,7 @@ function NumberStep({ step, question, canAnswer, onAnswer }: StepProps & { reado
           title={step.text}
           unit={question.unit}
           limits={question.limits}
+          pointId={question.pointId}
           onClose={() => setIsOpen(false)}
           onKeep={(value) => {
             onAnswer({ type: 'number', value });

@@ -1,0 +1,72 @@
+import fc from 'fast-check';
+import { aCrew, anAsset, ann, aWorkOrder, bob, noon } from '../testing/builders';
+import { addMinutes, parseInstant } from '../time/instant';
+import { urgencies } from '../work/work-order';
+import { compareForShift, isAssignedTo, isLate, shiftGroupOf, type Ranked } from './shift-order';
+
+const zone = 'Europe/Vienna';
+const hours = (count: number) => addMinutes(noon, count * 60);
+const ranked = (work: Parameters<typeof aWorkOrder>[0], asset: Parameters<typeof anAsset>[0] = {}): Ranked => ({ work: aWorkOrder(work), asset: anAsset(asset) });
+const sorted = (list: readonly Ranked[]): string[] => [...list].sort((a, b) => compareForShift(a, b, noon)).map(({ work }) => work.number);
+
+describe('the order of the shift', () => {
+  it('puts late before urgent, urgent before standing still, then critical, then due', () => {
+    expect(
+      sorted([
+        ranked({ number: 'due later', urgency: 'week', dueAt: hours(9) }),
+        ranked({ number: 'due sooner', urgency: 'week', dueAt: hours(8) }),
+        ranked({ number: 'critical', urgency: 'week', dueAt: hours(9) }, { criticality: 1 }),
+        ranked({ number: 'stopped', urgency: 'week', dueAt: hours(9) }, { condition: 'stopped', criticality: 4 }),
+        ranked({ number: 'now', urgency: 'now', dueAt: hours(9) }, { criticality: 4 }),
+        ranked({ number: 'late', urgency: 'free', dueAt: hours(-1) }, { criticality: 4 }),
+      ]),
+    ).toEqual(['late', 'now', 'stopped', 'critical', 'due sooner', 'due later']);
+  });
+
+  it('is one order, whatever order the rows came in', () => {
+    const anyWork = fc.record({
+      number: fc.uuid(),
+      urgency: fc.constantFrom(...urgencies),
+      dueAt: fc.option(fc.integer({ min: -50, max: 50 }).map(hours), { nil: null }),
+    });
+    fc.assert(
+      fc.property(fc.array(anyWork, { maxLength: 12 }), (works) => {
+        const list = works.map((work) => ranked(work));
+        expect(sorted([...list].reverse())).toEqual(sorted(list));
+      }),
+    );
+  });
+});
+
+describe('groups by when', () => {
+  const groupOf = (work: Parameters<typeof aWorkOrder>[0]) => shiftGroupOf(aWorkOrder({ urgency: 'free', ...work }), noon, zone);
+
+  it.each([
+    [{ dueAt: hours(-1) }, 'late'],
+    [{ urgency: 'now' as const }, 'shift'],
+    [{ dueAt: parseInstant('2026-11-23T23:59:00+01:00') }, 'shift'],
+    [{ dueAt: parseInstant('2026-11-24T00:00:00+01:00') }, 'week'],
+    [{ urgency: 'week' as const }, 'week'],
+    [{ dueAt: hours(24 * 20) }, 'later'],
+    [{}, 'later'],
+    [{ state: 'finished' as const, dueAt: hours(-5) }, 'done'],
+  ])('%j is %s', (work, group) => {
+    expect(groupOf(work)).toBe(group);
+  });
+
+  it('does not call finished work late', () => {
+    expect(isLate(aWorkOrder({ state: 'finished', dueAt: hours(-5) }), noon)).toBe(false);
+  });
+});
+
+describe('whose work it is', () => {
+  it('is the named people’s and the crew’s', () => {
+    const crew = aCrew();
+    const ofCrew = aWorkOrder({ personIds: [], crewId: crew.id });
+    expect(isAssignedTo(aWorkOrder(), ann.id, undefined)).toBe(true);
+    expect(isAssignedTo(aWorkOrder(), bob.id, undefined)).toBe(false);
+    expect(isAssignedTo(ofCrew, bob.id, crew)).toBe(true);
+    expect(isAssignedTo(ofCrew, ann.id, crew)).toBe(false);
+    expect(isAssignedTo(ofCrew, bob.id, undefined)).toBe(false);
+  });
+});

@@ -1,0 +1,213 @@
+import {
+  asId,
+  type AssetId,
+  type BinId,
+  type CrewId,
+  type OperationId,
+  type PartId,
+  type PersonId,
+  type PlaceId,
+  type PointId,
+  type SiteId,
+  type StepId,
+  type StoreId,
+  type WorkOrderId,
+} from '../ids/ids';
+import type { Operation } from '../operations/operation';
+import type { ArgsOf, OperationName } from '../operations/registry';
+import type { Crew, Person } from '../people/people';
+import type { Asset, MeasuringPoint } from '../plant/plant';
+import type { Change } from '../records/records';
+import type { TableName, Tables } from '../records/tables';
+import type { Settings } from '../settings/settings';
+import { stockLevelId, type Bin, type Part, type StockLevel } from '../stock/stock';
+import { parseInstant, type Instant } from '../time/instant';
+import type { Step, StepQuestion } from '../work/steps';
+import type { WorkOrder } from '../work/work-order';
+
+/** Made-up rows for tests: each builder gives a complete row, of which a test names only what it is about. */
+
+export const noon: Instant = parseInstant('2026-11-23T11:00:00Z');
+export const site = asId<SiteId>('site');
+export const otherSite = asId<SiteId>('other-site');
+export const workId = asId<WorkOrderId>('w-1');
+export const assetId = asId<AssetId>('asset');
+export const partId = asId<PartId>('part');
+export const binId = asId<BinId>('bin');
+export const pointId = asId<PointId>('point');
+
+export const aPerson = (given: Partial<Person> = {}): Person => ({
+  id: asId<PersonId>('ann'),
+  name: 'Ann',
+  roles: ['technician'],
+  siteIds: [site],
+  craftId: 'mechanical',
+  ...given,
+});
+
+export const ann = aPerson();
+export const bob = aPerson({ id: asId<PersonId>('bob'), name: 'Bob' });
+export const lea = aPerson({ id: asId<PersonId>('lea'), name: 'Lea', roles: ['lead'] });
+
+export const aCrew = (given: Partial<Crew> = {}): Crew => ({
+  id: asId<CrewId>('crew'),
+  name: 'Crew',
+  memberIds: [bob.id],
+  ...given,
+});
+
+export const someSettings = (given: Partial<Settings> = {}): Settings => ({
+  id: 'settings',
+  organization: 'Test works',
+  zone: 'Europe/Vienna',
+  language: 'en',
+  currency: 'EUR',
+  units: 'metric',
+  shiftMinutes: 480,
+  crafts: [{ id: 'mechanical', name: 'Mechanical', rateMinorPerHour: 6_000 }],
+  overtimePercent: 150,
+  owed: {
+    corrective: { steps: true, time: true },
+    preventive: { steps: true, time: true },
+    inspection: { steps: true, time: true },
+    improvement: { steps: false, time: false },
+  },
+  ...given,
+});
+
+export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
+  id: workId,
+  number: 'W-1',
+  siteId: site,
+  assetId,
+  placeId: asId<PlaceId>('place'),
+  kind: 'corrective',
+  urgency: 'shift',
+  state: 'ready',
+  title: 'Seal weeping',
+  reason: 'Oil on the floor',
+  craftId: 'mechanical',
+  dueAt: null,
+  estimateMinutes: 60,
+  personIds: [ann.id],
+  crewId: null,
+  hazards: [],
+  kit: [],
+  createdAt: noon,
+  startedAt: null,
+  finishedAt: null,
+  finishedBy: null,
+  closedAt: null,
+  held: null,
+  handedBack: null,
+  ...given,
+});
+
+export const aStep = (position: number, question: StepQuestion = { type: 'tick' }, given: Partial<Step> = {}): Step => ({
+  id: asId<StepId>(`w-1-s${position}`),
+  siteId: site,
+  workOrderId: workId,
+  position,
+  text: `Step ${position}`,
+  question,
+  answer: null,
+  ...given,
+});
+
+export const anAsset = (given: Partial<Asset> = {}): Asset => ({
+  id: assetId,
+  siteId: site,
+  placeId: asId<PlaceId>('place'),
+  parentId: null,
+  tag: 'A1',
+  name: 'Gearbox',
+  equipmentClass: 'gearbox',
+  criticality: 2,
+  condition: 'running',
+  conditionSince: noon,
+  nameplate: { maker: 'Maker', model: 'M', serial: '1', inServiceSince: '2014-01-01', warrantyUntil: null, ratings: [] },
+  ...given,
+});
+
+export const aPoint = (given: Partial<MeasuringPoint> = {}): MeasuringPoint => ({
+  id: pointId,
+  siteId: site,
+  assetId,
+  name: 'Oil temperature',
+  unit: '°C',
+  isMeter: false,
+  limits: { alarmLow: null, alertLow: null, alertHigh: 75, alarmHigh: 85 },
+  scale: { from: 30, to: 95 },
+  decimals: 1,
+  latest: [],
+  ...given,
+});
+
+export const aPart = (given: Partial<Part> = {}): Part => ({
+  id: partId,
+  number: 'SEAL-70',
+  name: 'Seal',
+  unit: 'pcs',
+  isWhole: true,
+  priceMinor: 3_820,
+  successorId: null,
+  isObsolete: false,
+  ...given,
+});
+
+export const aBin = (given: Partial<Bin> = {}): Bin => ({
+  id: binId,
+  storeId: asId<StoreId>('store'),
+  siteId: site,
+  label: 'C-04',
+  ...given,
+});
+
+export const aLevel = (onHand: number, given: Partial<StockLevel> = {}): StockLevel => ({
+  id: stockLevelId(partId, binId),
+  partId,
+  binId,
+  onHand,
+  lowLevel: 0,
+  ...given,
+});
+
+/** A row as a change that puts it. */
+export function put<T extends TableName>(table: T, row: Tables[T]): Change {
+  return { table, id: row.id, row } as Change;
+}
+
+/** A small works: Ann's work order on a gearbox with a point, a part in a bin, and three people. */
+export function smallWorks(work: Partial<WorkOrder> = {}, steps: readonly Step[] = []): Change[] {
+  return [
+    put('settings', someSettings()),
+    put('sites', { id: site, name: 'Site' }),
+    put('people', ann),
+    put('people', bob),
+    put('people', lea),
+    put('assets', anAsset()),
+    put('points', aPoint()),
+    put('parts', aPart()),
+    put('bins', aBin()),
+    put('stock', aLevel(8_000)),
+    put('movements', { id: 'opening', partId, binId, change: 8_000, reason: 'opening', at: noon, workOrderId: null, entryId: null }),
+    put('workOrders', aWorkOrder(work)),
+    ...steps.map((step) => put('steps', step)),
+  ];
+}
+
+let counter = 0;
+
+/** A new UUID of version 7 that sorts after the one before. */
+export function newOperationId(): OperationId {
+  counter += 1;
+  return asId<OperationId>(`01930000-0000-7000-8000-${counter.toString(16).padStart(12, '0')}`);
+}
+
+export function anOperation<N extends OperationName>(
+  name: N,
+  args: ArgsOf<N>,
+  given: Partial<Operation> = {},
+): Operation {
+  return { id: newOperationId(), name, args, at: '2026-11-23T12:00:00.000+01:00', by: ann.id, device: 'test', ...given };
+}

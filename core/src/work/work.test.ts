@@ -1,0 +1,139 @@
+import fc from 'fast-check';
+import { asId, type EntryId, type PersonId } from '../ids/ids';
+import { money } from '../money/money';
+import { ann, aStep, aWorkOrder, binId, bob, noon, partId, someSettings } from '../testing/builders';
+import { addMinutes } from '../time/instant';
+import { clockMinutes } from './clock';
+import { costOf, laborCost, partCost } from './cost';
+import { inTimeOrder, standingEntries, standingOf, type Entry, type EntryContent } from './entries';
+import { owedBefore } from './owed';
+import { canChange, isOpen, transitions, type Transition } from './states';
+import { workStates } from './work-order';
+
+const entry = (id: string, content: EntryContent, given: Partial<Entry> = {}): Entry => ({
+  id: asId<EntryId>(id),
+  siteId: aWorkOrder().siteId,
+  workOrderId: aWorkOrder().id,
+  assetId: aWorkOrder().assetId,
+  at: noon,
+  by: ann.id,
+  amends: null,
+  content,
+  ...given,
+});
+
+const labor = (minutes: number): EntryContent => ({ kind: 'labor', personId: ann.id, startedAt: noon, minutes, timeType: 'regular', cost: money(minutes * 100, 'EUR') });
+
+describe('states', () => {
+  it('allows exactly what the table of transitions says', () => {
+    const allowed = (Object.keys(transitions) as Transition[]).flatMap((transition) =>
+      workStates.filter((state) => canChange(state, transition)).map((state) => `${state} ${transition} ${transitions[transition].to}`),
+    );
+    expect(allowed).toEqual([
+      'ready start underway',
+      'underway hold held',
+      'held resume underway',
+      'underway finish finished',
+      'held finish finished',
+      'finished accept accepted',
+      'finished handBack underway',
+      'ready drop dropped',
+      'underway drop dropped',
+      'held drop dropped',
+    ]);
+  });
+
+  it('has no way out of accepted and dropped', () => {
+    for (const rule of Object.values(transitions)) {
+      expect(rule.from).not.toContain('accepted');
+      expect(rule.from).not.toContain('dropped');
+    }
+  });
+
+  it('takes records while open only', () => {
+    expect(workStates.filter(isOpen)).toEqual(['ready', 'underway', 'held']);
+  });
+});
+
+describe('entries', () => {
+  const first = entry('1', labor(60));
+  const amendment = entry('2', labor(90), { amends: first.id });
+  const withdrawal = entry('3', { kind: 'withdrawal', reason: 'twice' }, { amends: amendment.id });
+
+  it('stand until another entry amends them', () => {
+    expect(standingEntries([first, amendment])).toEqual([amendment]);
+    expect(standingEntries([first, amendment, withdrawal])).toEqual([]);
+  });
+
+  it('stand alike in whatever order they arrive', () => {
+    fc.assert(
+      fc.property(fc.shuffledSubarray([first, amendment, withdrawal], { minLength: 3 }), (shuffled) => {
+        expect(standingEntries(shuffled)).toEqual([]);
+      }),
+    );
+  });
+
+  it('are shown newest first, and by id when they came at one moment', () => {
+    const later = entry('0', labor(5), { at: addMinutes(noon, 1) });
+    expect(inTimeOrder([first, later, amendment]).map(({ id }) => id)).toEqual(['0', '2', '1']);
+  });
+
+  it('are told apart by kind', () => {
+    const note = entry('4', { kind: 'note', text: 'grease was black' });
+    expect(standingOf([first, note], 'note')).toEqual([note]);
+  });
+});
+
+describe('cost', () => {
+  const settings = someSettings();
+
+  it('is time at the rate of the craft, overtime more', () => {
+    expect(laborCost(90, 'mechanical', 'regular', settings).minor).toBe(9_000);
+    expect(laborCost(90, 'mechanical', 'overtime', settings).minor).toBe(13_500);
+    expect(laborCost(1, 'mechanical', 'travel', settings).minor).toBe(100);
+    expect(laborCost(90, 'unknown', 'regular', settings).minor).toBe(0);
+  });
+
+  it('is amounts of parts at their price', () => {
+    expect(partCost(2_000, 3_820, 'EUR').minor).toBe(7_640);
+    expect(partCost(333, 100, 'EUR').minor).toBe(33);
+  });
+
+  it('adds up what stands', () => {
+    const part = entry('5', { kind: 'part', partId, binId, quantity: 1_000, cost: money(3_820, 'EUR') });
+    const entries = [entry('1', labor(60)), entry('2', labor(90), { amends: asId<EntryId>('1') }), part];
+    expect(costOf(entries, 'EUR')).toEqual({
+      laborMinutes: 90,
+      labor: money(9_000, 'EUR'),
+      parts: money(3_820, 'EUR'),
+      total: money(12_820, 'EUR'),
+    });
+  });
+});
+
+describe('what is owed', () => {
+  const rules = { steps: true, time: true };
+  const clockOf = (id: PersonId) => ({ id, siteId: aWorkOrder().siteId, workOrderId: aWorkOrder().id, startedAt: noon });
+  const answered = aStep(2, { type: 'tick' }, { answer: { value: { type: 'tick' }, at: noon, by: ann.id, entryId: asId<EntryId>('e') } });
+
+  it('lists open steps in their order, then the time', () => {
+    expect(owedBefore(ann.id, [aStep(3), answered, aStep(1)], [], [], rules).map((owed) => ('text' in owed ? owed.text : owed.what))).toEqual(['Step 1', 'Step 3', 'time']);
+  });
+
+  it('counts the own running clock as time, and asks for a mate’s to be stopped', () => {
+    expect(owedBefore(ann.id, [], [], [clockOf(ann.id)], rules)).toEqual([]);
+    expect(owedBefore(ann.id, [], [entry('1', labor(5))], [clockOf(bob.id)], rules)).toEqual([{ what: 'clockOfAnother', personId: bob.id }]);
+  });
+
+  it('is nothing where the rules ask for nothing', () => {
+    expect(owedBefore(ann.id, [aStep(1)], [], [], { steps: false, time: false })).toEqual([]);
+  });
+});
+
+describe('a clock', () => {
+  it('counts whole minutes, and what ran at all as one', () => {
+    expect(clockMinutes(noon, noon)).toBe(1);
+    expect(clockMinutes(noon, addMinutes(noon, 0.4))).toBe(1);
+    expect(clockMinutes(noon, addMinutes(noon, 89.6))).toBe(90);
+  });
+});
