@@ -3,7 +3,9 @@ const node = (name) => ({
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  transform: { '\\.ts$': ['babel-jest', { configFile: false, presets: [['babel-preset-expo', { web: true }]] }] },
+  // `cookie` is an ES module, which Node can require and Jest cannot.
+  transformIgnorePatterns: ['/node_modules/(?!cookie/)'],
+  transform: { '\\.[jt]s$': ['babel-jest', { configFile: false, presets: [['babel-preset-expo', { web: true }]] }] },
 });
 
 /** @type {import('jest').Config} */

@@ -3,13 +3,13 @@ import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import { OilcanError, REQUEST_BYTES_LIMIT } from '@oilcan/core';
-import fastify, { type FastifyInstance } from 'fastify';
+import fastify, { LogController, type FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import { signedInPeople } from './accounts/authentication';
 import { accountRoutes } from './accounts/routes';
 import type { ServerConfig } from './config';
 import { apiDescription } from './docs/openapi';
-import { problemDetails } from './errors/problem';
+import { problemDetails, sendProblem, translate } from './errors/problem';
 import { yupValidation } from './errors/validation';
 import { healthRoutes } from './health/routes';
 import { syncRoutes } from './sync/routes';
@@ -20,7 +20,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   const server = fastify({
     bodyLimit: REQUEST_BYTES_LIMIT,
     logger: { level: config.logLevel, redact: ['req.headers.cookie', 'req.remoteAddress', 'req.headers.authorization'] },
-    disableRequestLogging: true,
+    logController: new LogController({ disableRequestLogging: true }),
+    frameworkErrors: (error, request, reply) => void sendProblem(reply, translate(error), request.id),
     forceCloseConnections: 'idle',
   });
   await server.register(problemDetails);

@@ -1,3 +1,4 @@
+import './yup-sentences';
 import * as yup from 'yup';
 import { asId, type Id } from '../ids/ids';
 import { tryParseInstant, type Instant } from '../time/instant';
@@ -78,5 +79,5 @@ export function choiceField<const T extends string>(choices: readonly T[]): yup.
 
 /** The object that holds an operation's arguments: nothing may be there that is not named. */
 export function argsSchema<Shape extends yup.ObjectShape>(shape: Shape) {
-  return yup.object(shape).noUnknown('There is a field here that nobody knows: ${unknown}.').strict().required();
+  return yup.object(shape).noUnknown().strict().required();
 }

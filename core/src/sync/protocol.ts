@@ -1,3 +1,4 @@
+import '../operations/yup-sentences';
 import * as yup from 'yup';
 import type { Operation, Outcome } from '../operations/operation';
 import type { Change } from '../records/records';

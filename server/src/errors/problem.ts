@@ -27,7 +27,7 @@ export function problemOf(error: OilcanError, requestId: string): Problem {
 }
 
 /** What a framework's or the database's own error means in our catalogue. */
-function translate(error: FastifyError | OilcanError): OilcanError {
+export function translate(error: FastifyError | OilcanError): OilcanError {
   if (error instanceof OilcanError) return error;
   switch (error.code) {
     case 'FST_ERR_CTP_BODY_TOO_LARGE':

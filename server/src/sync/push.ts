@@ -20,6 +20,7 @@ import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { SqlRecords } from '../db/sql-records';
 import { primeForOperations } from './prime';
+import { rowsOfReopened } from './reopened';
 
 interface LoggedOperation {
   readonly id: string;
@@ -79,7 +80,8 @@ export async function push(
       if (isLogged(outcome)) log.push(logged);
     }
 
-    await records.write(batch.changes());
+    const changes = batch.changes();
+    await records.write([...changes, ...(await rowsOfReopened(records, changes))]);
     const revision = await currentRevision(transaction);
     if (log.length > 0) {
       await transaction('operations').insert(log.map((each) => ({ ...each, received_at: now, revision })));

@@ -1,0 +1,144 @@
+import { addMinutes, asId, type Operation, type OperationId, type PersonId, type PullAnswer, type SiteId, type WorkOrderId } from '@oilcan/core';
+import { anOperation, ann, aPerson, aStep, aWorkOrder, bob, lea, newOperationId, noon, otherSite, partId, binId, put, site, smallWorks, workId } from '@oilcan/core/src/testing/builders';
+import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { pull } from './pull';
+
+let works: TestServer;
+let cookie: string;
+const elsewhere = asId<WorkOrderId>('w-elsewhere');
+const longAgo = asId<WorkOrderId>('w-long-ago');
+
+beforeEach(async () => {
+  works = await startTestServer([
+    ...smallWorks({}, [aStep(1), aStep(2)]),
+    put('workOrders', aWorkOrder({ id: elsewhere, number: 'W-9', siteId: otherSite })),
+    put('steps', aStep(9, { type: 'tick' }, { workOrderId: elsewhere, siteId: otherSite })),
+    put('workOrders', aWorkOrder({ id: longAgo, number: 'W-0', state: 'finished', finishedAt: addMinutes(noon, -60 * 24 * 400) })),
+    put('steps', aStep(8, { type: 'tick' }, { workOrderId: longAgo })),
+  ]);
+  cookie = await works.signIn(ann);
+});
+afterEach(() => works.close());
+
+const idsIn = (answer: PullAnswer, table: string): string[] => answer.changes.filter((change) => change.table === table).map(({ id }) => id).sort();
+const tick = (position: number): Operation => anOperation('step.answer', { workOrderId: workId, stepId: aStep(position).id, answer: { type: 'tick' } });
+const rowCounts = async () => Promise.all(['entries', 'operations', 'movements'].map(async (table) => Number((await works.database(table).count({ n: '*' }))[0]?.['n'])));
+
+describe('pushing operations', () => {
+  it('applies them in their order, and brings back what they changed', async () => {
+    const { revision } = await works.pull(cookie);
+    expect(codesOf(await works.push(cookie, [anOperation('work.start', { workOrderId: workId }), tick(1), tick(2)]))).toEqual(['accepted', 'accepted', 'accepted']);
+    const news = await works.pull(cookie, revision);
+    expect(idsIn(news, 'steps')).toEqual([aStep(1).id, aStep(2).id]);
+    expect(idsIn(news, 'entries')).toHaveLength(3);
+    expect(await works.pull(cookie, news.revision)).toMatchObject({ changes: [], revision: news.revision, hasMore: false });
+  });
+
+  it('takes the same operation once, however often and in whatever company it comes', async () => {
+    const use = anOperation('part.use', { workOrderId: workId, partId, binId, quantity: 2_000 });
+    expect(codesOf(await works.push(cookie, [use, use]))).toEqual(['accepted', 'accepted']);
+    expect(codesOf(await works.push(cookie, [tick(1), use]))).toEqual(['accepted', 'accepted']);
+    expect(await rowCounts()).toEqual([3, 2, 2]);
+    const { changes } = await works.pull(cookie);
+    expect(changes.find((change) => change.table === 'stock')?.row).toMatchObject({ onHand: 6_000 });
+  });
+
+  it('keeps its first refusal, even when it would pass by now', async () => {
+    const finish = anOperation('work.finish', { workOrderId: workId });
+    expect(codesOf(await works.push(cookie, [finish]))).toEqual(['state_forbids']);
+    await works.push(cookie, [anOperation('work.start', { workOrderId: workId })]);
+    expect(codesOf(await works.push(cookie, [finish]))).toEqual(['state_forbids']);
+  });
+
+  it('does not let an operation’s number stand for another', async () => {
+    const first = tick(1);
+    expect(codesOf(await works.push(cookie, [first, { ...tick(2), id: first.id }]))).toEqual(['accepted', 'operation_id_reused']);
+  });
+
+  it('lets the good ones of a batch through beside the bad', async () => {
+    const bad = anOperation('note.add', { workOrderId: workId, text: '' });
+    expect(codesOf(await works.push(cookie, [bad, { nonsense: true }, tick(1)]))).toEqual(['invalid', 'invalid', 'accepted']);
+  });
+
+  it('writes everything or nothing', async () => {
+    const before = await rowCounts();
+    await works.database.raw('CREATE TRIGGER fail BEFORE INSERT ON operations BEGIN SELECT RAISE(ABORT, \'broken\'); END');
+    expect((await works.push(cookie, [tick(1)])).statusCode).toBe(500);
+    expect(await rowCounts()).toEqual(before);
+    await works.database.raw('DROP TRIGGER fail');
+    expect(codesOf(await works.push(cookie, [tick(1)]))).toEqual(['accepted']);
+  });
+
+  it('says that the disk is full, and keeps nothing by halves', async () => {
+    await works.database.raw('PRAGMA max_page_count = 1');
+    const note = (id: OperationId): Operation => ({ ...anOperation('note.add', { workOrderId: workId, text: 'x'.repeat(9_000) }), id });
+    const answer = await works.push(cookie, Array.from({ length: 40 }, () => note(newOperationId())));
+    expect([answer.statusCode, answer.json<{ code: string }>().code]).toEqual([503, 'no_space']);
+    expect(await rowCounts()).toEqual([0, 0, 1]);
+  });
+});
+
+describe('pulling rows', () => {
+  it('brings what is open or recent on the person’s sites, and nothing of others', async () => {
+    const all = await works.pull(cookie);
+    expect(idsIn(all, 'workOrders')).toEqual([workId]);
+    expect(idsIn(all, 'steps')).toEqual([aStep(1).id, aStep(2).id]);
+    expect(idsIn(all, 'movements')).toEqual([]);
+  });
+
+  it('gives in pages what it gives as one', async () => {
+    const whole = await works.pull(cookie);
+    const pieces: PullAnswer['changes'][number][] = [];
+    let page = await pull(works.database, ann, 0, Date.now(), 3);
+    pieces.push(...page.changes);
+    while (page.hasMore) {
+      page = await pull(works.database, ann, page.revision, Date.now(), 3);
+      pieces.push(...page.changes);
+    }
+    expect(pieces).toEqual(whole.changes);
+    expect(page.revision).toBe(whole.revision);
+  });
+
+  it('says when a row is gone', async () => {
+    await works.push(cookie, [anOperation('clock.start', { workOrderId: workId })]);
+    const { revision, changes } = await works.pull(cookie);
+    expect(changes.some((change) => change.table === 'clocks' && change.row !== null)).toBe(true);
+    await works.push(cookie, [anOperation('clock.stop', { workOrderId: workId, endedAt: null })]);
+    expect((await works.pull(cookie, revision)).changes).toContainEqual({ table: 'clocks', id: ann.id, row: null });
+  });
+
+  it('brings the rows of work that was handed back long after', async () => {
+    const { revision } = await works.pull(cookie);
+    const lead = await works.signIn(lea);
+    const handBack = anOperation('work.hand-back', { workOrderId: longAgo, reason: 'sign here' }, { by: lea.id });
+    expect(codesOf(await works.push(lead, [handBack]))).toEqual(['accepted']);
+    const news = await works.pull(cookie, revision);
+    expect(idsIn(news, 'workOrders')).toEqual([longAgo]);
+    expect(idsIn(news, 'steps')).toEqual([aStep(8).id]);
+  });
+
+  it('names another scope for other sites', async () => {
+    const traveller = aPerson({ id: asId<PersonId>('tom'), name: 'Tom', siteIds: [site, asId<SiteId>('third')] });
+    const [mine, bobs, toms] = await Promise.all([ann, bob, traveller].map((person) => pull(works.database, person, 0, Date.now())));
+    expect(mine?.scope).toBe(bobs?.scope);
+    expect(mine?.scope).not.toBe(toms?.scope);
+  });
+});
+
+describe('news', () => {
+  it('tells an open phone of another’s change within two seconds, and lets the server stop', async () => {
+    const address = await works.server.listen({ port: 0, host: '127.0.0.1' });
+    const response = await fetch(`${address}/api/news`, { headers: { cookie } });
+    const reader = response.body?.getReader();
+    const read = async () => new TextDecoder().decode((await reader?.read())?.value);
+    expect(await read()).toContain('retry');
+    const started = Date.now();
+    await works.push(cookie, [tick(1)]);
+    expect(await read()).toMatch(/^event: news\ndata: \d+/);
+    expect(Date.now() - started).toBeLessThan(2_000);
+  });
+
+  it('is not told to strangers', async () => {
+    expect((await works.ask(null, { url: '/api/news' })).statusCode).toBe(401);
+  });
+});

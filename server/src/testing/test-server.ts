@@ -1,0 +1,62 @@
+import type { Change, Person, PullAnswer, PushAnswer } from '@oilcan/core';
+import { PROTOCOL_VERSION } from '@oilcan/core';
+import { smallWorks } from '@oilcan/core/src/testing/builders';
+import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
+import type { Knex } from 'knex';
+import { putAccount } from '../accounts/accounts';
+import { buildServer } from '../app';
+import { defaultConfig, type ServerConfig } from '../config';
+import { openDatabase } from '../db/connection';
+import { SqlRecords } from '../db/sql-records';
+
+export const PASSWORD = 'correct horse';
+
+/** A server on a database in memory, asked without a network. */
+export interface TestServer {
+  readonly server: FastifyInstance;
+  readonly database: Knex;
+  /** Signs in and gives the cookie to send along. */
+  signIn(person: Person): Promise<string>;
+  ask(cookie: string | null, options: InjectOptions): Promise<LightMyRequestResponse>;
+  push(cookie: string, operations: readonly unknown[]): Promise<LightMyRequestResponse>;
+  pull(cookie: string, since?: number): Promise<PullAnswer>;
+  close(): Promise<void>;
+}
+
+export async function startTestServer(
+  rows: readonly Change[] = smallWorks(),
+  config: Partial<ServerConfig> = {},
+): Promise<TestServer> {
+  const database = await openDatabase(':memory:');
+  await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
+  for (const change of rows) {
+    if (change.table === 'people' && change.row !== null) await putAccount(database, change.row.id, change.row.name, PASSWORD);
+  }
+  const server = await buildServer(database, { ...defaultConfig, webRoot: null, logLevel: 'silent', requestsPerMinute: 100_000, ...config });
+  const ask: TestServer['ask'] = (cookie, options) =>
+    server.inject({ ...options, headers: { ...(cookie === null ? {} : { cookie }), ...options.headers } });
+  return {
+    server,
+    database,
+    ask,
+    signIn: async (person) => {
+      const answer = await ask(null, { method: 'POST', url: '/api/session', payload: { name: person.name, password: PASSWORD } });
+      const [cookie] = answer.cookies;
+      if (cookie === undefined) throw new Error(answer.body);
+      return `${cookie.name}=${cookie.value}`;
+    },
+    push: (cookie, operations) =>
+      ask(cookie, { method: 'POST', url: '/api/operations', payload: { protocol: PROTOCOL_VERSION, operations } }),
+    pull: async (cookie, since = 0) => (await ask(cookie, { url: `/api/sync?since=${since}` })).json<PullAnswer>(),
+    close: async () => {
+      await server.close();
+      await database.destroy();
+    },
+  };
+}
+
+/** The outcomes of a push, as codes. */
+export function codesOf(answer: LightMyRequestResponse): string[] {
+  return answer.json<PushAnswer>().outcomes.map(({ outcome }) => (outcome.ok ? 'accepted' : outcome.code));
+}
+
