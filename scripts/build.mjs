@@ -36,7 +36,17 @@ function placeFonts() {
 
 /** Builds the web application, if its sources changed. */
 export async function buildApplication() {
-  const sources = ['core/src', 'app/src', 'app/app', 'app/public', 'app/assets', 'app/app.json', 'app/babel.config.js', 'app/metro.config.js', 'package-lock.json'];
+  const sources = [
+    'core/src',
+    'app/src',
+    'app/app',
+    'app/public',
+    'app/assets',
+    'app/app.json',
+    'app/babel.config.js',
+    'app/metro.config.js',
+    'package-lock.json',
+  ];
   const hash = hashOf(sources);
   if (isDoneFor('build-application', hash, 'app/dist/index.html')) return;
   say('Building the application (about a minute)');

@@ -24,7 +24,11 @@ try {
   await prepare();
   await makeDatabase();
 } catch (error) {
-  giveUp(/ENOSPC|no space/i.test(String(error)) ? 'There is no space left on the disk. Free about 2 GB and start again.' : error.message);
+  giveUp(
+    /ENOSPC|no space/i.test(String(error))
+      ? 'There is no space left on the disk. Free about 2 GB and start again.'
+      : error.message,
+  );
 }
 serve();
 
@@ -34,8 +38,10 @@ async function checkPort() {
     probe.once('error', (error) => resolve(error.code));
     probe.listen(Number(port), host, () => probe.close(() => resolve(undefined)));
   });
-  if (failure === 'EADDRINUSE') giveUp(`Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`);
-  if (failure !== undefined) giveUp(`Port ${port} on ${host} cannot be opened (${failure}). Choose another with PORT= and HOST=.`);
+  if (failure === 'EADDRINUSE')
+    giveUp(`Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`);
+  if (failure !== undefined)
+    giveUp(`Port ${port} on ${host} cannot be opened (${failure}). Choose another with PORT= and HOST=.`);
 }
 
 /** Generates the mountain into a new database, unless one is kept from an earlier start. */
@@ -43,16 +49,30 @@ async function makeDatabase() {
   if (values.reset) for (const ending of ['', '-wal', '-shm']) rmSync(`${database}${ending}`, { force: true });
   if (existsSync(database)) return;
   say('Making the demo data');
-  const generator = spawn(process.execPath, ['demo/dist/main.mjs', '--scale', values.scale, '--password', PASSWORD], { cwd: root, env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
-  const loader = spawn(process.execPath, ['server/dist/main.mjs', 'load'], { cwd: root, env: environment, stdio: [generator.stdout, 'ignore', 'inherit'] });
-  const codes = await Promise.all([generator, loader].map((child) => new Promise((resolve) => child.on('close', resolve))));
+  const generator = spawn(process.execPath, ['demo/dist/main.mjs', '--scale', values.scale, '--password', PASSWORD], {
+    cwd: root,
+    env: environment,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const loader = spawn(process.execPath, ['server/dist/main.mjs', 'load'], {
+    cwd: root,
+    env: environment,
+    stdio: [generator.stdout, 'ignore', 'inherit'],
+  });
+  const codes = await Promise.all(
+    [generator, loader].map((child) => new Promise((resolve) => child.on('close', resolve))),
+  );
   if (codes.every((code) => code === 0)) return;
   rmSync(database, { force: true });
   throw new Error('The demo data could not be made.');
 }
 
 function serve() {
-  const server = spawn(process.execPath, ['server/dist/main.mjs', 'serve'], { cwd: root, env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = spawn(process.execPath, ['server/dist/main.mjs', 'serve'], {
+    cwd: root,
+    env: environment,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   server.stdout.once('data', () => {
     const shownHost = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
     say(welcome(`http://${shownHost}:${port}`));

@@ -11,11 +11,15 @@ const NEEDED_BYTES = 2 * 1024 ** 3;
 export function checkMachine() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19)) {
-    giveUp(`Oilcan needs Node 20.19 or newer; this is ${process.versions.node}. Install it from your system's packages or nodejs.org.`);
+    giveUp(
+      `Oilcan needs Node 20.19 or newer; this is ${process.versions.node}. Install it from your system's packages or nodejs.org.`,
+    );
   }
   const { bavail, bsize } = statfsSync(root);
   if (bavail * bsize < NEEDED_BYTES / 4) {
-    giveUp(`There are only ${Math.round((bavail * bsize) / 1024 ** 2)} MB free here; installing and building takes about 2 GB.`);
+    giveUp(
+      `There are only ${Math.round((bavail * bsize) / 1024 ** 2)} MB free here; installing and building takes about 2 GB.`,
+    );
   }
 }
 

@@ -25,7 +25,8 @@ export function run(command, args, { environment = {}, log, shown = false, folde
     child.on('close', (code) => {
       clearInterval(dots);
       if (code === 0) return resolve();
-      const end = file === undefined || shown ? '' : `\n${readFileSync(file, 'utf8').split('\n').slice(-40).join('\n')}`;
+      const end =
+        file === undefined || shown ? '' : `\n${readFileSync(file, 'utf8').split('\n').slice(-40).join('\n')}`;
       reject(new Error(`${command} ${args.join(' ')} failed.${end}`));
     });
   });

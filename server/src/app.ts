@@ -19,15 +19,26 @@ import { webRoutes } from './web/routes';
 export async function buildServer(database: Knex, config: ServerConfig): Promise<FastifyInstance> {
   const server = fastify({
     bodyLimit: REQUEST_BYTES_LIMIT,
-    logger: { level: config.logLevel, redact: ['req.headers.cookie', 'req.remoteAddress', 'req.headers.authorization'] },
+    logger: {
+      level: config.logLevel,
+      redact: ['req.headers.cookie', 'req.remoteAddress', 'req.headers.authorization'],
+    },
     logController: new LogController({ disableRequestLogging: true }),
     frameworkErrors: (error, request, reply) => void sendProblem(reply, translate(error), request.id),
     forceCloseConnections: 'idle',
   });
   await server.register(problemDetails);
   await server.register(yupValidation);
-  await server.register(helmet, { contentSecurityPolicy: { useDefaults: false, directives: contentSources }, hsts: config.isCookieSecure });
-  await server.register(compress, { global: true, threshold: 1024, encodings: ['br', 'gzip'], brotliOptions: fastBrotli });
+  await server.register(helmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: contentSources },
+    hsts: config.isCookieSecure,
+  });
+  await server.register(compress, {
+    global: true,
+    threshold: 1024,
+    encodings: ['br', 'gzip'],
+    brotliOptions: fastBrotli,
+  });
   await server.register(cookie);
   await server.register(rateLimit, {
     max: config.requestsPerMinute,

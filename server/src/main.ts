@@ -44,9 +44,11 @@ async function run(command: string | undefined, file: string | undefined): Promi
 function startSentence(error: unknown): string {
   const code = error instanceof Error && 'code' in error ? String(error.code) : '';
   const port = process.env['PORT'] ?? '4870';
-  if (code === 'EADDRINUSE') return `Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`;
+  if (code === 'EADDRINUSE')
+    return `Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`;
   if (code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with PORT=.`;
-  if (code === 'ENOSPC' || code === 'SQLITE_FULL') return 'There is no space left on the disk. Free some and start again.';
+  if (code === 'ENOSPC' || code === 'SQLITE_FULL')
+    return 'There is no space left on the disk. Free some and start again.';
   return error instanceof Error ? error.message : String(error);
 }
 

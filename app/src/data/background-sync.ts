@@ -1,11 +1,12 @@
 import { useEffect } from 'react';
-import { synchronize } from './store';
+import { synchronize, usePhone } from './store';
 
 /** Without news for so long, the phone asks by itself. */
 const QUIET_MILLISECONDS = 30_000;
 
 /** Synchronizes at the start, when the server has news, when signal or the screen comes back, and now and then. */
 export function useBackgroundSync(isSignedIn: boolean): void {
+  const hasSession = usePhone((state) => state.contact !== 'signed-out');
   useEffect(() => {
     if (!isSignedIn) return undefined;
     const sync = (): void => void synchronize();
@@ -25,5 +26,6 @@ export function useBackgroundSync(isSignedIn: boolean): void {
       document.removeEventListener('visibilitychange', whenSeen);
       clearInterval(timer);
     };
-  }, [isSignedIn]);
+    // A line that was refused for want of a session is opened anew once there is one again.
+  }, [isSignedIn, hasSession]);
 }

@@ -291,4 +291,3 @@ function contactAfter(error: unknown): Contact {
   if (error instanceof OilcanError) return 'no-signal';
   throw error;
 }
-

@@ -1,5 +1,13 @@
 import { SETTINGS_ID, type ArgsOf, type Instant, type OperationName, type Outcome } from '@oilcan/core';
-import { asId, instantFromMillis, type IndexName, type OperationId, type Person, type TableName, type Tables } from '@oilcan/core';
+import {
+  asId,
+  instantFromMillis,
+  type IndexName,
+  type OperationId,
+  type Person,
+  type TableName,
+  type Tables,
+} from '@oilcan/core';
 import { DateTime } from 'luxon';
 import { uuidv7 } from 'uuidv7';
 import { create } from 'zustand';
@@ -114,7 +122,11 @@ export function useRow<T extends TableName>(table: T, id: string | null | undefi
 const none: readonly never[] = [];
 
 /** The rows of an index; draws again only when one of them changes. */
-export function useRows<T extends TableName>(table: T, index: IndexName<T>, key: string | undefined): readonly Tables[T][] {
+export function useRows<T extends TableName>(
+  table: T,
+  index: IndexName<T>,
+  key: string | undefined,
+): readonly Tables[T][] {
   return usePhone(() => (key === undefined ? none : (phone?.view.peekList(table, index, key) ?? none)));
 }
 
@@ -128,12 +140,6 @@ export function peekRow<T extends TableName>(table: T, id: string): Tables[T] | 
   return phone?.view.peek(table, id);
 }
 
-/** The rows of an index as they stand. */
-export function peekRows<T extends TableName>(table: T, index: IndexName<T>, key: string): readonly Tables[T][] {
-  return phone?.view.peekList(table, index, key) ?? none;
-}
-
 export function useSettings(): Tables['settings'] | undefined {
   return useRow('settings', SETTINGS_ID);
 }
-

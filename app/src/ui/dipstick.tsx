@@ -91,7 +91,10 @@ export function RowDipstick({ done, of }: { readonly done: number; readonly of: 
   return (
     <View style={sheet.rowStick} aria-hidden>
       {Array.from({ length: segments }, (_, index) => (
-        <View key={index} style={[sheet.segment, { backgroundColor: index < filled ? palette.green : palette.scale }]} />
+        <View
+          key={index}
+          style={[sheet.segment, { backgroundColor: index < filled ? palette.green : palette.scale }]}
+        />
       ))}
     </View>
   );
@@ -103,7 +106,14 @@ const sheet = StyleSheet.create({
   face: { position: 'absolute', top: 0, left: 0, width: WIDTH - RULE },
   tick: { position: 'absolute', right: 0, width: 7, height: 1, opacity: 0.55 },
   cut: { position: 'absolute', right: 0, left: 4, height: 3 },
-  word: { position: 'absolute', left: 0, width: WIDTH - 8, alignItems: 'center', justifyContent: 'center', overflow: 'visible' },
+  word: {
+    position: 'absolute',
+    left: 0,
+    width: WIDTH - 8,
+    alignItems: 'center',
+    justifyContent: 'center',
+    overflow: 'visible',
+  },
   turned: { transform: [{ rotate: '-90deg' }], width: 100, flexShrink: 0, textAlign: 'center' },
   current: { textDecorationLine: 'underline' },
   notch: { position: 'absolute', left: 0, right: 0 },

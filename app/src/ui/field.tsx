@@ -20,7 +20,19 @@ interface Props {
 }
 
 /** A field with its label, and under it either a hint or what is wrong. */
-export function Field({ label, value, onChange, error = null, hint, lines = 1, isSecret = false, keyboard = 'default', autoFocus = false, onEnter, autoComplete = 'off' }: Props): ReactElement {
+export function Field({
+  label,
+  value,
+  onChange,
+  error = null,
+  hint,
+  lines = 1,
+  isSecret = false,
+  keyboard = 'default',
+  autoFocus = false,
+  onEnter,
+  autoComplete = 'off',
+}: Props): ReactElement {
   const palette = usePalette();
   return (
     <View>

@@ -31,7 +31,11 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
         </Press>
       ))}
       {hasSign ? (
-        <Press onPress={() => press('±')} label="Plus or minus" style={[sheet.sign, { borderColor: palette.edge, backgroundColor: palette.card }]}>
+        <Press
+          onPress={() => press('±')}
+          label="Plus or minus"
+          style={[sheet.sign, { borderColor: palette.edge, backgroundColor: palette.card }]}
+        >
           <Words as="heading">+ / −</Words>
         </Press>
       ) : null}

@@ -19,7 +19,17 @@ interface PressProps {
 }
 
 /** Anything that is pressed: large enough for a glove, and dimmed while it is held. */
-export function Press({ onPress, label, role = 'button', checked, selected, disabled = false, style, children, testID }: PressProps): ReactElement {
+export function Press({
+  onPress,
+  label,
+  role = 'button',
+  checked,
+  selected,
+  disabled = false,
+  style,
+  children,
+  testID,
+}: PressProps): ReactElement {
   return (
     <Pressable
       role={role}
@@ -48,7 +58,15 @@ interface ButtonProps {
 }
 
 /** A button with its word. */
-export function Button({ word, onPress, icon, main = false, disabled = false, label, style }: ButtonProps): ReactElement {
+export function Button({
+  word,
+  onPress,
+  icon,
+  main = false,
+  disabled = false,
+  label,
+  style,
+}: ButtonProps): ReactElement {
   const palette = usePalette();
   const color = main ? palette.onGreen : palette.ink;
   const ground = main ? palette.green : palette.card;
@@ -73,7 +91,15 @@ export function Button({ word, onPress, icon, main = false, disabled = false, la
 }
 
 /** One of several, of which one is chosen. */
-export function Choice({ word, isChosen, onPress }: { readonly word: string; readonly isChosen: boolean; readonly onPress: () => void }): ReactElement {
+export function Choice({
+  word,
+  isChosen,
+  onPress,
+}: {
+  readonly word: string;
+  readonly isChosen: boolean;
+  readonly onPress: () => void;
+}): ReactElement {
   const palette = usePalette();
   return (
     <Press
@@ -82,7 +108,10 @@ export function Choice({ word, isChosen, onPress }: { readonly word: string; rea
       onPress={onPress}
       style={[
         sheet.choice,
-        { borderColor: isChosen ? palette.green : palette.edge, backgroundColor: isChosen ? palette.chosen : palette.card },
+        {
+          borderColor: isChosen ? palette.green : palette.edge,
+          backgroundColor: isChosen ? palette.chosen : palette.card,
+        },
       ]}
     >
       <Words as="label">{word}</Words>

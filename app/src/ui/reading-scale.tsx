@@ -20,7 +20,10 @@ export function ReadingScale({ point, value, height = 240 }: Props): ReactElemen
   const shown = value ?? point.latest.at(-1)?.value ?? null;
   const band = (low: number, high: number, color: string): ReactElement => (
     <View
-      style={[sheet.band, { backgroundColor: color, bottom: share(low) * height, height: (share(high) - share(low)) * height }]}
+      style={[
+        sheet.band,
+        { backgroundColor: color, bottom: share(low) * height, height: (share(high) - share(low)) * height },
+      ]}
     />
   );
   const limit = (at: number | null, word: string): ReactElement | null =>
@@ -40,11 +43,19 @@ export function ReadingScale({ point, value, height = 240 }: Props): ReactElemen
         {alertLow === null ? null : band(alarmLow ?? from, alertLow, palette.alertBand)}
         {alarmLow === null ? null : band(from, alarmLow, palette.alarmBand)}
         {shown === null ? null : (
-          <View style={[sheet.level, { height: share(shown) * height, backgroundColor: palette.green, opacity: value === null ? 0.45 : 1 }]} />
+          <View
+            style={[
+              sheet.level,
+              { height: share(shown) * height, backgroundColor: palette.green, opacity: value === null ? 0.45 : 1 },
+            ]}
+          />
         )}
       </View>
       {point.latest.map((reading) => (
-        <View key={reading.at} style={[sheet.earlier, { bottom: share(reading.value) * height, backgroundColor: palette.ink }]} />
+        <View
+          key={reading.at}
+          style={[sheet.earlier, { bottom: share(reading.value) * height, backgroundColor: palette.ink }]}
+        />
       ))}
       {limit(alarmHigh, 'alarm')}
       {limit(alertHigh, 'alert')}

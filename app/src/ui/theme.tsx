@@ -10,7 +10,7 @@ export const headingFont = '"Barlow Condensed", "Arial Narrow", sans-serif';
 export const textFont = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 /** From this width on, list, sheet and record stand side by side. */
-export const WIDE_FROM = 900;
+const WIDE_FROM = 900;
 export const CORNER = 4;
 export const RULE = 2;
 /** The least side of anything that is pressed, and the least gap between two of them. */
@@ -43,7 +43,15 @@ export function ThemeProvider({ children }: { readonly children: ReactNode }): R
   );
 }
 
-function PaperIcon({ name, color, size }: { readonly name: unknown; readonly color?: string; readonly size: number }): ReactElement | null {
+function PaperIcon({
+  name,
+  color,
+  size,
+}: {
+  readonly name: unknown;
+  readonly color?: string;
+  readonly size: number;
+}): ReactElement | null {
   if (typeof name !== 'string' || !isIconName(name)) return null;
   return <Icon name={name} size={size} {...(color === undefined ? {} : { color })} />;
 }

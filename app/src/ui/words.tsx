@@ -31,7 +31,17 @@ interface Props {
 }
 
 /** Text. Figures in it line up under one another. */
-export function Words({ as = 'text', soft = false, color, level, lines, style, children, live = false, id }: Props): ReactElement {
+export function Words({
+  as = 'text',
+  soft = false,
+  color,
+  level,
+  lines,
+  style,
+  children,
+  live = false,
+  id,
+}: Props): ReactElement {
   const palette = usePalette();
   return (
     <Text
@@ -39,7 +49,11 @@ export function Words({ as = 'text', soft = false, color, level, lines, style, c
       {...(lines === undefined ? {} : { numberOfLines: lines })}
       {...(live ? { 'aria-live': 'polite' as const } : {})}
       {...(id === undefined ? {} : { id })}
-      style={[styles[as], { color: color ?? (soft ? palette.inkSoft : palette.ink), fontVariant: ['tabular-nums'] }, style]}
+      style={[
+        styles[as],
+        { color: color ?? (soft ? palette.inkSoft : palette.ink), fontVariant: ['tabular-nums'] },
+        style,
+      ]}
     >
       {children}
     </Text>

@@ -1,4 +1,16 @@
-import type { HoldReason, Owed, ReadingLevel, Role, ShiftGroup, StepOutcome, TimeType, Urgency, WorkKind, WorkOrder, WorkState } from '@oilcan/core';
+import type {
+  HoldReason,
+  Owed,
+  ReadingLevel,
+  Role,
+  ShiftGroup,
+  StepOutcome,
+  TimeType,
+  Urgency,
+  WorkKind,
+  WorkOrder,
+  WorkState,
+} from '@oilcan/core';
 
 export const urgencyWords: Readonly<Record<Urgency, string>> = {
   now: 'Now',
@@ -33,9 +45,17 @@ export const groupWords: Readonly<Record<ShiftGroup, string>> = {
   done: 'Done',
 };
 
-export const timeTypeWords: Readonly<Record<TimeType, string>> = { regular: 'Regular', overtime: 'Overtime', travel: 'Travel' };
+export const timeTypeWords: Readonly<Record<TimeType, string>> = {
+  regular: 'Regular',
+  overtime: 'Overtime',
+  travel: 'Travel',
+};
 
-export const levelWords: Readonly<Record<ReadingLevel, string>> = { normal: 'In limits', alert: 'Beyond alert', alarm: 'Beyond alarm' };
+export const levelWords: Readonly<Record<ReadingLevel, string>> = {
+  normal: 'In limits',
+  alert: 'Beyond alert',
+  alarm: 'Beyond alarm',
+};
 
 export const holdWords: Readonly<Record<HoldReason, string>> = {
   part: 'Waiting for a part',
@@ -46,7 +66,11 @@ export const holdWords: Readonly<Record<HoldReason, string>> = {
   other: 'Something else',
 };
 
-export const roleWords: Readonly<Record<Role, string>> = { technician: 'Technician', lead: 'Lead', storekeeper: 'Storekeeper' };
+export const roleWords: Readonly<Record<Role, string>> = {
+  technician: 'Technician',
+  lead: 'Lead',
+  storekeeper: 'Storekeeper',
+};
 
 /** The state as the sheet names it; handed-back work says so. */
 export function stateOf(work: Pick<WorkOrder, 'state' | 'handedBack'>): string {

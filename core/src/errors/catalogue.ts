@@ -37,7 +37,10 @@ export const catalogue = {
   foreign_origin: item(403, 'This request came from another site and was not carried out.'),
   role_missing: item(403, (v) => `Only a ${v['roles']} may do this.`),
   not_as_another: item(403, 'An operation is taken only from the person who made it.'),
-  work_order_not_yours: item(403, (v) => `${v['number']} is not assigned to you or your crew. Ask the lead to add you.`),
+  work_order_not_yours: item(
+    403,
+    (v) => `${v['number']} is not assigned to you or your crew. Ask the lead to add you.`,
+  ),
 
   // Operations
   operation_unknown: item(400, (v) => `There is no operation called “${v['name']}”.`),
@@ -58,7 +61,10 @@ export const catalogue = {
   clock_ran_too_long: item(409, 'The clock ran for over 24 h. Say when you really stopped.'),
   quantity_not_positive: item(400, 'Give an amount above zero.'),
   quantity_not_whole: item(400, (v) => `This part is counted in whole ${v['unit']}.`),
-  not_enough_stock: item(409, (v) => `Only ${v['onHand']} ${v['unit']} on hand in bin ${v['bin']}. Check the bin or take less.`),
+  not_enough_stock: item(
+    409,
+    (v) => `Only ${v['onHand']} ${v['unit']} on hand in bin ${v['bin']}. Check the bin or take less.`,
+  ),
   reading_out_of_range: item(400, 'That number is too large to be a reading.'),
   meter_runs_back: item(409, (v) => `This meter only counts up; it stood at ${v['latest']} ${v['unit']}.`),
   answer_of_wrong_kind: item(400, 'This step wants another kind of answer.'),
@@ -66,7 +72,10 @@ export const catalogue = {
   entry_not_amendable: item(409, 'This kind of entry cannot be changed afterwards.'),
   entry_of_another: item(403, 'Only the person who recorded it, or a lead, may change an entry.'),
   text_too_long: item(400, (v) => `At most ${v['limit']} characters fit here; this has ${v['length']}.`),
-  control_characters: item(400, 'The text holds characters that cannot be shown. Type it again or paste it as plain text.'),
+  control_characters: item(
+    400,
+    'The text holds characters that cannot be shown. Type it again or paste it as plain text.',
+  ),
 
   // Computing
   time_unreadable: item(400, (v) => `“${v['text']}” is not a time. Write it as 14:20.`),

@@ -14,12 +14,15 @@ export function money(minor: number, currency: string): Money {
 
 /** The exact sum. Throws `currencies_differ` when the amounts are not of the given currency. */
 export function sumMoney(amounts: readonly Money[], currency: string): Money {
-  return amounts.reduce((sum, each) => {
-    if (each.currency !== currency) {
-      throw new OilcanError('currencies_differ', { expected: currency, found: each.currency });
-    }
-    return money(sum.minor + each.minor, currency);
-  }, money(0, currency));
+  return amounts.reduce(
+    (sum, each) => {
+      if (each.currency !== currency) {
+        throw new OilcanError('currencies_differ', { expected: currency, found: each.currency });
+      }
+      return money(sum.minor + each.minor, currency);
+    },
+    money(0, currency),
+  );
 }
 
 /**

@@ -45,7 +45,11 @@ export function instantField(): yup.StringSchema<Instant> {
     .string()
     .strict()
     .required('Give a time.')
-    .test('instant', NOT_AN_INSTANT, (text) => tryParseInstant(text ?? '') !== undefined) as unknown as yup.StringSchema<Instant>;
+    .test(
+      'instant',
+      NOT_AN_INSTANT,
+      (text) => tryParseInstant(text ?? '') !== undefined,
+    ) as unknown as yup.StringSchema<Instant>;
 }
 
 /** As `instantField`, or null for none. */
@@ -55,7 +59,11 @@ export function optionalInstantField(): yup.Schema<Instant | null> {
     .strict()
     .defined()
     .nullable()
-    .test('instant', NOT_AN_INSTANT, (text) => text === null || tryParseInstant(text ?? '') !== undefined) as unknown as yup.Schema<Instant | null>;
+    .test(
+      'instant',
+      NOT_AN_INSTANT,
+      (text) => text === null || tryParseInstant(text ?? '') !== undefined,
+    ) as unknown as yup.Schema<Instant | null>;
 }
 
 /** A finite number that fits a row. */

@@ -183,4 +183,3 @@ function owedInWords(owed: readonly Owed[]): string {
   if (owed.some((each) => each.what === 'clockOfAnother')) words.push('a running clock of a mate');
   return `${words.join(', ')} ${owed.length === 1 ? 'is' : 'are'}`;
 }
-

@@ -6,8 +6,12 @@ import { compareForShift, isAssignedTo, isLate, shiftGroupOf, type Ranked } from
 
 const zone = 'Europe/Vienna';
 const hours = (count: number) => addMinutes(noon, count * 60);
-const ranked = (work: Parameters<typeof aWorkOrder>[0], asset: Parameters<typeof anAsset>[0] = {}): Ranked => ({ work: aWorkOrder(work), asset: anAsset(asset) });
-const sorted = (list: readonly Ranked[]): string[] => [...list].sort((a, b) => compareForShift(a, b, noon)).map(({ work }) => work.number);
+const ranked = (work: Parameters<typeof aWorkOrder>[0], asset: Parameters<typeof anAsset>[0] = {}): Ranked => ({
+  work: aWorkOrder(work),
+  asset: anAsset(asset),
+});
+const sorted = (list: readonly Ranked[]): string[] =>
+  [...list].sort((a, b) => compareForShift(a, b, noon)).map(({ work }) => work.number);
 
 describe('the order of the shift', () => {
   it('puts late before urgent, urgent before standing still, then critical, then due', () => {
@@ -39,7 +43,8 @@ describe('the order of the shift', () => {
 });
 
 describe('groups by when', () => {
-  const groupOf = (work: Parameters<typeof aWorkOrder>[0]) => shiftGroupOf(aWorkOrder({ urgency: 'free', ...work }), noon, zone);
+  const groupOf = (work: Parameters<typeof aWorkOrder>[0]) =>
+    shiftGroupOf(aWorkOrder({ urgency: 'free', ...work }), noon, zone);
 
   it.each([
     [{ dueAt: hours(-1) }, 'late'],

@@ -5,7 +5,9 @@ import { StagedRecords } from './staged-records';
 
 describeRecords('MemoryRecords', (test) => test(new MemoryRecords()));
 describeRecords('StagedRecords over nothing', (test) => test(new StagedRecords(new MemoryRecords())));
-describeRecords('StagedRecords over two layers', (test) => test(new StagedRecords(new StagedRecords(new MemoryRecords()))));
+describeRecords('StagedRecords over two layers', (test) =>
+  test(new StagedRecords(new StagedRecords(new MemoryRecords()))),
+);
 
 describe('MemoryRecords', () => {
   it('gives the same list again until something in it changes', () => {

@@ -49,9 +49,7 @@ export class StagedRecords implements Records {
 
   /** What is to be carried to the records below, each row once. */
   changes(): Change[] {
-    return [...this.#staged].flatMap(([table, rows]) =>
-      [...rows].map(([id, row]) => ({ table, id, row }) as Change),
-    );
+    return [...this.#staged].flatMap(([table, rows]) => [...rows].map(([id, row]) => ({ table, id, row }) as Change));
   }
 
   /** Takes over the changes of a layer above. */

@@ -103,7 +103,11 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   ...given,
 });
 
-export const aStep = (position: number, question: StepQuestion = { type: 'tick' }, given: Partial<Step> = {}): Step => ({
+export const aStep = (
+  position: number,
+  question: StepQuestion = { type: 'tick' },
+  given: Partial<Step> = {},
+): Step => ({
   id: asId<StepId>(`w-1-s${position}`),
   siteId: site,
   workOrderId: workId,
@@ -125,7 +129,14 @@ export const anAsset = (given: Partial<Asset> = {}): Asset => ({
   criticality: 2,
   condition: 'running',
   conditionSince: noon,
-  nameplate: { maker: 'Maker', model: 'M', serial: '1', inServiceSince: '2014-01-01', warrantyUntil: null, ratings: [] },
+  nameplate: {
+    maker: 'Maker',
+    model: 'M',
+    serial: '1',
+    inServiceSince: '2014-01-01',
+    warrantyUntil: null,
+    ratings: [],
+  },
   ...given,
 });
 
@@ -190,7 +201,16 @@ export function smallWorks(work: Partial<WorkOrder> = {}, steps: readonly Step[]
     put('parts', aPart()),
     put('bins', aBin()),
     put('stock', aLevel(8_000)),
-    put('movements', { id: 'opening', partId, binId, change: 8_000, reason: 'opening', at: noon, workOrderId: null, entryId: null }),
+    put('movements', {
+      id: 'opening',
+      partId,
+      binId,
+      change: 8_000,
+      reason: 'opening',
+      at: noon,
+      workOrderId: null,
+      entryId: null,
+    }),
     put('workOrders', aWorkOrder(work)),
     ...steps.map((step) => put('steps', step)),
   ];
@@ -209,5 +229,13 @@ export function anOperation<N extends OperationName>(
   args: ArgsOf<N>,
   given: Partial<Operation> = {},
 ): Operation {
-  return { id: newOperationId(), name, args, at: '2026-11-23T12:00:00.000+01:00', by: ann.id, device: 'test', ...given };
+  return {
+    id: newOperationId(),
+    name,
+    args,
+    at: '2026-11-23T12:00:00.000+01:00',
+    by: ann.id,
+    device: 'test',
+    ...given,
+  };
 }

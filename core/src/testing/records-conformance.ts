@@ -5,7 +5,10 @@ import { MemoryRecords } from '../records/memory-records';
 import { aStep, aWorkOrder, site, workId } from './builders';
 
 /** What every implementation of `Records` must do. `withRecords` gives a new empty one to each test. */
-export function describeRecords(name: string, withRecords: (test: (records: Records) => Promise<void>) => Promise<void>): void {
+export function describeRecords(
+  name: string,
+  withRecords: (test: (records: Records) => Promise<void>) => Promise<void>,
+): void {
   describe(`${name} as records`, () => {
     it('gives back the row that was put, and nothing for an unknown id', () =>
       withRecords(async (records) => {
@@ -63,7 +66,14 @@ export function describeRecords(name: string, withRecords: (test: (records: Reco
     it('holds after any changes what a plain list of them holds', () =>
       fc.assert(
         fc.asyncProperty(
-          fc.array(fc.record({ position: fc.integer({ min: 1, max: 5 }), work: fc.constantFrom('w-1', 'w-2'), isRemoval: fc.boolean() }), { maxLength: 25 }),
+          fc.array(
+            fc.record({
+              position: fc.integer({ min: 1, max: 5 }),
+              work: fc.constantFrom('w-1', 'w-2'),
+              isRemoval: fc.boolean(),
+            }),
+            { maxLength: 25 },
+          ),
           (changes) =>
             withRecords(async (records) => {
               const model = new Map<string, ReturnType<typeof aStep>>();

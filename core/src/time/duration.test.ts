@@ -2,9 +2,12 @@ import fc from 'fast-check';
 import { formatClock, formatDuration, parseDuration } from './duration';
 
 describe('parseDuration', () => {
-  it.each(['1:30', '1.5', '1,5', '90m', '1h30', '1.5h', '1,5 h', '90 min', '01:30', '1h30m'])('reads %s as 90 minutes', (text) => {
-    expect(parseDuration(text)).toBe(90);
-  });
+  it.each(['1:30', '1.5', '1,5', '90m', '1h30', '1.5h', '1,5 h', '90 min', '01:30', '1h30m'])(
+    'reads %s as 90 minutes',
+    (text) => {
+      expect(parseDuration(text)).toBe(90);
+    },
+  );
 
   // Common practice: a quarter of an hour is 15 minutes.
   it.each([
@@ -20,9 +23,12 @@ describe('parseDuration', () => {
     expect(parseDuration(text)).toBe(minutes);
   });
 
-  it.each(['', ' ', 'h', '.', '1:60', '1:5', '-1', '1e3', '1.5.5', '90mm', 'an hour', '1h75', '12345h'])('does not read %j', (text) => {
-    expect(parseDuration(text)).toBeUndefined();
-  });
+  it.each(['', ' ', 'h', '.', '1:60', '1:5', '-1', '1e3', '1.5.5', '90mm', 'an hour', '1h75', '12345h'])(
+    'does not read %j',
+    (text) => {
+      expect(parseDuration(text)).toBeUndefined();
+    },
+  );
 
   it('reads back every whole minute that it writes, in every form', () => {
     fc.assert(

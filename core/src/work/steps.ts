@@ -32,7 +32,12 @@ export interface Step {
   readonly text: string;
   readonly question: StepQuestion;
   /** The answer that holds now; every answer ever given is in the record. */
-  readonly answer: { readonly value: StepAnswer; readonly at: Instant; readonly by: PersonId; readonly entryId: EntryId } | null;
+  readonly answer: {
+    readonly value: StepAnswer;
+    readonly at: Instant;
+    readonly by: PersonId;
+    readonly entryId: EntryId;
+  } | null;
 }
 
 export function inOrder(steps: readonly Step[]): Step[] {

@@ -22,12 +22,21 @@ const entry = (id: string, content: EntryContent, given: Partial<Entry> = {}): E
   ...given,
 });
 
-const labor = (minutes: number): EntryContent => ({ kind: 'labor', personId: ann.id, startedAt: noon, minutes, timeType: 'regular', cost: money(minutes * 100, 'EUR') });
+const labor = (minutes: number): EntryContent => ({
+  kind: 'labor',
+  personId: ann.id,
+  startedAt: noon,
+  minutes,
+  timeType: 'regular',
+  cost: money(minutes * 100, 'EUR'),
+});
 
 describe('states', () => {
   it('allows exactly what the table of transitions says', () => {
     const allowed = (Object.keys(transitions) as Transition[]).flatMap((transition) =>
-      workStates.filter((state) => canChange(state, transition)).map((state) => `${state} ${transition} ${transitions[transition].to}`),
+      workStates
+        .filter((state) => canChange(state, transition))
+        .map((state) => `${state} ${transition} ${transitions[transition].to}`),
     );
     expect(allowed).toEqual([
       'ready start underway',
@@ -113,16 +122,31 @@ describe('cost', () => {
 
 describe('what is owed', () => {
   const rules = { steps: true, time: true };
-  const clockOf = (id: PersonId) => ({ id, siteId: aWorkOrder().siteId, workOrderId: aWorkOrder().id, startedAt: noon });
-  const answered = aStep(2, { type: 'tick' }, { answer: { value: { type: 'tick' }, at: noon, by: ann.id, entryId: asId<EntryId>('e') } });
+  const clockOf = (id: PersonId) => ({
+    id,
+    siteId: aWorkOrder().siteId,
+    workOrderId: aWorkOrder().id,
+    startedAt: noon,
+  });
+  const answered = aStep(
+    2,
+    { type: 'tick' },
+    { answer: { value: { type: 'tick' }, at: noon, by: ann.id, entryId: asId<EntryId>('e') } },
+  );
 
   it('lists open steps in their order, then the time', () => {
-    expect(owedBefore(ann.id, [aStep(3), answered, aStep(1)], [], [], rules).map((owed) => ('text' in owed ? owed.text : owed.what))).toEqual(['Step 1', 'Step 3', 'time']);
+    expect(
+      owedBefore(ann.id, [aStep(3), answered, aStep(1)], [], [], rules).map((owed) =>
+        'text' in owed ? owed.text : owed.what,
+      ),
+    ).toEqual(['Step 1', 'Step 3', 'time']);
   });
 
   it('counts the own running clock as time, and asks for a mate’s to be stopped', () => {
     expect(owedBefore(ann.id, [], [], [clockOf(ann.id)], rules)).toEqual([]);
-    expect(owedBefore(ann.id, [], [entry('1', labor(5))], [clockOf(bob.id)], rules)).toEqual([{ what: 'clockOfAnother', personId: bob.id }]);
+    expect(owedBefore(ann.id, [], [entry('1', labor(5))], [clockOf(bob.id)], rules)).toEqual([
+      { what: 'clockOfAnother', personId: bob.id },
+    ]);
   });
 
   it('is nothing where the rules ask for nothing', () => {

@@ -1,4 +1,13 @@
-import { asId, type Crew, type CrewId, type Person, type PersonId, type Settings, type Site, type SiteId } from '@oilcan/core';
+import {
+  asId,
+  type Crew,
+  type CrewId,
+  type Person,
+  type PersonId,
+  type Settings,
+  type Site,
+  type SiteId,
+} from '@oilcan/core';
 
 export const lifts = asId<SiteId>('site-lifts');
 export const snow = asId<SiteId>('site-snow');
@@ -16,18 +25,18 @@ const person = (
   siteIds: readonly SiteId[] = [lifts, snow],
 ): Person => ({ id: asId<PersonId>(id), name, roles, craftId, siteIds });
 
-export const ines = person('ines', 'Ines Okafor', ['technician'], 'mechanical');
-export const pavel = person('pavel', 'Pavel Brandt', ['technician'], 'electrical');
-export const mira = person('mira', 'Mira Castell', ['technician'], 'hydraulics');
-export const jonas = person('jonas', 'Jonas Reith', ['technician'], 'rope', [lifts]);
+const ines = person('ines', 'Ines Okafor', ['technician'], 'mechanical');
+const pavel = person('pavel', 'Pavel Brandt', ['technician'], 'electrical');
+const mira = person('mira', 'Mira Castell', ['technician'], 'hydraulics');
+const jonas = person('jonas', 'Jonas Reith', ['technician'], 'rope', [lifts]);
 export const tess = person('tess', 'Tess Lindqvist', ['lead'], 'lead');
-export const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store');
+const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store');
 
 export const people: readonly Person[] = [ines, pavel, mira, jonas, tess, arun];
-export const technicians: readonly Person[] = [ines, pavel, mira, jonas];
+const technicians: readonly Person[] = [ines, pavel, mira, jonas];
 
-export const ropeCrew: Crew = { id: asId<CrewId>('crew-rope'), name: 'Rope crew', memberIds: [jonas.id, ines.id] };
-export const plantCrew: Crew = { id: asId<CrewId>('crew-plant'), name: 'Plant crew', memberIds: [pavel.id, mira.id] };
+const ropeCrew: Crew = { id: asId<CrewId>('crew-rope'), name: 'Rope crew', memberIds: [jonas.id, ines.id] };
+const plantCrew: Crew = { id: asId<CrewId>('crew-plant'), name: 'Plant crew', memberIds: [pavel.id, mira.id] };
 export const crews: readonly Crew[] = [ropeCrew, plantCrew];
 
 export const settings: Settings = {

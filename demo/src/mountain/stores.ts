@@ -54,11 +54,23 @@ const BINS_PER_SHELF = 12;
 /** Each part has its bin in the base store; every third one another at mid station. */
 export const shelves: readonly Shelf[] = partPlans.flatMap((plan, index) => {
   const random = randomFor(`shelf ${plan.number}`);
-  const fullUnits = plan.priceMinor > 20_000 ? random.whole(1, 2) : plan.priceMinor > 4_000 ? random.whole(3, 6) : plan.priceMinor > 800 ? random.whole(8, 16) : random.whole(30, 80);
+  const fullUnits =
+    plan.priceMinor > 20_000
+      ? random.whole(1, 2)
+      : plan.priceMinor > 4_000
+        ? random.whole(3, 6)
+        : plan.priceMinor > 800
+          ? random.whole(8, 16)
+          : random.whole(30, 80);
   const label = (rack: number): string =>
     `${String.fromCharCode(65 + Math.floor(rack / BINS_PER_SHELF))}-${String((rack % BINS_PER_SHELF) + 1).padStart(2, '0')}`;
   const shelf = (store: string, rack: number, units: number): Shelf => ({
-    bin: { id: asId<BinId>(`bin-${store}-${plan.number.toLowerCase().replace(/[^a-z0-9.-]/g, '-')}`), storeId: asId<StoreId>(`store-${store}`), siteId: lifts, label: `${store === 'base' ? '' : 'M'}${label(rack)}` },
+    bin: {
+      id: asId<BinId>(`bin-${store}-${plan.number.toLowerCase().replace(/[^a-z0-9.-]/g, '-')}`),
+      storeId: asId<StoreId>(`store-${store}`),
+      siteId: lifts,
+      label: `${store === 'base' ? '' : 'M'}${label(rack)}`,
+    },
     plan,
     full: units * 1000,
     low: Math.floor(units / 3) * 1000,
@@ -85,7 +97,8 @@ export class Stockroom {
   }
 
   use(shelf: Shelf, quantity: Thousandths, at: Instant, cause: Pick<Movement, 'workOrderId' | 'entryId'>): void {
-    while ((this.#onHand.get(shelf.bin.id) ?? 0) - quantity < shelf.low) this.#move(shelf, shelf.full, 'receipt', at, {});
+    while ((this.#onHand.get(shelf.bin.id) ?? 0) - quantity < shelf.low)
+      this.#move(shelf, shelf.full, 'receipt', at, {});
     this.#move(shelf, -quantity, 'use', at, cause);
   }
 

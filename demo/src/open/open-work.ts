@@ -69,7 +69,11 @@ export function openJobsOf(sectorNumber: number): OpenJob[] {
 export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant, sector: Sector): OpenWork {
   const workId = asId<WorkOrderId>(`w-${number}`);
   const at = (days: number, hour: number): Instant =>
-    instantFromMillis(inZone(startOfDay(now, settings.zone, days), settings.zone).set({ hour }).toMillis());
+    instantFromMillis(
+      inZone(startOfDay(now, settings.zone, days), settings.zone)
+        .set({ hour })
+        .toMillis(),
+    );
   const isBegun = (job.done ?? 0) > 0;
   const startedAt = isBegun ? addMinutes(now, -95) : null;
   const firstPerson = asId<PersonId>(job.people[0] ?? 'jonas');
@@ -105,11 +109,21 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   const entries: Entry[] = [];
   const enter = (by: PersonId, when: Instant, content: EntryContent): Entry => {
     const id = asId<EntryId>(`${workId}-e${entries.length + 1}`);
-    const entry: Entry = { id, siteId: asset.siteId, workOrderId: workId, assetId: asset.id, at: when, by, amends: null, content };
+    const entry: Entry = {
+      id,
+      siteId: asset.siteId,
+      workOrderId: workId,
+      assetId: asset.id,
+      at: when,
+      by,
+      amends: null,
+      content,
+    };
     entries.push(entry);
     return entry;
   };
-  for (const [person, text] of job.notes ?? []) enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
+  for (const [person, text] of job.notes ?? [])
+    enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
   if (startedAt !== null) enter(firstPerson, startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
   const steps = job.steps.map((text, index) => {
     const step = stepFrom(text, index, work, sector.idOf);
@@ -145,7 +159,10 @@ function readStep(text: string, idOf: Sector['idOf']): { readonly question: Step
   if (point === undefined) throw new Error(`No measuring point is called ${text}.`);
   const limits = { alarmLow: null, alertLow: null, alertHigh: null, alarmHigh: null, ...point.limits };
   const pointId = asId<PointId>(idOf(point.key));
-  return { question: { type: 'number', unit: point.unit, decimals: point.decimals, limits, pointId }, words: point.name };
+  return {
+    question: { type: 'number', unit: point.unit, decimals: point.decimals, limits, pointId },
+    words: point.name,
+  };
 }
 
 function usualAnswer(question: StepQuestion): StepAnswer {

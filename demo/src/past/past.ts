@@ -53,15 +53,26 @@ export function pastEvents(sector: Sector, assets: ReadonlyMap<string, Asset>, n
   const failures = failureProcesses.flatMap((failure, index) => {
     const random = randomFor(`failures ${sector.number} ${failure.asset} ${failure.component} ${index}`);
     return failureDays(failure.course, PAST_DAYS - QUIET_DAYS, random).map((day) => ({
-      sector, asset: assetOf(failure.asset), failure, day, at: workingTime(day, now, random), random,
+      sector,
+      asset: assetOf(failure.asset),
+      failure,
+      day,
+      at: workingTime(day, now, random),
+      random,
     }));
   });
   const rounds = roundPlans.flatMap((round) => {
     const random = randomFor(`rounds ${sector.number} ${round.asset} ${round.title}`);
     const days: number[] = [];
-    for (let day = random.whole(0, round.everyDays - 1); day < PAST_DAYS - QUIET_DAYS; day += round.everyDays) days.push(day);
+    for (let day = random.whole(0, round.everyDays - 1); day < PAST_DAYS - QUIET_DAYS; day += round.everyDays)
+      days.push(day);
     return days.map((day) => ({
-      sector, asset: assetOf(round.asset), round, day, at: workingTime(day, now, random), random,
+      sector,
+      asset: assetOf(round.asset),
+      round,
+      day,
+      at: workingTime(day, now, random),
+      random,
     }));
   });
   return [...failures, ...rounds];
@@ -96,7 +107,9 @@ export class PastWriter {
   }
 
   write(event: PastEvent, number: number): PastWork {
-    return 'failure' in event ? this.#writeFailure(event, event.failure, number) : this.#writeRound(event, event.round, number);
+    return 'failure' in event
+      ? this.#writeFailure(event, event.failure, number)
+      : this.#writeRound(event, event.round, number);
   }
 
   #writeFailure(event: PastEvent, failure: FailureProcess, number: number): PastWork {
@@ -105,21 +118,44 @@ export class PastWriter {
     const minutes = draw(failure.repair, random);
     const startedAt = addMinutes(event.at, random.whole(5, 50));
     const work = this.#finishedWork(event, number, {
-      kind: 'corrective', title: story.title, reason: story.reason, craftId: failure.craft, estimateMinutes: Math.round(failure.repair.medianMinutes / 15) * 15,
-      urgency: failure.stoppage === null ? random.pick(['week', 'shift'] as const) : random.pick(['now', 'shift'] as const),
-      dueAt: addMinutes(event.at, random.pick([120, 480, 1440])), startedAt, finishedAt: addMinutes(startedAt, minutes),
+      kind: 'corrective',
+      title: story.title,
+      reason: story.reason,
+      craftId: failure.craft,
+      estimateMinutes: Math.round(failure.repair.medianMinutes / 15) * 15,
+      urgency:
+        failure.stoppage === null ? random.pick(['week', 'shift'] as const) : random.pick(['now', 'shift'] as const),
+      dueAt: addMinutes(event.at, random.pick([120, 480, 1440])),
+      startedAt,
+      finishedAt: addMinutes(startedAt, minutes),
     });
     const scribe = new Scribe(work);
     scribe.add(startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
     const { stoppage } = failure;
     if (stoppage !== null && random.chance(stoppage.probability)) {
       const to = addMinutes(event.at, Math.max(minutes, draw(stoppage, random)));
-      scribe.add(to, { kind: 'stoppage', from: event.at, to: to > this.#now ? null : to, extent: stoppage.extent, isPlanned: false });
+      scribe.add(to, {
+        kind: 'stoppage',
+        from: event.at,
+        to: to > this.#now ? null : to,
+        extent: stoppage.extent,
+        isPlanned: false,
+      });
     }
     for (const [part, amount, probability] of failure.parts) {
-      if (random.chance(probability)) this.#takePart(scribe, part, amount * 1000, addMinutes(startedAt, Math.round(minutes * 0.6)));
+      if (random.chance(probability))
+        this.#takePart(scribe, part, amount * 1000, addMinutes(startedAt, Math.round(minutes * 0.6)));
     }
-    scribe.add(work.finishedAt, { kind: 'fault', mode: failure.mode, mechanism: failure.mechanism, cause: failure.cause, detection: random.pick([1, 5, 8, 8, 9]), activity: random.pick([1, 1, 2, 4]), component: failure.component, text: story.reason });
+    scribe.add(work.finishedAt, {
+      kind: 'fault',
+      mode: failure.mode,
+      mechanism: failure.mechanism,
+      cause: failure.cause,
+      detection: random.pick([1, 5, 8, 8, 9]),
+      activity: random.pick([1, 1, 2, 4]),
+      component: failure.component,
+      text: story.reason,
+    });
     scribe.add(work.finishedAt, { kind: 'note', text: story.note });
     this.#addLabor(scribe, work, minutes, random);
     return scribe.finish();
@@ -130,8 +166,15 @@ export class PastWriter {
     const minutes = draw({ medianMinutes: round.minutes, logSpread: 0.18 }, random);
     const startedAt = addMinutes(event.at, random.whole(0, 90));
     const work = this.#finishedWork(event, number, {
-      kind: round.kind, title: round.title, reason: round.reason, craftId: round.craft, estimateMinutes: round.minutes, urgency: 'week',
-      dueAt: addMinutes(event.at, random.whole(-1, 3) * 1440), startedAt, finishedAt: addMinutes(startedAt, minutes),
+      kind: round.kind,
+      title: round.title,
+      reason: round.reason,
+      craftId: round.craft,
+      estimateMinutes: round.minutes,
+      urgency: 'week',
+      dueAt: addMinutes(event.at, random.whole(-1, 3) * 1440),
+      startedAt,
+      finishedAt: addMinutes(startedAt, minutes),
     });
     const scribe = new Scribe(work);
     scribe.add(startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
@@ -156,7 +199,10 @@ export class PastWriter {
   #finishedWork(
     event: PastEvent,
     number: number,
-    made: Pick<WorkOrder, 'kind' | 'title' | 'reason' | 'craftId' | 'estimateMinutes' | 'urgency' | 'dueAt'> & { readonly startedAt: Instant; readonly finishedAt: Instant },
+    made: Pick<WorkOrder, 'kind' | 'title' | 'reason' | 'craftId' | 'estimateMinutes' | 'urgency' | 'dueAt'> & {
+      readonly startedAt: Instant;
+      readonly finishedAt: Instant;
+    },
   ): FinishedWork {
     const person = technicianOf(made.craftId);
     const isAccepted = made.finishedAt < addMinutes(this.#now, -ACCEPTED_AFTER_DAYS * 1440);
@@ -190,11 +236,25 @@ export class PastWriter {
   #addLabor(scribe: Scribe, work: FinishedWork, minutes: number, random: Random): void {
     const person = technicianOf(work.craftId);
     const timeType = random.chance(0.06) ? 'overtime' : 'regular';
-    scribe.add(work.finishedAt, { kind: 'labor', personId: person.id, startedAt: work.startedAt, minutes, timeType, cost: laborCost(minutes, person.craftId, timeType, settings) });
+    scribe.add(work.finishedAt, {
+      kind: 'labor',
+      personId: person.id,
+      startedAt: work.startedAt,
+      minutes,
+      timeType,
+      cost: laborCost(minutes, person.craftId, timeType, settings),
+    });
     if (minutes < 150 || !random.chance(0.4)) return;
     const mate = technicianOf(work.craftId === 'mechanical' ? 'rope' : 'mechanical');
     const shorter = Math.round(minutes * 0.6);
-    scribe.add(work.finishedAt, { kind: 'labor', personId: mate.id, startedAt: work.startedAt, minutes: shorter, timeType: 'regular', cost: laborCost(shorter, mate.craftId, 'regular', settings) });
+    scribe.add(work.finishedAt, {
+      kind: 'labor',
+      personId: mate.id,
+      startedAt: work.startedAt,
+      minutes: shorter,
+      timeType: 'regular',
+      cost: laborCost(shorter, mate.craftId, 'regular', settings),
+    });
   }
 }
 

@@ -1,4 +1,4 @@
-import { ann, aPerson, put, smallWorks } from '@oilcan/core/src/testing/builders';
+import { ann, aPerson, put, smallWorks } from '@oilcan/core/testing';
 import { asId, type PersonId } from '@oilcan/core';
 import { PASSWORD, startTestServer, type TestServer } from '../testing/test-server';
 

@@ -25,11 +25,7 @@ export async function openSession(database: Knex, person: PersonId, nowMillis: n
 }
 
 /** Whose session it is, or undefined when there is none or it has ended. */
-export async function personOfSession(
-  database: Knex,
-  token: string,
-  nowMillis: number,
-): Promise<PersonId | undefined> {
+export async function personOfSession(database: Knex, token: string, nowMillis: number): Promise<PersonId | undefined> {
   const session: { person: string; expires_at: string } | undefined = await database('sessions')
     .where('token_hash', digest(token))
     .first('person', 'expires_at');

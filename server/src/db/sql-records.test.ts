@@ -1,6 +1,6 @@
 import { indexesOf, tableNames } from '@oilcan/core';
-import { aStep, workId } from '@oilcan/core/src/testing/builders';
-import { describeRecords } from '@oilcan/core/src/testing/records-conformance';
+import { aStep, workId } from '@oilcan/core/testing';
+import { describeRecords } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
 import { openDatabase } from './connection';
 import { currentRevision } from './revisions';
@@ -13,7 +13,9 @@ beforeAll(async () => {
 afterAll(() => database.destroy());
 
 /** Each test runs in a transaction that is undone. */
-const inTransaction = async (test: (records: SqlRecords, transaction: Knex.Transaction) => Promise<void>): Promise<void> => {
+const inTransaction = async (
+  test: (records: SqlRecords, transaction: Knex.Transaction) => Promise<void>,
+): Promise<void> => {
   const transaction = await database.transaction();
   try {
     await test(new SqlRecords(transaction), transaction);
@@ -38,10 +40,17 @@ describe('SqlRecords', () => {
 
   it('forgets a removal when the row comes back', () =>
     inTransaction(async (records, transaction) => {
-      const clock = { id: 'ann' as never, siteId: 'site' as never, workOrderId: workId, startedAt: '2026-11-23T11:00:00.000Z' as never };
+      const clock = {
+        id: 'ann' as never,
+        siteId: 'site' as never,
+        workOrderId: workId,
+        startedAt: '2026-11-23T11:00:00.000Z' as never,
+      };
       await records.put('clocks', clock);
       await records.remove('clocks', 'ann');
-      expect(await transaction('removals').select('table_name', 'id', 'site')).toEqual([{ table_name: 'clocks', id: 'ann', site: 'site' }]);
+      expect(await transaction('removals').select('table_name', 'id', 'site')).toEqual([
+        { table_name: 'clocks', id: 'ann', site: 'site' },
+      ]);
       await records.put('clocks', clock);
       expect(await transaction('removals')).toEqual([]);
     }));
@@ -58,7 +67,9 @@ describe('the migrations', () => {
   it('leave a column for every index of every table', async () => {
     for (const table of tableNames) {
       const columns = Object.keys(await database(sqlName(table)).columnInfo());
-      expect(columns.sort()).toEqual(['body', 'id', 'revision', ...indexesOf(table).map(([index]) => sqlName(index))].sort());
+      expect(columns.sort()).toEqual(
+        ['body', 'id', 'revision', ...indexesOf(table).map(([index]) => sqlName(index))].sort(),
+      );
     }
   });
 });

@@ -54,7 +54,9 @@ export class SqlRecords implements Records {
 
   /** The rows with these ids, those that exist, in no order. */
   async getMany<T extends TableName>(table: T, ids: readonly string[]): Promise<Tables[T][]> {
-    const stored: StoredRow[] = await this.#transaction(sqlName(table)).whereIn('id', [...ids]).select('body');
+    const stored: StoredRow[] = await this.#transaction(sqlName(table))
+      .whereIn('id', [...ids])
+      .select('body');
     return stored.map((each) => readRow(table, each));
   }
 

@@ -1,5 +1,5 @@
 import { catalogue, isErrorCode, PUSH_LIMIT, REQUEST_BYTES_LIMIT } from '@oilcan/core';
-import { anOperation, ann, aStep, binId, bob, lea, partId, smallWorks, workId } from '@oilcan/core/src/testing/builders';
+import { anOperation, ann, aStep, binId, bob, lea, partId, smallWorks, workId } from '@oilcan/core/testing';
 import type { InjectOptions } from 'fastify';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
@@ -8,7 +8,11 @@ let cookie: string;
 let before: unknown;
 
 const recorded = async (): Promise<unknown> =>
-  Promise.all(['work_orders', 'steps', 'entries', 'stock', 'movements', 'clocks', 'points'].map((table) => works.database(table).select('id', 'body').orderBy('id')));
+  Promise.all(
+    ['work_orders', 'steps', 'entries', 'stock', 'movements', 'clocks', 'points'].map((table) =>
+      works.database(table).select('id', 'body').orderBy('id'),
+    ),
+  );
 
 beforeAll(async () => {
   works = await startTestServer(smallWorks({}, [aStep(1)]));
@@ -18,37 +22,90 @@ beforeAll(async () => {
 afterAll(() => works.close());
 afterEach(async () => expect(await recorded()).toEqual(before));
 
-const json = (payload: string): InjectOptions => ({ method: 'POST', url: '/api/operations', payload, headers: { 'content-type': 'application/json' } });
+const json = (payload: string): InjectOptions => ({
+  method: 'POST',
+  url: '/api/operations',
+  payload,
+  headers: { 'content-type': 'application/json' },
+});
 const push = (payload: unknown): InjectOptions => json(JSON.stringify(payload));
 const onWork = { workOrderId: workId };
 const hourAgo = (): string => new Date(Date.now() - 3_600_000).toISOString();
-const operation = (name: string, args: unknown) => ({ ...anOperation('note.add', { ...onWork, text: '-' }), name, args, at: new Date().toISOString() });
+const operation = (name: string, args: unknown) => ({
+  ...anOperation('note.add', { ...onWork, text: '-' }),
+  name,
+  args,
+  at: new Date().toISOString(),
+});
 
 describe('a bad request', () => {
   it.each<[string, InjectOptions, number, string]>([
     ['malformed JSON', json('{"protocol":'), 400, 'malformed_json'],
     ['an empty body', json(''), 400, 'malformed_json'],
-    ['a prototype in the JSON', json('{"__proto__":{"admin":true},"protocol":1,"operations":[1]}'), 400, 'malformed_json'],
-    ['another media type', { ...json('protocol=1'), headers: { 'content-type': 'application/x-www-form-urlencoded' } }, 415, 'media_type_unsupported'],
+    [
+      'a prototype in the JSON',
+      json('{"__proto__":{"admin":true},"protocol":1,"operations":[1]}'),
+      400,
+      'malformed_json',
+    ],
+    [
+      'another media type',
+      { ...json('protocol=1'), headers: { 'content-type': 'application/x-www-form-urlencoded' } },
+      415,
+      'media_type_unsupported',
+    ],
     ['no operations', push({ protocol: 1, operations: [] }), 400, 'invalid'],
     ['a list instead of an object', push([1, 2]), 400, 'invalid'],
     ['null', push(null), 400, 'invalid'],
     ['an unknown field', push({ protocol: 1, operations: [{}], admin: true }), 400, 'invalid'],
     ['a number as text', push({ protocol: '1', operations: [{}] }), 400, 'invalid'],
     ['an older protocol', push({ protocol: 0, operations: [{}] }), 426, 'protocol_unsupported'],
-    ['too many operations', push({ protocol: 1, operations: Array.from({ length: PUSH_LIMIT + 1 }, () => ({})) }), 413, 'too_many_operations'],
-    ['a body over the limit', json(`{"protocol":1,"operations":["${'x'.repeat(REQUEST_BYTES_LIMIT)}"]}`), 413, 'body_too_large'],
+    [
+      'too many operations',
+      push({ protocol: 1, operations: Array.from({ length: PUSH_LIMIT + 1 }, () => ({})) }),
+      413,
+      'too_many_operations',
+    ],
+    [
+      'a body over the limit',
+      json(`{"protocol":1,"operations":["${'x'.repeat(REQUEST_BYTES_LIMIT)}"]}`),
+      413,
+      'body_too_large',
+    ],
     ['a revision that is none', { url: '/api/sync?since=yesterday' }, 400, 'invalid'],
     ['a revision below zero', { url: '/api/sync?since=-1' }, 400, 'invalid'],
     ['no revision', { url: '/api/sync' }, 400, 'invalid'],
-    ['another origin', { ...push({ protocol: 1, operations: [{}] }), headers: { 'content-type': 'application/json', origin: 'https://elsewhere.example' } }, 403, 'foreign_origin'],
-    ['an unreadable origin', { ...push({ protocol: 1, operations: [{}] }), headers: { 'content-type': 'application/json', origin: 'null' } }, 403, 'foreign_origin'],
+    [
+      'another origin',
+      {
+        ...push({ protocol: 1, operations: [{}] }),
+        headers: { 'content-type': 'application/json', origin: 'https://elsewhere.example' },
+      },
+      403,
+      'foreign_origin',
+    ],
+    [
+      'an unreadable origin',
+      { ...push({ protocol: 1, operations: [{}] }), headers: { 'content-type': 'application/json', origin: 'null' } },
+      403,
+      'foreign_origin',
+    ],
     ['an unknown address', { url: '/api/nothing' }, 404, 'route_unknown'],
     ['a broken address', { url: '/api/%E0%A4%A' }, 400, 'invalid'],
     ['another method', { method: 'PATCH', url: '/api/sync' }, 404, 'route_unknown'],
-    ['a name of 10,000 letters', { method: 'POST', url: '/api/session', payload: { name: 'x'.repeat(10_000), password: 'x' } }, 400, 'invalid'],
+    [
+      'a name of 10,000 letters',
+      { method: 'POST', url: '/api/session', payload: { name: 'x'.repeat(10_000), password: 'x' } },
+      400,
+      'invalid',
+    ],
     ['no password', { method: 'POST', url: '/api/session', payload: { name: 'Ann' } }, 400, 'invalid'],
-    ['a password that is an object', { method: 'POST', url: '/api/session', payload: { name: 'Ann', password: { $ne: '' } } }, 400, 'invalid'],
+    [
+      'a password that is an object',
+      { method: 'POST', url: '/api/session', payload: { name: 'Ann', password: { $ne: '' } } },
+      400,
+      'invalid',
+    ],
   ])('with %s is refused in a clear sentence', async (_, options, status, code) => {
     const answer = await works.ask(cookie, options);
     expect([answer.statusCode, answer.json<{ code: string }>().code]).toEqual([status, code]);
@@ -60,7 +117,11 @@ describe('a bad request', () => {
     ['no cookie', null, 'not_signed_in'],
     ['an invented cookie', 'oilcan_session=abc', 'session_expired'],
   ])('with %s is not let in', async (_, given, code) => {
-    for (const options of [push({ protocol: 1, operations: [{}] }), { url: '/api/sync?since=0' }, { url: '/api/session' }]) {
+    for (const options of [
+      push({ protocol: 1, operations: [{}] }),
+      { url: '/api/sync?since=0' },
+      { url: '/api/session' },
+    ]) {
       const answer = await works.ask(given, options);
       expect([answer.statusCode, answer.json<{ code: string }>().code]).toEqual([401, code]);
     }
@@ -68,7 +129,8 @@ describe('a bad request', () => {
 });
 
 describe('a bad operation', () => {
-  const labor = (minutes: unknown, startedAt: unknown = hourAgo()) => operation('labor.add', { ...onWork, personId: ann.id, startedAt, minutes, timeType: 'regular' });
+  const labor = (minutes: unknown, startedAt: unknown = hourAgo()) =>
+    operation('labor.add', { ...onWork, personId: ann.id, startedAt, minutes, timeType: 'regular' });
   const use = (quantity: unknown) => operation('part.use', { ...onWork, partId, binId, quantity });
 
   it.each<[string, () => unknown, string, string | null]>([
@@ -76,10 +138,25 @@ describe('a bad operation', () => {
     ['without a number of its own', () => ({ ...operation('work.start', onWork), id: 'one' }), 'invalid', 'id'],
     ['of an unknown name', () => operation('work.explode', onWork), 'operation_unknown', 'name'],
     ['made in somebody’s name', () => ({ ...operation('work.start', onWork), by: bob.id }), 'not_as_another', 'by'],
-    ['from the future', () => ({ ...operation('work.start', onWork), at: new Date(Date.now() + 3_600_000).toISOString() }), 'made_in_future', 'at'],
+    [
+      'from the future',
+      () => ({ ...operation('work.start', onWork), at: new Date(Date.now() + 3_600_000).toISOString() }),
+      'made_in_future',
+      'at',
+    ],
     ['with a field too many', () => operation('work.start', { ...onWork, force: true }), 'invalid', null],
-    ['on work that does not exist', () => operation('work.start', { workOrderId: 'w-404' }), 'not_found', 'workOrderId'],
-    ['with a path as an id', () => operation('work.start', { workOrderId: '../../etc/passwd' }), 'invalid', 'workOrderId'],
+    [
+      'on work that does not exist',
+      () => operation('work.start', { workOrderId: 'w-404' }),
+      'not_found',
+      'workOrderId',
+    ],
+    [
+      'with a path as an id',
+      () => operation('work.start', { workOrderId: '../../etc/passwd' }),
+      'invalid',
+      'workOrderId',
+    ],
     ['for a lead only', () => operation('work.accept', onWork), 'role_missing', null],
     ['of negative labor', () => labor(-30), 'labor_not_positive', 'minutes'],
     ['of no labor', () => labor(0), 'labor_not_positive', 'minutes'],
@@ -91,10 +168,25 @@ describe('a bad operation', () => {
     ['of parts below zero', () => use(-1_000), 'quantity_not_positive', 'quantity'],
     ['of more parts than there are', () => use(9_000), 'not_enough_stock', 'quantity'],
     ['of more parts than can be counted', () => use(1e300), 'quantity_not_whole', 'quantity'],
-    ['of a reading that is no number', () => operation('reading.add', { ...onWork, pointId: 'point', value: '68' }), 'invalid', 'value'],
+    [
+      'of a reading that is no number',
+      () => operation('reading.add', { ...onWork, pointId: 'point', value: '68' }),
+      'invalid',
+      'value',
+    ],
     ['that finishes with something owed', () => operation('work.finish', onWork), 'state_forbids', null],
-    ['of a text of 100,000 characters', () => operation('note.add', { ...onWork, text: 'x'.repeat(100_000) }), 'text_too_long', 'text'],
-    ['with control characters', () => operation('note.add', { ...onWork, text: 'a\u0000b' }), 'control_characters', 'text'],
+    [
+      'of a text of 100,000 characters',
+      () => operation('note.add', { ...onWork, text: 'x'.repeat(100_000) }),
+      'text_too_long',
+      'text',
+    ],
+    [
+      'with control characters',
+      () => operation('note.add', { ...onWork, text: 'a\u0000b' }),
+      'control_characters',
+      'text',
+    ],
   ])('%s is refused at its field', async (_, made, code, field) => {
     const answer = await works.push(cookie, [made()]);
     expect(answer.statusCode).toBe(200);
@@ -105,11 +197,15 @@ describe('a bad operation', () => {
 
   it('on somebody else’s work is refused', async () => {
     const bobs = await works.signIn(bob);
-    expect(codesOf(await works.push(bobs, [{ ...operation('work.start', onWork), by: bob.id }]))).toEqual(['work_order_not_yours']);
+    expect(codesOf(await works.push(bobs, [{ ...operation('work.start', onWork), by: bob.id }]))).toEqual([
+      'work_order_not_yours',
+    ]);
   });
 
   it('that drops work without saying why is refused', async () => {
     const lead = await works.signIn(lea);
-    expect(codesOf(await works.push(lead, [{ ...operation('work.drop', { ...onWork, reason: ' ' }), by: lea.id }]))).toEqual(['invalid']);
+    expect(
+      codesOf(await works.push(lead, [{ ...operation('work.drop', { ...onWork, reason: ' ' }), by: lea.id }])),
+    ).toEqual(['invalid']);
   });
 });

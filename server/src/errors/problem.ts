@@ -14,7 +14,7 @@ export interface Problem {
   readonly instance: string;
 }
 
-export function problemOf(error: OilcanError, requestId: string): Problem {
+function problemOf(error: OilcanError, requestId: string): Problem {
   return {
     type: `urn:oilcan:problem:${error.code}`,
     title: error.message,

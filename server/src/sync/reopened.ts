@@ -1,7 +1,11 @@
 import { indexesOf, type Change, type TableName } from '@oilcan/core';
 import type { SqlRecords } from '../db/sql-records';
 
-const ofWork: readonly Extract<TableName, 'steps' | 'entries' | 'acknowledgements'>[] = ['steps', 'entries', 'acknowledgements'];
+const ofWork: readonly Extract<TableName, 'steps' | 'entries' | 'acknowledgements'>[] = [
+  'steps',
+  'entries',
+  'acknowledgements',
+];
 
 /**
  * Work that was handed back long after it was finished has left the phones. Its rows are written once more with new

@@ -39,15 +39,19 @@ export async function syncRoutes(server: FastifyInstance, { database }: { readon
     },
   );
 
-  server.get('/news', { schema: { summary: 'Server-sent events: a revision whenever something changed' } }, async (request, reply) => {
-    await server.personOf(request);
-    reply.hijack();
-    reply.raw.writeHead(200, {
-      'content-type': 'text/event-stream; charset=utf-8',
-      'cache-control': 'no-store',
-      connection: 'keep-alive',
-      'x-accel-buffering': 'no',
-    });
-    news.listen(reply.raw);
-  });
+  server.get(
+    '/news',
+    { schema: { summary: 'Server-sent events: a revision whenever something changed' } },
+    async (request, reply) => {
+      await server.personOf(request);
+      reply.hijack();
+      reply.raw.writeHead(200, {
+        'content-type': 'text/event-stream; charset=utf-8',
+        'cache-control': 'no-store',
+        connection: 'keep-alive',
+        'x-accel-buffering': 'no',
+      });
+      news.listen(reply.raw);
+    },
+  );
 }

@@ -1,5 +1,31 @@
-import { addMinutes, asId, type Operation, type OperationId, type PersonId, type PullAnswer, type SiteId, type WorkOrderId } from '@oilcan/core';
-import { anOperation, ann, aPerson, aStep, aWorkOrder, bob, lea, newOperationId, noon, otherSite, partId, binId, put, site, smallWorks, workId } from '@oilcan/core/src/testing/builders';
+import {
+  addMinutes,
+  asId,
+  type Operation,
+  type OperationId,
+  type PersonId,
+  type PullAnswer,
+  type SiteId,
+  type WorkOrderId,
+} from '@oilcan/core';
+import {
+  anOperation,
+  ann,
+  aPerson,
+  aStep,
+  aWorkOrder,
+  bob,
+  lea,
+  newOperationId,
+  noon,
+  otherSite,
+  partId,
+  binId,
+  put,
+  site,
+  smallWorks,
+  workId,
+} from '@oilcan/core/testing';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { pull } from './pull';
 
@@ -13,25 +39,44 @@ beforeEach(async () => {
     ...smallWorks({}, [aStep(1), aStep(2)]),
     put('workOrders', aWorkOrder({ id: elsewhere, number: 'W-9', siteId: otherSite })),
     put('steps', aStep(9, { type: 'tick' }, { workOrderId: elsewhere, siteId: otherSite })),
-    put('workOrders', aWorkOrder({ id: longAgo, number: 'W-0', state: 'finished', finishedAt: addMinutes(noon, -60 * 24 * 400) })),
+    put(
+      'workOrders',
+      aWorkOrder({ id: longAgo, number: 'W-0', state: 'finished', finishedAt: addMinutes(noon, -60 * 24 * 400) }),
+    ),
     put('steps', aStep(8, { type: 'tick' }, { workOrderId: longAgo })),
   ]);
   cookie = await works.signIn(ann);
 });
 afterEach(() => works.close());
 
-const idsIn = (answer: PullAnswer, table: string): string[] => answer.changes.filter((change) => change.table === table).map(({ id }) => id).sort();
-const tick = (position: number): Operation => anOperation('step.answer', { workOrderId: workId, stepId: aStep(position).id, answer: { type: 'tick' } });
-const rowCounts = async () => Promise.all(['entries', 'operations', 'movements'].map(async (table) => Number((await works.database(table).count({ n: '*' }))[0]?.['n'])));
+const idsIn = (answer: PullAnswer, table: string): string[] =>
+  answer.changes
+    .filter((change) => change.table === table)
+    .map(({ id }) => id)
+    .sort();
+const tick = (position: number): Operation =>
+  anOperation('step.answer', { workOrderId: workId, stepId: aStep(position).id, answer: { type: 'tick' } });
+const rowCounts = async () =>
+  Promise.all(
+    ['entries', 'operations', 'movements'].map(async (table) =>
+      Number((await works.database(table).count({ n: '*' }))[0]?.['n']),
+    ),
+  );
 
 describe('pushing operations', () => {
   it('applies them in their order, and brings back what they changed', async () => {
     const { revision } = await works.pull(cookie);
-    expect(codesOf(await works.push(cookie, [anOperation('work.start', { workOrderId: workId }), tick(1), tick(2)]))).toEqual(['accepted', 'accepted', 'accepted']);
+    expect(
+      codesOf(await works.push(cookie, [anOperation('work.start', { workOrderId: workId }), tick(1), tick(2)])),
+    ).toEqual(['accepted', 'accepted', 'accepted']);
     const news = await works.pull(cookie, revision);
     expect(idsIn(news, 'steps')).toEqual([aStep(1).id, aStep(2).id]);
     expect(idsIn(news, 'entries')).toHaveLength(3);
-    expect(await works.pull(cookie, news.revision)).toMatchObject({ changes: [], revision: news.revision, hasMore: false });
+    expect(await works.pull(cookie, news.revision)).toMatchObject({
+      changes: [],
+      revision: news.revision,
+      hasMore: false,
+    });
   });
 
   it('takes the same operation once, however often and in whatever company it comes', async () => {
@@ -52,17 +97,26 @@ describe('pushing operations', () => {
 
   it('does not let an operation’s number stand for another', async () => {
     const first = tick(1);
-    expect(codesOf(await works.push(cookie, [first, { ...tick(2), id: first.id }]))).toEqual(['accepted', 'operation_id_reused']);
+    expect(codesOf(await works.push(cookie, [first, { ...tick(2), id: first.id }]))).toEqual([
+      'accepted',
+      'operation_id_reused',
+    ]);
   });
 
   it('lets the good ones of a batch through beside the bad', async () => {
     const bad = anOperation('note.add', { workOrderId: workId, text: '' });
-    expect(codesOf(await works.push(cookie, [bad, { nonsense: true }, tick(1)]))).toEqual(['invalid', 'invalid', 'accepted']);
+    expect(codesOf(await works.push(cookie, [bad, { nonsense: true }, tick(1)]))).toEqual([
+      'invalid',
+      'invalid',
+      'accepted',
+    ]);
   });
 
   it('writes everything or nothing', async () => {
     const before = await rowCounts();
-    await works.database.raw('CREATE TRIGGER fail BEFORE INSERT ON operations BEGIN SELECT RAISE(ABORT, \'broken\'); END');
+    await works.database.raw(
+      "CREATE TRIGGER fail BEFORE INSERT ON operations BEGIN SELECT RAISE(ABORT, 'broken'); END",
+    );
     expect((await works.push(cookie, [tick(1)])).statusCode).toBe(500);
     expect(await rowCounts()).toEqual(before);
     await works.database.raw('DROP TRIGGER fail');
@@ -71,8 +125,14 @@ describe('pushing operations', () => {
 
   it('says that the disk is full, and keeps nothing by halves', async () => {
     await works.database.raw('PRAGMA max_page_count = 1');
-    const note = (id: OperationId): Operation => ({ ...anOperation('note.add', { workOrderId: workId, text: 'x'.repeat(9_000) }), id });
-    const answer = await works.push(cookie, Array.from({ length: 40 }, () => note(newOperationId())));
+    const note = (id: OperationId): Operation => ({
+      ...anOperation('note.add', { workOrderId: workId, text: 'x'.repeat(9_000) }),
+      id,
+    });
+    const answer = await works.push(
+      cookie,
+      Array.from({ length: 40 }, () => note(newOperationId())),
+    );
     expect([answer.statusCode, answer.json<{ code: string }>().code]).toEqual([503, 'no_space']);
     expect(await rowCounts()).toEqual([0, 0, 1]);
   });
@@ -119,7 +179,9 @@ describe('pulling rows', () => {
 
   it('names another scope for other sites', async () => {
     const traveller = aPerson({ id: asId<PersonId>('tom'), name: 'Tom', siteIds: [site, asId<SiteId>('third')] });
-    const [mine, bobs, toms] = await Promise.all([ann, bob, traveller].map((person) => pull(works.database, person, 0, Date.now())));
+    const [mine, bobs, toms] = await Promise.all(
+      [ann, bob, traveller].map((person) => pull(works.database, person, 0, Date.now())),
+    );
     expect(mine?.scope).toBe(bobs?.scope);
     expect(mine?.scope).not.toBe(toms?.scope);
   });

@@ -1,6 +1,6 @@
 import type { Change, Person, PullAnswer, PushAnswer } from '@oilcan/core';
 import { PROTOCOL_VERSION } from '@oilcan/core';
-import { smallWorks } from '@oilcan/core/src/testing/builders';
+import { smallWorks } from '@oilcan/core/testing';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
@@ -30,9 +30,16 @@ export async function startTestServer(
   const database = await openDatabase(':memory:');
   await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
   for (const change of rows) {
-    if (change.table === 'people' && change.row !== null) await putAccount(database, change.row.id, change.row.name, PASSWORD);
+    if (change.table === 'people' && change.row !== null)
+      await putAccount(database, change.row.id, change.row.name, PASSWORD);
   }
-  const server = await buildServer(database, { ...defaultConfig, webRoot: null, logLevel: 'silent', requestsPerMinute: 100_000, ...config });
+  const server = await buildServer(database, {
+    ...defaultConfig,
+    webRoot: null,
+    logLevel: 'silent',
+    requestsPerMinute: 100_000,
+    ...config,
+  });
   const ask: TestServer['ask'] = (cookie, options) =>
     server.inject({ ...options, headers: { ...(cookie === null ? {} : { cookie }), ...options.headers } });
   return {
@@ -40,7 +47,11 @@ export async function startTestServer(
     database,
     ask,
     signIn: async (person) => {
-      const answer = await ask(null, { method: 'POST', url: '/api/session', payload: { name: person.name, password: PASSWORD } });
+      const answer = await ask(null, {
+        method: 'POST',
+        url: '/api/session',
+        payload: { name: person.name, password: PASSWORD },
+      });
       const [cookie] = answer.cookies;
       if (cookie === undefined) throw new Error(answer.body);
       return `${cookie.name}=${cookie.value}`;
@@ -59,4 +70,3 @@ export async function startTestServer(
 export function codesOf(answer: LightMyRequestResponse): string[] {
   return answer.json<PushAnswer>().outcomes.map(({ outcome }) => (outcome.ok ? 'accepted' : outcome.code));
 }
-

@@ -9,7 +9,10 @@ import { sendProblem } from '../errors/problem';
 const HASHED = /[\\/]_expo[\\/]/;
 
 /** The built application. Every address that is not the API's opens it, and it finds its own way from there. */
-export async function webRoutes(server: FastifyInstance, { webRoot }: { readonly webRoot: string | null }): Promise<void> {
+export async function webRoutes(
+  server: FastifyInstance,
+  { webRoot }: { readonly webRoot: string | null },
+): Promise<void> {
   const hasApplication = webRoot !== null && existsSync(join(webRoot, 'index.html'));
   if (hasApplication) {
     await server.register(fastifyStatic, {
@@ -23,7 +26,10 @@ export async function webRoutes(server: FastifyInstance, { webRoot }: { readonly
     });
   }
   server.setNotFoundHandler((request, reply) => {
-    const isPage = request.method === 'GET' && !request.url.startsWith('/api/') && !/\.\w{2,5}$/.test(request.url.split('?')[0] ?? '');
+    const isPage =
+      request.method === 'GET' &&
+      !request.url.startsWith('/api/') &&
+      !/\.\w{2,5}$/.test(request.url.split('?')[0] ?? '');
     if (isPage && hasApplication) return reply.header('cache-control', 'no-cache').sendFile('index.html');
     return sendProblem(reply, new OilcanError('route_unknown'), request.id);
   });

@@ -32,13 +32,20 @@ export function DeskScreen(): ReactElement {
       <ScrollView role="main" contentContainerStyle={sheet.content}>
         <View style={sheet.readable}>
           <Words as="title" level={2}>
-            {groups.finished.length === 0 ? 'Nothing waits for you' : `${counted(groups.finished.length, 'finished job waits', 'finished jobs wait')} for your look`}
+            {groups.finished.length === 0
+              ? 'Nothing waits for you'
+              : `${counted(groups.finished.length, 'finished job waits', 'finished jobs wait')} for your look`}
           </Words>
           <Words soft>
-            {counted(groups.open, 'job is', 'jobs are')} open, {groups.late} of them late; {counted(groups.underway.length, 'is', 'are')} underway or held.
+            {counted(groups.open, 'job is', 'jobs are')} open, {groups.late} of them late;{' '}
+            {counted(groups.underway.length, 'is', 'are')} underway or held.
           </Words>
           <Section title="Finished">
-            {groups.finished.length === 0 ? <Words soft style={sheet.none}>Finished work appears here the moment it is done.</Words> : null}
+            {groups.finished.length === 0 ? (
+              <Words soft style={sheet.none}>
+                Finished work appears here the moment it is done.
+              </Words>
+            ) : null}
             {groups.finished.map((work) => (
               <DeskRow key={work.id} work={work} />
             ))}
@@ -63,9 +70,17 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const entries = useRows('entries', 'workOrder', work.id);
   if (settings === undefined) return null;
   const cost = costOf(entries, settings.currency);
-  const when = work.finishedAt === null ? stateWords[work.state] : sayMoment(work.finishedAt, now(), settings.zone, settings.language);
+  const when =
+    work.finishedAt === null
+      ? stateWords[work.state]
+      : sayMoment(work.finishedAt, now(), settings.zone, settings.language);
   return (
-    <Press role="link" onPress={() => router.navigate(`/shift/${work.id}`)} style={[sheet.row, { borderColor: palette.line }]} testID={`desk-${work.number}`}>
+    <Press
+      role="link"
+      onPress={() => router.navigate(`/shift/${work.id}`)}
+      style={[sheet.row, { borderColor: palette.line }]}
+      testID={`desk-${work.number}`}
+    >
       <View style={sheet.words}>
         <Words as="row" lines={2}>
           {work.number} {work.title}

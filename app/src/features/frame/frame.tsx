@@ -33,7 +33,11 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
     <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
       <View style={sheet.main}>{children}</View>
       {isSheet ? null : (
-        <View role="navigation" aria-label="Places" style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}>
+        <View
+          role="navigation"
+          aria-label="Places"
+          style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
+        >
           {places.map((place) => (
             <PlaceLink key={place.href} place={place} />
           ))}

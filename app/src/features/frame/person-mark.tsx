@@ -56,7 +56,8 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
       {isAsking ? (
         <View style={sheet.ask}>
           <Words>
-            {counted(unsent, 'record is', 'records are')} only on this phone. Signing out now loses {unsent === 1 ? 'it' : 'them'}.
+            {counted(unsent, 'record is', 'records are')} only on this phone. Signing out now loses{' '}
+            {unsent === 1 ? 'it' : 'them'}.
           </Words>
           <Button word="Stay signed in" main onPress={onClose} />
           <Button word="Sign out and lose them" onPress={() => void leave()} />

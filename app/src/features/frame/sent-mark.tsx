@@ -1,11 +1,13 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { definitionOf, isOperationName, parseInstant, sentenceFor } from '@oilcan/core';
+import { definitionOf, isOperationName, OilcanError, parseInstant, sentenceFor } from '@oilcan/core';
 import { counted } from '../../words/work-words';
 import { sayMoment } from '../../words/dates';
-import { dropRejected, now, usePhone, useRow, useSettings } from '../../data/store';
+import { dropRejected, now, signIn, usePhone, useRow, useSettings } from '../../data/store';
 import type { KeptOperation } from '../../data/kept-operation';
+import { Unreachable } from '../../data/server-link';
 import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
 import type { IconName } from '../../ui/icon-paths';
 import { Button, Press } from '../../ui/press';
@@ -48,15 +50,48 @@ export function SentMark(): ReactElement {
 
 function KeptSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
   const kept = usePhone((state) => state.kept);
+  const contact = usePhone((state) => state.contact);
   const unsent = kept.filter((each) => each.where !== 'sent');
   return (
     <BottomSheet title="Not sent yet" onClose={onClose}>
+      {contact === 'signed-out' ? <SignInAgain onDone={onClose} /> : null}
       {unsent.length === 0 ? (
         <Words>Everything recorded on this phone is with the server.</Words>
       ) : (
         unsent.map((each) => <KeptRow key={each.operation.id} kept={each} />)
       )}
     </BottomSheet>
+  );
+}
+
+/** The session has ended; what is on this phone goes out once its person has signed in again. */
+function SignInAgain({ onDone }: { readonly onDone: () => void }): ReactElement {
+  const person = usePhone((state) => state.person);
+  const [password, setPassword] = useState('');
+  const [failure, setFailure] = useState<string | null>(null);
+  const enter = async (): Promise<void> => {
+    try {
+      await signIn(person?.name ?? '', password);
+      onDone();
+    } catch (error) {
+      if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
+      setFailure(error.message);
+    }
+  };
+  return (
+    <View style={sheet.again}>
+      <Words>Your session has ended. Nothing is lost; it goes out when you have signed in again.</Words>
+      <Field
+        label="Password"
+        value={password}
+        onChange={setPassword}
+        isSecret
+        autoComplete="current-password"
+        error={failure}
+        onEnter={() => void enter()}
+      />
+      <Button main word="Sign in and send" onPress={() => void enter()} />
+    </View>
   );
 }
 
@@ -95,5 +130,6 @@ function workOrderIdOf({ operation }: KeptOperation): string | null {
 
 const sheet = StyleSheet.create({
   mark: { flexDirection: 'row', alignItems: 'center', gap: 6, paddingHorizontal: 8 },
+  again: { gap: 8, paddingBottom: 12 },
   row: { borderBottomWidth: 1, paddingVertical: 10, gap: 6 },
 });

@@ -44,7 +44,14 @@ export function TopBar({ title, aside, onBack, isBeside = false, children }: Pro
 }
 
 const sheet = StyleSheet.create({
-  bar: { flexDirection: 'row', alignItems: 'center', minHeight: 56, paddingLeft: 16, paddingRight: 4, borderBottomWidth: RULE },
+  bar: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    minHeight: 56,
+    paddingLeft: 16,
+    paddingRight: 4,
+    borderBottomWidth: RULE,
+  },
   back: { alignItems: 'center', marginLeft: -12 },
   title: { flex: 1, flexDirection: 'row', alignItems: 'baseline', gap: 8, minWidth: 0 },
 });

@@ -8,7 +8,11 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 
-const conditionWords: Readonly<Record<AssetCondition, string>> = { running: 'Running', reduced: 'Reduced', stopped: 'Stopped' };
+const conditionWords: Readonly<Record<AssetCondition, string>> = {
+  running: 'Running',
+  reduced: 'Reduced',
+  stopped: 'Stopped',
+};
 
 interface Placed {
   readonly asset: Asset;
@@ -50,7 +54,9 @@ function placed(assets: readonly Asset[], find: string): Placed[] {
   const wanted = find.trim().toLowerCase();
   const byName = [...assets].sort((a, b) => (a.tag < b.tag ? -1 : 1));
   if (wanted !== '') {
-    return byName.filter((asset) => `${asset.name} ${asset.tag}`.toLowerCase().includes(wanted)).map((asset) => ({ asset, depth: 0 }));
+    return byName
+      .filter((asset) => `${asset.name} ${asset.tag}`.toLowerCase().includes(wanted))
+      .map((asset) => ({ asset, depth: 0 }));
   }
   const children = new Map<string | null, Asset[]>();
   for (const asset of byName) children.set(asset.parentId, [...(children.get(asset.parentId) ?? []), asset]);

@@ -9,7 +9,13 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 
 /** A clock that ran for over a day was forgotten: when did the work really stop? */
-export function ClockCorrectionSheet({ clock, onClose }: { readonly clock: Clock; readonly onClose: () => void }): ReactElement | null {
+export function ClockCorrectionSheet({
+  clock,
+  onClose,
+}: {
+  readonly clock: Clock;
+  readonly onClose: () => void;
+}): ReactElement | null {
   const settings = useSettings();
   const { run, errorAt } = useOperation();
   const [typed, setTyped] = useState('');
@@ -22,11 +28,22 @@ export function ClockCorrectionSheet({ clock, onClose }: { readonly clock: Clock
     if (await run('clock.stop', { workOrderId: clock.workOrderId, endedAt: ended }, 'The clock is stopped.')) onClose();
   };
   return (
-    <BottomSheet title="When did you stop?" onClose={onClose} foot={<Button main word="Keep this time" onPress={() => void stop()} />}>
+    <BottomSheet
+      title="When did you stop?"
+      onClose={onClose}
+      foot={<Button main word="Keep this time" onPress={() => void stop()} />}
+    >
       <Words>
-        The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}, over 24 h. One entry holds at most 24 h.
+        The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}, over 24 h. One
+        entry holds at most 24 h.
       </Words>
-      <Field label="Stopped at, such as 15:30" value={typed} onChange={setTyped} error={unreadable ?? errorAt('endedAt')} autoFocus />
+      <Field
+        label="Stopped at, such as 15:30"
+        value={typed}
+        onChange={setTyped}
+        error={unreadable ?? errorAt('endedAt')}
+        autoFocus
+      />
     </BottomSheet>
   );
 }

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clockMinutes, formatClock, isOpen, toMillis, type Instant, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
 import { useRow } from '../../data/store';
@@ -15,6 +15,9 @@ import { NoteSheet } from './note-sheet';
 import { PartSheet } from './part-sheet';
 import { ReadingSheet } from './reading-sheet';
 import { TimeSheet } from './time-sheet';
+
+/** Where five keys do not fit beside one another: very large text on a phone. */
+const NARROW_BELOW = 340;
 
 export type DockSheet = 'time' | 'part' | 'reading' | 'note';
 
@@ -38,6 +41,7 @@ interface Props {
 export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | null {
   const palette = usePalette();
   const isWide = useIsWide();
+  const isNarrow = useWindowDimensions().width < NARROW_BELOW;
   const isPrepared = useIsPrepared(work);
   if (!isOpen(work.state)) return null;
   const press = (sheet: DockSheet): void => {
@@ -49,11 +53,23 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
     <View
       role="toolbar"
       aria-label="Record on this work order"
-      style={[sheet.dock, isWide ? sheet.dockWide : { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper }]}
+      style={[
+        sheet.dock,
+        isNarrow && sheet.dockNarrow,
+        isWide ? sheet.dockWide : { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper },
+      ]}
     >
       <ClockButton work={work} isPrepared={isPrepared} onHazards={onHazards} />
       {buttons.map(([name, word, icon]) => (
-        <Press key={name} onPress={() => press(name)} style={[sheet.button, isWide && sheet.buttonWide, { borderColor: palette.edge, backgroundColor: palette.card }]}>
+        <Press
+          key={name}
+          onPress={() => press(name)}
+          style={[
+            sheet.button,
+            isWide && sheet.buttonWide,
+            { borderColor: palette.edge, backgroundColor: palette.card },
+          ]}
+        >
           <Icon name={icon} size={24} />
           <Words as="label" lines={1}>
             {word}
@@ -74,7 +90,15 @@ function wholeMinutes(from: Instant, to: Instant): number {
 }
 
 /** My time on this job: starts, shows and stops it. Brass while it runs, and nothing else is. */
-function ClockButton({ work, isPrepared, onHazards }: { readonly work: WorkOrder; readonly isPrepared: boolean; readonly onHazards: () => void }): ReactElement {
+function ClockButton({
+  work,
+  isPrepared,
+  onHazards,
+}: {
+  readonly work: WorkOrder;
+  readonly isPrepared: boolean;
+  readonly onHazards: () => void;
+}): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
   const clock = useRow('clocks', useMe());
@@ -116,10 +140,25 @@ function ClockButton({ work, isPrepared, onHazards }: { readonly work: WorkOrder
 
 const sheet = StyleSheet.create({
   dock: { flexDirection: 'row', gap: 6, padding: 8 },
+  dockNarrow: { flexWrap: 'wrap' },
   dockWide: { flexWrap: 'wrap', gap: GAP, padding: 16, paddingBottom: 8 },
-  button: { flex: 1, minHeight: 64, alignItems: 'center', gap: 2, borderWidth: RULE, borderRadius: CORNER, minWidth: 50 },
+  button: {
+    flex: 1,
+    minHeight: 64,
+    alignItems: 'center',
+    gap: 2,
+    borderWidth: RULE,
+    borderRadius: CORNER,
+    minWidth: 50,
+  },
   buttonWide: { flexBasis: '46%', flexDirection: 'row', minHeight: 52, gap: 8 },
   clock: { flex: 1.5, minHeight: 64, minWidth: 88, borderRadius: CORNER, paddingHorizontal: 10 },
-  clockWide: { flexBasis: '100%', flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingHorizontal: 16 },
+  clockWide: {
+    flexBasis: '100%',
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingHorizontal: 16,
+  },
   clockWord: { flexDirection: 'row', alignItems: 'center', gap: 4 },
 });

@@ -1,5 +1,14 @@
 import { useState, type ReactElement } from 'react';
-import { formatDuration, formatQuantity, hasRole, isOpen, parseDuration, parseQuantity, type Entry, type WorkOrder } from '@oilcan/core';
+import {
+  formatDuration,
+  formatQuantity,
+  hasRole,
+  isOpen,
+  parseDuration,
+  parseQuantity,
+  type Entry,
+  type WorkOrder,
+} from '@oilcan/core';
 import { useOperation } from '../../data/use-operation';
 import { usePhone, useRow, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -46,7 +55,8 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
   const [reason, setReason] = useState('');
   const [isUnreadable, setIsUnreadable] = useState(false);
   const { content } = entry;
-  if (content.kind !== 'labor' && content.kind !== 'part' && content.kind !== 'note' && content.kind !== 'reading') return null;
+  if (content.kind !== 'labor' && content.kind !== 'part' && content.kind !== 'note' && content.kind !== 'reading')
+    return null;
   const target = { workOrderId: work.id, entryId: entry.id };
   const amend = async (): Promise<void> => {
     setIsUnreadable(false);
@@ -58,7 +68,11 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
     if (amount === undefined) return setIsUnreadable(true);
     const isKept =
       content.kind === 'labor'
-        ? await run('labor.amend', { ...target, startedAt: content.startedAt, minutes: amount, timeType: content.timeType }, `Now ${formatDuration(amount)}.`)
+        ? await run(
+            'labor.amend',
+            { ...target, startedAt: content.startedAt, minutes: amount, timeType: content.timeType },
+            `Now ${formatDuration(amount)}.`,
+          )
         : await run('part.amend', { ...target, quantity: amount }, `Now ${formatQuantity(amount)}.`);
     if (isKept) onClose();
   };
@@ -75,7 +89,11 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
             value={text}
             onChange={setText}
             lines={content.kind === 'note' ? 4 : 1}
-            error={isUnreadable ? 'That cannot be read. Write it as 1:30 or 2.5.' : (errorAt('minutes') ?? errorAt('quantity') ?? errorAt('text'))}
+            error={
+              isUnreadable
+                ? 'That cannot be read. Write it as 1:30 or 2.5.'
+                : (errorAt('minutes') ?? errorAt('quantity') ?? errorAt('text'))
+            }
           />
           <Button word="Amend" icon="amend" onPress={() => void amend()} />
         </>

@@ -1,4 +1,13 @@
-import { formatDuration, formatMoney, type Bin, type Entry, type MeasuringPoint, type Part, type Person, type Step } from '@oilcan/core';
+import {
+  formatDuration,
+  formatMoney,
+  type Bin,
+  type Entry,
+  type MeasuringPoint,
+  type Part,
+  type Person,
+  type Step,
+} from '@oilcan/core';
 import { holdReasons, type HoldReason } from '@oilcan/core';
 import { holdWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
 import { amountOf } from './kit';
@@ -22,7 +31,10 @@ export function entryWords({ content }: Entry, names: EntryNames, language: stri
   switch (content.kind) {
     case 'labor': {
       const who = names.person(content.personId)?.name ?? '';
-      return { headline: `${formatDuration(content.minutes)} of work`, detail: `${timeTypeWords[content.timeType]}, ${who} · ${formatMoney(content.cost, language)}` };
+      return {
+        headline: `${formatDuration(content.minutes)} of work`,
+        detail: `${timeTypeWords[content.timeType]}, ${who} · ${formatMoney(content.cost, language)}`,
+      };
     }
     case 'part': {
       const part = names.part(content.partId);
@@ -33,7 +45,10 @@ export function entryWords({ content }: Entry, names: EntryNames, language: stri
     }
     case 'reading': {
       const point = names.point(content.pointId);
-      return { headline: `${point?.name ?? 'Reading'} ${content.value} ${point?.unit ?? ''}`, detail: levelWords[content.level] };
+      return {
+        headline: `${point?.name ?? 'Reading'} ${content.value} ${point?.unit ?? ''}`,
+        detail: levelWords[content.level],
+      };
     }
     case 'note':
       return { headline: content.text, detail: 'Note' };
@@ -43,13 +58,19 @@ export function entryWords({ content }: Entry, names: EntryNames, language: stri
       return { headline: step?.text ?? 'A step', detail: `${position}, ${answerWords(content.answer, step)}` };
     }
     case 'acknowledgement':
-      return { headline: 'Hazards read', detail: content.hazardIds.length === 1 ? '1 hazard' : `${content.hazardIds.length} hazards` };
+      return {
+        headline: 'Hazards read',
+        detail: content.hazardIds.length === 1 ? '1 hazard' : `${content.hazardIds.length} hazards`,
+      };
     case 'state':
       return { headline: stateWords[content.to], detail: reasonWords(content.reason) };
     case 'fault':
       return { headline: `${content.component}: ${content.text}`, detail: `Fault ${content.mode}` };
     case 'stoppage':
-      return { headline: content.extent === 'full' ? 'Stopped' : 'Reduced', detail: content.isPlanned ? 'Planned stoppage' : 'Stoppage' };
+      return {
+        headline: content.extent === 'full' ? 'Stopped' : 'Reduced',
+        detail: content.isPlanned ? 'Planned stoppage' : 'Stoppage',
+      };
     case 'withdrawal':
       return { headline: 'Taken back', detail: content.reason };
   }

@@ -13,7 +13,8 @@ export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   const [reason, setReason] = useState<HoldReason>('part');
   const [note, setNote] = useState('');
   const hold = async (): Promise<void> => {
-    if (await run('work.hold', { workOrderId: work.id, reason, note: note.trim() }, `${work.number} is held.`)) onClose();
+    if (await run('work.hold', { workOrderId: work.id, reason, note: note.trim() }, `${work.number} is held.`))
+      onClose();
   };
   return (
     <BottomSheet title="Hold" onClose={onClose} foot={<Button main word="Hold the job" onPress={() => void hold()} />}>

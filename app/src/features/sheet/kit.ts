@@ -1,5 +1,17 @@
 import { useMemo } from 'react';
-import { formatQuantity, standingOf, stockLevelId, type BinId, type Entry, type KitPart, type Part, type PartId, type StockLevel, type Thousandths, type WorkOrder } from '@oilcan/core';
+import {
+  formatQuantity,
+  standingOf,
+  stockLevelId,
+  type BinId,
+  type Entry,
+  type KitPart,
+  type Part,
+  type PartId,
+  type StockLevel,
+  type Thousandths,
+  type WorkOrder,
+} from '@oilcan/core';
 import { useRows, useTable } from '../../data/store';
 
 /** One line of a work order's kit: what is planned, what of it was used, what lies in the bin. */
@@ -11,7 +23,11 @@ export interface KitLine {
   readonly onHand: Thousandths;
 }
 
-export function kitLines(kit: readonly KitPart[], entries: readonly Entry[], levelOf: (id: string) => StockLevel | undefined): KitLine[] {
+export function kitLines(
+  kit: readonly KitPart[],
+  entries: readonly Entry[],
+  levelOf: (id: string) => StockLevel | undefined,
+): KitLine[] {
   const used = standingOf(entries, 'part');
   return kit.map((planned) => {
     const taken = used
@@ -49,7 +65,12 @@ export function amountOf(quantity: Thousandths, part: Pick<Part, 'unit'> | undef
 }
 
 /** Where a part lies and how much of it, fullest bin first. */
-export function useStockOf(partId: PartId | undefined): readonly { readonly binId: BinId; readonly onHand: Thousandths }[] {
+export function useStockOf(
+  partId: PartId | undefined,
+): readonly { readonly binId: BinId; readonly onHand: Thousandths }[] {
   const levels = useRows('stock', 'part', partId);
-  return useMemo(() => [...levels].sort((a, b) => b.onHand - a.onHand).map(({ binId, onHand }) => ({ binId, onHand })), [levels]);
+  return useMemo(
+    () => [...levels].sort((a, b) => b.onHand - a.onHand).map(({ binId, onHand }) => ({ binId, onHand })),
+    [levels],
+  );
 }

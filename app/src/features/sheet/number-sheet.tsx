@@ -26,7 +26,14 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
     <BottomSheet
       title={title}
       onClose={onClose}
-      foot={<Button main word={value === null ? 'Type a number' : `Keep ${text} ${unit}`} disabled={value === null} onPress={() => value !== null && onKeep(value)} />}
+      foot={
+        <Button
+          main
+          word={value === null ? 'Type a number' : `Keep ${text} ${unit}`}
+          disabled={value === null}
+          onPress={() => value !== null && onKeep(value)}
+        />
+      }
     >
       <TypedReading text={text} unit={unit} level={level} point={point} />
       <Keypad text={text} onChange={setText} hasSign={(limits.alarmLow ?? 0) < 0} />

@@ -20,13 +20,19 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   const [find, setFind] = useState('');
   const [chosen, setChosen] = useState<Part | null>(null);
   const found = useMemo(() => findParts(parts, find).slice(0, SHOWN_RESULTS), [parts, find]);
-  if (chosen !== null) return <AmountSheet work={work} part={chosen} onBack={() => setChosen(null)} onClose={onClose} />;
+  if (chosen !== null)
+    return <AmountSheet work={work} part={chosen} onBack={() => setChosen(null)} onClose={onClose} />;
   return (
     <BottomSheet title="Part" onClose={onClose}>
       {kit.map((line) => (
         <PlannedRow key={line.planned.partId} work={work} line={line} onOther={setChosen} onClose={onClose} />
       ))}
-      <Field label={kit.length === 0 ? 'Find a part: number or name' : 'Another part: number or name'} value={find} onChange={setFind} autoFocus={kit.length === 0} />
+      <Field
+        label={kit.length === 0 ? 'Find a part: number or name' : 'Another part: number or name'}
+        value={find}
+        onChange={setFind}
+        autoFocus={kit.length === 0}
+      />
       {found.map((part) => (
         <FoundRow key={part.id} part={part} onChoose={() => setChosen(part)} />
       ))}
@@ -68,7 +74,14 @@ function PlannedRow({ work, line, onOther, onClose }: PlannedProps): ReactElemen
         )}
       </View>
       <View style={sheet.buttons}>
-        {line.left > 0 ? <Button main word={`Use ${amountOf(line.left, part)}`} label={`Use ${amountOf(line.left, part)} ${part.name}`} onPress={() => void use()} /> : null}
+        {line.left > 0 ? (
+          <Button
+            main
+            word={`Use ${amountOf(line.left, part)}`}
+            label={`Use ${amountOf(line.left, part)} ${part.name}`}
+            onPress={() => void use()}
+          />
+        ) : null}
         <Button word="Other" label={`Other amount of ${part.name}`} onPress={() => onOther(part)} />
       </View>
     </View>
@@ -113,19 +126,47 @@ function AmountSheet({ work, part, onBack, onClose }: AmountProps): ReactElement
   };
   const step = (by: number): void => setText(formatQuantity(Math.max(0, (quantity ?? 0) + by)));
   return (
-    <BottomSheet title={part.name} aside={part.number} onClose={onClose} foot={<Button main disabled={binId === undefined} word={`Use ${quantity === undefined ? '' : amountOf(quantity, part)}`} onPress={() => void keep()} />}>
-      {part.isObsolete ? <Words>No longer bought.{successor === undefined ? '' : ` Its successor is ${successor.number}, ${successor.name}.`}</Words> : null}
+    <BottomSheet
+      title={part.name}
+      aside={part.number}
+      onClose={onClose}
+      foot={
+        <Button
+          main
+          disabled={binId === undefined}
+          word={`Use ${quantity === undefined ? '' : amountOf(quantity, part)}`}
+          onPress={() => void keep()}
+        />
+      }
+    >
+      {part.isObsolete ? (
+        <Words>
+          No longer bought.{successor === undefined ? '' : ` Its successor is ${successor.number}, ${successor.name}.`}
+        </Words>
+      ) : null}
       <View style={sheet.amount}>
         <Button word="−" label="One less" onPress={() => step(-1000)} />
         <View style={sheet.words}>
-          <Field label={`Amount in ${part.unit}`} value={text} onChange={setText} keyboard="decimal-pad" error={isUnreadable ? 'Write an amount, such as 2 or 0.5.' : errorAt('quantity')} />
+          <Field
+            label={`Amount in ${part.unit}`}
+            value={text}
+            onChange={setText}
+            keyboard="decimal-pad"
+            error={isUnreadable ? 'Write an amount, such as 2 or 0.5.' : errorAt('quantity')}
+          />
         </View>
         <Button word="+" label="One more" onPress={() => step(1000)} />
       </View>
       {stock.length === 0 ? <Words>No bin holds this part.</Words> : null}
       <Choices label="Bin">
         {stock.map((level) => (
-          <BinChoice key={level.binId} binId={level.binId} words={amountOf(level.onHand, part)} isChosen={binId === level.binId} onChoose={setChosenBin} />
+          <BinChoice
+            key={level.binId}
+            binId={level.binId}
+            words={amountOf(level.onHand, part)}
+            isChosen={binId === level.binId}
+            onChoose={setChosenBin}
+          />
         ))}
       </Choices>
       <Button word="Back to the list" icon="back" onPress={onBack} />
@@ -133,14 +174,37 @@ function AmountSheet({ work, part, onBack, onClose }: AmountProps): ReactElement
   );
 }
 
-function BinChoice({ binId, words, isChosen, onChoose }: { readonly binId: BinId; readonly words: string; readonly isChosen: boolean; readonly onChoose: (binId: BinId) => void }): ReactElement {
+function BinChoice({
+  binId,
+  words,
+  isChosen,
+  onChoose,
+}: {
+  readonly binId: BinId;
+  readonly words: string;
+  readonly isChosen: boolean;
+  readonly onChoose: (binId: BinId) => void;
+}): ReactElement {
   const bin = useRow('bins', binId);
   const store = useRow('stores', bin?.storeId);
-  return <Choice word={`${store?.name ?? ''} ${bin?.label ?? ''}: ${words}`} isChosen={isChosen} onPress={() => onChoose(binId)} />;
+  return (
+    <Choice
+      word={`${store?.name ?? ''} ${bin?.label ?? ''}: ${words}`}
+      isChosen={isChosen}
+      onPress={() => onChoose(binId)}
+    />
+  );
 }
 
 const sheet = StyleSheet.create({
-  planned: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
+  planned: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 8,
+    borderBottomWidth: 1,
+    paddingVertical: 8,
+  },
   words: { flexGrow: 1, flexShrink: 1, flexBasis: 140, minWidth: 0 },
   buttons: { flexDirection: 'row', gap: 8 },
   found: { borderBottomWidth: 1, paddingVertical: 8 },

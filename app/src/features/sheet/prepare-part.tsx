@@ -13,12 +13,22 @@ import { useIsPrepared } from './parts';
 import { Row, Section } from './section';
 
 /** Why, what endangers me, and what to take along. */
-export function PreparePart({ work, onPlaced }: { readonly work: WorkOrder; readonly onPlaced: (top: number) => void }): ReactElement {
+export function PreparePart({
+  work,
+  onPlaced,
+}: {
+  readonly work: WorkOrder;
+  readonly onPlaced: (top: number) => void;
+}): ReactElement {
   const palette = usePalette();
   const isPrepared = useIsPrepared(work);
   const kit = useKitLines(work);
   return (
-    <Section title="Prepare" onPlaced={onPlaced} {...(isPrepared && work.hazards.length > 0 ? { aside: 'hazards read' } : {})}>
+    <Section
+      title="Prepare"
+      onPlaced={onPlaced}
+      {...(isPrepared && work.hazards.length > 0 ? { aside: 'hazards read' } : {})}
+    >
       <View style={[sheet.why, { borderColor: palette.green }]}>
         <Words>{work.reason}</Words>
       </View>
@@ -43,7 +53,12 @@ export function PreparePart({ work, onPlaced }: { readonly work: WorkOrder; read
           main
           style={sheet.acknowledge}
           word={work.hazards.length === 1 ? 'I have read the hazard' : `I have read the ${work.hazards.length} hazards`}
-          onPress={() => void performOrSay('work.acknowledge-hazards', { workOrderId: work.id, hazardIds: work.hazards.map(({ id }) => id as never) })}
+          onPress={() =>
+            void performOrSay('work.acknowledge-hazards', {
+              workOrderId: work.id,
+              hazardIds: work.hazards.map(({ id }) => id as never),
+            })
+          }
         />
       )}
       {kit.length === 0 ? null : (

@@ -11,7 +11,13 @@ import { readNumber } from './number-sheet';
 import { TypedReading } from './typed-reading';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
-export function ReadingSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+export function ReadingSheet({
+  work,
+  onClose,
+}: {
+  readonly work: WorkOrder;
+  readonly onClose: () => void;
+}): ReactElement {
   const points = usePointsNear(work);
   const [chosen, setChosen] = useState<string | null>(null);
   const point = points.find((each) => each.id === chosen) ?? points[0];
@@ -22,7 +28,9 @@ export function ReadingSheet({ work, onClose }: { readonly work: WorkOrder; read
       </BottomSheet>
     );
   }
-  return <PointReading key={point.id} work={work} point={point} points={points} onChoose={setChosen} onClose={onClose} />;
+  return (
+    <PointReading key={point.id} work={work} point={point} points={points} onChoose={setChosen} onClose={onClose} />
+  );
 }
 
 /** The points of the asset itself, else of what it is made of, else of what it is part of. */
@@ -63,7 +71,14 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
       title={point.name}
       aside={asset?.name ?? ''}
       onClose={onClose}
-      foot={<Button main word={value === null ? 'Type the value' : `Keep ${text} ${point.unit}`} disabled={value === null} onPress={() => void keep()} />}
+      foot={
+        <Button
+          main
+          word={value === null ? 'Type the value' : `Keep ${text} ${point.unit}`}
+          disabled={value === null}
+          onPress={() => void keep()}
+        />
+      }
     >
       {points.length < 2 ? null : (
         <Choices label="Measuring point">

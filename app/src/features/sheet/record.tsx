@@ -29,15 +29,22 @@ export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement
   if (settings === undefined) return null;
   const cost = costOf(entries, settings.currency);
   return (
-    <Section title="Record" aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatMoney(cost.total, settings.language)}`}>
+    <Section
+      title="Record"
+      aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatMoney(cost.total, settings.language)}`}
+    >
       {ordered.length === 0 ? (
         <Words soft style={sheet.empty}>
           Nothing is recorded yet. What you do here appears in this list as you do it.
         </Words>
       ) : (
-        ordered.map((entry) => <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />)
+        ordered.map((entry) => (
+          <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />
+        ))
       )}
-      {open === null ? null : <EntrySheet entry={open} work={work} isAmended={amended.has(open.id)} onClose={() => setOpen(null)} />}
+      {open === null ? null : (
+        <EntrySheet entry={open} work={work} isAmended={amended.has(open.id)} onClose={() => setOpen(null)} />
+      )}
     </Section>
   );
 }
@@ -65,7 +72,9 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
           {headline}
         </Words>
         <Words as="small" soft>
-          {[isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment', detail, person?.name].filter((each) => each !== null && each !== '').join(' · ')}
+          {[isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment', detail, person?.name]
+            .filter((each) => each !== null && each !== '')
+            .join(' · ')}
         </Words>
       </View>
       {where === null ? null : <Words as="mark">{where}</Words>}
@@ -76,7 +85,9 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
 /** `On this phone` while it has not been sent; nothing once it has, because that is what is expected. */
 export function useWhere(entry: Entry): 'On this phone' | null {
   const operationId = entry.id.replace(/-(state|clock|reading)$/, '');
-  const isPending = usePhone((state) => state.kept.some((kept) => kept.where === 'pending' && kept.operation.id === operationId));
+  const isPending = usePhone((state) =>
+    state.kept.some((kept) => kept.where === 'pending' && kept.operation.id === operationId),
+  );
   return isPending ? 'On this phone' : null;
 }
 

@@ -38,6 +38,12 @@ export function Row({ children }: { readonly children: ReactNode }): ReactElemen
 
 const sheet = StyleSheet.create({
   section: { paddingTop: 18 },
-  head: { flexDirection: 'row', alignItems: 'baseline', justifyContent: 'space-between', borderBottomWidth: 2, paddingBottom: 4 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    justifyContent: 'space-between',
+    borderBottomWidth: 2,
+    paddingBottom: 4,
+  },
   row: { borderBottomWidth: 1, paddingVertical: 10, flexDirection: 'row', alignItems: 'center', gap: 12 },
 });

@@ -1,6 +1,18 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { addMinutes, formatDuration, inZone, latestWallTime, minutesBetween, OilcanError, parseDuration, timeTypes, type Instant, type TimeType, type WorkOrder } from '@oilcan/core';
+import {
+  addMinutes,
+  formatDuration,
+  inZone,
+  latestWallTime,
+  minutesBetween,
+  OilcanError,
+  parseDuration,
+  timeTypes,
+  type Instant,
+  type TimeType,
+  type WorkOrder,
+} from '@oilcan/core';
 import { useOperation } from '../../data/use-operation';
 import { now, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -11,7 +23,13 @@ import { timeTypeWords } from '../../words/work-words';
 import { useMe } from './parts';
 
 /** Time that was not clocked. How long is enough; it then ends now. Start or end may be given instead. */
-export function TimeSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement | null {
+export function TimeSheet({
+  work,
+  onClose,
+}: {
+  readonly work: WorkOrder;
+  readonly onClose: () => void;
+}): ReactElement | null {
   const me = useMe();
   const settings = useSettings();
   const { run, errorAt } = useOperation();
@@ -39,25 +57,55 @@ export function TimeSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     <BottomSheet
       title="Time"
       onClose={onClose}
-      foot={<Button main word={read.ok && read.minutes > 0 ? `Keep ${formatDuration(read.minutes)}` : 'Keep'} onPress={() => void keep()} />}
+      foot={
+        <Button
+          main
+          word={read.ok && read.minutes > 0 ? `Keep ${formatDuration(read.minutes)}` : 'Keep'}
+          onPress={() => void keep()}
+        />
+      }
     >
-      <Field label="How long" hint="1:30, 1.5, 90m and 1h30 are all the same" value={duration} onChange={setDuration} error={errorOf('duration')} autoFocus onEnter={() => void keep()} />
+      <Field
+        label="How long"
+        hint="1:30, 1.5, 90m and 1h30 are all the same"
+        value={duration}
+        onChange={setDuration}
+        error={errorOf('duration')}
+        autoFocus
+        onEnter={() => void keep()}
+      />
       <View style={sheet.pair}>
         <View style={sheet.half}>
-          <Field label={read.ok ? `From (${show(read.startedAt)})` : 'From'} value={start} onChange={setStart} error={errorOf('start')} />
+          <Field
+            label={read.ok ? `From (${show(read.startedAt)})` : 'From'}
+            value={start}
+            onChange={setStart}
+            error={errorOf('start')}
+          />
         </View>
         <View style={sheet.half}>
-          <Field label={read.ok ? `To (${show(addMinutes(read.startedAt, read.minutes))})` : 'To (now)'} value={end} onChange={setEnd} error={errorOf('end')} />
+          <Field
+            label={read.ok ? `To (${show(addMinutes(read.startedAt, read.minutes))})` : 'To (now)'}
+            value={end}
+            onChange={setEnd}
+            error={errorOf('end')}
+          />
         </View>
       </View>
       <Choices label="Kind of time">
         {timeTypes.map((each) => (
-          <Choice key={each} word={timeTypeWords[each]} isChosen={timeType === each} onPress={() => setTimeType(each)} />
+          <Choice
+            key={each}
+            word={timeTypeWords[each]}
+            isChosen={timeType === each}
+            onPress={() => setTimeType(each)}
+          />
         ))}
       </Choices>
       {read.ok ? (
         <Words soft live>
-          {show(read.startedAt)} to {show(addMinutes(read.startedAt, read.minutes))}, {formatDuration(Math.max(0, read.minutes))}
+          {show(read.startedAt)} to {show(addMinutes(read.startedAt, read.minutes))},{' '}
+          {formatDuration(Math.max(0, read.minutes))}
         </Words>
       ) : null}
     </BottomSheet>
@@ -89,7 +137,8 @@ export function readTime(typed: Typed, present: Instant, zone: string): ReadTime
     }
   };
   const minutes = typed.duration.trim() === '' ? null : (parseDuration(typed.duration) ?? 'unreadable');
-  if (minutes === 'unreadable') return { ok: false, field: 'duration', sentence: 'Write how long as 1:30, 1.5, 90m or 1h30.' };
+  if (minutes === 'unreadable')
+    return { ok: false, field: 'duration', sentence: 'Write how long as 1:30, 1.5, 90m or 1h30.' };
   const end = wallTime('end', present);
   if (end === 'unreadable') return { ok: false, field: 'end', sentence: 'Write the time as 14:20.' };
   const start = wallTime('start', end ?? present);

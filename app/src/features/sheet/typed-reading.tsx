@@ -35,7 +35,8 @@ export function TypedReading({ text, unit, level, point, children }: Props): Rea
         </Words>
         {last === undefined || settings === undefined ? null : (
           <Words>
-            Last {last.value.toFixed(point?.decimals ?? 0)} {unit}, {sayMoment(last.at, now(), settings.zone, settings.language)}
+            Last {last.value.toFixed(point?.decimals ?? 0)} {unit},{' '}
+            {sayMoment(last.at, now(), settings.zone, settings.language)}
           </Words>
         )}
         {level === 'normal' ? null : (

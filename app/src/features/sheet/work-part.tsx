@@ -1,6 +1,16 @@
 import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { inOrder, isOpen, levelOf, outcomes, progressOf, type Step, type StepAnswer, type StepOutcome, type WorkOrder } from '@oilcan/core';
+import {
+  inOrder,
+  isOpen,
+  levelOf,
+  outcomes,
+  progressOf,
+  type Step,
+  type StepAnswer,
+  type StepOutcome,
+  type WorkOrder,
+} from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
 import { useRow, useRows } from '../../data/store';
 import { Icon } from '../../ui/icon';
@@ -13,7 +23,13 @@ import { NumberSheet } from './number-sheet';
 import { Section } from './section';
 
 /** The steps, one under the other. */
-export function WorkPart({ work, onPlaced }: { readonly work: WorkOrder; readonly onPlaced: (top: number) => void }): ReactElement {
+export function WorkPart({
+  work,
+  onPlaced,
+}: {
+  readonly work: WorkOrder;
+  readonly onPlaced: (top: number) => void;
+}): ReactElement {
   const steps = useRows('steps', 'workOrder', work.id);
   const { done, of } = progressOf(steps);
   return (
@@ -30,7 +46,13 @@ export function WorkPart({ work, onPlaced }: { readonly work: WorkOrder; readonl
 }
 
 /** One step; draws again only when this step changes. */
-const StepRow = memo(function StepRow({ stepId, canAnswer }: { readonly stepId: string; readonly canAnswer: boolean }): ReactElement | null {
+const StepRow = memo(function StepRow({
+  stepId,
+  canAnswer,
+}: {
+  readonly stepId: string;
+  readonly canAnswer: boolean;
+}): ReactElement | null {
   const step = useRow('steps', stepId);
   if (step === undefined) return null;
   const answer = (value: StepAnswer | null): void => {
@@ -65,7 +87,15 @@ function TickStep({ step, canAnswer, onAnswer }: StepProps): ReactElement {
       style={[sheet.row, { borderColor: palette.line }]}
     >
       <StepText step={step} />
-      <View style={[sheet.box, { borderColor: isDone ? palette.green : palette.edge, backgroundColor: isDone ? palette.green : palette.card }]}>
+      <View
+        style={[
+          sheet.box,
+          {
+            borderColor: isDone ? palette.green : palette.edge,
+            backgroundColor: isDone ? palette.green : palette.card,
+          },
+        ]}
+      >
         {isDone ? <Icon name="steps" size={26} color={palette.onGreen} /> : null}
       </View>
     </Press>
@@ -109,7 +139,13 @@ function VerdictButton({ outcome, isGiven, disabled, onPress }: VerdictButtonPro
       checked={isGiven}
       disabled={disabled}
       onPress={onPress}
-      style={[sheet.verdict, { borderColor: isGiven ? palette[outcome] : palette.edge, backgroundColor: isGiven ? palette.chosen : palette.card }]}
+      style={[
+        sheet.verdict,
+        {
+          borderColor: isGiven ? palette[outcome] : palette.edge,
+          backgroundColor: isGiven ? palette.chosen : palette.card,
+        },
+      ]}
     >
       <VerdictShape outcome={outcome} color={color} />
       <Words as="label" color={color}>
@@ -121,7 +157,12 @@ function VerdictButton({ outcome, isGiven, disabled, onPress }: VerdictButtonPro
 
 type NumberQuestion = Extract<Step['question'], { type: 'number' }>;
 
-function NumberStep({ step, question, canAnswer, onAnswer }: StepProps & { readonly question: NumberQuestion }): ReactElement {
+function NumberStep({
+  step,
+  question,
+  canAnswer,
+  onAnswer,
+}: StepProps & { readonly question: NumberQuestion }): ReactElement {
   const palette = usePalette();
   const [isOpen, setIsOpen] = useState(false);
   const given = step.answer?.value.type === 'number' ? step.answer.value.value : null;
@@ -133,9 +174,14 @@ function NumberStep({ step, question, canAnswer, onAnswer }: StepProps & { reado
         disabled={!canAnswer}
         onPress={() => setIsOpen(true)}
         label={given === null ? `Type ${step.text} in ${question.unit}` : `${step.text}: ${given} ${question.unit}`}
-        style={[sheet.number, { borderColor: given === null ? palette.edge : palette.green, backgroundColor: palette.card }]}
+        style={[
+          sheet.number,
+          { borderColor: given === null ? palette.edge : palette.green, backgroundColor: palette.card },
+        ]}
       >
-        <Words as="heading">{given === null ? question.unit : `${given.toFixed(question.decimals)} ${question.unit}`}</Words>
+        <Words as="heading">
+          {given === null ? question.unit : `${given.toFixed(question.decimals)} ${question.unit}`}
+        </Words>
       </Press>
       {isOpen ? (
         <NumberSheet
@@ -176,11 +222,40 @@ function StepText({ step, remark }: { readonly step: Step; readonly remark?: str
 
 const sheet = StyleSheet.create({
   none: { paddingVertical: 14 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 10, borderBottomWidth: 1, minHeight: 64 },
-  stacked: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12, rowGap: 8, paddingVertical: 10, borderBottomWidth: 1 },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+    minHeight: 64,
+  },
+  stacked: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: 12,
+    rowGap: 8,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+  },
   text: { flexGrow: 1, flexShrink: 1, flexBasis: 150, minWidth: 0 },
-  box: { width: 48, height: 48, borderWidth: RULE, borderRadius: CORNER, alignItems: 'center', justifyContent: 'center' },
+  box: {
+    width: 48,
+    height: 48,
+    borderWidth: RULE,
+    borderRadius: CORNER,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   verdicts: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
-  verdict: { flexDirection: 'row', alignItems: 'center', gap: 6, paddingHorizontal: 12, borderWidth: RULE, borderRadius: CORNER },
+  verdict: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 6,
+    paddingHorizontal: 12,
+    borderWidth: RULE,
+    borderRadius: CORNER,
+  },
   number: { borderWidth: RULE, borderRadius: CORNER, paddingHorizontal: 14, alignItems: 'center' },
 });

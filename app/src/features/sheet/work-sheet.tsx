@@ -11,7 +11,7 @@ import { UrgencyMark } from '../../ui/urgency';
 import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
-import { stateOf } from '../../words/work-words';
+import { kindWords, stateOf } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { Dock, type DockSheet } from './dock';
 import { notches, useLevel, type SheetPart } from './parts';
@@ -31,7 +31,11 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
       <View style={sheet.screen}>
         <TopBar title="Work order" onBack={() => router.navigate('/shift')} />
         <View style={sheet.missing} role="main">
-          <Words live>{hasRows ? 'This work order is not on this phone: it ended a while ago, or is on a site that you do not see.' : 'Fetching your work …'}</Words>
+          <Words live>
+            {hasRows
+              ? 'This work order is not on this phone: it ended a while ago, or is on a site that you do not see.'
+              : 'Fetching your work …'}
+          </Words>
         </View>
       </View>
     );
@@ -73,7 +77,10 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
 
   return (
     <View style={sheet.screen}>
-      <TopBar title={`${work.number} · ${stateOf(work)}`} {...(isWide ? { isBeside: true } : { onBack: () => router.navigate('/shift') })} />
+      <TopBar
+        title={`${work.number} · ${stateOf(work)}`}
+        {...(isWide ? { isBeside: true } : { onBack: () => router.navigate('/shift') })}
+      />
       <View style={sheet.columns}>
         <Dipstick notches={notches} level={level} current={current} onGoTo={goTo} />
         <ScrollView
@@ -96,7 +103,12 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         {isWide ? (
           <View style={[sheet.recordColumn, { borderColor: palette.line, backgroundColor: palette.card }]}>
             {dockPiece}
-            <ScrollView role="complementary" aria-label="Record" style={sheet.scroll} contentContainerStyle={sheet.recordContent}>
+            <ScrollView
+              role="complementary"
+              aria-label="Record"
+              style={sheet.scroll}
+              contentContainerStyle={sheet.recordContent}
+            >
               <RecordList work={work} />
             </ScrollView>
           </View>
@@ -123,10 +135,13 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
       </Words>
       <View style={sheet.facts}>
         <UrgencyMark urgency={work.urgency} />
+        <Words as="mark">{kindWords[work.kind]}</Words>
         {work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : (
           <View style={sheet.fact}>
             <Icon name="due" size={18} />
-            <Words as={isLate(work, present) ? 'label' : 'mark'}>{sayDue(work.dueAt, present, settings.zone, settings.language)}</Words>
+            <Words as={isLate(work, present) ? 'label' : 'mark'}>
+              {sayDue(work.dueAt, present, settings.zone, settings.language)}
+            </Words>
           </View>
         )}
         <View style={sheet.fact}>

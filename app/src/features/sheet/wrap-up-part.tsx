@@ -1,6 +1,15 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { canChange, costOf, formatDuration, formatMoney, hasRole, owedBefore, type Owed, type WorkOrder } from '@oilcan/core';
+import {
+  canChange,
+  costOf,
+  formatDuration,
+  formatMoney,
+  hasRole,
+  owedBefore,
+  type Owed,
+  type WorkOrder,
+} from '@oilcan/core';
 import { performOrSay, useOperation } from '../../data/use-operation';
 import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -35,27 +44,48 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
   const isLead = hasRole(person, ['lead']);
   const close = (): void => setAsking(null);
   return (
-    <Section title="Wrap up" onPlaced={onPlaced} {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}>
+    <Section
+      title="Wrap up"
+      onPlaced={onPlaced}
+      {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
+    >
       <CostLine work={work} />
       {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
       {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
       <View style={sheet.buttons}>
         {canChange(work.state, 'finish') ? (
-          <Button main style={sheet.wide} word="Finish" disabled={owed.length > 0} onPress={() => setAsking('finish')} />
+          <Button
+            main
+            style={sheet.wide}
+            word="Finish"
+            disabled={owed.length > 0}
+            onPress={() => setAsking('finish')}
+          />
         ) : null}
         {canChange(work.state, 'hold') ? <Button icon="hold" word="Hold" onPress={() => setAsking('hold')} /> : null}
         {canChange(work.state, 'resume') ? (
-          <Button icon="play" word="Resume" onPress={() => void performOrSay('work.resume', { workOrderId: work.id })} />
+          <Button
+            icon="play"
+            word="Resume"
+            onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
+          />
         ) : null}
       </View>
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
       {work.state === 'finished' && isLead ? (
         <View style={sheet.buttons}>
-          <Button main style={sheet.wide} word="Accept" onPress={() => void performOrSay('work.accept', { workOrderId: work.id })} />
+          <Button
+            main
+            style={sheet.wide}
+            word="Accept"
+            onPress={() => void performOrSay('work.accept', { workOrderId: work.id })}
+          />
           <Button icon="undo" word="Hand back" onPress={() => setAsking('handBack')} />
         </View>
       ) : null}
-      {work.state === 'accepted' || work.state === 'dropped' ? <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words> : null}
+      {work.state === 'accepted' || work.state === 'dropped' ? (
+        <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
+      ) : null}
       {asking === 'finish' ? <FinishSheet work={work} onClose={close} /> : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
@@ -81,7 +111,13 @@ function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
   );
 }
 
-function OwedList({ owed, onMend }: { readonly owed: readonly Owed[]; readonly onMend: (owed: Owed) => void }): ReactElement | null {
+function OwedList({
+  owed,
+  onMend,
+}: {
+  readonly owed: readonly Owed[];
+  readonly onMend: (owed: Owed) => void;
+}): ReactElement | null {
   const palette = usePalette();
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
   if (owed.length === 0) return <Words>Nothing is owed.</Words>;
@@ -110,7 +146,11 @@ function FinishSheet({ work, onClose }: { readonly work: WorkOrder; readonly onC
     if (await run('work.finish', { workOrderId: work.id }, `${work.number} is finished.`)) onClose();
   };
   return (
-    <BottomSheet title={`Finish ${work.number}?`} onClose={onClose} foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}>
+    <BottomSheet
+      title={`Finish ${work.number}?`}
+      onClose={onClose}
+      foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}
+    >
       <CostLine work={work} />
       {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
       <Words soft>After this only the lead can open it again.</Words>
@@ -126,7 +166,11 @@ function HandBackSheet({ work, onClose }: { readonly work: WorkOrder; readonly o
     if (await run('work.hand-back', { workOrderId: work.id, reason }, `${work.number} is handed back.`)) onClose();
   };
   return (
-    <BottomSheet title={`Hand back ${work.number}`} onClose={onClose} foot={<Button main word="Hand it back" onPress={() => void handBack()} />}>
+    <BottomSheet
+      title={`Hand back ${work.number}`}
+      onClose={onClose}
+      foot={<Button main word="Hand it back" onPress={() => void handBack()} />}
+    >
       <Field label="What is missing" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
     </BottomSheet>
   );

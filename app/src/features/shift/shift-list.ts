@@ -45,7 +45,8 @@ export function shiftSections(
   const wanted = find.trim().toLowerCase();
   const mine = rows.workOrders.filter((work) => {
     if (work.state === 'dropped') return false;
-    if (!isLead && !isAssignedTo(work, person.id, work.crewId === null ? undefined : rows.crews.get(work.crewId))) return false;
+    if (!isLead && !isAssignedTo(work, person.id, work.crewId === null ? undefined : rows.crews.get(work.crewId)))
+      return false;
     return wanted === '' || isFound(work, rows, wanted);
   });
   const ranked = mine.map((work) => ({ work, asset: rows.assets.get(work.assetId) }));

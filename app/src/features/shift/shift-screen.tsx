@@ -83,7 +83,9 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         ListEmptyComponent={
           <View style={sheet.head}>
             <Words>
-              {find === '' ? 'No work is assigned to you or your crew right now.' : `Nothing here fits “${find}”. Clear the field to see all.`}
+              {find === ''
+                ? 'No work is assigned to you or your crew right now.'
+                : `Nothing here fits “${find}”. Clear the field to see all.`}
             </Words>
           </View>
         }
@@ -111,5 +113,12 @@ function Opening({ hasRows }: { readonly hasRows: boolean }): ReactElement {
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { padding: 16, gap: 8 },
-  group: { flexDirection: 'row', alignItems: 'baseline', gap: 10, paddingHorizontal: 16, paddingTop: 14, paddingBottom: 6 },
+  group: {
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    gap: 10,
+    paddingHorizontal: 16,
+    paddingTop: 14,
+    paddingBottom: 6,
+  },
 });

@@ -31,8 +31,13 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
   const isOverdue = isLate(work, present);
   const kit = useKitStanding(work);
   const people = usePeopleLine(work);
-  const hasUnsent = usePhone((state) => state.kept.some((kept) => kept.where !== 'sent' && isAbout(kept.operation.args, work.id)));
-  const due = work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : sayDue(work.dueAt, present, settings.zone, settings.language);
+  const hasUnsent = usePhone((state) =>
+    state.kept.some((kept) => kept.where !== 'sent' && isAbout(kept.operation.args, work.id)),
+  );
+  const due =
+    work.dueAt === null || settings === undefined || !isOpen(work.state)
+      ? null
+      : sayDue(work.dueAt, present, settings.zone, settings.language);
   return (
     <Press
       role="link"
@@ -67,7 +72,15 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
   );
 });
 
-function Fact({ icon, words, isStrong = false }: { readonly icon: IconName; readonly words: string; readonly isStrong?: boolean }): ReactElement {
+function Fact({
+  icon,
+  words,
+  isStrong = false,
+}: {
+  readonly icon: IconName;
+  readonly words: string;
+  readonly isStrong?: boolean;
+}): ReactElement {
   return (
     <View style={sheet.fact}>
       <Icon name={icon} size={17} />

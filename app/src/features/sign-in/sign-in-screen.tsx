@@ -65,14 +65,29 @@ export function SignInScreen(): ReactElement {
           control={control}
           name="name"
           render={({ field }) => (
-            <Field label="Name" value={field.value} onChange={field.onChange} autoComplete="username" error={formState.errors.name?.message ?? null} onEnter={() => void submit()} />
+            <Field
+              label="Name"
+              value={field.value}
+              onChange={field.onChange}
+              autoComplete="username"
+              error={formState.errors.name?.message ?? null}
+              onEnter={() => void submit()}
+            />
           )}
         />
         <Controller
           control={control}
           name="password"
           render={({ field }) => (
-            <Field label="Password" value={field.value} onChange={field.onChange} isSecret autoComplete="current-password" error={formState.errors.password?.message ?? null} onEnter={() => void submit()} />
+            <Field
+              label="Password"
+              value={field.value}
+              onChange={field.onChange}
+              isSecret
+              autoComplete="current-password"
+              error={formState.errors.password?.message ?? null}
+              onEnter={() => void submit()}
+            />
           )}
         />
         {failure === null ? null : (
@@ -87,7 +102,13 @@ export function SignInScreen(): ReactElement {
   );
 }
 
-function DemoPeople({ demo, onChoose }: { readonly demo: Demo; readonly onChoose: (name: string) => void }): ReactElement {
+function DemoPeople({
+  demo,
+  onChoose,
+}: {
+  readonly demo: Demo;
+  readonly onChoose: (name: string) => void;
+}): ReactElement {
   const palette = usePalette();
   return (
     <View style={sheet.demo}>
@@ -95,10 +116,15 @@ function DemoPeople({ demo, onChoose }: { readonly demo: Demo; readonly onChoose
         This server shows a demo
       </Words>
       <Words soft>
-        Graupel Peak Ropeways and its people are invented. Tap a name to sign in, or type it with the password “{demo.password}”.
+        Graupel Peak Ropeways and its people are invented. Tap a name to sign in, or type it with the password “
+        {demo.password}”.
       </Words>
       {demo.people.map((person) => (
-        <Press key={person.id} onPress={() => onChoose(person.name)} style={[sheet.person, { borderColor: palette.line, backgroundColor: palette.card }]}>
+        <Press
+          key={person.id}
+          onPress={() => onChoose(person.name)}
+          style={[sheet.person, { borderColor: palette.line, backgroundColor: palette.card }]}
+        >
           <View style={sheet.personWords}>
             <Words as="row">{person.name}</Words>
             <Words as="small" soft>
@@ -126,6 +152,13 @@ const sheet = StyleSheet.create({
   signWords: { flexShrink: 1 },
   failure: { borderLeftWidth: 4, paddingLeft: 12, paddingVertical: 4 },
   demo: { gap: 8, paddingTop: 18 },
-  person: { flexDirection: 'row', alignItems: 'center', borderWidth: RULE, borderRadius: CORNER, paddingHorizontal: 14, paddingVertical: 8 },
+  person: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    borderWidth: RULE,
+    borderRadius: CORNER,
+    paddingHorizontal: 14,
+    paddingVertical: 8,
+  },
   personWords: { flex: 1 },
 });

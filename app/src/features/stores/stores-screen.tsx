@@ -19,7 +19,10 @@ export function StoresScreen(): ReactElement {
     () => (find.trim() === '' ? [...parts].sort((a, b) => (a.number < b.number ? -1 : 1)) : findParts(parts, find)),
     [parts, find],
   );
-  const low = useMemo(() => stock.filter((level) => level.lowLevel > 0 && level.onHand < level.lowLevel).length, [stock]);
+  const low = useMemo(
+    () => stock.filter((level) => level.lowLevel > 0 && level.onHand < level.lowLevel).length,
+    [stock],
+  );
   return (
     <View style={sheet.screen}>
       <TopBar title="Stores" />
@@ -54,7 +57,9 @@ function PartRow({ part }: { readonly part: Part }): ReactElement {
         <Words>{part.name}</Words>
         <Words as="small" soft>
           {part.number}
-          {settings === undefined ? '' : ` · ${formatMoney(money(part.priceMinor, settings.currency), settings.language)} per ${part.unit}`}
+          {settings === undefined
+            ? ''
+            : ` · ${formatMoney(money(part.priceMinor, settings.currency), settings.language)} per ${part.unit}`}
           {part.isObsolete ? ' · no longer bought' : ''}
         </Words>
       </View>
@@ -80,7 +85,14 @@ const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   list: { width: '100%', maxWidth: 860, alignSelf: 'center', paddingHorizontal: 16 },
   head: { paddingVertical: 16, gap: 8 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, paddingVertical: 10, minHeight: 56 },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    borderBottomWidth: 1,
+    paddingVertical: 10,
+    minHeight: 56,
+  },
   words: { flex: 1, minWidth: 0 },
   bin: { textAlign: 'right' },
 });

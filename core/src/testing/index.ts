@@ -1,0 +1,4 @@
+/** Rows and suites for tests of any package; never part of what ships. */
+export * from './builders';
+export * from './records-conformance';
+export * from './works';

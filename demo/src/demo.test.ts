@@ -1,0 +1,127 @@
+import {
+  onHandAfter,
+  parseInstant,
+  standingOf,
+  tableNames,
+  type Entry,
+  type Movement,
+  type StockLevel,
+  type TableName,
+  type Tables,
+  type WorkOrder,
+} from '@oilcan/core';
+import { generateDemo } from './generate';
+import type { Line } from './line';
+import { PAST_DAYS } from './past/past';
+import { failureDays } from './past/failure-times';
+import { failureProcesses } from './past/processes';
+import { randomFor } from './random';
+
+const now = parseInstant('2026-11-23T11:00:00Z');
+const lines = [...generateDemo({ now, scale: 1, password: 'x' })];
+const rowsOf = <T extends TableName>(table: T): Tables[T][] =>
+  lines.flatMap((line: Line) => ('table' in line && line.table === table ? [line.row as Tables[T]] : []));
+const workOrders: WorkOrder[] = rowsOf('workOrders');
+const entries: Entry[] = rowsOf('entries');
+
+describe('the demo', () => {
+  it('is the same for the same day, and another for another size', () => {
+    expect([...generateDemo({ now, scale: 1, password: 'x' })]).toEqual(lines);
+    const twice = [...generateDemo({ now, scale: 2, password: 'x' })];
+    expect(twice.filter((line) => 'table' in line && line.table === 'assets')).toHaveLength(
+      2 * rowsOf('assets').length,
+    );
+  });
+
+  it('has the size that is asked of it', () => {
+    expect(rowsOf('assets').length).toBeGreaterThanOrEqual(55);
+    expect(rowsOf('parts')).toHaveLength(200);
+    expect(rowsOf('stores')).toHaveLength(2);
+    expect(rowsOf('people')).toHaveLength(6);
+    expect(workOrders.filter((work) => work.finishedAt === null)).toHaveLength(40);
+    expect(Math.abs(workOrders.filter((work) => work.finishedAt !== null).length - 1_500)).toBeLessThan(250);
+  });
+
+  it('names no row twice and points at nothing that is missing', () => {
+    for (const table of tableNames) {
+      const ids = rowsOf(table).map((row) => row.id);
+      expect(new Set(ids).size).toBe(ids.length);
+    }
+    const assets = new Set(rowsOf('assets').map((asset) => asset.id));
+    const parts = new Set(rowsOf('parts').map((part) => part.id));
+    const points = new Set(rowsOf('points').map((point) => point.id));
+    for (const work of workOrders) {
+      expect(assets).toContain(work.assetId);
+      for (const { partId } of work.kit) expect(parts).toContain(partId);
+    }
+    for (const { question } of rowsOf('steps'))
+      if (question.type === 'number') expect(points).toContain(question.pointId);
+    for (const { content } of entries) if (content.kind === 'reading') expect(points).toContain(content.pointId);
+  });
+
+  it('has a stock that is the sum of its movements, and nowhere below zero on the way', () => {
+    const movements = new Map<string, Movement[]>();
+    for (const movement of rowsOf('movements')) {
+      const key = `${movement.partId}@${movement.binId}`;
+      movements.set(key, [...(movements.get(key) ?? []), movement]);
+    }
+    for (const level of rowsOf('stock') satisfies StockLevel[]) {
+      const ofLevel = movements.get(level.id) ?? [];
+      expect(onHandAfter(ofLevel)).toBe(level.onHand);
+      ofLevel.reduce((sum, { change }) => {
+        expect(sum + change).toBeGreaterThanOrEqual(0);
+        return sum + change;
+      }, 0);
+    }
+  });
+
+  it('lies in the past, every finished job with its time', () => {
+    const byWork = new Map<string, Entry[]>();
+    for (const entry of entries) byWork.set(entry.workOrderId, [...(byWork.get(entry.workOrderId) ?? []), entry]);
+    for (const work of workOrders.filter((each) => each.finishedAt !== null)) {
+      expect(standingOf(byWork.get(work.id) ?? [], 'labor').length).toBeGreaterThan(0);
+    }
+    for (const entry of entries) expect(entry.at < now).toBe(true);
+  });
+
+  it('is written as people write: no sentence comes again and again', () => {
+    const counts = new Map<string, number>();
+    for (const { content } of entries)
+      if (content.kind === 'note') counts.set(content.text, (counts.get(content.text) ?? 0) + 1);
+    expect(counts.size).toBeGreaterThan(500);
+    expect(Math.max(...counts.values())).toBeLessThan(25);
+  });
+
+  it('gives the lead something to do for everybody', () => {
+    for (const person of rowsOf('people').filter(({ roles }) => roles.includes('technician'))) {
+      expect(
+        workOrders.some((work) => work.finishedAt === null && work.personIds.includes(person.id)),
+      ).toBe(true);
+    }
+  });
+});
+
+describe('failure processes', () => {
+  // Weibull distribution: mean gap = scale × Γ(1 + 1/shape); Γ(1.5) = √π / 2. Power-law process (MIL-HDBK-189): expected count (T/scale)^shape.
+  it('fail as often as their parameters say', () => {
+    const many = (course: Parameters<typeof failureDays>[0]): number => {
+      const counts = Array.from(
+        { length: 400 },
+        (_, index) => failureDays(course, 3_000, randomFor(`trial ${index}`)).length,
+      );
+      return counts.reduce((sum, count) => sum + count, 0) / counts.length;
+    };
+    expect(many({ type: 'renewal', shape: 1, scaleDays: 30 })).toBeCloseTo(100, -1);
+    expect(many({ type: 'renewal', shape: 2, scaleDays: 30 })).toBeCloseTo(3_000 / (30 * (Math.sqrt(Math.PI) / 2)), -1);
+    expect(many({ type: 'power-law', shape: 2, scaleDays: 300 })).toBeCloseTo(100, -1);
+    expect(many({ type: 'cured', meanGapDays: 30, curedOnDay: 900 })).toBeCloseTo(30, -1);
+  });
+
+  it('of the demo: one gets worse, one is repaired for good, several wear out', () => {
+    const types = failureProcesses.map(({ course }) => course);
+    expect(types.filter(({ type }) => type === 'power-law')).toHaveLength(1);
+    expect(types.filter(({ type }) => type === 'cured')).toHaveLength(1);
+    expect(types.filter((course) => course.type === 'renewal' && course.shape > 1.5).length).toBeGreaterThan(5);
+    expect(PAST_DAYS).toBe(1_095);
+  });
+});

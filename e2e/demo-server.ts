@@ -1,0 +1,52 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export const demoDatabase = '.oilcan/e2e/demo.sqlite';
+
+/** The real server as a process of its own, on a copy of the demo data that is its own. */
+export class DemoServer {
+  readonly #folder = mkdtempSync(join(tmpdir(), 'oilcan-'));
+  #process: ChildProcess | undefined;
+  #port = 0;
+
+  constructor() {
+    cpSync(demoDatabase, join(this.#folder, 'demo.sqlite'));
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+
+  /** Starts, the second time on the port of the first. */
+  async start(): Promise<void> {
+    const started = spawn(process.execPath, ['server/dist/main.mjs', 'serve'], {
+      env: {
+        ...process.env,
+        PORT: String(this.#port),
+        DATABASE_URL: join(this.#folder, 'demo.sqlite'),
+        OILCAN_DEMO_PASSWORD: 'mountain',
+        OILCAN_REQUESTS_PER_MINUTE: '100000',
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.#process = started;
+    const [line] = (await once(started.stdout, 'data')) as [Buffer];
+    this.#port = Number(/:(\d+)\s*$/.exec(line.toString())?.[1]);
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    const running = this.#process;
+    if (running === undefined || running.exitCode !== null) return;
+    const ended = once(running, 'exit');
+    running.kill(signal);
+    await ended;
+  }
+
+  async dispose(): Promise<void> {
+    await this.stop('SIGKILL');
+    rmSync(this.#folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,111 @@
+import { expect, phone, test, wide } from './works';
+
+test('a job goes from the phone to the database and back, and somebody else sees it', async ({ open, server }) => {
+  const ines = await open('Ines Okafor', phone);
+  const tess = await open('Tess Lindqvist', wide);
+  await tess.getByRole('link', { name: 'Stores' }).click();
+  await tess.getByLabel('Find a part').fill('LINING-SB40');
+  const bin = tess.getByTestId('part-LINING-SB40');
+  const before = Number(/(\d+) pcs in/.exec((await bin.textContent()) ?? '')?.[1]);
+  await tess.getByRole('link', { name: 'Desk' }).click();
+
+  await ines.getByText('Service brake lining below 5 mm').tap();
+  await ines.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
+  await ines.getByRole('button', { name: 'Start my clock' }).tap();
+  await expect(ines.getByText(/Underway/).first()).toBeVisible();
+
+  for (const tick of ['Rope on the stop', 'Take off both guards', 'Change all four linings', 'Air gap 0.8 mm']) {
+    await ines.getByRole('checkbox', { name: tick }).tap();
+  }
+  await ines.getByRole('radiogroup', { name: 'Disc surface' }).getByRole('radio', { name: 'OK' }).tap();
+  await ines.getByRole('radiogroup', { name: 'Three test stops' }).getByRole('radio', { name: 'OK' }).tap();
+  await ines.getByRole('button', { name: 'Type Lining thickness in mm' }).tap();
+  for (const key of ['1', '1', 'Decimal point', '8'])
+    await ines.getByRole('dialog').getByRole('button', { name: key, exact: true }).tap();
+  await ines.getByRole('button', { name: 'Keep 11.8 mm' }).tap();
+
+  await ines.getByRole('button', { name: 'Part', exact: true }).tap();
+  await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
+  await ines.getByRole('button', { name: 'Time', exact: true }).tap();
+  await ines.getByLabel('How long').fill('1,5');
+  await ines.getByRole('button', { name: 'Keep 1 h 30' }).tap();
+  await ines.getByRole('button', { name: 'Note', exact: true }).tap();
+  await ines.getByLabel('What the next person should know').fill('Upper pin was stiff, greased.');
+  await ines.getByRole('button', { name: 'Keep the note' }).tap();
+  await expect(ines.getByText('Nothing is owed.')).toBeVisible();
+  await ines.getByRole('button', { name: 'Finish', exact: true }).tap();
+  const finishing = Date.now();
+  await ines.getByRole('button', { name: 'Yes, it is done' }).tap();
+
+  const row = tess.getByRole('link', { name: /Service brake lining below 5 mm/ });
+  await expect(row).toContainText('Ines Okafor', { timeout: 2_000 });
+  expect(Date.now() - finishing).toBeLessThan(2_500);
+  await expect(row).toContainText('1 h 31');
+  await row.click();
+  await expect(tess.getByRole('button', { name: /Lining thickness 11.8 mm/ })).toBeVisible();
+  await expect(tess.getByRole('button', { name: /4 pcs Brake lining SB40/ })).toBeVisible();
+  await tess.getByRole('link', { name: 'Stores' }).click();
+  await tess.getByLabel('Find a part').fill('LINING-SB40');
+  await expect(bin).toContainText(`${before - 4} pcs in`);
+
+  await server.stop();
+  await server.start();
+  await tess.goto('/desk');
+  await expect(row).toContainText('1 h 31');
+  await row.click();
+  await expect(tess.getByText('Upper pin was stiff, greased.')).toBeVisible();
+  await tess.getByRole('button', { name: 'Accept', exact: true }).click();
+  await expect(tess.getByText('Nothing more can be recorded here.')).toBeVisible();
+  await ines.reload();
+  await expect(ines.getByText(/Accepted/).first()).toBeVisible();
+});
+
+test('what the server refuses stays with its reason until it is dropped', async ({ open }) => {
+  const [ines, jonas] = [await open('Ines Okafor'), await open('Jonas Reith')];
+  for (const page of [ines, jonas]) {
+    await page.getByText('Knock at tower 5 with every grip').tap();
+    await page.getByRole('button', { name: /I have read/ }).tap();
+    await page.getByRole('button', { name: 'Start my clock' }).tap();
+  }
+  await expect(jonas.getByTestId('sent-mark')).toHaveText('All sent');
+  await ines.context().setOffline(true);
+  await ines.getByRole('button', { name: 'Part', exact: true }).tap();
+  await ines.getByRole('button', { name: /^Other amount of Sheave liner/ }).tap();
+  const onHand = Number(
+    /Base store [A-Z]-\d+: (\d+)/.exec(
+      (await ines.getByRole('radio', { name: /Base store/ }).textContent()) ?? '',
+    )?.[1],
+  );
+  await ines.getByLabel('Amount in pcs').fill(String(onHand));
+  await ines.getByRole('button', { name: `Use ${onHand} pcs` }).tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('1 on this phone');
+
+  await jonas.getByRole('button', { name: 'Part', exact: true }).tap();
+  await jonas.getByRole('button', { name: /^Use 2 pcs Sheave liner/ }).tap();
+  await expect(jonas.getByTestId('sent-mark')).toHaveText('All sent');
+  await ines.context().setOffline(false);
+  await expect(ines.getByTestId('sent-mark')).toHaveText('1 needs you');
+  await ines.getByTestId('sent-mark').tap();
+  await expect(ines.getByText(/Not taken: Only .* on hand in bin/)).toBeVisible();
+  await ines.getByRole('button', { name: 'Drop it' }).tap();
+  await ines.getByRole('button', { name: 'Close' }).tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+});
+
+test('an entry is amended or taken back, and both stay readable', async ({ open }) => {
+  const mira = await open('Mira Castell');
+  await mira.getByText('Snow gun 14: valve sticks open').tap();
+  await mira.getByRole('button', { name: /I have read/ }).tap();
+  await mira.getByRole('button', { name: 'Time', exact: true }).tap();
+  await mira.getByLabel('How long').fill('2h');
+  await mira.getByRole('button', { name: 'Keep 2 h' }).tap();
+  await mira.getByRole('button', { name: /2 h of work/ }).tap();
+  await mira.getByLabel('How long instead').fill('1:15');
+  await mira.getByRole('button', { name: 'Amend' }).tap();
+  await expect(mira.getByRole('button', { name: /1 h 15 of work.*Amendment/ })).toBeVisible();
+  await mira.getByRole('button', { name: /1 h 15 of work/ }).tap();
+  await mira.getByLabel('Why it should not be there').fill('was another job');
+  await mira.getByRole('button', { name: 'Take it back' }).tap();
+  await expect(mira.getByRole('button', { name: /Taken back.*was another job/ })).toBeVisible();
+  await expect(mira.getByRole('button', { name: /2 h of work.*Amended/ })).toBeVisible();
+});

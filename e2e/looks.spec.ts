@@ -1,0 +1,63 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, phone, test, wide } from './works';
+
+const problemsOf = async (page: Page): Promise<string[]> => {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join('\n')}`);
+};
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  for (const [name, options] of [
+    ['phone', phone],
+    ['wide', wide],
+  ] as const) {
+    test(`axe finds nothing on any view, ${name}, ${colorScheme}`, async ({ open }) => {
+      const tess = await open('Tess Lindqvist', { ...options, colorScheme });
+      for (const place of ['/plant', '/stores', '/desk', '/shift']) {
+        await tess.goto(place);
+        await expect(tess.getByTestId('sent-mark').first()).toBeVisible();
+        expect(await problemsOf(tess)).toEqual([]);
+      }
+      await tess.getByText('Gearbox output seal weeping oil').click();
+      await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+      expect(await problemsOf(tess)).toEqual([]);
+      await tess.getByRole('button', { name: /I have read/ }).click();
+      for (const sheet of ['Time', 'Part', 'Reading', 'Note']) {
+        await tess.getByRole('button', { name: sheet, exact: true }).click();
+        await expect(tess.getByRole('dialog')).toBeVisible();
+        expect(await problemsOf(tess)).toEqual([]);
+        await tess.keyboard.press('Escape');
+      }
+      const stranger = await open(null, { ...options, colorScheme });
+      await expect(stranger.getByText('This server shows a demo')).toBeVisible();
+      expect(await problemsOf(stranger)).toEqual([]);
+    });
+  }
+}
+
+test('nothing is cut off sideways, down to 200 % text on a phone', async ({ open }) => {
+  const page = await open('Ines Okafor', { viewport: { width: 195, height: 422 }, hasTouch: true });
+  const overflow = (): Promise<number> => page.evaluate<number>('document.documentElement.scrollWidth - window.innerWidth');
+  expect(await overflow()).toBe(0);
+  await page.getByText('Gearbox output seal weeping oil').tap();
+  const buttons = page.getByRole('toolbar').getByRole('button');
+  await expect(buttons.first()).toBeVisible();
+  for (const box of await Promise.all((await buttons.all()).map((button) => button.boundingBox()))) {
+    expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(195);
+  }
+});
+
+test('everything pressed on the sheet is large enough for a glove', async ({ open }) => {
+  const page = await open('Ines Okafor');
+  await page.getByText('Gearbox output seal weeping oil').tap();
+  for (const role of ['button', 'checkbox', 'radio'] as const) {
+    for (const target of await page.getByRole(role).all()) {
+      const box = await target.boundingBox();
+      if (box === null || (await target.getAttribute('aria-label'))?.startsWith('Go to') === true) continue;
+      expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(47.5);
+    }
+  }
+});

@@ -1,0 +1,70 @@
+import { expect, test, Thumb } from './works';
+
+// The most taps that each task may take; typing and scrolling are free.
+test('every task takes few taps', async ({ open }) => {
+  const page = await open('Ines Okafor');
+  const thumb = new Thumb(page);
+  const within = async (most: number, task: () => Promise<void>): Promise<void> => {
+    const before = thumb.taps;
+    await task();
+    expect(thumb.taps - before).toBeLessThanOrEqual(most);
+  };
+
+  await test.step('start the first job, hazards included', () =>
+    within(3, async () => {
+      await thumb.tap(page.getByRole('link', { name: /W-\d+/ }).first());
+      await thumb.tap(thumb.button(/I have read the \d hazards/));
+      await thumb.tap(thumb.button('Start my clock'));
+      await expect(thumb.button('Stop my clock')).toBeVisible();
+    }));
+  await test.step('tick a step', () =>
+    within(1, async () => {
+      await thumb.tap(page.getByRole('checkbox').first());
+      await expect(page.getByRole('checkbox').first()).toBeChecked();
+    }));
+  await test.step('verdict', () =>
+    within(1, async () => {
+      await thumb.tap(page.getByRole('radio', { name: 'Fixed' }).first());
+      await expect(page.getByRole('radio', { name: 'Fixed' }).first()).toBeChecked();
+    }));
+  await test.step('type 1 h 30 of labor', () =>
+    within(3, async () => {
+      await thumb.tap(thumb.button('Time'));
+      await page.keyboard.type('1:30');
+      await thumb.tap(thumb.button('Keep 1 h 30'));
+      await expect(page.getByRole('button', { name: /1 h 30 of work/ })).toBeVisible();
+    }));
+  await test.step('planned part used, as planned', () =>
+    within(2, async () => {
+      await thumb.tap(thumb.button('Part'));
+      await thumb.tap(thumb.button(/^Use 1 pcs Shaft seal/));
+      await expect(
+        page.getByRole('button', { name: /1 pcs Shaft seal.*On this phone|1 pcs Shaft seal.*Ines/ }),
+      ).toBeVisible();
+    }));
+  await test.step('reading, in limits', async () => {
+    await thumb.tap(thumb.button('Reading'));
+    const opened = thumb.taps;
+    // The keypad takes the place of typing.
+    for (const key of ['1', '1', '8']) await thumb.button(key).tap();
+    await thumb.tap(thumb.button(/^Keep 118/));
+    expect(thumb.taps - opened + 1).toBeLessThanOrEqual(2);
+  });
+  await test.step('stop my clock', () =>
+    within(1, async () => {
+      await thumb.tap(thumb.button('Stop my clock'));
+      await expect(thumb.button('Start my clock')).toBeVisible();
+    }));
+  await test.step('finish, nothing owed', async () => {
+    for (const box of await page.getByRole('checkbox', { checked: false }).all()) await box.tap();
+    await page.getByRole('radiogroup', { name: 'Dry after the run' }).getByRole('radio', { name: 'OK' }).tap();
+    await thumb.button('Type Oil level in mm').tap();
+    for (const key of ['1', '2', '1']) await thumb.button(key).tap();
+    await thumb.button('Keep 121 mm').tap();
+    await within(2, async () => {
+      await thumb.tap(thumb.button('Finish'));
+      await thumb.tap(thumb.button('Yes, it is done'));
+    });
+    await expect(page.getByText(/Finished by Ines/)).toBeVisible();
+  });
+});

@@ -1,0 +1,58 @@
+import { test as base, expect, type BrowserContextOptions, type Page } from '@playwright/test';
+import { DemoServer } from './demo-server';
+
+export const phone: BrowserContextOptions = { viewport: { width: 390, height: 844 }, hasTouch: true };
+export const wide: BrowserContextOptions = { viewport: { width: 1280, height: 800 }, hasTouch: false };
+
+interface Works {
+  readonly server: DemoServer;
+  /** Opens the application in a browser of its own; with a name, signed in. */
+  readonly open: (name: string | null, options?: BrowserContextOptions) => Promise<Page>;
+}
+
+/** A test on a works of its own: a real server with the demo data, and as many phones as it wants. */
+export const test = base.extend<Works>({
+  // eslint-disable-next-line no-empty-pattern
+  server: async ({}, use) => {
+    const server = new DemoServer();
+    await server.start();
+    await use(server);
+    await server.dispose();
+  },
+  open: async ({ browser, server }, use) => {
+    const contexts: { close(): Promise<void> }[] = [];
+    await use(async (name, options = phone) => {
+      const context = await browser.newContext({ baseURL: server.address, timezoneId: 'Europe/Vienna', ...options });
+      contexts.push(context);
+      const page = await context.newPage();
+      await page.goto('/');
+      if (name !== null) {
+        await page.getByRole('button', { name }).click();
+        await expect(page.getByTestId('sent-mark')).toHaveText('All sent');
+      }
+      return page;
+    });
+    for (const context of contexts) await context.close();
+  },
+});
+
+/** Counts what a thumb does: every press is one tap. */
+export class Thumb {
+  taps = 0;
+  readonly page: Page;
+
+  constructor(page: Page) {
+    this.page = page;
+  }
+
+  async tap(target: ReturnType<Page['getByRole']>): Promise<void> {
+    this.taps += 1;
+    await target.tap();
+  }
+
+  button(name: string | RegExp): ReturnType<Page['getByRole']> {
+    return this.page.getByRole('button', { name, exact: typeof name === 'string' });
+  }
+}
+
+export { expect };

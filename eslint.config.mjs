@@ -1,0 +1,57 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** Imports go downward only: what each folder may not import. */
+const forbidden = {
+  core: ['@oilcan/*', '!@oilcan/core', 'react*', 'fastify*', 'knex', 'node:*', 'expo*', 'zustand'],
+  demo: ['@oilcan/server', '@oilcan/app', 'react*', 'fastify*', 'knex', 'expo*'],
+  server: ['@oilcan/app', '@oilcan/demo', 'react*', 'expo*', 'zustand'],
+  app: ['@oilcan/server', '@oilcan/demo', 'node:*', 'fastify*', 'knex'],
+};
+
+const importDirections = Object.entries(forbidden).map(([folder, group]) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group, message: `${folder}/ must not import this: see docs/ARCHITECTURE.md.` },
+          { group: ['@oilcan/*/src/*'], message: 'Import a package by its name.' },
+        ],
+      },
+    ],
+  },
+}));
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '**/node_modules/', '.oilcan/', 'app/.expo/', 'app/expo-env.d.ts', 'test-results/'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'off',
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['app/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  // Tables of made-up data are as long as the mountain is large.
+  {
+    files: ['demo/src/mountain/assets.ts', 'demo/src/open/jobs.ts', 'demo/src/past/wording.ts'],
+    rules: { 'max-lines': 'off' },
+  },
+  ...importDirections,
+  { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
+  { files: ['app/*.js'], languageOptions: { sourceType: 'commonjs' } },
+  { files: ['jest.config.js'], languageOptions: { sourceType: 'commonjs' } },
+);

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+/** Chromium as Debian ships it; other systems name theirs with OILCAN_CHROMIUM. */
+const executablePath = process.env['OILCAN_CHROMIUM'] ?? '/usr/bin/chromium';
+
+export default defineConfig({
+  testDir: 'e2e',
+  globalSetup: './e2e/make-demo.ts',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  forbidOnly: true,
+  reporter: [['list'], ['json', { outputFile: '.oilcan/results/playwright.json' }]],
+  use: {
+    timezoneId: 'Europe/Vienna',
+    locale: 'en-GB',
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    trace: 'off',
+    launchOptions: {
+      executablePath,
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});
