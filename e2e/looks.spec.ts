@@ -40,7 +40,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
 test('nothing is cut off sideways, down to 200 % text on a phone', async ({ open }) => {
   const page = await open('Ines Okafor', { viewport: { width: 195, height: 422 }, hasTouch: true });
-  const overflow = (): Promise<number> => page.evaluate<number>('document.documentElement.scrollWidth - window.innerWidth');
+  const overflow = (): Promise<number> =>
+    page.evaluate<number>('document.documentElement.scrollWidth - window.innerWidth');
   expect(await overflow()).toBe(0);
   await page.getByText('Gearbox output seal weeping oil').tap();
   const buttons = page.getByRole('toolbar').getByRole('button');

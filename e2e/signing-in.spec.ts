@@ -11,7 +11,7 @@ test('says what is wrong, at the field or above the button', async ({ open }) =>
   await expect(page.getByRole('alert')).toContainText('Name and password do not fit together');
   await page.getByLabel('Password').fill('mountain');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Shift' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Shift', exact: true })).toBeVisible();
 });
 
 test('shows only the places a person has, and signs out', async ({ open }) => {

@@ -1,15 +1,6 @@
-// Bundles the server and the demo generator for Node: our own packages in, everything else left in node_modules.
+// Bundles the server and the demo generator for Node.
 import { build } from 'esbuild';
-
-const ours = {
-  name: 'only-our-own-packages',
-  setup(setup) {
-    setup.onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
-      if (kind === 'entry-point' || path.startsWith('@oilcan/')) return undefined;
-      return { path, external: true };
-    });
-  },
-};
+import { ourPackagesOnly } from './our-packages.mjs';
 
 await build({
   entryPoints: { 'server/dist/main': 'server/src/main.ts', 'demo/dist/main': 'demo/src/main.ts' },
@@ -21,5 +12,5 @@ await build({
   target: 'node20',
   sourcemap: true,
   logLevel: 'warning',
-  plugins: [ours],
+  plugins: [ourPackagesOnly],
 });

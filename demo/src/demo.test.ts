@@ -94,9 +94,7 @@ describe('the demo', () => {
 
   it('gives the lead something to do for everybody', () => {
     for (const person of rowsOf('people').filter(({ roles }) => roles.includes('technician'))) {
-      expect(
-        workOrders.some((work) => work.finishedAt === null && work.personIds.includes(person.id)),
-      ).toBe(true);
+      expect(workOrders.some((work) => work.finishedAt === null && work.personIds.includes(person.id))).toBe(true);
     }
   });
 });

@@ -15,6 +15,7 @@ import { deviceName } from './device';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
 import type { LocalDatabase } from './local-database';
+import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
 import { Phone, type Contact } from './phone';
 import { httpLink } from './server-link';
@@ -49,6 +50,7 @@ function openedPhone(): Phone {
 
 function show(): void {
   const current = openedPhone();
+  if (current.hasRows) markOnce('oilcan:rows');
   usePhone.setState((before) => ({
     phase: current.person === null ? 'signed-out' : 'ready',
     hasRows: current.hasRows,

@@ -21,12 +21,10 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
   const isWide = useIsWide();
   const titleId = useId();
   return (
-    <Modal transparent visible animationType="none" onRequestClose={onClose}>
+    <Modal transparent visible animationType="none" aria-labelledby={titleId} onRequestClose={onClose}>
       <View style={[sheet.veil, isWide && sheet.veilWide, { backgroundColor: palette.veil }]}>
         <View style={StyleSheet.absoluteFill} onPointerUp={onClose} testID="veil" />
         <View
-          role="dialog"
-          aria-labelledby={titleId}
           style={[sheet.panel, isWide && sheet.panelWide, { backgroundColor: palette.paper, borderColor: palette.ink }]}
         >
           <View style={sheet.head}>

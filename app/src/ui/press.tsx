@@ -11,7 +11,8 @@ interface PressProps {
   readonly label?: string;
   readonly role?: 'button' | 'link' | 'checkbox' | 'radio' | 'tab';
   readonly checked?: boolean;
-  readonly selected?: boolean;
+  /** For a link: it leads to where the person is already. */
+  readonly isHere?: boolean;
   readonly disabled?: boolean;
   readonly style?: StyleProp<ViewStyle>;
   readonly children: ReactNode;
@@ -24,7 +25,7 @@ export function Press({
   label,
   role = 'button',
   checked,
-  selected,
+  isHere = false,
   disabled = false,
   style,
   children,
@@ -37,7 +38,7 @@ export function Press({
       disabled={disabled}
       {...(label === undefined ? {} : { 'aria-label': label })}
       {...(checked === undefined ? {} : { 'aria-checked': checked })}
-      {...(selected === undefined ? {} : { 'aria-selected': selected })}
+      {...(isHere ? { 'aria-current': 'page' } : {})}
       {...(testID === undefined ? {} : { testID })}
       style={({ pressed }) => [sheet.press, pressed && sheet.held, style]}
     >

@@ -57,7 +57,7 @@ function PlaceLink({ place, isRail = false }: { readonly place: AppPlace; readon
       role="link"
       onPress={() => router.navigate(place.href)}
       style={[isRail ? sheet.railLink : sheet.footLink, mark]}
-      selected={isHere}
+      isHere={isHere}
     >
       <Icon name={place.icon} size={24} color={isHere ? palette.green : palette.inkSoft} />
       <Words as="label" color={isHere ? palette.green : palette.inkSoft}>

@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration, type WorkOrder } from '@oilcan/core';
 import { counted, groupWords } from '../../words/work-words';
+import { markOnce } from '../../data/marks';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
 import { useIsWide, usePalette } from '../../ui/theme';
@@ -46,6 +47,11 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
     ),
     [present, chosen, open],
   );
+
+  const hasList = sections.length > 0;
+  useEffect(() => {
+    if (hasList) markOnce('oilcan:first-row');
+  }, [hasList]);
 
   if (person === null) return null;
   if (settings === undefined) return <Opening hasRows={hasRows} />;

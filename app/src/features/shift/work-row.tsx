@@ -42,7 +42,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
     <Press
       role="link"
       onPress={() => onOpen(work.id)}
-      selected={isChosen}
+      isHere={isChosen}
       testID={`work-${work.number}`}
       style={[sheet.row, { backgroundColor: isChosen ? palette.chosen : palette.card, borderColor: palette.line }]}
     >

@@ -1,0 +1,24 @@
+/** The middle value. */
+export function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
+}
+
+/** One line: what was measured, what it is compared with in the same run, and the ratio. */
+export function report(
+  what: string,
+  value: number,
+  reference: string,
+  referenceValue: number,
+  unit: string,
+  aim: string,
+): void {
+  const ratio = (value / referenceValue).toFixed(2);
+  process.stdout.write(
+    `${what}: ${round(value)} ${unit}; ${reference}: ${round(referenceValue)} ${unit}; ratio ${ratio} (${aim})\n`,
+  );
+}
+
+function round(value: number): string {
+  return value >= 100 ? value.toFixed(0) : value.toFixed(1);
+}

@@ -1,0 +1,90 @@
+// npm test: everything that must hold, from a fresh clone. Its last line is the sum over all runners.
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { execFileSync } from 'node:child_process';
+import { prepare } from './prepare.mjs';
+import { root } from './root.mjs';
+import { run } from './run.mjs';
+import { giveUp, say } from './say.mjs';
+
+const results = join(root, '.oilcan', 'results');
+let passed = 0;
+let failed = 0;
+
+try {
+  ensureChromium();
+  await prepare();
+} catch (error) {
+  giveUp(`${error.message}\n0 passed, 1 failed`);
+}
+
+rmSync(results, { recursive: true, force: true });
+await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+await check('Lint and import directions', 'npx', ['eslint', '.']);
+await check('Types', 'npx', ['tsc', '--noEmit']);
+await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']);
+await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
+await runner('Unit tests', 'npx', ['jest', '--json', '--outputFile', join(results, 'jest.json')], countJest);
+await runner('The real interface', 'npx', ['playwright', 'test'], countPlaywright);
+say(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
+
+/** A tool that finds nothing or something: counts as one. */
+async function check(name, command, args) {
+  const isFine = await tell(name, () => run(command, args, { log: name.toLowerCase().replaceAll(' ', '-') }));
+  if (isFine) passed += 1;
+  else failed += 1;
+}
+
+/** A test runner, whose tests are counted one by one. One that leaves no count has failed. */
+async function runner(name, command, args, count) {
+  const isFine = await tell(name, () => run(command, args, { shown: true }));
+  const counted = count();
+  passed += counted.passed;
+  failed += counted.failed;
+  if (!isFine && counted.failed === 0) failed += 1;
+  if (counted.passed + counted.failed === 0) failed += 1;
+}
+
+async function tell(name, work) {
+  const started = Date.now();
+  say(`\n${name}`);
+  try {
+    await work();
+    say(`${name}: fine (${Math.round((Date.now() - started) / 1000)} s)`);
+    return true;
+  } catch (error) {
+    say(`${name}: FAILED\n${error.message}`);
+    return false;
+  }
+}
+
+function countJest() {
+  const file = join(results, 'jest.json');
+  if (!existsSync(file)) return { passed: 0, failed: 0 };
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
+  return { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites };
+}
+
+function countPlaywright() {
+  const file = join(results, 'playwright.json');
+  if (!existsSync(file)) return { passed: 0, failed: 0 };
+  const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped };
+}
+
+/** The browser for the tests of the interface: there, installed, or named in a sentence. */
+function ensureChromium() {
+  const named = process.env.OILCAN_CHROMIUM ?? '/usr/bin/chromium';
+  if (existsSync(named)) return;
+  const canInstall = process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
+  if (!canInstall) {
+    throw new Error(
+      `The tests of the interface need Chromium at ${named}. Install it (apt-get install -y chromium) or name yours with OILCAN_CHROMIUM=/path/to/it.`,
+    );
+  }
+  say('Installing Chromium');
+  const quietly = { stdio: 'ignore', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+  execFileSync('apt-get', ['update', '-qq'], quietly);
+  execFileSync('apt-get', ['install', '-y', '-qq', 'chromium'], quietly);
+}
