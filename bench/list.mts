@@ -40,6 +40,10 @@ export async function benchList(): Promise<void> {
     await page.reload();
     await page.getByRole('link', { name: /W-\d+/ }).first().waitFor();
     firstRows.push(await between(page, 'oilcan:rows', 'oilcan:first-row'));
+    if (process.env['OILCAN_BENCH_TALK'] === '1')
+      process.stdout.write(
+        `${String(await page.evaluate("JSON.stringify(performance.getEntriesByType('mark').map((m) => [m.name, Math.round(m.startTime)]))"))}\n`,
+      );
   }
   report(
     'Shift with 520 open jobs, rows to first row',
@@ -51,7 +55,7 @@ export async function benchList(): Promise<void> {
   );
 
   await page
-    .getByRole('link', { name: /Service brake lining below 5 mm/ })
+    .getByRole('link', { name: /Gearbox output seal weeping oil/ })
     .first()
     .click();
   await page.getByRole('button', { name: /I have read/ }).click();

@@ -8,7 +8,8 @@ export default function SignedInLayout(): ReactElement | null {
   const phase = usePhone((state) => state.phase);
   const person = usePhone((state) => state.person);
   useBackgroundSync(person !== null);
-  if (phase === 'opening') return null;
+  // While the phone's database opens, the screens' code is already on its way; they draw nothing without a person.
+  if (phase === 'opening') return <Slot />;
   if (person === null) return <Redirect href="/sign-in" />;
   return (
     <Frame person={person}>

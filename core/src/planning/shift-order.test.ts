@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { aCrew, anAsset, ann, aWorkOrder, bob, noon } from '../testing/builders';
 import { addMinutes, parseInstant } from '../time/instant';
 import { urgencies } from '../work/work-order';
-import { compareForShift, isAssignedTo, isLate, shiftGroupOf, type Ranked } from './shift-order';
+import { compareForShift, isAssignedTo, isLate, shiftGroupOf, shiftTimes, type Ranked } from './shift-order';
 
 const zone = 'Europe/Vienna';
 const hours = (count: number) => addMinutes(noon, count * 60);
@@ -44,7 +44,7 @@ describe('the order of the shift', () => {
 
 describe('groups by when', () => {
   const groupOf = (work: Parameters<typeof aWorkOrder>[0]) =>
-    shiftGroupOf(aWorkOrder({ urgency: 'free', ...work }), noon, zone);
+    shiftGroupOf(aWorkOrder({ urgency: 'free', ...work }), shiftTimes(noon, zone));
 
   it.each([
     [{ dueAt: hours(-1) }, 'late'],

@@ -17,13 +17,24 @@ export function isLate(work: Pick<WorkOrder, 'dueAt' | 'state'>, now: Instant): 
   return isOpen(work.state) && work.dueAt !== null && work.dueAt < now;
 }
 
-export function shiftGroupOf(work: WorkOrder, now: Instant, zone: Zone): ShiftGroup {
+/** The present and the ends of the local day and week, worked out once for a whole list. */
+export interface ShiftTimes {
+  readonly now: Instant;
+  readonly dayEnds: Instant;
+  readonly weekEnds: Instant;
+}
+
+export function shiftTimes(now: Instant, zone: Zone): ShiftTimes {
+  return { now, dayEnds: startOfDay(now, zone, 1), weekEnds: startOfDay(now, zone, DAYS_AHEAD_IN_WEEK) };
+}
+
+export function shiftGroupOf(work: WorkOrder, times: ShiftTimes): ShiftGroup {
   if (!isOpen(work.state)) return 'done';
-  if (isLate(work, now)) return 'late';
+  if (isLate(work, times.now)) return 'late';
   const due = work.dueAt;
   if (work.urgency === 'now' || work.urgency === 'shift') return 'shift';
-  if (due !== null && due < startOfDay(now, zone, 1)) return 'shift';
-  if (work.urgency === 'week' || (due !== null && due < startOfDay(now, zone, DAYS_AHEAD_IN_WEEK))) return 'week';
+  if (due !== null && due < times.dayEnds) return 'shift';
+  if (work.urgency === 'week' || (due !== null && due < times.weekEnds)) return 'week';
   return 'later';
 }
 

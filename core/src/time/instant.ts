@@ -1,4 +1,3 @@
-import { DateTime } from 'luxon';
 import { OilcanError } from '../errors/oilcan-error';
 
 declare const brand: unique symbol;
@@ -28,11 +27,23 @@ export function parseInstant(text: string): Instant {
   return instant;
 }
 
-/** As `parseInstant`, but `undefined` for what is not a moment. */
+const ISO_WITH_OFFSET =
+  /^(\d{4})-(\d{2})-(\d{2})T([01]\d|2[0-3]):[0-5]\d(?::[0-5]\d(?:\.\d{1,9})?)?(?:Z|[+-](?:0\d|1[0-4]):[0-5]\d)$/;
+
+/**
+ * As `parseInstant`, but `undefined` for what is not a moment. Every operation brings several of them, so the form
+ * is read here and only the arithmetic left to `Date`, which would take 30 February for 2 March.
+ */
 export function tryParseInstant(text: string): Instant | undefined {
-  const parsed = DateTime.fromISO(text, { setZone: true });
-  const hasOffset = /([Zz]|[+-]\d{2}:?\d{2})$/.test(text);
-  return parsed.isValid && hasOffset ? instantFromMillis(parsed.toMillis()) : undefined;
+  const match = ISO_WITH_OFFSET.exec(text);
+  if (match === null) return undefined;
+  const [year, month, day] = [Number(match[1]), Number(match[2]), Number(match[3])];
+  if (month < 1 || month > 12 || day < 1 || day > daysInMonth(year, month)) return undefined;
+  return instantFromMillis(Date.parse(text));
+}
+
+function daysInMonth(year: number, month: number): number {
+  return new Date(Date.UTC(year, month, 0)).getUTCDate();
 }
 
 /** The instant that lies so many elapsed minutes later (or earlier, when negative). */

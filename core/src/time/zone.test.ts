@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { DateTime } from 'luxon';
 import { addMinutes, instantFromMillis, minutesBetween, parseInstant, tryParseInstant, type Instant } from './instant';
 import { calendarDaysBetween, inZone, latestWallTime, localDate, startOfDay } from './zone';
 
@@ -78,10 +79,27 @@ describe('latestWallTime', () => {
 });
 
 describe('parseInstant', () => {
+  it('reads what Luxon writes as Luxon means it', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 4e12 }),
+        fc.constantFrom('Europe/Vienna', 'America/St_Johns', 'UTC'),
+        (milliseconds, zone) => {
+          expect(parseInstant(DateTime.fromMillis(milliseconds, { zone }).toISO() ?? '')).toBe(
+            instantFromMillis(milliseconds),
+          );
+        },
+      ),
+    );
+  });
+
   it('wants an offset', () => {
     expect(tryParseInstant('2026-11-23T10:00:00')).toBeUndefined();
     expect(tryParseInstant('2026-11-23')).toBeUndefined();
     expect(tryParseInstant('tomorrow')).toBeUndefined();
+    expect(tryParseInstant('2026-02-30T10:00:00Z')).toBeUndefined();
+    expect(tryParseInstant('2026-13-01T10:00:00Z')).toBeUndefined();
+    expect(tryParseInstant('2028-02-29T10:00Z')).toBe('2028-02-29T10:00:00.000Z');
     expect(parseInstant('2026-11-23T10:00:00+01:00')).toBe('2026-11-23T09:00:00.000Z');
   });
 });

@@ -25,7 +25,9 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
   const router = useRouter();
   const isWide = useIsWide();
   const work = useRow('workOrders', workOrderId);
+  const phase = usePhone((state) => state.phase);
   const hasRows = usePhone((state) => state.hasRows);
+  if (phase === 'opening') return null;
   if (work === undefined) {
     return (
       <View style={sheet.screen}>

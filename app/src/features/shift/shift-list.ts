@@ -8,6 +8,7 @@ import {
   isOpen,
   shiftGroupOf,
   shiftGroups,
+  shiftTimes,
   type Asset,
   type Crew,
   type Instant,
@@ -51,8 +52,10 @@ export function shiftSections(
   });
   const ranked = mine.map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
   ranked.sort((a, b) => compareForShift(a, b, present));
+  const times = shiftTimes(present, settings.zone);
+  const grouped = ranked.map(({ work }) => ({ work, group: shiftGroupOf(work, times) }));
   return shiftGroups.flatMap((group) => {
-    const data = ranked.map(({ work }) => work).filter((work) => shiftGroupOf(work, present, settings.zone) === group);
+    const data = grouped.flatMap((each) => (each.group === group ? [each.work] : []));
     if (data.length === 0) return [];
     return [{ group, data, estimateMinutes: data.reduce((sum, work) => sum + work.estimateMinutes, 0) }];
   });

@@ -65,7 +65,9 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         keyExtractor={(work) => work.id}
         renderItem={renderItem}
         stickySectionHeadersEnabled={false}
-        initialNumToRender={10}
+        initialNumToRender={6}
+        maxToRenderPerBatch={6}
+        windowSize={7}
         extraData={present}
         ListHeaderComponent={
           <View style={sheet.head}>
