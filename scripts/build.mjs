@@ -1,6 +1,7 @@
-import { cpSync, mkdirSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { hashOf, isDoneFor, noteDone } from './inputs.mjs';
 import { root } from './root.mjs';
 import { run } from './run.mjs';
@@ -59,8 +60,20 @@ export async function buildApplication() {
     },
     folder: 'app',
   });
+  packFiles(join(root, 'app', 'dist'));
   noteDone('build-application', hash);
   say(' built');
+}
+
+/** Packs every text file once with brotli and gzip, so that the server only has to send it. */
+function packFiles(folder) {
+  for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true })) {
+    if (!entry.isFile() || !/\.(js|css|html|json|svg)$/.test(entry.name)) continue;
+    const file = join(entry.parentPath, entry.name);
+    const content = readFileSync(file);
+    writeFileSync(`${file}.br`, brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 10 } }));
+    writeFileSync(`${file}.gz`, gzipSync(content, { level: 9 }));
+  }
 }
 
 /** Works without the network, says nothing to anybody, and leaves out what is not used. */

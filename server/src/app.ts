@@ -36,8 +36,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   await server.register(compress, {
     global: true,
     threshold: 1024,
-    encodings: ['br', 'gzip'],
-    brotliOptions: fastBrotli,
+    encodings: ['gzip'],
+    zlibOptions: { level: ANSWER_GZIP_LEVEL },
   });
   await server.register(cookie);
   await server.register(rateLimit, {
@@ -74,5 +74,5 @@ const contentSources = {
   'form-action': ["'self'"],
 };
 
-/** Brotli's default effort is meant for files packed once; answers are packed while somebody waits. */
-const fastBrotli = { params: { 1: 4 } };
+/** Answers are packed while somebody waits; the application's files are packed once, when it is built. */
+const ANSWER_GZIP_LEVEL = 4;

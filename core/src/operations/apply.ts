@@ -1,12 +1,11 @@
 import * as yup from 'yup';
 import { isErrorCode, type ErrorCode } from '../errors/catalogue';
-import { asId, type EntryId } from '../ids/ids';
+import { asId, type EntryId, type OperationId, type PersonId } from '../ids/ids';
 import { hasRole, type Person } from '../people/people';
 import type { Change, Records } from '../records/records';
 import { StagedRecords } from '../records/staged-records';
 import { SETTINGS_ID } from '../settings/settings';
-import { addMinutes, parseInstant, type Instant } from '../time/instant';
-import { instantField } from './fields';
+import { addMinutes, parseInstant, tryParseInstant, type Instant } from '../time/instant';
 import { refuse, type Operation, type Outcome, type Refusal } from './operation';
 import { definitionOf, isOperationName } from './registry';
 
@@ -15,19 +14,39 @@ export const CLOCK_TOLERANCE_MINUTES = 5;
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
-/** The form that every operation has, whatever its name. */
-export const operationSchema = yup
-  .object({
-    id: yup.string().strict().required().matches(UUID_V7, 'The number of an operation is a UUID of version 7.'),
-    name: yup.string().strict().required().max(64),
-    args: yup.mixed().defined().nullable(),
-    at: instantField(),
-    by: yup.string().strict().required().max(64),
-    device: yup.string().strict().required().max(64),
-  })
-  .noUnknown()
-  .strict()
-  .required();
+const LONGEST_NAME = 64;
+const NOT_AN_OPERATION = 'An operation has an id, name, args, at, by and device, and nothing else.';
+const NOT_A_UUID = 'The number of an operation is a UUID of version 7.';
+const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset.';
+const envelopeFields: ReadonlySet<string> = new Set(['id', 'name', 'args', 'at', 'by', 'device']);
+
+/**
+ * The form that every operation has, whatever its name; its arguments are left to their schema. Checked by hand
+ * because it is the same for every operation of every push.
+ */
+export function readOperation(given: unknown): { ok: true; value: Operation } | Refusal {
+  if (typeof given !== 'object' || given === null) return refuse('invalid', { reason: NOT_AN_OPERATION });
+  if (!isEnvelope(given)) return refuse('invalid', { reason: NOT_AN_OPERATION });
+  const { id, name, args, at, by, device } = given;
+  if (typeof id !== 'string' || !UUID_V7.test(id)) return refuse('invalid', { reason: NOT_A_UUID }, 'id');
+  if (typeof at !== 'string' || tryParseInstant(at) === undefined)
+    return refuse('invalid', { reason: NOT_A_TIME }, 'at');
+  if (!isShortText(name)) return refuse('invalid', { reason: NOT_AN_OPERATION }, 'name');
+  if (!isShortText(by)) return refuse('invalid', { reason: NOT_AN_OPERATION }, 'by');
+  if (!isShortText(device)) return refuse('invalid', { reason: NOT_AN_OPERATION }, 'device');
+  return { ok: true, value: { id: asId<OperationId>(id), name, args, at, by: asId<PersonId>(by), device } };
+}
+
+type Envelope = Readonly<Record<'id' | 'name' | 'args' | 'at' | 'by' | 'device', unknown>>;
+
+function isEnvelope(given: object): given is Envelope {
+  const fields = Object.keys(given);
+  return fields.length === envelopeFields.size && fields.every((field) => envelopeFields.has(field));
+}
+
+function isShortText(given: unknown): given is string {
+  return typeof given === 'string' && given !== '' && given.length <= LONGEST_NAME;
+}
 
 export interface Applied {
   readonly outcome: Outcome;

@@ -19,16 +19,19 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 /** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
 const LARGEST_READING = 1e12;
 
-const answerSchema: yup.Schema<StepAnswer> = yup.lazy((given: { type?: unknown } | undefined) => {
-  switch (given?.type) {
-    case 'verdict':
-      return argsSchema({ type: choiceField(['verdict']), outcome: choiceField(outcomes) });
-    case 'number':
-      return argsSchema({ type: choiceField(['number']), value: numberField() });
-    default:
-      return argsSchema({ type: choiceField(['tick', 'verdict', 'number']) });
-  }
-}) as unknown as yup.Schema<StepAnswer>;
+const answerSchemas = {
+  tick: argsSchema({ type: choiceField(['tick']) }),
+  verdict: argsSchema({ type: choiceField(['verdict']), outcome: choiceField(outcomes) }),
+  number: argsSchema({ type: choiceField(['number']), value: numberField() }),
+};
+const noAnswer = yup.mixed().nullable().defined();
+const someAnswer = argsSchema({ type: choiceField(['tick', 'verdict', 'number']) });
+
+const answerField = yup.lazy((given: { type?: unknown } | null | undefined) => {
+  if (given === null) return noAnswer;
+  const type = given?.type;
+  return type === 'tick' || type === 'verdict' || type === 'number' ? answerSchemas[type] : someAnswer;
+}) as unknown as yup.Schema<StepAnswer | null>;
 
 /** Answers a step, changes the answer, or takes it back with `null`. */
 export const answerStep = defineOperation({
@@ -37,9 +40,7 @@ export const answerStep = defineOperation({
   schema: argsSchema({
     ...onWork,
     stepId: idField<StepId>(),
-    answer: yup.lazy((given: unknown) =>
-      given === null ? yup.mixed().nullable().defined() : answerSchema,
-    ) as unknown as yup.Schema<StepAnswer | null>,
+    answer: answerField,
   }),
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, context);

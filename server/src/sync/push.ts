@@ -4,10 +4,9 @@ import {
   asId,
   instantFromMillis,
   OilcanError,
-  operationSchema,
   PROTOCOL_VERSION,
   PUSH_LIMIT,
-  readArgs,
+  readOperation,
   refuse,
   StagedRecords,
   type Operation,
@@ -52,8 +51,8 @@ export async function push(
   const now = instantFromMillis(nowMillis);
   return database.transaction(async (transaction) => {
     await transaction('counters').where('name', 'revision').forUpdate().first('value');
-    const read = operations.map((given) => readArgs<unknown>(operationSchema, given));
-    const wellFormed = read.flatMap((each) => (each.ok ? [each.value as Operation] : []));
+    const read = operations.map(readOperation);
+    const wellFormed = read.flatMap((each) => (each.ok ? [each.value] : []));
     const known = await knownOperations(transaction, wellFormed);
     const records = new SqlRecords(transaction);
     const batch = new StagedRecords(records);
@@ -66,7 +65,7 @@ export async function push(
         outcomes.push({ id: idOf(operations[index]), outcome: each });
         continue;
       }
-      const operation = each.value as Operation;
+      const operation = each.value;
       const before = known.get(operation.id);
       if (before !== undefined) {
         outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });

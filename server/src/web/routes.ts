@@ -19,6 +19,7 @@ export async function webRoutes(
       root: webRoot,
       wildcard: false,
       index: false,
+      preCompressed: true,
       setHeaders: (response, path) => {
         const cacheControl = HASHED.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache';
         void response.setHeader('cache-control', cacheControl);
