@@ -71,6 +71,7 @@ describe('the Shift list', () => {
     expect(firstReason(sections, rows.assets, noon, someSettings())).toBe(
       'Start with W-1: it is 1 day late and the machine stands still.',
     );
+    expect(shiftHeadline(sections, someSettings({ shiftMinutes: 240 }))).toBe('2 jobs, 5 h: more than your 4 h');
     expect(shiftHeadline([], someSettings())).toBe('Nothing due this shift');
     expect(firstReason([], rows.assets, noon, someSettings())).toBeNull();
   });
@@ -198,7 +199,7 @@ describe('entries in words', () => {
     [
       { kind: 'labor', personId: ann.id, startedAt: noon, minutes: 90, timeType: 'regular', cost: money(8_100, 'EUR') },
       '1 h 30 of work',
-      'Regular, Ann · €81.00',
+      'Regular · €81.00',
     ],
     [
       { kind: 'part', partId, binId, quantity: 2_000, cost: money(7_640, 'EUR') },

@@ -40,21 +40,27 @@ export function DeskScreen(): ReactElement {
             {counted(groups.open, 'job is', 'jobs are')} open, {groups.late} of them late;{' '}
             {counted(groups.underway.length, 'is', 'are')} underway or held.
           </Words>
-          <Section title="Finished">
-            {groups.finished.length === 0 ? (
-              <Words soft style={sheet.none}>
-                Finished work appears here the moment it is done.
-              </Words>
-            ) : null}
-            {groups.finished.map((work) => (
-              <DeskRow key={work.id} work={work} />
-            ))}
-          </Section>
-          <Section title="Underway and held">
-            {groups.underway.map((work) => (
-              <DeskRow key={work.id} work={work} />
-            ))}
-          </Section>
+          <View style={sheet.columns}>
+            <View style={sheet.column}>
+              <Section title="Finished">
+                {groups.finished.length === 0 ? (
+                  <Words soft style={sheet.none}>
+                    Finished work appears here the moment it is done.
+                  </Words>
+                ) : null}
+                {groups.finished.map((work) => (
+                  <DeskRow key={work.id} work={work} />
+                ))}
+              </Section>
+            </View>
+            <View style={sheet.column}>
+              <Section title="Underway and held">
+                {groups.underway.map((work) => (
+                  <DeskRow key={work.id} work={work} />
+                ))}
+              </Section>
+            </View>
+          </View>
         </View>
       </ScrollView>
     </View>
@@ -102,7 +108,9 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   content: { padding: 16, alignItems: 'center' },
-  readable: { width: '100%', maxWidth: 860, gap: 4 },
+  readable: { width: '100%', maxWidth: 1180, gap: 4 },
+  columns: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 },
+  column: { flexGrow: 1, flexBasis: 340, minWidth: 0 },
   none: { paddingVertical: 12 },
   row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, paddingVertical: 10 },
   words: { flex: 1, minWidth: 0 },

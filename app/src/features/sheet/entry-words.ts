@@ -27,13 +27,14 @@ export interface EntryWords {
 }
 
 /** What an entry says, as a headline and a quieter line. */
-export function entryWords({ content }: Entry, names: EntryNames, language: string): EntryWords {
+export function entryWords({ content, by }: Entry, names: EntryNames, language: string): EntryWords {
   switch (content.kind) {
     case 'labor': {
-      const who = names.person(content.personId)?.name ?? '';
+      // The record names who wrote an entry; whose time it is matters only when it is somebody else's.
+      const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
       return {
         headline: `${formatDuration(content.minutes)} of work`,
-        detail: `${timeTypeWords[content.timeType]}, ${who} · ${formatMoney(content.cost, language)}`,
+        detail: `${timeTypeWords[content.timeType]}${whose} · ${formatMoney(content.cost, language)}`,
       };
     }
     case 'part': {

@@ -74,7 +74,9 @@ export function shiftHeadline(sections: readonly ShiftSection[], settings: Setti
   const jobs = today.reduce((sum, { data }) => sum + data.length, 0);
   const minutes = today.reduce((sum, { estimateMinutes }) => sum + estimateMinutes, 0);
   if (jobs === 0) return 'Nothing due this shift';
-  return `${counted(jobs, 'job', 'jobs')}, ${formatDuration(minutes)} of your ${formatDuration(settings.shiftMinutes)}`;
+  const load = `${counted(jobs, 'job', 'jobs')}, ${formatDuration(minutes)}`;
+  const shift = formatDuration(settings.shiftMinutes);
+  return minutes > settings.shiftMinutes ? `${load}: more than your ${shift}` : `${load} of your ${shift}`;
 }
 
 /** Why the first job is the first. */

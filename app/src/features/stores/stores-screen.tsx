@@ -3,7 +3,7 @@ import { FlatList, StyleSheet, View } from 'react-native';
 import { formatMoney, money, type Part } from '@oilcan/core';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
-import { usePalette } from '../../ui/theme';
+import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
@@ -14,6 +14,7 @@ import { findParts } from './find-parts';
 export function StoresScreen(): ReactElement {
   const parts = useTable('parts');
   const stock = useTable('stock');
+  const columns = useIsWide() ? 2 : 1;
   const [find, setFind] = useState('');
   const shown = useMemo(
     () => (find.trim() === '' ? [...parts].sort((a, b) => (a.number < b.number ? -1 : 1)) : findParts(parts, find)),
@@ -29,6 +30,9 @@ export function StoresScreen(): ReactElement {
       <FlatList
         role="main"
         data={shown}
+        key={columns}
+        numColumns={columns}
+        {...(columns > 1 ? { columnWrapperStyle: sheet.columns } : {})}
         keyExtractor={(part) => part.id}
         initialNumToRender={12}
         contentContainerStyle={sheet.list}
@@ -83,9 +87,11 @@ function BinLine({ binId, amount }: { readonly binId: string; readonly amount: s
 
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  list: { width: '100%', maxWidth: 860, alignSelf: 'center', paddingHorizontal: 16 },
+  list: { width: '100%', maxWidth: 1180, alignSelf: 'center', paddingHorizontal: 16 },
   head: { paddingVertical: 16, gap: 8 },
+  columns: { gap: 32 },
   row: {
+    flex: 1,
     flexDirection: 'row',
     alignItems: 'center',
     gap: 12,
