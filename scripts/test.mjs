@@ -1,5 +1,5 @@
 // npm test: everything that must hold, from a fresh clone. Its last line is the sum over all runners.
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
 import { prepare } from './prepare.mjs';
@@ -19,6 +19,7 @@ try {
 }
 
 rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
 await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 await check('Lint and import directions', 'npx', ['eslint', '.']);
 await check('Types', 'npx', ['tsc', '--noEmit']);

@@ -67,12 +67,13 @@ describe('the Shift list', () => {
       { number: 'W-2', estimateMinutes: 90 },
     );
     const sections = sectionsOf(rows);
-    expect(shiftHeadline(sections, someSettings())).toBe('2 jobs, 5 h of your 8 h');
+    expect(shiftHeadline(sections, ann, someSettings())).toBe('2 jobs, 5 h of your 8 h');
     expect(firstReason(sections, rows.assets, noon, someSettings())).toBe(
       'Start with W-1: it is 1 day late and the machine stands still.',
     );
-    expect(shiftHeadline(sections, someSettings({ shiftMinutes: 240 }))).toBe('2 jobs, 5 h: more than your 4 h');
-    expect(shiftHeadline([], someSettings())).toBe('Nothing due this shift');
+    expect(shiftHeadline(sections, ann, someSettings({ shiftMinutes: 240 }))).toBe('2 jobs, 5 h: more than your 4 h');
+    expect(shiftHeadline(sections, lea, someSettings())).toBe('2 jobs, 5 h for everybody');
+    expect(shiftHeadline([], ann, someSettings())).toBe('Nothing due this shift');
     expect(firstReason([], rows.assets, noon, someSettings())).toBeNull();
   });
 });

@@ -1,8 +1,16 @@
+import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
 import { EmptySheet } from '../../../src/features/sheet/empty-sheet';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
+import { useShift } from '../../../src/features/shift/use-shift';
 import { useIsWide } from '../../../src/ui/theme';
 
 export default function Shift(): ReactElement {
-  return useIsWide() ? <EmptySheet /> : <ShiftScreen chosen={undefined} />;
+  return useIsWide() ? <First /> : <ShiftScreen chosen={undefined} />;
+}
+
+/** Beside the list of a wide screen: what comes first opens by itself. */
+function First(): ReactElement {
+  const first = useShift('')?.sections[0]?.data[0];
+  return first === undefined ? <EmptySheet /> : <Redirect href={`/shift/${first.id}`} />;
 }

@@ -27,11 +27,11 @@ export function TopBar({ title, aside, onBack, isBeside = false, children }: Pro
         </Press>
       )}
       <View style={sheet.title}>
-        <Words as={onBack === undefined ? 'title' : 'label'} level={1} lines={1}>
+        <Words as={onBack === undefined ? 'title' : 'label'} level={1} style={sheet.name}>
           {title}
         </Words>
         {aside === undefined ? null : (
-          <Words as="mark" soft lines={1}>
+          <Words as="mark" soft lines={1} style={sheet.aside}>
             {aside}
           </Words>
         )}
@@ -52,6 +52,8 @@ const sheet = StyleSheet.create({
     paddingRight: 4,
     borderBottomWidth: RULE,
   },
+  name: { flexShrink: 0 },
+  aside: { flexShrink: 1, minWidth: 0 },
   back: { alignItems: 'center', marginLeft: -12 },
   title: { flex: 1, flexDirection: 'row', alignItems: 'baseline', gap: 8, minWidth: 0 },
 });

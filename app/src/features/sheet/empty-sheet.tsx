@@ -2,11 +2,11 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Words } from '../../ui/words';
 
-/** Beside the list on a wide screen while nothing is open. */
+/** Beside an empty list on a wide screen. */
 export function EmptySheet(): ReactElement {
   return (
     <View style={sheet.middle}>
-      <Words soft>Choose a job from the list; it opens here.</Words>
+      <Words soft>A job that you choose from the list opens here.</Words>
     </View>
   );
 }

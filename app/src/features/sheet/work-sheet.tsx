@@ -48,7 +48,6 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
 function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWide: boolean }): ReactElement {
   const palette = usePalette();
   const router = useRouter();
-  const level = useLevel(work);
   const scroller = useRef<ScrollView>(null);
   const tops = useRef<Record<SheetPart, number>>({ prepare: 0, work: 0, wrapUp: 0 });
   const [current, setCurrent] = useState<SheetPart>('prepare');
@@ -80,11 +79,12 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   return (
     <View style={sheet.screen}>
       <TopBar
-        title={`${work.number} · ${stateOf(work)}`}
+        title={work.number}
+        aside={stateOf(work)}
         {...(isWide ? { isBeside: true } : { onBack: () => router.navigate('/shift') })}
       />
       <View style={sheet.columns}>
-        <Dipstick notches={notches} level={level} current={current} onGoTo={goTo} />
+        <SheetDipstick work={work} current={current} onGoTo={goTo} />
         <ScrollView
           ref={scroller}
           role="main"
@@ -119,6 +119,17 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       {isWide ? null : dockPiece}
     </View>
   );
+}
+
+interface SheetDipstickProps {
+  readonly work: WorkOrder;
+  readonly current: SheetPart;
+  readonly onGoTo: (part: SheetPart) => void;
+}
+
+/** Follows the steps by itself, so that a tick does not draw the whole sheet again. */
+function SheetDipstick({ work, current, onGoTo }: SheetDipstickProps): ReactElement {
+  return <Dipstick notches={notches} level={useLevel(work)} current={current} onGoTo={onGoTo} />;
 }
 
 /** What it is, where, and by when. */

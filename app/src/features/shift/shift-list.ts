@@ -68,13 +68,14 @@ function isFound(work: WorkOrder, rows: ShiftRows, wanted: string): boolean {
   return wanted.split(/\s+/).every((word) => text.includes(word));
 }
 
-/** The answer before the rows: how much there is for this shift. */
-export function shiftHeadline(sections: readonly ShiftSection[], settings: Settings): string {
+/** The answer before the rows: how much there is for this shift; a lead's list is everybody's. */
+export function shiftHeadline(sections: readonly ShiftSection[], person: Person, settings: Settings): string {
   const today = sections.filter(({ group }) => group === 'late' || group === 'shift');
   const jobs = today.reduce((sum, { data }) => sum + data.length, 0);
   const minutes = today.reduce((sum, { estimateMinutes }) => sum + estimateMinutes, 0);
   if (jobs === 0) return 'Nothing due this shift';
   const load = `${counted(jobs, 'job', 'jobs')}, ${formatDuration(minutes)}`;
+  if (hasRole(person, ['lead'])) return `${load} for everybody`;
   const shift = formatDuration(settings.shiftMinutes);
   return minutes > settings.shiftMinutes ? `${load}: more than your ${shift}` : `${load} of your ${shift}`;
 }

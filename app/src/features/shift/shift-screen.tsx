@@ -1,61 +1,46 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration, type WorkOrder } from '@oilcan/core';
 import { counted, groupWords } from '../../words/work-words';
 import { markOnce } from '../../data/marks';
-import { usePhone, useSettings, useTable } from '../../data/store';
+import { usePhone } from '../../data/store';
 import { Field } from '../../ui/field';
 import { useIsWide, usePalette } from '../../ui/theme';
-import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
-import { firstReason, shiftHeadline, shiftSections } from './shift-list';
+import { firstReason, shiftHeadline } from './shift-list';
+import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
-
-const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
-  new Map(rows.map((row) => [row.id, row]));
 
 /** My work, what comes first first. `chosen` is the work order that is open beside it on a wide screen. */
 export function ShiftScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement | null {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();
-  const present = useNow(30);
-  const settings = useSettings();
-  const person = usePhone((state) => state.person);
   const hasRows = usePhone((state) => state.hasRows);
+  const hasPerson = usePhone((state) => state.person !== null);
   const [find, setFind] = useState('');
-  const workOrders = useTable('workOrders');
-  const assetRows = useTable('assets');
-  const placeRows = useTable('places');
-  const crewRows = useTable('crews');
-  const assets = useMemo(() => byId(assetRows), [assetRows]);
-  const places = useMemo(() => byId(placeRows), [placeRows]);
-  const crews = useMemo(() => byId(crewRows), [crewRows]);
+  const shift = useShift(find);
+  const present = shift?.present;
   const open = useCallback((id: string) => router.navigate(`/shift/${id}`), [router]);
-  const sections = useMemo(
-    () =>
-      settings === undefined || person === null
-        ? []
-        : shiftSections({ workOrders, assets, places, crews }, person, present, settings, find),
-    [workOrders, assets, places, crews, person, present, settings, find],
-  );
   const renderItem = useCallback(
-    ({ item }: { readonly item: WorkOrder }) => (
-      <WorkRow work={item} present={present} isChosen={item.id === chosen} onOpen={open} />
-    ),
+    ({ item }: { readonly item: WorkOrder }) =>
+      present === undefined ? null : (
+        <WorkRow work={item} present={present} isChosen={item.id === chosen} onOpen={open} />
+      ),
     [present, chosen, open],
   );
 
-  const hasList = sections.length > 0;
+  const hasList = shift !== null && shift.sections.length > 0;
   useEffect(() => {
     if (hasList) markOnce('oilcan:first-row');
   }, [hasList]);
 
-  if (person === null) return null;
-  if (settings === undefined) return <Opening hasRows={hasRows} />;
-  const reason = find === '' ? firstReason(sections, assets, present, settings) : null;
+  if (!hasPerson) return null;
+  if (shift === null) return <Opening hasRows={hasRows} />;
+  const { person, settings, sections, assets } = shift;
+  const reason = find === '' ? firstReason(sections, assets, shift.present, settings) : null;
   return (
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
       <TopBar title="Shift" aside={person.name} />
@@ -72,7 +57,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         ListHeaderComponent={
           <View style={sheet.head}>
             <Words as="title" level={2}>
-              {shiftHeadline(sections, settings)}
+              {shiftHeadline(sections, person, settings)}
             </Words>
             {reason === null ? null : <Words soft>{reason}</Words>}
             <Field label="Find: number, words, asset, place" value={find} onChange={setFind} />
