@@ -1,6 +1,6 @@
 // npm run demo [-- --reset] [-- --scale N]: everything from a fresh clone to a running demo.
 import { spawn } from 'node:child_process';
-import { existsSync, rmSync } from 'node:fs';
+import { existsSync, renameSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -48,6 +48,9 @@ async function checkPort() {
 async function makeDatabase() {
   if (values.reset) for (const ending of ['', '-wal', '-shm']) rmSync(`${database}${ending}`, { force: true });
   if (existsSync(database)) return;
+  // Made under another name first: what was interrupted is never taken for a whole database.
+  const unfinished = `${database}.unfinished`;
+  rmSync(unfinished, { force: true });
   say('Making the demo data');
   const generator = spawn(process.execPath, ['demo/dist/main.mjs', '--scale', values.scale, '--password', PASSWORD], {
     cwd: root,
@@ -56,14 +59,15 @@ async function makeDatabase() {
   });
   const loader = spawn(process.execPath, ['server/dist/main.mjs', 'load'], {
     cwd: root,
-    env: environment,
+    env: { ...environment, DATABASE_URL: unfinished },
     stdio: [generator.stdout, 'ignore', 'inherit'],
   });
+  // The loader reads the generator's output; this process holds no end of it, so only the exits tell.
   const codes = await Promise.all(
-    [generator, loader].map((child) => new Promise((resolve) => child.on('close', resolve))),
+    [generator, loader].map((child) => new Promise((resolve) => child.once('exit', resolve))),
   );
-  if (codes.every((code) => code === 0)) return;
-  rmSync(database, { force: true });
+  if (codes.every((code) => code === 0)) return renameSync(unfinished, database);
+  rmSync(unfinished, { force: true });
   throw new Error('The demo data could not be made.');
 }
 
