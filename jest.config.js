@@ -1,8 +1,8 @@
-const node = (name) => ({
+const node = (name, tests = 'src') => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  testMatch: [`<rootDir>/${tests}/**/*.test.ts`],
   // `cookie` is an ES module, which Node can require and Jest cannot.
   transformIgnorePatterns: ['/node_modules/(?!cookie/)'],
   transform: { '\\.[jt]s$': ['babel-jest', { configFile: false, presets: [['babel-preset-expo', { web: true }]] }] },
@@ -14,6 +14,7 @@ module.exports = {
     node('core'),
     node('demo'),
     node('server'),
+    node('simulation', '.'),
     {
       displayName: 'app',
       rootDir: `${__dirname}/app`,

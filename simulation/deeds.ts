@@ -1,0 +1,97 @@
+import {
+  addMinutes,
+  asId,
+  standingEntries,
+  type ArgsOf,
+  type Entry,
+  type EntryId,
+  type Instant,
+  type MemoryRecords,
+  type OperationName,
+  type Person,
+  type Step,
+} from '@oilcan/core';
+import { binId, partId, pointId } from '@oilcan/core/testing';
+
+/** An operation that somebody wants to do. */
+export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
+
+/** What a deed means to this person at this moment, looking at their own phone; null when there is nothing to do it to. */
+export function deedOf(what: string, choice: number, view: MemoryRecords, person: Person, now: Instant): Deed | null {
+  const works = view.peekAll('workOrders');
+  const work = works[choice % Math.max(1, works.length)];
+  if (work === undefined) return null;
+  const onWork = { workOrderId: work.id };
+  const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(choice / 7) % Math.max(1, list.length)];
+  const steps = view.peekList('steps', 'workOrder', work.id);
+  const mine = standingEntries(view.peekList('entries', 'workOrder', work.id)).filter(
+    (entry) => entry.by === person.id,
+  );
+  const entryOf = (kind: Entry['content']['kind']): EntryId =>
+    pick(mine.filter(({ content }) => content.kind === kind))?.id ?? asId<EntryId>('none');
+  const stepOf = (type: Step['question']['type']): Step | undefined =>
+    pick(steps.filter(({ question }) => question.type === type));
+  const amount = 1 + (choice % 4);
+  const labor = (minutes: number) => ({ startedAt: addMinutes(now, -90), minutes, timeType: 'regular' as const });
+  const answer = (step: Step | undefined, value: ArgsOf<'step.answer'>['answer']): Deed | null =>
+    step === undefined ? null : { name: 'step.answer', args: { ...onWork, stepId: step.id, answer: value } };
+  switch (what) {
+    case 'note':
+      return { name: 'note.add', args: { ...onWork, text: `Note ${choice}` } };
+    case 'tick':
+      return answer(stepOf('tick'), { type: 'tick' });
+    case 'untick':
+      return answer(stepOf('tick'), null);
+    case 'wrong answer':
+      return answer(stepOf('tick'), { type: 'number', value: 1 });
+    case 'verdict':
+      return answer(stepOf('verdict'), { type: 'verdict', outcome: 'fixed' });
+    case 'number':
+      return answer(stepOf('number'), { type: 'number', value: choice % 100 });
+    case 'use part':
+      return { name: 'part.use', args: { ...onWork, partId, binId, quantity: amount * 1000 } };
+    case 'use too much':
+      return { name: 'part.use', args: { ...onWork, partId, binId, quantity: 1e9 } };
+    case 'start clock':
+      return { name: 'clock.start', args: onWork };
+    case 'stop clock':
+      return {
+        name: 'clock.stop',
+        args: { workOrderId: view.peek('clocks', person.id)?.workOrderId ?? work.id, endedAt: null },
+      };
+    case 'type time':
+      return { name: 'labor.add', args: { ...onWork, personId: person.id, ...labor(amount * 15) } };
+    case 'type bad time':
+      return { name: 'labor.add', args: { ...onWork, personId: person.id, ...labor(-5) } };
+    case 'amend time':
+      return { name: 'labor.amend', args: { ...onWork, entryId: entryOf('labor'), ...labor(amount * 10) } };
+    case 'amend part':
+      return { name: 'part.amend', args: { ...onWork, entryId: entryOf('part'), quantity: amount * 1000 } };
+    case 'take back':
+      return {
+        name: 'entry.withdraw',
+        args: { ...onWork, entryId: pick(mine)?.id ?? asId<EntryId>('none'), reason: 'wrong' },
+      };
+    case 'read':
+      return { name: 'reading.add', args: { ...onWork, pointId, value: choice % 90 } };
+    case 'hold':
+      return { name: 'work.hold', args: { ...onWork, reason: 'part', note: '' } };
+    case 'resume':
+      return { name: 'work.resume', args: onWork };
+    case 'finish':
+      return { name: 'work.finish', args: onWork };
+    case 'accept':
+      return { name: 'work.accept', args: onWork };
+    case 'hand back':
+      return { name: 'work.hand-back', args: { ...onWork, reason: 'look again' } };
+    case 'drop':
+      return { name: 'work.drop', args: { ...onWork, reason: 'not needed' } };
+    case 'acknowledge':
+      return {
+        name: 'work.acknowledge-hazards',
+        args: { ...onWork, hazardIds: work.hazards.map(({ id }) => asId(id)) },
+      };
+    default:
+      throw new Error(`Nobody knows how to ${what}.`);
+  }
+}

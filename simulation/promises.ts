@@ -1,0 +1,132 @@
+import {
+  onHandAfter,
+  standingOf,
+  stockLevelId,
+  tableNames,
+  type Change,
+  type Entry,
+  type Movement,
+  type PullAnswer,
+  type StockLevel,
+} from '@oilcan/core';
+import { binId, partId } from '@oilcan/core/testing';
+import type { Pocket, Shift } from './shift';
+
+/** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
+export async function brokenPromises(shift: Shift): Promise<string[]> {
+  const broken: string[] = [];
+  const log: { id: string; name: string; outcome: string }[] = await shift.server
+    .database('operations')
+    .select('id', 'name', 'outcome');
+  const acceptedIds = new Set(log.filter(({ outcome }) => isOk(outcome)).map(({ id }) => id));
+
+  for (const [who, pocket] of shift.pockets) {
+    const rejected = new Set(
+      pocket.phone.kept.filter(({ where }) => where === 'rejected').map(({ operation }) => operation.id),
+    );
+    for (const id of pocket.told) {
+      if (acceptedIds.has(id) === rejected.has(id)) {
+        broken.push(
+          `${who} was told that ${id} is kept; it is ${acceptedIds.has(id) ? 'both' : 'neither'} on the server ${acceptedIds.has(id) ? 'and' : 'nor'} among the refused.`,
+        );
+      }
+    }
+    const waiting = pocket.phone.kept.filter(({ where }) => where !== 'rejected');
+    if (waiting.length > 0) broken.push(`${who} still answers for ${waiting.length} operations after all is healed.`);
+    broken.push(...(await differences(who, pocket, shift)));
+  }
+
+  for (const id of shift.server.accepted) {
+    if (!acceptedIds.has(id)) broken.push(`${id} was accepted once and is not any more.`);
+  }
+  broken.push(...(await wrongSums(shift, log)));
+  return broken;
+}
+
+/** What the phone shows against what the server would give to a new phone. */
+async function differences(who: string, pocket: Pocket, shift: Shift): Promise<string[]> {
+  const server = new Map<string, string>();
+  let page: PullAnswer = { changes: [], revision: 0, hasMore: true, scope: '' };
+  while (page.hasMore) {
+    page = await shift.server.pull(pocket.person, page.revision);
+    for (const change of page.changes) note(server, change);
+  }
+  const found: string[] = [];
+  for (const table of tableNames) {
+    if (table === 'movements') continue;
+    const shown = new Map(pocket.phone.view.peekAll(table).map((row) => [row.id, JSON.stringify(row)]));
+    const given = new Map(
+      [...server]
+        .filter(([key]) => key.startsWith(`${table}/`))
+        .map(([key, row]) => [key.slice(table.length + 1), row]),
+    );
+    for (const id of new Set([...shown.keys(), ...given.keys()])) {
+      if (!sameJson(shown.get(id), given.get(id)))
+        found.push(`${who} shows ${table}/${id} as ${shown.get(id)}, the server has ${given.get(id)}.`);
+    }
+  }
+  return found;
+}
+
+function note(rows: Map<string, string>, change: Change): void {
+  const key = `${change.table}/${change.id}`;
+  if (change.row === null) rows.delete(key);
+  else rows.set(key, JSON.stringify(change.row));
+}
+
+function sameJson(a: string | undefined, b: string | undefined): boolean {
+  return a === b || (a !== undefined && b !== undefined && sorted(a) === sorted(b));
+}
+
+function sorted(json: string): string {
+  return JSON.stringify(JSON.parse(json), (_key, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
+}
+
+/** Entries, stock and steps against what the accepted operations say. */
+async function wrongSums(
+  shift: Shift,
+  log: readonly { id: string; name: string; outcome: string }[],
+): Promise<string[]> {
+  const broken: string[] = [];
+  const { database } = shift.server;
+  const bodies = async <Row>(table: string): Promise<Row[]> => {
+    const rows: { body: string }[] = await database(table).select('body');
+    return rows.map(({ body }) => JSON.parse(body) as Row);
+  };
+  const entries = await bodies<Entry>('entries');
+  const ids = new Set(entries.map(({ id }) => String(id)));
+  const addsAnEntry = new Set([
+    'note.add',
+    'labor.add',
+    'labor.amend',
+    'part.use',
+    'part.amend',
+    'reading.add',
+    'step.answer',
+    'entry.withdraw',
+    'work.acknowledge-hazards',
+  ]);
+  for (const { id, name, outcome } of log) {
+    if (addsAnEntry.has(name) && isOk(outcome) !== ids.has(id))
+      broken.push(`${name} ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} an entry.`);
+  }
+  const movements = (await bodies<Movement>('movements')).filter(
+    (movement) => movement.partId === partId && movement.binId === binId,
+  );
+  const level = (await bodies<StockLevel>('stock')).find(({ id }) => id === stockLevelId(partId, binId));
+  if (level?.onHand !== onHandAfter(movements))
+    broken.push(`The bin says ${level?.onHand}, its movements ${onHandAfter(movements)}.`);
+  if ((level?.onHand ?? 0) < 0) broken.push('There is less than nothing in the bin.');
+  const used = standingOf(entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
+  if (8_000 - used !== level?.onHand)
+    broken.push(`Of 8 pieces ${used / 1000} were used, and ${(level?.onHand ?? 0) / 1000} are left.`);
+  return broken;
+}
+
+function isOk(outcome: string): boolean {
+  return (JSON.parse(outcome) as { ok: boolean }).ok;
+}

@@ -1,0 +1,31 @@
+import { historyOf } from './history';
+import { shrink } from './shrink';
+import { simulate } from './simulate';
+
+const SEEDS = 300;
+const GROUP = 50;
+
+describe('simulated shifts', () => {
+  for (let first = 1; first <= SEEDS; first += GROUP) {
+    it(`lose nothing, double nothing, and leave all equal, seeds ${first} to ${first + GROUP - 1}`, async () => {
+      for (let seed = first; seed < first + GROUP; seed += 1) expect(await simulate(seed)).toBeNull();
+    }, 60_000);
+  }
+
+  it('are the same for the same seed', () => {
+    expect(historyOf(7)).toEqual(historyOf(7));
+    expect(historyOf(7)).not.toEqual(historyOf(8));
+  });
+});
+
+describe('shrinking', () => {
+  it('finds the few events that matter', async () => {
+    const needed = (list: readonly number[]) => Promise.resolve(list.includes(13) && list.includes(57));
+    expect(
+      await shrink(
+        Array.from({ length: 70 }, (_, index) => index),
+        needed,
+      ),
+    ).toEqual([13, 57]);
+  });
+});
