@@ -6,7 +6,6 @@ import {
   type Change,
   type Entry,
   type Movement,
-  type PullAnswer,
   type StockLevel,
 } from '@oilcan/core';
 import { binId, partId } from '@oilcan/core/testing';
@@ -46,11 +45,7 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
 /** What the phone shows against what the server would give to a new phone. */
 async function differences(who: string, pocket: Pocket, shift: Shift): Promise<string[]> {
   const server = new Map<string, string>();
-  let page: PullAnswer = { changes: [], revision: 0, hasMore: true, scope: '' };
-  while (page.hasMore) {
-    page = await shift.server.pull(pocket.person, page.revision);
-    for (const change of page.changes) note(server, change);
-  }
+  for (const change of (await shift.server.everything(pocket.person)).changes) note(server, change);
   const found: string[] = [];
   for (const table of tableNames) {
     if (table === 'movements') continue;
