@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { join } from 'node:path';
 import { root } from './root.mjs';
 
-const skipped = new Set(['node_modules', 'dist', '.expo', 'fonts']);
+const skipped = new Set(['node_modules', 'dist', '.expo', 'fonts', 'testing']);
 
 function* filesUnder(path) {
   if (!existsSync(path)) return;

@@ -32,7 +32,7 @@ export async function prepare() {
 }
 
 async function install() {
-  const hash = hashOf(['package-lock.json', 'package.json']);
+  const hash = hashOf(['package-lock.json']);
   if (isDoneFor('install', hash, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')) return;
   say('Installing packages (about 3 minutes the first time)');
   await run('npm', ['ci', '--no-audit', '--no-fund'], { log: 'install' });
