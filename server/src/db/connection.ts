@@ -29,6 +29,7 @@ function sqlite(file: string): Knex {
 
 interface SqliteHandle {
   pragma(statement: string): unknown;
+  prepare(sql: string): unknown;
 }
 
 function configureSqlite(handle: SqliteHandle, done: (error: Error | null, handle: SqliteHandle) => void): void {
@@ -36,7 +37,24 @@ function configureSqlite(handle: SqliteHandle, done: (error: Error | null, handl
   handle.pragma('synchronous = FULL');
   handle.pragma('foreign_keys = ON');
   handle.pragma('busy_timeout = 5000');
+  rememberStatements(handle);
   done(null, handle);
+}
+
+const STATEMENTS_REMEMBERED = 500;
+
+/** Knex prepares every query anew; the same text gives the same statement here, which it always runs to its end. */
+function rememberStatements(handle: SqliteHandle): void {
+  const remembered = new Map<string, unknown>();
+  const prepare = handle.prepare.bind(handle);
+  handle.prepare = (sql) => {
+    const known = remembered.get(sql);
+    if (known !== undefined) return known;
+    if (remembered.size >= STATEMENTS_REMEMBERED) remembered.clear();
+    const statement = prepare(sql);
+    remembered.set(sql, statement);
+    return statement;
+  };
 }
 
 /** A consistent copy of a running SQLite database in a new file. */
