@@ -46,6 +46,7 @@ export async function buildApplication() {
     'app/app.json',
     'app/babel.config.js',
     'app/metro.config.js',
+    'scripts/service-worker.mjs',
     'package-lock.json',
   ];
   const hash = hashOf(sources);
@@ -60,6 +61,8 @@ export async function buildApplication() {
     },
     folder: 'app',
   });
+  const { writeServiceWorker } = await import('./service-worker.mjs');
+  await writeServiceWorker();
   packFiles(join(root, 'app', 'dist'));
   noteDone('build-application', hash);
   say(' built');

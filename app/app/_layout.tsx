@@ -1,12 +1,16 @@
 import { Slot } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { keepApplication } from '../src/data/application-update';
 import { openPhone } from '../src/data/store';
 import { NoticeBar } from '../src/ui/notice';
 import { ThemeProvider } from '../src/ui/theme';
 
 export default function RootLayout(): ReactElement {
-  useEffect(() => void openPhone(), []);
+  useEffect(() => {
+    void openPhone();
+    keepApplication();
+  }, []);
   return (
     <SafeAreaProvider>
       <ThemeProvider>

@@ -6,6 +6,7 @@ import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { RULE, useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { UpdateBar } from './update-bar';
 import { placesFor, type AppPlace } from './places';
 
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
@@ -25,12 +26,16 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
             <PlaceLink key={place.href} place={place} isRail />
           ))}
         </View>
-        <View style={sheet.main}>{children}</View>
+        <View style={sheet.main}>
+          {isSheet ? null : <UpdateBar />}
+          {children}
+        </View>
       </View>
     );
   }
   return (
     <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
+      {isSheet ? null : <UpdateBar />}
       <View style={sheet.main}>{children}</View>
       {isSheet ? null : (
         <View

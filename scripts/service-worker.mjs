@@ -1,0 +1,29 @@
+import { join } from 'node:path';
+import { generateSW } from 'workbox-build';
+import { root } from './root.mjs';
+
+/**
+ * Writes the service worker that keeps the whole application on the phone, each file by its revision. A new one waits
+ * until the person lets it take over; until then the old application stays whole.
+ */
+export async function writeServiceWorker() {
+  const folder = join(root, 'app', 'dist');
+  const { warnings } = await generateSW({
+    globDirectory: folder,
+    globPatterns: ['**/*.{html,js,css,woff2,ico,png}'],
+    globIgnores: ['service-worker.js'],
+    // Their names change with their content, so their content needs no second revision.
+    dontCacheBustURLsMatching: /_expo\/static\//,
+    swDest: join(folder, 'service-worker.js'),
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
+    maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+    cleanupOutdatedCaches: true,
+    clientsClaim: true,
+    skipWaiting: false,
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+    mode: 'production',
+  });
+  if (warnings.length > 0) throw new Error(warnings.join('\n'));
+}
