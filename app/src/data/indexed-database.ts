@@ -1,7 +1,7 @@
 import type { Change } from '@oilcan/core';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import type { KeptOperation } from './kept-operation';
-import { nowhere, type Bearings, type Loaded, type LocalDatabase } from './local-database';
+import { nowhere, type Arrival, type Bearings, type Loaded, type LocalDatabase } from './local-database';
 
 interface Schema extends DBSchema {
   /** Rows as the server last gave them, under `table/id`. */
@@ -55,8 +55,9 @@ export class IndexedDatabase implements LocalDatabase {
     });
   }
 
-  takeRows(changes: readonly Change[], bearings: Bearings, isWhole: boolean): Promise<void> {
-    return this.#write(['rows', 'bearings'], (transaction) => {
+  takeRows({ changes, bearings, isWhole, arrived }: Arrival): Promise<void> {
+    return this.#write(['rows', 'kept', 'bearings'], (transaction) => {
+      for (const sequence of arrived) void transaction.objectStore('kept').delete(sequence);
       const rows = transaction.objectStore('rows');
       if (isWhole) void rows.clear();
       for (const change of changes) {

@@ -21,6 +21,19 @@ export interface Loaded {
   readonly kept: readonly KeptOperation[];
 }
 
+/**
+ * Rows from the server, how far they go, and the operations whose effects they contain: taken together or not at all,
+ * because an operation that is applied to rows that already contain it is applied twice.
+ */
+export interface Arrival {
+  readonly changes: readonly Change[];
+  readonly bearings: Bearings;
+  /** Whether they replace all earlier rows. */
+  readonly isWhole: boolean;
+  /** Sequences of the operations to forget. */
+  readonly arrived: readonly number[];
+}
+
 /** What the phone keeps through a reload. Each method is one transaction: done whole, or not at all. */
 export interface LocalDatabase {
   load(): Promise<Loaded>;
@@ -28,8 +41,7 @@ export interface LocalDatabase {
   keep(operations: readonly KeptOperation[]): Promise<void>;
   /** Forgets operations that need no answering for any more. */
   forget(sequences: readonly number[]): Promise<void>;
-  /** Rows from the server together with how far they go; `isWhole` when they replace all earlier rows. */
-  takeRows(changes: readonly Change[], bearings: Bearings, isWhole: boolean): Promise<void>;
+  takeRows(arrival: Arrival): Promise<void>;
   /** Everything of the person before is removed. */
   wipe(bearings: Bearings): Promise<void>;
 }

@@ -1,6 +1,6 @@
 import type { Change } from '@oilcan/core';
 import type { KeptOperation } from './kept-operation';
-import { nowhere, type Bearings, type Loaded, type LocalDatabase } from './local-database';
+import { nowhere, type Arrival, type Bearings, type Loaded, type LocalDatabase } from './local-database';
 
 /** Keeps what a phone keeps for as long as the object lives: for tests, and where a browser has no storage. */
 export class MemoryDatabase implements LocalDatabase {
@@ -23,7 +23,8 @@ export class MemoryDatabase implements LocalDatabase {
     return Promise.resolve();
   }
 
-  takeRows(changes: readonly Change[], bearings: Bearings, isWhole: boolean): Promise<void> {
+  takeRows({ changes, bearings, isWhole, arrived }: Arrival): Promise<void> {
+    for (const sequence of arrived) this.#kept.delete(sequence);
     if (isWhole) this.#rows.clear();
     for (const change of changes) {
       const key = `${change.table}/${change.id}`;

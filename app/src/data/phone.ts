@@ -97,7 +97,7 @@ export class Phone {
     await this.#inTurn(async () => {
       if (this.#bearings.person?.id === person.id) {
         this.#bearings = { ...this.#bearings, person };
-        await this.#parts.database.takeRows([], this.#bearings, false);
+        await this.#parts.database.takeRows({ changes: [], bearings: this.#bearings, isWhole: false, arrived: [] });
       } else {
         await this.#clear({ ...nowhere, person });
       }
@@ -211,13 +211,18 @@ export class Phone {
     return this.#inTurn(async () => {
       if (this.#bearings.revision !== revision || this.#bearings.person === null) return true;
       const bearings = { ...this.#bearings, revision: answer.revision, scope: answer.scope };
-      if (answer.revision === revision && answer.changes.length === 0 && !isOtherScope && scope !== '') {
-        await this.#forgetArrived(answer.revision);
-        return false;
-      }
-      await this.#parts.database.takeRows(answer.changes, bearings, isOtherScope);
+      // Operations whose rows have come from the server need not be applied on top any more.
+      const arrived = this.#kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
+      const isNews = answer.changes.length > 0 || arrived.length > 0 || isOtherScope;
+      if (!isNews && answer.revision === revision && answer.scope === scope) return false;
+      await this.#parts.database.takeRows({
+        changes: answer.changes,
+        bearings,
+        isWhole: isOtherScope,
+        arrived: arrived.map((each) => each.sequence),
+      });
       this.#bearings = bearings;
-      await this.#forgetArrived(answer.revision);
+      this.#kept = this.#kept.filter((each) => !arrived.includes(each));
       if (isOtherScope) {
         this.view.clear();
         this.#covered.clear();
@@ -225,14 +230,6 @@ export class Phone {
       await this.#replay(answer.changes);
       return answer.hasMore;
     });
-  }
-
-  /** Operations whose rows have come from the server need not be applied on top any more. */
-  async #forgetArrived(revision: number): Promise<void> {
-    const arrived = this.#kept.filter((each) => each.where === 'sent' && each.revision <= revision);
-    if (arrived.length === 0) return;
-    await this.#parts.database.forget(arrived.map((each) => each.sequence));
-    this.#kept = this.#kept.filter((each) => !arrived.includes(each));
   }
 
   /** Puts the server's rows back, takes in new ones, and applies our operations again; shows only what differs. */
