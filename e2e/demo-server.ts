@@ -13,7 +13,12 @@ export class DemoServer {
   #port = 0;
 
   constructor() {
-    cpSync(demoDatabase, join(this.#folder, 'demo.sqlite'));
+    cpSync(demoDatabase, this.file);
+  }
+
+  /** The database file, to look into while the server is not running. */
+  get file(): string {
+    return join(this.#folder, 'demo.sqlite');
   }
 
   get address(): string {
@@ -26,7 +31,7 @@ export class DemoServer {
       env: {
         ...process.env,
         PORT: String(this.#port),
-        DATABASE_URL: join(this.#folder, 'demo.sqlite'),
+        DATABASE_URL: this.file,
         OILCAN_DEMO_PASSWORD: 'mountain',
         OILCAN_REQUESTS_PER_MINUTE: '100000',
       },
@@ -39,7 +44,7 @@ export class DemoServer {
 
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
     const running = this.#process;
-    if (running === undefined || running.exitCode !== null) return;
+    if (running === undefined || running.exitCode !== null || running.signalCode !== null) return;
     const ended = once(running, 'exit');
     running.kill(signal);
     await ended;

@@ -38,17 +38,17 @@ export class SimulatedServer {
   linkOf(person: Person, nextFate: () => MessageFate): ServerLink {
     return {
       push: (operations) => this.#deliver(nextFate(), () => this.#push(person, operations)),
-      pull: (since) => this.#deliver(nextFate(), () => this.#pull(person, since)),
+      pull: (since, isFilling) => this.#deliver(nextFate(), () => this.#pull(person, since, isFilling)),
     };
   }
 
-  #pull(person: Person, since: number): Promise<PullAnswer> {
-    return pull(this.database, person, since, toMillis(this.#now()), PAGE_ROWS);
+  #pull(person: Person, since: number, isFilling: boolean): Promise<PullAnswer> {
+    return pull(this.database, person, since, isFilling, toMillis(this.#now()), PAGE_ROWS);
   }
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
   everything(person: Person): Promise<PullAnswer> {
-    return pull(this.database, person, 0, toMillis(this.#now()), Number.MAX_SAFE_INTEGER - 1);
+    return pull(this.database, person, 0, true, toMillis(this.#now()), Number.MAX_SAFE_INTEGER - 1);
   }
 
   /** Copies of earlier messages that took a long way round. */

@@ -17,6 +17,7 @@ export * from './records/staged-records';
 export * from './records/tables';
 export * from './settings/settings';
 export * from './stock/stock';
+export * from './sync/carried';
 export * from './sync/protocol';
 export * from './time/duration';
 export * from './time/instant';

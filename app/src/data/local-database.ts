@@ -7,11 +7,13 @@ export interface Bearings {
   readonly person: Person | null;
   /** Up to which revision its rows go. */
   readonly revision: Revision;
+  /** Whether the first rows are still coming, page by page: nothing that is gone need be told then. */
+  readonly isFilling: boolean;
   /** The scope that these rows belong to. */
   readonly scope: string;
 }
 
-export const nowhere: Bearings = { person: null, revision: 0, scope: '' };
+export const nowhere: Bearings = { person: null, revision: 0, isFilling: true, scope: '' };
 
 export interface Loaded {
   readonly bearings: Bearings;

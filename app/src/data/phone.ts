@@ -1,5 +1,6 @@
 import {
   applyOperation,
+  isCarried,
   MemoryRecords,
   OilcanError,
   PUSH_LIMIT,
@@ -12,10 +13,11 @@ import {
   type OperationName,
   type Outcome,
   type Person,
+  type TableName,
 } from '@oilcan/core';
 import { sameRow } from './same-row';
 import type { KeptOperation } from './kept-operation';
-import { nowhere, type Bearings, type LocalDatabase } from './local-database';
+import { nowhere, type Bearings, type Loaded, type LocalDatabase } from './local-database';
 import { Unreachable, type ServerLink } from './server-link';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -80,7 +82,7 @@ export class Phone {
   /** Opens what the phone kept. */
   async open(): Promise<void> {
     await this.#inTurn(async () => {
-      const { bearings, rows, kept } = await this.#parts.database.load();
+      const { bearings, rows, kept } = await this.#loadWhole();
       this.#bearings = bearings;
       this.#kept = [...kept];
       this.#nextSequence = Math.max(0, ...kept.map((each) => each.sequence)) + 1;
@@ -90,6 +92,15 @@ export class Phone {
       await this.#replay([]);
     });
     this.#parts.onChange();
+  }
+
+  /** What the phone kept; rows of a first filling that was cut short are left, and it begins anew. */
+  async #loadWhole(): Promise<Loaded> {
+    const loaded = await this.#parts.database.load();
+    if (!loaded.bearings.isFilling || loaded.bearings.revision === 0) return loaded;
+    const bearings = { ...nowhere, person: loaded.bearings.person };
+    await this.#parts.database.takeRows({ changes: [], bearings, isWhole: true, arrived: [] });
+    return { ...loaded, bearings, rows: [] };
   }
 
   /** Somebody signed in here. What another person left is removed; it was sent, or its loss agreed to, at sign-out. */
@@ -169,6 +180,7 @@ export class Phone {
       try {
         while (await this.#pushOnce());
         while (await this.#pullOnce());
+        await this.#letGo();
         this.#contact = 'reached';
       } catch (error) {
         this.#contact = contactAfter(error);
@@ -205,18 +217,28 @@ export class Phone {
   /** Fetches one page. Returns whether there is another. */
   async #pullOnce(): Promise<boolean> {
     const { revision, scope } = this.#bearings;
-    let answer = await this.#parts.server.pull(revision);
+    let { isFilling } = this.#bearings;
+    let answer = await this.#parts.server.pull(revision, isFilling);
     const isOtherScope = scope !== '' && answer.scope !== scope;
-    if (isOtherScope) answer = await this.#parts.server.pull(0);
+    if (isOtherScope) {
+      isFilling = true;
+      answer = await this.#parts.server.pull(0, isFilling);
+    }
     return this.#inTurn(async () => {
       if (this.#bearings.revision !== revision || this.#bearings.person === null) return true;
-      const bearings = { ...this.#bearings, revision: answer.revision, scope: answer.scope };
+      const bearings: Bearings = {
+        ...this.#bearings,
+        revision: answer.revision,
+        isFilling: isFilling && answer.hasMore,
+        scope: answer.scope,
+      };
       // Operations whose rows have come from the server need not be applied on top any more.
       const arrived = this.#kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
-      const isNews = answer.changes.length > 0 || arrived.length > 0 || isOtherScope;
+      const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
       if (!isNews && answer.revision === revision && answer.scope === scope) return false;
+      const changes = this.#withTheirRows(answer.changes);
       await this.#parts.database.takeRows({
-        changes: answer.changes,
+        changes,
         bearings,
         isWhole: isOtherScope,
         arrived: arrived.map((each) => each.sequence),
@@ -227,8 +249,31 @@ export class Phone {
         this.view.clear();
         this.#covered.clear();
       }
-      await this.#replay(answer.changes);
+      await this.#replay(changes);
       return answer.hasMore;
+    });
+  }
+
+  /** Removes work that ended a while ago, as the server no longer gives it to a new phone either. */
+  async #letGo(): Promise<void> {
+    const now = this.#parts.now();
+    const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
+    if (ended.length === 0) return;
+    await this.#inTurn(async () => {
+      const changes = this.#withTheirRows(ended.map(({ id }) => removal('workOrders', id)));
+      await this.#parts.database.takeRows({ changes, bearings: this.#bearings, isWhole: false, arrived: [] });
+      await this.#replay(changes);
+    });
+  }
+
+  /** A work order that goes takes its steps, entries and acknowledgements with it. */
+  #withTheirRows(changes: readonly Change[]): Change[] {
+    return changes.flatMap((change) => {
+      if (change.table !== 'workOrders' || change.row !== null) return [change];
+      const rows = (['steps', 'entries', 'acknowledgements'] as const).flatMap((table) =>
+        this.view.peekList(table, 'workOrder', change.id).map((row) => removal(table, row.id)),
+      );
+      return [change, ...rows];
     });
   }
 
@@ -280,6 +325,10 @@ export class Phone {
     this.#queue = run.catch(() => undefined);
     return run;
   }
+}
+
+function removal(table: TableName, id: string): Change {
+  return { table, id, row: null };
 }
 
 function contactAfter(error: unknown): Contact {

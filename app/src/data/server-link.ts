@@ -13,7 +13,8 @@ import { PROTOCOL_VERSION } from '@oilcan/core';
 /** What the phone asks of the server. Rejects with `Unreachable`, or with the server's own `OilcanError`. */
 export interface ServerLink {
   push(operations: readonly Operation[]): Promise<PushAnswer>;
-  pull(since: Revision): Promise<PullAnswer>;
+  /** `isFilling` while the first rows are fetched. */
+  pull(since: Revision, isFilling: boolean): Promise<PullAnswer>;
 }
 
 /** There was no answer: no signal, no server, or something in between that is not ours. */
@@ -39,7 +40,8 @@ export interface About {
 export const httpLink = {
   push: (operations: readonly Operation[]): Promise<PushAnswer> =>
     request<PushAnswer>('POST', '/api/operations', { protocol: PROTOCOL_VERSION, operations }),
-  pull: (since: Revision): Promise<PullAnswer> => request<PullAnswer>('GET', `/api/sync?since=${since}`),
+  pull: (since: Revision, isFilling: boolean): Promise<PullAnswer> =>
+    request<PullAnswer>('GET', `/api/sync?since=${since}&filling=${isFilling}`),
   about: (): Promise<About> => request<About>('GET', '/api/about'),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>
     request('POST', '/api/session', { name, password }),

@@ -1,6 +1,7 @@
 import type { Asset, MeasuringPoint, Place } from '../plant/plant';
 import type { Crew, Person, Site } from '../people/people';
 import type { Settings } from '../settings/settings';
+import { endOf } from '../sync/carried';
 import type { Bin, Movement, Part, StockLevel, Store } from '../stock/stock';
 import type { Acknowledgement, Clock } from '../work/clock';
 import type { Entry } from '../work/entries';
@@ -49,7 +50,7 @@ export const tableIndexes = {
     site: (row: WorkOrder) => row.siteId,
     asset: (row: WorkOrder) => row.assetId,
     /** When it left the open work; open work is left out. */
-    ended: (row: WorkOrder) => row.closedAt ?? row.finishedAt,
+    ended: endOf,
   },
   steps: { site: (row: Step) => row.siteId, workOrder: (row: Step) => row.workOrderId },
   entries: {

@@ -38,7 +38,7 @@ export interface PushAnswer {
   readonly revision: Revision;
 }
 
-/** `GET /api/sync?since=`. */
+/** `GET /api/sync?since=&filling=`: while the phone is filled for the first time, nothing is said of what is gone. */
 export interface PullAnswer {
   readonly changes: readonly Change[];
   /** Pass it as the next `since`. */

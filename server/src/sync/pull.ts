@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import {
-  addMinutes,
+  carriedSince,
   indexesOf,
   instantFromMillis,
   PULL_PAGE_ROWS,
@@ -15,9 +15,6 @@ import {
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-records';
-
-/** Finished work stays on the phones for this long. */
-export const RECENT_DAYS = 3;
 
 /** Tables that phones do not carry: the movements behind a stock level are asked for when somebody looks. */
 const notCarried: ReadonlySet<TableName> = new Set(['movements']);
@@ -36,6 +33,7 @@ export async function pull(
   database: Knex,
   person: Person,
   since: Revision,
+  isFilling: boolean,
   nowMillis: number,
   pageRows: number = PULL_PAGE_ROWS,
 ): Promise<PullAnswer> {
@@ -43,8 +41,12 @@ export async function pull(
   return database.transaction(async (transaction) => {
     const newest = await currentRevision(transaction);
     if (newest <= since) return { changes: [], revision: since, hasMore: false, scope };
-    const recentSince = addMinutes(instantFromMillis(nowMillis), -RECENT_DAYS * 24 * 60);
+    const recentSince = carriedSince(instantFromMillis(nowMillis));
     const found = await readSince(transaction, person, since, recentSince, pageRows + 1);
+    if (!isFilling) {
+      found.push(...(await goneSince(transaction, person, since, recentSince, pageRows + 1)));
+      found.push(...(await removalsSince(transaction, person, since, pageRows + 1)));
+    }
     found.sort((a, b) => a.revision - b.revision);
     const page = found.slice(0, pageRows);
     const hasMore = found.length > pageRows;
@@ -83,7 +85,31 @@ async function readSince(
       found.push({ revision: Number(each.revision), change });
     }
   }
-  return [...found, ...(await removalsSince(transaction, person, since, limit))];
+  return found;
+}
+
+/**
+ * Work that ended so long ago that it is not carried any more, for a phone that was away meanwhile and still has it
+ * as open: it is told to let go of it.
+ */
+async function goneSince(
+  transaction: Knex.Transaction,
+  person: Person,
+  since: Revision,
+  recentSince: Instant,
+  limit: number,
+): Promise<Revised[]> {
+  const gone: { id: string; revision: number | string }[] = await transaction('work_orders')
+    .where('revision', '>', since)
+    .whereIn('site', [...person.siteIds])
+    .where('ended', '<=', recentSince)
+    .orderBy('revision')
+    .limit(limit)
+    .select('id', 'revision');
+  return gone.map(({ id, revision }) => ({
+    revision: Number(revision),
+    change: { table: 'workOrders', id, row: null },
+  }));
 }
 
 async function removalsSince(
@@ -92,7 +118,6 @@ async function removalsSince(
   since: Revision,
   limit: number,
 ): Promise<Revised[]> {
-  if (since === 0) return [];
   const removals: { table_name: string; id: string; revision: number | string }[] = await transaction('removals')
     .where('revision', '>', since)
     .where((visible) => visible.whereNull('site').orWhereIn('site', [...person.siteIds]))

@@ -1,4 +1,4 @@
-import { indexesOf, type Change, type TableName } from '@oilcan/core';
+import { endOf, type Change, type TableName } from '@oilcan/core';
 import type { SqlRecords } from '../db/sql-records';
 
 const ofWork: readonly Extract<TableName, 'steps' | 'entries' | 'acknowledgements'>[] = [
@@ -25,8 +25,4 @@ export async function rowsOfReopened(records: SqlRecords, changes: readonly Chan
     }
   }
   return again;
-}
-
-function endOf(row: Parameters<ReturnType<typeof indexesOf>[number][1]>[0]): string | null {
-  return indexesOf('workOrders').find(([index]) => index === 'ended')?.[1](row) ?? null;
 }

@@ -7,7 +7,10 @@ import { pull } from './pull';
 import { checkEnvelope, push } from './push';
 
 const pullSchema = yup
-  .object({ since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required() })
+  .object({
+    since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required(),
+    filling: yup.boolean().default(false),
+  })
   .noUnknown()
   .required();
 
@@ -29,13 +32,13 @@ export async function syncRoutes(server: FastifyInstance, { database }: { readon
     },
   );
 
-  server.get<{ Querystring: { since: number } }>(
+  server.get<{ Querystring: { since: number; filling: boolean } }>(
     '/sync',
     { schema: { summary: 'Rows changed since a revision', querystring: pullSchema } },
     async (request, reply) => {
       const person = await server.personOf(request);
       reply.header('cache-control', 'no-store');
-      return pull(database, person, request.query.since, Date.now());
+      return pull(database, person, request.query.since, request.query.filling, Date.now());
     },
   );
 

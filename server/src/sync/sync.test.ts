@@ -149,10 +149,10 @@ describe('pulling rows', () => {
   it('gives in pages what it gives as one', async () => {
     const whole = await works.pull(cookie);
     const pieces: PullAnswer['changes'][number][] = [];
-    let page = await pull(works.database, ann, 0, Date.now(), 3);
+    let page = await pull(works.database, ann, 0, true, Date.now(), 3);
     pieces.push(...page.changes);
     while (page.hasMore) {
-      page = await pull(works.database, ann, page.revision, Date.now(), 3);
+      page = await pull(works.database, ann, page.revision, true, Date.now(), 3);
       pieces.push(...page.changes);
     }
     expect(pieces).toEqual(whole.changes);
@@ -165,6 +165,16 @@ describe('pulling rows', () => {
     expect(changes.some((change) => change.table === 'clocks' && change.row !== null)).toBe(true);
     await works.push(cookie, [anOperation('clock.stop', { workOrderId: workId, endedAt: null })]);
     expect((await works.pull(cookie, revision)).changes).toContainEqual({ table: 'clocks', id: ann.id, row: null });
+  });
+
+  it('tells a phone that was away to let go of work that ended meanwhile', async () => {
+    const { revision } = await works.pull(cookie);
+    await works.push(await works.signIn(lea), [
+      anOperation('work.drop', { workOrderId: workId, reason: 'not needed' }, { by: lea.id }),
+    ]);
+    const weekLater = Date.parse(addMinutes(noon, 60 * 24 * 7));
+    const { changes } = await pull(works.database, ann, revision, false, weekLater);
+    expect(changes).toContainEqual({ table: 'workOrders', id: workId, row: null });
   });
 
   it('brings the rows of work that was handed back long after', async () => {
@@ -180,7 +190,7 @@ describe('pulling rows', () => {
   it('names another scope for other sites', async () => {
     const traveller = aPerson({ id: asId<PersonId>('tom'), name: 'Tom', siteIds: [site, asId<SiteId>('third')] });
     const [mine, bobs, toms] = await Promise.all(
-      [ann, bob, traveller].map((person) => pull(works.database, person, 0, Date.now())),
+      [ann, bob, traveller].map((person) => pull(works.database, person, 0, true, Date.now())),
     );
     expect(mine?.scope).toBe(bobs?.scope);
     expect(mine?.scope).not.toBe(toms?.scope);

@@ -58,7 +58,8 @@ export async function startTestServer(
     },
     push: (cookie, operations) =>
       ask(cookie, { method: 'POST', url: '/api/operations', payload: { protocol: PROTOCOL_VERSION, operations } }),
-    pull: async (cookie, since = 0) => (await ask(cookie, { url: `/api/sync?since=${since}` })).json<PullAnswer>(),
+    pull: async (cookie, since = 0) =>
+      (await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}` })).json<PullAnswer>(),
     close: async () => {
       await server.close();
       await database.destroy();
