@@ -1,13 +1,13 @@
-import type { Change } from '@oilcan/core';
+import type { Change, OperationId } from '@oilcan/core';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
-import type { KeptOperation } from './kept-operation';
+import { inOrderMade, type KeptOperation } from './kept-operation';
 import { nowhere, type Arrival, type Bearings, type Loaded, type LocalDatabase } from './local-database';
 
 interface Schema extends DBSchema {
   /** Rows as the server last gave them, under `table/id`. */
   rows: { key: string; value: Change };
-  /** Operations under their sequence. */
-  kept: { key: number; value: KeptOperation };
+  /** Operations under their id, so that two open tabs never take each other's place. */
+  kept: { key: string; value: KeptOperation };
   bearings: { key: 'here'; value: Bearings };
 }
 
@@ -40,24 +40,24 @@ export class IndexedDatabase implements LocalDatabase {
       transaction.objectStore('kept').getAll(),
       transaction.objectStore('bearings').get('here'),
     ]);
-    return { bearings: bearings ?? nowhere, rows, kept };
+    return { bearings: bearings ?? nowhere, rows, kept: inOrderMade(kept) };
   }
 
   keep(operations: readonly KeptOperation[]): Promise<void> {
     return this.#write(['kept'], (transaction) => {
-      for (const kept of operations) void transaction.objectStore('kept').put(kept, kept.sequence);
+      for (const kept of operations) void transaction.objectStore('kept').put(kept, kept.operation.id);
     });
   }
 
-  forget(sequences: readonly number[]): Promise<void> {
+  forget(operations: readonly OperationId[]): Promise<void> {
     return this.#write(['kept'], (transaction) => {
-      for (const sequence of sequences) void transaction.objectStore('kept').delete(sequence);
+      for (const id of operations) void transaction.objectStore('kept').delete(id);
     });
   }
 
   takeRows({ changes, bearings, isWhole, arrived }: Arrival): Promise<void> {
     return this.#write(['rows', 'kept', 'bearings'], (transaction) => {
-      for (const sequence of arrived) void transaction.objectStore('kept').delete(sequence);
+      for (const id of arrived) void transaction.objectStore('kept').delete(id);
       const rows = transaction.objectStore('rows');
       if (isWhole) void rows.clear();
       for (const change of changes) {

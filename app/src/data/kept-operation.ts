@@ -14,3 +14,8 @@ export type KeptOperation = {
   | { readonly where: 'sent'; readonly revision: Revision }
   | { readonly where: 'rejected'; readonly refusal: Refusal }
 );
+
+/** The order in which operations were made on this phone; those of two tabs at the same place by their ids. */
+export function inOrderMade(kept: readonly KeptOperation[]): KeptOperation[] {
+  return [...kept].sort((a, b) => a.sequence - b.sequence || (a.operation.id < b.operation.id ? -1 : 1));
+}

@@ -1,4 +1,4 @@
-import type { Change, Person, Revision } from '@oilcan/core';
+import type { Change, OperationId, Person, Revision } from '@oilcan/core';
 import type { KeptOperation } from './kept-operation';
 
 /** Where the phone stands. */
@@ -19,7 +19,7 @@ export interface Loaded {
   readonly bearings: Bearings;
   /** The rows as the server last gave them. */
   readonly rows: readonly Change[];
-  /** By sequence. */
+  /** In the order in which they were made. */
   readonly kept: readonly KeptOperation[];
 }
 
@@ -32,8 +32,8 @@ export interface Arrival {
   readonly bearings: Bearings;
   /** Whether they replace all earlier rows. */
   readonly isWhole: boolean;
-  /** Sequences of the operations to forget. */
-  readonly arrived: readonly number[];
+  /** The operations to forget. */
+  readonly arrived: readonly OperationId[];
 }
 
 /** What the phone keeps through a reload. Each method is one transaction: done whole, or not at all. */
@@ -42,7 +42,7 @@ export interface LocalDatabase {
   /** Resolves once the operations would survive a dead battery. */
   keep(operations: readonly KeptOperation[]): Promise<void>;
   /** Forgets operations that need no answering for any more. */
-  forget(sequences: readonly number[]): Promise<void>;
+  forget(operations: readonly OperationId[]): Promise<void>;
   takeRows(arrival: Arrival): Promise<void>;
   /** Everything of the person before is removed. */
   wipe(bearings: Bearings): Promise<void>;

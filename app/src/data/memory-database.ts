@@ -1,30 +1,30 @@
-import type { Change } from '@oilcan/core';
-import type { KeptOperation } from './kept-operation';
+import type { Change, OperationId } from '@oilcan/core';
+import { inOrderMade, type KeptOperation } from './kept-operation';
 import { nowhere, type Arrival, type Bearings, type Loaded, type LocalDatabase } from './local-database';
 
 /** Keeps what a phone keeps for as long as the object lives: for tests, and where a browser has no storage. */
 export class MemoryDatabase implements LocalDatabase {
   #bearings: Bearings = nowhere;
   readonly #rows = new Map<string, Change>();
-  readonly #kept = new Map<number, KeptOperation>();
+  readonly #kept = new Map<OperationId, KeptOperation>();
 
   load(): Promise<Loaded> {
-    const kept = [...this.#kept.values()].sort((a, b) => a.sequence - b.sequence);
+    const kept = inOrderMade([...this.#kept.values()]);
     return Promise.resolve({ bearings: this.#bearings, rows: [...this.#rows.values()], kept });
   }
 
   keep(operations: readonly KeptOperation[]): Promise<void> {
-    for (const kept of operations) this.#kept.set(kept.sequence, kept);
+    for (const kept of operations) this.#kept.set(kept.operation.id, kept);
     return Promise.resolve();
   }
 
-  forget(sequences: readonly number[]): Promise<void> {
-    for (const sequence of sequences) this.#kept.delete(sequence);
+  forget(operations: readonly OperationId[]): Promise<void> {
+    for (const id of operations) this.#kept.delete(id);
     return Promise.resolve();
   }
 
   takeRows({ changes, bearings, isWhole, arrived }: Arrival): Promise<void> {
-    for (const sequence of arrived) this.#kept.delete(sequence);
+    for (const id of arrived) this.#kept.delete(id);
     if (isWhole) this.#rows.clear();
     for (const change of changes) {
       const key = `${change.table}/${change.id}`;

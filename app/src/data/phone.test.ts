@@ -194,6 +194,19 @@ describe('a phone without signal', () => {
     expect(server.records.peek('clocks', ann.id)?.startedAt).toBe('2026-11-23T11:00:00.000Z');
   });
 
+  it('in two tabs keeps what was recorded in either', async () => {
+    const database = new MemoryDatabase();
+    const tabs = [await phoneOf(ann, database), await phoneOf(ann, database)];
+    for (const tab of tabs) await tab.synchronize();
+    server.signal = 'none';
+    for (const tab of tabs) await tab.perform('note.add', { ...onWork, text: 'from a tab' });
+    const reloaded = await phoneOf(ann, database);
+    expect(whereabouts(reloaded)).toEqual(['pending', 'pending']);
+    server.signal = 'good';
+    await reloaded.synchronize();
+    expect(server.records.peekAll('entries')).toHaveLength(2);
+  });
+
   it('lays its changes over what others did meanwhile', async () => {
     const [anns, bobs] = [await phoneOf(ann), await phoneOf(bob)];
     await anns.synchronize();

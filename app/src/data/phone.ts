@@ -156,7 +156,7 @@ export class Phone {
   async dropRejected(operationId: OperationId): Promise<void> {
     await this.#inTurn(async () => {
       const dropped = this.#kept.filter((each) => each.operation.id === operationId && each.where === 'rejected');
-      await this.#parts.database.forget(dropped.map((each) => each.sequence));
+      await this.#parts.database.forget(dropped.map((each) => each.operation.id));
       this.#kept = this.#kept.filter((each) => !dropped.includes(each));
     });
     this.#parts.onChange();
@@ -206,8 +206,8 @@ export class Phone {
           : [{ operation, sequence, where: 'rejected', refusal: outcome }];
       });
       await this.#parts.database.keep(settled);
-      const bySequence = new Map(settled.map((each) => [each.sequence, each]));
-      this.#kept = this.#kept.map((each) => bySequence.get(each.sequence) ?? each);
+      const byId = new Map(settled.map((each) => [each.operation.id, each]));
+      this.#kept = this.#kept.map((each) => byId.get(each.operation.id) ?? each);
       if (settled.some((each) => each.where === 'rejected')) await this.#replay([]);
     });
     this.#parts.onChange();
@@ -241,7 +241,7 @@ export class Phone {
         changes,
         bearings,
         isWhole: isOtherScope,
-        arrived: arrived.map((each) => each.sequence),
+        arrived: arrived.map((each) => each.operation.id),
       });
       this.#bearings = bearings;
       this.#kept = this.#kept.filter((each) => !arrived.includes(each));
