@@ -34,7 +34,7 @@ export type SimulatedEvent =
   | { readonly type: 'late copies arrive' };
 
 /** Everything a person may try, legal or not; weighted by how often it stands here. */
-export const deeds = [
+const deeds = [
   'note',
   'note',
   'tick',

@@ -4,7 +4,7 @@ import { Shift } from './shift';
 import { shrink } from './shrink';
 
 /** Plays a history to its end, heals everything, and tells what is broken. */
-export async function play(history: readonly SimulatedEvent[]): Promise<string[]> {
+async function play(history: readonly SimulatedEvent[]): Promise<string[]> {
   const shift = await Shift.begin();
   try {
     for (const event of history) await shift.play(event);
