@@ -14,6 +14,9 @@ test('starts with no network, works through reloads, and sends all of it once', 
   await ines.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
   await ines.getByRole('button', { name: 'Start my clock' }).tap();
   await ines.getByRole('checkbox', { name: 'Rope on the stop' }).tap();
+  // What the screen shows is kept; what it does not show yet may still be lost.
+  await expect(ines.getByRole('button', { name: 'Stop my clock' })).toBeVisible();
+  await expect(ines.getByRole('checkbox', { name: 'Rope on the stop' })).toBeChecked();
   await ines.reload();
   await expect(ines.getByRole('button', { name: 'Stop my clock' })).toBeVisible();
   await expect(ines.getByRole('checkbox', { name: 'Rope on the stop' })).toBeChecked();
@@ -22,6 +25,7 @@ test('starts with no network, works through reloads, and sends all of it once', 
   await ines.getByRole('button', { name: 'Note', exact: true }).tap();
   await ines.getByLabel('What the next person should know').fill('No signal in the drive room.');
   await ines.getByRole('button', { name: 'Keep the note' }).tap();
+  await expect(ines.getByRole('button', { name: /No signal in the drive room/ })).toBeVisible();
   await ines.reload();
   await expect(ines.getByTestId('sent-mark')).toHaveText('5 on this phone');
   await ines.getByTestId('sent-mark').tap();
