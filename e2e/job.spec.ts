@@ -82,6 +82,7 @@ test('what the server refuses stays with its reason until it is dropped', async 
 
   await jonas.getByRole('button', { name: 'Part', exact: true }).tap();
   await jonas.getByRole('button', { name: /^Use 2 pcs Sheave liner/ }).tap();
+  await expect(jonas.getByRole('button', { name: /2 pcs Sheave liner.*Jonas/ })).toBeVisible();
   await expect(jonas.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.context().setOffline(false);
   await expect(ines.getByTestId('sent-mark')).toHaveText('1 needs you');

@@ -185,7 +185,9 @@ export class Phone {
       } catch (error) {
         this.#contact = contactAfter(error);
         this.#parts.onChange();
-        return;
+        // Somebody may have called while this was failing, for instance because the signal had just come back.
+        if (!this.#isAgainWanted) return;
+        continue;
       }
       this.#parts.onChange();
     } while (this.#isAgainWanted);

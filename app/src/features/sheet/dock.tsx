@@ -106,11 +106,15 @@ function ClockButton({
   const [isCorrecting, setIsCorrecting] = useState(false);
   const isRunning = clock?.workOrderId === work.id;
   const ranTooLong = isRunning && clockMinutes(clock.startedAt, present) > 24 * 60;
+  // Asked of the phone and not of the screen: the acknowledgement may have been pressed a moment ago.
+  const start = async (): Promise<void> => {
+    const isStarted = await performOrSay('clock.start', { workOrderId: work.id });
+    if (!isStarted && !isPrepared) onHazards();
+  };
   const press = (): void => {
     if (ranTooLong) setIsCorrecting(true);
     else if (isRunning) void performOrSay('clock.stop', { workOrderId: work.id, endedAt: null });
-    else if (!isPrepared) onHazards();
-    else void performOrSay('clock.start', { workOrderId: work.id });
+    else void start();
   };
   const color = isRunning ? palette.onBrass : palette.onGreen;
   return (
