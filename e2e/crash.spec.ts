@@ -40,6 +40,9 @@ test(`a server that is killed ${ROUNDS} times under load keeps everything that i
       for (;;) await push();
     });
     const settled = Promise.allSettled(load);
+    // However slow the machine, something was acknowledged before the end comes at some moment of what follows.
+    const before = acknowledged.size;
+    await expect.poll(() => acknowledged.size, { intervals: [5] }).toBeGreaterThan(before);
     await new Promise((resolve) => setTimeout(resolve, 5 + ((round * 37) % LONGEST_LIFE_MILLISECONDS)));
     await server.stop('SIGKILL');
     await settled;
@@ -51,8 +54,7 @@ test(`a server that is killed ${ROUNDS} times under load keeps everything that i
   const entries = database.prepare("SELECT id FROM entries WHERE id LIKE '01930000-%'").pluck().all() as string[];
   database.close();
   await server.dispose();
-  // How much is acknowledged in so short a life depends on the machine; there must have been load at all.
-  expect(acknowledged.size).toBeGreaterThan(PUSH_LIMIT);
+  expect(acknowledged.size).toBeGreaterThan(ROUNDS * PUSH_LIMIT);
   expect([...acknowledged].filter((id) => !logged.includes(id))).toEqual([]);
   expect(new Set(logged).size).toBe(logged.length);
   // Each operation stands there with its entry, or neither does.
