@@ -5,20 +5,24 @@ import { hasRole, type Person } from '../people/people';
 import type { Change, Records } from '../records/records';
 import { StagedRecords } from '../records/staged-records';
 import { SETTINGS_ID } from '../settings/settings';
-import { addMinutes, parseInstant, tryParseInstant, type Instant } from '../time/instant';
+import { correctedTime } from '../sync/device-clock';
+import { parseInstant, tryParseInstant, type Instant } from '../time/instant';
 import { refuse, type Operation, type Outcome, type Refusal } from './operation';
 import { definitionOf, isOperationName } from './registry';
 
-/** How far a device's clock may run ahead before an operation is refused for it. */
-export const CLOCK_TOLERANCE_MINUTES = 5;
+/** A hundred years: no clock is further off, and every corrected time keeps a year of four digits. */
+const LARGEST_AHEAD = 100 * 365 * 24 * 3_600_000;
+const EARLIEST_YEAR = 2000;
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 const LONGEST_NAME = 64;
-const NOT_AN_OPERATION = 'An operation has an id, name, args, at, by and device, and nothing else.';
+const NOT_AN_OPERATION = 'An operation has an id, name, args, at, ahead, knew, by and device, and nothing else.';
 const NOT_A_UUID = 'The number of an operation is a UUID of version 7.';
-const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset.';
-const envelopeFields: ReadonlySet<string> = new Set(['id', 'name', 'args', 'at', 'by', 'device']);
+const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset, and lies after 1999.';
+const NOT_AHEAD = 'How far a device is ahead is a whole number of milliseconds.';
+const fieldNames = ['id', 'name', 'args', 'at', 'ahead', 'knew', 'by', 'device'] as const;
+const envelopeFields: ReadonlySet<string> = new Set(fieldNames);
 
 /**
  * The form that every operation has, whatever its name; its arguments are left to their schema. Checked by hand
@@ -27,17 +31,26 @@ const envelopeFields: ReadonlySet<string> = new Set(['id', 'name', 'args', 'at',
 export function readOperation(given: unknown): { ok: true; value: Operation } | Refusal {
   if (typeof given !== 'object' || given === null) return refuse('invalid', { reason: NOT_AN_OPERATION });
   if (!isEnvelope(given)) return refuse('invalid', { reason: NOT_AN_OPERATION });
-  const { id, name, args, at, by, device } = given;
+  const { id, name, args, at, ahead, knew, by, device } = given;
   if (typeof id !== 'string' || !UUID_V7.test(id)) return refuse('invalid', { reason: NOT_A_UUID }, 'id');
-  if (typeof at !== 'string' || tryParseInstant(at) === undefined)
-    return refuse('invalid', { reason: NOT_A_TIME }, 'at');
+  if (!isTime(at)) return refuse('invalid', { reason: NOT_A_TIME }, 'at');
+  if (typeof ahead !== 'number' || !Number.isInteger(ahead) || Math.abs(ahead) > LARGEST_AHEAD)
+    return refuse('invalid', { reason: NOT_AHEAD }, 'ahead');
+  if (!isTime(knew)) return refuse('invalid', { reason: NOT_A_TIME }, 'knew');
   if (!isShortText(name)) return refuse('invalid', { reason: NOT_AN_OPERATION }, 'name');
   if (!isShortText(by)) return refuse('invalid', { reason: NOT_AN_OPERATION }, 'by');
   if (!isShortText(device)) return refuse('invalid', { reason: NOT_AN_OPERATION }, 'device');
-  return { ok: true, value: { id: asId<OperationId>(id), name, args, at, by: asId<PersonId>(by), device } };
+  const value = { id: asId<OperationId>(id), name, args, at, ahead, by: asId<PersonId>(by), device };
+  return { ok: true, value: { ...value, knew: parseInstant(knew) } };
 }
 
-type Envelope = Readonly<Record<'id' | 'name' | 'args' | 'at' | 'by' | 'device', unknown>>;
+type Envelope = Readonly<Record<(typeof fieldNames)[number], unknown>>;
+
+function isTime(given: unknown): given is string {
+  if (typeof given !== 'string') return false;
+  const instant = tryParseInstant(given);
+  return instant !== undefined && Number(instant.slice(0, 4)) >= EARLIEST_YEAR;
+}
 
 function isEnvelope(given: object): given is Envelope {
   const fields = Object.keys(given);
@@ -78,8 +91,7 @@ async function judge(records: Records, operation: Operation, person: Person, now
   if (operation.by !== person.id) return refuse('not_as_another', {}, 'by');
   const definition = definitionOf(operation.name);
   if (!hasRole(person, definition.roles)) return refuse('role_missing', { roles: definition.roles.join(' or ') });
-  const at = parseInstant(operation.at);
-  if (at > addMinutes(now, CLOCK_TOLERANCE_MINUTES)) return refuse('made_in_future', {}, 'at');
+  const at = correctedTime(operation.at, operation.ahead, now);
   const settings = await records.get('settings', SETTINGS_ID);
   if (settings === undefined) return refuse('not_found', { what: 'settings record' });
   const read = readArgs(definition.schema, operation.args);
@@ -89,6 +101,7 @@ async function judge(records: Records, operation: Operation, person: Person, now
     entryId: asId<EntryId>(operation.id),
     person,
     at,
+    knew: operation.knew,
     now,
     settings,
   });

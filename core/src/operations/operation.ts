@@ -14,6 +14,10 @@ export interface Operation {
   readonly args: unknown;
   /** Device time with its offset, ISO 8601. */
   readonly at: string;
+  /** Milliseconds that the device's clock was ahead of the server's, as far as it knew. */
+  readonly ahead: number;
+  /** The server's time up to which the person could know what others did: when the device last heard all of it. */
+  readonly knew: Instant;
   readonly by: PersonId;
   /** Names the device, not the person. */
   readonly device: string;
@@ -42,9 +46,11 @@ export interface OperationContext {
   /** The entry that the operation adds carries its id, so that a second application adds nothing. */
   readonly entryId: EntryId;
   readonly person: Person;
-  /** When the person did it. */
+  /** When the person did it, by the server's clock. */
   readonly at: Instant;
-  /** The present of the side that applies it. */
+  /** What came to the server at this moment or later, the person could not know. */
+  readonly knew: Instant;
+  /** The present of the side that applies it: when it comes to be known. */
   readonly now: Instant;
   readonly settings: Settings;
 }
