@@ -1,5 +1,6 @@
 export * from './errors/catalogue';
 export * from './errors/oilcan-error';
+export * from './files/files';
 export * from './ids/ids';
 export * from './money/money';
 export * from './operations/apply';
@@ -18,7 +19,9 @@ export * from './records/tables';
 export * from './settings/settings';
 export * from './stock/stock';
 export * from './sync/carried';
+export * from './sync/device-clock';
 export * from './sync/protocol';
+export * from './sync/retry';
 export * from './time/duration';
 export * from './time/instant';
 export * from './time/zone';

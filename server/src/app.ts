@@ -11,6 +11,8 @@ import type { ServerConfig } from './config';
 import { apiDescription } from './docs/openapi';
 import { problemDetails, sendProblem, translate } from './errors/problem';
 import { yupValidation } from './errors/validation';
+import { FileStore } from './files/file-store';
+import { fileRoutes } from './files/routes';
 import { healthRoutes } from './health/routes';
 import { syncRoutes } from './sync/routes';
 import { webRoutes } from './web/routes';
@@ -46,12 +48,15 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
     errorResponseBuilder: (_request, context) =>
       new OilcanError('too_many_requests', { seconds: Math.ceil(context.ttl / 1000) }),
   });
+  const files = new FileStore(config.filesRoot);
+  await files.tidy(Date.now());
   await server.register(signedInPeople, { database });
   await server.register(apiDescription);
   await server.register(
     async (api) => {
       await api.register(accountRoutes, { database, config });
       await api.register(syncRoutes, { database });
+      await api.register(fileRoutes, { database, files });
     },
     { prefix: '/api' },
   );

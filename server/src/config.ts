@@ -6,6 +6,8 @@ export interface ServerConfig {
   readonly port: number;
   /** An SQLite file, or a `postgres://` address. */
   readonly database: string;
+  /** The folder of photos and other files. */
+  readonly filesRoot: string;
   /** The built web application, or null to serve the API alone. */
   readonly webRoot: string | null;
   /** Shown on the sign-in page when it serves demo data; null otherwise. */
@@ -22,11 +24,12 @@ export const defaultConfig: ServerConfig = {
   host: '127.0.0.1',
   port: 4870,
   database: resolve('.oilcan/oilcan.sqlite'),
+  filesRoot: resolve('.oilcan/files'),
   webRoot: resolve('app/dist'),
   demoPassword: null,
   isCookieSecure: false,
   logLevel: 'warn',
-  requestsPerMinute: 1_200,
+  requestsPerMinute: 12_000,
   wrongPasswordsAllowed: 10,
 };
 
@@ -45,6 +48,7 @@ export function configFromEnvironment(environment: NodeJS.ProcessEnv): ServerCon
     host: environment['HOST'] ?? defaultConfig.host,
     port,
     database: environment['DATABASE_URL'] ?? defaultConfig.database,
+    filesRoot: environment['OILCAN_FILES'] ?? defaultConfig.filesRoot,
     webRoot: environment['OILCAN_WEB_ROOT'] ?? defaultConfig.webRoot,
     demoPassword: environment['OILCAN_DEMO_PASSWORD'] ?? null,
     isCookieSecure: environment['OILCAN_SECURE_COOKIE'] === '1',

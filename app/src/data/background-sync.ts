@@ -1,30 +1,55 @@
 import { useEffect } from 'react';
+import { retryDelay } from '@oilcan/core';
 import { synchronize, usePhone } from './store';
 
 /** Without news for so long, the phone asks by itself. */
 const QUIET_MILLISECONDS = 30_000;
+/** News reach all phones in the same moment; they ask spread over this long. */
+const NEWS_SPREAD_MILLISECONDS = 300;
 
-/** Synchronizes at the start, when the server has news, when signal or the screen comes back, and now and then. */
+/**
+ * Synchronizes at the start, when the server has news, when signal or the screen comes back, and now and then; after a
+ * failure ever more rarely.
+ */
 export function useBackgroundSync(isSignedIn: boolean): void {
   const hasSession = usePhone((state) => state.contact !== 'signed-out');
   useEffect(() => {
     if (!isSignedIn) return undefined;
-    const sync = (): void => void synchronize();
-    const whenSeen = (): void => {
-      if (document.visibilityState === 'visible') sync();
+    let failures = 0;
+    let next: ReturnType<typeof setTimeout> | undefined;
+    let isOver = false;
+    const after = (milliseconds: number): void => {
+      clearTimeout(next);
+      if (!isOver) next = setTimeout(() => void sync(), milliseconds);
     };
-    sync();
+    const sync = async (): Promise<void> => {
+      await synchronize();
+      const isReached = usePhone.getState().contact === 'reached';
+      failures = isReached ? 0 : failures + 1;
+      after(isReached ? QUIET_MILLISECONDS : retryDelay(failures, Math.random()));
+    };
+    const atOnce = (): void => {
+      failures = 0;
+      after(0);
+    };
+    const whenSeen = (): void => {
+      if (document.visibilityState === 'visible') atOnce();
+    };
+    const atNews = (): void => after(Math.random() * NEWS_SPREAD_MILLISECONDS);
+    atOnce();
     const news = new EventSource('/api/news');
-    news.addEventListener('news', sync);
-    news.addEventListener('open', sync);
-    window.addEventListener('online', sync);
+    news.addEventListener('news', atNews);
+    news.addEventListener('open', atOnce);
+    window.addEventListener('online', atOnce);
+    window.addEventListener('focus', whenSeen);
     document.addEventListener('visibilitychange', whenSeen);
-    const timer = setInterval(sync, QUIET_MILLISECONDS);
     return () => {
+      isOver = true;
+      clearTimeout(next);
       news.close();
-      window.removeEventListener('online', sync);
+      window.removeEventListener('online', atOnce);
+      window.removeEventListener('focus', whenSeen);
       document.removeEventListener('visibilitychange', whenSeen);
-      clearInterval(timer);
     };
     // A line that was refused for want of a session is opened anew once there is one again.
   }, [isSignedIn, hasSession]);

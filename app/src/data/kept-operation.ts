@@ -1,4 +1,4 @@
-import type { Operation, Refusal, Revision } from '@oilcan/core';
+import type { Operation, OperationId, Refusal, Revision } from '@oilcan/core';
 
 /**
  * An operation that this phone answers for.
@@ -15,7 +15,18 @@ export type KeptOperation = {
   | { readonly where: 'rejected'; readonly refusal: Refusal }
 );
 
-/** The order in which operations were made on this phone; those of two tabs at the same place by their ids. */
+/** The order in which operations were made on this phone. */
 export function inOrderMade(kept: readonly KeptOperation[]): KeptOperation[] {
   return [...kept].sort((a, b) => a.sequence - b.sequence || (a.operation.id < b.operation.id ? -1 : 1));
+}
+
+const ID_LENGTH = 36;
+
+/** Whether an operation names the entry of one of these, and so cannot be carried out before it. */
+export function namesOneOf(operation: Operation, ids: ReadonlySet<OperationId>): boolean {
+  const { args } = operation;
+  if (ids.size === 0 || typeof args !== 'object' || args === null) return false;
+  return Object.values(args).some(
+    (value) => typeof value === 'string' && ids.has(value.slice(0, ID_LENGTH) as OperationId),
+  );
 }

@@ -1,30 +1,38 @@
-import type { Change, OperationId } from '@oilcan/core';
+import type { Change, FileId, OperationId } from '@oilcan/core';
 import { inOrderMade, type KeptOperation } from './kept-operation';
-import { nowhere, type Arrival, type Bearings, type Loaded, type LocalDatabase } from './local-database';
+import {
+  nowhere,
+  Overtaken,
+  type Bearings,
+  type Edition,
+  type KeptFile,
+  type Loaded,
+  type LocalDatabase,
+  type Write,
+} from './local-database';
 
 /** Keeps what a phone keeps for as long as the object lives: for tests, and where a browser has no storage. */
 export class MemoryDatabase implements LocalDatabase {
+  #edition: Edition = 0;
   #bearings: Bearings = nowhere;
   readonly #rows = new Map<string, Change>();
   readonly #kept = new Map<OperationId, KeptOperation>();
+  readonly #files = new Map<FileId, KeptFile & { readonly content: Uint8Array<ArrayBuffer> }>();
 
   load(): Promise<Loaded> {
     const kept = inOrderMade([...this.#kept.values()]);
-    return Promise.resolve({ bearings: this.#bearings, rows: [...this.#rows.values()], kept });
+    const rows = [...this.#rows.values()];
+    return Promise.resolve({ edition: this.#edition, bearings: this.#bearings, rows, kept });
   }
 
-  keep(operations: readonly KeptOperation[]): Promise<void> {
-    for (const kept of operations) this.#kept.set(kept.operation.id, kept);
-    return Promise.resolve();
-  }
-
-  forget(operations: readonly OperationId[]): Promise<void> {
-    for (const id of operations) this.#kept.delete(id);
-    return Promise.resolve();
-  }
-
-  takeRows({ changes, bearings, isWhole, arrived }: Arrival): Promise<void> {
-    for (const id of arrived) this.#kept.delete(id);
+  write(
+    { keep = [], forget = [], changes = [], isWhole = false, bearings }: Write,
+    edition: Edition,
+  ): Promise<Edition> {
+    if (edition !== this.#edition) return Promise.reject(new Overtaken());
+    this.#edition += 1;
+    for (const id of forget) this.#kept.delete(id);
+    for (const kept of keep) this.#kept.set(kept.operation.id, kept);
     if (isWhole) this.#rows.clear();
     for (const change of changes) {
       const key = `${change.table}/${change.id}`;
@@ -32,13 +40,30 @@ export class MemoryDatabase implements LocalDatabase {
       else this.#rows.set(key, change);
     }
     this.#bearings = bearings;
+    return Promise.resolve(this.#edition);
+  }
+
+  files(): Promise<readonly KeptFile[]> {
+    return Promise.resolve([...this.#files.values()]);
+  }
+
+  putFile(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<void> {
+    if (!this.#files.has(file.id)) this.#files.set(file.id, { ...file, content });
     return Promise.resolve();
   }
 
-  wipe(bearings: Bearings): Promise<void> {
-    this.#rows.clear();
-    this.#kept.clear();
-    this.#bearings = bearings;
+  markSent(id: FileId): Promise<void> {
+    const file = this.#files.get(id);
+    if (file !== undefined) this.#files.set(id, { ...file, isSent: true });
+    return Promise.resolve();
+  }
+
+  readFile(id: FileId): Promise<Uint8Array<ArrayBuffer> | undefined> {
+    return Promise.resolve(this.#files.get(id)?.content);
+  }
+
+  removeFile(id: FileId): Promise<void> {
+    this.#files.delete(id);
     return Promise.resolve();
   }
 }

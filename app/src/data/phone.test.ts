@@ -1,16 +1,12 @@
 import {
-  applyOperation,
   asId,
-  MemoryRecords,
+  instantFromMillis,
   OilcanError,
   onHandAfter,
-  parseInstant,
-  type Change,
-  type Operation,
+  toMillis,
+  type FileId,
   type OperationId,
-  type Outcome,
-  type PullAnswer,
-  type PushAnswer,
+  type Person,
 } from '@oilcan/core';
 import {
   ann,
@@ -25,91 +21,41 @@ import {
   smallWorks,
   workId,
 } from '@oilcan/core/testing';
+import { StorageFailed } from './local-database';
 import { MemoryDatabase } from './memory-database';
+import { noOtherWindows, type OtherWindows } from './other-windows';
 import { Phone } from './phone';
-import { Unreachable, type ServerLink } from './server-link';
+import { SmallServer } from './testing/small-server';
+import { Windows } from './testing/windows';
 
-/** A server in memory that judges as the real one does, and can be out of reach or lose its answers. */
-class SmallServer {
-  readonly records = new MemoryRecords();
-  signal: 'good' | 'none' | 'answers lost' = 'good';
-  isSessionOver = false;
-  scope = 'a';
-  pushes = 0;
-  #revision = 0;
-  #log: { revision: number; change: Change }[] = [];
-  readonly #outcomes = new Map<OperationId, Outcome>();
-
-  constructor(rows: readonly Change[]) {
-    this.write(rows);
-  }
-
-  write(changes: readonly Change[]): void {
-    this.records.change(changes);
-    for (const change of changes) {
-      this.#revision += 1;
-      this.#log = this.#log.filter((each) => each.change.table !== change.table || each.change.id !== change.id);
-      this.#log.push({ revision: this.#revision, change });
-    }
-  }
-
-  /** The line of one person to it. */
-  linkOf(person: typeof ann): ServerLink {
-    return {
-      push: (operations) => this.#answer(() => this.#push(operations, person)),
-      pull: (since) => this.#answer(() => Promise.resolve(this.#pull(since))),
-    };
-  }
-
-  async #answer<T>(work: () => Promise<T>): Promise<T> {
-    if (this.signal === 'none') throw new Unreachable();
-    if (this.isSessionOver) throw new OilcanError('session_expired');
-    const answer = await work();
-    if (this.signal === 'answers lost') throw new Unreachable();
-    return answer;
-  }
-
-  async #push(operations: readonly Operation[], person: typeof ann): Promise<PushAnswer> {
-    this.pushes += 1;
-    const outcomes: { id: string; outcome: Outcome }[] = [];
-    for (const operation of operations) {
-      const known = this.#outcomes.get(operation.id);
-      const applied =
-        known === undefined
-          ? await applyOperation(this.records, operation, person, parseInstant(operation.at))
-          : undefined;
-      this.write(applied?.changes ?? []);
-      const outcome = known ?? applied?.outcome ?? { ok: true };
-      this.#outcomes.set(operation.id, outcome);
-      outcomes.push({ id: operation.id, outcome });
-    }
-    return { outcomes, revision: this.#revision };
-  }
-
-  #pull(since: number): PullAnswer {
-    const changes = this.#log.filter((each) => each.revision > since).map(({ change }) => change);
-    return { changes, revision: this.#revision, hasMore: false, scope: this.scope };
-  }
-}
-
+/** Minutes after noon, by the server's clock, and by how many the phones are ahead of it. */
 let minute = 0;
-const present = () => parseInstant(new Date(Date.parse('2026-11-23T11:00:00Z') + minute * 60_000).toISOString());
+let minutesAhead = 0;
+const noon = Date.parse('2026-11-23T11:00:00Z');
 let server: SmallServer;
 beforeEach(() => {
   minute = 0;
-  server = new SmallServer(smallWorks({ personIds: [ann.id, bob.id] }, [aStep(1), aStep(2)]));
+  minutesAhead = 0;
+  server = new SmallServer(smallWorks({ personIds: [ann.id, bob.id] }, [aStep(1), aStep(2)]), () =>
+    instantFromMillis(noon + minute * 60_000),
+  );
 });
 
-async function phoneOf(person: typeof ann, database = new MemoryDatabase()): Promise<Phone> {
-  const phone = new Phone({
+function windowOf(person: Person, database: MemoryDatabase, others: OtherWindows = noOtherWindows): Phone {
+  return new Phone({
     database,
     server: server.linkOf(person),
     device: person.id,
-    now: present,
-    deviceTime: present,
+    clocks: { wall: () => noon + (minute + minutesAhead) * 60_000, running: () => minute * 60_000 },
+    deviceTime: instantFromMillis,
     newOperationId,
+    others,
     onChange: () => undefined,
   });
+}
+
+async function phoneOf(person: Person, database = new MemoryDatabase(), others?: OtherWindows): Promise<Phone> {
+  const phone = windowOf(person, database, others);
   await phone.open();
   await phone.signIn(person);
   return phone;
@@ -191,20 +137,7 @@ describe('a phone without signal', () => {
     expect(reloaded.view.peek('steps', aStep(1).id)).toEqual(phone.view.peek('steps', aStep(1).id));
     server.signal = 'good';
     await reloaded.synchronize();
-    expect(server.records.peek('clocks', ann.id)?.startedAt).toBe('2026-11-23T11:00:00.000Z');
-  });
-
-  it('in two tabs keeps what was recorded in either', async () => {
-    const database = new MemoryDatabase();
-    const tabs = [await phoneOf(ann, database), await phoneOf(ann, database)];
-    for (const tab of tabs) await tab.synchronize();
-    server.signal = 'none';
-    for (const tab of tabs) await tab.perform('note.add', { ...onWork, text: 'from a tab' });
-    const reloaded = await phoneOf(ann, database);
-    expect(whereabouts(reloaded)).toEqual(['pending', 'pending']);
-    server.signal = 'good';
-    await reloaded.synchronize();
-    expect(server.records.peekAll('entries')).toHaveLength(2);
+    expect(server.records.peek('clocks', ann.id)?.startedAt).toMatch(/^2026-11-23T11:00:00/);
   });
 
   it('lays its changes over what others did meanwhile', async () => {
@@ -239,8 +172,225 @@ describe('what the server refuses', () => {
     expect(phone.view.peek('steps', aStep(1).id)?.answer).toBeNull();
     await phone.synchronize();
     expect(server.pushes).toBe(1);
-    await phone.dropRejected(phone.kept[0]?.operation.id ?? asId<OperationId>(''));
+    await phone.dropRejected(idOf(phone));
     expect(phone.kept).toEqual([]);
+  });
+
+  it('can be mended and sent again, and keeps the time at which it was made', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
+    await phone.perform('note.add', { ...onWork, text: 'seen at noon' });
+    await phone.synchronize();
+    expect(await phone.mend(idOf(phone), { ...onWork, text: '' })).toMatchObject({ ok: false, field: 'text' });
+    expect(whereabouts(phone)).toEqual(['rejected']);
+    server.write([put('workOrders', aWorkOrder({ personIds: [ann.id] }))]);
+    await phone.synchronize();
+    minute = 50;
+    expect(await phone.mend(idOf(phone), { ...onWork, text: 'seen before one' })).toEqual({ ok: true });
+    expect(whereabouts(phone)).toEqual(['pending']);
+    await phone.synchronize();
+    const [entry] = server.records.peekAll('entries');
+    expect(entry).toMatchObject({ content: { text: 'seen before one' } });
+    expect(entry?.at).toMatch(/^2026-11-23T11:00:00/);
+  });
+});
+
+const idOf = (phone: Phone): OperationId => phone.kept[0]?.operation.id ?? asId<OperationId>('');
+
+describe('a server in trouble', () => {
+  it('keeps the phone’s records waiting', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    server.failure = () => new OilcanError('no_space');
+    await phone.perform('step.answer', tick(1));
+    for (let times = 0; times < 10; times += 1) await phone.synchronize();
+    expect([phone.contact, whereabouts(phone)]).toEqual(['server-trouble', ['pending']]);
+  });
+
+  it('that fails at one operation gets the others, and the one is put aside', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    for (const text of ['one', 'two', 'poison', 'four', 'five']) await phone.perform('note.add', { ...onWork, text });
+    server.failure = (operations) =>
+      operations.some(({ args }) => (args as { text: string }).text === 'poison')
+        ? new OilcanError('unexpected')
+        : null;
+    for (let times = 0; times < 8; times += 1) await phone.synchronize();
+    expect(phone.kept).toMatchObject([{ where: 'rejected', refusal: { code: 'unexpected' } }]);
+    expect(server.records.peekAll('entries')).toHaveLength(4);
+  });
+
+  it.each([
+    ['protocol_older', 'older'],
+    ['protocol_newer', 'newer'],
+  ] as const)('that says %s leaves everything on the phone', async (code, contact) => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    server.failure = () => new OilcanError(code);
+    await phone.perform('step.answer', tick(1));
+    await phone.synchronize();
+    expect([phone.contact, whereabouts(phone)]).toEqual([contact, ['pending']]);
+  });
+});
+
+describe('a phone whose clock is wrong', () => {
+  it('learns it from the server, and records by the right time', async () => {
+    minutesAhead = 125;
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    expect(phone.clock.memory.ahead).toBe(125 * 60_000);
+    minute = 10;
+    await phone.perform('note.add', { ...onWork, text: 'at ten past' });
+    expect(phone.kept[0]?.operation).toMatchObject({ at: '2026-11-23T13:15:00.000Z', ahead: 125 * 60_000 });
+    await phone.synchronize();
+    expect(server.records.peekAll('entries')[0]?.at).toBe('2026-11-23T11:10:00.000Z');
+  });
+
+  it('that is set forward without signal ends at the present, in its order', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    server.signal = 'none';
+    await phone.perform('note.add', { ...onWork, text: 'first' });
+    minutesAhead = 3_000;
+    await phone.perform('note.add', { ...onWork, text: 'second' });
+    await phone.perform('note.add', { ...onWork, text: 'third' });
+    minute = 20;
+    server.signal = 'good';
+    await phone.synchronize();
+    await phone.perform('note.add', { ...onWork, text: 'fourth' });
+    await phone.synchronize();
+    const entries = [...server.records.peekAll('entries')].sort((a, b) => (a.at + a.id < b.at + b.id ? -1 : 1));
+    expect(entries.map(({ content }) => (content.kind === 'note' ? content.text : ''))).toEqual([
+      'first',
+      'second',
+      'third',
+      'fourth',
+    ]);
+    expect(entries.every(({ at }) => at <= server.now())).toBe(true);
+    expect(toMillis(phone.clock.now()) - toMillis(server.now())).toBeLessThan(1_000);
+  });
+});
+
+describe('two windows of one browser', () => {
+  it.each([
+    ['that hear one another', false],
+    ['that do not hear one another', true],
+  ])('%s share one queue, and send each record once', async (_, isDeaf) => {
+    const database = new MemoryDatabase();
+    const windows = new Windows();
+    windows.isDeaf = isDeaf;
+    const [one, two] = [await phoneOf(ann, database, windows.open()), await phoneOf(ann, database, windows.open())];
+    await Promise.all([one.synchronize(), two.synchronize()]);
+    server.signal = 'none';
+    await one.perform('step.answer', tick(1));
+    await two.perform('note.add', { ...onWork, text: 'from the other window' });
+    await one.perform('part.use', use(1_000));
+    expect(one.kept.map(({ operation }) => operation.name)).toEqual(['step.answer', 'note.add', 'part.use']);
+    server.signal = 'good';
+    await Promise.all([one.synchronize(), two.synchronize()]);
+    await two.synchronize();
+    expect([server.records.peekAll('entries').length, one.kept, two.kept]).toEqual([
+      // The first tick also says that the work is underway.
+      4,
+      [],
+      [],
+    ]);
+    expect(two.view.peekList('entries', 'workOrder', workId)).toEqual(
+      one.view.peekList('entries', 'workOrder', workId),
+    );
+  });
+
+  it('show at once what was recorded in the other', async () => {
+    const database = new MemoryDatabase();
+    const windows = new Windows();
+    const [one, two] = [await phoneOf(ann, database, windows.open()), await phoneOf(ann, database, windows.open())];
+    await one.synchronize();
+    await one.perform('step.answer', tick(1));
+    await two.perform('step.answer', tick(2));
+    await new Promise((resolve) => setTimeout(resolve));
+    for (const window of [one, two]) {
+      expect(window.view.peekAll('steps').map(({ answer }) => answer?.by)).toEqual([ann.id, ann.id]);
+    }
+    await one.signOut();
+    await two.synchronize();
+    expect([two.person, two.view.peekAll('steps')]).toEqual([null, []]);
+  });
+});
+
+describe('a phone that cannot write', () => {
+  it.each([
+    [true, 'phone_full'],
+    [false, 'phone_storage_failed'],
+  ])('says so instead of showing what it did not keep (full: %s)', async (isFull, code) => {
+    const database = new MemoryDatabase();
+    const phone = await phoneOf(ann, database);
+    await phone.synchronize();
+    jest.spyOn(database, 'write').mockRejectedValue(new StorageFailed(isFull));
+    expect(await phone.perform('step.answer', tick(1))).toMatchObject({ ok: false, code });
+    expect([phone.kept, phone.view.peek('steps', aStep(1).id)?.answer]).toEqual([[], null]);
+    server.write([put('workOrders', aWorkOrder({ title: 'Changed' }))]);
+    await phone.synchronize();
+    expect(phone.contact).toBe('phone-full');
+  });
+});
+
+describe('photos', () => {
+  const content = new Uint8Array(600 * 1024).fill(7);
+  const fileId = asId<FileId>('a'.repeat(64));
+  const photo = { ...onWork, fileId, mediaType: 'image/jpeg' as const, width: 4, height: 3, caption: 'seal' };
+  const keep = (phone: Phone, id: FileId = fileId) =>
+    phone.keepFile(
+      { id, mediaType: 'image/jpeg', bytes: content.length, by: ann.id, isSent: false, keptAt: phone.clock.now() },
+      content,
+    );
+
+  it('go to the server before the record that names them, in pieces that go on where they stopped', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    await keep(phone);
+    await phone.perform('photo.add', photo);
+    await phone.perform('note.add', { ...onWork, text: 'small things first' });
+    server.piecesUntilCut = 1;
+    await phone.synchronize();
+    expect([phone.contact, whereabouts(phone)]).toEqual(['no-signal', ['pending']]);
+    expect(server.records.peekAll('entries').map(({ content: { kind } }) => kind)).toEqual(['note']);
+    expect(server.files.get(fileId)).toHaveLength(256 * 1024);
+    server.piecesUntilCut = 9;
+    await phone.synchronize();
+    expect([server.piecesUntilCut, phone.kept, server.records.peekAll('entries').length]).toEqual([7, [], 2]);
+    expect(Buffer.compare(Buffer.from(server.files.get(fileId) ?? []), content)).toBe(0);
+  });
+
+  it('hold up what names them, and nothing else', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    await keep(phone);
+    await phone.perform('photo.add', photo);
+    const entryId = asId<never>(idOf(phone));
+    expect(await phone.perform('entry.withdraw', { ...onWork, entryId, reason: 'blurred' })).toEqual({ ok: true });
+    await phone.perform('work.start', onWork);
+    server.piecesUntilCut = 0;
+    await phone.synchronize();
+    expect(phone.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.name)).toEqual([
+      'photo.add',
+      'entry.withdraw',
+    ]);
+    server.piecesUntilCut = 9;
+    await phone.synchronize();
+    expect(phone.kept).toEqual([]);
+  });
+
+  it('that the server lost are sent again', async () => {
+    const phone = await phoneOf(ann);
+    await phone.synchronize();
+    await keep(phone);
+    await phone.synchronize();
+    server.failure = () => null;
+    await phone.perform('photo.add', photo);
+    await phone.synchronize();
+    expect(await phone.readFile(fileId)).toHaveLength(content.length);
+    expect(server.files.get(fileId)).toHaveLength(content.length);
   });
 });
 
@@ -265,5 +415,21 @@ describe('a session that ends', () => {
     await phone.perform('step.answer', tick(1));
     await phone.signIn(lea);
     expect([phone.kept, phone.view.peekAll('workOrders'), phone.hasRows]).toEqual([[], [], false]);
+  });
+
+  it('leaves what was not sent to its person alone, who finds it there again', async () => {
+    const database = new MemoryDatabase();
+    const anns = await phoneOf(ann, database);
+    await anns.synchronize();
+    await anns.perform('step.answer', tick(1));
+    await anns.signOut();
+    const leas = await phoneOf(lea, database);
+    await leas.synchronize();
+    expect([leas.kept, server.records.peek('steps', aStep(1).id)?.answer]).toEqual([[], null]);
+    await leas.signOut();
+    const again = await phoneOf(ann, database);
+    expect(whereabouts(again)).toEqual(['pending']);
+    await again.synchronize();
+    expect(server.records.peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);
   });
 });

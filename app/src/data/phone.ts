@@ -1,24 +1,47 @@
 import {
   applyOperation,
+  batchOf,
+  DeviceClock,
+  fileNamedBy,
   isCarried,
   MemoryRecords,
+  notAfter,
   OilcanError,
   PUSH_LIMIT,
+  refuse,
   StagedRecords,
+  toMillis,
   type ArgsOf,
   type Change,
+  type DeviceClocks,
+  type FileId,
   type Instant,
   type Operation,
   type OperationId,
   type OperationName,
   type Outcome,
   type Person,
+  type PullAnswer,
+  type PushAnswer,
+  type Refusal,
   type TableName,
 } from '@oilcan/core';
 import { sameRow } from './same-row';
-import type { KeptOperation } from './kept-operation';
-import { nowhere, type Bearings, type Loaded, type LocalDatabase } from './local-database';
-import { Unreachable, type ServerLink } from './server-link';
+import { contactAfter, isAboutTheRequest, isPassing, type Contact } from './contact';
+import { FileQueue } from './file-queue';
+import { namesOneOf, type KeptOperation } from './kept-operation';
+import {
+  nowhere,
+  Overtaken,
+  StorageFailed,
+  type Bearings,
+  type Edition,
+  type KeptFile,
+  type LocalDatabase,
+  type Write,
+} from './local-database';
+import type { ServerLink } from './server-link';
+import type { OtherWindows, Told } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
 export interface PhoneParts {
@@ -26,32 +49,42 @@ export interface PhoneParts {
   readonly server: ServerLink;
   /** Names this device in every operation. */
   readonly device: string;
-  readonly now: () => Instant;
-  /** The device's time with its offset, ISO 8601. */
-  readonly deviceTime: () => string;
-  readonly newOperationId: () => OperationId;
+  readonly clocks: DeviceClocks;
+  /** The device's time with its offset, ISO 8601, from its milliseconds. */
+  readonly deviceTime: (milliseconds: number) => string;
+  /** A UUID of version 7 for these corrected milliseconds. */
+  readonly newOperationId: (milliseconds: number) => OperationId;
+  readonly others: OtherWindows;
   /** Called after anything changed that somebody may be looking at. */
   readonly onChange: () => void;
 }
 
-/** How the last talk with the server went. */
-export type Contact = 'unknown' | 'reached' | 'no-signal' | 'signed-out';
+/** An operation that the server fails at so often in a row is put aside, so that it does not hold up the others. */
+const TRIES_OF_ONE = 5;
 
 /**
  * The phone's side of synchronization, without a screen.
  *
  * It shows the server's rows with its own operations applied on top. It never merges: when rows come, it takes back
- * what its operations did, puts the new rows in, and applies the operations again.
+ * what its operations did, puts the new rows in, and applies the operations again. What it keeps is shared with other
+ * windows of the same browser: every write says which edition it was made on, and one that was overtaken is made again.
  */
 export class Phone {
   /** What the person sees. */
   readonly view = new MemoryRecords();
+  readonly clock: DeviceClock;
+  #edition: Edition = 0;
   #bearings: Bearings = nowhere;
-  #kept: KeptOperation[] = [];
+  /** Of everybody who used this phone. */
+  #everybodys: readonly KeptOperation[] = [];
+  #kept: readonly KeptOperation[] = [];
   /** Rows of the server that our operations have changed in `view`, as the server gave them. */
   #covered = new Map<string, Change>();
   #contact: Contact = 'unknown';
-  #nextSequence = 1;
+  #sending: ReadonlySet<OperationId> = new Set();
+  readonly #files: FileQueue;
+  #most = PUSH_LIMIT;
+  #triesOfOne = 0;
   #queue: Promise<unknown> = Promise.resolve();
   #synchronizing: Promise<void> | null = null;
   #isAgainWanted = false;
@@ -59,19 +92,32 @@ export class Phone {
 
   constructor(parts: PhoneParts) {
     this.#parts = parts;
+    this.clock = new DeviceClock(parts.clocks);
+    this.#files = new FileQueue(parts.database, parts.server);
+    parts.others.onTold((told) => void this.#hear(told));
   }
 
   get person(): Person | null {
     return this.#bearings.person;
   }
 
-  /** Every operation that this phone still answers for, in the order it was made. */
+  /** Every operation of the person that this phone still answers for, in the order it was made. */
   get kept(): readonly KeptOperation[] {
     return this.#kept;
   }
 
+  /** The pending operations that are on their way just now. */
+  get sending(): ReadonlySet<OperationId> {
+    return this.#sending;
+  }
+
   get contact(): Contact {
     return this.#contact;
+  }
+
+  /** When the server was last heard in full, by its own clock. */
+  get heardAt(): Instant {
+    return this.#bearings.knew;
   }
 
   /** Whether rows of the server have ever arrived. */
@@ -82,82 +128,111 @@ export class Phone {
   /** Opens what the phone kept. */
   async open(): Promise<void> {
     await this.#inTurn(async () => {
-      const { bearings, rows, kept } = await this.#loadWhole();
-      this.#bearings = bearings;
-      this.#kept = [...kept];
-      this.#nextSequence = Math.max(0, ...kept.map((each) => each.sequence)) + 1;
-      this.view.clear();
-      this.#covered.clear();
-      this.view.change(rows);
-      await this.#replay([]);
+      await this.#reload();
+      // Rows of a first filling that was cut short are left, and it begins anew.
+      if (!this.#bearings.isFilling || this.#bearings.revision === 0) return;
+      await this.#write({ isWhole: true, bearings: { ...nowhere, person: this.person } });
+      await this.#reload();
     });
     this.#parts.onChange();
   }
 
-  /** What the phone kept; rows of a first filling that was cut short are left, and it begins anew. */
-  async #loadWhole(): Promise<Loaded> {
-    const loaded = await this.#parts.database.load();
-    if (!loaded.bearings.isFilling || loaded.bearings.revision === 0) return loaded;
-    const bearings = { ...nowhere, person: loaded.bearings.person };
-    await this.#parts.database.takeRows({ changes: [], bearings, isWhole: true, arrived: [] });
-    return { ...loaded, bearings, rows: [] };
-  }
-
-  /** Somebody signed in here. What another person left is removed; it was sent, or its loss agreed to, at sign-out. */
+  /** Somebody signed in here. What another person left unsent stays on this phone for that person alone. */
   async signIn(person: Person): Promise<void> {
     await this.#inTurn(async () => {
-      if (this.#bearings.person?.id === person.id) {
-        this.#bearings = { ...this.#bearings, person };
-        await this.#parts.database.takeRows({ changes: [], bearings: this.#bearings, isWhole: false, arrived: [] });
-      } else {
-        await this.#clear({ ...nowhere, person });
-      }
-      this.#contact = 'unknown';
+      if (this.person?.id === person.id) await this.#write({ bearings: { ...this.#bearings, person } });
+      else await this.#beginAs(person);
     });
+    this.#contact = 'unknown';
     this.#parts.onChange();
   }
 
+  /** Rows go; what is unsent stays for its person, who may sign in here again. */
   async signOut(): Promise<void> {
-    await this.#inTurn(() => this.#clear(nowhere));
+    await this.#inTurn(() => this.#beginAs(null));
+    this.#contact = 'unknown';
     this.#parts.onChange();
+  }
+
+  async #beginAs(person: Person | null): Promise<void> {
+    const forget = this.#everybodys.filter(({ where }) => where === 'sent').map(({ operation }) => operation.id);
+    await this.#write({ forget, isWhole: true, bearings: { ...nowhere, person } });
+    await this.#reload();
   }
 
   /**
-   * Does what the person asked: judges it here, keeps it, and shows it. What is refused here leaves no trace.
-   * Sending it is left to `synchronize`.
+   * Does what the person asked: judges it here, keeps it, and shows it. What is refused here, or cannot be kept,
+   * leaves no trace. Sending it is left to `synchronize`.
    */
   async perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
+    return this.#perform(name, args, null);
+  }
+
+  /**
+   * Makes a refused operation anew with other arguments, in place of the refused one. What was recorded keeps the time
+   * at which it was first made; a change of state or of a clock happens now.
+   */
+  async mend(id: OperationId, args: unknown): Promise<Outcome> {
+    const rejected = this.#kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
+    if (rejected === undefined) return refuse('not_found', { what: 'record' });
+    return this.#perform(rejected.operation.name, args, rejected.operation);
+  }
+
+  async #perform(name: string, args: unknown, mended: Operation | null): Promise<Outcome> {
     const outcome = await this.#inTurn(async (): Promise<Outcome> => {
-      const person = this.#bearings.person;
+      const person = this.person;
       if (person === null) throw new OilcanError('not_signed_in');
-      const operation: Operation = {
-        id: this.#parts.newOperationId(),
-        name,
-        args,
-        at: this.#parts.deviceTime(),
-        by: person.id,
-        device: this.#parts.device,
-      };
-      const applied = await applyOperation(this.view, operation, person, this.#parts.now());
+      const operation = this.#newOperation(name, args, person, mended);
+      const applied = await applyOperation(this.view, operation, person, this.clock.now());
       if (!applied.outcome.ok) return applied.outcome;
-      const kept: KeptOperation = { operation, sequence: this.#nextSequence, where: 'pending' };
-      await this.#parts.database.keep([kept]);
-      this.#nextSequence += 1;
-      this.#kept = [...this.#kept, kept];
-      this.#cover(applied.changes);
-      this.view.change(applied.changes);
+      const sequence = (this.#everybodys.at(-1)?.sequence ?? 0) + 1;
+      const kept: KeptOperation = { operation, sequence, where: 'pending' };
+      await this.#write({ keep: [kept], forget: mended === null ? [] : [mended.id], bearings: this.#bearings });
+      this.#show(applied.changes);
       return applied.outcome;
+    }).catch((error: unknown): Outcome => {
+      if (error instanceof StorageFailed) return refuse(error.isFull ? 'phone_full' : 'phone_storage_failed');
+      throw error;
     });
     this.#parts.onChange();
     return outcome;
   }
 
+  #newOperation(name: string, args: unknown, person: Person, mended: Operation | null): Operation {
+    const { deviceTime, ahead } = this.clock.stamp();
+    const happensNow = mended === null || /^(work|clock)\./.test(name);
+    return {
+      id: this.#parts.newOperationId(deviceTime - ahead),
+      name,
+      args,
+      at: happensNow ? this.#parts.deviceTime(deviceTime) : mended.at,
+      ahead: happensNow ? ahead : mended.ahead,
+      knew: happensNow ? this.#bearings.knew : mended.knew,
+      by: person.id,
+      device: this.#parts.device,
+    };
+  }
+
+  /** Keeps a file until it is sent. The operation that names it comes after. */
+  async keepFile(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<Refusal | null> {
+    try {
+      await this.#files.add(file, content);
+      return null;
+    } catch (error) {
+      if (error instanceof StorageFailed) return refuse(error.isFull ? 'phone_full' : 'phone_storage_failed');
+      throw error;
+    }
+  }
+
+  readFile(id: FileId): Promise<Uint8Array<ArrayBuffer> | undefined> {
+    return this.#parts.database.readFile(id);
+  }
+
   /** Drops an operation that the server refused. */
-  async dropRejected(operationId: OperationId): Promise<void> {
+  async dropRejected(id: OperationId): Promise<void> {
     await this.#inTurn(async () => {
-      const dropped = this.#kept.filter((each) => each.operation.id === operationId && each.where === 'rejected');
-      await this.#parts.database.forget(dropped.map((each) => each.operation.id));
-      this.#kept = this.#kept.filter((each) => !dropped.includes(each));
+      if (!this.#kept.some(({ operation, where }) => operation.id === id && where === 'rejected')) return;
+      await this.#write({ forget: [id], bearings: this.#bearings });
     });
     this.#parts.onChange();
   }
@@ -168,7 +243,8 @@ export class Phone {
       this.#isAgainWanted = true;
       return this.#synchronizing;
     }
-    this.#synchronizing = this.#synchronizeUntilQuiet().finally(() => {
+    const once = (): Promise<void> => this.#synchronizeUntilQuiet();
+    this.#synchronizing = this.#parts.others.alone(once).finally(() => {
       this.#synchronizing = null;
     });
     return this.#synchronizing;
@@ -180,8 +256,12 @@ export class Phone {
       try {
         while (await this.#pushOnce());
         while (await this.#pullOnce());
+        // Small records go before large files; what a file held up goes after it.
+        const passedOver = new Set<FileId>();
+        while (await this.#sendFile(passedOver)) while (await this.#pushOnce());
+        while (await this.#pullOnce());
         await this.#letGo();
-        this.#contact = 'reached';
+        this.#contact = passedOver.size === 0 ? 'reached' : 'server-trouble';
       } catch (error) {
         this.#contact = contactAfter(error);
         this.#parts.onChange();
@@ -193,64 +273,143 @@ export class Phone {
     } while (this.#isAgainWanted);
   }
 
+  /** Pending operations that can go now: those that wait for a file, or for one that does, are left out. */
+  #sendable(): KeptOperation[] {
+    const waiting = new Set<OperationId>();
+    return this.#kept.filter(({ operation, where }) => {
+      if (where !== 'pending') return false;
+      const file = fileNamedBy(operation);
+      const isWaiting = (file !== null && this.#files.isUnsent(file)) || namesOneOf(operation, waiting);
+      if (isWaiting) waiting.add(operation.id);
+      return !isWaiting;
+    });
+  }
+
   /** Sends the oldest pending operations. Returns whether there may be more. */
   async #pushOnce(): Promise<boolean> {
-    const batch = this.#kept.filter((each) => each.where === 'pending').slice(0, PUSH_LIMIT);
-    if (batch.length === 0) return false;
-    const answer = await this.#parts.server.push(batch.map((each) => each.operation));
+    const sendable = this.#sendable();
+    if (sendable.length === 0) return false;
+    const operations = batchOf(
+      sendable.map(({ operation }) => operation),
+      this.#most,
+    );
+    const batch = sendable.slice(0, operations.length);
+    this.#sending = new Set(operations.map(({ id }) => id));
+    this.#parts.onChange();
+    try {
+      const answer = await this.#asked(() => this.#parts.server.push(operations));
+      await this.#settle(batch, answer);
+      this.#most = PUSH_LIMIT;
+      this.#triesOfOne = 0;
+      return answer.outcomes.length > 0 && sendable.length > batch.length;
+    } catch (error) {
+      return await this.#afterFailedPush(batch, error);
+    } finally {
+      this.#sending = new Set();
+      this.#parts.onChange();
+    }
+  }
+
+  async #settle(batch: readonly KeptOperation[], answer: PushAnswer): Promise<void> {
+    const outcomes = new Map(answer.outcomes.map(({ id, outcome }) => [id, outcome]));
+    const missing = batch.filter(({ operation }) => isFileMissing(outcomes.get(operation.id)));
+    for (const { operation } of missing) await this.#files.sendAgain(fileNamedBy(operation));
     await this.#inTurn(async () => {
-      const outcomes = new Map(answer.outcomes.map(({ id, outcome }) => [id, outcome]));
       const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
         const outcome = outcomes.get(operation.id);
-        if (outcome === undefined) return [];
+        if (outcome === undefined || (isFileMissing(outcome) && this.#files.has(fileNamedBy(operation)))) return [];
         return outcome.ok
           ? [{ operation, sequence, where: 'sent', revision: answer.revision }]
           : [{ operation, sequence, where: 'rejected', refusal: outcome }];
       });
-      await this.#parts.database.keep(settled);
-      const byId = new Map(settled.map((each) => [each.operation.id, each]));
-      this.#kept = this.#kept.map((each) => byId.get(each.operation.id) ?? each);
-      if (settled.some((each) => each.where === 'rejected')) await this.#replay([]);
+      await this.#write({ keep: this.#stillPending(settled), bearings: this.#bearings });
+      if (settled.some(({ where }) => where === 'rejected')) await this.#replay([]);
     });
+  }
+
+  /** Another window may have settled some of these meanwhile. */
+  #stillPending(settled: readonly KeptOperation[]): KeptOperation[] {
+    const pending = new Set(this.#kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id));
+    return settled.filter(({ operation }) => pending.has(operation.id));
+  }
+
+  /**
+   * A push that the server refuses as a whole is tried again in halves until the operation that it fails at stands
+   * alone; that one is put aside for its person. What may pass by itself is left to the next try.
+   */
+  async #afterFailedPush(batch: readonly KeptOperation[], error: unknown): Promise<boolean> {
+    if (!(error instanceof OilcanError) || isPassing(error)) throw error;
+    if (batch.length > 1) {
+      this.#most = Math.ceil(batch.length / 2);
+      return true;
+    }
+    this.#triesOfOne += 1;
+    if (!isAboutTheRequest(error) && this.#triesOfOne < TRIES_OF_ONE) throw error;
+    this.#triesOfOne = 0;
+    await this.#reject(batch, refuse(error.code, error.values));
+    return true;
+  }
+
+  #reject(operations: readonly KeptOperation[], refusal: Refusal): Promise<void> {
+    return this.#inTurn(async () => {
+      const rejected = operations.map(({ operation, sequence }): KeptOperation => ({
+        operation,
+        sequence,
+        where: 'rejected',
+        refusal,
+      }));
+      await this.#write({ keep: this.#stillPending(rejected), bearings: this.#bearings });
+      await this.#replay([]);
+    });
+  }
+
+  /** Sends one file that pending operations wait for. Returns whether it arrived or was put aside. */
+  async #sendFile(passedOver: Set<FileId>): Promise<boolean> {
+    const pending = this.#kept.filter(({ where }) => where === 'pending');
+    const wanted = pending.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
+    const result = await this.#files.sendNext(wanted, passedOver);
+    if (result === null) return false;
     this.#parts.onChange();
-    return answer.outcomes.length > 0 && batch.length === PUSH_LIMIT;
+    if (result.refusal === null) return true;
+    await this.#reject(
+      pending.filter(({ operation }) => fileNamedBy(operation) === result.id),
+      result.refusal,
+    );
+    return true;
   }
 
   /** Fetches one page. Returns whether there is another. */
   async #pullOnce(): Promise<boolean> {
-    const { revision, scope } = this.#bearings;
+    const { revision, scope, person } = this.#bearings;
     let { isFilling } = this.#bearings;
-    let answer = await this.#parts.server.pull(revision, isFilling);
+    let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling));
     const isOtherScope = scope !== '' && answer.scope !== scope;
     if (isOtherScope) {
       isFilling = true;
-      answer = await this.#parts.server.pull(0, isFilling);
+      answer = await this.#asked(() => this.#parts.server.pull(0, isFilling));
     }
     return this.#inTurn(async () => {
-      if (this.#bearings.revision !== revision || this.#bearings.person === null) return true;
+      if (this.#bearings.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
+      if (this.person === null) return false;
       const bearings: Bearings = {
         ...this.#bearings,
         revision: answer.revision,
         isFilling: isFilling && answer.hasMore,
         scope: answer.scope,
+        knew: answer.hasMore ? this.#bearings.knew : answer.now,
       };
       // Operations whose rows have come from the server need not be applied on top any more.
       const arrived = this.#kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
       const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
-      if (!isNews && answer.revision === revision && answer.scope === scope) return false;
-      const changes = this.#withTheirRows(answer.changes);
-      await this.#parts.database.takeRows({
-        changes,
-        bearings,
-        isWhole: isOtherScope,
-        arrived: arrived.map((each) => each.operation.id),
-      });
-      this.#bearings = bearings;
-      this.#kept = this.#kept.filter((each) => !arrived.includes(each));
-      if (isOtherScope) {
-        this.view.clear();
-        this.#covered.clear();
+      if (!isNews && answer.revision === revision && answer.scope === scope) {
+        // Nothing new is not worth a write; that it was heard is.
+        this.#bearings = bearings;
+        return false;
       }
+      const changes = this.#withTheirRows(answer.changes);
+      const forget = arrived.map(({ operation }) => operation.id);
+      await this.#write({ changes, isWhole: isOtherScope, forget, bearings });
+      if (isOtherScope) this.#clearView();
       await this.#replay(changes);
       return answer.hasMore;
     });
@@ -258,13 +417,41 @@ export class Phone {
 
   /** Removes work that ended a while ago, as the server no longer gives it to a new phone either. */
   async #letGo(): Promise<void> {
-    const now = this.#parts.now();
-    const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
-    if (ended.length === 0) return;
     await this.#inTurn(async () => {
+      const now = this.clock.now();
+      const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
+      if (ended.length === 0) return;
       const changes = this.#withTheirRows(ended.map(({ id }) => removal('workOrders', id)));
-      await this.#parts.database.takeRows({ changes, bearings: this.#bearings, isWhole: false, arrived: [] });
+      await this.#write({ changes, bearings: this.#bearings });
       await this.#replay(changes);
+    });
+    await this.#files.tidy(this.#everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []));
+  }
+
+  /** Asks the server, and measures the device's clock by its answer. */
+  async #asked<Answer extends PullAnswer | PushAnswer>(ask: () => Promise<Answer>): Promise<Answer> {
+    const askedAt = this.#parts.clocks.wall();
+    const answer = await ask();
+    const answeredAt = this.#parts.clocks.wall();
+    if (this.clock.measured({ askedAt, answeredAt, serverTime: toMillis(answer.now) })) await this.#restamp();
+    return answer;
+  }
+
+  /** What was stamped by a clock that turned out to be ahead, and is not sent yet, happened by now, in its order. */
+  #restamp(): Promise<void> {
+    return this.#inTurn(async () => {
+      const pending = this.#kept.filter(({ where }) => where === 'pending');
+      const stamps = pending.map(({ operation }) => ({
+        deviceTime: Date.parse(operation.at),
+        ahead: operation.ahead,
+      }));
+      const restamped = notAfter(stamps, toMillis(this.clock.now()));
+      const keep = pending.flatMap((each, index): KeptOperation[] => {
+        const ahead = restamped[index]?.ahead ?? each.operation.ahead;
+        return ahead === each.operation.ahead ? [] : [{ ...each, operation: { ...each.operation, ahead } }];
+      });
+      await this.#write({ keep, bearings: this.#bearings });
+      if (keep.length > 0) await this.#replay([]);
     });
   }
 
@@ -284,12 +471,12 @@ export class Phone {
     const base = new StagedRecords(this.view);
     base.absorb([...this.#covered.values()]);
     base.absorb(arrived);
-    const person = this.#bearings.person;
+    const { person } = this;
     const covered = new Map<string, Change>();
     const ours = person === null ? [] : this.#kept.filter((each) => each.where !== 'rejected');
     for (const { operation } of ours) {
       if (person === null) break;
-      const { changes } = await applyOperation(base, operation, person, this.#parts.now());
+      const { changes } = await applyOperation(base, operation, person, this.clock.now());
       for (const change of changes) {
         const key = `${change.table}/${change.id}`;
         if (covered.has(key)) continue;
@@ -303,27 +490,80 @@ export class Phone {
     this.view.change(differing);
   }
 
-  /** Remembers the server's rows that these changes are about to hide. */
-  #cover(changes: readonly Change[]): void {
+  /** Shows what an operation of ours changes, and remembers the server's rows that it hides. */
+  #show(changes: readonly Change[]): void {
     for (const { table, id } of changes) {
       const key = `${table}/${id}`;
       if (this.#covered.has(key)) continue;
       this.#covered.set(key, { table, id, row: this.view.peek(table, id) ?? null } as Change);
     }
+    this.view.change(changes);
   }
 
-  async #clear(bearings: Bearings): Promise<void> {
-    await this.#parts.database.wipe(bearings);
-    this.#bearings = bearings;
-    this.#kept = [];
-    this.#covered.clear();
+  #clearView(): void {
     this.view.clear();
-    this.#contact = 'unknown';
+    this.#covered.clear();
   }
 
-  /** One thing after another: whatever reads and then writes must not be overtaken. */
+  /** Writes, takes over what was written, and tells the other windows. */
+  async #write(write: Write): Promise<void> {
+    const whole = { ...write, bearings: { ...write.bearings, clock: this.clock.memory } };
+    const before = this.#edition;
+    const edition = await this.#parts.database.write(whole, before);
+    this.#takeOver(whole, edition);
+    this.#parts.others.tell({ before, edition, write: whole });
+  }
+
+  #takeOver({ keep = [], forget = [], bearings }: Write, edition: Edition): void {
+    this.#edition = edition;
+    this.#bearings = bearings;
+    this.clock.remember(bearings.clock);
+    if (keep.length === 0 && forget.length === 0) return;
+    const kept = new Map(this.#everybodys.map((each) => [each.operation.id, each]));
+    for (const id of forget) kept.delete(id);
+    for (const each of keep) kept.set(each.operation.id, each);
+    this.#everybodys = [...kept.values()].sort((a, b) => a.sequence - b.sequence);
+    this.#kept = this.#everybodys.filter(({ operation }) => operation.by === bearings.person?.id);
+  }
+
+  /** Another window wrote: does the same here, or reads all of it again when something was missed. */
+  async #hear({ before, edition, write }: Told): Promise<void> {
+    await this.#inTurn(async () => {
+      if (edition <= this.#edition) return;
+      const isOther = write.bearings.person?.id !== this.person?.id;
+      if (before !== this.#edition || isOther || write.isWhole === true) return this.#reload();
+      this.#takeOver(write, edition);
+      await this.#replay(write.changes ?? []);
+    });
+    this.#parts.onChange();
+  }
+
+  /** Reads all that is kept, and shows it with our operations on top. */
+  async #reload(): Promise<void> {
+    const { edition, bearings, rows, kept } = await this.#parts.database.load();
+    this.#edition = edition;
+    this.#bearings = bearings;
+    this.clock.remember(bearings.clock);
+    this.#everybodys = kept;
+    this.#kept = kept.filter(({ operation }) => operation.by === bearings.person?.id);
+    await this.#files.load();
+    this.#clearView();
+    this.view.change(rows);
+    await this.#replay([]);
+  }
+
+  /** One thing after another: whatever reads and then writes must not be overtaken, or is done again. */
   #inTurn<T>(task: () => Promise<T>): Promise<T> {
-    const run = this.#queue.then(task);
+    const run = this.#queue.then(async () => {
+      for (;;) {
+        try {
+          return await task();
+        } catch (error) {
+          if (!(error instanceof Overtaken)) throw error;
+          await this.#reload();
+        }
+      }
+    });
     this.#queue = run.catch(() => undefined);
     return run;
   }
@@ -333,9 +573,6 @@ function removal(table: TableName, id: string): Change {
   return { table, id, row: null };
 }
 
-function contactAfter(error: unknown): Contact {
-  if (error instanceof Unreachable) return 'no-signal';
-  if (error instanceof OilcanError && error.status === 401) return 'signed-out';
-  if (error instanceof OilcanError) return 'no-signal';
-  throw error;
+function isFileMissing(outcome: Outcome | undefined): boolean {
+  return outcome !== undefined && !outcome.ok && outcome.code === 'file_missing';
 }

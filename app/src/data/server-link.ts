@@ -2,6 +2,7 @@ import {
   isErrorCode,
   OilcanError,
   type ErrorValues,
+  type FileId,
   type Operation,
   type Person,
   type PullAnswer,
@@ -15,6 +16,14 @@ export interface ServerLink {
   push(operations: readonly Operation[]): Promise<PushAnswer>;
   /** `isFilling` while the first rows are fetched. */
   pull(since: Revision, isFilling: boolean): Promise<PullAnswer>;
+  /** How much of a file the server has. */
+  received(id: FileId): Promise<FileAnswer>;
+  sendPiece(id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer>;
+}
+
+export interface FileAnswer {
+  readonly received: number;
+  readonly isWhole: boolean;
 }
 
 /** There was no answer: no signal, no server, or something in between that is not ours. */
@@ -39,16 +48,44 @@ export interface About {
 /** The server over HTTP, at the address the application came from. */
 export const httpLink = {
   push: (operations: readonly Operation[]): Promise<PushAnswer> =>
-    request<PushAnswer>('POST', '/api/operations', { protocol: PROTOCOL_VERSION, operations }),
+    request<PushAnswer>('POST', '/api/operations', json({ protocol: PROTOCOL_VERSION, operations })),
   pull: (since: Revision, isFilling: boolean): Promise<PullAnswer> =>
-    request<PullAnswer>('GET', `/api/sync?since=${since}&filling=${isFilling}`),
+    request<PullAnswer>('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL_VERSION}`),
+  received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),
+  sendPiece: (id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer> =>
+    request<FileAnswer>('PUT', `/api/files/${id}`, {
+      body: piece,
+      headers: {
+        'content-type': 'application/octet-stream',
+        'content-range': `bytes ${from}-${from + piece.length - 1}/${total}`,
+      },
+    }),
+  session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
   about: (): Promise<About> => request<About>('GET', '/api/about'),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>
-    request('POST', '/api/session', { name, password }),
+    request('POST', '/api/session', json({ name, password })),
   signOut: (): Promise<void> => request('DELETE', '/api/session'),
 } satisfies ServerLink & Record<string, unknown>;
 
-async function request<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
+interface Message {
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body: BodyInit;
+}
+
+/** Below this, packing costs more than it saves. */
+const PACKED_FROM = 1_024;
+
+/** A body in JSON, packed where the browser can. */
+async function json(value: unknown): Promise<Message> {
+  const text = JSON.stringify(value);
+  const headers = { 'content-type': 'application/json' };
+  if (text.length < PACKED_FROM || typeof CompressionStream === 'undefined') return { headers, body: text };
+  const packed = new Blob([text]).stream().pipeThrough(new CompressionStream('gzip'));
+  const body = await new Response(packed).arrayBuffer();
+  return { headers: { ...headers, 'content-encoding': 'gzip' }, body };
+}
+
+async function request<Answer>(method: string, path: string, message?: Message | Promise<Message>): Promise<Answer> {
   let response: Response;
   let text: string;
   try {
@@ -56,7 +93,7 @@ async function request<Answer>(method: string, path: string, body?: unknown): Pr
       method,
       credentials: 'same-origin',
       signal: AbortSignal.timeout(REQUEST_MILLISECONDS),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(await message),
     });
     text = await response.text();
   } catch {

@@ -1,7 +1,12 @@
-import { SETTINGS_ID, type ArgsOf, type Instant, type OperationName, type Outcome } from '@oilcan/core';
 import {
   asId,
   instantFromMillis,
+  OilcanError,
+  SETTINGS_ID,
+  type ArgsOf,
+  type Instant,
+  type OperationName,
+  type Outcome,
   type IndexName,
   type OperationId,
   type Person,
@@ -9,16 +14,24 @@ import {
   type Tables,
 } from '@oilcan/core';
 import { DateTime } from 'luxon';
-import { uuidv7 } from 'uuidv7';
+import { V7Generator } from 'uuidv7';
 import { create } from 'zustand';
-import { deviceName } from './device';
+import { isInUse, deviceName, noteInUse } from './device';
+import type { Contact } from './contact';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
-import type { LocalDatabase } from './local-database';
+import { nowhere, type LocalDatabase } from './local-database';
 import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
-import { Phone, type Contact } from './phone';
-import { httpLink } from './server-link';
+import { windowsOfThisBrowser } from './other-windows';
+import { Phone } from './phone';
+import { httpLink, Unreachable } from './server-link';
+
+/**
+ * How this browser keeps what is recorded. `not-at-all`: only while this window is open. `outdated`: another window has
+ * a newer Oilcan, and this one can no longer write. `taken-away`: the browser removed what was kept.
+ */
+export type Keeping = 'well' | 'not-at-all' | 'outdated' | 'taken-away';
 
 interface PhoneState {
   readonly phase: 'opening' | 'signed-out' | 'ready';
@@ -26,7 +39,14 @@ interface PhoneState {
   readonly hasRows: boolean;
   readonly person: Person | null;
   readonly kept: readonly KeptOperation[];
+  /** Pending operations that are on their way just now. */
+  readonly sending: ReadonlySet<OperationId>;
   readonly contact: Contact;
+  /** When the server was last heard in full. */
+  readonly heardAt: Instant;
+  /** Milliseconds that this device's clock is ahead of the server's. */
+  readonly clockAhead: number;
+  readonly keeping: Keeping;
   /** Counts changes of the rows; selectors compare the rows themselves. */
   readonly changes: number;
 }
@@ -37,7 +57,11 @@ export const usePhone = create<PhoneState>(() => ({
   hasRows: false,
   person: null,
   kept: [],
+  sending: new Set(),
   contact: 'unknown',
+  heardAt: nowhere.knew,
+  clockAhead: 0,
+  keeping: 'well',
   changes: 0,
 }));
 
@@ -56,22 +80,55 @@ function show(): void {
     hasRows: current.hasRows,
     person: current.person,
     kept: current.kept,
+    sending: current.sending,
     contact: current.contact,
+    heardAt: current.heardAt,
+    clockAhead: current.clock.memory.ahead,
     changes: before.changes + 1,
   }));
 }
 
-/** The present, as this phone's clock has it. */
+/** The present, by the server's clock as far as this phone knows it. */
 export function now(): Instant {
-  return instantFromMillis(Date.now());
+  return phone?.clock.now() ?? instantFromMillis(Date.now());
 }
 
 async function openDatabase(): Promise<LocalDatabase> {
   try {
-    return await IndexedDatabase.open('oilcan');
+    return await IndexedDatabase.open('oilcan', {
+      onOutdated: () => usePhone.setState({ keeping: 'outdated' }),
+      onLost: () => usePhone.setState({ keeping: 'taken-away' }),
+    });
   } catch {
+    usePhone.setState({ keeping: 'not-at-all' });
     return new MemoryDatabase();
   }
+}
+
+/**
+ * Somebody was signed in on this phone and nothing of it is left: the browser cleared its storage. While the session
+ * lasts the work is fetched again; what was not sent is gone, and that is said.
+ */
+async function lookForWhatWasTaken(): Promise<void> {
+  if (openedPhone().person !== null || !isInUse()) return;
+  if (usePhone.getState().keeping === 'well') usePhone.setState({ keeping: 'taken-away' });
+  try {
+    const { person } = await httpLink.session();
+    await openedPhone().signIn(person);
+  } catch (error) {
+    if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
+  }
+}
+
+/** Asks the browser not to clear what is kept when it runs short of space. */
+async function askToKeep(): Promise<void> {
+  if (!('storage' in navigator) || typeof navigator.storage.persist !== 'function') return;
+  if (!(await navigator.storage.persisted())) await navigator.storage.persist();
+}
+
+/** The notice about what the browser did with its storage was read. */
+export function noteKeepingRead(): void {
+  usePhone.setState({ keeping: 'well' });
 }
 
 /** Opens the phone once; the screens come to life with it. */
@@ -81,13 +138,17 @@ export async function openPhone(): Promise<void> {
     database: await openDatabase(),
     server: httpLink,
     device: deviceName(),
-    now,
-    deviceTime: () => DateTime.now().toISO(),
-    newOperationId: () => asId<OperationId>(uuidv7()),
+    clocks: { wall: () => Date.now(), running: () => performance.now() },
+    deviceTime: (milliseconds) => DateTime.fromMillis(milliseconds).toISO() ?? new Date(milliseconds).toISOString(),
+    newOperationId: (milliseconds) => asId<OperationId>(ids.generateOrResetCore(milliseconds, 10_000).toString()),
+    others: windowsOfThisBrowser('oilcan'),
     onChange: show,
   });
   await phone.open();
+  await lookForWhatWasTaken();
 }
+
+const ids = new V7Generator();
 
 export function synchronize(): Promise<void> {
   return openedPhone().synchronize();
@@ -103,13 +164,23 @@ export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>)
 export async function signIn(name: string, password: string): Promise<void> {
   const { person } = await httpLink.signIn(name, password);
   await openedPhone().signIn(person);
+  noteInUse(true);
+  await askToKeep();
   void synchronize();
 }
 
 /** Ends the session here and, if it can be reached, on the server. */
 export async function signOut(): Promise<void> {
   await httpLink.signOut().catch(() => undefined);
+  noteInUse(false);
   await openedPhone().signOut();
+}
+
+/** Makes a refused operation anew with other arguments, in place of the refused one. */
+export async function mend(id: OperationId, args: unknown): Promise<Outcome> {
+  const outcome = await openedPhone().mend(id, args);
+  if (outcome.ok) void synchronize();
+  return outcome;
 }
 
 export function dropRejected(id: OperationId): Promise<void> {

@@ -23,12 +23,33 @@ export const catalogue = {
   body_too_large: item(413, (v) => `The request is larger than ${v['limitKilobytes']} kB. Send it in smaller pieces.`),
   media_type_unsupported: item(415, 'Only application/json is accepted here.'),
   too_many_operations: item(413, (v) => `At most ${v['limit']} operations fit in one request.`),
-  protocol_unsupported: item(426, 'This application is older than the server expects. Reload it to update.'),
+  protocol_older: item(426, 'This Oilcan is older than the server. Update it; what you recorded stays on this phone.'),
+  protocol_newer: item(
+    426,
+    'This Oilcan is newer than the server. What you recorded stays on this phone and goes out once the server is updated.',
+  ),
   route_unknown: item(404, 'There is nothing at this address.'),
   too_many_requests: item(429, (v) => `Too many tries. Wait ${v['seconds'] ?? 60} seconds, then try again.`),
   unexpected: item(500, 'The server failed at this. It was noted under the request number; please try again.'),
   no_space: item(503, 'The server has no space left and took nothing. What you recorded stays on this phone.'),
   not_ready: item(503, 'The server is starting or stopping. Try again shortly.'),
+
+  // Files
+  file_too_large: item(413, (v) => `A file may hold at most ${v['limitMegabytes']} MB.`),
+  file_piece_out_of_place: item(409, (v) => `The server has ${v['received']} bytes of this file. Go on from there.`),
+  file_damaged: item(422, 'The file that arrived is not the one that was sent. Send it again from the start.'),
+  file_type_unsupported: item(415, 'Only JPEG, PNG and WebP pictures are taken.'),
+  file_missing: item(409, 'The file of this record has not arrived yet.'),
+
+  // The phone itself
+  phone_full: item(
+    507,
+    'There is no space left on this phone, and this was not kept. Free some space, then record it again.',
+  ),
+  phone_storage_failed: item(
+    507,
+    'This phone could not keep what you recorded. Write it down elsewhere, then reload Oilcan and try again.',
+  ),
 
   // Who is asking
   not_signed_in: item(401, 'You are not signed in. Sign in, then go on where you were.'),
@@ -48,8 +69,16 @@ export const catalogue = {
   not_found: item(404, (v) => `This ${v['what']} does not exist, or not on your sites.`),
   state_forbids: item(409, (v) => `${v['number']} is ${v['state']}; it cannot be ${v['wanted']} now.`),
   work_order_closed: item(409, (v) => `${v['number']} is ${v['state']}; nothing more can be recorded on it.`),
-  hazards_not_acknowledged: item(409, 'Read and acknowledge the hazards first.'),
+  hazards_not_acknowledged: item(
+    409,
+    'Read and acknowledge the hazards first. They may have changed since you last did.',
+  ),
   hazards_changed: item(409, 'The hazards have changed. Read them again and acknowledge them.'),
+  handed_back_unseen: item(
+    409,
+    (v) => `${v['number']} was handed back while you had no signal. Read why, then finish it again.`,
+  ),
+  too_many_hazards: item(409, (v) => `A work order holds at most ${v['limit']} hazards.`),
   still_owed: item(409, (v) => `Not finished: ${v['what']} still owed.`),
 
   // Entries

@@ -15,6 +15,8 @@ export type BinId = Id<'bin'>;
 export type WorkOrderId = Id<'workOrder'>;
 export type StepId = Id<'step'>;
 export type EntryId = Id<'entry'>;
+/** The SHA-256 of its content, in lower-case hexadecimal. */
+export type FileId = Id<'file'>;
 export type OperationId = Id<'operation'>;
 
 /** The one place where a plain string becomes an id. */

@@ -66,7 +66,7 @@ export const amendNote = defineOperation({
   },
 });
 
-const withdrawable: readonly EntryKind[] = ['labor', 'part', 'reading', 'note'];
+const withdrawable: readonly EntryKind[] = ['labor', 'part', 'reading', 'note', 'photo'];
 
 /** An entry should not be there: it is taken back, and stays readable. A part goes back into its bin. */
 export const withdrawEntry = defineOperation({

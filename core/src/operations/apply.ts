@@ -12,14 +12,14 @@ import { definitionOf, isOperationName } from './registry';
 
 /** A hundred years: no clock is further off, and every corrected time keeps a year of four digits. */
 const LARGEST_AHEAD = 100 * 365 * 24 * 3_600_000;
-const EARLIEST_YEAR = 2000;
+const YEARS = { from: 2000, to: 2199 };
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 const LONGEST_NAME = 64;
 const NOT_AN_OPERATION = 'An operation has an id, name, args, at, ahead, knew, by and device, and nothing else.';
 const NOT_A_UUID = 'The number of an operation is a UUID of version 7.';
-const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset, and lies after 1999.';
+const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset, from the years 2000 to 2199.';
 const NOT_AHEAD = 'How far a device is ahead is a whole number of milliseconds.';
 const fieldNames = ['id', 'name', 'args', 'at', 'ahead', 'knew', 'by', 'device'] as const;
 const envelopeFields: ReadonlySet<string> = new Set(fieldNames);
@@ -49,7 +49,8 @@ type Envelope = Readonly<Record<(typeof fieldNames)[number], unknown>>;
 function isTime(given: unknown): given is string {
   if (typeof given !== 'string') return false;
   const instant = tryParseInstant(given);
-  return instant !== undefined && Number(instant.slice(0, 4)) >= EARLIEST_YEAR;
+  const year = Number(instant?.slice(0, 4));
+  return year >= YEARS.from && year <= YEARS.to;
 }
 
 function isEnvelope(given: object): given is Envelope {

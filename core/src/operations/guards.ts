@@ -29,15 +29,38 @@ export async function findOwnWork(
   return { ok: true, value: work };
 }
 
-/** As `findOwnWork`, and still open for recording. */
+/**
+ * As `findOwnWork`, and open for recording, or ended in a way that the person could not know of.
+ * Once a lead has accepted it, nothing more is recorded.
+ */
 export async function findOpenWork(
   records: Records,
   id: WorkOrderId,
   context: OperationContext,
 ): Promise<Found<WorkOrder>> {
   const found = await findOwnWork(records, id, context);
-  if (!found.ok || isOpen(found.value.state)) return found;
+  if (!found.ok || isOpen(found.value.state) || comesLate(found.value, context)) return found;
   return refuse('work_order_closed', { number: found.value.number, state: found.value.state }, 'workOrderId');
+}
+
+/**
+ * Whether a record on ended work only comes late: it was made before the end, or by somebody who could not know
+ * of the end because another made it. Such a record is a fact like any other.
+ */
+function comesLate(work: WorkOrder, context: OperationContext): boolean {
+  if (work.state !== 'finished' && work.state !== 'dropped') return false;
+  const end = work.closedAt ?? work.finishedAt;
+  return (end !== null && context.at < end) || wasTurnedUnseen(work, context);
+}
+
+/** Whether somebody else changed the state and the person could not know. */
+function wasTurnedUnseen(work: WorkOrder, context: OperationContext): boolean {
+  return work.turned !== null && work.turned.by !== context.person.id && work.turned.since >= context.knew;
+}
+
+/** Whether the list of hazards changed and the person could not know: then the earlier list is what counts for this. */
+export function hazardsChangedUnseen(work: WorkOrder, context: OperationContext): boolean {
+  return work.hazardsSince !== null && work.hazardsSince >= context.knew;
 }
 
 /**
@@ -52,9 +75,16 @@ export async function beginWork(
   const found = await findOpenWork(records, id, context);
   if (!found.ok) return found;
   const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
-  if (!coversHazards(acknowledgement, found.value.hazards)) return refuse('hazards_not_acknowledged');
+  if (!coversHazards(acknowledgement, found.value.hazards) && !hazardsChangedUnseen(found.value, context)) {
+    return refuse('hazards_not_acknowledged');
+  }
   if (found.value.state !== 'ready') return found;
   return { ok: true, value: await changeState(records, found.value, 'start', '', context) };
+}
+
+/** Whether somebody else had already brought the work order where the person wants it, and the person could not know. */
+export function isThereAlready(work: WorkOrder, transition: Transition, context: OperationContext): boolean {
+  return work.state === transitions[transition].to && wasTurnedUnseen(work, context);
 }
 
 /** Why a work order may not change its state so, or `accepted`. */
@@ -84,6 +114,7 @@ export async function changeState(
     closedAt: to === 'accepted' || to === 'dropped' ? context.at : work.closedAt,
     held: transition === 'hold' ? work.held : null,
     handedBack: to === 'finished' ? null : work.handedBack,
+    turned: { by: context.person.id, since: context.now },
   };
   await records.put('workOrders', changed);
   const content: EntryContent = { kind: 'state', from: work.state, to, reason };

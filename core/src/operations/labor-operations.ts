@@ -6,7 +6,7 @@ import { clockMinutes, type Clock } from '../work/clock';
 import { laborCost } from '../work/cost';
 import { timeTypes, type LaborContent, type TimeType } from '../work/entries';
 import { argsSchema, choiceField, idField, instantField, optionalInstantField, wholeField } from './fields';
-import { beginWork, changeState, findOpenWork, newEntry } from './guards';
+import { beginWork, changeState, newEntry } from './guards';
 import { accepted, defineOperation, refuse, type OperationContext, type Outcome } from './operation';
 
 const onWork = { workOrderId: idField<WorkOrderId>() };
@@ -88,14 +88,14 @@ export async function stopClock(
 ): Promise<Outcome> {
   const minutes = clockMinutes(clock.startedAt, endedAt);
   if (minutes > LONGEST_LABOR_MINUTES) return refuse('clock_ran_too_long', {}, 'endedAt');
-  const found = await findOpenWork(records, clock.workOrderId, context);
+  const work = await records.get('workOrders', clock.workOrderId);
   await records.remove('clocks', clock.id);
-  // The work order may have been dropped or taken away meanwhile: then there is nothing to record the time on.
-  if (!found.ok) return accepted;
+  // The clock was allowed to start there, so its time belongs there, whatever became of the work order meanwhile.
+  if (work === undefined) return accepted;
   const labor = { personId: clock.id, startedAt: clock.startedAt, minutes, timeType: 'regular' as const };
   const content = await laborContent(records, labor, context);
   if (!content.ok) return content;
-  const entry = newEntry(found.value, content.value, context);
+  const entry = newEntry(work, content.value, context);
   await records.put('entries', { ...entry, id: asId<EntryId>(`${context.entryId}-clock`) });
   return accepted;
 }

@@ -54,13 +54,16 @@ export const answerStep = defineOperation({
     if (answer?.type === 'number' && Math.abs(answer.value) > LARGEST_READING) {
       return refuse('reading_out_of_range', {}, 'answer.value');
     }
-    const read = await readForStep(records, begun.value, found.value, answer, context);
+    // Somebody answered later and was heard earlier: that answer stands, and this one stays in the record.
+    const isOvertaken = found.value.answeredAt !== null && found.value.answeredAt > context.at;
+    const step = isOvertaken ? { ...found.value, answer: null } : found.value;
+    const read = await readForStep(records, begun.value, step, answer, context);
     if (!read.ok) return read;
-    await records.put('steps', {
-      ...found.value,
-      answer:
-        answer === null ? null : { value: answer, at: context.at, by: context.person.id, entryId: context.entryId },
-    });
+    if (!isOvertaken) {
+      const given = { at: context.at, by: context.person.id, entryId: context.entryId };
+      const kept = answer === null ? null : { value: answer, ...given };
+      await records.put('steps', { ...step, answer: kept, answeredAt: context.at });
+    }
     const content: EntryContent = { kind: 'answer', stepId: args.stepId, answer };
     await records.put('entries', newEntry(begun.value, content, context));
     return accepted;

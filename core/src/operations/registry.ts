@@ -1,10 +1,12 @@
 import { amendLabor, amendNote, amendPart, withdrawEntry } from './amend-operations';
 import { addLabor, startClock, stopOwnClock } from './labor-operations';
 import type { OperationDefinition } from './operation';
+import { addPhoto } from './photo-operations';
 import { addNote, addReading, answerStep, usePart } from './record-operations';
 import {
   acceptWork,
   acknowledgeHazards,
+  addHazard,
   dropWork,
   finishWork,
   handBackWork,
@@ -16,6 +18,7 @@ import {
 /** Every operation there is, by the name it is sent under. */
 export const operations = {
   'work.acknowledge-hazards': acknowledgeHazards,
+  'work.add-hazard': addHazard,
   'work.start': startWork,
   'work.hold': holdWork,
   'work.resume': resumeWork,
@@ -32,6 +35,7 @@ export const operations = {
   'part.amend': amendPart,
   'reading.add': addReading,
   'note.add': addNote,
+  'photo.add': addPhoto,
   'note.amend': amendNote,
   'entry.withdraw': withdrawEntry,
 } as const;

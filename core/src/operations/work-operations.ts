@@ -1,16 +1,26 @@
 import * as yup from 'yup';
 import type { WorkOrderId } from '../ids/ids';
 import type { Records } from '../records/records';
-import { acknowledgementId } from '../work/clock';
+import { acknowledgementId, coversHazards } from '../work/clock';
 import { owedBefore, type Owed } from '../work/owed';
 import { transitions } from '../work/states';
 import { holdReasons, type WorkOrder } from '../work/work-order';
 import { stopClock } from './labor-operations';
 import { argsSchema, choiceField, idField, LONGEST_LINE, textField } from './fields';
-import { beginWork, changeState, findOpenWork, findOwnWork, mayChangeState, newEntry } from './guards';
-import { accepted, defineOperation, refuse, type OperationContext, type Outcome } from './operation';
+import {
+  beginWork,
+  changeState,
+  findOpenWork,
+  findOwnWork,
+  hazardsChangedUnseen,
+  isThereAlready,
+  mayChangeState,
+  newEntry,
+} from './guards';
+import { accepted, defineOperation, refuse, type OperationContext, type Outcome, type Refusal } from './operation';
 
 const onWork = { workOrderId: idField<WorkOrderId>() };
+const MOST_HAZARDS = 100;
 
 /** The person has read these hazards. Must name every hazard of the work order as it now stands. */
 export const acknowledgeHazards = defineOperation({
@@ -18,17 +28,16 @@ export const acknowledgeHazards = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
-    hazardIds: yup.array().strict().of(idField()).required('Name the hazards.').max(100),
+    hazardIds: yup.array().strict().of(idField()).required('Name the hazards.').max(MOST_HAZARDS),
   }),
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
     const work = found.value;
     const named = new Set<string>(args.hazardIds);
-    if (work.hazards.length !== named.size || work.hazards.some((hazard) => !named.has(hazard.id))) {
-      return refuse('hazards_changed', {}, 'hazardIds');
-    }
-    const hazardIds = work.hazards.map((hazard) => hazard.id);
+    const isPresentList = work.hazards.length === named.size && work.hazards.every((hazard) => named.has(hazard.id));
+    if (!isPresentList && !hazardsChangedUnseen(work, context)) return refuse('hazards_changed', {}, 'hazardIds');
+    const hazardIds: string[] = [...args.hazardIds];
     await records.put('acknowledgements', {
       id: acknowledgementId(work.id, context.person.id),
       siteId: work.siteId,
@@ -42,6 +51,37 @@ export const acknowledgeHazards = defineOperation({
   },
 });
 
+/** Something dangerous was noticed: everybody else reads and acknowledges the list again before going on. */
+export const addHazard = defineOperation({
+  label: 'this hazard',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), precaution: textField(LONGEST_LINE) }),
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    if (work.hazards.length >= MOST_HAZARDS) return refuse('too_many_hazards', { limit: MOST_HAZARDS });
+    const id = acknowledgementId(work.id, context.person.id);
+    const acknowledgement = await records.get('acknowledgements', id);
+    const hadReadAll = coversHazards(acknowledgement, work.hazards);
+    const hazard = { id: context.operationId, hazard: args.hazard, precaution: args.precaution };
+    const hazards = [...work.hazards, hazard];
+    await records.put('workOrders', { ...work, hazards, hazardsSince: context.now });
+    await records.put('entries', newEntry(work, { kind: 'hazard', ...hazard }, context));
+    if (!hadReadAll) return accepted;
+    const hazardIds = hazards.map((each) => each.id);
+    await records.put('acknowledgements', {
+      id,
+      siteId: work.siteId,
+      workOrderId: work.id,
+      personId: context.person.id,
+      hazardIds,
+      at: context.at,
+    });
+    return accepted;
+  },
+});
+
 /** Takes up a ready work order without starting a clock. */
 export const startWork = defineOperation({
   label: 'starting',
@@ -50,6 +90,7 @@ export const startWork = defineOperation({
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
+    if (isThereAlready(found.value, 'start', context)) return accepted;
     const allowed = mayChangeState(found.value, 'start');
     if (!allowed.ok) return allowed;
     const begun = await beginWork(records, args.workOrderId, context);
@@ -69,6 +110,7 @@ export const holdWork = defineOperation({
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
+    if (isThereAlready(found.value, 'hold', context)) return stopOwnClockOn(records, found.value, context);
     const allowed = mayChangeState(found.value, 'hold');
     if (!allowed.ok) return allowed;
     const stopped = await stopOwnClockOn(records, found.value, context);
@@ -86,6 +128,7 @@ export const resumeWork = defineOperation({
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
+    if (isThereAlready(found.value, 'resume', context)) return accepted;
     const allowed = mayChangeState(found.value, 'resume');
     if (!allowed.ok) return allowed;
     await changeState(records, found.value, 'resume', '', context);
@@ -93,7 +136,10 @@ export const resumeWork = defineOperation({
   },
 });
 
-/** The work is done. Refused while something is owed; stops the person's own clock. */
+/**
+ * The work is done. Refused while something is owed, and when it was handed back unseen; stops the person's own clock.
+ * When somebody else finished it unseen, that finish stands.
+ */
 export const finishWork = defineOperation({
   label: 'finishing',
   roles: transitions.finish.roles,
@@ -102,6 +148,10 @@ export const finishWork = defineOperation({
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
     const work = found.value;
+    if (isThereAlready(work, 'finish', context)) return stopOwnClockOn(records, work, context);
+    if (work.handedBack !== null && work.handedBack.since >= context.knew) {
+      return refuse('handed_back_unseen', { number: work.number });
+    }
     const allowed = mayChangeState(work, 'finish');
     if (!allowed.ok) return allowed;
     const owed = owedBefore(
@@ -124,7 +174,9 @@ export const acceptWork = defineOperation({
   label: 'accepting',
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
-  apply: (records, args, context) => leadTransition(records, args.workOrderId, 'accept', '', context),
+  apply: async (records, args, context) =>
+    (await runningClocks(records, args.workOrderId)) ??
+    leadTransition(records, args.workOrderId, 'accept', '', context),
 });
 
 /** The lead sends finished work back, saying why. */
@@ -136,23 +188,27 @@ export const handBackWork = defineOperation({
     const outcome = await leadTransition(records, args.workOrderId, 'handBack', args.reason, context);
     const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
     if (work !== undefined) {
-      await records.put('workOrders', { ...work, handedBack: { reason: args.reason, by: context.person.id } });
+      const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
+      await records.put('workOrders', { ...work, handedBack });
     }
     return outcome;
   },
 });
 
-/** The work will not be done. Clocks that still run on it stop and their time is kept. */
+/** The work will not be done. Refused while a clock runs on it. */
 export const dropWork = defineOperation({
   label: 'dropping',
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
-  apply: async (records, args, context) => {
-    const clocks = await records.list('clocks', 'workOrder', args.workOrderId);
-    if (clocks.length > 0) return refuse('still_owed', { what: 'a running clock to stop is' });
-    return leadTransition(records, args.workOrderId, 'drop', args.reason, context);
-  },
+  apply: async (records, args, context) =>
+    (await runningClocks(records, args.workOrderId)) ??
+    leadTransition(records, args.workOrderId, 'drop', args.reason, context),
 });
+
+async function runningClocks(records: Records, workOrderId: WorkOrderId): Promise<Refusal | null> {
+  const clocks = await records.list('clocks', 'workOrder', workOrderId);
+  return clocks.length === 0 ? null : refuse('still_owed', { what: 'a running clock to stop is' });
+}
 
 async function leadTransition(
   records: Records,
@@ -163,6 +219,7 @@ async function leadTransition(
 ): Promise<Outcome> {
   const found = await findOwnWork(records, workOrderId, context);
   if (!found.ok) return found;
+  if (transition !== 'handBack' && isThereAlready(found.value, transition, context)) return accepted;
   const allowed = mayChangeState(found.value, transition);
   if (!allowed.ok) return allowed;
   await changeState(records, found.value, transition, reason, context);

@@ -58,6 +58,8 @@ export const tableIndexes = {
     workOrder: (row: Entry) => row.workOrderId,
     asset: (row: Entry) => row.assetId,
     amends: (row: Entry) => row.amends,
+    /** The file that a photo names. */
+    file: (row: Entry) => (row.content.kind === 'photo' ? row.content.fileId : null),
   },
   acknowledgements: {
     site: (row: Acknowledgement) => row.siteId,

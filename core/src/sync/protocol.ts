@@ -1,13 +1,20 @@
 import '../operations/yup-sentences';
 import * as yup from 'yup';
 import type { Operation, Outcome } from '../operations/operation';
+import { OilcanError } from '../errors/oilcan-error';
 import type { Change } from '../records/records';
+import type { Instant } from '../time/instant';
 
-/** Raised whenever an older phone could no longer talk to the server. */
-export const PROTOCOL_VERSION = 1;
+/**
+ * Raised whenever an older phone could no longer talk to the server.
+ * 2: operations say how far the device's clock was ahead, and what its person could know.
+ */
+export const PROTOCOL_VERSION = 2;
 
 /** Operations in one push. */
 export const PUSH_LIMIT = 50;
+/** Bytes of operations in one push, unless a single one is longer. */
+export const PUSH_BYTES = 256 * 1024;
 /** Bytes in one request. */
 export const REQUEST_BYTES_LIMIT = 512 * 1024;
 /** Rows in one page of a pull. */
@@ -36,9 +43,11 @@ export interface PushAnswer {
   readonly outcomes: readonly { readonly id: string; readonly outcome: Outcome }[];
   /** A pull up to this revision brings everything that these operations changed. */
   readonly revision: Revision;
+  /** The server's present. */
+  readonly now: Instant;
 }
 
-/** `GET /api/sync?since=&filling=`: while the phone is filled for the first time, nothing is said of what is gone. */
+/** `GET /api/sync?since=&filling=&protocol=`: while the phone is filled for the first time, nothing is said of what is gone. */
 export interface PullAnswer {
   readonly changes: readonly Change[];
   /** Pass it as the next `since`. */
@@ -50,4 +59,25 @@ export interface PullAnswer {
    * scope and it starts over from revision 0.
    */
   readonly scope: string;
+  /** The server's present, taken before the rows were read: whatever it took in before, these rows tell. */
+  readonly now: Instant;
+}
+
+/** Throws `protocol_older` or `protocol_newer` for a phone that speaks another version than this server. */
+export function checkProtocol(protocol: number): void {
+  if (protocol < PROTOCOL_VERSION) throw new OilcanError('protocol_older');
+  if (protocol > PROTOCOL_VERSION) throw new OilcanError('protocol_newer');
+}
+
+/** The first of these operations that go into one push: at least one, then as many as fit. */
+export function batchOf(operations: readonly Operation[], most: number = PUSH_LIMIT): Operation[] {
+  let bytes = 0;
+  const batch: Operation[] = [];
+  for (const operation of operations.slice(0, most)) {
+    // A character takes at most three bytes in UTF-8 for each unit of a string's length.
+    bytes += JSON.stringify(operation).length * 3;
+    if (batch.length > 0 && bytes > PUSH_BYTES) break;
+    batch.push(operation);
+  }
+  return batch;
 }

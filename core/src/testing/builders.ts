@@ -92,6 +92,7 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   personIds: [ann.id],
   crewId: null,
   hazards: [],
+  hazardsSince: null,
   kit: [],
   createdAt: noon,
   startedAt: null,
@@ -100,6 +101,7 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   closedAt: null,
   held: null,
   handedBack: null,
+  turned: null,
   ...given,
 });
 
@@ -115,6 +117,7 @@ export const aStep = (
   text: `Step ${position}`,
   question,
   answer: null,
+  answeredAt: null,
   ...given,
 });
 
@@ -234,6 +237,8 @@ export function anOperation<N extends OperationName>(
     name,
     args,
     at: '2026-11-23T12:00:00.000+01:00',
+    ahead: 0,
+    knew: noon,
     by: ann.id,
     device: 'test',
     ...given,

@@ -31,7 +31,7 @@ export class Works {
   }
 
   do<N extends OperationName>(name: N, args: ArgsOf<N>, by = ann, at: string = noon): Promise<Outcome> {
-    return this.send(anOperation(name, args, { by: by.id, at }), by);
+    return this.send(anOperation(name, args, { by: by.id, at, knew: parseInstant(at) }), by);
   }
 
   get work(): WorkOrder | undefined {

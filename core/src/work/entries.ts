@@ -1,4 +1,16 @@
-import type { AssetId, BinId, EntryId, PartId, PersonId, PointId, SiteId, StepId, WorkOrderId } from '../ids/ids';
+import type { PictureType } from '../files/files';
+import type {
+  AssetId,
+  BinId,
+  EntryId,
+  FileId,
+  PartId,
+  PersonId,
+  PointId,
+  SiteId,
+  StepId,
+  WorkOrderId,
+} from '../ids/ids';
 import type { Money } from '../money/money';
 import type { Thousandths } from '../quantity/quantity';
 import type { ReadingLevel } from '../readings/limits';
@@ -52,6 +64,25 @@ export interface AcknowledgementContent {
   readonly hazardIds: readonly string[];
 }
 
+/** A hazard that somebody added to the list. */
+export interface HazardContent {
+  readonly kind: 'hazard';
+  readonly id: string;
+  readonly hazard: string;
+  readonly precaution: string;
+}
+
+/** A picture, kept as a file under its SHA-256. */
+export interface PhotoContent {
+  readonly kind: 'photo';
+  readonly fileId: FileId;
+  readonly mediaType: PictureType;
+  /** Size in pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly caption: string;
+}
+
 export interface StateContent {
   readonly kind: 'state';
   readonly from: WorkState;
@@ -98,6 +129,8 @@ export type EntryContent =
   | NoteContent
   | AnswerContent
   | AcknowledgementContent
+  | HazardContent
+  | PhotoContent
   | StateContent
   | FaultContent
   | StoppageContent

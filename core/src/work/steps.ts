@@ -38,6 +38,8 @@ export interface Step {
     readonly by: PersonId;
     readonly entryId: EntryId;
   } | null;
+  /** When it was last answered, or an answer taken back. */
+  readonly answeredAt: Instant | null;
 }
 
 export function inOrder(steps: readonly Step[]): Step[] {

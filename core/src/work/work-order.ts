@@ -49,6 +49,8 @@ export interface WorkOrder {
   readonly personIds: readonly PersonId[];
   readonly crewId: CrewId | null;
   readonly hazards: readonly Hazard[];
+  /** When the present list of hazards came to be known; null for the list it was made with. */
+  readonly hazardsSince: Instant | null;
   readonly kit: readonly KitPart[];
   readonly createdAt: Instant;
   readonly startedAt: Instant | null;
@@ -59,5 +61,7 @@ export interface WorkOrder {
   /** Why it is held, while it is. */
   readonly held: { readonly reason: HoldReason; readonly note: string } | null;
   /** Why it came back after finishing, until it is finished again. */
-  readonly handedBack: { readonly reason: string; readonly by: PersonId } | null;
+  readonly handedBack: { readonly reason: string; readonly by: PersonId; readonly since: Instant } | null;
+  /** Who changed the state last, and when that came to be known, which may be long after it was done. */
+  readonly turned: { readonly by: PersonId; readonly since: Instant } | null;
 }

@@ -77,6 +77,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   const isBegun = (job.done ?? 0) > 0;
   const startedAt = isBegun ? addMinutes(now, -95) : null;
   const firstPerson = asId<PersonId>(job.people[0] ?? 'jonas');
+  const createdAt = addMinutes(now, -(60 + (number % 7) * 710));
   const work: WorkOrder = {
     id: workId,
     number: `W-${number}`,
@@ -97,14 +98,16 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
       const [hazard, precaution] = hazardList[id] ?? ['', ''];
       return { id, hazard, precaution };
     }),
+    hazardsSince: null,
     kit: job.kit.map(([part, quantity]) => ({ partId: partIdOf(part), binId: shelfOf(part).bin.id, quantity })),
-    createdAt: addMinutes(now, -(60 + (number % 7) * 710)),
+    createdAt,
     startedAt,
     finishedAt: null,
     finishedBy: null,
     closedAt: null,
     held: job.held === undefined ? null : { reason: job.held[0], note: job.held[1] },
-    handedBack: job.handedBack === undefined ? null : { reason: job.handedBack, by: tess.id },
+    handedBack: job.handedBack === undefined ? null : { reason: job.handedBack, by: tess.id, since: createdAt },
+    turned: null,
   };
   const entries: Entry[] = [];
   const enter = (by: PersonId, when: Instant, content: EntryContent): Entry => {
@@ -131,7 +134,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
     const value = usualAnswer(step.question);
     const when = addMinutes(now, -90 + index * 20);
     const entry = enter(firstPerson, when, { kind: 'answer', stepId: step.id, answer: value });
-    return { ...step, answer: { value, at: when, by: firstPerson, entryId: entry.id } };
+    return { ...step, answer: { value, at: when, by: firstPerson, entryId: entry.id }, answeredAt: when };
   });
   if (job.held !== undefined) {
     enter(firstPerson, addMinutes(now, -40), { kind: 'state', from: 'underway', to: 'held', reason: job.held[0] });
@@ -149,6 +152,7 @@ function stepFrom(text: string, index: number, work: WorkOrder, idOf: Sector['id
     text: words,
     question,
     answer: null,
+    answeredAt: null,
   };
 }
 

@@ -217,12 +217,14 @@ export class PastWriter {
       personIds: [person.id],
       crewId: null,
       hazards: [],
+      hazardsSince: null,
       kit: [],
       createdAt: event.at,
       finishedBy: person.id,
       closedAt: isAccepted ? addMinutes(made.finishedAt, 900) : null,
       held: null,
       handedBack: null,
+      turned: null,
     };
   }
 

@@ -60,7 +60,9 @@ describe('a session', () => {
   it('ends by itself', async () => {
     const cookie = await works.signIn(ann);
     await works.database('sessions').update({ expires_at: '2020-01-01T00:00:00.000Z' });
-    expect((await works.ask(cookie, { url: '/api/sync?since=0' })).json()).toMatchObject({ code: 'session_expired' });
+    expect((await works.ask(cookie, { url: '/api/sync?since=0&protocol=2' })).json()).toMatchObject({
+      code: 'session_expired',
+    });
   });
 
   it('of somebody who left is over', async () => {

@@ -1,4 +1,4 @@
-import { catalogue, isErrorCode, PUSH_LIMIT, REQUEST_BYTES_LIMIT } from '@oilcan/core';
+import { catalogue, isErrorCode, PROTOCOL_VERSION, PUSH_LIMIT, REQUEST_BYTES_LIMIT } from '@oilcan/core';
 import { anOperation, ann, aStep, binId, bob, lea, partId, smallWorks, workId } from '@oilcan/core/testing';
 import type { InjectOptions } from 'fastify';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
@@ -54,15 +54,18 @@ describe('a bad request', () => {
       415,
       'media_type_unsupported',
     ],
-    ['no operations', push({ protocol: 1, operations: [] }), 400, 'invalid'],
+    ['no operations', push({ protocol: PROTOCOL_VERSION, operations: [] }), 400, 'invalid'],
     ['a list instead of an object', push([1, 2]), 400, 'invalid'],
     ['null', push(null), 400, 'invalid'],
-    ['an unknown field', push({ protocol: 1, operations: [{}], admin: true }), 400, 'invalid'],
+    ['an unknown field', push({ protocol: PROTOCOL_VERSION, operations: [{}], admin: true }), 400, 'invalid'],
     ['a number as text', push({ protocol: '1', operations: [{}] }), 400, 'invalid'],
-    ['an older protocol', push({ protocol: 0, operations: [{}] }), 426, 'protocol_unsupported'],
+    ['an older protocol', push({ protocol: PROTOCOL_VERSION - 1, operations: [{}] }), 426, 'protocol_older'],
+    ['a newer protocol', push({ protocol: PROTOCOL_VERSION + 1, operations: [{}] }), 426, 'protocol_newer'],
+    ['a pull of an older protocol', { url: '/api/sync?since=0&protocol=1' }, 426, 'protocol_older'],
+    ['a pull of no protocol', { url: '/api/sync?since=0' }, 400, 'invalid'],
     [
       'too many operations',
-      push({ protocol: 1, operations: Array.from({ length: PUSH_LIMIT + 1 }, () => ({})) }),
+      push({ protocol: PROTOCOL_VERSION, operations: Array.from({ length: PUSH_LIMIT + 1 }, () => ({})) }),
       413,
       'too_many_operations',
     ],
@@ -78,7 +81,7 @@ describe('a bad request', () => {
     [
       'another origin',
       {
-        ...push({ protocol: 1, operations: [{}] }),
+        ...push({ protocol: PROTOCOL_VERSION, operations: [{}] }),
         headers: { 'content-type': 'application/json', origin: 'https://elsewhere.example' },
       },
       403,
@@ -86,7 +89,10 @@ describe('a bad request', () => {
     ],
     [
       'an unreadable origin',
-      { ...push({ protocol: 1, operations: [{}] }), headers: { 'content-type': 'application/json', origin: 'null' } },
+      {
+        ...push({ protocol: PROTOCOL_VERSION, operations: [{}] }),
+        headers: { 'content-type': 'application/json', origin: 'null' },
+      },
       403,
       'foreign_origin',
     ],
@@ -118,8 +124,8 @@ describe('a bad request', () => {
     ['an invented cookie', 'oilcan_session=abc', 'session_expired'],
   ])('with %s is not let in', async (_, given, code) => {
     for (const options of [
-      push({ protocol: 1, operations: [{}] }),
-      { url: '/api/sync?since=0' },
+      push({ protocol: PROTOCOL_VERSION, operations: [{}] }),
+      { url: `/api/sync?since=0&protocol=${PROTOCOL_VERSION}` },
       { url: '/api/session' },
     ]) {
       const answer = await works.ask(given, options);
@@ -139,11 +145,19 @@ describe('a bad operation', () => {
     ['of an unknown name', () => operation('work.explode', onWork), 'operation_unknown', 'name'],
     ['made in somebody’s name', () => ({ ...operation('work.start', onWork), by: bob.id }), 'not_as_another', 'by'],
     [
-      'from the future',
-      () => ({ ...operation('work.start', onWork), at: new Date(Date.now() + 3_600_000).toISOString() }),
-      'made_in_future',
-      'at',
+      'that says how far its device is ahead in words',
+      () => ({ ...operation('work.start', onWork), ahead: 'much' }),
+      'invalid',
+      'ahead',
     ],
+    [
+      'of a device two hundred years ahead',
+      () => ({ ...operation('work.start', onWork), ahead: 7e12 }),
+      'invalid',
+      'ahead',
+    ],
+    ['from the year 1999', () => ({ ...operation('work.start', onWork), at: '1999-12-31T23:00:00Z' }), 'invalid', 'at'],
+    ['that does not say what was known', () => ({ ...operation('work.start', onWork), knew: null }), 'invalid', 'knew'],
     ['with a field too many', () => operation('work.start', { ...onWork, force: true }), 'invalid', null],
     [
       'on work that does not exist',

@@ -3,6 +3,7 @@ import type { Revision } from '@oilcan/core';
 
 /** Keeps proxies and phones from taking a quiet line for a dead one. */
 const HEARTBEAT_MILLISECONDS = 25_000;
+const PAUSE_MILLISECONDS = 1_000;
 
 /**
  * Tells open phones that there is something new, and nothing more; they then pull. A phone that misses it
@@ -11,6 +12,9 @@ const HEARTBEAT_MILLISECONDS = 25_000;
 export class News {
   readonly #listeners = new Set<ServerResponse>();
   readonly #heartbeat = setInterval(() => this.#write(':\n\n'), HEARTBEAT_MILLISECONDS);
+
+  #newest: Revision = 0;
+  #pause: NodeJS.Timeout | null = null;
 
   constructor() {
     this.#heartbeat.unref();
@@ -23,12 +27,25 @@ export class News {
     response.write('retry: 2000\n\n');
   }
 
+  /** At once after a quiet while, then at most once a second: a busy plant does not make every phone ask all the time. */
   tell(revision: Revision): void {
-    this.#write(`event: news\ndata: ${revision}\n\n`);
+    this.#newest = revision;
+    if (this.#pause !== null) return;
+    this.#send();
+    const sent = revision;
+    this.#pause = setTimeout(() => {
+      this.#pause = null;
+      if (this.#newest !== sent) this.tell(this.#newest);
+    }, PAUSE_MILLISECONDS).unref();
+  }
+
+  #send(): void {
+    this.#write(`event: news\ndata: ${this.#newest}\n\n`);
   }
 
   close(): void {
     clearInterval(this.#heartbeat);
+    if (this.#pause !== null) clearTimeout(this.#pause);
     for (const response of this.#listeners) response.end();
   }
 

@@ -38,10 +38,11 @@ export async function pull(
   pageRows: number = PULL_PAGE_ROWS,
 ): Promise<PullAnswer> {
   const scope = await scopeOf(database, person);
+  const now = instantFromMillis(nowMillis);
   return database.transaction(async (transaction) => {
     const newest = await currentRevision(transaction);
-    if (newest <= since) return { changes: [], revision: since, hasMore: false, scope };
-    const recentSince = carriedSince(instantFromMillis(nowMillis));
+    if (newest <= since) return { changes: [], revision: since, hasMore: false, scope, now };
+    const recentSince = carriedSince(now);
     const found = await readSince(transaction, person, since, recentSince, pageRows + 1);
     if (!isFilling) {
       found.push(...(await goneSince(transaction, person, since, recentSince, pageRows + 1)));
@@ -51,7 +52,7 @@ export async function pull(
     const page = found.slice(0, pageRows);
     const hasMore = found.length > pageRows;
     const revision = hasMore ? (page.at(-1)?.revision ?? newest) : newest;
-    return { changes: page.map(({ change }) => change), revision, hasMore, scope };
+    return { changes: page.map(({ change }) => change), revision, hasMore, scope, now };
   });
 }
 
@@ -67,17 +68,17 @@ async function readSince(
   recentSince: Instant,
   limit: number,
 ): Promise<Revised[]> {
-  const carriedWork: { id: string }[] = await transaction('work_orders')
-    .whereIn('site', [...person.siteIds])
-    .where((still) => still.whereNull('ended').orWhere('ended', '>', recentSince))
-    .select('id');
-  const workIds = carriedWork.map(({ id }) => id);
+  const carriedWork = (): Knex.QueryBuilder =>
+    transaction('work_orders')
+      .whereIn('site', [...person.siteIds])
+      .where((still) => still.whereNull('ended').orWhere('ended', '>', recentSince))
+      .select('id');
   const found: Revised[] = [];
   for (const table of tableNames) {
     if (notCarried.has(table)) continue;
     const query = transaction<StoredRow>(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
-    if (table === 'workOrders') query.whereIn('id', workIds);
-    else if (ofWork.has(table)) query.whereIn('work_order', workIds);
+    if (table === 'workOrders') query.whereIn('id', carriedWork());
+    else if (ofWork.has(table)) query.whereIn('work_order', carriedWork());
     else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...person.siteIds]);
     const stored: StoredRow[] = await query.select('id', 'revision', 'body');
     for (const each of stored) {

@@ -2,13 +2,15 @@ import {
   accepted,
   applyOperation,
   asId,
+  checkProtocol,
+  fileNamedBy,
   instantFromMillis,
   OilcanError,
-  PROTOCOL_VERSION,
   PUSH_LIMIT,
   readOperation,
   refuse,
   StagedRecords,
+  type FileId,
   type Operation,
   type OperationId,
   type Outcome,
@@ -29,9 +31,16 @@ interface LoggedOperation {
   readonly outcome: string;
 }
 
+interface NewlyLogged extends LoggedOperation {
+  readonly device: string;
+  readonly at: string;
+  readonly ahead: number;
+  readonly knew: string;
+}
+
 /** Checks the envelope of a push; the operations in it are judged one by one. */
 export function checkEnvelope(request: { readonly protocol: number; readonly operations: readonly unknown[] }): void {
-  if (request.protocol !== PROTOCOL_VERSION) throw new OilcanError('protocol_unsupported');
+  checkProtocol(request.protocol);
   if (request.operations.length > PUSH_LIMIT) {
     throw new OilcanError('too_many_operations', { limit: PUSH_LIMIT }, 'operations');
   }
@@ -59,7 +68,8 @@ export async function push(
     await primeForOperations(batch, records, wellFormed, person);
 
     const outcomes: { id: string; outcome: Outcome }[] = [];
-    const log: (LoggedOperation & { device: string; at: string })[] = [];
+    const missingFiles = await missingFilesOf(transaction, wellFormed);
+    const log: NewlyLogged[] = [];
     for (const [index, each] of read.entries()) {
       if (!each.ok) {
         outcomes.push({ id: idOf(operations[index]), outcome: each });
@@ -69,6 +79,11 @@ export async function push(
       const before = known.get(operation.id);
       if (before !== undefined) {
         outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });
+        continue;
+      }
+      const file = fileNamedBy(operation);
+      if (file !== null && missingFiles.has(file)) {
+        outcomes.push({ id: operation.id, outcome: refuse('file_missing') });
         continue;
       }
       const { outcome, changes } = await applyOperation(batch, operation, person, now);
@@ -85,7 +100,7 @@ export async function push(
     if (log.length > 0) {
       await transaction('operations').insert(log.map((each) => ({ ...each, received_at: now, revision })));
     }
-    return { outcomes, revision };
+    return { outcomes, revision, now };
   });
 }
 
@@ -97,13 +112,15 @@ function isLogged(outcome: Outcome): boolean {
   return outcome.ok || !['invalid', 'operation_unknown', 'text_too_long', 'control_characters'].includes(outcome.code);
 }
 
-function toLog(operation: Operation, outcome: Outcome): LoggedOperation & { device: string; at: string } {
+function toLog(operation: Operation, outcome: Outcome): NewlyLogged {
   return {
     id: operation.id,
     name: operation.name,
     by_person: operation.by,
     device: operation.device,
     at: operation.at,
+    ahead: operation.ahead,
+    knew: operation.knew,
     args: JSON.stringify(operation.args),
     outcome: JSON.stringify(outcome),
   };
@@ -118,6 +135,17 @@ async function knownOperations(
     .whereIn('id', ids)
     .select('id', 'name', 'by_person', 'args', 'outcome');
   return new Map(rows.map((row) => [asId<OperationId>(row.id), row]));
+}
+
+/** Files that operations name and that have not arrived. Their operations are not judged, and wait. */
+async function missingFilesOf(transaction: Knex.Transaction, operations: readonly Operation[]): Promise<Set<FileId>> {
+  const named = new Set(operations.flatMap((operation) => fileNamedBy(operation) ?? []));
+  if (named.size === 0) return named;
+  const arrived: { id: FileId }[] = await transaction('files')
+    .whereIn('id', [...named])
+    .select('id');
+  for (const { id } of arrived) named.delete(id);
+  return named;
 }
 
 function firstOutcome(before: LoggedOperation, operation: Operation): Outcome {

@@ -1,4 +1,4 @@
-import { pushSchema, type PushRequest } from '@oilcan/core';
+import { checkProtocol, pushSchema, type PushRequest } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
@@ -10,6 +10,7 @@ const pullSchema = yup
   .object({
     since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required(),
     filling: yup.boolean().default(false),
+    protocol: yup.number().integer().required('Say which protocol you speak.'),
   })
   .noUnknown()
   .required();
@@ -32,11 +33,12 @@ export async function syncRoutes(server: FastifyInstance, { database }: { readon
     },
   );
 
-  server.get<{ Querystring: { since: number; filling: boolean } }>(
+  server.get<{ Querystring: { since: number; filling: boolean; protocol: number } }>(
     '/sync',
     { schema: { summary: 'Rows changed since a revision', querystring: pullSchema } },
     async (request, reply) => {
       const person = await server.personOf(request);
+      checkProtocol(request.query.protocol);
       reply.header('cache-control', 'no-store');
       return pull(database, person, request.query.since, request.query.filling, Date.now());
     },

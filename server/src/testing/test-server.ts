@@ -1,3 +1,6 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Change, Person, PullAnswer, PushAnswer } from '@oilcan/core';
 import { PROTOCOL_VERSION } from '@oilcan/core';
 import { smallWorks } from '@oilcan/core/testing';
@@ -28,6 +31,7 @@ export async function startTestServer(
   config: Partial<ServerConfig> = {},
 ): Promise<TestServer> {
   const database = await openDatabase(':memory:');
+  const filesRoot = await mkdtemp(join(tmpdir(), 'oilcan-files-'));
   await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
   for (const change of rows) {
     if (change.table === 'people' && change.row !== null)
@@ -35,6 +39,7 @@ export async function startTestServer(
   }
   const server = await buildServer(database, {
     ...defaultConfig,
+    filesRoot,
     webRoot: null,
     logLevel: 'silent',
     requestsPerMinute: 100_000,
@@ -59,10 +64,13 @@ export async function startTestServer(
     push: (cookie, operations) =>
       ask(cookie, { method: 'POST', url: '/api/operations', payload: { protocol: PROTOCOL_VERSION, operations } }),
     pull: async (cookie, since = 0) =>
-      (await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}` })).json<PullAnswer>(),
+      (
+        await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL_VERSION}` })
+      ).json<PullAnswer>(),
     close: async () => {
       await server.close();
       await database.destroy();
+      await rm(filesRoot, { recursive: true, force: true });
     },
   };
 }

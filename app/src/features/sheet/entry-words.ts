@@ -58,6 +58,10 @@ export function entryWords({ content, by }: Entry, names: EntryNames, language: 
       const position = step === undefined ? 'Step' : `Step ${step.position}`;
       return { headline: step?.text ?? 'A step', detail: `${position}, ${answerWords(content.answer, step)}` };
     }
+    case 'hazard':
+      return { headline: content.hazard, detail: `Hazard added. ${content.precaution}` };
+    case 'photo':
+      return { headline: content.caption === '' ? 'Photo' : content.caption, detail: 'Photo' };
     case 'acknowledgement':
       return {
         headline: 'Hazards read',

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { firstTables } from './001-first-tables';
+import { filesAndDeviceClocks } from './002-files-and-device-clocks';
 
 interface Migration {
   readonly name: string;
@@ -7,7 +8,7 @@ interface Migration {
 }
 
 /** Every migration in its order. They only go forward; a released one is never changed. */
-const all: readonly Migration[] = [firstTables];
+const all: readonly Migration[] = [firstTables, filesAndDeviceClocks];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...all]),

@@ -1,0 +1,31 @@
+import { OilcanError } from '@oilcan/core';
+import { StorageFailed } from './local-database';
+import { Unreachable } from './server-link';
+
+/**
+ * How the last talk with the server went. `server-trouble`: it answered that it cannot just now. `older` and `newer`:
+ * this Oilcan is so, and neither understands the other. `phone-full`: what came could not be kept.
+ */
+export type Contact =
+  'unknown' | 'reached' | 'no-signal' | 'server-trouble' | 'signed-out' | 'older' | 'newer' | 'phone-full';
+
+/** What a failure of synchronizing says of the contact. Throws what is no such failure. */
+export function contactAfter(error: unknown): Contact {
+  if (error instanceof Unreachable) return 'no-signal';
+  if (error instanceof StorageFailed) return 'phone-full';
+  if (!(error instanceof OilcanError)) throw error;
+  if (error.status === 401) return 'signed-out';
+  if (error.code === 'protocol_older') return 'older';
+  if (error.code === 'protocol_newer') return 'newer';
+  return 'server-trouble';
+}
+
+/** Whether trying the same again later may well succeed. */
+export function isPassing(error: OilcanError): boolean {
+  return [401, 426, 429, 503].includes(error.status);
+}
+
+/** Whether the fault lies in what was sent, so that sending it again is of no use. */
+export function isAboutTheRequest(error: OilcanError): boolean {
+  return error.status < 500;
+}

@@ -1,0 +1,122 @@
+/** @jest-environment node */
+import 'fake-indexeddb/auto';
+import { asId, readOperation, type Change, type FileId } from '@oilcan/core';
+import { ann, anOperation, noon, put, site, workId } from '@oilcan/core/testing';
+import { openDB } from 'idb';
+import { IndexedDatabase } from './indexed-database';
+import type { KeptOperation } from './kept-operation';
+import { nowhere, Overtaken, StorageFailed, type KeptFile, type LocalDatabase } from './local-database';
+import { MemoryDatabase } from './memory-database';
+import versionOne from './testing/version-1.json';
+
+const silent = { onOutdated: () => undefined, onLost: () => undefined };
+let count = 0;
+const openIndexed = (): Promise<IndexedDatabase> => IndexedDatabase.open(`test-${(count += 1)}`, silent);
+
+const here = { ...nowhere, person: ann, revision: 3 };
+const kept = (text: string, sequence: number): KeptOperation => ({
+  operation: anOperation('note.add', { workOrderId: workId, text }),
+  sequence,
+  where: 'pending',
+});
+const row = (name: string): Change => put('sites', { id: site, name });
+
+describe.each<[string, () => Promise<LocalDatabase>]>([
+  ['in IndexedDB', openIndexed],
+  ['in memory', () => Promise.resolve(new MemoryDatabase())],
+])('a phone’s database %s', (_, open) => {
+  it('is empty at first', async () => {
+    const database = await open();
+    expect(await database.load()).toEqual({ edition: 0, bearings: nowhere, rows: [], kept: [] });
+  });
+
+  it('gives back what was written, operations in the order in which they were made', async () => {
+    const database = await open();
+    const [first, second] = [kept('first', 1), kept('second', 2)];
+    const edition = await database.write({ keep: [second, first], changes: [row('Valley')], bearings: here }, 0);
+    expect(await database.load()).toEqual({
+      edition,
+      bearings: here,
+      rows: [row('Valley')],
+      kept: [first, second],
+    });
+  });
+
+  it('replaces, removes and forgets', async () => {
+    const database = await open();
+    const [first, second] = [kept('first', 1), kept('second', 2)];
+    let edition = await database.write({ keep: [first, second], changes: [row('Valley')], bearings: here }, 0);
+    edition = await database.write({ forget: [first.operation.id], changes: [row('Summit')], bearings: here }, edition);
+    expect(await database.load()).toMatchObject({ rows: [row('Summit')], kept: [second] });
+    edition = await database.write({ changes: [{ table: 'sites', id: site, row: null }], bearings: here }, edition);
+    expect((await database.load()).rows).toEqual([]);
+    edition = await database.write({ changes: [row('Valley')], bearings: here }, edition);
+    await database.write({ isWhole: true, bearings: nowhere }, edition);
+    expect(await database.load()).toMatchObject({ bearings: nowhere, rows: [], kept: [second] });
+  });
+
+  it('lets nobody write over what they have not read', async () => {
+    const database = await open();
+    await database.write({ keep: [kept('first', 1)], bearings: here }, 0);
+    await expect(database.write({ keep: [kept('second', 2)], bearings: nowhere }, 0)).rejects.toThrow(Overtaken);
+    expect(await database.load()).toMatchObject({ bearings: here, kept: [{ sequence: 1 }] });
+  });
+
+  it('keeps files until they are removed', async () => {
+    const database = await open();
+    const file: KeptFile = {
+      id: asId<FileId>('b'.repeat(64)),
+      mediaType: 'image/jpeg',
+      bytes: 3,
+      by: ann.id,
+      isSent: false,
+      keptAt: noon,
+    };
+    await database.putFile(file, Uint8Array.of(1, 2, 3));
+    await database.putFile({ ...file, bytes: 9 }, Uint8Array.of(9));
+    await database.markSent(file.id);
+    expect(await database.files()).toMatchObject([{ ...file, isSent: true }]);
+    expect([...((await database.readFile(file.id)) ?? [])]).toEqual([1, 2, 3]);
+    await database.removeFile(file.id);
+    expect([await database.files(), await database.readFile(file.id)]).toEqual([[], undefined]);
+  });
+});
+
+describe('a browser that cannot write', () => {
+  it('is told apart from one that was overtaken', async () => {
+    const database = await openIndexed();
+    database.close();
+    await expect(database.write({ bearings: here }, 0)).rejects.toThrow(StorageFailed);
+  });
+});
+
+describe('a database of version 1', () => {
+  async function openedOfVersionOne(): Promise<IndexedDatabase> {
+    const name = `test-${(count += 1)}`;
+    const old = await openDB(name, 1, {
+      upgrade: (database) => {
+        for (const store of ['rows', 'kept', 'bearings']) database.createObjectStore(store);
+      },
+    });
+    for (const each of versionOne.rows) await old.put('rows', each, `${each.table}/${each.id}`);
+    for (const each of versionOne.kept) await old.put('kept', each, each.operation.id);
+    await old.put('bearings', versionOne.bearings, 'here');
+    old.close();
+    return IndexedDatabase.open(name, silent);
+  }
+
+  it('keeps its person and everything that was not sent, in the form of today', async () => {
+    const { bearings, kept: operations } = await (await openedOfVersionOne()).load();
+    expect(bearings.person?.id).toBe('ann');
+    expect(operations.map(({ where, sequence }) => [where, sequence])).toEqual([
+      ['pending', 4],
+      ['rejected', 5],
+    ]);
+    for (const { operation } of operations) expect(readOperation(operation)).toMatchObject({ ok: true });
+  });
+
+  it('fetches its rows anew', async () => {
+    const { bearings, rows } = await (await openedOfVersionOne()).load();
+    expect([bearings.revision, bearings.isFilling, rows]).toEqual([0, true, []]);
+  });
+});

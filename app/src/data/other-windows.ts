@@ -1,0 +1,42 @@
+import type { Edition, Write } from './local-database';
+
+/** What one window wrote, for the others. */
+export interface Told {
+  readonly before: Edition;
+  readonly edition: Edition;
+  readonly write: Write;
+}
+
+/** The other windows of this browser that are open on the same phone. */
+export interface OtherWindows {
+  tell(told: Told): void;
+  onTold(listener: (told: Told) => void): void;
+  /** Runs while no other window does the same. */
+  alone(task: () => Promise<void>): Promise<void>;
+}
+
+/** For where there is but one window. */
+export const noOtherWindows: OtherWindows = {
+  tell: () => undefined,
+  onTold: () => undefined,
+  alone: (task) => task(),
+};
+
+/**
+ * The windows of this browser, over a broadcast channel and a lock. A browser without them still loses nothing:
+ * the database notices who was overtaken.
+ */
+export function windowsOfThisBrowser(name: string): OtherWindows {
+  if (typeof BroadcastChannel === 'undefined') return noOtherWindows;
+  const channel = new BroadcastChannel(name);
+  return {
+    tell: (told) => channel.postMessage(told),
+    onTold: (listener) => {
+      channel.addEventListener('message', (event: MessageEvent<Told>) => listener(event.data));
+    },
+    alone: async (task) => {
+      if (!('locks' in navigator)) return task();
+      await navigator.locks.request(`${name}.synchronize`, task);
+    },
+  };
+}

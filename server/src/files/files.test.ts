@@ -1,0 +1,96 @@
+import { createHash } from 'node:crypto';
+import { asId, FILE_BYTES_LIMIT, type FileId } from '@oilcan/core';
+import { anOperation, ann, aPerson, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
+import type { PersonId } from '@oilcan/core';
+import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+
+const stranger = aPerson({ id: asId<PersonId>('sam'), name: 'Sam', siteIds: [otherSite] });
+let works: TestServer;
+let cookie: string;
+beforeEach(async () => {
+  works = await startTestServer([...smallWorks(), put('people', stranger)]);
+  cookie = await works.signIn(ann);
+});
+afterEach(() => works.close());
+
+/** A made-up file that begins as a JPEG does. */
+const picture = (bytes: number): Buffer => Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.alloc(bytes - 3, 7)]);
+const nameOf = (file: Buffer): FileId => asId(createHash('sha256').update(file).digest('hex'));
+const send = (id: string, piece: Buffer, from: number, total: number) =>
+  works.ask(cookie, {
+    method: 'PUT',
+    url: `/api/files/${id}`,
+    payload: piece,
+    headers: {
+      'content-type': 'application/octet-stream',
+      'content-range': `bytes ${from}-${from + piece.length - 1}/${total}`,
+    },
+  });
+const photo = (fileId: FileId) =>
+  anOperation('photo.add', { workOrderId: workId, fileId, mediaType: 'image/jpeg', width: 4, height: 3, caption: '' });
+const codeIn = (answer: { json: () => unknown }) => (answer.json() as { code: string }).code;
+
+describe('a file', () => {
+  const file = picture(1_000);
+  const id = nameOf(file);
+
+  it('comes in pieces, goes on where it stopped, and is there once', async () => {
+    expect((await send(id, file.subarray(0, 400), 0, 1_000)).json()).toEqual({ received: 400, isWhole: false });
+    expect((await works.ask(cookie, { url: `/api/files/${id}/received` })).json()).toEqual({
+      received: 400,
+      isWhole: false,
+    });
+    const again = await send(id, file.subarray(0, 400), 0, 1_000);
+    expect([again.statusCode, again.json<{ values: unknown }>().values]).toEqual([409, { received: 400 }]);
+    expect((await send(id, file.subarray(400), 400, 1_000)).json()).toEqual({ received: 1_000, isWhole: true });
+    expect((await send(id, file, 0, 1_000)).json()).toEqual({ received: 1_000, isWhole: true });
+    const shown = await works.ask(cookie, { url: `/api/files/${id}` });
+    expect([shown.headers['content-type'], shown.rawPayload.equals(file)]).toEqual(['image/jpeg', true]);
+  });
+
+  it('is sent by two phones at once without harm', async () => {
+    const answers = await Promise.all([send(id, file, 0, 1_000), send(id, file, 0, 1_000)]);
+    expect(answers.map((answer) => answer.json<{ isWhole: boolean }>().isWhole)).toEqual([true, true]);
+  });
+
+  it('goes before the operation that names it, which is not judged until then', async () => {
+    const operation = photo(id);
+    expect(codesOf(await works.push(cookie, [operation]))).toEqual(['file_missing']);
+    await send(id, file, 0, 1_000);
+    expect(codesOf(await works.push(cookie, [operation, operation]))).toEqual(['accepted', 'accepted']);
+  });
+
+  it('is shown to who may see its work order, and to nobody else', async () => {
+    await send(id, file, 0, 1_000);
+    await works.push(cookie, [photo(id)]);
+    expect((await works.ask(await works.signIn(stranger), { url: `/api/files/${id}` })).statusCode).toBe(404);
+    expect((await works.ask(null, { url: `/api/files/${id}` })).statusCode).toBe(401);
+  });
+
+  it('that is not what its name says is thrown away', async () => {
+    const other = nameOf(picture(999));
+    expect(codeIn(await send(other, file, 0, 1_000))).toBe('file_damaged');
+    expect((await works.ask(cookie, { url: `/api/files/${other}/received` })).json()).toMatchObject({ received: 0 });
+  });
+
+  it('that is no picture is not taken, whatever it is called', async () => {
+    const page = Buffer.from('<script>alert(1)</script>');
+    expect(codeIn(await send(nameOf(page), page, 0, page.length))).toBe('file_type_unsupported');
+  });
+
+  it.each([
+    ['a name that is a path', '..%2f..%2fetc%2fpasswd', 'bytes 0-999/1000', 400, 'invalid'],
+    ['no range', id, '', 400, 'invalid'],
+    ['a range that does not fit', id, 'bytes 0-5/1000', 400, 'invalid'],
+    ['a range beyond its end', id, 'bytes 0-999/900', 400, 'invalid'],
+    ['a size beyond the limit', id, `bytes 0-999/${FILE_BYTES_LIMIT + 1}`, 413, 'file_too_large'],
+  ])('with %s is refused', async (_, name, range, status, code) => {
+    const answer = await works.ask(cookie, {
+      method: 'PUT',
+      url: `/api/files/${name}`,
+      payload: file,
+      headers: { 'content-type': 'application/octet-stream', 'content-range': range },
+    });
+    expect([answer.statusCode, codeIn(answer)]).toEqual([status, code]);
+  });
+});
