@@ -25,13 +25,14 @@ export function checkMachine() {
 
 /** Installs what is missing and builds what is out of date. */
 export async function prepare() {
-  checkMachine();
   await install();
   await buildNode();
   await buildApplication();
 }
 
-async function install() {
+/** Installs what is missing. */
+export async function install() {
+  checkMachine();
   const hash = hashOf(['package-lock.json']);
   if (isDoneFor('install', hash, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')) return;
   say('Installing packages (about 3 minutes the first time)');

@@ -1,8 +1,8 @@
 // npm run simulate [-- --seeds N --from N]: many simulated shifts, with progress.
-import { prepare } from './prepare.mjs';
+import { install } from './prepare.mjs';
 import { run } from './run.mjs';
 
-await prepare();
+await install();
 const { build } = await import('esbuild');
 const { ourPackagesOnly } = await import('./our-packages.mjs');
 await build({

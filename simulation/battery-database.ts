@@ -1,4 +1,5 @@
-import type { LocalDatabase, Loaded } from '../app/src/data/local-database';
+import type { FileId } from '@oilcan/core';
+import type { Edition, KeptFile, Loaded, LocalDatabase, Write } from '../app/src/data/local-database';
 import { MemoryDatabase } from '../app/src/data/memory-database';
 import type { BatteryDeath } from './history';
 
@@ -27,26 +28,39 @@ export class BatteryDatabase implements LocalDatabase {
   }
 
   load(): Promise<Loaded> {
-    return this.#storage.load();
+    return this.#read(() => this.#storage.load());
   }
 
-  keep(...given: Parameters<LocalDatabase['keep']>): Promise<void> {
-    return this.#write(() => this.#storage.keep(...given));
+  write(write: Write, edition: Edition): Promise<Edition> {
+    return this.#write(() => this.#storage.write(write, edition));
   }
 
-  forget(...given: Parameters<LocalDatabase['forget']>): Promise<void> {
-    return this.#write(() => this.#storage.forget(...given));
+  files(): Promise<readonly KeptFile[]> {
+    return this.#read(() => this.#storage.files());
   }
 
-  takeRows(...given: Parameters<LocalDatabase['takeRows']>): Promise<void> {
-    return this.#write(() => this.#storage.takeRows(...given));
+  readFile(id: FileId): Promise<Uint8Array<ArrayBuffer> | undefined> {
+    return this.#read(() => this.#storage.readFile(id));
   }
 
-  wipe(...given: Parameters<LocalDatabase['wipe']>): Promise<void> {
-    return this.#write(() => this.#storage.wipe(...given));
+  putFile(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<void> {
+    return this.#write(() => this.#storage.putFile(file, content));
   }
 
-  async #write(write: () => Promise<void>): Promise<void> {
+  markSent(id: FileId): Promise<void> {
+    return this.#write(() => this.#storage.markSent(id));
+  }
+
+  removeFile(id: FileId): Promise<void> {
+    return this.#write(() => this.#storage.removeFile(id));
+  }
+
+  async #read<T>(read: () => Promise<T>): Promise<T> {
+    if (this.#isDead) throw new BatteryDied();
+    return read();
+  }
+
+  async #write<T>(write: () => Promise<T>): Promise<T> {
     if (this.#isDead) throw new BatteryDied();
     if (this.#death === null) return write();
     if (this.#death.afterWrites > 0) {

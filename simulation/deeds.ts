@@ -5,6 +5,7 @@ import {
   type ArgsOf,
   type Entry,
   type EntryId,
+  type FileId,
   type Instant,
   type MemoryRecords,
   type OperationName,
@@ -15,6 +16,11 @@ import { binId, partId, pointId } from '@oilcan/core/testing';
 
 /** An operation that somebody wants to do. */
 export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
+
+/** One of a few files, so that some are taken twice. */
+function fileIdOf(choice: number): FileId {
+  return asId<FileId>((choice % 9).toString().repeat(64));
+}
 
 /** What a deed means to this person at this moment, looking at their own phone; null when there is nothing to do it to. */
 export function deedOf(what: string, choice: number, view: MemoryRecords, person: Person, now: Instant): Deed | null {
@@ -86,6 +92,13 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return { name: 'work.hand-back', args: { ...onWork, reason: 'look again' } };
     case 'drop':
       return { name: 'work.drop', args: { ...onWork, reason: 'not needed' } };
+    case 'add hazard':
+      return { name: 'work.add-hazard', args: { ...onWork, hazard: `Hazard ${choice}`, precaution: 'Care' } };
+    case 'photo':
+      return {
+        name: 'photo.add',
+        args: { ...onWork, fileId: fileIdOf(choice), mediaType: 'image/jpeg', width: 4, height: 3, caption: '' },
+      };
     case 'acknowledge':
       return {
         name: 'work.acknowledge-hazards',

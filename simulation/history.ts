@@ -3,8 +3,12 @@ import { Chance } from './chance';
 export const people = ['ann', 'bob', 'cleo', 'lea'] as const;
 export type Who = (typeof people)[number];
 
+/** Ann has Oilcan open in two windows. */
+export const windowsOf: Readonly<Record<Who, number>> = { ann: 2, bob: 1, cleo: 1, lea: 1 };
+
 /** What goes wrong with one message to the server. */
 export const messageFates = [
+  'arrives',
   'arrives',
   'arrives',
   'arrives',
@@ -12,8 +16,11 @@ export const messageFates = [
   'answer lost',
   'doubled',
   'doubled late',
+  'doubled late',
   'server dies before commit',
   'server dies after commit',
+  'server fails',
+  'server has no space',
 ] as const;
 export type MessageFate = (typeof messageFates)[number];
 
@@ -27,22 +34,34 @@ export interface BatteryDeath {
 /** One thing that happens. What somebody does is chosen by `choice` from what there is at that moment. */
 export type SimulatedEvent =
   | { readonly type: 'does'; readonly who: Who; readonly what: string; readonly choice: number }
-  | { readonly type: 'synchronizes'; readonly who: Who; readonly fates: readonly MessageFate[] }
+  | {
+      readonly type: 'synchronizes';
+      readonly who: Who;
+      readonly window: number;
+      readonly fates: readonly MessageFate[];
+    }
   | { readonly type: 'reloads'; readonly who: Who }
   | { readonly type: 'battery'; readonly who: Who; readonly death: BatteryDeath }
-  | { readonly type: 'time passes'; readonly minutes: number }
+  | { readonly type: 'windows are deaf'; readonly who: Who; readonly isDeaf: boolean }
+  | { readonly type: 'sets clock'; readonly who: Who; readonly minutes: number }
+  | { readonly type: 'time passes'; readonly minutes: number; readonly isAsleep: boolean }
+  | { readonly type: 'updates'; readonly what: 'server' | 'application' }
   | { readonly type: 'late copies arrive' };
 
 /** Everything a person may try, legal or not; weighted by how often it stands here. */
 const deeds = [
   'note',
   'note',
+  'photo',
+  'photo',
   'tick',
   'tick',
   'tick',
   'untick',
   'wrong answer',
   'verdict',
+  'verdict',
+  'number',
   'number',
   'use part',
   'use part',
@@ -64,24 +83,53 @@ const deeds = [
   'accept',
   'hand back',
   'acknowledge',
+  'acknowledge',
+  'add hazard',
   'drop',
+  'mend a refused one',
+  'drop a refused one',
 ] as const;
 
 const EVENTS = 70;
+
+type Draw = (chance: Chance, who: Who) => SimulatedEvent;
+
+/** What can happen, each with its share of a hundred. */
+const kinds: readonly (readonly [number, Draw])[] = [
+  [50, (chance, who) => ({ type: 'does', who, what: chance.pick(deeds), choice: chance.whole(0, 1_000_000) })],
+  [
+    26,
+    (chance, who) => ({
+      type: 'synchronizes',
+      who,
+      window: chance.whole(0, 1),
+      fates: Array.from({ length: 5 }, () => chance.pick(messageFates)),
+    }),
+  ],
+  [4, (_, who) => ({ type: 'reloads', who })],
+  [
+    5,
+    (chance, who) => ({
+      type: 'battery',
+      who,
+      death: { afterWrites: chance.whole(0, 3), isWritten: chance.next() < 0.5 },
+    }),
+  ],
+  [2, (chance) => ({ type: 'windows are deaf', who: 'ann', isDeaf: chance.next() < 0.5 })],
+  [2, (chance, who) => ({ type: 'sets clock', who, minutes: chance.whole(-3_000, 3_000) })],
+  [6, (chance) => ({ type: 'time passes', minutes: chance.whole(1, 700), isAsleep: chance.next() < 0.5 })],
+  [1, (chance) => ({ type: 'updates', what: chance.pick(['server', 'application']) })],
+  [4, () => ({ type: 'late copies arrive' })],
+];
 
 /** The events of a seed. */
 export function historyOf(seed: number): SimulatedEvent[] {
   const chance = new Chance(seed);
   return Array.from({ length: EVENTS }, (): SimulatedEvent => {
     const who = chance.pick(people);
-    const roll = chance.next();
-    if (roll < 0.55) return { type: 'does', who, what: chance.pick(deeds), choice: chance.whole(0, 1_000_000) };
-    if (roll < 0.82)
-      return { type: 'synchronizes', who, fates: Array.from({ length: 4 }, () => chance.pick(messageFates)) };
-    if (roll < 0.87) return { type: 'reloads', who };
-    if (roll < 0.92)
-      return { type: 'battery', who, death: { afterWrites: chance.whole(0, 3), isWritten: chance.next() < 0.5 } };
-    if (roll < 0.98) return { type: 'time passes', minutes: chance.whole(1, 700) };
-    return { type: 'late copies arrive' };
+    let roll = chance.next() * 100;
+    const kind = kinds.find(([share]) => (roll -= share) < 0) ?? kinds[0];
+    if (kind === undefined) throw new Error('Nothing can happen.');
+    return kind[1](chance, who);
   });
 }

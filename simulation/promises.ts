@@ -6,9 +6,12 @@ import {
   type Change,
   type Entry,
   type Movement,
+  type Person,
+  type Step,
   type StockLevel,
 } from '@oilcan/core';
 import { binId, partId } from '@oilcan/core/testing';
+import type { Phone } from '../app/src/data/phone';
 import type { Pocket, Shift } from './shift';
 
 /** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
@@ -20,8 +23,10 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   const acceptedIds = new Set(log.filter(({ outcome }) => isOk(outcome)).map(({ id }) => id));
 
   for (const [who, pocket] of shift.pockets) {
+    const [window] = pocket.windows;
+    if (window === undefined) throw new Error(`${who} has no window open.`);
     const rejected = new Set(
-      pocket.phone.kept.filter(({ where }) => where === 'rejected').map(({ operation }) => operation.id),
+      window.kept.filter(({ where }) => where === 'rejected').map(({ operation }) => operation.id),
     );
     for (const id of pocket.told) {
       if (acceptedIds.has(id) === rejected.has(id)) {
@@ -30,9 +35,10 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
         );
       }
     }
-    const waiting = pocket.phone.kept.filter(({ where }) => where !== 'rejected');
+    const waiting = window.kept.filter(({ where }) => where !== 'rejected');
     if (waiting.length > 0) broken.push(`${who} still answers for ${waiting.length} operations after all is healed.`);
-    broken.push(...(await differences(who, pocket, shift)));
+    for (const each of pocket.windows) broken.push(...(await differences(who, each, pocket.person, shift)));
+    broken.push(...(await wrongOrder(who, pocket, shift)));
   }
 
   for (const id of shift.server.accepted) {
@@ -43,13 +49,13 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
 }
 
 /** What the phone shows against what the server would give to a new phone. */
-async function differences(who: string, pocket: Pocket, shift: Shift): Promise<string[]> {
+async function differences(who: string, window: Phone, person: Person, shift: Shift): Promise<string[]> {
   const server = new Map<string, string>();
-  for (const change of (await shift.server.everything(pocket.person)).changes) note(server, change);
+  for (const change of (await shift.server.everything(person)).changes) note(server, change);
   const found: string[] = [];
   for (const table of tableNames) {
     if (table === 'movements') continue;
-    const shown = new Map(pocket.phone.view.peekAll(table).map((row) => [row.id, JSON.stringify(row)]));
+    const shown = new Map(window.view.peekAll(table).map((row) => [row.id, JSON.stringify(row)]));
     const given = new Map(
       [...server]
         .filter(([key]) => key.startsWith(`${table}/`))
@@ -61,6 +67,25 @@ async function differences(who: string, pocket: Pocket, shift: Shift): Promise<s
     }
   }
   return found;
+}
+
+/** The entries of one device in another order than that in which they were made, or in the future. */
+async function wrongOrder(who: string, pocket: Pocket, shift: Shift): Promise<string[]> {
+  const entries: { id: string; body: string }[] = await shift.server
+    .database('entries')
+    .whereIn('id', pocket.told)
+    .select('id', 'body');
+  const times = new Map(entries.map(({ id, body }) => [id, (JSON.parse(body) as Entry).at]));
+  const broken = [...times]
+    .filter(([, at]) => at > shift.now())
+    .map(([id, at]) => `${who} recorded ${id} at ${at}, which is to come.`);
+  const made = pocket.told.filter((id) => times.has(id) && !pocket.mended.has(id));
+  for (const [index, id] of made.entries()) {
+    const before = made[index - 1];
+    if (before !== undefined && (times.get(before) ?? '') > (times.get(id) ?? ''))
+      broken.push(`${who} recorded ${before} before ${id}; their times say the opposite.`);
+  }
+  return broken;
 }
 
 function note(rows: Map<string, string>, change: Change): void {
@@ -104,10 +129,31 @@ async function wrongSums(
     'step.answer',
     'entry.withdraw',
     'work.acknowledge-hazards',
+    'work.add-hazard',
+    'photo.add',
   ]);
   for (const { id, name, outcome } of log) {
     if (addsAnEntry.has(name) && isOk(outcome) !== ids.has(id))
       broken.push(`${name} ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} an entry.`);
+  }
+  for (const { id, name, outcome } of log) {
+    if (name === 'clock.stop' && isOk(outcome) !== ids.has(`${id}-clock`))
+      broken.push(`Stopping a clock with ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} its time.`);
+  }
+  const steps = await bodies<Step>('steps');
+  for (const step of steps) {
+    const answers = entries.flatMap(({ at, content }) =>
+      content.kind === 'answer' && content.stepId === step.id ? [{ at, answer: content.answer }] : [],
+    );
+    const newest = answers
+      .map(({ at }) => at)
+      .sort()
+      .at(-1);
+    const possible = answers.filter(({ at }) => at === newest).map(({ answer }) => JSON.stringify(answer));
+    if (newest !== undefined && !possible.includes(JSON.stringify(step.answer?.value ?? null)))
+      broken.push(
+        `${step.id} is ${JSON.stringify(step.answer?.value)}; its newest answer is ${possible.join(' or ')}.`,
+      );
   }
   const movements = (await bodies<Movement>('movements')).filter(
     (movement) => movement.partId === partId && movement.binId === binId,

@@ -1,7 +1,12 @@
 import {
   addMinutes,
   asId,
+  FILE_PIECE_BYTES,
+  instantFromMillis,
+  toMillis,
+  type FileId,
   type Instant,
+  type Operation,
   type OperationId,
   type Person,
   type PersonId,
@@ -10,9 +15,10 @@ import {
 } from '@oilcan/core';
 import { aPerson, aStep, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { Phone } from '../app/src/data/phone';
+import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
 import { deedOf } from './deeds';
-import { people, type MessageFate, type SimulatedEvent, type Who } from './history';
+import { people, windowsOf, type MessageFate, type SimulatedEvent, type Who } from './history';
 import { SimulatedServer } from './simulated-server';
 
 const persons: Readonly<Record<Who, Person>> = {
@@ -22,14 +28,27 @@ const persons: Readonly<Record<Who, Person>> = {
   lea,
 };
 
-/** Somebody with a phone. The storage outlives the phone, which is a new one after every reload. */
+/** Somebody with a phone. The storage outlives its windows, which are new ones after every reload. */
 export interface Pocket {
+  readonly who: Who;
   readonly person: Person;
   readonly storage: BatteryDatabase;
-  phone: Phone;
-  /** Operations of which the phone said that they are kept. */
+  windows: readonly Phone[];
+  /** What the windows tell one another. */
+  talk: Windows;
+  /** Minutes that somebody set the phone's clock ahead. */
+  ahead: number;
+  /** Minutes that it slept, during which its running clock stood still. */
+  asleep: number;
+  /** Operations of which the phone said that they are kept, in their order. */
   readonly told: OperationId[];
+  /** Those that took the place of a refused one, and its time. */
+  readonly mended: Set<OperationId>;
 }
+
+const MINUTE = 60_000;
+/** Bytes of a photo: more than one piece. */
+const PHOTO_BYTES = FILE_PIECE_BYTES + 10;
 
 /** One shift of several days: a server, phones, and what happens to them. */
 export class Shift {
@@ -37,6 +56,8 @@ export class Shift {
   readonly pockets = new Map<Who, Pocket>();
   #minutes = 0;
   #operations = 0;
+  /** The protocol that an application speaks which is loaded now. */
+  #application = 1;
   #fates: MessageFate[] = [];
 
   private constructor(server: SimulatedServer) {
@@ -48,13 +69,23 @@ export class Shift {
     const shift = new Shift(await SimulatedServer.start(startRows(), () => clock.now()));
     clock.now = () => shift.now();
     for (const who of people) {
-      const storage = new BatteryDatabase();
-      const person = persons[who];
-      const pocket: Pocket = { person, storage, phone: shift.#phone(person, storage), told: [] };
+      const pocket: Pocket = {
+        who,
+        person: persons[who],
+        storage: new BatteryDatabase(),
+        windows: [],
+        talk: new Windows(),
+        ahead: 0,
+        asleep: 0,
+        told: [],
+        mended: new Set(),
+      };
       shift.pockets.set(who, pocket);
-      await pocket.phone.open();
-      await pocket.phone.signIn(person);
-      await pocket.phone.synchronize();
+      await shift.#restart(pocket);
+      for (const window of pocket.windows) {
+        await window.signIn(pocket.person);
+        await window.synchronize();
+      }
     }
     return shift;
   }
@@ -68,9 +99,20 @@ export class Shift {
     switch (event.type) {
       case 'time passes':
         this.#minutes += event.minutes;
+        if (event.isAsleep) for (const pocket of this.pockets.values()) pocket.asleep += event.minutes;
         return;
       case 'late copies arrive':
         return this.server.deliverLateCopies();
+      case 'updates':
+        if (event.what === 'server') this.server.protocol += 1;
+        else this.#application += 1;
+        return;
+      case 'windows are deaf':
+        this.#pocket(event.who).talk.isDeaf = event.isDeaf;
+        return;
+      case 'sets clock':
+        this.#pocket(event.who).ahead = event.minutes;
+        return;
       case 'battery':
         this.#pocket(event.who).storage.plan(event.death);
         return;
@@ -78,7 +120,7 @@ export class Shift {
         return this.#restart(this.#pocket(event.who));
       case 'synchronizes':
         this.#fates = [...event.fates];
-        return this.#whilePowered(this.#pocket(event.who), (pocket) => pocket.phone.synchronize());
+        return this.#whilePowered(this.#pocket(event.who), (pocket) => windowOf(pocket, event.window).synchronize());
       case 'does':
         return this.#whilePowered(this.#pocket(event.who), (pocket) => this.#do(pocket, event.what, event.choice));
     }
@@ -87,11 +129,12 @@ export class Shift {
   /** The end of all trouble: late copies arrive, batteries are charged, and everybody has signal until nothing moves. */
   async heal(): Promise<void> {
     this.#fates = [];
+    this.#application = this.server.protocol = Math.max(this.#application, this.server.protocol);
     await this.server.deliverLateCopies();
     for (let round = 0; round < 3; round += 1) {
       for (const pocket of this.pockets.values()) {
         if (round === 0) await this.#restart(pocket);
-        await pocket.phone.synchronize();
+        for (const window of pocket.windows) await window.synchronize();
       }
     }
   }
@@ -101,11 +144,46 @@ export class Shift {
   }
 
   async #do(pocket: Pocket, what: string, choice: number): Promise<void> {
-    const deed = deedOf(what, choice, pocket.phone.view, pocket.person, this.now());
+    const window = windowOf(pocket, choice);
+    const refused = window.kept.filter(({ where }) => where === 'rejected');
+    const one = refused[choice % Math.max(1, refused.length)];
+    if (what === 'drop a refused one' || what === 'mend a refused one') {
+      if (one?.where !== 'rejected') return;
+      return what === 'mend a refused one'
+        ? this.#mend(pocket, window, one.operation)
+        : this.#drop(pocket, window, one.operation.id);
+    }
+    const deed = deedOf(what, choice, window.view, pocket.person, window.clock.now());
     if (deed === null) return;
-    const outcome = await pocket.phone.perform(deed.name, deed.args);
-    const kept = pocket.phone.kept.at(-1);
-    if (outcome.ok && kept !== undefined) pocket.told.push(kept.operation.id);
+    if (deed.name === 'photo.add') await this.#takePhoto(pocket, window, deed.args.fileId);
+    const outcome = await window.perform(deed.name, deed.args);
+    if (outcome.ok) this.#noteKept(pocket, window, false);
+  }
+
+  /** Whether the new one took its place is uncertain while the battery may die, so nothing is promised meanwhile. */
+  async #mend(pocket: Pocket, window: Phone, { id, args }: Operation): Promise<void> {
+    const place = forget(pocket, id);
+    const outcome = await window.mend(id, args);
+    const isNew = outcome.ok && !window.kept.some(({ operation }) => operation.id === id);
+    if (isNew) this.#noteKept(pocket, window, true);
+    else if (place >= 0) pocket.told.splice(place, 0, id);
+  }
+
+  async #drop(pocket: Pocket, window: Phone, id: OperationId): Promise<void> {
+    forget(pocket, id);
+    await window.dropRejected(id);
+  }
+
+  #noteKept(pocket: Pocket, window: Phone, isMended: boolean): void {
+    const id = window.kept.at(-1)?.operation.id;
+    if (id === undefined) return;
+    pocket.told.push(id);
+    if (isMended) pocket.mended.add(id);
+  }
+
+  async #takePhoto(pocket: Pocket, window: Phone, id: FileId): Promise<void> {
+    const about = { by: pocket.person.id, isSent: false, keptAt: window.clock.now() };
+    await window.keepFile({ id, mediaType: 'image/jpeg', bytes: PHOTO_BYTES, ...about }, new Uint8Array(PHOTO_BYTES));
   }
 
   async #whilePowered(pocket: Pocket, work: (pocket: Pocket) => Promise<void>): Promise<void> {
@@ -119,21 +197,28 @@ export class Shift {
 
   async #restart(pocket: Pocket): Promise<void> {
     pocket.storage.charge();
-    pocket.phone = this.#phone(pocket.person, pocket.storage);
-    await pocket.phone.open();
+    const { isDeaf } = pocket.talk;
+    pocket.talk = new Windows();
+    pocket.talk.isDeaf = isDeaf;
+    pocket.windows = Array.from({ length: windowsOf[pocket.who] }, () => this.#window(pocket));
+    for (const window of pocket.windows) await window.open();
   }
 
-  #phone(person: Person, database: BatteryDatabase): Phone {
+  #window(pocket: Pocket): Phone {
     return new Phone({
-      database,
-      server: this.server.linkOf(person, () => this.#fates.shift() ?? 'arrives'),
-      device: person.id,
-      now: () => this.now(),
-      deviceTime: () => this.now(),
+      database: pocket.storage,
+      server: this.server.linkOf(pocket.person, this.#application, () => this.#fates.shift() ?? 'arrives'),
+      device: pocket.who,
+      clocks: {
+        wall: () => toMillis(this.now()) + pocket.ahead * MINUTE,
+        running: () => (this.#minutes - pocket.asleep) * MINUTE,
+      },
+      deviceTime: instantFromMillis,
       newOperationId: () => {
         this.#operations += 1;
         return asId<OperationId>(`01930000-0000-7000-8000-${this.#operations.toString(16).padStart(12, '0')}`);
       },
+      others: pocket.talk.open(),
       onChange: () => undefined,
     });
   }
@@ -143,6 +228,19 @@ export class Shift {
     if (pocket === undefined) throw new Error(`${who} is not on this shift.`);
     return pocket;
   }
+}
+
+/** Takes an operation out of what was told; gives the place where it stood, or -1. */
+function forget(pocket: Pocket, id: OperationId): number {
+  const place = pocket.told.indexOf(id);
+  if (place >= 0) pocket.told.splice(place, 1);
+  return place;
+}
+
+function windowOf(pocket: Pocket, choice: number): Phone {
+  const window = pocket.windows[choice % pocket.windows.length];
+  if (window === undefined) throw new Error(`${pocket.who} has no window open.`);
+  return window;
 }
 
 /** Three jobs of everybody, with steps of every kind, hazards on one, and eight of a part in a bin. */

@@ -1,6 +1,9 @@
 import {
+  instantFromMillis,
+  OilcanError,
   toMillis,
   type Change,
+  type FileId,
   type Instant,
   type Operation,
   type Person,
@@ -9,7 +12,7 @@ import {
 } from '@oilcan/core';
 import { openDatabase, pull, push, SqlRecords } from '@oilcan/server';
 import type { Knex } from 'knex';
-import { Unreachable, type ServerLink } from '../app/src/data/server-link';
+import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
 
 /** Small pages, so that answers are cut in the middle of what belongs together. */
@@ -20,7 +23,10 @@ export class SimulatedServer {
   readonly database: Knex;
   /** Every operation that was ever acknowledged as accepted by a commit. */
   readonly accepted = new Set<string>();
+  /** The protocol it speaks. */
+  protocol = 1;
   readonly #now: () => Instant;
+  readonly #received = new Map<FileId, number>();
   readonly #lateCopies: (() => Promise<unknown>)[] = [];
 
   private constructor(database: Knex, now: () => Instant) {
@@ -35,10 +41,18 @@ export class SimulatedServer {
   }
 
   /** A person's line to it; `nextFate` says what becomes of each message. */
-  linkOf(person: Person, nextFate: () => MessageFate): ServerLink {
+  linkOf(person: Person, protocol: number, nextFate: () => MessageFate): ServerLink {
+    const deliver = <Answer>(message: () => Promise<Answer>): Promise<Answer> =>
+      this.#deliver(nextFate(), async () => {
+        if (protocol < this.protocol) throw new OilcanError('protocol_older');
+        if (protocol > this.protocol) throw new OilcanError('protocol_newer');
+        return message();
+      });
     return {
-      push: (operations) => this.#deliver(nextFate(), () => this.#push(person, operations)),
-      pull: (since, isFilling) => this.#deliver(nextFate(), () => this.#pull(person, since, isFilling)),
+      push: (operations) => deliver(() => this.#push(person, operations)),
+      pull: (since, isFilling) => deliver(() => this.#pull(person, since, isFilling)),
+      received: (id) => deliver(() => this.#fileAnswer(id)),
+      sendPiece: (id, from, total, piece) => deliver(() => this.#take(id, from, total, piece.length, person)),
     };
   }
 
@@ -53,13 +67,36 @@ export class SimulatedServer {
 
   /** Copies of earlier messages that took a long way round. */
   async deliverLateCopies(): Promise<void> {
-    for (const copy of this.#lateCopies.splice(0)) await copy();
+    for (const copy of this.#lateCopies.splice(0)) await copy().catch(onlyOurs);
   }
 
   async #push(person: Person, operations: readonly Operation[]): Promise<PushAnswer> {
     const answer = await push(this.database, person, operations, toMillis(this.#now()));
     for (const { id, outcome } of answer.outcomes) if (outcome.ok) this.accepted.add(id);
     return answer;
+  }
+
+  async #fileAnswer(id: FileId): Promise<FileAnswer> {
+    const isWhole = (await this.database('files').where('id', id).first('id')) !== undefined;
+    return { received: this.#received.get(id) ?? 0, isWhole };
+  }
+
+  async #take(id: FileId, from: number, total: number, bytes: number, person: Person): Promise<FileAnswer> {
+    const received = this.#received.get(id) ?? 0;
+    const answer = await this.#fileAnswer(id);
+    if (answer.isWhole) return answer;
+    if (from !== received) throw new OilcanError('file_piece_out_of_place', { received });
+    this.#received.set(id, received + bytes);
+    if (received + bytes === total) {
+      await this.database('files').insert({
+        id,
+        media_type: 'image/jpeg',
+        bytes: total,
+        by_person: person.id,
+        received_at: instantFromMillis(0),
+      });
+    }
+    return this.#fileAnswer(id);
   }
 
   async #deliver<Answer>(fate: MessageFate, message: () => Promise<Answer>): Promise<Answer> {
@@ -70,6 +107,10 @@ export class SimulatedServer {
       case 'server dies before commit':
         // A transaction that does not reach its commit leaves nothing, just as a message that never came.
         throw new Unreachable();
+      case 'server fails':
+        throw new OilcanError('unexpected');
+      case 'server has no space':
+        throw new OilcanError('no_space');
       case 'answer lost':
       case 'server dies after commit':
         await message();
@@ -82,4 +123,9 @@ export class SimulatedServer {
         return message();
     }
   }
+}
+
+/** Nobody waits for the answer to a late copy, whatever it is. */
+function onlyOurs(error: unknown): void {
+  if (!(error instanceof OilcanError)) throw error;
 }

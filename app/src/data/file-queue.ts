@@ -31,8 +31,11 @@ export class FileQueue {
     this.#files = new Map((await this.#database.files()).map((file) => [file.id, file]));
   }
 
-  has(id: FileId | null): boolean {
-    return id !== null && this.#files.has(id);
+  /** Whether a file is here, kept by this window or another. */
+  async has(id: FileId | null): Promise<boolean> {
+    if (id === null) return false;
+    if (!this.#files.has(id)) await this.load();
+    return this.#files.has(id);
   }
 
   isUnsent(id: FileId): boolean {

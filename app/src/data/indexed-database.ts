@@ -49,7 +49,8 @@ async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Up
     for (const each of await kept.getAll()) {
       // What version 1 kept was made by an unmeasured clock, and knew nothing for certain.
       const operation = { ...each.operation, ahead: 0, knew: nowhere.knew };
-      await kept.put({ ...each, operation }, operation.id);
+      const isJudged = each.where === 'rejected' ? { isJudged: true } : {};
+      await kept.put({ ...each, ...isJudged, operation }, operation.id);
     }
     const bearings = await upgrade.objectStore('bearings').get('here');
     // Rows have new fields since: they are fetched anew.

@@ -12,7 +12,12 @@ export type KeptOperation = {
 } & (
   | { readonly where: 'pending' }
   | { readonly where: 'sent'; readonly revision: Revision }
-  | { readonly where: 'rejected'; readonly refusal: Refusal }
+  | {
+      readonly where: 'rejected';
+      readonly refusal: Refusal;
+      /** Whether the server judged it; if not, it failed at it, or at its file. */
+      readonly isJudged: boolean;
+    }
 );
 
 /** The order in which operations were made on this phone. */

@@ -1,4 +1,5 @@
 import {
+  accepted,
   applyOperation,
   batchOf,
   DeviceClock,
@@ -14,6 +15,7 @@ import {
   type ArgsOf,
   type Change,
   type DeviceClocks,
+  type ErrorCode,
   type FileId,
   type Instant,
   type Operation,
@@ -169,13 +171,25 @@ export class Phone {
   }
 
   /**
-   * Makes a refused operation anew with other arguments, in place of the refused one. What was recorded keeps the time
+   * Makes a refused operation anew with other arguments, in place of the refused one; one that the server only failed
+   * at goes again as it was. What was recorded keeps the time
    * at which it was first made; a change of state or of a clock happens now.
    */
   async mend(id: OperationId, args: unknown): Promise<Outcome> {
     const rejected = this.#kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
-    if (rejected === undefined) return refuse('not_found', { what: 'record' });
+    if (rejected?.where !== 'rejected') return refuse('not_found', { what: 'record' });
+    if (!rejected.isJudged) return this.#sendAgain(rejected);
     return this.#perform(rejected.operation.name, args, rejected.operation);
+  }
+
+  /** The server has not judged it, or it is not known: the same operation goes once more, and counts once. */
+  async #sendAgain({ operation, sequence }: KeptOperation): Promise<Outcome> {
+    await this.#inTurn(async () => {
+      await this.#write({ keep: [{ operation, sequence, where: 'pending' }], bearings: this.#bearings });
+      await this.#replay([]);
+    });
+    this.#parts.onChange();
+    return accepted;
   }
 
   async #perform(name: string, args: unknown, mended: Operation | null): Promise<Outcome> {
@@ -297,8 +311,13 @@ export class Phone {
     this.#sending = new Set(operations.map(({ id }) => id));
     this.#parts.onChange();
     try {
+      const aheadBefore = this.clock.memory.ahead;
       const answer = await this.#asked(() => this.#parts.server.push(operations));
       await this.#settle(batch, answer);
+      // Operations from the future were not judged: stamped anew, they go once more.
+      const isAhead = answer.outcomes.some(({ outcome }) => isCode(outcome, 'made_in_future'));
+      if (isAhead && this.clock.memory.ahead === aheadBefore) return await this.#restamp(toMillis(answer.now));
+      if (isAhead) return true;
       this.#most = PUSH_LIMIT;
       this.#triesOfOne = 0;
       return answer.outcomes.length > 0 && sendable.length > batch.length;
@@ -312,15 +331,21 @@ export class Phone {
 
   async #settle(batch: readonly KeptOperation[], answer: PushAnswer): Promise<void> {
     const outcomes = new Map(answer.outcomes.map(({ id, outcome }) => [id, outcome]));
-    const missing = batch.filter(({ operation }) => isFileMissing(outcomes.get(operation.id)));
-    for (const { operation } of missing) await this.#files.sendAgain(fileNamedBy(operation));
+    const waiting = new Set<OperationId>();
+    for (const { operation } of batch) {
+      const outcome = outcomes.get(operation.id);
+      if (isCode(outcome, 'made_in_future')) waiting.add(operation.id);
+      if (!isCode(outcome, 'file_missing') || !(await this.#files.has(fileNamedBy(operation)))) continue;
+      waiting.add(operation.id);
+      await this.#files.sendAgain(fileNamedBy(operation));
+    }
     await this.#inTurn(async () => {
       const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
         const outcome = outcomes.get(operation.id);
-        if (outcome === undefined || (isFileMissing(outcome) && this.#files.has(fileNamedBy(operation)))) return [];
+        if (outcome === undefined || waiting.has(operation.id)) return [];
         return outcome.ok
           ? [{ operation, sequence, where: 'sent', revision: answer.revision }]
-          : [{ operation, sequence, where: 'rejected', refusal: outcome }];
+          : [{ operation, sequence, where: 'rejected', refusal: outcome, isJudged: outcome.code !== 'file_missing' }];
       });
       await this.#write({ keep: this.#stillPending(settled), bearings: this.#bearings });
       if (settled.some(({ where }) => where === 'rejected')) await this.#replay([]);
@@ -357,6 +382,7 @@ export class Phone {
         sequence,
         where: 'rejected',
         refusal,
+        isJudged: false,
       }));
       await this.#write({ keep: this.#stillPending(rejected), bearings: this.#bearings });
       await this.#replay([]);
@@ -433,25 +459,25 @@ export class Phone {
     const askedAt = this.#parts.clocks.wall();
     const answer = await ask();
     const answeredAt = this.#parts.clocks.wall();
-    if (this.clock.measured({ askedAt, answeredAt, serverTime: toMillis(answer.now) })) await this.#restamp();
+    const serverTime = toMillis(answer.now);
+    if (this.clock.measured({ askedAt, answeredAt, serverTime })) {
+      await this.#restamp(Math.max(toMillis(this.clock.now()), serverTime));
+    }
     return answer;
   }
 
-  /** What was stamped by a clock that turned out to be ahead, and is not sent yet, happened by now, in its order. */
-  #restamp(): Promise<void> {
+  /** What was stamped by a clock that turned out to be ahead happened by now. Returns whether there was any. */
+  #restamp(now: number): Promise<boolean> {
     return this.#inTurn(async () => {
       const pending = this.#kept.filter(({ where }) => where === 'pending');
-      const stamps = pending.map(({ operation }) => ({
-        deviceTime: Date.parse(operation.at),
-        ahead: operation.ahead,
-      }));
-      const restamped = notAfter(stamps, toMillis(this.clock.now()));
-      const keep = pending.flatMap((each, index): KeptOperation[] => {
-        const ahead = restamped[index]?.ahead ?? each.operation.ahead;
-        return ahead === each.operation.ahead ? [] : [{ ...each, operation: { ...each.operation, ahead } }];
+      const keep = pending.flatMap((each): KeptOperation[] => {
+        const { operation } = each;
+        const { ahead } = notAfter({ deviceTime: Date.parse(operation.at), ahead: operation.ahead }, now);
+        return ahead === operation.ahead ? [] : [{ ...each, operation: { ...operation, ahead } }];
       });
       await this.#write({ keep, bearings: this.#bearings });
       if (keep.length > 0) await this.#replay([]);
+      return keep.length > 0;
     });
   }
 
@@ -517,7 +543,6 @@ export class Phone {
   #takeOver({ keep = [], forget = [], bearings }: Write, edition: Edition): void {
     this.#edition = edition;
     this.#bearings = bearings;
-    this.clock.remember(bearings.clock);
     if (keep.length === 0 && forget.length === 0) return;
     const kept = new Map(this.#everybodys.map((each) => [each.operation.id, each]));
     for (const id of forget) kept.delete(id);
@@ -533,6 +558,8 @@ export class Phone {
       const isOther = write.bearings.person?.id !== this.person?.id;
       if (before !== this.#edition || isOther || write.isWhole === true) return this.#reload();
       this.#takeOver(write, edition);
+      this.clock.remember(write.bearings.clock);
+      for (const { operation } of write.keep ?? []) await this.#files.has(fileNamedBy(operation));
       await this.#replay(write.changes ?? []);
     });
     this.#parts.onChange();
@@ -573,6 +600,6 @@ function removal(table: TableName, id: string): Change {
   return { table, id, row: null };
 }
 
-function isFileMissing(outcome: Outcome | undefined): boolean {
-  return outcome !== undefined && !outcome.ok && outcome.code === 'file_missing';
+function isCode(outcome: Outcome | undefined, code: ErrorCode): boolean {
+  return outcome !== undefined && !outcome.ok && outcome.code === code;
 }

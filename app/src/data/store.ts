@@ -16,6 +16,7 @@ import {
 import { DateTime } from 'luxon';
 import { V7Generator } from 'uuidv7';
 import { create } from 'zustand';
+import { httpLink } from './http-link';
 import { isInUse, deviceName, noteInUse } from './device';
 import type { Contact } from './contact';
 import { IndexedDatabase } from './indexed-database';
@@ -23,9 +24,9 @@ import type { KeptOperation } from './kept-operation';
 import { nowhere, type LocalDatabase } from './local-database';
 import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
-import { windowsOfThisBrowser } from './other-windows';
+import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
-import { httpLink, Unreachable } from './server-link';
+import { Unreachable } from './server-link';
 
 /**
  * How this browser keeps what is recorded. `not-at-all`: only while this window is open. `outdated`: another window has

@@ -66,6 +66,7 @@ export const catalogue = {
   // Operations
   operation_unknown: item(400, (v) => `There is no operation called “${v['name']}”.`),
   operation_id_reused: item(409, 'This operation number was already used for something else.'),
+  made_in_future: item(409, 'The clock of this phone was set ahead. The right time was told to it; send this again.'),
   not_found: item(404, (v) => `This ${v['what']} does not exist, or not on your sites.`),
   state_forbids: item(409, (v) => `${v['number']} is ${v['state']}; it cannot be ${v['wanted']} now.`),
   work_order_closed: item(409, (v) => `${v['number']} is ${v['state']}; nothing more can be recorded on it.`),

@@ -66,10 +66,10 @@ export class DeviceClock {
     return { ahead: this.#ahead, latest: this.#latest };
   }
 
-  /** Takes over what was remembered, here or by another window of the same device. */
+  /** Takes over what was remembered before a reload, or by another window of the same device. */
   remember({ ahead, latest }: ClockMemory): void {
     this.#ahead = ahead;
-    this.#latest = Math.max(this.#latest, latest);
+    this.#latest = latest;
   }
 
   /** The corrected present. Never before the last operation. */
@@ -91,7 +91,7 @@ export class DeviceClock {
     if (Math.abs(ahead - this.#ahead) <= within + NOISE_MILLISECONDS) return false;
     this.#ahead = ahead;
     // Somebody had set the device forward: what it stamped then is stamped anew, see `notAfter`.
-    this.#latest = Math.min(this.#latest, answer.answeredAt - ahead);
+    this.#latest = Math.min(this.#latest, Math.max(answer.answeredAt - ahead, answer.serverTime));
     return true;
   }
 
@@ -108,17 +108,21 @@ export class DeviceClock {
 }
 
 /**
- * Stamps for operations that a device made while its clock was too far ahead: none lies after the present, and each
- * stays after the one before it.
+ * The stamp of an operation that a device made while its clock was too far ahead: it happened by now. Several come to
+ * the same moment, and their ids, which rise as well, keep their order.
  *
- * @param stamps in the order in which the operations were made
  * @param now corrected milliseconds since 1970
  */
-export function notAfter(stamps: readonly Stamp[], now: number): Stamp[] {
-  return stamps.map(({ deviceTime, ahead }, index) => {
-    const latest = now - (stamps.length - 1 - index);
-    return { deviceTime, ahead: Math.max(ahead, deviceTime - latest) };
-  });
+export function notAfter({ deviceTime, ahead }: Stamp, now: number): Stamp {
+  return { deviceTime, ahead: Math.max(ahead, deviceTime - now) };
+}
+
+/** More than a device can be off that measured its clock over the slowest line. */
+const TOLERANCE_MILLISECONDS = 30_000;
+
+/** Whether a stamp lies so far in the future that its device cannot have measured its clock since that was set. */
+export function isFromTheFuture(deviceTime: string, ahead: number, now: Instant): boolean {
+  return toMillis(parseInstant(deviceTime)) - ahead > toMillis(now) + TOLERANCE_MILLISECONDS;
 }
 
 /**

@@ -5,6 +5,7 @@ import {
   checkProtocol,
   fileNamedBy,
   instantFromMillis,
+  isFromTheFuture,
   OilcanError,
   PUSH_LIMIT,
   readOperation,
@@ -49,7 +50,8 @@ export function checkEnvelope(request: { readonly protocol: number; readonly ope
 /**
  * Takes operations in their order, in one transaction: each is judged on what the ones before it left, and its
  * outcome, its rows and their revisions are written together or not at all. An operation that is known already
- * keeps its first outcome.
+ * keeps its first outcome. What waits for its file, or was stamped by a clock that is ahead, is not judged yet: the
+ * phone sends it again, with its file or the right time.
  */
 export async function push(
   database: Knex,
@@ -79,6 +81,10 @@ export async function push(
       const before = known.get(operation.id);
       if (before !== undefined) {
         outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });
+        continue;
+      }
+      if (isFromTheFuture(operation.at, operation.ahead, now)) {
+        outcomes.push({ id: operation.id, outcome: refuse('made_in_future') });
         continue;
       }
       const file = fileNamedBy(operation);

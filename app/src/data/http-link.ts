@@ -1,0 +1,101 @@
+import {
+  isErrorCode,
+  OilcanError,
+  PROTOCOL_VERSION,
+  type ErrorValues,
+  type FileId,
+  type Operation,
+  type Person,
+  type PullAnswer,
+  type PushAnswer,
+  type Revision,
+} from '@oilcan/core';
+import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
+
+/** How long a request may take before it counts as lost. */
+const REQUEST_MILLISECONDS = 20_000;
+
+/** The sign-in page's view of the server. */
+export interface About {
+  readonly demo: {
+    readonly password: string;
+    readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'craftId'>[];
+  } | null;
+}
+
+/** The server over HTTP, at the address the application came from. */
+export const httpLink = {
+  push: (operations: readonly Operation[]): Promise<PushAnswer> =>
+    request<PushAnswer>('POST', '/api/operations', json({ protocol: PROTOCOL_VERSION, operations })),
+  pull: (since: Revision, isFilling: boolean): Promise<PullAnswer> =>
+    request<PullAnswer>('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL_VERSION}`),
+  received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),
+  sendPiece: (id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer> =>
+    request<FileAnswer>('PUT', `/api/files/${id}`, {
+      body: piece,
+      headers: {
+        'content-type': 'application/octet-stream',
+        'content-range': `bytes ${from}-${from + piece.length - 1}/${total}`,
+      },
+    }),
+  session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
+  about: (): Promise<About> => request<About>('GET', '/api/about'),
+  signIn: (name: string, password: string): Promise<{ person: Person }> =>
+    request('POST', '/api/session', json({ name, password })),
+  signOut: (): Promise<void> => request('DELETE', '/api/session'),
+} satisfies ServerLink & Record<string, unknown>;
+
+interface Message {
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body: BodyInit;
+}
+
+/** Below this, packing costs more than it saves. */
+const PACKED_FROM = 1_024;
+
+/** A body in JSON, packed where the browser can. */
+async function json(value: unknown): Promise<Message> {
+  const text = JSON.stringify(value);
+  const headers = { 'content-type': 'application/json' };
+  if (text.length < PACKED_FROM || typeof CompressionStream === 'undefined') return { headers, body: text };
+  const packed = new Blob([text]).stream().pipeThrough(new CompressionStream('gzip'));
+  const body = await new Response(packed).arrayBuffer();
+  return { headers: { ...headers, 'content-encoding': 'gzip' }, body };
+}
+
+async function request<Answer>(method: string, path: string, message?: Message | Promise<Message>): Promise<Answer> {
+  let response: Response;
+  let text: string;
+  try {
+    response = await fetch(path, {
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(REQUEST_MILLISECONDS),
+      ...(await message),
+    });
+    text = await response.text();
+  } catch {
+    throw new Unreachable();
+  }
+  const given = readJson(text);
+  if (response.ok && (given !== undefined || response.status === 204)) return given as Answer;
+  throw problemFrom(given);
+}
+
+function readJson(text: string): unknown {
+  try {
+    return text === '' ? undefined : JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+/** The server's problem details as an error; what does not come from our server counts as no answer. */
+function problemFrom(given: unknown): Error {
+  if (typeof given !== 'object' || given === null || !('code' in given)) return new Unreachable();
+  const { code } = given;
+  if (typeof code !== 'string' || !isErrorCode(code)) return new Unreachable();
+  const values = 'values' in given ? (given.values as ErrorValues) : {};
+  const field = 'field' in given && typeof given.field === 'string' ? given.field : undefined;
+  return new OilcanError(code, values, field);
+}
