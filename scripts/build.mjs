@@ -42,6 +42,7 @@ export async function buildApplication() {
     'app/src',
     'app/app',
     'app/public',
+    'app/workers',
     'app/assets',
     'app/app.json',
     'app/babel.config.js',
@@ -61,11 +62,27 @@ export async function buildApplication() {
     },
     folder: 'app',
   });
+  await buildWorkers();
   const { writeServiceWorker } = await import('./service-worker.mjs');
   await writeServiceWorker();
   packFiles(join(root, 'app', 'dist'));
   noteDone('build-application', hash);
   say(' built');
+}
+
+/** Bundles each web worker into a file of its own, which the application starts by its address. */
+async function buildWorkers() {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: ['app/workers/picture.ts'],
+    outdir: 'app/dist/workers',
+    absWorkingDir: root,
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    logLevel: 'warning',
+  });
 }
 
 /** Packs every text file once with brotli and gzip, so that the server only has to send it. */

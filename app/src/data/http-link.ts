@@ -38,6 +38,16 @@ export const httpLink = {
         'content-range': `bytes ${from}-${from + piece.length - 1}/${total}`,
       },
     }),
+  /** A file as it is. */
+  file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> => {
+    try {
+      const response = await fetch(`/api/files/${id}`, { signal: AbortSignal.timeout(REQUEST_MILLISECONDS) });
+      if (!response.ok) throw problemFrom(readJson(await response.text()));
+      return new Uint8Array(await response.arrayBuffer());
+    } catch (error) {
+      throw error instanceof OilcanError ? error : new Unreachable();
+    }
+  },
   session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
   about: (): Promise<About> => request<About>('GET', '/api/about'),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>

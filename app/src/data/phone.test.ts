@@ -1,65 +1,18 @@
-import {
-  asId,
-  instantFromMillis,
-  OilcanError,
-  onHandAfter,
-  toMillis,
-  type FileId,
-  type OperationId,
-  type Person,
-} from '@oilcan/core';
-import {
-  ann,
-  aStep,
-  bob,
-  binId,
-  lea,
-  newOperationId,
-  partId,
-  put,
-  aWorkOrder,
-  smallWorks,
-  workId,
-} from '@oilcan/core/testing';
+import { asId, OilcanError, onHandAfter, toMillis, type OperationId } from '@oilcan/core';
+import { ann, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
 import { StorageFailed } from './local-database';
 import { MemoryDatabase } from './memory-database';
-import { noOtherWindows, type OtherWindows } from './other-windows';
-import { Phone } from './phone';
-import { SmallServer } from './testing/small-server';
+import type { Phone } from './phone';
+import { TestPhones } from './testing/phones';
+import type { SmallServer } from './testing/small-server';
 import { Windows } from './testing/windows';
 
-/** Minutes after noon, by the server's clock, and by how many the phones are ahead of it. */
-let minute = 0;
-let minutesAhead = 0;
-const noon = Date.parse('2026-11-23T11:00:00Z');
+let phones: TestPhones;
 let server: SmallServer;
 beforeEach(() => {
-  minute = 0;
-  minutesAhead = 0;
-  server = new SmallServer(smallWorks({ personIds: [ann.id, bob.id] }, [aStep(1), aStep(2)]), () =>
-    instantFromMillis(noon + minute * 60_000),
-  );
+  phones = new TestPhones();
+  server = phones.server;
 });
-
-function windowOf(person: Person, database: MemoryDatabase, others: OtherWindows = noOtherWindows): Phone {
-  return new Phone({
-    database,
-    server: server.linkOf(person),
-    device: person.id,
-    clocks: { wall: () => noon + (minute + minutesAhead) * 60_000, running: () => minute * 60_000 },
-    deviceTime: instantFromMillis,
-    newOperationId,
-    others,
-    onChange: () => undefined,
-  });
-}
-
-async function phoneOf(person: Person, database = new MemoryDatabase(), others?: OtherWindows): Promise<Phone> {
-  const phone = windowOf(person, database, others);
-  await phone.open();
-  await phone.signIn(person);
-  return phone;
-}
 
 const onWork = { workOrderId: workId };
 const tick = (position: number) => ({ ...onWork, stepId: aStep(position).id, answer: { type: 'tick' as const } });
@@ -68,7 +21,7 @@ const whereabouts = (phone: Phone): string[] => phone.kept.map(({ where }) => wh
 
 describe('a phone with signal', () => {
   it('shows a change at once, sends it behind, and then answers for nothing', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     expect(await phone.perform('step.answer', tick(1))).toEqual({ ok: true });
     expect(phone.view.peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);
@@ -79,14 +32,14 @@ describe('a phone with signal', () => {
   });
 
   it('keeps nothing of what it refuses itself', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     expect(await phone.perform('part.use', use(9_000))).toMatchObject({ code: 'not_enough_stock' });
     expect(phone.kept).toEqual([]);
   });
 
   it('does not draw a row again that came back as it was', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     await phone.perform('step.answer', tick(1));
     const [mine, other] = [phone.view.peek('steps', aStep(1).id), phone.view.peek('steps', aStep(2).id)];
@@ -96,7 +49,7 @@ describe('a phone with signal', () => {
   });
 
   it('fetches everything anew when its scope has changed', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.scope = 'b';
     server.write([{ table: 'steps', id: aStep(2).id, row: null }]);
@@ -107,7 +60,7 @@ describe('a phone with signal', () => {
 
 describe('a phone without signal', () => {
   it('goes on, and sends everything once it is back, each once', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.signal = 'none';
     for (const position of [1, 2]) await phone.perform('step.answer', tick(position));
@@ -126,13 +79,13 @@ describe('a phone without signal', () => {
 
   it('keeps all through a reload', async () => {
     const database = new MemoryDatabase();
-    const phone = await phoneOf(ann, database);
+    const phone = await phones.of(ann, database);
     await phone.synchronize();
     server.signal = 'none';
     await phone.perform('clock.start', onWork);
     await phone.perform('step.answer', tick(1));
-    minute = 30;
-    const reloaded = await phoneOf(ann, database);
+    phones.minute = 30;
+    const reloaded = await phones.of(ann, database);
     expect(reloaded.view.peek('clocks', ann.id)).toEqual(phone.view.peek('clocks', ann.id));
     expect(reloaded.view.peek('steps', aStep(1).id)).toEqual(phone.view.peek('steps', aStep(1).id));
     server.signal = 'good';
@@ -141,7 +94,7 @@ describe('a phone without signal', () => {
   });
 
   it('lays its changes over what others did meanwhile', async () => {
-    const [anns, bobs] = [await phoneOf(ann), await phoneOf(bob)];
+    const [anns, bobs] = [await phones.of(ann), await phones.of(bob)];
     await anns.synchronize();
     await bobs.synchronize();
     server.signal = 'none';
@@ -163,7 +116,7 @@ describe('a phone without signal', () => {
 
 describe('what the server refuses', () => {
   it('stays with its reason until the person drops it, and is not shown as done', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
     await phone.perform('step.answer', tick(1));
@@ -177,7 +130,7 @@ describe('what the server refuses', () => {
   });
 
   it('can be mended and sent again, and keeps the time at which it was made', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
     await phone.perform('note.add', { ...onWork, text: 'seen at noon' });
@@ -186,7 +139,7 @@ describe('what the server refuses', () => {
     expect(whereabouts(phone)).toEqual(['rejected']);
     server.write([put('workOrders', aWorkOrder({ personIds: [ann.id] }))]);
     await phone.synchronize();
-    minute = 50;
+    phones.minute = 50;
     expect(await phone.mend(idOf(phone), { ...onWork, text: 'seen before one' })).toEqual({ ok: true });
     expect(whereabouts(phone)).toEqual(['pending']);
     await phone.synchronize();
@@ -200,7 +153,7 @@ const idOf = (phone: Phone): OperationId => phone.kept[0]?.operation.id ?? asId<
 
 describe('a server in trouble', () => {
   it('keeps the phone’s records waiting', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.failure = () => new OilcanError('no_space');
     await phone.perform('step.answer', tick(1));
@@ -209,7 +162,7 @@ describe('a server in trouble', () => {
   });
 
   it('that fails at one operation gets the others, and the one is put aside', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     for (const text of ['one', 'two', 'poison', 'four', 'five']) await phone.perform('note.add', { ...onWork, text });
     server.failure = (operations) =>
@@ -225,7 +178,7 @@ describe('a server in trouble', () => {
     ['protocol_older', 'older'],
     ['protocol_newer', 'newer'],
   ] as const)('that says %s leaves everything on the phone', async (code, contact) => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.failure = () => new OilcanError(code);
     await phone.perform('step.answer', tick(1));
@@ -236,11 +189,11 @@ describe('a server in trouble', () => {
 
 describe('a phone whose clock is wrong', () => {
   it('learns it from the server, and records by the right time', async () => {
-    minutesAhead = 125;
-    const phone = await phoneOf(ann);
+    phones.minutesAhead = 125;
+    const phone = await phones.of(ann);
     await phone.synchronize();
     expect(phone.clock.memory.ahead).toBe(125 * 60_000);
-    minute = 10;
+    phones.minute = 10;
     await phone.perform('note.add', { ...onWork, text: 'at ten past' });
     expect(phone.kept[0]?.operation).toMatchObject({ at: '2026-11-23T13:15:00.000Z', ahead: 125 * 60_000 });
     await phone.synchronize();
@@ -248,14 +201,14 @@ describe('a phone whose clock is wrong', () => {
   });
 
   it('that is set forward without signal ends at the present, in its order', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.signal = 'none';
     await phone.perform('note.add', { ...onWork, text: 'first' });
-    minutesAhead = 3_000;
+    phones.minutesAhead = 3_000;
     await phone.perform('note.add', { ...onWork, text: 'second' });
     await phone.perform('note.add', { ...onWork, text: 'third' });
-    minute = 20;
+    phones.minute = 20;
     server.signal = 'good';
     await phone.synchronize();
     await phone.perform('note.add', { ...onWork, text: 'fourth' });
@@ -280,7 +233,7 @@ describe('two windows of one browser', () => {
     const database = new MemoryDatabase();
     const windows = new Windows();
     windows.isDeaf = isDeaf;
-    const [one, two] = [await phoneOf(ann, database, windows.open()), await phoneOf(ann, database, windows.open())];
+    const [one, two] = [await phones.of(ann, database, windows.open()), await phones.of(ann, database, windows.open())];
     await Promise.all([one.synchronize(), two.synchronize()]);
     server.signal = 'none';
     await one.perform('step.answer', tick(1));
@@ -304,7 +257,7 @@ describe('two windows of one browser', () => {
   it('show at once what was recorded in the other', async () => {
     const database = new MemoryDatabase();
     const windows = new Windows();
-    const [one, two] = [await phoneOf(ann, database, windows.open()), await phoneOf(ann, database, windows.open())];
+    const [one, two] = [await phones.of(ann, database, windows.open()), await phones.of(ann, database, windows.open())];
     await one.synchronize();
     await one.perform('step.answer', tick(1));
     await two.perform('step.answer', tick(2));
@@ -324,7 +277,7 @@ describe('a phone that cannot write', () => {
     [false, 'phone_storage_failed'],
   ])('says so instead of showing what it did not keep (full: %s)', async (isFull, code) => {
     const database = new MemoryDatabase();
-    const phone = await phoneOf(ann, database);
+    const phone = await phones.of(ann, database);
     await phone.synchronize();
     jest.spyOn(database, 'write').mockRejectedValue(new StorageFailed(isFull));
     expect(await phone.perform('step.answer', tick(1))).toMatchObject({ ok: false, code });
@@ -335,68 +288,9 @@ describe('a phone that cannot write', () => {
   });
 });
 
-describe('photos', () => {
-  const content = new Uint8Array(600 * 1024).fill(7);
-  const fileId = asId<FileId>('a'.repeat(64));
-  const photo = { ...onWork, fileId, mediaType: 'image/jpeg' as const, width: 4, height: 3, caption: 'seal' };
-  const keep = (phone: Phone, id: FileId = fileId) =>
-    phone.keepFile(
-      { id, mediaType: 'image/jpeg', bytes: content.length, by: ann.id, isSent: false, keptAt: phone.clock.now() },
-      content,
-    );
-
-  it('go to the server before the record that names them, in pieces that go on where they stopped', async () => {
-    const phone = await phoneOf(ann);
-    await phone.synchronize();
-    await keep(phone);
-    await phone.perform('photo.add', photo);
-    await phone.perform('note.add', { ...onWork, text: 'small things first' });
-    server.piecesUntilCut = 1;
-    await phone.synchronize();
-    expect([phone.contact, whereabouts(phone)]).toEqual(['no-signal', ['pending']]);
-    expect(server.records.peekAll('entries').map(({ content: { kind } }) => kind)).toEqual(['note']);
-    expect(server.files.get(fileId)).toHaveLength(256 * 1024);
-    server.piecesUntilCut = 9;
-    await phone.synchronize();
-    expect([server.piecesUntilCut, phone.kept, server.records.peekAll('entries').length]).toEqual([7, [], 2]);
-    expect(Buffer.compare(Buffer.from(server.files.get(fileId) ?? []), content)).toBe(0);
-  });
-
-  it('hold up what names them, and nothing else', async () => {
-    const phone = await phoneOf(ann);
-    await phone.synchronize();
-    await keep(phone);
-    await phone.perform('photo.add', photo);
-    const entryId = asId<never>(idOf(phone));
-    expect(await phone.perform('entry.withdraw', { ...onWork, entryId, reason: 'blurred' })).toEqual({ ok: true });
-    await phone.perform('work.start', onWork);
-    server.piecesUntilCut = 0;
-    await phone.synchronize();
-    expect(phone.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.name)).toEqual([
-      'photo.add',
-      'entry.withdraw',
-    ]);
-    server.piecesUntilCut = 9;
-    await phone.synchronize();
-    expect(phone.kept).toEqual([]);
-  });
-
-  it('that the server lost are sent again', async () => {
-    const phone = await phoneOf(ann);
-    await phone.synchronize();
-    await keep(phone);
-    await phone.synchronize();
-    server.failure = () => null;
-    await phone.perform('photo.add', photo);
-    await phone.synchronize();
-    expect(await phone.readFile(fileId)).toHaveLength(content.length);
-    expect(server.files.get(fileId)).toHaveLength(content.length);
-  });
-});
-
 describe('a session that ends', () => {
   it('lets the work go on and keeps it', async () => {
-    const phone = await phoneOf(ann);
+    const phone = await phones.of(ann);
     await phone.synchronize();
     server.isSessionOver = true;
     await phone.perform('step.answer', tick(1));
@@ -410,7 +304,7 @@ describe('a session that ends', () => {
 
   it('of one person leaves nothing to the next on the same phone', async () => {
     const database = new MemoryDatabase();
-    const phone = await phoneOf(ann, database);
+    const phone = await phones.of(ann, database);
     await phone.synchronize();
     await phone.perform('step.answer', tick(1));
     await phone.signIn(lea);
@@ -419,15 +313,15 @@ describe('a session that ends', () => {
 
   it('leaves what was not sent to its person alone, who finds it there again', async () => {
     const database = new MemoryDatabase();
-    const anns = await phoneOf(ann, database);
+    const anns = await phones.of(ann, database);
     await anns.synchronize();
     await anns.perform('step.answer', tick(1));
     await anns.signOut();
-    const leas = await phoneOf(lea, database);
+    const leas = await phones.of(lea, database);
     await leas.synchronize();
     expect([leas.kept, server.records.peek('steps', aStep(1).id)?.answer]).toEqual([[], null]);
     await leas.signOut();
-    const again = await phoneOf(ann, database);
+    const again = await phones.of(ann, database);
     expect(whereabouts(again)).toEqual(['pending']);
     await again.synchronize();
     expect(server.records.peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);

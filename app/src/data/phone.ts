@@ -4,13 +4,10 @@ import {
   batchOf,
   DeviceClock,
   fileNamedBy,
-  isCarried,
-  MemoryRecords,
   notAfter,
   OilcanError,
   PUSH_LIMIT,
   refuse,
-  StagedRecords,
   toMillis,
   type ArgsOf,
   type Change,
@@ -18,6 +15,7 @@ import {
   type ErrorCode,
   type FileId,
   type Instant,
+  type MemoryRecords,
   type Operation,
   type OperationId,
   type OperationName,
@@ -26,24 +24,15 @@ import {
   type PullAnswer,
   type PushAnswer,
   type Refusal,
-  type TableName,
 } from '@oilcan/core';
-import { sameRow } from './same-row';
 import { contactAfter, isAboutTheRequest, isPassing, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import { namesOneOf, type KeptOperation } from './kept-operation';
-import {
-  nowhere,
-  Overtaken,
-  StorageFailed,
-  type Bearings,
-  type Edition,
-  type KeptFile,
-  type LocalDatabase,
-  type Write,
-} from './local-database';
+import { nowhere, StorageFailed, type Bearings, type KeptFile, type LocalDatabase } from './local-database';
 import type { ServerLink } from './server-link';
-import type { OtherWindows, Told } from './other-windows';
+import { Overlay } from './overlay';
+import { Shelf } from './shelf';
+import type { OtherWindows } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
 export interface PhoneParts {
@@ -72,22 +61,14 @@ const TRIES_OF_ONE = 5;
  * windows of the same browser: every write says which edition it was made on, and one that was overtaken is made again.
  */
 export class Phone {
-  /** What the person sees. */
-  readonly view = new MemoryRecords();
   readonly clock: DeviceClock;
-  #edition: Edition = 0;
-  #bearings: Bearings = nowhere;
-  /** Of everybody who used this phone. */
-  #everybodys: readonly KeptOperation[] = [];
-  #kept: readonly KeptOperation[] = [];
-  /** Rows of the server that our operations have changed in `view`, as the server gave them. */
-  #covered = new Map<string, Change>();
+  readonly #overlay = new Overlay();
+  readonly #shelf: Shelf;
   #contact: Contact = 'unknown';
   #sending: ReadonlySet<OperationId> = new Set();
   readonly #files: FileQueue;
   #most = PUSH_LIMIT;
   #triesOfOne = 0;
-  #queue: Promise<unknown> = Promise.resolve();
   #synchronizing: Promise<void> | null = null;
   #isAgainWanted = false;
   readonly #parts: PhoneParts;
@@ -96,16 +77,33 @@ export class Phone {
     this.#parts = parts;
     this.clock = new DeviceClock(parts.clocks);
     this.#files = new FileQueue(parts.database, parts.server);
-    parts.others.onTold((told) => void this.#hear(told));
+    this.#shelf = new Shelf({
+      ...parts,
+      clock: this.clock,
+      onReload: async (rows) => {
+        await this.#files.load();
+        this.#overlay.begin(rows);
+        await this.#replay([]);
+      },
+      onHeard: async ({ keep = [], changes = [] }) => {
+        for (const { operation } of keep) await this.#files.has(fileNamedBy(operation));
+        await this.#replay(changes);
+      },
+    });
+  }
+
+  /** What the person sees. */
+  get view(): MemoryRecords {
+    return this.#overlay.view;
   }
 
   get person(): Person | null {
-    return this.#bearings.person;
+    return this.#shelf.person;
   }
 
   /** Every operation of the person that this phone still answers for, in the order it was made. */
   get kept(): readonly KeptOperation[] {
-    return this.#kept;
+    return this.#shelf.kept;
   }
 
   /** The pending operations that are on their way just now. */
@@ -119,30 +117,30 @@ export class Phone {
 
   /** When the server was last heard in full, by its own clock. */
   get heardAt(): Instant {
-    return this.#bearings.knew;
+    return this.#shelf.bearings.knew;
   }
 
   /** Whether rows of the server have ever arrived. */
   get hasRows(): boolean {
-    return this.#bearings.revision > 0;
+    return this.#shelf.bearings.revision > 0;
   }
 
   /** Opens what the phone kept. */
   async open(): Promise<void> {
-    await this.#inTurn(async () => {
-      await this.#reload();
+    await this.#shelf.inTurn(async () => {
+      await this.#shelf.reload();
       // Rows of a first filling that was cut short are left, and it begins anew.
-      if (!this.#bearings.isFilling || this.#bearings.revision === 0) return;
-      await this.#write({ isWhole: true, bearings: { ...nowhere, person: this.person } });
-      await this.#reload();
+      if (!this.#shelf.bearings.isFilling || this.#shelf.bearings.revision === 0) return;
+      await this.#shelf.write({ isWhole: true, bearings: { ...nowhere, person: this.person } });
+      await this.#shelf.reload();
     });
     this.#parts.onChange();
   }
 
   /** Somebody signed in here. What another person left unsent stays on this phone for that person alone. */
   async signIn(person: Person): Promise<void> {
-    await this.#inTurn(async () => {
-      if (this.person?.id === person.id) await this.#write({ bearings: { ...this.#bearings, person } });
+    await this.#shelf.inTurn(async () => {
+      if (this.person?.id === person.id) await this.#shelf.write({ bearings: { ...this.#shelf.bearings, person } });
       else await this.#beginAs(person);
     });
     this.#contact = 'unknown';
@@ -151,15 +149,15 @@ export class Phone {
 
   /** Rows go; what is unsent stays for its person, who may sign in here again. */
   async signOut(): Promise<void> {
-    await this.#inTurn(() => this.#beginAs(null));
+    await this.#shelf.inTurn(() => this.#beginAs(null));
     this.#contact = 'unknown';
     this.#parts.onChange();
   }
 
   async #beginAs(person: Person | null): Promise<void> {
-    const forget = this.#everybodys.filter(({ where }) => where === 'sent').map(({ operation }) => operation.id);
-    await this.#write({ forget, isWhole: true, bearings: { ...nowhere, person } });
-    await this.#reload();
+    const forget = this.#shelf.everybodys.filter(({ where }) => where === 'sent').map(({ operation }) => operation.id);
+    await this.#shelf.write({ forget, isWhole: true, bearings: { ...nowhere, person } });
+    await this.#shelf.reload();
   }
 
   /**
@@ -176,7 +174,7 @@ export class Phone {
    * at which it was first made; a change of state or of a clock happens now.
    */
   async mend(id: OperationId, args: unknown): Promise<Outcome> {
-    const rejected = this.#kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
+    const rejected = this.kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
     if (rejected?.where !== 'rejected') return refuse('not_found', { what: 'record' });
     if (!rejected.isJudged) return this.#sendAgain(rejected);
     return this.#perform(rejected.operation.name, args, rejected.operation);
@@ -184,8 +182,8 @@ export class Phone {
 
   /** The server has not judged it, or it is not known: the same operation goes once more, and counts once. */
   async #sendAgain({ operation, sequence }: KeptOperation): Promise<Outcome> {
-    await this.#inTurn(async () => {
-      await this.#write({ keep: [{ operation, sequence, where: 'pending' }], bearings: this.#bearings });
+    await this.#shelf.inTurn(async () => {
+      await this.#shelf.write({ keep: [{ operation, sequence, where: 'pending' }] });
       await this.#replay([]);
     });
     this.#parts.onChange();
@@ -193,21 +191,23 @@ export class Phone {
   }
 
   async #perform(name: string, args: unknown, mended: Operation | null): Promise<Outcome> {
-    const outcome = await this.#inTurn(async (): Promise<Outcome> => {
-      const person = this.person;
-      if (person === null) throw new OilcanError('not_signed_in');
-      const operation = this.#newOperation(name, args, person, mended);
-      const applied = await applyOperation(this.view, operation, person, this.clock.now());
-      if (!applied.outcome.ok) return applied.outcome;
-      const sequence = (this.#everybodys.at(-1)?.sequence ?? 0) + 1;
-      const kept: KeptOperation = { operation, sequence, where: 'pending' };
-      await this.#write({ keep: [kept], forget: mended === null ? [] : [mended.id], bearings: this.#bearings });
-      this.#show(applied.changes);
-      return applied.outcome;
-    }).catch((error: unknown): Outcome => {
-      if (error instanceof StorageFailed) return refuse(error.isFull ? 'phone_full' : 'phone_storage_failed');
-      throw error;
-    });
+    const outcome = await this.#shelf
+      .inTurn(async (): Promise<Outcome> => {
+        const person = this.person;
+        if (person === null) throw new OilcanError('not_signed_in');
+        const operation = this.#newOperation(name, args, person, mended);
+        const applied = await applyOperation(this.view, operation, person, this.clock.now());
+        if (!applied.outcome.ok) return applied.outcome;
+        const sequence = this.#shelf.nextSequence;
+        const kept: KeptOperation = { operation, sequence, where: 'pending' };
+        await this.#shelf.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
+        this.#overlay.lay(applied.changes);
+        return applied.outcome;
+      })
+      .catch((error: unknown): Outcome => {
+        if (error instanceof StorageFailed) return refuse(error.isFull ? 'phone_full' : 'phone_storage_failed');
+        throw error;
+      });
     this.#parts.onChange();
     return outcome;
   }
@@ -221,7 +221,7 @@ export class Phone {
       args,
       at: happensNow ? this.#parts.deviceTime(deviceTime) : mended.at,
       ahead: happensNow ? ahead : mended.ahead,
-      knew: happensNow ? this.#bearings.knew : mended.knew,
+      knew: happensNow ? this.#shelf.bearings.knew : mended.knew,
       by: person.id,
       device: this.#parts.device,
     };
@@ -244,9 +244,9 @@ export class Phone {
 
   /** Drops an operation that the server refused. */
   async dropRejected(id: OperationId): Promise<void> {
-    await this.#inTurn(async () => {
-      if (!this.#kept.some(({ operation, where }) => operation.id === id && where === 'rejected')) return;
-      await this.#write({ forget: [id], bearings: this.#bearings });
+    await this.#shelf.inTurn(async () => {
+      if (!this.kept.some(({ operation, where }) => operation.id === id && where === 'rejected')) return;
+      await this.#shelf.write({ forget: [id] });
     });
     this.#parts.onChange();
   }
@@ -290,7 +290,7 @@ export class Phone {
   /** Pending operations that can go now: those that wait for a file, or for one that does, are left out. */
   #sendable(): KeptOperation[] {
     const waiting = new Set<OperationId>();
-    return this.#kept.filter(({ operation, where }) => {
+    return this.kept.filter(({ operation, where }) => {
       if (where !== 'pending') return false;
       const file = fileNamedBy(operation);
       const isWaiting = (file !== null && this.#files.isUnsent(file)) || namesOneOf(operation, waiting);
@@ -339,7 +339,7 @@ export class Phone {
       waiting.add(operation.id);
       await this.#files.sendAgain(fileNamedBy(operation));
     }
-    await this.#inTurn(async () => {
+    await this.#shelf.inTurn(async () => {
       const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
         const outcome = outcomes.get(operation.id);
         if (outcome === undefined || waiting.has(operation.id)) return [];
@@ -347,14 +347,14 @@ export class Phone {
           ? [{ operation, sequence, where: 'sent', revision: answer.revision }]
           : [{ operation, sequence, where: 'rejected', refusal: outcome, isJudged: outcome.code !== 'file_missing' }];
       });
-      await this.#write({ keep: this.#stillPending(settled), bearings: this.#bearings });
+      await this.#shelf.write({ keep: this.#stillPending(settled) });
       if (settled.some(({ where }) => where === 'rejected')) await this.#replay([]);
     });
   }
 
   /** Another window may have settled some of these meanwhile. */
   #stillPending(settled: readonly KeptOperation[]): KeptOperation[] {
-    const pending = new Set(this.#kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id));
+    const pending = new Set(this.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id));
     return settled.filter(({ operation }) => pending.has(operation.id));
   }
 
@@ -376,7 +376,7 @@ export class Phone {
   }
 
   #reject(operations: readonly KeptOperation[], refusal: Refusal): Promise<void> {
-    return this.#inTurn(async () => {
+    return this.#shelf.inTurn(async () => {
       const rejected = operations.map(({ operation, sequence }): KeptOperation => ({
         operation,
         sequence,
@@ -384,14 +384,14 @@ export class Phone {
         refusal,
         isJudged: false,
       }));
-      await this.#write({ keep: this.#stillPending(rejected), bearings: this.#bearings });
+      await this.#shelf.write({ keep: this.#stillPending(rejected) });
       await this.#replay([]);
     });
   }
 
   /** Sends one file that pending operations wait for. Returns whether it arrived or was put aside. */
   async #sendFile(passedOver: Set<FileId>): Promise<boolean> {
-    const pending = this.#kept.filter(({ where }) => where === 'pending');
+    const pending = this.kept.filter(({ where }) => where === 'pending');
     const wanted = pending.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
     const result = await this.#files.sendNext(wanted, passedOver);
     if (result === null) return false;
@@ -406,36 +406,36 @@ export class Phone {
 
   /** Fetches one page. Returns whether there is another. */
   async #pullOnce(): Promise<boolean> {
-    const { revision, scope, person } = this.#bearings;
-    let { isFilling } = this.#bearings;
+    const { revision, scope, person } = this.#shelf.bearings;
+    let { isFilling } = this.#shelf.bearings;
     let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling));
     const isOtherScope = scope !== '' && answer.scope !== scope;
     if (isOtherScope) {
       isFilling = true;
       answer = await this.#asked(() => this.#parts.server.pull(0, isFilling));
     }
-    return this.#inTurn(async () => {
-      if (this.#bearings.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
+    return this.#shelf.inTurn(async () => {
+      if (this.#shelf.bearings.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
       if (this.person === null) return false;
       const bearings: Bearings = {
-        ...this.#bearings,
+        ...this.#shelf.bearings,
         revision: answer.revision,
         isFilling: isFilling && answer.hasMore,
         scope: answer.scope,
-        knew: answer.hasMore ? this.#bearings.knew : answer.now,
+        knew: answer.hasMore ? this.#shelf.bearings.knew : answer.now,
       };
       // Operations whose rows have come from the server need not be applied on top any more.
-      const arrived = this.#kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
+      const arrived = this.kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
       const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
       if (!isNews && answer.revision === revision && answer.scope === scope) {
         // Nothing new is not worth a write; that it was heard is.
-        this.#bearings = bearings;
+        this.#shelf.note(bearings);
         return false;
       }
-      const changes = this.#withTheirRows(answer.changes);
+      const changes = this.#overlay.withTheirRows(answer.changes);
       const forget = arrived.map(({ operation }) => operation.id);
-      await this.#write({ changes, isWhole: isOtherScope, forget, bearings });
-      if (isOtherScope) this.#clearView();
+      await this.#shelf.write({ changes, isWhole: isOtherScope, forget, bearings });
+      if (isOtherScope) this.#overlay.begin([]);
       await this.#replay(changes);
       return answer.hasMore;
     });
@@ -443,15 +443,13 @@ export class Phone {
 
   /** Removes work that ended a while ago, as the server no longer gives it to a new phone either. */
   async #letGo(): Promise<void> {
-    await this.#inTurn(async () => {
-      const now = this.clock.now();
-      const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
-      if (ended.length === 0) return;
-      const changes = this.#withTheirRows(ended.map(({ id }) => removal('workOrders', id)));
-      await this.#write({ changes, bearings: this.#bearings });
+    await this.#shelf.inTurn(async () => {
+      const changes = this.#overlay.ended(this.clock.now());
+      if (changes.length === 0) return;
+      await this.#shelf.write({ changes });
       await this.#replay(changes);
     });
-    await this.#files.tidy(this.#everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []));
+    await this.#files.tidy(this.#shelf.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []));
   }
 
   /** Asks the server, and measures the device's clock by its answer. */
@@ -468,136 +466,22 @@ export class Phone {
 
   /** What was stamped by a clock that turned out to be ahead happened by now. Returns whether there was any. */
   #restamp(now: number): Promise<boolean> {
-    return this.#inTurn(async () => {
-      const pending = this.#kept.filter(({ where }) => where === 'pending');
+    return this.#shelf.inTurn(async () => {
+      const pending = this.kept.filter(({ where }) => where === 'pending');
       const keep = pending.flatMap((each): KeptOperation[] => {
         const { operation } = each;
         const { ahead } = notAfter({ deviceTime: Date.parse(operation.at), ahead: operation.ahead }, now);
         return ahead === operation.ahead ? [] : [{ ...each, operation: { ...operation, ahead } }];
       });
-      await this.#write({ keep, bearings: this.#bearings });
+      await this.#shelf.write({ keep });
       if (keep.length > 0) await this.#replay([]);
       return keep.length > 0;
     });
   }
 
-  /** A work order that goes takes its steps, entries and acknowledgements with it. */
-  #withTheirRows(changes: readonly Change[]): Change[] {
-    return changes.flatMap((change) => {
-      if (change.table !== 'workOrders' || change.row !== null) return [change];
-      const rows = (['steps', 'entries', 'acknowledgements'] as const).flatMap((table) =>
-        this.view.peekList(table, 'workOrder', change.id).map((row) => removal(table, row.id)),
-      );
-      return [change, ...rows];
-    });
+  #replay(arrived: readonly Change[]): Promise<void> {
+    return this.#overlay.replay(arrived, this.kept, this.person, this.clock.now());
   }
-
-  /** Puts the server's rows back, takes in new ones, and applies our operations again; shows only what differs. */
-  async #replay(arrived: readonly Change[]): Promise<void> {
-    const base = new StagedRecords(this.view);
-    base.absorb([...this.#covered.values()]);
-    base.absorb(arrived);
-    const { person } = this;
-    const covered = new Map<string, Change>();
-    const ours = person === null ? [] : this.#kept.filter((each) => each.where !== 'rejected');
-    for (const { operation } of ours) {
-      if (person === null) break;
-      const { changes } = await applyOperation(base, operation, person, this.clock.now());
-      for (const change of changes) {
-        const key = `${change.table}/${change.id}`;
-        if (covered.has(key)) continue;
-        const row = (await base.get(change.table, change.id)) ?? null;
-        covered.set(key, { table: change.table, id: change.id, row } as Change);
-      }
-      base.absorb(changes);
-    }
-    this.#covered = covered;
-    const differing = base.changes().filter((change) => !sameRow(this.view.peek(change.table, change.id), change.row));
-    this.view.change(differing);
-  }
-
-  /** Shows what an operation of ours changes, and remembers the server's rows that it hides. */
-  #show(changes: readonly Change[]): void {
-    for (const { table, id } of changes) {
-      const key = `${table}/${id}`;
-      if (this.#covered.has(key)) continue;
-      this.#covered.set(key, { table, id, row: this.view.peek(table, id) ?? null } as Change);
-    }
-    this.view.change(changes);
-  }
-
-  #clearView(): void {
-    this.view.clear();
-    this.#covered.clear();
-  }
-
-  /** Writes, takes over what was written, and tells the other windows. */
-  async #write(write: Write): Promise<void> {
-    const whole = { ...write, bearings: { ...write.bearings, clock: this.clock.memory } };
-    const before = this.#edition;
-    const edition = await this.#parts.database.write(whole, before);
-    this.#takeOver(whole, edition);
-    this.#parts.others.tell({ before, edition, write: whole });
-  }
-
-  #takeOver({ keep = [], forget = [], bearings }: Write, edition: Edition): void {
-    this.#edition = edition;
-    this.#bearings = bearings;
-    if (keep.length === 0 && forget.length === 0) return;
-    const kept = new Map(this.#everybodys.map((each) => [each.operation.id, each]));
-    for (const id of forget) kept.delete(id);
-    for (const each of keep) kept.set(each.operation.id, each);
-    this.#everybodys = [...kept.values()].sort((a, b) => a.sequence - b.sequence);
-    this.#kept = this.#everybodys.filter(({ operation }) => operation.by === bearings.person?.id);
-  }
-
-  /** Another window wrote: does the same here, or reads all of it again when something was missed. */
-  async #hear({ before, edition, write }: Told): Promise<void> {
-    await this.#inTurn(async () => {
-      if (edition <= this.#edition) return;
-      const isOther = write.bearings.person?.id !== this.person?.id;
-      if (before !== this.#edition || isOther || write.isWhole === true) return this.#reload();
-      this.#takeOver(write, edition);
-      this.clock.remember(write.bearings.clock);
-      for (const { operation } of write.keep ?? []) await this.#files.has(fileNamedBy(operation));
-      await this.#replay(write.changes ?? []);
-    });
-    this.#parts.onChange();
-  }
-
-  /** Reads all that is kept, and shows it with our operations on top. */
-  async #reload(): Promise<void> {
-    const { edition, bearings, rows, kept } = await this.#parts.database.load();
-    this.#edition = edition;
-    this.#bearings = bearings;
-    this.clock.remember(bearings.clock);
-    this.#everybodys = kept;
-    this.#kept = kept.filter(({ operation }) => operation.by === bearings.person?.id);
-    await this.#files.load();
-    this.#clearView();
-    this.view.change(rows);
-    await this.#replay([]);
-  }
-
-  /** One thing after another: whatever reads and then writes must not be overtaken, or is done again. */
-  #inTurn<T>(task: () => Promise<T>): Promise<T> {
-    const run = this.#queue.then(async () => {
-      for (;;) {
-        try {
-          return await task();
-        } catch (error) {
-          if (!(error instanceof Overtaken)) throw error;
-          await this.#reload();
-        }
-      }
-    });
-    this.#queue = run.catch(() => undefined);
-    return run;
-  }
-}
-
-function removal(table: TableName, id: string): Change {
-  return { table, id, row: null };
 }
 
 function isCode(outcome: Outcome | undefined, code: ErrorCode): boolean {

@@ -7,9 +7,12 @@ import {
   type Instant,
   type OperationName,
   type Outcome,
+  type FileId,
   type IndexName,
   type OperationId,
   type Person,
+  type PictureType,
+  type Refusal,
   type TableName,
   type Tables,
 } from '@oilcan/core';
@@ -24,6 +27,7 @@ import type { KeptOperation } from './kept-operation';
 import { nowhere, type LocalDatabase } from './local-database';
 import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
+import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
 import { Unreachable } from './server-link';
@@ -182,6 +186,32 @@ export async function mend(id: OperationId, args: unknown): Promise<Outcome> {
   const outcome = await openedPhone().mend(id, args);
   if (outcome.ok) void synchronize();
   return outcome;
+}
+
+/** Keeps a picture on this phone until it is sent; gives why it could not. */
+export function keepPicture({ id, content }: ShrunkPicture): Promise<Refusal | null> {
+  const by = usePhone.getState().person?.id;
+  if (by === undefined) throw new OilcanError('not_signed_in');
+  const about = { id, mediaType: 'image/jpeg', bytes: content.length, by, isSent: false, keptAt: now() } as const;
+  return openedPhone().keepFile(about, content);
+}
+
+/** A picture from this phone, else from the server, which is then kept here for a while; null without signal. */
+export async function readPicture(id: FileId, mediaType: PictureType): Promise<Uint8Array<ArrayBuffer> | null> {
+  const here = await openedPhone().readFile(id);
+  if (here !== undefined) return here;
+  try {
+    const content = await httpLink.file(id);
+    const by = usePhone.getState().person?.id;
+    if (by !== undefined) {
+      const about = { id, mediaType, bytes: content.length, by, isSent: true, keptAt: now() };
+      await openedPhone().keepFile(about, content);
+    }
+    return content;
+  } catch (error) {
+    if (error instanceof OilcanError || error instanceof Unreachable) return null;
+    throw error;
+  }
 }
 
 export function dropRejected(id: OperationId): Promise<void> {

@@ -56,11 +56,12 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
       {isAsking ? (
         <View style={sheet.ask}>
           <Words>
-            {counted(unsent, 'record is', 'records are')} only on this phone. Signing out now loses{' '}
-            {unsent === 1 ? 'it' : 'them'}.
+            {counted(unsent, 'record is', 'records are')} only on this phone. When you sign out,{' '}
+            {unsent === 1 ? 'it waits' : 'they wait'} here until you sign in again on this phone. Nobody else sees or
+            sends {unsent === 1 ? 'it' : 'them'}.
           </Words>
           <Button word="Stay signed in" main onPress={onClose} />
-          <Button word="Sign out and lose them" onPress={() => void leave()} />
+          <Button word="Sign out all the same" onPress={() => void leave()} />
         </View>
       ) : (
         <Button word="Sign out" icon="signOut" onPress={() => (unsent > 0 ? setIsAsking(true) : void leave())} />

@@ -5,7 +5,7 @@ import { Press } from '../../ui/press';
 import { RULE, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { PersonMark } from './person-mark';
-import { SentMark } from './sent-mark';
+import { SentMark } from '../unsent/sent-mark';
 
 interface Props {
   readonly title: string;

@@ -17,6 +17,7 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayExactly } from '../../words/dates';
 import { entryWords } from './entry-words';
+import { Picture } from './picture';
 import { entryNames, useWhere } from './record';
 
 interface Props {
@@ -39,6 +40,7 @@ export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactEle
   return (
     <BottomSheet title="Entry" aside={where ?? 'Sent'} onClose={onClose}>
       <Words as="heading">{headline}</Words>
+      {entry.content.kind === 'photo' ? <Picture photo={entry.content} /> : null}
       <Words soft>{detail}</Words>
       <Words as="small" soft>
         {by?.name}, {sayExactly(entry.at, settings.zone, settings.language)}
@@ -55,8 +57,8 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
   const [reason, setReason] = useState('');
   const [isUnreadable, setIsUnreadable] = useState(false);
   const { content } = entry;
-  if (content.kind !== 'labor' && content.kind !== 'part' && content.kind !== 'note' && content.kind !== 'reading')
-    return null;
+  const isAmendable = content.kind === 'labor' || content.kind === 'part' || content.kind === 'note';
+  if (!isAmendable && content.kind !== 'reading' && content.kind !== 'photo') return null;
   const target = { workOrderId: work.id, entryId: entry.id };
   const amend = async (): Promise<void> => {
     setIsUnreadable(false);
@@ -82,7 +84,7 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
   const labels = { labor: 'How long instead', part: 'Amount instead', note: 'Text instead' } as const;
   return (
     <>
-      {content.kind === 'reading' ? null : (
+      {!isAmendable ? null : (
         <>
           <Field
             label={labels[content.kind]}

@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
@@ -8,6 +8,7 @@ import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
+import { HazardSheet } from './hazard-sheet';
 import { amountOf, useKitLines, type KitLine } from './kit';
 import { useIsPrepared } from './parts';
 import { Row, Section } from './section';
@@ -23,6 +24,7 @@ export function PreparePart({
   const palette = usePalette();
   const isPrepared = useIsPrepared(work);
   const kit = useKitLines(work);
+  const [isAdding, setIsAdding] = useState(false);
   return (
     <Section
       title="Prepare"
@@ -61,6 +63,10 @@ export function PreparePart({
           }
         />
       )}
+      {isOpen(work.state) ? (
+        <Button style={sheet.acknowledge} word="Add a hazard" icon="hazard" onPress={() => setIsAdding(true)} />
+      ) : null}
+      {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       {kit.length === 0 ? null : (
         <View style={sheet.kitHead}>
           <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>

@@ -9,6 +9,7 @@ import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
 import { EntrySheet } from './entry-sheet';
 import { entryWords, type EntryNames } from './entry-words';
+import { Picture } from './picture';
 import { Section } from './section';
 
 export const entryNames: EntryNames = {
@@ -77,6 +78,7 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
             .join(' · ')}
         </Words>
       </View>
+      {entry.content.kind === 'photo' ? <Picture photo={entry.content} isSmall /> : null}
       {where === null ? null : <Words as="mark">{where}</Words>}
     </Press>
   );

@@ -1,0 +1,80 @@
+import {
+  applyOperation,
+  isCarried,
+  MemoryRecords,
+  StagedRecords,
+  type Change,
+  type Instant,
+  type Person,
+  type TableName,
+} from '@oilcan/core';
+import type { KeptOperation } from './kept-operation';
+import { sameRow } from './same-row';
+
+/** The server's rows with this phone's own operations laid over them: what the person sees. */
+export class Overlay {
+  readonly view = new MemoryRecords();
+  /** Rows of the server that our operations have changed in `view`, as the server gave them. */
+  #covered = new Map<string, Change>();
+
+  /** Shows other rows of the server, without any operation. */
+  begin(rows: readonly Change[]): void {
+    this.view.clear();
+    this.#covered.clear();
+    this.view.change(rows);
+  }
+
+  /** Shows what an operation of ours changes, and remembers the server's rows that it hides. */
+  lay(changes: readonly Change[]): void {
+    for (const { table, id } of changes) {
+      const key = `${table}/${id}`;
+      if (this.#covered.has(key)) continue;
+      this.#covered.set(key, { table, id, row: this.view.peek(table, id) ?? null } as Change);
+    }
+    this.view.change(changes);
+  }
+
+  /** Puts the server's rows back, takes in new ones, and applies the operations again; shows only what differs. */
+  async replay(arrived: readonly Change[], kept: readonly KeptOperation[], person: Person | null, now: Instant) {
+    const base = new StagedRecords(this.view);
+    base.absorb([...this.#covered.values()]);
+    base.absorb(arrived);
+    const covered = new Map<string, Change>();
+    const ours = person === null ? [] : kept.filter((each) => each.where !== 'rejected');
+    for (const { operation } of ours) {
+      if (person === null) break;
+      const { changes } = await applyOperation(base, operation, person, now);
+      for (const change of changes) {
+        const key = `${change.table}/${change.id}`;
+        if (covered.has(key)) continue;
+        const row = (await base.get(change.table, change.id)) ?? null;
+        covered.set(key, { table: change.table, id: change.id, row } as Change);
+      }
+      base.absorb(changes);
+    }
+    this.#covered = covered;
+    const differing = base.changes().filter((change) => !sameRow(this.view.peek(change.table, change.id), change.row));
+    this.view.change(differing);
+  }
+
+  /** Work that ended a while ago, which the server no longer gives to a new phone either, with what belongs to it. */
+  ended(now: Instant): Change[] {
+    const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
+    return this.withTheirRows(ended.map(({ id }) => removal('workOrders', id)));
+  }
+
+  /** A work order that goes takes its steps, entries and acknowledgements with it. */
+  withTheirRows(changes: readonly Change[]): Change[] {
+    return changes.flatMap((change) => {
+      if (change.table !== 'workOrders' || change.row !== null) return [change];
+      const rows = (['steps', 'entries', 'acknowledgements'] as const).flatMap((table) =>
+        this.view.peekList(table, 'workOrder', change.id).map((row) => removal(table, row.id)),
+      );
+      return [change, ...rows];
+    });
+  }
+}
+
+function removal(table: TableName, id: string): Change {
+  return { table, id, row: null };
+}

@@ -1,0 +1,39 @@
+import { instantFromMillis, type Person } from '@oilcan/core';
+import { ann, aStep, bob, newOperationId, smallWorks } from '@oilcan/core/testing';
+import { MemoryDatabase } from '../memory-database';
+import { noOtherWindows, type OtherWindows } from '../other-windows';
+import { Phone } from '../phone';
+import { SmallServer } from './small-server';
+
+const NOON = Date.parse('2026-11-23T11:00:00Z');
+
+/** A small server, phones on it, and the time. */
+export class TestPhones {
+  /** Minutes after noon, by the server's clock. */
+  minute = 0;
+  /** By how many the phones are ahead of it. */
+  minutesAhead = 0;
+  readonly server = new SmallServer(smallWorks({ personIds: [ann.id, bob.id] }, [aStep(1), aStep(2)]), () =>
+    instantFromMillis(NOON + this.minute * 60_000),
+  );
+
+  /** A phone with its person signed in. */
+  async of(person: Person, database = new MemoryDatabase(), others: OtherWindows = noOtherWindows): Promise<Phone> {
+    const phone = new Phone({
+      database,
+      server: this.server.linkOf(person),
+      device: person.id,
+      clocks: {
+        wall: () => NOON + (this.minute + this.minutesAhead) * 60_000,
+        running: () => this.minute * 60_000,
+      },
+      deviceTime: instantFromMillis,
+      newOperationId,
+      others,
+      onChange: () => undefined,
+    });
+    await phone.open();
+    await phone.signIn(person);
+    return phone;
+  }
+}

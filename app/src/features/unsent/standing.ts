@@ -1,0 +1,57 @@
+import type { IconName } from '../../ui/icon-paths';
+import { counted } from '../../words/work-words';
+import type { Contact } from '../../data/contact';
+
+/** What the sent mark is about. */
+export interface Facts {
+  readonly contact: Contact;
+  readonly pending: number;
+  readonly sending: number;
+  readonly rejected: number;
+  /** When the server was last heard, as a person says it; null when never. */
+  readonly heardAt: string | null;
+}
+
+export interface Standing {
+  readonly icon: IconName;
+  readonly words: string;
+}
+
+/** How things stand between this phone and the server, most pressing first, in a few words. */
+export function standingOf({ contact, pending, sending, rejected, heardAt }: Facts): Standing {
+  if (rejected > 0) return { icon: 'needsYou', words: counted(rejected, 'needs you', 'need you') };
+  if (contact === 'signed-out') return { icon: 'needsYou', words: 'Sign in to send' };
+  if (contact === 'older') return { icon: 'needsYou', words: 'Update to send' };
+  if (contact === 'phone-full') return { icon: 'needsYou', words: 'Phone is full' };
+  if (sending > 0) return { icon: 'phone', words: `Sending ${sending}` };
+  const icon = contact === 'no-signal' ? 'noSignal' : 'phone';
+  if (pending > 0) return { icon, words: `${pending} on this phone` };
+  if (contact === 'no-signal') return { icon, words: heardAt === null ? 'No signal' : `No signal since ${heardAt}` };
+  if (contact === 'server-trouble' || contact === 'newer') return { icon, words: 'Server not ready' };
+  return { icon: 'sent', words: 'All sent' };
+}
+
+/** The same at length, with what happens next. */
+export function explain({ contact, pending, heardAt }: Facts): string {
+  const waiting = pending === 0 ? '' : ` ${counted(pending, 'record waits', 'records wait')} here`;
+  const goes =
+    pending === 0 ? '' : ` and ${pending === 1 ? 'goes' : 'go'} out by ${pending === 1 ? 'itself' : 'themselves'}.`;
+  const since = heardAt === null ? '' : ` since ${heardAt}`;
+  switch (contact) {
+    case 'no-signal':
+      return `No signal${since}.${waiting}${goes} Everything works meanwhile.`;
+    case 'server-trouble':
+      return `The server cannot take anything just now.${waiting}${goes}`;
+    case 'older':
+      return 'This Oilcan is older than the server. Update it; what you recorded stays on this phone.';
+    case 'newer':
+      return 'This Oilcan is newer than the server. What you recorded goes out once the server is updated.';
+    case 'phone-full':
+      return 'This phone has no space left for what comes from the server. Free some space; nothing is lost.';
+    case 'signed-out':
+      return 'Your session has ended. Nothing is lost; it goes out when you have signed in again.';
+    case 'unknown':
+    case 'reached':
+      return pending === 0 ? 'Everything recorded on this phone is with the server.' : `On the way:${waiting}${goes}`;
+  }
+}

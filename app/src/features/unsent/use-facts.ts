@@ -1,0 +1,17 @@
+import { nowhere } from '../../data/local-database';
+import { now, usePhone, useSettings } from '../../data/store';
+import { sayMoment } from '../../words/dates';
+import type { Facts } from './standing';
+
+/** How this phone stands to the server. */
+export function useFacts(): Facts {
+  const rejected = usePhone((state) => state.kept.filter((each) => each.where === 'rejected').length);
+  const pending = usePhone((state) => state.kept.filter((each) => each.where === 'pending').length);
+  const sending = usePhone((state) => state.sending.size);
+  const contact = usePhone((state) => state.contact);
+  const heard = usePhone((state) => (state.contact === 'reached' ? nowhere.knew : state.heardAt));
+  const settings = useSettings();
+  const heardAt =
+    settings === undefined || heard === nowhere.knew ? null : sayMoment(heard, now(), settings.zone, settings.language);
+  return { contact, pending, sending, rejected, heardAt };
+}
