@@ -21,7 +21,8 @@ test(`a server that is killed ${ROUNDS} times under load keeps everything that i
     Array.from({ length: PUSH_LIMIT }, () => {
       made += 1;
       const args = { workOrderId, text: `Note ${made}` };
-      return { id: idOf(made), name: 'note.add', args, at: new Date().toISOString(), by: 'ines', device: 'crash' };
+      const at = new Date().toISOString();
+      return { id: idOf(made), name: 'note.add', args, at, ahead: 0, knew: at, by: 'ines', device: 'crash' };
     });
   const push = async (): Promise<void> => {
     const body = JSON.stringify({ protocol: PROTOCOL_VERSION, operations: batch() });

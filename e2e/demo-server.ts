@@ -32,6 +32,7 @@ export class DemoServer {
         ...process.env,
         PORT: String(this.#port),
         DATABASE_URL: this.file,
+        OILCAN_FILES: join(this.#folder, 'files'),
         OILCAN_DEMO_PASSWORD: 'mountain',
         OILCAN_REQUESTS_PER_MINUTE: '100000',
       },

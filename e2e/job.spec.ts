@@ -87,8 +87,9 @@ test('what the server refuses stays with its reason until it is dropped', async 
   await ines.context().setOffline(false);
   await expect(ines.getByTestId('sent-mark')).toHaveText('1 needs you');
   await ines.getByTestId('sent-mark').tap();
-  await expect(ines.getByText(/Not taken: Only .* on hand in bin/)).toBeVisible();
+  await expect(ines.getByText(/Not taken. Only .* on hand in bin/)).toBeVisible();
   await ines.getByRole('button', { name: 'Drop it' }).tap();
+  await ines.getByRole('button', { name: 'Drop it for good' }).tap();
   await ines.getByRole('button', { name: 'Close' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
 });

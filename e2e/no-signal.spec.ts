@@ -9,7 +9,7 @@ test('starts with no network, works through reloads, and sends all of it once', 
   await ines.context().setOffline(true);
 
   await ines.goto('/');
-  await expect(ines.getByTestId('sent-mark')).toHaveText('No signal');
+  await expect(ines.getByTestId('sent-mark')).toHaveText(/^No signal since \d\d:\d\d$/);
   await ines.getByText('Service brake lining below 5 mm').tap();
   await ines.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
   await ines.getByRole('button', { name: 'Start my clock' }).tap();
@@ -29,7 +29,8 @@ test('starts with no network, works through reloads, and sends all of it once', 
   await ines.reload();
   await expect(ines.getByTestId('sent-mark')).toHaveText('5 on this phone');
   await ines.getByTestId('sent-mark').tap();
-  await expect(ines.getByText('this note')).toBeVisible();
+  await expect(ines.getByRole('dialog').getByText('No signal in the drive room.')).toBeVisible();
+  await expect(ines.getByRole('dialog').getByText('5 records wait here')).toBeVisible();
   await ines.getByRole('button', { name: 'Close' }).tap();
 
   await ines.context().setOffline(false);

@@ -4,7 +4,7 @@ import type { KeptFile, LocalDatabase } from './local-database';
 import type { FileAnswer, ServerLink } from './server-link';
 
 /** Bytes of files that stay on the phone after they were sent, to be looked at without signal. */
-export const FILES_BUDGET_BYTES = 64 * 1024 * 1024;
+const FILES_BUDGET_BYTES = 64 * 1024 * 1024;
 /** A file that the server failed at so often is put aside for its person. */
 const TRIES = 5;
 const YOUNG_MILLISECONDS = 24 * 3_600_000;

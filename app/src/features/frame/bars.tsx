@@ -1,16 +1,26 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useApplicationUpdate } from '../../data/application-update';
 import { noteKeepingRead, usePhone, type Keeping } from '../../data/store';
 import { Button } from '../../ui/press';
 import { RULE, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { sayClockAhead } from '../unsent/clock-words';
 
 /** On the lists, never over a job: a newer Oilcan is there, to be taken when it suits. */
 export function UpdateBar(): ReactElement | null {
   const take = useApplicationUpdate((state) => state.take);
   if (take === null) return null;
   return <Bar words="A newer Oilcan is on this phone. What you recorded stays." button="Take it" onPress={take} />;
+}
+
+/** On the lists: the clock of this phone is wrong. Said once for each difference. */
+export function ClockBar(): ReactElement | null {
+  const ahead = usePhone((state) => state.clockAhead);
+  const [readFor, setReadFor] = useState<number | null>(null);
+  const words = sayClockAhead(ahead);
+  if (words === null || readFor === ahead) return null;
+  return <Bar words={words} button="Good" onPress={() => setReadFor(ahead)} />;
 }
 
 const reload = (): void => window.location.reload();

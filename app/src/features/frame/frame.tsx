@@ -6,7 +6,7 @@ import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { RULE, useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
-import { KeepingBar, UpdateBar } from './bars';
+import { ClockBar, KeepingBar, UpdateBar } from './bars';
 import { placesFor, type AppPlace } from './places';
 
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
@@ -28,6 +28,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
         </View>
         <View style={sheet.main}>
           <KeepingBar />
+          {isSheet ? null : <ClockBar />}
           {isSheet ? null : <UpdateBar />}
           {children}
         </View>
@@ -37,6 +38,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   return (
     <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
       <KeepingBar />
+      {isSheet ? null : <ClockBar />}
       {isSheet ? null : <UpdateBar />}
       <View style={sheet.main}>{children}</View>
       {isSheet ? null : (

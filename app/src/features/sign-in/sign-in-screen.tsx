@@ -7,8 +7,9 @@ import { OilcanError } from '@oilcan/core';
 import * as yup from 'yup';
 import { httpLink, type About } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
-import { signIn } from '../../data/store';
+import { signIn, usePhone } from '../../data/store';
 import { roleWords } from '../../words/work-words';
+import { KeepingBar } from '../frame/bars';
 import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
@@ -28,6 +29,7 @@ export function SignInScreen(): ReactElement {
   const router = useRouter();
   const [demo, setDemo] = useState<Demo | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
+  const isSignedIn = usePhone((state) => state.person !== null);
   const { control, handleSubmit, formState } = useForm({
     resolver: yupResolver(schema),
     defaultValues: { name: '', password: '' },
@@ -40,10 +42,14 @@ export function SignInScreen(): ReactElement {
       .catch(() => setFailure('The server cannot be reached. Signing in needs signal once; after that it does not.'));
   }, []);
 
+  // By the form, in another window, or by a session that was still open.
+  useEffect(() => {
+    if (isSignedIn) router.replace('/');
+  }, [isSignedIn, router]);
+
   const enter = async (name: string, password: string): Promise<void> => {
     try {
       await signIn(name, password);
-      router.replace('/');
     } catch (error) {
       setFailure(sentenceOf(error));
     }
@@ -52,6 +58,7 @@ export function SignInScreen(): ReactElement {
 
   return (
     <ScrollView style={{ backgroundColor: palette.paper }} contentContainerStyle={sheet.page}>
+      <KeepingBar />
       <View style={sheet.column} role="main">
         <View style={sheet.sign}>
           <Icon name="oilcan" size={44} color={palette.green} />

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { correctedTime, definitionOf, isOperationName, sentenceFor, type Operation } from '@oilcan/core';
+import { correctedTime, sentenceFor, type Operation } from '@oilcan/core';
 import { takeUpdate } from '../../data/application-update';
 import { dropRejected, now, synchronize, usePhone, useRow, useSettings } from '../../data/store';
 import type { KeptOperation } from '../../data/kept-operation';
@@ -10,8 +10,10 @@ import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { entryNames } from '../sheet/record';
 import { sayClockAhead } from './clock-words';
 import { MendSheet } from './mend-sheet';
+import { operationWords } from './operation-words';
 import { SignInAgain } from './sign-in-again';
 import { explain } from './standing';
 import { useFacts } from './use-facts';
@@ -68,7 +70,7 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
   const { operation } = kept;
   const work = useRow('workOrders', workOrderIdOf(operation));
   const isOnItsWay = usePhone((state) => state.sending.has(operation.id));
-  const label = isOperationName(operation.name) ? definitionOf(operation.name).label : operation.name;
+  const what = operationWords(operation, entryNames);
   const madeAt =
     settings === undefined
       ? ''
@@ -80,11 +82,11 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
   return (
     <View style={[sheet.row, { borderColor: palette.line }]}>
       <Press onPress={open} role="link">
-        <Words as="label">
-          {work?.number ?? ''} {label}
+        <Words as="label" lines={3}>
+          {what}
         </Words>
         <Words as="small" soft>
-          {work?.title ?? 'Work order not on this phone'}
+          {work === undefined ? 'Work order not on this phone' : `${work.number} ${work.title}`}
           {' · '}
           {kept.where === 'rejected' ? `recorded ${madeAt}` : isOnItsWay ? 'being sent' : `waits since ${madeAt}`}
         </Words>

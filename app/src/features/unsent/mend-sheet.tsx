@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { definitionOf, isOperationName, sentenceFor, type Operation, type Refusal } from '@oilcan/core';
+import { sentenceFor, type Operation, type Refusal } from '@oilcan/core';
 import { mend, usePhone, useRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
@@ -7,7 +7,9 @@ import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { entryNames } from '../sheet/record';
 import { mendedArgs, mendFieldsOf } from './mending';
+import { operationWords } from './operation-words';
 
 /** A refused record put right and sent again. It keeps the time at which it was first made. */
 export function MendSheet({
@@ -43,14 +45,14 @@ export function MendSheet({
     return refusal !== null && isHere ? sentenceFor(refusal.code, refusal.values) : null;
   };
   const isElsewhere = refusal !== null && !fields.some(({ path }) => refusal.field?.split('.')[0] === path);
-  const label = isOperationName(operation.name) ? definitionOf(operation.name).label : operation.name;
   return (
     <BottomSheet
-      title={`Mend ${label}`}
+      title="Mend and send"
       aside={work?.number ?? ''}
       onClose={onClose}
       foot={<Button main word={fields.length === 0 ? 'Send it again' : 'Send it so'} onPress={() => void send()} />}
     >
+      <Words as="heading">{operationWords(operation, entryNames)}</Words>
       {refusedFor === null ? null : <Words>Not taken. {sentenceFor(refusedFor.code, refusedFor.values)}</Words>}
       {fields.map(({ path, label: name, text, lines, hint }) => (
         <Field

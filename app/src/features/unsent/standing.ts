@@ -32,7 +32,7 @@ export function standingOf({ contact, pending, sending, rejected, heardAt }: Fac
 }
 
 /** The same at length, with what happens next. */
-export function explain({ contact, pending, heardAt }: Facts): string {
+export function explain({ contact, pending, rejected, heardAt }: Facts): string {
   const waiting = pending === 0 ? '' : ` ${counted(pending, 'record waits', 'records wait')} here`;
   const goes =
     pending === 0 ? '' : ` and ${pending === 1 ? 'goes' : 'go'} out by ${pending === 1 ? 'itself' : 'themselves'}.`;
@@ -52,6 +52,8 @@ export function explain({ contact, pending, heardAt }: Facts): string {
       return 'Your session has ended. Nothing is lost; it goes out when you have signed in again.';
     case 'unknown':
     case 'reached':
-      return pending === 0 ? 'Everything recorded on this phone is with the server.' : `On the way:${waiting}${goes}`;
+      if (pending > 0) return `On the way:${waiting}${goes}`;
+      if (rejected > 0) return 'Everything else recorded on this phone is with the server.';
+      return 'Everything recorded on this phone is with the server.';
   }
 }
