@@ -45,6 +45,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   await server.register(rateLimit, {
     max: config.requestsPerMinute,
     timeWindow: '1 minute',
+    addHeaders: silentAboutLimits,
+    addHeadersOnExceeding: silentAboutLimits,
     errorResponseBuilder: (_request, context) =>
       new OilcanError('too_many_requests', { seconds: Math.ceil(context.ttl / 1000) }),
   });
@@ -54,6 +56,11 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   await server.register(apiDescription);
   await server.register(
     async (api) => {
+      api.addHook('onRequest', (_request, reply, done) => {
+        for (const header of forPagesOnly) reply.raw.removeHeader(header);
+        reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
+        done();
+      });
       await api.register(accountRoutes, { database, config });
       await api.register(syncRoutes, { database });
       await api.register(fileRoutes, { database, files });
@@ -77,6 +84,24 @@ const contentSources = {
   'base-uri': ["'none'"],
   'frame-ancestors': ["'none'"],
   'form-action': ["'self'"],
+};
+
+/** What protects a page says nothing of an answer in JSON, and would be most of the weight of a short one. */
+const forPagesOnly = [
+  'Cross-Origin-Opener-Policy',
+  'Origin-Agent-Cluster',
+  'Referrer-Policy',
+  'X-DNS-Prefetch-Control',
+  'X-Download-Options',
+  'X-Frame-Options',
+  'X-Permitted-Cross-Domain-Policies',
+  'X-XSS-Protection',
+];
+
+const silentAboutLimits = {
+  'x-ratelimit-limit': false,
+  'x-ratelimit-remaining': false,
+  'x-ratelimit-reset': false,
 };
 
 /** Answers are packed while somebody waits; the application's files are packed once, when it is built. */

@@ -28,7 +28,10 @@ export const httpLink = {
   push: (operations: readonly Operation[]): Promise<PushAnswer> =>
     request<PushAnswer>('POST', '/api/operations', json({ protocol: PROTOCOL_VERSION, operations })),
   pull: (since: Revision, isFilling: boolean): Promise<PullAnswer> =>
-    request<PullAnswer>('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL_VERSION}`),
+    request<PullAnswer>(
+      'GET',
+      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL_VERSION}`,
+    ),
   received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),
   sendPiece: (id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer> =>
     request<FileAnswer>('PUT', `/api/files/${id}`, {
@@ -80,6 +83,8 @@ async function request<Answer>(method: string, path: string, message?: Message |
     response = await fetch(path, {
       method,
       credentials: 'same-origin',
+      // The server knows where its own application comes from.
+      referrerPolicy: 'no-referrer',
       signal: AbortSignal.timeout(REQUEST_MILLISECONDS),
       ...(await message),
     });

@@ -4,7 +4,6 @@ import {
   batchOf,
   DeviceClock,
   fileNamedBy,
-  notAfter,
   OilcanError,
   PUSH_LIMIT,
   refuse,
@@ -32,6 +31,7 @@ import { nowhere, StorageFailed, type Bearings, type KeptFile, type LocalDatabas
 import type { ServerLink } from './server-link';
 import { Overlay } from './overlay';
 import { Shelf } from './shelf';
+import { stampedAnew } from './stamped-anew';
 import type { OtherWindows } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -272,8 +272,10 @@ export class Phone {
         while (await this.#pullOnce());
         // Small records go before large files; what a file held up goes after it.
         const passedOver = new Set<FileId>();
-        while (await this.#sendFile(passedOver)) while (await this.#pushOnce());
-        while (await this.#pullOnce());
+        while (await this.#sendFile(passedOver)) {
+          while (await this.#pushOnce());
+          while (await this.#pullOnce());
+        }
         await this.#letGo();
         this.#contact = passedOver.size === 0 ? 'reached' : 'server-trouble';
       } catch (error) {
@@ -311,13 +313,16 @@ export class Phone {
     this.#sending = new Set(operations.map(({ id }) => id));
     this.#parts.onChange();
     try {
-      const aheadBefore = this.clock.memory.ahead;
       const answer = await this.#asked(() => this.#parts.server.push(operations));
       await this.#settle(batch, answer);
       // Operations from the future were not judged: stamped anew, they go once more.
-      const isAhead = answer.outcomes.some(({ outcome }) => isCode(outcome, 'made_in_future'));
-      if (isAhead && this.clock.memory.ahead === aheadBefore) return await this.#restamp(toMillis(answer.now));
-      if (isAhead) return true;
+      const early = new Set(
+        answer.outcomes.filter(({ outcome }) => isCode(outcome, 'made_in_future')).map(({ id }) => id),
+      );
+      if (early.size > 0) {
+        await this.#restamp(toMillis(answer.now), early);
+        return true;
+      }
       this.#most = PUSH_LIMIT;
       this.#triesOfOne = 0;
       return answer.outcomes.length > 0 && sendable.length > batch.length;
@@ -459,23 +464,19 @@ export class Phone {
     const answeredAt = this.#parts.clocks.wall();
     const serverTime = toMillis(answer.now);
     if (this.clock.measured({ askedAt, answeredAt, serverTime })) {
-      await this.#restamp(Math.max(toMillis(this.clock.now()), serverTime));
+      await this.#restamp(serverTime, new Set());
     }
     return answer;
   }
 
-  /** What was stamped by a clock that turned out to be ahead happened by now. Returns whether there was any. */
-  #restamp(now: number): Promise<boolean> {
+  /** Stamps anew what a clock that was ahead had stamped. */
+  #restamp(now: number, early: ReadonlySet<string>): Promise<void> {
     return this.#shelf.inTurn(async () => {
       const pending = this.kept.filter(({ where }) => where === 'pending');
-      const keep = pending.flatMap((each): KeptOperation[] => {
-        const { operation } = each;
-        const { ahead } = notAfter({ deviceTime: Date.parse(operation.at), ahead: operation.ahead }, now);
-        return ahead === operation.ahead ? [] : [{ ...each, operation: { ...operation, ahead } }];
-      });
+      const keep = stampedAnew(pending, now, early);
+      if (keep.length === 0) return;
       await this.#shelf.write({ keep });
-      if (keep.length > 0) await this.#replay([]);
-      return keep.length > 0;
+      await this.#replay([]);
     });
   }
 

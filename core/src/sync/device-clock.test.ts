@@ -72,6 +72,13 @@ describe('the clock of a device', () => {
     expect(toMillis(device.clock.now())).toBe(start + 120_000);
   });
 
+  it('counts a setting back once when it is measured before it is noticed', () => {
+    const device = new Device();
+    device.wall -= HOUR;
+    device.clock.measured({ askedAt: device.wall, answeredAt: device.wall, serverTime: start });
+    expect([toMillis(device.clock.now()), device.clock.memory.ahead]).toEqual([start, -HOUR]);
+  });
+
   it('goes on from its last operation when the device was set back while it was off', () => {
     const before = new Device();
     const last = before.stamped();

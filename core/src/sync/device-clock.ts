@@ -87,6 +87,8 @@ export class DeviceClock {
 
   /** Takes in an answer of the server; tells whether the difference changed. */
   measured(answer: TimeAnswer): boolean {
+    // A jump of the clock is in this measurement already.
+    this.#corrected();
     const { ahead, within } = measureAhead(answer);
     if (Math.abs(ahead - this.#ahead) <= within + NOISE_MILLISECONDS) return false;
     this.#ahead = ahead;

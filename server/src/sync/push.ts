@@ -12,6 +12,7 @@ import {
   refuse,
   StagedRecords,
   type FileId,
+  type Instant,
   type Operation,
   type OperationId,
   type Outcome,
@@ -70,6 +71,7 @@ export async function push(
     await primeForOperations(batch, records, wellFormed, person);
 
     const outcomes: { id: string; outcome: Outcome }[] = [];
+    const early = await earlyCopies(transaction, wellFormed, now);
     const missingFiles = await missingFilesOf(transaction, wellFormed);
     const log: NewlyLogged[] = [];
     for (const [index, each] of read.entries()) {
@@ -83,7 +85,7 @@ export async function push(
         outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });
         continue;
       }
-      if (isFromTheFuture(operation.at, operation.ahead, now)) {
+      if (early.has(copyOf(operation))) {
         outcomes.push({ id: operation.id, outcome: refuse('made_in_future') });
         continue;
       }
@@ -141,6 +143,33 @@ async function knownOperations(
     .whereIn('id', ids)
     .select('id', 'name', 'by_person', 'args', 'outcome');
   return new Map(rows.map((row) => [asId<OperationId>(row.id), row]));
+}
+
+/** Names a copy of an operation by its stamp. */
+const copyOf = ({ id, ahead }: Pick<Operation, 'id' | 'ahead'>): string => `${id} ${ahead}`;
+
+/**
+ * Copies of operations that came from the future, and all that were made after one: their devices are told the time and
+ * stamp them anew. A copy that still bears the first stamp may come when that is past, and is not judged either.
+ */
+async function earlyCopies(
+  transaction: Knex.Transaction,
+  operations: readonly Operation[],
+  now: Instant,
+): Promise<Set<string>> {
+  const ids = operations.map(({ id }) => id);
+  const seen: { id: OperationId; ahead: number | string }[] = await transaction('early_operations')
+    .whereIn('id', ids)
+    .select('id', 'ahead');
+  const early = new Set(seen.map(({ id, ahead }) => copyOf({ id, ahead: Number(ahead) })));
+  const first = operations.findIndex(
+    (operation) => isFromTheFuture(operation.at, operation.ahead, now) || early.has(copyOf(operation)),
+  );
+  if (first < 0) return early;
+  const rest = operations.slice(first);
+  const rows = rest.map(({ id, ahead }) => ({ id, ahead }));
+  await transaction('early_operations').insert(rows).onConflict(['id', 'ahead']).ignore();
+  return new Set(rest.map(copyOf));
 }
 
 /** Files that operations name and that have not arrived. Their operations are not judged, and wait. */

@@ -23,7 +23,7 @@ export function standingOf({ contact, pending, sending, rejected, heardAt }: Fac
   if (contact === 'signed-out') return { icon: 'needsYou', words: 'Sign in to send' };
   if (contact === 'older') return { icon: 'needsYou', words: 'Update to send' };
   if (contact === 'phone-full') return { icon: 'needsYou', words: 'Phone is full' };
-  if (sending > 0) return { icon: 'phone', words: `Sending ${sending}` };
+  if (sending > 0 && contact !== 'no-signal') return { icon: 'phone', words: `Sending ${sending}` };
   const icon = contact === 'no-signal' ? 'noSignal' : 'phone';
   if (pending > 0) return { icon, words: `${pending} on this phone` };
   if (contact === 'no-signal') return { icon, words: heardAt === null ? 'No signal' : `No signal since ${heardAt}` };

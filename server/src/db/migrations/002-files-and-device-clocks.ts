@@ -8,6 +8,12 @@ export const filesAndDeviceClocks = {
       table.bigInteger('ahead').notNullable().defaultTo(0);
       table.string('knew', 40).nullable();
     });
+    // Operations as they came from the future: their devices stamp them anew, and a late copy is not to be judged.
+    await database.schema.createTable('early_operations', (table) => {
+      table.string('id', 64).notNullable();
+      table.bigInteger('ahead').notNullable();
+      table.primary(['id', 'ahead']);
+    });
     await database.schema.alterTable('entries', (table) => {
       table.string('file', 64).nullable().index();
     });

@@ -1,0 +1,47 @@
+import { CountingLine } from './counting-line';
+import { expect, phone, test } from './works';
+
+const KILOBYTE = 1_000;
+
+test('what goes over the air is light', async ({ open, server }, testInfo) => {
+  const line = new CountingLine(server.address);
+  const ines = await open(null, { ...phone, baseURL: await line.start() });
+  // The application itself is on the phone by then.
+  await ines.evaluate('navigator.serviceWorker.ready');
+  await ines.reload();
+  await expect(ines.getByRole('button', { name: 'Ines Okafor' })).toBeVisible();
+  await ines.waitForTimeout(1_000);
+  line.reset();
+  await ines.getByRole('button', { name: 'Ines Okafor' }).tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  const first = line.down;
+
+  await ines.getByText('Service brake lining below 5 mm').tap();
+  await ines.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
+  await expect(ines.getByText('hazards read', { exact: true })).toBeVisible();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  await ines.context().setOffline(true);
+  const box = ines.getByRole('checkbox', { name: 'Rope on the stop' });
+  for (let times = 1; times <= 60; times += 1) {
+    await box.tap();
+    await expect(box).toBeChecked({ checked: times % 2 === 1 });
+  }
+  await expect(ines.getByTestId('sent-mark')).toHaveText('60 on this phone');
+  line.reset();
+  await ines.context().setOffline(false);
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  const shift = line.up;
+
+  // The line for news comes back by itself, and brings one more question with it.
+  await ines.waitForTimeout(5_000);
+  line.reset();
+  await ines.evaluate(() => window.dispatchEvent(new Event('online')));
+  await ines.waitForTimeout(1_000);
+  const idle = line.up + line.down;
+
+  testInfo.annotations.push({ type: 'bytes', description: `first ${first}, shift ${shift}, idle ${idle}` });
+  process.stdout.write(`first synchronization ${first} B down, 60 operations ${shift} B up, idle check ${idle} B\n`);
+  expect(first).toBeLessThan(500 * KILOBYTE);
+  expect(shift).toBeLessThan(30 * KILOBYTE);
+  expect(idle).toBeLessThanOrEqual(KILOBYTE);
+});
