@@ -1,8 +1,17 @@
 import { benchList } from './list.mjs';
-import { benchOperations } from './operations.mjs';
+import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
+import { benchFullPhone, benchStart } from './phone.mjs';
 import { benchSize } from './size.mjs';
 
-const benches = { size: benchSize, operations: benchOperations, list: benchList };
+const benches = {
+  size: benchSize,
+  operations: benchOperations,
+  drain: benchDrain,
+  crowd: benchCrowd,
+  list: benchList,
+  'full-phone': benchFullPhone,
+  start: benchStart,
+};
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {
   if (wanted.length === 0 || wanted.includes(name)) await bench();

@@ -1,116 +1,107 @@
-import Database from 'better-sqlite3';
-import { anOperation, aStep, put, smallWorks, workId, ann } from '@oilcan/core/testing';
-import { PROTOCOL_VERSION, PUSH_LIMIT, type Change } from '@oilcan/core';
-import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { putAccount } from '../server/src/accounts/accounts';
+import { asId, PUSH_LIMIT, type Change, type StepId, type WorkOrderId } from '@oilcan/core';
+import { aStep, aWorkOrder, put, smallWorks } from '@oilcan/core/testing';
 import type { PhonesOrder } from './phones.mjs';
-import { median, report } from './report.mjs';
+import { plainRate } from './plain-rate.mjs';
+import { median, percentile, report } from './report.mjs';
+import { shiftOperation, STEPS } from './shift-operations.mjs';
+import { pushBody, startServer } from './small-server.mjs';
 
 const ROUNDS = 5;
 const BATCHES = 60;
 const PHONES = 4;
+const PENDING = 5_000;
+const CROWD = 200;
+const CROWD_SECONDS = Number(process.env['OILCAN_BENCH_SECONDS'] ?? 60);
+const REFERENCE = 'plain durable one-row transactions';
+
+const steps: Change[] = Array.from({ length: STEPS }, (_, index) => put('steps', aStep(index + 1)));
+
+/** What phones do in a thread of their own. */
+async function inThread<Result>(order: PhonesOrder): Promise<Result> {
+  const worker = new Worker(new URL('./bench-phones.mjs', import.meta.url), { workerData: order });
+  const [result] = (await once(worker, 'message')) as [Result];
+  return result;
+}
+
+async function inFolder(work: (folder: string) => Promise<void>): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'oilcan-bench-'));
+  await work(folder);
+  rmSync(folder, { recursive: true, force: true });
+}
+
+function referenceRate(file: string, count: number): number {
+  return plainRate(
+    file,
+    Array.from({ length: count }, (_, index) => JSON.stringify(shiftOperation(index))),
+  );
+}
 
 /**
- * Operations that the server applies in a second (real HTTP, batches of 50 from four phones at once, durable), against plain better-sqlite3
- * doing one durable single-row transaction for each, on the same disk in the same run.
+ * Operations that the server applies in a second (real HTTP, batches of 50 from four phones at once, durable), against
+ * plain better-sqlite3 doing one durable single-row transaction for each, on the same disk in the same run.
  */
-export async function benchOperations(): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'oilcan-bench-'));
-  const reference: number[] = [];
-  const ours: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) {
-    reference.push(plainRate(join(folder, `plain-${round}.sqlite`)));
-    ours.push(await serverRate(join(folder, `server-${round}.sqlite`)));
-  }
-  rmSync(folder, { recursive: true, force: true });
-  report(
-    'operations applied',
-    median(ours),
-    'plain durable one-row transactions',
-    median(reference),
-    '1/s',
-    'aim: 1.0 or more',
-  );
-}
-
-function plainRate(file: string): number {
-  const database = new Database(file);
-  database.pragma('journal_mode = WAL');
-  database.pragma('synchronous = FULL');
-  database.exec('CREATE TABLE operations (id TEXT PRIMARY KEY, body TEXT NOT NULL)');
-  const insert = database.prepare('INSERT INTO operations VALUES (?, ?)');
-  const count = BATCHES * PUSH_LIMIT;
-  const bodies = Array.from({ length: count }, (_, index) => JSON.stringify(operation(index)));
-  const started = performance.now();
-  for (const [index, body] of bodies.entries()) insert.run(String(index), body);
-  const seconds = (performance.now() - started) / 1000;
-  database.close();
-  return count / seconds;
-}
-
-/** What a technician sends over a shift: mostly steps, some notes, readings and time. */
-function operation(index: number) {
-  const at = new Date(Date.now() - 60_000).toISOString();
-  const onWork = { workOrderId: workId };
-  switch (index % 10) {
-    case 7:
-      return anOperation('note.add', { ...onWork, text: `Grease was black at nipple ${index}.` }, { at });
-    case 8:
-      return anOperation('reading.add', { ...onWork, pointId: 'point' as never, value: 60 + (index % 9) }, { at });
-    case 9:
-      return anOperation(
-        'labor.add',
-        {
-          ...onWork,
-          personId: ann.id,
-          startedAt: new Date(Date.now() - 7_200_000).toISOString() as never,
-          minutes: 15,
-          timeType: 'regular',
-        },
-        { at },
+export function benchOperations(): Promise<void> {
+  return inFolder(async (folder) => {
+    const reference: number[] = [];
+    const ours: number[] = [];
+    for (let round = 0; round < ROUNDS; round += 1) {
+      reference.push(referenceRate(join(folder, `plain-${round}.sqlite`), BATCHES * PUSH_LIMIT));
+      const { address, cookie, close } = await startServer(join(folder, `server-${round}.sqlite`), [
+        ...smallWorks(),
+        ...steps,
+      ]);
+      const bodies = Array.from({ length: BATCHES }, (_, batch) =>
+        pushBody(Array.from({ length: PUSH_LIMIT }, (__, index) => shiftOperation(batch * PUSH_LIMIT + index))),
       );
-    default:
-      return anOperation(
-        'step.answer',
-        { ...onWork, stepId: aStep((index % 60) + 1).id, answer: index % 2 === 0 ? { type: 'tick' } : null },
-        { at },
-      );
-  }
+      const seconds = await inThread<number>({ what: 'send', address, cookie, bodies, phones: PHONES });
+      ours.push((BATCHES * PUSH_LIMIT) / seconds);
+      await close();
+    }
+    report('operations applied', median(ours), REFERENCE, median(reference), '1/s', 'aim: 1.0 or more');
+  });
 }
 
-async function serverRate(file: string): Promise<number> {
-  const database = await openDatabase(file);
-  const rows: Change[] = [...smallWorks(), ...Array.from({ length: 60 }, (_, index) => put('steps', aStep(index + 1)))];
-  await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
-  await putAccount(database, ann.id, 'Ann', 'x');
-  const server = await buildServer(database, {
-    ...defaultConfig,
-    webRoot: null,
-    logLevel: 'silent',
-    requestsPerMinute: 1e9,
+/** A phone that was without signal for long: its own code sends 5,000 operations over loopback and hears all of it back. */
+export function benchDrain(): Promise<void> {
+  return inFolder(async (folder) => {
+    const reference = referenceRate(join(folder, 'plain.sqlite'), PENDING);
+    const { address, cookie, close } = await startServer(join(folder, 'server.sqlite'), [...smallWorks(), ...steps]);
+    const seconds = await inThread<number>({ what: 'drain', address, cookie, operations: PENDING });
+    await close();
+    const took = `${seconds.toFixed(1)} s for ${PENDING}`;
+    report(`draining a phone (${took})`, PENDING / seconds, REFERENCE, reference, '1/s', 'aim: 0.3 or more');
   });
-  const address = await server.listen({ port: 0, host: '127.0.0.1' });
-  const signIn = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'Ann', password: 'x' }),
+}
+
+/** 200 phones without a pause between their pushes of 5 operations and their pulls. */
+export function benchCrowd(): Promise<void> {
+  return inFolder(async (folder) => {
+    const reference = referenceRate(join(folder, 'plain.sqlite'), 5_000);
+    const works = Array.from({ length: CROWD }, (_, index) => `w-${index + 2}`);
+    const rows = works.flatMap((id): Change[] => {
+      const workOrderId = asId<WorkOrderId>(id);
+      const own = Array.from({ length: STEPS }, (_, index) => aStep(index + 1)).map((step) =>
+        put('steps', { ...step, id: asId<StepId>(`${id}-${step.id}`), workOrderId }),
+      );
+      return [put('workOrders', aWorkOrder({ id: workOrderId, number: id.toUpperCase() })), ...own];
+    });
+    const { address, cookie, close } = await startServer(join(folder, 'server.sqlite'), [...smallWorks(), ...rows]);
+    const order = { what: 'crowd', address, cookie, phones: CROWD, seconds: CROWD_SECONDS, works } as const;
+    const pushes = await inThread<number[]>(order);
+    await close();
+    const [p50, p95, p99] = [50, 95, 99].map((share) => percentile(pushes, share).toFixed(0));
+    report(
+      `${CROWD} phones for ${CROWD_SECONDS} s, a push 50th/95th/99th percentile ${p50}/${p95}/${p99} ms`,
+      (pushes.length * 5) / CROWD_SECONDS,
+      REFERENCE,
+      reference,
+      '1/s',
+      'a push and a pull for every 5 operations',
+    );
   });
-  const cookie = signIn.headers.get('set-cookie')?.split(';')[0] ?? '';
-  const batches = Array.from({ length: BATCHES }, (_, batch) =>
-    JSON.stringify({
-      protocol: PROTOCOL_VERSION,
-      operations: Array.from({ length: PUSH_LIMIT }, (__, index) => operation(batch * PUSH_LIMIT + index)),
-    }),
-  );
-  const order: PhonesOrder = { address, cookie, bodies: batches, phones: PHONES };
-  const worker = new Worker(new URL('./bench-phones.mjs', import.meta.url), { workerData: order });
-  const [seconds] = (await once(worker, 'message')) as [number];
-  await server.close();
-  await database.destroy();
-  return (BATCHES * PUSH_LIMIT) / seconds;
 }

@@ -1,39 +1,95 @@
-import { Agent, request } from 'node:http';
 import { parentPort, workerData } from 'node:worker_threads';
+import { instantFromMillis, PROTOCOL_VERSION, type OperationId, type PullAnswer, type WorkOrderId } from '@oilcan/core';
+import { ann, newOperationId } from '@oilcan/core/testing';
+import { MemoryDatabase } from '../app/src/data/memory-database';
+import { noOtherWindows } from '../app/src/data/other-windows';
+import { Phone } from '../app/src/data/phone';
+import { Line } from './http.mjs';
+import { shiftOperation } from './shift-operations.mjs';
+import { pushBody } from './small-server.mjs';
 
-/** What a thread of phones is told: where to send, as whom, and what. */
-export interface PhonesOrder {
-  readonly address: string;
-  readonly cookie: string;
-  readonly bodies: readonly string[];
-  /** How many send at once. */
-  readonly phones: number;
-}
+/** What a thread of phones is told, so that the server is not slowed by its own clients. */
+export type PhonesOrder = { readonly address: string; readonly cookie: string } & (
+  | { readonly what: 'send'; readonly bodies: readonly string[]; readonly phones: number }
+  | { readonly what: 'drain'; readonly operations: number }
+  | { readonly what: 'crowd'; readonly phones: number; readonly seconds: number; readonly works: readonly string[] }
+);
 
-/** Sends every body, some at once, in a thread of its own so that the server is not slowed by its own clients. */
-async function sendAll({ address, cookie, bodies, phones }: PhonesOrder): Promise<number> {
-  const agent = new Agent({ keepAlive: true, maxSockets: phones });
+/** Sends every body, some at once; gives the seconds. */
+async function send(line: Line, bodies: readonly string[], phones: number): Promise<number> {
   const waiting = [...bodies];
   const started = performance.now();
   const phone = async (): Promise<void> => {
-    for (let body = waiting.shift(); body !== undefined; body = waiting.shift()) await send(body);
+    for (let body = waiting.shift(); body !== undefined; body = waiting.shift()) {
+      await line.ask('POST', '/api/operations', body);
+    }
   };
-  const send = (body: string): Promise<void> =>
-    new Promise((resolve, reject) => {
-      const headers = { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body), cookie };
-      const sent = request(`${address}/api/operations`, { method: 'POST', agent, headers }, (answer) => {
-        let text = '';
-        answer.setEncoding('utf8').on('data', (chunk: string) => (text += chunk));
-        answer.on('end', () => {
-          if (answer.statusCode === 200 && !text.includes('"ok":false')) resolve();
-          else reject(new Error(`An operation of the benchmark was refused: ${text.slice(0, 300)}`));
-        });
-      });
-      sent.on('error', reject).end(body);
-    });
   await Promise.all(Array.from({ length: phones }, phone));
-  agent.destroy();
   return (performance.now() - started) / 1000;
 }
 
-if (parentPort !== null) parentPort.postMessage(await sendAll(workerData as PhonesOrder));
+/** The phone's own code with so many pending operations; gives the seconds until it answers for nothing. */
+async function drain(line: Line, operations: number): Promise<number> {
+  const phone = new Phone({
+    database: new MemoryDatabase(),
+    server: {
+      push: async (sent) => JSON.parse(await line.ask('POST', '/api/operations', pushBody(sent))),
+      pull: async (since, isFilling) =>
+        JSON.parse(await line.ask('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL_VERSION}`)),
+      work: () => Promise.reject(new Error('There is nothing to look up here.')),
+      received: () => Promise.reject(new Error('There are no files here.')),
+      sendPiece: () => Promise.reject(new Error('There are no files here.')),
+    },
+    device: 'bench',
+    clocks: { wall: () => Date.now(), running: () => performance.now() },
+    deviceTime: instantFromMillis,
+    newOperationId: (): OperationId => newOperationId(),
+    others: noOtherWindows,
+    onChange: () => undefined,
+  });
+  await phone.open();
+  await phone.signIn(ann);
+  await phone.synchronize();
+  for (let index = 0; index < operations; index += 1) {
+    const { name, args } = shiftOperation(index);
+    await phone.perform(name as 'note.add', args as never);
+  }
+  if (phone.kept.length !== operations) throw new Error(`Only ${phone.kept.length} operations were kept.`);
+  const started = performance.now();
+  while (phone.kept.length > 0) await phone.synchronize();
+  return (performance.now() - started) / 1000;
+}
+
+/** Phones that push a few operations and pull what is new, again and again; gives the milliseconds of every push. */
+async function crowd(line: Line, phones: number, seconds: number, works: readonly string[]): Promise<number[]> {
+  const pushes: number[] = [];
+  const end = performance.now() + seconds * 1000;
+  let made = 0;
+  const phone = async (_: unknown, own: number): Promise<void> => {
+    const work = works[own % works.length] as WorkOrderId;
+    let since = 0;
+    while (performance.now() < end) {
+      const operations = Array.from({ length: 5 }, () => shiftOperation((made += 1), work, `${work}-`));
+      const started = performance.now();
+      await line.ask('POST', '/api/operations', pushBody(operations));
+      pushes.push(performance.now() - started);
+      const path = `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL_VERSION}`;
+      since = (JSON.parse(await line.ask('GET', path)) as PullAnswer).revision;
+    }
+  };
+  await Promise.all(Array.from({ length: phones }, phone));
+  return pushes;
+}
+
+if (parentPort !== null) {
+  const order = workerData as PhonesOrder;
+  const line = new Line(order.address, order.cookie, order.what === 'drain' ? 2 : order.phones);
+  const result =
+    order.what === 'send'
+      ? await send(line, order.bodies, order.phones)
+      : order.what === 'drain'
+        ? await drain(line, order.operations)
+        : await crowd(line, order.phones, order.seconds, order.works);
+  line.close();
+  parentPort.postMessage(result);
+}

@@ -4,6 +4,12 @@ export function median(values: readonly number[]): number {
   return sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
 }
 
+/** The value below which such a share of a hundred lies. */
+export function percentile(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor((sorted.length * share) / 100))] ?? Number.NaN;
+}
+
 /** One line: what was measured, what it is compared with in the same run, and the ratio. */
 export function report(
   what: string,

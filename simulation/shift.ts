@@ -183,7 +183,7 @@ export class Shift {
 
   async #takePhoto(pocket: Pocket, window: Phone, id: FileId): Promise<void> {
     const about = { by: pocket.person.id, isSent: false, keptAt: window.clock.now() };
-    await window.keepFile({ id, mediaType: 'image/jpeg', bytes: PHOTO_BYTES, ...about }, new Uint8Array(PHOTO_BYTES));
+    await window.files.keep({ id, mediaType: 'image/jpeg', bytes: PHOTO_BYTES, ...about }, new Uint8Array(PHOTO_BYTES));
   }
 
   async #whilePowered(pocket: Pocket, work: (pocket: Pocket) => Promise<void>): Promise<void> {
@@ -243,7 +243,7 @@ function windowOf(pocket: Pocket, choice: number): Phone {
   return window;
 }
 
-/** Three jobs of everybody, with steps of every kind, hazards on one, and eight of a part in a bin. */
+/** Three jobs of everybody and one of Ann's, with steps of every kind, hazards on one, and eight of a part in a bin. */
 function startRows() {
   const everybody = Object.values(persons).map(({ id }) => id);
   const limits = { alarmLow: null, alertLow: null, alertHigh: 75, alarmHigh: 85 };
@@ -251,7 +251,7 @@ function startRows() {
   return [
     ...smallWorks({ personIds: everybody }),
     put('people', persons.cleo),
-    ...['w-1', 'w-2', 'w-3'].flatMap((id) => {
+    ...['w-1', 'w-2', 'w-3', 'w-4'].flatMap((id) => {
       const workOrderId = asId<WorkOrderId>(id);
       const step = (position: number, question: Parameters<typeof aStep>[1]) =>
         put('steps', aStep(position, question, { id: asId<StepId>(`${id}-s${position}`), workOrderId }));
@@ -261,7 +261,7 @@ function startRows() {
           aWorkOrder({
             id: workOrderId,
             number: id.toUpperCase(),
-            personIds: everybody,
+            personIds: id === 'w-4' ? [persons.ann.id] : everybody,
             hazards: id === 'w-3' ? hazards : [],
           }),
         ),

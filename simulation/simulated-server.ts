@@ -10,7 +10,7 @@ import {
   type PullAnswer,
   type PushAnswer,
 } from '@oilcan/core';
-import { openDatabase, pull, push, SqlRecords } from '@oilcan/server';
+import { openDatabase, pull, push, readWork, SqlRecords } from '@oilcan/server';
 import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
@@ -51,6 +51,7 @@ export class SimulatedServer {
     return {
       push: (operations) => deliver(() => this.#push(person, operations)),
       pull: (since, isFilling) => deliver(() => this.#pull(person, since, isFilling)),
+      work: (id) => deliver(() => readWork(this.database, person, id)),
       received: (id) => deliver(() => this.#fileAnswer(id)),
       sendPiece: (id, from, total, piece) => deliver(() => this.#take(id, from, total, piece.length, person)),
     };

@@ -1,6 +1,6 @@
 import { FILE_PIECE_BYTES, OilcanError, refuse, type FileId, type Refusal } from '@oilcan/core';
 import { isAboutTheRequest, isPassing } from './contact';
-import type { KeptFile, LocalDatabase } from './local-database';
+import { refusalOf, StorageFailed, type KeptFile, type LocalDatabase } from './local-database';
 import type { FileAnswer, ServerLink } from './server-link';
 
 /** Bytes of files that stay on the phone after they were sent, to be looked at without signal. */
@@ -42,9 +42,21 @@ export class FileQueue {
     return this.#files.get(id)?.isSent === false;
   }
 
-  async add(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<void> {
-    await this.#database.putFile(file, content);
+  /** Keeps a file; gives why it could not. */
+  async keep(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<Refusal | null> {
+    try {
+      await this.#database.putFile(file, content);
+    } catch (error) {
+      if (error instanceof StorageFailed) return refusalOf(error);
+      throw error;
+    }
     if (!this.#files.has(file.id)) this.#files.set(file.id, file);
+    return null;
+  }
+
+  /** What a file holds; undefined when it is not here. */
+  read(id: FileId): Promise<Uint8Array<ArrayBuffer> | undefined> {
+    return this.#database.readFile(id);
   }
 
   /** The server says that it does not have a file that was sent: it was lost there, or never arrived. */

@@ -2,6 +2,7 @@ import {
   isErrorCode,
   OilcanError,
   PROTOCOL_VERSION,
+  type Change,
   type ErrorValues,
   type FileId,
   type Operation,
@@ -9,6 +10,7 @@ import {
   type PullAnswer,
   type PushAnswer,
   type Revision,
+  type WorkOrderId,
 } from '@oilcan/core';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
@@ -32,6 +34,7 @@ export const httpLink = {
       'GET',
       `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL_VERSION}`,
     ),
+  work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> => request('GET', `/api/work/${id}`),
   received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),
   sendPiece: (id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer> =>
     request<FileAnswer>('PUT', `/api/files/${id}`, {

@@ -1,4 +1,5 @@
 import {
+  refuse,
   trustedClock,
   type Change,
   type ClockMemory,
@@ -8,6 +9,7 @@ import {
   type Person,
   type PersonId,
   type PictureType,
+  type Refusal,
   type Revision,
 } from '@oilcan/core';
 import type { KeptOperation } from './kept-operation';
@@ -107,4 +109,9 @@ export class StorageFailed extends Error {
     this.name = 'StorageFailed';
     this.isFull = isFull;
   }
+}
+
+/** What somebody is told when what they recorded could not be kept. */
+export function refusalOf({ isFull }: StorageFailed): Refusal {
+  return refuse(isFull ? 'phone_full' : 'phone_storage_failed');
 }

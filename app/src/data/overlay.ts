@@ -1,6 +1,8 @@
 import {
   applyOperation,
+  carriesWholeFor,
   isCarried,
+  isWholeFor,
   MemoryRecords,
   StagedRecords,
   type Change,
@@ -60,13 +62,25 @@ export class Overlay {
   /** Work that ended a while ago, which the server no longer gives to a new phone either, with what belongs to it. */
   ended(now: Instant): Change[] {
     const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
-    return this.withTheirRows(ended.map(({ id }) => removal('workOrders', id)));
+    return this.withTheirRows(
+      ended.map(({ id }) => removal('workOrders', id)),
+      null,
+    );
   }
 
-  /** A work order that goes takes its steps, entries and acknowledgements with it. */
-  withTheirRows(changes: readonly Change[]): Change[] {
+  /** Shows rows that are looked at and not carried; the next change of their work order takes them away. */
+  showForNow(changes: readonly Change[]): void {
+    this.view.change(changes.filter(({ table, id }) => !this.#covered.has(`${table}/${id}`)));
+  }
+
+  /**
+   * A work order that goes, or is not the person's to carry whole any more, takes its steps, entries and
+   * acknowledgements with it.
+   */
+  withTheirRows(changes: readonly Change[], person: Person | null): Change[] {
+    const carriedFor = person === null ? 'all' : carriesWholeFor(person, this.view.peekAll('crews'));
     return changes.flatMap((change) => {
-      if (change.table !== 'workOrders' || change.row !== null) return [change];
+      if (change.table !== 'workOrders' || (change.row !== null && isWholeFor(change.row, carriedFor))) return [change];
       const rows = (['steps', 'entries', 'acknowledgements'] as const).flatMap((table) =>
         this.view.peekList(table, 'workOrder', change.id).map((row) => removal(table, row.id)),
       );

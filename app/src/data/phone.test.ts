@@ -58,6 +58,23 @@ describe('a phone with signal', () => {
   });
 });
 
+describe('work of others', () => {
+  it('is looked up when somebody opens it, and goes with its next change', async () => {
+    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
+    const phone = await phones.of(ann);
+    await phone.synchronize();
+    // The small server gives everything, as one does whose person carried it whole before.
+    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id], title: 'Changed' }))]);
+    await phone.synchronize();
+    expect(phone.view.peekAll('steps')).toEqual([]);
+    await phone.lookUp(workId);
+    expect(phone.view.peekAll('steps')).toHaveLength(2);
+    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id], title: 'Changed again' }))]);
+    await phone.synchronize();
+    expect(phone.view.peekAll('steps')).toEqual([]);
+  });
+});
+
 describe('a phone without signal', () => {
   it('goes on, and sends everything once it is back, each once', async () => {
     const phone = await phones.of(ann);
@@ -122,7 +139,7 @@ describe('what the server refuses', () => {
     await phone.perform('step.answer', tick(1));
     await phone.synchronize();
     expect(phone.kept).toMatchObject([{ where: 'rejected', refusal: { code: 'work_order_not_yours' } }]);
-    expect(phone.view.peek('steps', aStep(1).id)?.answer).toBeNull();
+    expect(phone.view.peek('steps', aStep(1).id)?.answer ?? null).toBeNull();
     await phone.synchronize();
     expect(server.pushes).toBe(1);
     await phone.dropRejected(idOf(phone));

@@ -23,11 +23,12 @@ import {
   type PullAnswer,
   type PushAnswer,
   type Refusal,
+  type WorkOrderId,
 } from '@oilcan/core';
 import { contactAfter, isAboutTheRequest, isPassing, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import { namesOneOf, type KeptOperation } from './kept-operation';
-import { nowhere, StorageFailed, type Bearings, type KeptFile, type LocalDatabase } from './local-database';
+import { nowhere, refusalOf, StorageFailed, type Bearings, type LocalDatabase } from './local-database';
 import type { ServerLink } from './server-link';
 import { Overlay } from './overlay';
 import { Shelf } from './shelf';
@@ -66,7 +67,8 @@ export class Phone {
   readonly #shelf: Shelf;
   #contact: Contact = 'unknown';
   #sending: ReadonlySet<OperationId> = new Set();
-  readonly #files: FileQueue;
+  /** Photos and the like; one is kept before the operation that names it is performed. */
+  readonly files: FileQueue;
   #most = PUSH_LIMIT;
   #triesOfOne = 0;
   #synchronizing: Promise<void> | null = null;
@@ -76,17 +78,17 @@ export class Phone {
   constructor(parts: PhoneParts) {
     this.#parts = parts;
     this.clock = new DeviceClock(parts.clocks);
-    this.#files = new FileQueue(parts.database, parts.server);
+    this.files = new FileQueue(parts.database, parts.server);
     this.#shelf = new Shelf({
       ...parts,
       clock: this.clock,
       onReload: async (rows) => {
-        await this.#files.load();
+        await this.files.load();
         this.#overlay.begin(rows);
         await this.#replay([]);
       },
       onHeard: async ({ keep = [], changes = [] }) => {
-        for (const { operation } of keep) await this.#files.has(fileNamedBy(operation));
+        for (const { operation } of keep) await this.files.has(fileNamedBy(operation));
         await this.#replay(changes);
       },
     });
@@ -205,7 +207,7 @@ export class Phone {
         return applied.outcome;
       })
       .catch((error: unknown): Outcome => {
-        if (error instanceof StorageFailed) return refuse(error.isFull ? 'phone_full' : 'phone_storage_failed');
+        if (error instanceof StorageFailed) return refusalOf(error);
         throw error;
       });
     this.#parts.onChange();
@@ -227,19 +229,11 @@ export class Phone {
     };
   }
 
-  /** Keeps a file until it is sent. The operation that names it comes after. */
-  async keepFile(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<Refusal | null> {
-    try {
-      await this.#files.add(file, content);
-      return null;
-    } catch (error) {
-      if (error instanceof StorageFailed) return refuse(error.isFull ? 'phone_full' : 'phone_storage_failed');
-      throw error;
-    }
-  }
-
-  readFile(id: FileId): Promise<Uint8Array<ArrayBuffer> | undefined> {
-    return this.#parts.database.readFile(id);
+  /** Looks up a work order that this phone does not carry whole. Rejects when there is no signal. */
+  async lookUp(id: WorkOrderId): Promise<void> {
+    const { changes } = await this.#parts.server.work(id);
+    await this.#shelf.inTurn(async () => this.#overlay.showForNow(changes));
+    this.#parts.onChange();
   }
 
   /** Drops an operation that the server refused. */
@@ -295,7 +289,7 @@ export class Phone {
     return this.kept.filter(({ operation, where }) => {
       if (where !== 'pending') return false;
       const file = fileNamedBy(operation);
-      const isWaiting = (file !== null && this.#files.isUnsent(file)) || namesOneOf(operation, waiting);
+      const isWaiting = (file !== null && this.files.isUnsent(file)) || namesOneOf(operation, waiting);
       if (isWaiting) waiting.add(operation.id);
       return !isWaiting;
     });
@@ -340,9 +334,9 @@ export class Phone {
     for (const { operation } of batch) {
       const outcome = outcomes.get(operation.id);
       if (isCode(outcome, 'made_in_future')) waiting.add(operation.id);
-      if (!isCode(outcome, 'file_missing') || !(await this.#files.has(fileNamedBy(operation)))) continue;
+      if (!isCode(outcome, 'file_missing') || !(await this.files.has(fileNamedBy(operation)))) continue;
       waiting.add(operation.id);
-      await this.#files.sendAgain(fileNamedBy(operation));
+      await this.files.sendAgain(fileNamedBy(operation));
     }
     await this.#shelf.inTurn(async () => {
       const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
@@ -398,7 +392,7 @@ export class Phone {
   async #sendFile(passedOver: Set<FileId>): Promise<boolean> {
     const pending = this.kept.filter(({ where }) => where === 'pending');
     const wanted = pending.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
-    const result = await this.#files.sendNext(wanted, passedOver);
+    const result = await this.files.sendNext(wanted, passedOver);
     if (result === null) return false;
     this.#parts.onChange();
     if (result.refusal === null) return true;
@@ -437,7 +431,7 @@ export class Phone {
         this.#shelf.note(bearings);
         return false;
       }
-      const changes = this.#overlay.withTheirRows(answer.changes);
+      const changes = this.#overlay.withTheirRows(answer.changes, this.person);
       const forget = arrived.map(({ operation }) => operation.id);
       await this.#shelf.write({ changes, isWhole: isOtherScope, forget, bearings });
       if (isOtherScope) this.#overlay.begin([]);
@@ -454,7 +448,7 @@ export class Phone {
       await this.#shelf.write({ changes });
       await this.#replay(changes);
     });
-    await this.#files.tidy(this.#shelf.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []));
+    await this.files.tidy(this.#shelf.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []));
   }
 
   /** Asks the server, and measures the device's clock by its answer. */

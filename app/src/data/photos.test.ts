@@ -16,7 +16,7 @@ describe('photos', () => {
   const fileId = asId<FileId>('a'.repeat(64));
   const photo = { workOrderId: workId, fileId, mediaType: 'image/jpeg' as const, width: 4, height: 3, caption: 'seal' };
   const keep = (phone: Phone, id: FileId = fileId) =>
-    phone.keepFile(
+    phone.files.keep(
       { id, mediaType: 'image/jpeg', bytes: content.length, by: ann.id, isSent: false, keptAt: phone.clock.now() },
       content,
     );
@@ -67,7 +67,7 @@ describe('photos', () => {
     server.failure = () => null;
     await phone.perform('photo.add', photo);
     await phone.synchronize();
-    expect(await phone.readFile(fileId)).toHaveLength(content.length);
+    expect(await phone.files.read(fileId)).toHaveLength(content.length);
     expect(server.files.get(fileId)).toHaveLength(content.length);
   });
 });

@@ -1,10 +1,12 @@
-import type { FileId, Operation, PullAnswer, PushAnswer, Revision } from '@oilcan/core';
+import type { Change, FileId, Operation, PullAnswer, PushAnswer, Revision, WorkOrderId } from '@oilcan/core';
 
 /** What the phone asks of the server. Rejects with `Unreachable`, or with the server's own `OilcanError`. */
 export interface ServerLink {
   push(operations: readonly Operation[]): Promise<PushAnswer>;
   /** `isFilling` while the first rows are fetched. */
   pull(since: Revision, isFilling: boolean): Promise<PullAnswer>;
+  /** A work order with everything recorded on it. */
+  work(id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }>;
   /** How much of a file the server has. */
   received(id: FileId): Promise<FileAnswer>;
   sendPiece(id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer>;

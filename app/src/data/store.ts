@@ -15,6 +15,7 @@ import {
   type Refusal,
   type TableName,
   type Tables,
+  type WorkOrderId,
 } from '@oilcan/core';
 import { DateTime } from 'luxon';
 import { V7Generator } from 'uuidv7';
@@ -188,24 +189,35 @@ export async function mend(id: OperationId, args: unknown): Promise<Outcome> {
   return outcome;
 }
 
+/** Looks up a work order that this phone does not carry whole; tells whether it could. */
+export async function lookUpWork(id: WorkOrderId): Promise<boolean> {
+  try {
+    await openedPhone().lookUp(id);
+    return true;
+  } catch (error) {
+    if (error instanceof OilcanError || error instanceof Unreachable) return false;
+    throw error;
+  }
+}
+
 /** Keeps a picture on this phone until it is sent; gives why it could not. */
 export function keepPicture({ id, content }: ShrunkPicture): Promise<Refusal | null> {
   const by = usePhone.getState().person?.id;
   if (by === undefined) throw new OilcanError('not_signed_in');
   const about = { id, mediaType: 'image/jpeg', bytes: content.length, by, isSent: false, keptAt: now() } as const;
-  return openedPhone().keepFile(about, content);
+  return openedPhone().files.keep(about, content);
 }
 
 /** A picture from this phone, else from the server, which is then kept here for a while; null without signal. */
 export async function readPicture(id: FileId, mediaType: PictureType): Promise<Uint8Array<ArrayBuffer> | null> {
-  const here = await openedPhone().readFile(id);
+  const here = await openedPhone().files.read(id);
   if (here !== undefined) return here;
   try {
     const content = await httpLink.file(id);
     const by = usePhone.getState().person?.id;
     if (by !== undefined) {
       const about = { id, mediaType, bytes: content.length, by, isSent: true, keptAt: now() };
-      await openedPhone().keepFile(about, content);
+      await openedPhone().files.keep(about, content);
     }
     return content;
   } catch (error) {

@@ -1,3 +1,4 @@
+import { hasRole, type Crew, type Person } from '../people/people';
 import { addMinutes, type Instant } from '../time/instant';
 import type { WorkOrder } from '../work/work-order';
 
@@ -14,8 +15,31 @@ export function endOf(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>): Instant
   return work.closedAt ?? work.finishedAt;
 }
 
-/** Whether phones carry this work order with its steps, entries and acknowledgements. */
+/** Whether phones of its site carry this work order. */
 export function isCarried(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>, now: Instant): boolean {
   const end = endOf(work);
   return end === null || end > carriedSince(now);
+}
+
+/** Everybody to whom a work order is given: people and crews, by their ids. */
+export function assigneesOf(work: Pick<WorkOrder, 'personIds' | 'crewId'>): string[] {
+  return [...work.personIds, ...(work.crewId === null ? [] : [work.crewId])];
+}
+
+/**
+ * For whom a person carries work orders whole, with their steps, entries and acknowledgements: for all when a lead,
+ * else for themselves and their crews. Of other work on their sites they carry what it is, and look up the rest.
+ */
+export function carriesWholeFor(person: Person, crews: readonly Crew[]): 'all' | ReadonlySet<string> {
+  if (hasRole(person, ['lead'])) return 'all';
+  const own = crews.filter((crew) => crew.memberIds.includes(person.id)).map((crew) => crew.id);
+  return new Set<string>([person.id, ...own]);
+}
+
+/** Whether a person who carries whole for these carries this work order whole. */
+export function isWholeFor(
+  work: Pick<WorkOrder, 'personIds' | 'crewId'>,
+  carriedFor: 'all' | ReadonlySet<string>,
+): boolean {
+  return carriedFor === 'all' || assigneesOf(work).some((id) => carriedFor.has(id));
 }

@@ -9,6 +9,7 @@ import {
   type Tables,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
+import { noteAssignments } from './assignments';
 import { takeRevisions } from './revisions';
 
 /** Rows in one statement; keeps the number of bound values well under every database's limit. */
@@ -106,6 +107,8 @@ export class SqlRecords implements Records {
       return columns;
     });
     await this.#transaction(sqlName(table)).insert(stored).onConflict('id').merge();
+    const works = puts.flatMap((change) => (change.table === 'workOrders' && change.row !== null ? [change.row] : []));
+    if (works.length > 0) await noteAssignments(this.#transaction, works);
   }
 
   async #forgetRemovals(table: TableName, puts: readonly Change[]): Promise<void> {

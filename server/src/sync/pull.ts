@@ -1,16 +1,20 @@
 import { createHash } from 'node:crypto';
 import {
   carriedSince,
+  carriesWholeFor,
   indexesOf,
   instantFromMillis,
+  OilcanError,
   PULL_PAGE_ROWS,
   tableNames,
   type Change,
+  type Crew,
   type Instant,
   type Person,
   type PullAnswer,
   type Revision,
   type TableName,
+  type WorkOrderId,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
@@ -18,14 +22,29 @@ import { readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-reco
 
 /** Tables that phones do not carry: the movements behind a stock level are asked for when somebody looks. */
 const notCarried: ReadonlySet<TableName> = new Set(['movements']);
-/** Tables whose rows belong to a work order and are carried while it is. */
-const ofWork: ReadonlySet<TableName> = new Set(['steps', 'entries', 'acknowledgements']);
+/** Tables whose rows belong to a work order and are carried where it is carried whole. */
+const ofWork = ['steps', 'entries', 'acknowledgements'] as const satisfies readonly TableName[];
+const isOfWork = (table: TableName): boolean => ofWork.some((each) => each === table);
 
-/** Names what the person may see in this database. */
-export async function scopeOf(database: Knex, person: Person): Promise<string> {
+/** What a person may see and carries, and its name: when that changes, the phone begins anew. */
+interface Scope {
+  readonly name: string;
+  readonly siteIds: readonly string[];
+  readonly wholeFor: 'all' | readonly string[];
+}
+
+/** The scope of a person in this database. */
+export async function scopeOf(database: Knex, person: Person): Promise<Scope> {
   const identity: { id: string } | undefined = await database('identity').first('id');
-  const sites = [...person.siteIds].sort().join(' ');
-  return createHash('sha256').update(`${identity?.id} ${sites}`).digest('hex').slice(0, 16);
+  const crews: StoredRow[] = await database<StoredRow>('crews').select('id', 'revision', 'body');
+  const carried = carriesWholeFor(
+    person,
+    crews.map((each): Crew => readRow('crews', each)),
+  );
+  const wholeFor = carried === 'all' ? carried : [...carried].sort();
+  const siteIds = [...person.siteIds].sort();
+  const named = JSON.stringify([identity?.id, siteIds, wholeFor]);
+  return { name: createHash('sha256').update(named).digest('hex').slice(0, 16), siteIds, wholeFor };
 }
 
 /** One page of what changed since a revision, in the order in which it changed, as far as the person may see it. */
@@ -39,21 +58,31 @@ export async function pull(
 ): Promise<PullAnswer> {
   const scope = await scopeOf(database, person);
   const now = instantFromMillis(nowMillis);
+  const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now };
+  if ((await currentRevision(database)) <= since) return nothing;
   return database.transaction(async (transaction) => {
     const newest = await currentRevision(transaction);
-    if (newest <= since) return { changes: [], revision: since, hasMore: false, scope, now };
-    const recentSince = carriedSince(now);
-    const found = await readSince(transaction, person, since, recentSince, pageRows + 1);
-    if (!isFilling) {
-      found.push(...(await goneSince(transaction, person, since, recentSince, pageRows + 1)));
-      found.push(...(await removalsSince(transaction, person, since, pageRows + 1)));
-    }
-    found.sort((a, b) => a.revision - b.revision);
+    const found = await readSince(transaction, scope, since, now, isFilling, pageRows + 1);
     const page = found.slice(0, pageRows);
     const hasMore = found.length > pageRows;
     const revision = hasMore ? (page.at(-1)?.revision ?? newest) : newest;
-    return { changes: page.map(({ change }) => change), revision, hasMore, scope, now };
+    return { changes: page.map(({ change }) => change), revision, hasMore, scope: scope.name, now };
   });
+}
+
+/** A work order of the person's sites with everything recorded on it, whether phones carry it or not. */
+export async function readWork(database: Knex, person: Person, id: WorkOrderId): Promise<{ changes: Change[] }> {
+  const stored: StoredRow | undefined = await database<StoredRow>('work_orders')
+    .where('id', id)
+    .whereIn('site', [...person.siteIds])
+    .first();
+  if (stored === undefined) throw new OilcanError('not_found', { what: 'work order' });
+  const changes: Change[] = [{ table: 'workOrders', id, row: readRow('workOrders', stored) }];
+  for (const table of ofWork) {
+    const rows: StoredRow[] = await database<StoredRow>(sqlName(table)).where('work_order', id).orderBy('id');
+    changes.push(...rows.map((each) => ({ table, id: each.id, row: readRow(table, each) }) as Change));
+  }
+  return { changes };
 }
 
 interface Revised {
@@ -61,72 +90,105 @@ interface Revised {
   readonly change: Change;
 }
 
+interface Found extends StoredRow {
+  readonly name: string;
+}
+
+/** Rows that changed, and those that are gone, up to a limit; in one statement, because it is asked so often. */
 async function readSince(
   transaction: Knex.Transaction,
-  person: Person,
+  scope: Scope,
+  since: Revision,
+  now: Instant,
+  isFilling: boolean,
+  limit: number,
+): Promise<Revised[]> {
+  const recentSince = carriedSince(now);
+  const pieces = tableNames
+    .filter((table) => !notCarried.has(table))
+    .map((table) => rowsOf(transaction, table, scope, since, recentSince, limit));
+  if (!isFilling) {
+    pieces.push(goneSince(transaction, scope, since, recentSince, limit));
+    pieces.push(removalsSince(transaction, scope, since, limit));
+  }
+  const found: Found[] = await transaction
+    .from(transaction.unionAll(pieces.map(subselect(transaction))).as('found'))
+    .orderBy('revision')
+    .limit(limit)
+    .select('name', 'id', 'revision', 'body');
+  return found.map((each) => {
+    const table = tableOfSqlName(each.name);
+    const row = each.body === null ? null : readRow(table, each);
+    return { revision: Number(each.revision), change: { table, id: each.id, row } as Change };
+  });
+}
+
+/** A limit within a union needs a statement of its own. */
+const subselect =
+  (transaction: Knex.Transaction) =>
+  (query: Knex.QueryBuilder, index: number): Knex.QueryBuilder =>
+    transaction.from(query.as(`piece_${index}`)).select('name', 'id', 'revision', 'body');
+
+function named(transaction: Knex.Transaction, name: string): Knex.Raw {
+  return transaction.raw('? as name', [name]);
+}
+
+function rowsOf(
+  transaction: Knex.Transaction,
+  table: TableName,
+  scope: Scope,
   since: Revision,
   recentSince: Instant,
   limit: number,
-): Promise<Revised[]> {
-  const carriedWork = (): Knex.QueryBuilder =>
-    transaction('work_orders')
-      .whereIn('site', [...person.siteIds])
-      .where((still) => still.whereNull('ended').orWhere('ended', '>', recentSince))
-      .select('id');
-  const found: Revised[] = [];
-  for (const table of tableNames) {
-    if (notCarried.has(table)) continue;
-    const query = transaction<StoredRow>(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
-    if (table === 'workOrders') query.whereIn('id', carriedWork());
-    else if (ofWork.has(table)) query.whereIn('work_order', carriedWork());
-    else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...person.siteIds]);
-    const stored: StoredRow[] = await query.select('id', 'revision', 'body');
-    for (const each of stored) {
-      const change = { table, id: each.id, row: readRow(table, each) } as Change;
-      found.push({ revision: Number(each.revision), change });
-    }
-  }
-  return found;
+): Knex.QueryBuilder {
+  const query = transaction(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
+  if (table === 'workOrders') query.whereIn('id', carriedWork(transaction, scope, recentSince));
+  else if (isOfWork(table)) query.whereIn('work_order', wholeWork(transaction, scope, recentSince));
+  else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...scope.siteIds]);
+  return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
+}
+
+function carriedWork(transaction: Knex.Transaction, scope: Scope, recentSince: Instant): Knex.QueryBuilder {
+  return transaction('work_orders')
+    .whereIn('site', [...scope.siteIds])
+    .where((still) => still.whereNull('ended').orWhere('ended', '>', recentSince))
+    .select('id');
+}
+
+function wholeWork(transaction: Knex.Transaction, scope: Scope, recentSince: Instant): Knex.QueryBuilder {
+  const carried = carriedWork(transaction, scope, recentSince);
+  if (scope.wholeFor === 'all') return carried;
+  const given = transaction('assignments')
+    .whereIn('assignee', [...scope.wholeFor])
+    .select('work_order');
+  return carried.whereIn('id', given);
 }
 
 /**
  * Work that ended so long ago that it is not carried any more, for a phone that was away meanwhile and still has it
  * as open: it is told to let go of it.
  */
-async function goneSince(
+function goneSince(
   transaction: Knex.Transaction,
-  person: Person,
+  scope: Scope,
   since: Revision,
   recentSince: Instant,
   limit: number,
-): Promise<Revised[]> {
-  const gone: { id: string; revision: number | string }[] = await transaction('work_orders')
+): Knex.QueryBuilder {
+  return transaction('work_orders')
     .where('revision', '>', since)
-    .whereIn('site', [...person.siteIds])
+    .whereIn('site', [...scope.siteIds])
     .where('ended', '<=', recentSince)
     .orderBy('revision')
     .limit(limit)
-    .select('id', 'revision');
-  return gone.map(({ id, revision }) => ({
-    revision: Number(revision),
-    change: { table: 'workOrders', id, row: null },
-  }));
+    .select(named(transaction, 'work_orders'), 'id', 'revision', transaction.raw('null as body'));
 }
 
-async function removalsSince(
-  transaction: Knex.Transaction,
-  person: Person,
-  since: Revision,
-  limit: number,
-): Promise<Revised[]> {
-  const removals: { table_name: string; id: string; revision: number | string }[] = await transaction('removals')
+function removalsSince(transaction: Knex.Transaction, scope: Scope, since: Revision, limit: number): Knex.QueryBuilder {
+  return transaction('removals')
     .where('revision', '>', since)
-    .where((visible) => visible.whereNull('site').orWhereIn('site', [...person.siteIds]))
+    .where((visible) => visible.whereNull('site').orWhereIn('site', [...scope.siteIds]))
     .orderBy('revision')
     .limit(limit)
-    .select('table_name', 'id', 'revision');
-  return removals.map(({ table_name, id, revision }) => ({
-    revision: Number(revision),
-    change: { table: tableOfSqlName(table_name), id, row: null },
-  }));
+    .select('table_name as name', 'id', 'revision', transaction.raw('null as body'));
 }

@@ -23,7 +23,7 @@ import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { SqlRecords } from '../db/sql-records';
 import { primeForOperations } from './prime';
-import { rowsOfReopened } from './reopened';
+import { rowsOfNewlyCarried } from './newly-carried';
 
 interface LoggedOperation {
   readonly id: string;
@@ -103,7 +103,7 @@ export async function push(
     }
 
     const changes = batch.changes();
-    await records.write([...changes, ...(await rowsOfReopened(records, changes))]);
+    await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes))]);
     const revision = await currentRevision(transaction);
     if (log.length > 0) {
       await transaction('operations').insert(log.map((each) => ({ ...each, received_at: now, revision })));

@@ -1,9 +1,9 @@
-import { checkProtocol, pushSchema, type PushRequest } from '@oilcan/core';
+import { checkProtocol, pushSchema, type PushRequest, type WorkOrderId } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
 import { News } from './news';
-import { pull } from './pull';
+import { pull, readWork } from './pull';
 import { checkEnvelope, push } from './push';
 
 const pullSchema = yup
@@ -11,6 +11,17 @@ const pullSchema = yup
     since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required(),
     filling: yup.boolean().default(false),
     protocol: yup.number().integer().required('Say which protocol you speak.'),
+  })
+  .noUnknown()
+  .required();
+
+const workSchema = yup
+  .object({
+    id: yup
+      .string()
+      .strict()
+      .required('Name the work order.')
+      .matches(/^[A-Za-z0-9@._-]{1,64}$/, 'This is not the name of a work order.'),
   })
   .noUnknown()
   .required();
@@ -41,6 +52,16 @@ export async function syncRoutes(server: FastifyInstance, { database }: { readon
       checkProtocol(request.query.protocol);
       reply.header('cache-control', 'no-store');
       return pull(database, person, request.query.since, request.query.filling, Date.now());
+    },
+  );
+
+  server.get<{ Params: { id: WorkOrderId } }>(
+    '/work/:id',
+    { schema: { summary: 'A work order with everything recorded on it', params: workSchema } },
+    async (request, reply) => {
+      const person = await server.personOf(request);
+      reply.header('cache-control', 'no-store');
+      return readWork(database, person, request.params.id);
     },
   );
 

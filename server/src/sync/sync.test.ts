@@ -1,9 +1,9 @@
 import {
   addMinutes,
   asId,
+  type Change,
   type Operation,
   type OperationId,
-  type PersonId,
   type PullAnswer,
   type SiteId,
   type WorkOrderId,
@@ -11,6 +11,7 @@ import {
 import {
   anOperation,
   ann,
+  aCrew,
   aPerson,
   aStep,
   aWorkOrder,
@@ -27,7 +28,10 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
-import { pull } from './pull';
+import { SqlRecords } from '../db/sql-records';
+import { rowsOfNewlyCarried } from './newly-carried';
+import { pull, scopeOf } from './pull';
+import { push } from './push';
 
 let works: TestServer;
 let cookie: string;
@@ -187,13 +191,56 @@ describe('pulling rows', () => {
     expect(idsIn(news, 'steps')).toEqual([aStep(8).id]);
   });
 
-  it('names another scope for other sites', async () => {
-    const traveller = aPerson({ id: asId<PersonId>('tom'), name: 'Tom', siteIds: [site, asId<SiteId>('third')] });
-    const [mine, bobs, toms] = await Promise.all(
-      [ann, bob, traveller].map((person) => pull(works.database, person, 0, true, Date.now())),
-    );
-    expect(mine?.scope).toBe(bobs?.scope);
-    expect(mine?.scope).not.toBe(toms?.scope);
+  it('names another scope for another person, other sites and another crew', async () => {
+    const traveller = aPerson({ siteIds: [site, asId<SiteId>('third')] });
+    const scopes = [ann, bob, lea, traveller].map(async (person) => (await scopeOf(works.database, person)).name);
+    const before = await Promise.all(scopes);
+    expect(new Set(before).size).toBe(4);
+    expect((await scopeOf(works.database, ann)).name).toBe(before[0]);
+    await works.database.transaction((transaction) => new SqlRecords(transaction).put('crews', aCrew()));
+    expect((await scopeOf(works.database, ann)).name).toBe(before[0]);
+    expect((await scopeOf(works.database, bob)).name).not.toBe(before[1]);
+  });
+
+  it('brings of other people’s work what it is, and the rest when it is asked for', async () => {
+    const bobs = await works.signIn(bob);
+    const all = await works.pull(bobs);
+    expect([idsIn(all, 'workOrders'), idsIn(all, 'steps')]).toEqual([[workId], []]);
+    const whole = (await works.ask(bobs, { url: `/api/work/${workId}` })).json<PullAnswer>();
+    expect(idsIn(whole, 'steps')).toEqual([aStep(1).id, aStep(2).id]);
+    for (const id of [elsewhere, 'w-404']) {
+      expect((await works.ask(bobs, { url: `/api/work/${id}` })).statusCode).toBe(404);
+    }
+  });
+
+  it('brings the rows of work that was given to somebody', async () => {
+    const bobs = await works.signIn(bob);
+    const { revision } = await works.pull(bobs);
+    await works.database.transaction(async (transaction) => {
+      const records = new SqlRecords(transaction);
+      const given: Change = put('workOrders', aWorkOrder({ personIds: [ann.id, bob.id] }));
+      await records.write([given, ...(await rowsOfNewlyCarried(records, [given]))]);
+    });
+    expect(idsIn(await works.pull(bobs, revision), 'steps')).toEqual([aStep(1).id, aStep(2).id]);
+  });
+
+  it('sends back operations from the future with all made after them, and judges no late copy of them', async () => {
+    const { revision } = await works.pull(cookie);
+    const hour = 3_600_000;
+    const [early, after] = [
+      { ...tick(1), at: new Date(Date.now() + hour).toISOString() },
+      { ...tick(2), at: new Date().toISOString() },
+    ];
+    expect(codesOf(await works.push(cookie, [early, after]))).toEqual(['made_in_future', 'made_in_future']);
+    const stampedAnew = [early, after].map((each) => ({ ...each, ahead: hour }));
+    expect(codesOf(await works.push(cookie, stampedAnew))).toEqual(['accepted', 'accepted']);
+    expect(codesOf(await works.push(cookie, [early, after]))).toEqual(['accepted', 'accepted']);
+    const late = { ...tick(1), at: new Date(Date.now() + hour).toISOString() };
+    await works.push(cookie, [late]);
+    const tomorrow = Date.now() + 24 * hour;
+    const { outcomes } = await push(works.database, ann, [late], tomorrow);
+    expect(outcomes).toMatchObject([{ outcome: { code: 'made_in_future' } }]);
+    expect(idsIn(await works.pull(cookie, revision), 'steps')).toEqual([aStep(1).id, aStep(2).id]);
   });
 });
 

@@ -11,6 +11,7 @@ import {
   type Person,
   type PullAnswer,
   type PushAnswer,
+  type WorkOrderId,
 } from '@oilcan/core';
 import { Unreachable, type FileAnswer, type ServerLink } from '../server-link';
 
@@ -51,6 +52,7 @@ export class SmallServer {
     return {
       push: (operations) => this.#answer(() => this.#push(operations, person)),
       pull: (since) => this.#answer(() => Promise.resolve(this.#pull(since))),
+      work: (id) => this.#answer(() => Promise.resolve({ changes: this.#workRows(id) })),
       received: (id) => this.#answer(() => Promise.resolve(this.#received(id, false))),
       sendPiece: (id, from, total, piece) =>
         this.#answer(() => Promise.resolve(this.#takePiece(id, from, total, piece))),
@@ -85,6 +87,16 @@ export class SmallServer {
   #pull(since: number): PullAnswer {
     const changes = this.#log.filter((each) => each.revision > since).map(({ change }) => change);
     return { changes, revision: this.#revision, hasMore: false, scope: this.scope, now: this.now() };
+  }
+
+  #workRows(id: WorkOrderId): Change[] {
+    const work = this.records.peek('workOrders', id);
+    const steps = this.records.peekList('steps', 'workOrder', id);
+    if (work === undefined) throw new OilcanError('not_found', { what: 'work order' });
+    return [
+      { table: 'workOrders', id, row: work },
+      ...steps.map((row): Change => ({ table: 'steps', id: row.id, row })),
+    ];
   }
 
   #received(id: FileId, isWhole: boolean): FileAnswer {

@@ -15,6 +15,7 @@ import { kindWords, stateOf } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { Dock, type DockSheet } from './dock';
 import { notches, useLevel, type SheetPart } from './parts';
+import { OthersWork, useIsOurs } from './others-work';
 import { PreparePart } from './prepare-part';
 import { RecordList } from './record';
 import { WorkPart } from './work-part';
@@ -74,7 +75,12 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     goTo('prepare');
     say('Read and acknowledge the hazards first.');
   };
-  const dockPiece = <Dock work={work} open={dock} onOpen={setDock} onHazards={askForHazards} />;
+  const isOurs = useIsOurs(work);
+  const dockPiece = isOurs ? (
+    <Dock work={work} open={dock} onOpen={setDock} onHazards={askForHazards} />
+  ) : (
+    <OthersWork work={work} />
+  );
 
   return (
     <View style={sheet.screen}>

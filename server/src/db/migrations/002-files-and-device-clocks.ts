@@ -1,6 +1,26 @@
 import type { Knex } from 'knex';
 
-/** What a device knew when it made an operation, and the files that entries name. */
+/** What a device knew when it made an operation, to whom work is given, and the files that entries name. */
+const WORKS_AT_ONCE = 500;
+
+async function fillAssignments(database: Knex): Promise<void> {
+  for (let last = ''; ;) {
+    const works: { id: string; body: string }[] = await database('work_orders')
+      .where('id', '>', last)
+      .orderBy('id')
+      .limit(WORKS_AT_ONCE)
+      .select('id', 'body');
+    if (works.length === 0) return;
+    const rows = works.flatMap(({ id, body }) => {
+      const { personIds, crewId } = JSON.parse(body) as { personIds: string[]; crewId: string | null };
+      const assignees = new Set([...personIds, ...(crewId === null ? [] : [crewId])]);
+      return [...assignees].map((assignee) => ({ work_order: id, assignee }));
+    });
+    if (rows.length > 0) await database.batchInsert('assignments', rows, WORKS_AT_ONCE);
+    last = works.at(-1)?.id ?? '';
+  }
+}
+
 export const filesAndDeviceClocks = {
   name: '002-files-and-device-clocks',
   up: async (database: Knex): Promise<void> => {
@@ -17,6 +37,12 @@ export const filesAndDeviceClocks = {
     await database.schema.alterTable('entries', (table) => {
       table.string('file', 64).nullable().index();
     });
+    await database.schema.createTable('assignments', (table) => {
+      table.string('work_order', 160).notNullable();
+      table.string('assignee', 160).notNullable().index();
+      table.primary(['work_order', 'assignee']);
+    });
+    await fillAssignments(database);
     await database.schema.createTable('files', (table) => {
       table.string('id', 64).primary();
       table.string('media_type', 64).notNullable();

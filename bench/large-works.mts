@@ -1,0 +1,108 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { buildServer, defaultConfig, openDatabase } from '@oilcan/server';
+
+/** The demo as JSON lines, of so many mountains. */
+export function demoLines(scale: number): string[] {
+  const rows = execFileSync(process.execPath, ['demo/dist/main.mjs', '--scale', String(scale)], { maxBuffer: 1 << 30 });
+  return rows.toString().trimEnd().split('\n');
+}
+
+interface Row {
+  readonly id: string;
+  readonly number?: string;
+  readonly workOrderId?: string;
+  readonly finishedAt?: string | null;
+  readonly closedAt?: string | null;
+}
+
+/** The same lines without what ended, and every open work order with its steps so many times. */
+export function manyOpen(lines: readonly string[], copies: number): string[] {
+  const parsed = lines.map((line) => JSON.parse(line) as { table?: string; row?: Row });
+  const open = new Set(
+    parsed.flatMap(({ table, row }) =>
+      table === 'workOrders' && row?.finishedAt === null && row.closedAt === null ? [row.id] : [],
+    ),
+  );
+  return parsed.flatMap(({ table, row }, index) => {
+    if (row === undefined || (table !== 'workOrders' && row.workOrderId === undefined)) return [lines[index] ?? ''];
+    const isOpen = open.has(table === 'workOrders' ? row.id : (row.workOrderId ?? ''));
+    if (!isOpen) return [];
+    const isCopied = table === 'workOrders' || table === 'steps';
+    return Array.from({ length: isCopied ? copies : 1 }, (_, copy) => {
+      if (copy === 0) return lines[index] ?? '';
+      const named = (text: string | undefined): string => `${text ?? ''}-${copy}`;
+      const own = { ...row, id: named(row.id) };
+      const copied =
+        table === 'workOrders'
+          ? { ...own, number: named(row.number) }
+          : { ...own, workOrderId: named(row.workOrderId) };
+      return JSON.stringify({ table, row: copied });
+    });
+  });
+}
+
+/** The real server and application with these rows, and a lead's phone on which they are. */
+export async function openWorks(lines: readonly string[]): Promise<{ page: Page; close: () => Promise<void> }> {
+  const folder = mkdtempSync(join(tmpdir(), 'oilcan-bench-'));
+  const file = join(folder, 'works.sqlite');
+  execFileSync(process.execPath, ['server/dist/main.mjs', 'load'], {
+    input: `${lines.join('\n')}\n`,
+    env: { ...process.env, DATABASE_URL: file },
+  });
+  const database = await openDatabase(file);
+  const server = await buildServer(database, {
+    ...defaultConfig,
+    filesRoot: join(folder, 'files'),
+    demoPassword: 'mountain',
+    requestsPerMinute: 1e9,
+    logLevel: 'silent',
+  });
+  const address = await server.listen({ port: 0, host: '127.0.0.1' });
+  const browser = await chromium.launch({
+    executablePath: process.env['OILCAN_CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: address });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Tess Lindqvist' }).click();
+  await page.getByText('All sent').waitFor({ timeout: 120_000 });
+  return {
+    page,
+    close: async () => {
+      await browser.close();
+      await server.close();
+      await database.destroy();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** From the press of the first step's box to the changed attribute in the page, measured inside the page. */
+export function timeOfTick(page: Page): Promise<number> {
+  return page.evaluate(`new Promise((resolve) => {
+    const box = document.querySelector('[role=checkbox]');
+    const before = box.getAttribute('aria-checked');
+    const started = performance.now();
+    const watch = new MutationObserver(() => {
+      if (box.getAttribute('aria-checked') === before) return;
+      watch.disconnect();
+      requestAnimationFrame(() => resolve(performance.now() - started));
+    });
+    watch.observe(box, { attributes: true });
+    box.click();
+  })`);
+}
+
+/** Opens the first job with hazards and reads them, so that its steps can be ticked. */
+export async function beginJob(page: Page): Promise<void> {
+  await page
+    .getByRole('link', { name: /Gearbox output seal weeping oil/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /I have read/ }).click();
+  await page.getByText('hazards read', { exact: true }).waitFor();
+}

@@ -1,0 +1,37 @@
+import { PROTOCOL_VERSION, type Change, type Operation } from '@oilcan/core';
+import { ann } from '@oilcan/core/testing';
+import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
+import { putAccount } from '../server/src/accounts/accounts';
+
+/** The real server on a new database file, with Ann signed in. */
+export async function startServer(file: string, rows: readonly Change[]) {
+  const database = await openDatabase(file);
+  await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
+  await putAccount(database, ann.id, 'Ann', 'x');
+  const server = await buildServer(database, {
+    ...defaultConfig,
+    webRoot: null,
+    filesRoot: `${file}-files`,
+    logLevel: 'silent',
+    requestsPerMinute: 1e9,
+  });
+  const address = await server.listen({ port: 0, host: '127.0.0.1' });
+  const signIn = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'Ann', password: 'x' }),
+  });
+  const cookie = signIn.headers.get('set-cookie')?.split(';')[0] ?? '';
+  return {
+    address,
+    cookie,
+    close: async (): Promise<void> => {
+      await server.close();
+      await database.destroy();
+    },
+  };
+}
+
+export function pushBody(operations: readonly Operation[]): string {
+  return JSON.stringify({ protocol: PROTOCOL_VERSION, operations });
+}

@@ -1,0 +1,35 @@
+import { assigneesOf, endOf, type Change, type TableName, type WorkOrder } from '@oilcan/core';
+import type { SqlRecords } from '../db/sql-records';
+
+const ofWork: readonly Extract<TableName, 'steps' | 'entries' | 'acknowledgements'>[] = [
+  'steps',
+  'entries',
+  'acknowledgements',
+];
+
+/**
+ * Work that was handed back long after it was finished has left the phones, and work that was given to somebody else
+ * was never on theirs. Its rows are written once more with new revisions, so that they come to the phones together with
+ * the work order.
+ */
+export async function rowsOfNewlyCarried(records: SqlRecords, changes: readonly Change[]): Promise<Change[]> {
+  const written = new Set(changes.map((change) => `${change.table}/${change.id}`));
+  const again: Change[] = [];
+  for (const change of changes) {
+    if (change.table !== 'workOrders' || change.row === null) continue;
+    const before = await records.get('workOrders', change.id);
+    if (before === undefined || !isNewlyCarried(before, change.row)) continue;
+    for (const table of ofWork) {
+      for (const row of await records.list(table, 'workOrder', change.id)) {
+        if (!written.has(`${table}/${row.id}`)) again.push({ table, id: row.id, row } as Change);
+      }
+    }
+  }
+  return again;
+}
+
+function isNewlyCarried(before: WorkOrder, after: WorkOrder): boolean {
+  const isReopened = endOf(before) !== null && endOf(after) === null;
+  const had = new Set(assigneesOf(before));
+  return isReopened || assigneesOf(after).some((id) => !had.has(id));
+}
