@@ -12,10 +12,10 @@ export class Line {
     this.#agent = new Agent({ keepAlive: true, maxSockets: connections });
   }
 
-  ask(method: string, path: string, body = ''): Promise<string> {
+  ask(method: string, path: string, body = '', cookie = this.#cookie): Promise<string> {
     return new Promise((resolve, reject) => {
       const headers = {
-        cookie: this.#cookie,
+        cookie,
         ...(body === '' ? {} : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) }),
       };
       const sent = request(`${this.#address}${path}`, { method, agent: this.#agent, headers }, (answer) => {

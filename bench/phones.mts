@@ -1,5 +1,12 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { instantFromMillis, PROTOCOL_VERSION, type OperationId, type PullAnswer, type WorkOrderId } from '@oilcan/core';
+import {
+  instantFromMillis,
+  PROTOCOL_VERSION,
+  type OperationId,
+  type PersonId,
+  type PullAnswer,
+  type WorkOrderId,
+} from '@oilcan/core';
 import { ann, newOperationId } from '@oilcan/core/testing';
 import { MemoryDatabase } from '../app/src/data/memory-database';
 import { noOtherWindows } from '../app/src/data/other-windows';
@@ -12,8 +19,15 @@ import { pushBody } from './small-server.mjs';
 export type PhonesOrder = { readonly address: string; readonly cookie: string } & (
   | { readonly what: 'send'; readonly bodies: readonly string[]; readonly phones: number }
   | { readonly what: 'drain'; readonly operations: number }
-  | { readonly what: 'crowd'; readonly phones: number; readonly seconds: number; readonly works: readonly string[] }
+  | { readonly what: 'crowd'; readonly phones: number; readonly seconds: number; readonly works: readonly CrowdWork[] }
 );
+
+/** One phone's work order, and the session of its person. */
+export interface CrowdWork {
+  readonly work: string;
+  readonly person: string;
+  readonly cookie: string;
+}
 
 /** Sends every body, some at once; gives the seconds. */
 async function send(line: Line, bodies: readonly string[], phones: number): Promise<number> {
@@ -61,23 +75,35 @@ async function drain(line: Line, operations: number): Promise<number> {
 }
 
 /** Phones that push a few operations and pull what is new, again and again; gives the milliseconds of every push. */
-async function crowd(line: Line, phones: number, seconds: number, works: readonly string[]): Promise<number[]> {
+async function crowd(line: Line, phones: number, seconds: number, works: readonly CrowdWork[]): Promise<number[]> {
   const pushes: number[] = [];
-  const end = performance.now() + seconds * 1000;
   let made = 0;
-  const phone = async (_: unknown, own: number): Promise<void> => {
-    const work = works[own % works.length] as WorkOrderId;
-    let since = 0;
+  let end = 0;
+  const pull = async (since: number, cookie: string): Promise<PullAnswer> => {
+    const path = `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL_VERSION}`;
+    return JSON.parse(await line.ask('GET', path, '', cookie)) as PullAnswer;
+  };
+  const phone = async ({ work, person, cookie }: CrowdWork, since: number): Promise<void> => {
     while (performance.now() < end) {
-      const operations = Array.from({ length: 5 }, () => shiftOperation((made += 1), work, `${work}-`));
+      const operations = Array.from({ length: 5 }, () => ({
+        ...shiftOperation((made += 1), work as WorkOrderId, `${work}-`),
+        by: person as PersonId,
+      }));
       const started = performance.now();
-      await line.ask('POST', '/api/operations', pushBody(operations));
+      await line.ask('POST', '/api/operations', pushBody(operations), cookie);
       pushes.push(performance.now() - started);
-      const path = `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL_VERSION}`;
-      since = (JSON.parse(await line.ask('GET', path)) as PullAnswer).revision;
+      since = (await pull(since, cookie)).revision;
     }
   };
-  await Promise.all(Array.from({ length: phones }, phone));
+  // Every phone has its rows before the time begins.
+  const filled: number[] = [];
+  for (const { cookie } of works) {
+    let answer = await pull(0, cookie);
+    while (answer.hasMore) answer = await pull(answer.revision, cookie);
+    filled.push(answer.revision);
+  }
+  end = performance.now() + seconds * 1000;
+  await Promise.all(works.slice(0, phones).map((each, index) => phone(each, filled[index] ?? 0)));
   return pushes;
 }
 

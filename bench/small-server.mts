@@ -1,9 +1,11 @@
-import { PROTOCOL_VERSION, type Change, type Operation } from '@oilcan/core';
+import { PROTOCOL_VERSION, type Change, type Operation, type PersonId } from '@oilcan/core';
 import { ann } from '@oilcan/core/testing';
 import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
 import { putAccount } from '../server/src/accounts/accounts';
+import { SESSION_COOKIE } from '../server/src/accounts/authentication';
+import { openSession } from '../server/src/accounts/sessions';
 
-/** The real server on a new database file, with Ann signed in. */
+/** The real server on a new database file, with Ann signed in. `sessionOf` signs in others without a password. */
 export async function startServer(file: string, rows: readonly Change[]) {
   const database = await openDatabase(file);
   await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
@@ -25,6 +27,8 @@ export async function startServer(file: string, rows: readonly Change[]) {
   return {
     address,
     cookie,
+    sessionOf: async (person: PersonId): Promise<string> =>
+      `${SESSION_COOKIE}=${await openSession(database, person, Date.now())}`,
     close: async (): Promise<void> => {
       await server.close();
       await database.destroy();

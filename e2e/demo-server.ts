@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 
 export const demoDatabase = '.oilcan/e2e/demo.sqlite';
 
@@ -12,7 +12,10 @@ export class DemoServer {
   #process: ChildProcess | undefined;
   #port = 0;
 
-  constructor() {
+  readonly #webRoot: string;
+
+  constructor({ webRoot = 'app/dist' }: { readonly webRoot?: string } = {}) {
+    this.#webRoot = webRoot;
     cpSync(demoDatabase, this.file);
   }
 
@@ -33,6 +36,7 @@ export class DemoServer {
         PORT: String(this.#port),
         DATABASE_URL: this.file,
         OILCAN_FILES: join(this.#folder, 'files'),
+        OILCAN_WEB_ROOT: resolve(this.#webRoot),
         OILCAN_DEMO_PASSWORD: 'mountain',
         OILCAN_REQUESTS_PER_MINUTE: '100000',
       },

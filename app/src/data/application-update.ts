@@ -1,4 +1,3 @@
-import { Workbox } from 'workbox-window';
 import { create } from 'zustand';
 
 interface UpdateState {
@@ -9,33 +8,44 @@ interface UpdateState {
 /** Whether a newer application waits. It is taken when the person says so, never by itself. */
 export const useApplicationUpdate = create<UpdateState>(() => ({ take: null }));
 
-let worker: Workbox | undefined;
+/** Long enough for a newer application to come over a thin line, short enough to be waited for. */
+const UPDATE_MILLISECONDS = 15_000;
+
+let registered: Promise<ServiceWorkerRegistration> | undefined;
 
 /** Lets the browser keep the application, so that it starts with no network. */
 export function keepApplication(): void {
   if (!('serviceWorker' in navigator)) return;
-  const kept = new Workbox('/service-worker.js');
-  worker = kept;
-  kept.addEventListener('waiting', () => {
-    useApplicationUpdate.setState({
-      take: () => {
-        kept.addEventListener('controlling', () => window.location.reload());
-        kept.messageSkipWaiting();
-      },
-    });
-  });
+  registered = navigator.serviceWorker.register('/service-worker.js');
   // Without a service worker (a private window, an old browser) everything works, but only with signal.
-  kept.register().catch(() => undefined);
+  registered.then(watch, () => undefined);
 }
 
-/** Looks for a newer application and takes it; loads the page again when none is waiting yet. */
-export function takeUpdate(): void {
+function watch(registration: ServiceWorkerRegistration): void {
+  offer(registration);
+  registration.addEventListener('updatefound', () => {
+    registration.installing?.addEventListener('statechange', () => offer(registration));
+  });
+}
+
+/** Offers the application that waits; the first one, which nothing runs before, takes over by itself. */
+function offer({ waiting }: ServiceWorkerRegistration): void {
+  if (waiting === null || navigator.serviceWorker.controller === null) return;
+  useApplicationUpdate.setState({
+    take: () => {
+      navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
+      waiting.postMessage({ type: 'SKIP_WAITING' });
+    },
+  });
+}
+
+/** Looks for a newer application and takes it; loads the page again when there is none. */
+export async function takeUpdate(): Promise<void> {
+  const end = Date.now() + UPDATE_MILLISECONDS;
+  const registration = await registered?.catch(() => undefined);
+  await registration?.update().catch(() => undefined);
+  while (registration?.installing && Date.now() < end) await new Promise((resolve) => setTimeout(resolve, 200));
   const { take } = useApplicationUpdate.getState();
-  if (take !== null) return take();
-  const reload = (): void => {
-    const waiting = useApplicationUpdate.getState().take;
-    if (waiting === null) window.location.reload();
-    else waiting();
-  };
-  (worker?.update() ?? Promise.resolve()).then(() => setTimeout(reload, 2_000), reload);
+  if (take === null) window.location.reload();
+  else take();
 }

@@ -23,7 +23,7 @@ import { sayDue, sayMoment } from '../words/dates';
 import { placesFor } from './frame/places';
 import { entryWords } from './sheet/entry-words';
 import { kitLines } from './sheet/kit';
-import { readNumber } from './sheet/number-sheet';
+import { readNumber } from '../words/read-number';
 import { readTime } from './sheet/time-sheet';
 import { firstReason, shiftHeadline, shiftSections, type ShiftRows } from './shift/shift-list';
 import { findParts } from './stores/find-parts';

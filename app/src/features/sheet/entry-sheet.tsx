@@ -18,7 +18,8 @@ import { Words } from '../../ui/words';
 import { sayExactly } from '../../words/dates';
 import { entryWords } from './entry-words';
 import { Picture } from './picture';
-import { entryNames, useWhere } from './record';
+import { entryNames } from './entry-names';
+import { useWhere } from './record';
 
 interface Props {
   readonly entry: Entry;

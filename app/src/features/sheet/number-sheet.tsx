@@ -5,6 +5,7 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';
 import { Button } from '../../ui/press';
 import { TypedReading } from './typed-reading';
+import { readNumber } from '../../words/read-number';
 
 interface Props {
   readonly title: string;
@@ -39,9 +40,4 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
       <Keypad text={text} onChange={setText} hasSign={(limits.alarmLow ?? 0) < 0} />
     </BottomSheet>
   );
-}
-
-/** What was typed as a number; null for nothing, a lone sign or point. */
-export function readNumber(text: string): number | null {
-  return /^-?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : null;
 }

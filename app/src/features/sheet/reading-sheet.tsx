@@ -7,7 +7,7 @@ import { Keypad } from '../../ui/keypad';
 import { Button, Choice, Choices } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
-import { readNumber } from './number-sheet';
+import { readNumber } from '../../words/read-number';
 import { TypedReading } from './typed-reading';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */

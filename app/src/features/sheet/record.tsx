@@ -1,24 +1,17 @@
 import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { costOf, formatDuration, formatMoney, inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core';
-import { now, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
 import { EntrySheet } from './entry-sheet';
-import { entryWords, type EntryNames } from './entry-words';
+import { entryNames } from './entry-names';
+import { entryWords } from './entry-words';
 import { Picture } from './picture';
 import { Section } from './section';
-
-export const entryNames: EntryNames = {
-  person: (id) => peekRow('people', id),
-  part: (id) => peekRow('parts', id),
-  bin: (id) => peekRow('bins', id),
-  point: (id) => peekRow('points', id),
-  step: (id) => peekRow('steps', id),
-};
 
 /** Everything recorded on the job, newest first. */
 export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {

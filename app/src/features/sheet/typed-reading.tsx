@@ -7,7 +7,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { levelWords } from '../../words/work-words';
-import { readNumber } from './number-sheet';
+import { readNumber } from '../../words/read-number';
 
 interface Props {
   readonly text: string;

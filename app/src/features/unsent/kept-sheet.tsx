@@ -10,7 +10,7 @@ import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
-import { entryNames } from '../sheet/record';
+import { entryNames } from '../sheet/entry-names';
 import { sayClockAhead } from './clock-words';
 import { MendSheet } from './mend-sheet';
 import { operationWords } from './operation-words';
@@ -32,7 +32,7 @@ export function KeptSheet({ onClose }: { readonly onClose: () => void }): ReactE
     <BottomSheet title="Not sent yet" onClose={onClose}>
       <Words>{explain(facts)}</Words>
       {facts.contact === 'signed-out' ? <SignInAgain onDone={onClose} /> : null}
-      {facts.contact === 'older' ? <Button main word="Update now" onPress={takeUpdate} /> : null}
+      {facts.contact === 'older' ? <Button main word="Update now" onPress={() => void takeUpdate()} /> : null}
       {facts.contact === 'no-signal' || facts.contact === 'server-trouble' ? (
         <Button word="Try now" onPress={() => void synchronize()} />
       ) : null}

@@ -7,7 +7,7 @@ import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
-import { entryNames } from '../sheet/record';
+import { entryNames } from '../sheet/entry-names';
 import { mendedArgs, mendFieldsOf } from './mending';
 import { operationWords } from './operation-words';
 

@@ -1,5 +1,5 @@
 import { formatDuration, formatQuantity, parseDuration, parseQuantity, type Operation } from '@oilcan/core';
-import { readNumber } from '../sheet/number-sheet';
+import { readNumber } from '../../words/read-number';
 
 /** One value of a refused operation that its person can put right. */
 export interface MendField {

@@ -1,11 +1,13 @@
-import { useState, type ReactElement } from 'react';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { KeptSheet } from './kept-sheet';
 import { standingOf } from './standing';
 import { useFacts } from './use-facts';
+
+/** Opened now and then, and not needed for the first screen. */
+const KeptSheet = lazy(() => import('./kept-sheet').then((module) => ({ default: module.KeptSheet })));
 
 /** In the top bar: says how things stand, and opens the list of what is not sent. */
 export function SentMark(): ReactElement {
@@ -19,7 +21,11 @@ export function SentMark(): ReactElement {
           {standing.words}
         </Words>
       </Press>
-      {isOpen ? <KeptSheet onClose={() => setIsOpen(false)} /> : null}
+      {isOpen ? (
+        <Suspense fallback={null}>
+          <KeptSheet onClose={() => setIsOpen(false)} />
+        </Suspense>
+      ) : null}
     </>
   );
 }

@@ -1,0 +1,94 @@
+import { anOperation, aPart, aPoint, aStep, binId, noon, partId, pointId, workId, ann } from '@oilcan/core/testing';
+import type { Operation } from '@oilcan/core';
+import { sayClockAhead } from './clock-words';
+import { mendedArgs, mendFieldsOf } from './mending';
+import { operationWords } from './operation-words';
+import { explain, standingOf, type Facts } from './standing';
+
+const facts: Facts = { contact: 'reached', pending: 0, sending: 0, rejected: 0, heardAt: '10:42' };
+const onWork = { workOrderId: workId };
+
+describe('the sent mark', () => {
+  it.each<[Partial<Facts>, string]>([
+    [{}, 'All sent'],
+    [{ pending: 7 }, '7 on this phone'],
+    [{ pending: 7, sending: 5 }, 'Sending 5'],
+    [{ pending: 7, rejected: 1 }, '1 needs you'],
+    [{ rejected: 2, contact: 'no-signal' }, '2 need you'],
+    [{ contact: 'no-signal' }, 'No signal since 10:42'],
+    [{ contact: 'no-signal', heardAt: null }, 'No signal'],
+    [{ contact: 'no-signal', pending: 3, sending: 3 }, '3 on this phone'],
+    [{ contact: 'signed-out', pending: 3 }, 'Sign in to send'],
+    [{ contact: 'older', pending: 3 }, 'Update to send'],
+    [{ contact: 'newer', pending: 3 }, '3 on this phone'],
+    [{ contact: 'newer' }, 'Server not ready'],
+    [{ contact: 'phone-full' }, 'Phone is full'],
+  ])('says for %j: %s', (given, words) => {
+    expect(standingOf({ ...facts, ...given }).words).toBe(words);
+  });
+
+  it('explains what happens next', () => {
+    expect(explain({ ...facts, contact: 'no-signal', pending: 1 })).toBe(
+      'No signal since 10:42. 1 record waits here and goes out by itself. Everything works meanwhile.',
+    );
+    expect(explain({ ...facts, rejected: 1 })).toContain('Everything else');
+    expect(explain({ ...facts, contact: 'newer' })).toContain('once the server is updated');
+  });
+});
+
+describe('a wrong clock', () => {
+  it.each([
+    [0, null],
+    [90_000, null],
+    [125 * 60_000, '2 h 05 ahead'],
+    [-3 * 24 * 3_600_000, '3 days behind'],
+  ])('of %d ms is said as %s', (ahead, words) => {
+    if (words === null) expect(sayClockAhead(ahead)).toBeNull();
+    else expect(sayClockAhead(ahead)).toContain(words);
+  });
+});
+
+describe('what was recorded, in words', () => {
+  const names = { part: () => aPart(), point: () => aPoint(), step: () => aStep(3) };
+  const unknown = { part: () => undefined, point: () => undefined, step: () => undefined };
+  it.each<[Operation, string, string]>([
+    [anOperation('part.use', { ...onWork, partId, binId, quantity: 2_000 }), '2 pcs Seal', '2'],
+    [anOperation('reading.add', { ...onWork, pointId, value: 61 }), 'Oil temperature 61 °C', 'Reading 61'],
+    [anOperation('step.answer', { ...onWork, stepId: aStep(3).id, answer: null }), 'Step 3', 'A step'],
+    [anOperation('note.add', { ...onWork, text: 'Dry' }), 'Dry', 'Dry'],
+    [anOperation('work.finish', onWork), 'Finishing', 'Finishing'],
+  ])('names it, and does without what is not on this phone', (operation, words, bare) => {
+    expect(operationWords(operation, names)).toBe(words);
+    expect(operationWords(operation, unknown)).toContain(bare);
+  });
+});
+
+describe('mending', () => {
+  const labor = anOperation('labor.add', {
+    ...onWork,
+    personId: ann.id,
+    startedAt: noon,
+    minutes: 90,
+    timeType: 'regular',
+  });
+
+  it('offers what can be put right, as it was', () => {
+    expect(mendFieldsOf(labor).map(({ label, text }) => [label, text])).toEqual([['How long', '1h30']]);
+    const number = { type: 'number', value: 61.5 } as const;
+    const answer = anOperation('step.answer', { ...onWork, stepId: aStep(1).id, answer: number });
+    expect(mendFieldsOf(answer).map(({ text }) => text)).toEqual(['61.5']);
+    expect(mendFieldsOf(anOperation('work.finish', onWork))).toEqual([]);
+  });
+
+  it('puts what was typed into the arguments and leaves the rest', () => {
+    expect(mendedArgs(labor.args, mendFieldsOf(labor), { minutes: '45m' })).toEqual({
+      ok: true,
+      args: { ...(labor.args as object), minutes: 45 },
+    });
+    expect(mendedArgs(labor.args, mendFieldsOf(labor), {})).toMatchObject({ ok: true, args: { minutes: 90 } });
+  });
+
+  it('names the field that cannot be read', () => {
+    expect(mendedArgs(labor.args, mendFieldsOf(labor), { minutes: 'long' })).toEqual({ ok: false, path: 'minutes' });
+  });
+});
