@@ -45,7 +45,9 @@ interface PhoneState {
   readonly hasRows: boolean;
   readonly person: Person | null;
   readonly kept: readonly KeptOperation[];
-  /** Pending operations that are on their way just now. */
+  /** Ids of the operations that are on this phone only. */
+  readonly pending: ReadonlySet<string>;
+  /** Those of them that are on their way just now. */
   readonly sending: ReadonlySet<OperationId>;
   readonly contact: Contact;
   /** When the server was last heard in full. */
@@ -63,6 +65,7 @@ export const usePhone = create<PhoneState>(() => ({
   hasRows: false,
   person: null,
   kept: [],
+  pending: new Set(),
   sending: new Set(),
   contact: 'unknown',
   heardAt: nowhere.knew,
@@ -86,12 +89,17 @@ function show(): void {
     hasRows: current.hasRows,
     person: current.person,
     kept: current.kept,
+    pending: current.kept === before.kept ? before.pending : pendingOf(current.kept),
     sending: current.sending,
     contact: current.contact,
     heardAt: current.heardAt,
     clockAhead: current.clock.memory.ahead,
     changes: before.changes + 1,
   }));
+}
+
+function pendingOf(kept: readonly KeptOperation[]): ReadonlySet<string> {
+  return new Set(kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id));
 }
 
 /** The present, by the server's clock as far as this phone knows it. */
@@ -156,14 +164,26 @@ export async function openPhone(): Promise<void> {
 
 const ids = new V7Generator();
 
-export function synchronize(): Promise<void> {
-  return openedPhone().synchronize();
+/** When there was no signal last, in milliseconds of the device. */
+let withoutSignalAt = 0;
+/** So long after that, a new record is no reason to look for signal again; the timer does that. */
+const HOPELESS_MILLISECONDS = 5_000;
+
+export async function synchronize(): Promise<void> {
+  await openedPhone().synchronize();
+  if (openedPhone().contact === 'no-signal') withoutSignalAt = Date.now();
+}
+
+/** Sends what was just recorded, unless there was no signal a moment ago. */
+function sendBehind(): void {
+  const isHopeless = openedPhone().contact === 'no-signal' && Date.now() - withoutSignalAt < HOPELESS_MILLISECONDS;
+  if (!isHopeless) void synchronize();
 }
 
 /** Does an operation at once and lets it be sent behind. */
 export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
   const outcome = await openedPhone().perform(name, args);
-  if (outcome.ok) void synchronize();
+  if (outcome.ok) sendBehind();
   return outcome;
 }
 

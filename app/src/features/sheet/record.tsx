@@ -79,10 +79,7 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
 
 /** `On this phone` while it has not been sent; nothing once it has, because that is what is expected. */
 export function useWhere(entry: Entry): 'On this phone' | null {
-  const operationId = entry.id.replace(/-(state|clock|reading)$/, '');
-  const isPending = usePhone((state) =>
-    state.kept.some((kept) => kept.where === 'pending' && kept.operation.id === operationId),
-  );
+  const isPending = usePhone((state) => state.pending.has(entry.id.replace(/-(state|clock|reading)$/, '')));
   return isPending ? 'On this phone' : null;
 }
 
