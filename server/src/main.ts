@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs';
+import { cp } from 'node:fs/promises';
 import { backUp, openDatabase } from './db/connection';
 import { buildServer } from './app';
 import { configFromEnvironment, type ServerConfig } from './config';
@@ -35,6 +37,7 @@ async function run(command: string | undefined, file: string | undefined): Promi
   if (command === 'backup' && file !== undefined) {
     const database = await openDatabase(config.database);
     await backUp(database, file);
+    if (existsSync(config.filesRoot)) await cp(config.filesRoot, `${file}-files`, { recursive: true });
     return database.destroy();
   }
   throw new Error(usage);
