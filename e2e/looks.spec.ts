@@ -35,6 +35,37 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await expect(stranger.getByText('This server shows a demo')).toBeVisible();
       expect(await problemsOf(stranger)).toEqual([]);
     });
+
+    test(`axe finds nothing on a hazard, what was refused and how it is mended, ${name}, ${colorScheme}`, async ({
+      open,
+    }) => {
+      const tess = await open('Tess Lindqvist', { ...options, colorScheme });
+      await tess.getByText('Gearbox output seal weeping oil').click();
+      await tess.getByRole('button', { name: /I have read/ }).click();
+      await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+      await tess.getByRole('button', { name: 'Add a hazard' }).click();
+      await expect(tess.getByRole('dialog')).toBeVisible();
+      expect(await problemsOf(tess)).toEqual([]);
+      await tess.keyboard.press('Escape');
+
+      const refusal = { code: 'not_enough_stock', values: { onHand: 1, unit: 'pcs', bin: 'A-01' }, field: 'quantity' };
+      await tess.route('**/api/operations', async (route) => {
+        const { operations } = route.request().postDataJSON() as { operations: { id: string }[] };
+        const outcomes = operations.map(({ id }) => ({ id, outcome: { ok: false, ...refusal } }));
+        await route.fulfill({ json: { outcomes, revision: 1, now: new Date().toISOString() } });
+      });
+      await tess.getByRole('button', { name: 'Part', exact: true }).click();
+      await tess.getByRole('button', { name: /^Use / }).first().click();
+      const mark = tess.getByTestId('sent-mark').first();
+      await expect(mark).toHaveText('1 needs you');
+      await tess.unroute('**/api/operations');
+      await mark.click();
+      await expect(tess.getByRole('button', { name: 'Mend and send' })).toBeVisible();
+      expect(await problemsOf(tess)).toEqual([]);
+      await tess.getByRole('button', { name: 'Mend and send' }).click();
+      await expect(tess.getByLabel('Amount')).toBeVisible();
+      expect(await problemsOf(tess)).toEqual([]);
+    });
   }
 }
 
