@@ -15,6 +15,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
     ['wide', wide],
   ] as const) {
     test(`axe finds nothing on any view, ${name}, ${colorScheme}`, async ({ open }) => {
+      // Nine views, each looked at by axe, on a machine that may be slow.
+      test.setTimeout(120_000);
       const tess = await open('Tess Lindqvist', { ...options, colorScheme });
       for (const place of ['/plant', '/stores', '/desk', '/shift']) {
         await tess.goto(place);
