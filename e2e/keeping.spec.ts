@@ -43,6 +43,7 @@ test('a refused record is mended and sent again, or dropped after a question', a
   const ines = await open('Ines Okafor');
   await ines.getByText(job).tap();
   await ines.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
+  await expect(ines.getByText('hazards read', { exact: true })).toBeVisible();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.context().setOffline(true);
   for (const name of ['Use 4 pcs Brake lining SB40', 'Use 2 pcs Brake cleaner 500 mL']) {
@@ -57,6 +58,8 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await tess.getByRole('button', { name: 'Other amount of Brake lining SB40' }).tap();
   await tess.getByLabel(/Amount in/).fill('3');
   await tess.getByRole('button', { name: /^Use 3/ }).tap();
+  // What the screen says of sending is about this record only once the record is there.
+  await expect(tess.getByRole('button', { name: /3 pcs Brake lining SB40/ })).toBeVisible();
   await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
 
   await ines.context().setOffline(false);

@@ -10,10 +10,8 @@ import {
 } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { noteAssignments } from './assignments';
+import { insertRows } from './insert-rows';
 import { takeRevisions } from './revisions';
-
-/** Rows in one statement; keeps the number of bound values well under every database's limit. */
-const ROWS_PER_STATEMENT = 200;
 
 /** A row of any record table as SQL holds it. */
 export interface StoredRow {
@@ -91,9 +89,7 @@ export class SqlRecords implements Records {
     for (const [table, ofTable] of byTable) {
       const puts = ofTable.filter((change) => change.row !== null);
       const removals = ofTable.filter((change) => change.row === null);
-      for (let start = 0; start < puts.length; start += ROWS_PER_STATEMENT) {
-        await this.#upsert(table, puts.slice(start, start + ROWS_PER_STATEMENT));
-      }
+      if (puts.length > 0) await this.#upsert(table, puts);
       if (puts.length > 0) await this.#forgetRemovals(table, puts);
       for (const removal of removals) await this.#removeOne(table, removal.id, removal.revision);
     }
@@ -101,12 +97,16 @@ export class SqlRecords implements Records {
 
   async #upsert(table: TableName, puts: readonly (Change & { revision: number })[]): Promise<void> {
     const indexes = indexesOf(table);
-    const stored = puts.map(({ id, row, revision }) => {
-      const columns: Record<string, unknown> = { id, revision, body: JSON.stringify(row) };
-      if (row !== null) for (const [index, keyOf] of indexes) columns[sqlName(index)] = keyOf(row);
-      return columns;
-    });
-    await this.#transaction(sqlName(table)).insert(stored).onConflict('id').merge();
+    const columns = ['id', 'revision', 'body', ...indexes.map(([index]) => sqlName(index))];
+    // A statement may not name a row twice: of one that was written twice, the last holds.
+    const last = new Map(puts.map((put) => [put.id, put]));
+    const rows = [...last.values()].map(({ id, row, revision }) => [
+      id,
+      revision,
+      JSON.stringify(row),
+      ...indexes.map(([, keyOf]) => (row === null ? null : keyOf(row))),
+    ]);
+    await insertRows(this.#transaction, sqlName(table), columns, rows, 'id');
     const works = puts.flatMap((change) => (change.table === 'workOrders' && change.row !== null ? [change.row] : []));
     if (works.length > 0) await noteAssignments(this.#transaction, works);
   }

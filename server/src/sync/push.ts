@@ -20,6 +20,7 @@ import {
   type PushAnswer,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
+import { insertRows } from '../db/insert-rows';
 import { currentRevision } from '../db/revisions';
 import { SqlRecords } from '../db/sql-records';
 import { primeForOperations } from './prime';
@@ -39,6 +40,8 @@ interface NewlyLogged extends LoggedOperation {
   readonly ahead: number;
   readonly knew: string;
 }
+
+const logColumns = ['id', 'name', 'by_person', 'args', 'outcome', 'device', 'at', 'ahead', 'knew'] as const;
 
 /** Checks the envelope of a push; the operations in it are judged one by one. */
 export function checkEnvelope(request: { readonly protocol: number; readonly operations: readonly unknown[] }): void {
@@ -106,7 +109,8 @@ export async function push(
     await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes))]);
     const revision = await currentRevision(transaction);
     if (log.length > 0) {
-      await transaction('operations').insert(log.map((each) => ({ ...each, received_at: now, revision })));
+      const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);
+      await insertRows(transaction, 'operations', [...logColumns, 'received_at', 'revision'], rows, null);
     }
     return { outcomes, revision, now };
   });

@@ -1,0 +1,61 @@
+import knex, { type Knex } from 'knex';
+import { aWorkOrder, bob } from '@oilcan/core/testing';
+import { asId, type CrewId, type WorkOrderId } from '@oilcan/core';
+import { migrations } from './migrations';
+
+let database: Knex;
+beforeEach(() => {
+  database = knex({
+    client: 'better-sqlite3',
+    connection: { filename: ':memory:' },
+    useNullAsDefault: true,
+    pool: { min: 1, max: 1 },
+  });
+});
+afterEach(() => database.destroy());
+
+/** Brings the database to the version that ended with this migration. */
+async function migrateTo(last: string): Promise<void> {
+  const all = await migrations.getMigrations([]);
+  const until = all.findIndex((each) => migrations.getMigrationName(each) === last);
+  await database.migrate.latest({
+    migrationSource: { ...migrations, getMigrations: () => Promise.resolve(all.slice(0, until + 1)) },
+  });
+}
+
+describe('a database of the first version', () => {
+  it('knows after the second to whom its work is given, and keeps what was logged', async () => {
+    await migrateTo('001-first-tables');
+    const works = [
+      aWorkOrder(),
+      aWorkOrder({ id: asId<WorkOrderId>('w-2'), personIds: [bob.id, bob.id], crewId: asId<CrewId>('crew') }),
+      aWorkOrder({ id: asId<WorkOrderId>('w-3'), personIds: [] }),
+    ];
+    await database('work_orders').insert(
+      works.map((work) => ({ id: work.id, revision: 1, site: work.siteId, body: JSON.stringify(work) })),
+    );
+    await database('operations').insert({
+      id: 'one',
+      name: 'note.add',
+      by_person: 'ann',
+      device: 'd',
+      at: '2026-11-23T12:00:00+01:00',
+      received_at: '2026-11-23T11:00:01.000Z',
+      args: '{}',
+      outcome: '{"ok":true}',
+      revision: 1,
+    });
+    await database.migrate.latest({ migrationSource: migrations });
+    expect(await database('assignments').orderBy(['work_order', 'assignee'])).toEqual([
+      { work_order: 'w-1', assignee: 'ann' },
+      { work_order: 'w-2', assignee: 'bob' },
+      { work_order: 'w-2', assignee: 'crew' },
+    ]);
+    expect(await database('operations').first('id', 'ahead', 'knew')).toEqual({ id: 'one', ahead: 0, knew: null });
+  });
+
+  it('is never taken back', async () => {
+    await database.migrate.latest({ migrationSource: migrations });
+    await expect(database.migrate.down({ migrationSource: migrations })).rejects.toThrow('Migrations only go forward');
+  });
+});
