@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { assigneesOf, carriesWholeFor, isWholeFor, type WorkOrder } from '@oilcan/core';
+import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core';
 import { lookUpWork, usePhone, useTable } from '../../data/store';
 import { RULE, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
@@ -13,7 +13,7 @@ export function useIsOurs(work: WorkOrder): boolean {
 }
 
 /** In the dock's place on work of others: whose it is, and what is missing of it here. */
-export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement {
+export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const palette = usePalette();
   const people = useTable('people');
   const crews = useTable('crews');
@@ -23,13 +23,16 @@ export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement
     // Again with everything that was heard since, for as long as somebody looks at it.
     void lookUpWork(work.id).then(setIsHere);
   }, [work.id, heardAt]);
+  if (!isOpen(work.state) && isHere) return null;
   const names = assigneesOf(work).map((id) => [...people, ...crews].find((each) => each.id === id)?.name ?? '');
   return (
     <View style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}>
-      <Words>
-        {names.length === 0 ? 'This job is nobody’s yet.' : `This job is with ${names.join(', ')}.`} To record on it,
-        ask the lead to add you.
-      </Words>
+      {isOpen(work.state) ? (
+        <Words>
+          {names.length === 0 ? 'This job is nobody’s yet.' : `This job is with ${names.join(', ')}.`} To record on it,
+          ask the lead to add you.
+        </Words>
+      ) : null}
       {isHere ? null : <Words soft>Its steps and its record show when there is signal.</Words>}
     </View>
   );
