@@ -37,6 +37,7 @@ describe('the Shift list', () => {
     assets: new Map([[anAsset().id, anAsset({ condition: 'stopped' })]]),
     places: new Map(),
     crews: new Map(),
+    parts: new Map([[partId, aPart()]]),
   });
   const sectionsOf = (rows: ShiftRows, person: Person = ann, find = '') =>
     shiftSections(rows, person, noon, someSettings(), find);
@@ -59,6 +60,8 @@ describe('the Shift list', () => {
     const rows = rowsWith({ title: 'Seal weeping' }, { title: 'Tyre flat' });
     expect(sectionsOf(rows, ann, 'gearbox SEAL')[0]?.data).toHaveLength(1);
     expect(sectionsOf(rows, ann, 'seal tyre')).toEqual([]);
+    const withKit = rowsWith({ title: 'Tyre flat', kit: [{ partId, binId, quantity: 1_000 }] }, { title: 'Tyre worn' });
+    expect(sectionsOf(withKit, ann, 'SEAL-70').flatMap(({ data }) => data)).toHaveLength(1);
   });
 
   it('says how much there is and what comes first, and why', () => {

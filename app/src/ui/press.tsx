@@ -91,20 +91,22 @@ export function Button({
   );
 }
 
-/** One of several, of which one is chosen. */
+/** One of several, of which one is chosen, or many. */
 export function Choice({
   word,
   isChosen,
   onPress,
+  isMany = false,
 }: {
   readonly word: string;
   readonly isChosen: boolean;
   readonly onPress: () => void;
+  readonly isMany?: boolean;
 }): ReactElement {
   const palette = usePalette();
   return (
     <Press
-      role="radio"
+      role={isMany ? 'checkbox' : 'radio'}
       checked={isChosen}
       onPress={onPress}
       style={[
@@ -115,6 +117,7 @@ export function Choice({
         },
       ]}
     >
+      {isMany && isChosen ? <Icon name="steps" size={18} /> : null}
       <Words as="label">{word}</Words>
     </Press>
   );
@@ -143,6 +146,14 @@ const sheet = StyleSheet.create({
     borderRadius: CORNER,
   },
   disabled: { opacity: 0.45 },
-  choice: { paddingHorizontal: 14, borderWidth: RULE, borderRadius: CORNER, alignItems: 'center' },
+  choice: {
+    flexDirection: 'row',
+    justifyContent: 'center',
+    gap: 6,
+    paddingHorizontal: 14,
+    borderWidth: RULE,
+    borderRadius: CORNER,
+    alignItems: 'center',
+  },
   choices: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
 });

@@ -12,6 +12,7 @@ import {
   type Asset,
   type Crew,
   type Instant,
+  type Part,
   type Person,
   type Place,
   type Settings,
@@ -19,6 +20,7 @@ import {
   type WorkOrder,
 } from '@oilcan/core';
 import { counted } from '../../words/work-words';
+import { everything, isWithin, type Narrowing } from './narrowing';
 
 /** What the list is made from. */
 export interface ShiftRows {
@@ -26,12 +28,23 @@ export interface ShiftRows {
   readonly assets: ReadonlyMap<string, Asset>;
   readonly places: ReadonlyMap<string, Place>;
   readonly crews: ReadonlyMap<string, Crew>;
+  readonly parts: ReadonlyMap<string, Part>;
 }
 
 export interface ShiftSection {
   readonly group: ShiftGroup;
   readonly data: readonly WorkOrder[];
   readonly estimateMinutes: number;
+}
+
+/** The person's own work; a lead's is everybody's. */
+export function ownWork(rows: ShiftRows, person: Person): WorkOrder[] {
+  const isLead = hasRole(person, ['lead']);
+  return rows.workOrders.filter((work) => {
+    if (work.state === 'dropped') return false;
+    const crew = work.crewId === null ? undefined : rows.crews.get(work.crewId);
+    return isLead || isAssignedTo(work, person.id, crew);
+  });
 }
 
 /** The person's own work (a lead's: everybody's), what comes first first, in groups by when. */
@@ -41,15 +54,12 @@ export function shiftSections(
   present: Instant,
   settings: Settings,
   find: string,
+  narrowing: Narrowing = everything,
 ): ShiftSection[] {
-  const isLead = hasRole(person, ['lead']);
   const wanted = find.trim().toLowerCase();
-  const mine = rows.workOrders.filter((work) => {
-    if (work.state === 'dropped') return false;
-    if (!isLead && !isAssignedTo(work, person.id, work.crewId === null ? undefined : rows.crews.get(work.crewId)))
-      return false;
-    return wanted === '' || isFound(work, rows, wanted);
-  });
+  const mine = ownWork(rows, person).filter(
+    (work) => isWithin(work, narrowing) && (wanted === '' || isFound(work, rows, wanted)),
+  );
   const ranked = mine.map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
   ranked.sort((a, b) => compareForShift(a, b, present));
   const times = shiftTimes(present, settings.zone);
@@ -64,7 +74,9 @@ export function shiftSections(
 function isFound(work: WorkOrder, rows: ShiftRows, wanted: string): boolean {
   const asset = rows.assets.get(work.assetId);
   const place = rows.places.get(work.placeId);
-  const text = `${work.number} ${work.title} ${work.reason} ${asset?.name} ${asset?.tag} ${place?.name}`.toLowerCase();
+  const parts = work.kit.map(({ partId }) => rows.parts.get(partId)).map((part) => `${part?.number} ${part?.name}`);
+  const named = [work.number, work.title, work.reason, asset?.name, asset?.tag, place?.name, ...parts];
+  const text = named.join(' ').toLowerCase();
   return wanted.split(/\s+/).every((word) => text.includes(word));
 }
 

@@ -1,17 +1,23 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useEffect, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration, type WorkOrder } from '@oilcan/core';
 import { counted, groupWords } from '../../words/work-words';
 import { markOnce } from '../../data/marks';
 import { usePhone } from '../../data/store';
 import { Field } from '../../ui/field';
+import { Button } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
+import { isNarrowed, narrowedTo } from './narrowing';
 import { firstReason, shiftHeadline } from './shift-list';
+import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
+
+/** Opened now and then, and not needed for the first screen. */
+const NarrowSheet = lazy(() => import('./narrow-sheet').then((module) => ({ default: module.NarrowSheet })));
 
 /** My work, what comes first first. `chosen` is the work order that is open beside it on a wide screen. */
 export function ShiftScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement | null {
@@ -20,8 +26,9 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const isWide = useIsWide();
   const hasRows = usePhone((state) => state.hasRows);
   const hasPerson = usePhone((state) => state.person !== null);
-  const [find, setFind] = useState('');
-  const shift = useShift(find);
+  const { find, narrowing, setFind, setNarrowing } = useShiftChoice();
+  const [isNarrowing, setIsNarrowing] = useState(false);
+  const shift = useShift(find, narrowing);
   const present = shift?.present;
   const open = useCallback((id: string) => router.navigate(`/shift/${id}`), [router]);
   const renderItem = useCallback(
@@ -39,8 +46,10 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
 
   if (!hasPerson) return null;
   if (shift === null) return <Opening hasRows={hasRows} />;
-  const { person, settings, sections, assets } = shift;
-  const reason = find === '' ? firstReason(sections, assets, shift.present, settings) : null;
+  const { person, settings, sections, assets, among } = shift;
+  const isWhole = find === '' && !isNarrowed(narrowing);
+  const reason = isWhole ? firstReason(sections, assets, shift.present, settings) : null;
+  const left = sections.reduce((sum, { data }) => sum + data.length, 0);
   return (
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
       <TopBar title="Shift" aside={person.name} />
@@ -57,10 +66,16 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         ListHeaderComponent={
           <View style={sheet.head}>
             <Words as="title" level={2}>
-              {shiftHeadline(sections, person, settings)}
+              {isWhole ? shiftHeadline(sections, person, settings) : counted(left, 'job fits', 'jobs fit')}
             </Words>
             {reason === null ? null : <Words soft>{reason}</Words>}
-            <Field label="Find: number, words, asset, place" value={find} onChange={setFind} />
+            <View style={sheet.find}>
+              <View style={sheet.field}>
+                <Field label="Find a job or a part" value={find} onChange={setFind} />
+              </View>
+              <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
+            </View>
+            {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}
           </View>
         }
         renderSectionHeader={({ section }) => (
@@ -76,13 +91,27 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         ListEmptyComponent={
           <View style={sheet.head}>
             <Words>
-              {find === ''
+              {isWhole
                 ? 'No work is assigned to you or your crew right now.'
-                : `Nothing here fits “${find}”. Clear the field to see all.`}
+                : find === ''
+                  ? 'No work of yours is all of this.'
+                  : `Nothing here fits “${find}”.`}
             </Words>
+            {isWhole ? null : <Button word="Show all again" onPress={forgetShiftChoice} />}
           </View>
         }
       />
+      {isNarrowing ? (
+        <Suspense fallback={null}>
+          <NarrowSheet
+            among={among}
+            narrowing={narrowing}
+            left={left}
+            onChange={setNarrowing}
+            onClose={() => setIsNarrowing(false)}
+          />
+        </Suspense>
+      ) : null}
     </View>
   );
 }
@@ -106,6 +135,9 @@ function Opening({ hasRows }: { readonly hasRows: boolean }): ReactElement {
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { padding: 16, gap: 8 },
+  find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
+  narrow: { marginTop: 6, minHeight: 50 },
   group: {
     flexDirection: 'row',
     alignItems: 'baseline',

@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import type { Asset, Instant, Person, Settings } from '@oilcan/core';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../ui/use-now';
-import { shiftSections, type ShiftSection } from './shift-list';
+import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
+import { ownWork, shiftSections, type ShiftSection } from './shift-list';
 
 const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
   new Map(rows.map((row) => [row.id, row]));
@@ -13,10 +14,12 @@ interface Shift {
   readonly present: Instant;
   readonly assets: ReadonlyMap<string, Asset>;
   readonly sections: readonly ShiftSection[];
+  /** What there is to narrow the list by. */
+  readonly among: readonly AspectChoices[];
 }
 
 /** The person's list as it stands; null until the phone has rows. */
-export function useShift(find: string): Shift | null {
+export function useShift(find: string, narrowing: Narrowing): Shift | null {
   const present = useNow(30);
   const settings = useSettings();
   const person = usePhone((state) => state.person);
@@ -24,12 +27,19 @@ export function useShift(find: string): Shift | null {
   const assetRows = useTable('assets');
   const placeRows = useTable('places');
   const crewRows = useTable('crews');
+  const partRows = useTable('parts');
   const assets = useMemo(() => byId(assetRows), [assetRows]);
   const places = useMemo(() => byId(placeRows), [placeRows]);
   const crews = useMemo(() => byId(crewRows), [crewRows]);
+  const parts = useMemo(() => byId(partRows), [partRows]);
   return useMemo(() => {
     if (settings === undefined || person === null) return null;
-    const sections = shiftSections({ workOrders, assets, places, crews }, person, present, settings, find);
-    return { person, settings, present, assets, sections };
-  }, [workOrders, assets, places, crews, person, present, settings, find]);
+    const rows = { workOrders, assets, places, crews, parts };
+    const sections = shiftSections(rows, person, present, settings, find, narrowing);
+    const among = choicesAmong(ownWork(rows, person), narrowing, {
+      craft: (id) => settings.crafts.find((craft) => craft.id === id)?.name,
+      place: (id) => places.get(id)?.name,
+    });
+    return { person, settings, present, assets, sections, among };
+  }, [workOrders, assets, places, crews, parts, person, present, settings, find, narrowing]);
 }

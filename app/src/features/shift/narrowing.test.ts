@@ -1,0 +1,55 @@
+import { asId, type PlaceId } from '@oilcan/core';
+import { aWorkOrder } from '@oilcan/core/testing';
+import { choicesAmong, everything, isNarrowed, isWithin, narrowedTo, readNarrowing, toggled } from './narrowing';
+
+const summit = asId<PlaceId>('summit');
+const works = [
+  aWorkOrder({ urgency: 'now', kind: 'corrective', craftId: 'mechanical' }),
+  aWorkOrder({ urgency: 'week', kind: 'corrective', craftId: 'electrical', placeId: summit }),
+  aWorkOrder({ urgency: 'week', kind: 'inspection', craftId: 'electrical', state: 'held' }),
+];
+const words = { craft: (id: string) => id.toUpperCase(), place: () => undefined };
+const left = (narrowing: typeof everything): number => works.filter((work) => isWithin(work, narrowing)).length;
+
+describe('narrowing the Shift list', () => {
+  it('leaves all until something is wanted', () => {
+    expect([left(everything), isNarrowed(everything)]).toEqual([3, false]);
+  });
+
+  it('adds up within an aspect and narrows across aspects', () => {
+    const week = toggled(everything, 'urgency', 'week');
+    expect([left(week), left(toggled(week, 'urgency', 'now')), left(toggled(week, 'kind', 'inspection'))]).toEqual([
+      2, 3, 1,
+    ]);
+    expect(toggled(week, 'urgency', 'week')).toEqual(everything);
+  });
+
+  it('offers what there is, in its order, with how many, and leaves out what is all the same', () => {
+    const among = choicesAmong(works, everything, words);
+    expect(among.map(({ word, choices }) => [word, choices.map((choice) => `${choice.word} ${choice.count}`)])).toEqual(
+      [
+        ['Urgency', ['Now 1', 'This week 2']],
+        ['Place', ['place 2', 'summit 1']],
+        ['Kind', ['Corrective 2', 'Inspection 1']],
+        ['Trade', ['ELECTRICAL 2', 'MECHANICAL 1']],
+        ['State', ['Ready 2', 'Held 1']],
+      ],
+    );
+    expect(choicesAmong([aWorkOrder()], everything, words)).toEqual([]);
+  });
+
+  it('keeps offering what is wanted when none is left of it', () => {
+    const narrowing = toggled(everything, 'urgency', 'free');
+    const among = choicesAmong(works, narrowing, words);
+    expect(among[0]?.choices.map(({ word, count }) => [word, count])).toContainEqual(['When free', 0]);
+    expect(narrowedTo(toggled(narrowing, 'kind', 'inspection'), among)).toBe('When free, Inspection');
+  });
+
+  it('survives a reload, and nonsense in its place', () => {
+    const narrowing = toggled(toggled(everything, 'place', summit), 'state', 'held');
+    expect(readNarrowing(JSON.stringify(narrowing))).toEqual(narrowing);
+    for (const text of [null, '', '{', '7', 'null', '[]', '{"urgency":"now"}'])
+      expect(readNarrowing(text)).toEqual(everything);
+    expect(readNarrowing('{"urgency":["now",7],"price":["high"]}')).toEqual({ ...everything, urgency: ['now'] });
+  });
+});

@@ -1,0 +1,35 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, phone, test } from './works';
+
+/** Of Ines in the demo. */
+const ALL = 16;
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`the list is narrowed, stays so through a reload, and shows all again, ${colorScheme}`, async ({ open }) => {
+    const ines = await open('Ines Okafor', { ...phone, colorScheme });
+    const rows = ines.getByRole('link', { name: /^W-\d+/ });
+    await expect(rows).toHaveCount(ALL);
+    await ines.getByRole('button', { name: 'Narrow' }).tap();
+    await ines.getByRole('checkbox', { name: /^This week/ }).tap();
+    await ines.getByRole('checkbox', { name: /^Inspection/ }).tap();
+    await expect(ines.getByRole('checkbox', { name: /^Inspection/ })).toBeChecked();
+    const { violations } = await new AxeBuilder({ page: ines }).analyze();
+    expect(violations.map(({ id }) => id)).toEqual([]);
+    await ines.getByRole('button', { name: 'Show 3 jobs' }).tap();
+    await expect(rows).toHaveCount(3);
+    await ines.reload();
+    await expect(ines.getByText('Only This week, Inspection.')).toBeVisible();
+    await expect(rows).toHaveCount(3);
+    await ines.getByLabel('Find a job or a part').fill('no such thing');
+    await expect(ines.getByText('Nothing here fits “no such thing”.')).toBeVisible();
+    await ines.getByRole('button', { name: 'Show all again' }).tap();
+    await expect(rows).toHaveCount(ALL);
+  });
+}
+
+test('a job is found by a part of its kit', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  await ines.getByLabel('Find a job or a part').fill('seal-70-90');
+  await expect(ines.getByRole('link', { name: /Gearbox output seal weeping oil/ })).toBeVisible();
+  await expect(ines.getByText('1 job fits')).toBeVisible();
+});
