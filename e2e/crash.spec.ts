@@ -16,7 +16,7 @@ test(`a server that is killed ${ROUNDS} times under load keeps everything that i
   let made = 0;
   let cookie = '';
 
-  const workOrderId = workOf(server.file, 'Service brake lining below 5 mm');
+  const workOrderId = server.workOf('Service brake lining below 5 mm');
   const batch = (): unknown[] =>
     Array.from({ length: PUSH_LIMIT }, () => {
       made += 1;
@@ -69,14 +69,4 @@ async function signIn(address: string): Promise<string> {
     body: JSON.stringify({ name: 'Ines Okafor', password: 'mountain' }),
   });
   return answer.headers.get('set-cookie')?.split(';')[0] ?? '';
-}
-
-function workOf(file: string, title: string): string {
-  const database = new Database(file, { readonly: true });
-  const bodies = database.prepare('SELECT body FROM work_orders WHERE ended IS NULL').pluck().all() as string[];
-  database.close();
-  const work = bodies
-    .map((body) => JSON.parse(body) as { id: string; title: string })
-    .find((each) => each.title === title);
-  return work?.id ?? '';
 }

@@ -3,6 +3,7 @@ import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import Database from 'better-sqlite3';
 
 export const demoDatabase = '.oilcan/e2e/demo.sqlite';
 
@@ -22,6 +23,17 @@ export class DemoServer {
   /** The database file, to look into while the server is not running. */
   get file(): string {
     return join(this.#folder, 'demo.sqlite');
+  }
+
+  /** The id of an open work order. */
+  workOf(title: string): string {
+    const database = new Database(this.file, { readonly: true });
+    const bodies = database.prepare('SELECT body FROM work_orders WHERE ended IS NULL').pluck().all() as string[];
+    database.close();
+    const works = bodies.map((body) => JSON.parse(body) as { id: string; title: string });
+    const work = works.find((each) => each.title === title);
+    if (work === undefined) throw new Error(`There is no open work order “${title}”.`);
+    return work.id;
   }
 
   get address(): string {

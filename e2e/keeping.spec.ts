@@ -177,6 +177,21 @@ test('a phone two hours ahead is noticed and records the right time', async ({ o
   await context.close();
 });
 
+test('work of others is looked up with signal, and says what is missing without', async ({ open, server }) => {
+  const ines = await open('Ines Okafor');
+  await ines.evaluate('navigator.serviceWorker.ready');
+  await ines.goto(`/shift/${server.workOf('Grip 41 below its clamping force')}`);
+  await expect(ines.getByText('This job is with Jonas Reith.')).toBeVisible();
+  await expect(ines.getByText('0 of 5 steps')).toBeVisible();
+  await expect(ines.getByRole('button', { name: 'Start my clock' })).toHaveCount(0);
+  await ines.reload();
+  await expect(ines.getByText('0 of 5 steps')).toBeVisible();
+  await ines.context().setOffline(true);
+  await ines.reload();
+  await expect(ines.getByText('This job is with Jonas Reith.')).toBeVisible();
+  await expect(ines.getByText('Its steps and its record show when there is signal.')).toBeVisible();
+});
+
 test.describe('a browser', () => {
   test('that keeps nothing says so before anything is recorded', async ({ browser, server }) => {
     const context = await browser.newContext({ baseURL: server.address, viewport: { width: 390, height: 844 } });
