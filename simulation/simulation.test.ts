@@ -12,6 +12,10 @@ describe('simulated shifts', () => {
     }, 60_000);
   }
 
+  it.each([11_309, 20_048, 29_859])('keep the promises that seed %d once broke', async (seed) => {
+    expect(await simulate(seed)).toBeNull();
+  });
+
   it('are the same for the same seed', () => {
     expect(historyOf(7)).toEqual(historyOf(7));
     expect(historyOf(7)).not.toEqual(historyOf(8));
