@@ -289,6 +289,22 @@ describe('two windows of one browser', () => {
 });
 
 describe('a phone that cannot write', () => {
+  it('says so when a record is to be sent again, and keeps it where it was', async () => {
+    const database = new MemoryDatabase();
+    const phone = await phones.of(ann, database);
+    await phone.synchronize();
+    await phone.perform('note.add', { ...onWork, text: 'poison' });
+    server.failure = () => new OilcanError('body_too_large', { limitKilobytes: 1 });
+    await phone.synchronize();
+    expect(phone.kept).toMatchObject([{ where: 'rejected', isJudged: false }]);
+    jest.spyOn(database, 'write').mockRejectedValue(new StorageFailed(true));
+    expect(await phone.mend(idOf(phone), phone.kept[0]?.operation.args)).toMatchObject({
+      ok: false,
+      code: 'phone_full',
+    });
+    expect(whereabouts(phone)).toEqual(['rejected']);
+  });
+
   it.each([
     [true, 'phone_full'],
     [false, 'phone_storage_failed'],

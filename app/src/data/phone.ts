@@ -172,8 +172,8 @@ export class Phone {
 
   /**
    * Makes a refused operation anew with other arguments, in place of the refused one; one that the server only failed
-   * at goes again as it was. What was recorded keeps the time
-   * at which it was first made; a change of state or of a clock happens now.
+   * at goes again as it was. What was recorded keeps the time at which it was first made; a change of state or of a
+   * clock happens now.
    */
   async mend(id: OperationId, args: unknown): Promise<Outcome> {
     const rejected = this.kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
@@ -184,32 +184,35 @@ export class Phone {
 
   /** The server has not judged it, or it is not known: the same operation goes once more, and counts once. */
   async #sendAgain({ operation, sequence }: KeptOperation): Promise<Outcome> {
-    await this.#shelf.inTurn(async () => {
+    const outcome = await this.#orRefusal(async () => {
       await this.#shelf.write({ keep: [{ operation, sequence, where: 'pending' }] });
       await this.#replay([]);
+      return accepted;
     });
     this.#parts.onChange();
-    return accepted;
+    return outcome;
+  }
+
+  /** In turn; what cannot be kept is refused with the reason. */
+  #orRefusal(task: () => Promise<Outcome>): Promise<Outcome> {
+    return this.#shelf.inTurn(task).catch((error: unknown) => {
+      if (error instanceof StorageFailed) return refusalOf(error);
+      throw error;
+    });
   }
 
   async #perform(name: string, args: unknown, mended: Operation | null): Promise<Outcome> {
-    const outcome = await this.#shelf
-      .inTurn(async (): Promise<Outcome> => {
-        const person = this.person;
-        if (person === null) throw new OilcanError('not_signed_in');
-        const operation = this.#newOperation(name, args, person, mended);
-        const applied = await applyOperation(this.view, operation, person, this.clock.now());
-        if (!applied.outcome.ok) return applied.outcome;
-        const sequence = this.#shelf.nextSequence;
-        const kept: KeptOperation = { operation, sequence, where: 'pending' };
-        await this.#shelf.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
-        this.#overlay.lay(applied.changes);
-        return applied.outcome;
-      })
-      .catch((error: unknown): Outcome => {
-        if (error instanceof StorageFailed) return refusalOf(error);
-        throw error;
-      });
+    const outcome = await this.#orRefusal(async () => {
+      const person = this.person;
+      if (person === null) throw new OilcanError('not_signed_in');
+      const operation = this.#newOperation(name, args, person, mended);
+      const applied = await applyOperation(this.view, operation, person, this.clock.now());
+      if (!applied.outcome.ok) return applied.outcome;
+      const kept: KeptOperation = { operation, sequence: this.#shelf.nextSequence, where: 'pending' };
+      await this.#shelf.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
+      this.#overlay.lay(applied.changes);
+      return applied.outcome;
+    });
     this.#parts.onChange();
     return outcome;
   }

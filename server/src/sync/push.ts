@@ -116,12 +116,21 @@ export async function push(
   });
 }
 
+const notLogged: readonly string[] = [
+  'invalid',
+  'operation_unknown',
+  'text_too_long',
+  'control_characters',
+  'not_as_another',
+];
+
 /**
  * What breaks a schema is refused again the same way whenever it comes, so it need not be remembered.
  * What breaks a rule might pass later: its refusal is kept, so that a message that comes twice is answered alike.
+ * What somebody else sent says nothing of its maker's own sending.
  */
 function isLogged(outcome: Outcome): boolean {
-  return outcome.ok || !['invalid', 'operation_unknown', 'text_too_long', 'control_characters'].includes(outcome.code);
+  return outcome.ok || !notLogged.includes(outcome.code);
 }
 
 function toLog(operation: Operation, outcome: Outcome): NewlyLogged {

@@ -99,6 +99,12 @@ describe('pushing operations', () => {
     expect(codesOf(await works.push(cookie, [finish]))).toEqual(['state_forbids']);
   });
 
+  it('takes an operation from its maker after somebody else tried to send it', async () => {
+    const operation = tick(1);
+    expect(codesOf(await works.push(await works.signIn(bob), [operation]))).toEqual(['not_as_another']);
+    expect(codesOf(await works.push(cookie, [operation]))).toEqual(['accepted']);
+  });
+
   it('does not let an operation’s number stand for another', async () => {
     const first = tick(1);
     expect(codesOf(await works.push(cookie, [first, { ...tick(2), id: first.id }]))).toEqual([
