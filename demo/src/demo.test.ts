@@ -1,5 +1,9 @@
 import {
+  chiSquareQuantile,
+  findingsOf,
+  isFailure,
   onHandAfter,
+  pastJobOf,
   parseInstant,
   standingOf,
   tableNames,
@@ -8,10 +12,12 @@ import {
   type StockLevel,
   type TableName,
   type Tables,
+  usualFor,
   type WorkOrder,
 } from '@oilcan/core';
 import { generateDemo } from './generate';
 import type { Line } from './line';
+import { partIdOf } from './mountain/stores';
 import { PAST_DAYS } from './past/past';
 import { failureDays } from './past/failure-times';
 import { failureProcesses } from './past/processes';
@@ -121,5 +127,80 @@ describe('failure processes', () => {
     expect(types.filter(({ type }) => type === 'cured')).toHaveLength(1);
     expect(types.filter((course) => course.type === 'renewal' && course.shape > 1.5).length).toBeGreaterThan(5);
     expect(PAST_DAYS).toBe(1_095);
+  });
+});
+
+describe('what the past of the demo says', () => {
+  const byWork = new Map<string, Entry[]>();
+  for (const entry of entries) byWork.set(entry.workOrderId, [...(byWork.get(entry.workOrderId) ?? []), entry]);
+  const jobs = workOrders
+    .filter((work) => work.finishedAt !== null)
+    .map((work) => pastJobOf(work, byWork.get(work.id) ?? []));
+  const window = { from: jobs.map(({ at }) => at).sort()[0] ?? now, to: now };
+  const findings = (asset: string) =>
+    findingsOf(
+      jobs.filter(({ assetId }) => assetId === asset),
+      window,
+    );
+  const processOf = (asset: string) => failureProcesses.filter((each) => each.asset === asset);
+
+  it('gets worse where a process was made to, with the shape that was put in', () => {
+    const [process] = processOf('lark-gearbox');
+    if (process?.course.type !== 'power-law') throw new Error('The gearbox is meant to get worse.');
+    const { failures, recurrences } = findings('lark-gearbox');
+    if (failures?.trend.is !== 'faster') throw new Error(`The trend is ${failures?.trend.is}.`);
+    // 2Nβ/β̂ is χ² with 2N degrees of freedom (MIL-HDBK-189): the shape put in lies in the 90 % interval.
+    const degrees = 2 * failures.jobs.length;
+    const { shape } = process.course;
+    expect((degrees * shape) / failures.trend.beta).toBeGreaterThan(chiSquareQuantile(0.05, degrees));
+    expect((degrees * shape) / failures.trend.beta).toBeLessThan(chiSquareQuantile(0.95, degrees));
+    expect(recurrences[0]?.what).toEqual({ by: 'mode', mode: process.mode, component: process.component });
+  });
+
+  it('is quiet since the day on which something was repaired for good, and nowhere else', () => {
+    const [process] = processOf('lark-t3');
+    if (process?.course.type !== 'cured') throw new Error('Tower 3 is meant to be cured.');
+    const { silences, failures } = findings('lark-t3');
+    expect(silences.map(({ what }) => what)).toEqual([
+      { by: 'mode', mode: process.mode, component: process.component },
+    ]);
+    expect(silences[0]?.quietDays).toBeGreaterThan(PAST_DAYS - process.course.curedOnDay);
+    expect(failures?.trend.is).toBe('slower');
+    const assets = [...new Set(failureProcesses.map(({ asset }) => asset))];
+    expect(assets.filter((asset) => findings(asset).silences.length > 0)).toEqual(['lark-t3']);
+  });
+
+  it('has the mean gap that was put in within its interval, for about nine in ten of what fails by pure chance', () => {
+    const byChance = [...new Set(failureProcesses.map(({ asset }) => asset))].filter((asset) =>
+      processOf(asset).every(({ course }) => course.type === 'renewal' && course.shape === 1),
+    );
+    const held = byChance.filter((asset) => {
+      const rate = processOf(asset).reduce(
+        (sum, { course }) => sum + (course.type === 'renewal' ? 1 / course.scaleDays : 0),
+        0,
+      );
+      const { low, high } = findings(asset).failures?.meanDays ?? { low: 0, high: 0 };
+      return low <= 1 / rate && 1 / rate <= high;
+    });
+    expect(byChance.length).toBeGreaterThan(25);
+    expect(held.length / byChance.length).toBeGreaterThan(0.8);
+  });
+
+  it('has the usual duration and parts that were put in', () => {
+    for (const asset of ['lark-cabins', 'lark-conveyor-base', 'juniper-chairs']) {
+      const [process] = processOf(asset);
+      const { repair, failures } = findings(asset);
+      const count = failures?.jobs.length ?? 0;
+      // The median of a log-normal sample scatters by about 1.25 σ/√n of its logarithm; three times that is far.
+      const far = (3 * 1.25 * (process?.repair.logSpread ?? 0)) / Math.sqrt(count);
+      expect(Math.abs(Math.log((repair?.median ?? 0) / (process?.repair.medianMinutes ?? 1)))).toBeLessThan(far);
+      const ofAsset = jobs.filter(({ assetId }) => assetId === asset);
+      const like = ofAsset.find(isFailure);
+      const usual = like === undefined ? null : usualFor({ ...like, title: 'Something new' }, ofAsset, []);
+      for (const [part, , probability] of process?.parts ?? []) {
+        const share = (usual?.parts.find(({ partId }) => partId === partIdOf(part))?.jobs ?? 0) / count;
+        expect(Math.abs(share - probability)).toBeLessThan(3 * Math.sqrt((probability * (1 - probability)) / count));
+      }
+    }
   });
 });

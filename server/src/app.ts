@@ -14,6 +14,7 @@ import { yupValidation } from './errors/validation';
 import { FileStore } from './files/file-store';
 import { fileRoutes } from './files/routes';
 import { healthRoutes } from './health/routes';
+import { pastRoutes } from './past/routes';
 import { syncRoutes } from './sync/routes';
 import { webRoutes } from './web/routes';
 
@@ -63,6 +64,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
       });
       await api.register(accountRoutes, { database, config });
       await api.register(syncRoutes, { database });
+      await api.register(pastRoutes, { database });
       await api.register(fileRoutes, { database, files });
     },
     { prefix: '/api' },

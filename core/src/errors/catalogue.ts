@@ -68,6 +68,7 @@ export const catalogue = {
   operation_id_reused: item(409, 'This operation number was already used for something else.'),
   made_in_future: item(409, 'The clock of this phone was set ahead. The right time was told to it; send this again.'),
   not_found: item(404, (v) => `This ${v['what']} does not exist, or not on your sites.`),
+  other_site: item(403, (v) => `This belongs to ${v['site']}, a site that you do not have. Ask your lead for it.`),
   state_forbids: item(409, (v) => `${v['number']} is ${v['state']}; it cannot be ${v['wanted']} now.`),
   work_order_closed: item(409, (v) => `${v['number']} is ${v['state']}; nothing more can be recorded on it.`),
   hazards_not_acknowledged: item(

@@ -13,6 +13,7 @@ import {
   type StoreId,
   type WorkOrderId,
 } from '../ids/ids';
+import type { PastJob } from '../history/past-job';
 import type { Operation } from '../operations/operation';
 import type { ArgsOf, OperationName } from '../operations/registry';
 import type { Crew, Person } from '../people/people';
@@ -140,6 +141,27 @@ export const anAsset = (given: Partial<Asset> = {}): Asset => ({
     warrantyUntil: null,
     ratings: [],
   },
+  ...given,
+});
+
+export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
+  id: workId,
+  number: 'W-1',
+  assetId,
+  placeId: asId<PlaceId>('place'),
+  kind: 'corrective',
+  craftId: 'mechanical',
+  state: 'accepted',
+  title: 'Seal weeping',
+  reason: 'Oil on the floor',
+  at: noon,
+  endedAt: noon,
+  activeMinutes: 60,
+  faults: [],
+  parts: [],
+  stoppages: [],
+  readings: [],
+  notes: [],
   ...given,
 });
 

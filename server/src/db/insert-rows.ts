@@ -12,7 +12,7 @@ const texts = new Map<string, string>();
  * @param replaceBy the column by which a row takes the place of an earlier one; null when there is none
  */
 export async function insertRows(
-  transaction: Knex.Transaction,
+  transaction: Knex,
   table: string,
   columns: readonly string[],
   rows: readonly (readonly Knex.RawBinding[])[],

@@ -4,6 +4,7 @@ import { asId, isTableName, type Change, type PersonId } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
 import { SqlRecords } from '../db/sql-records';
+import { notePast, worksTouchedBy } from '../past/note-past';
 
 const ROWS_PER_TRANSACTION = 5_000;
 
@@ -22,7 +23,10 @@ export async function loadRows(database: Knex, lines: Readable): Promise<number>
   let written = 0;
   let lineNumber = 0;
   const flush = async (): Promise<void> => {
-    await database.transaction((transaction) => new SqlRecords(transaction).write(waiting));
+    await database.transaction(async (transaction) => {
+      await new SqlRecords(transaction).write(waiting);
+      await notePast(transaction, worksTouchedBy(waiting));
+    });
     written += waiting.length;
     waiting = [];
   };

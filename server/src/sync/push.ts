@@ -23,6 +23,7 @@ import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 import { currentRevision } from '../db/revisions';
 import { SqlRecords } from '../db/sql-records';
+import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
 import { rowsOfNewlyCarried } from './newly-carried';
 
@@ -107,6 +108,7 @@ export async function push(
 
     const changes = batch.changes();
     await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes))]);
+    await notePast(transaction, worksTouchedBy(changes));
     const revision = await currentRevision(transaction);
     if (log.length > 0) {
       const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);

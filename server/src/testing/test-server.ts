@@ -11,6 +11,7 @@ import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
 import { openDatabase } from '../db/connection';
 import { SqlRecords } from '../db/sql-records';
+import { notePast, worksTouchedBy } from '../past/note-past';
 
 export const PASSWORD = 'correct horse';
 
@@ -32,7 +33,10 @@ export async function startTestServer(
 ): Promise<TestServer> {
   const database = await openDatabase(':memory:');
   const filesRoot = await mkdtemp(join(tmpdir(), 'oilcan-files-'));
-  await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
+  await database.transaction(async (transaction) => {
+    await new SqlRecords(transaction).write(rows);
+    await notePast(transaction, worksTouchedBy(rows));
+  });
   for (const change of rows) {
     if (change.table === 'people' && change.row !== null)
       await putAccount(database, change.row.id, change.row.name, PASSWORD);

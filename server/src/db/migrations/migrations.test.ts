@@ -1,5 +1,5 @@
 import knex, { type Knex } from 'knex';
-import { aWorkOrder, bob } from '@oilcan/core/testing';
+import { anAsset, aWorkOrder, bob, noon } from '@oilcan/core/testing';
 import { asId, type CrewId, type WorkOrderId } from '@oilcan/core';
 import { migrations } from './migrations';
 
@@ -52,6 +52,25 @@ describe('a database of the first version', () => {
       { work_order: 'w-2', assignee: 'crew' },
     ]);
     expect(await database('operations').first('id', 'ahead', 'knew')).toEqual({ id: 'one', ahead: 0, knew: null });
+  });
+
+  it('has the past of its ended work after the third', async () => {
+    await migrateTo('002-files-and-device-clocks');
+    const asset = anAsset();
+    const works = [aWorkOrder(), aWorkOrder({ id: asId<WorkOrderId>('w-2'), state: 'finished', finishedAt: noon })];
+    await database('assets').insert({ id: asset.id, revision: 1, site: asset.siteId, body: JSON.stringify(asset) });
+    await database('work_orders').insert(
+      works.map((work) => ({
+        id: work.id,
+        revision: 1,
+        site: work.siteId,
+        asset: work.assetId,
+        ended: work.finishedAt,
+        body: JSON.stringify(work),
+      })),
+    );
+    await database.migrate.latest({ migrationSource: migrations });
+    expect(await database('past_jobs').select('id', 'class')).toEqual([{ id: 'w-2', class: asset.equipmentClass }]);
   });
 
   it('is never taken back', async () => {

@@ -1,0 +1,252 @@
+import { asId, type AssetId, type EntryId, type PartId, type WorkOrderId } from '../ids/ids';
+import { aPastJob, assetId, aWorkOrder, ann, noon, site, workId } from '../testing/builders';
+import { addMinutes, type Instant } from '../time/instant';
+import type { Entry, EntryContent } from '../work/entries';
+import { findingsOf, modesOf } from './findings';
+import { isFailure, pastJobOf, type PastJob } from './past-job';
+import { recurrencesOf, silencesOf } from './recurrence';
+import { titleKey, usualFor } from './usual';
+
+const daysAgo = (days: number): Instant => addMinutes(noon, Math.round(-days * 24 * 60));
+const window = { from: daysAgo(1_000), to: noon };
+const seal = asId<PartId>('seal');
+
+const sealFault = { mode: 'ELU', mechanism: '1.1', cause: '3.3', detection: 8, activity: 1, component: 'Output seal' };
+let count = 0;
+const job = (days: number, given: Partial<PastJob> = {}): PastJob => {
+  count += 1;
+  return aPastJob({
+    id: asId<WorkOrderId>(`w-${count}`),
+    at: daysAgo(days),
+    endedAt: daysAgo(days - 0.2),
+    faults: [sealFault],
+    ...given,
+  });
+};
+
+describe('a work order of the past', () => {
+  const entry = (content: EntryContent, given: Partial<Entry> = {}): Entry => {
+    count += 1;
+    const id = asId<EntryId>(`e-${count}`);
+    return { id, siteId: site, workOrderId: workId, assetId, at: noon, by: ann.id, amends: null, content, ...given };
+  };
+  const cost = { minor: 0, currency: 'EUR' } as never;
+  const labor = (from: number, minutes: number, timeType: 'regular' | 'travel' = 'regular'): EntryContent => ({
+    kind: 'labor',
+    personId: ann.id,
+    startedAt: addMinutes(noon, from),
+    minutes,
+    timeType,
+    cost,
+  });
+
+  it('counts the time in which anybody worked once, and travel not at all', () => {
+    const { activeMinutes } = pastJobOf(aWorkOrder(), [
+      entry(labor(0, 60)),
+      entry(labor(30, 60)),
+      entry(labor(-200, 100, 'travel')),
+      entry(labor(300, 30)),
+    ]);
+    expect(activeMinutes).toBe(120);
+    expect(pastJobOf(aWorkOrder(), []).activeMinutes).toBe(0);
+  });
+
+  it('begins with its unplanned stoppage, adds up parts, and leaves out what was taken back', () => {
+    const stopped = (from: number, isPlanned: boolean) =>
+      entry({ kind: 'stoppage', from: addMinutes(noon, from), to: null, extent: 'full', isPlanned });
+    const part = (quantity: number) => entry({ kind: 'part', partId: seal, binId: asId('bin'), quantity, cost });
+    const wrong = part(5_000);
+    const past = pastJobOf(aWorkOrder(), [
+      stopped(-90, true),
+      stopped(-30, false),
+      part(1_000),
+      part(500),
+      wrong,
+      entry({ kind: 'withdrawal', reason: '' }, { amends: wrong.id }),
+      entry({ kind: 'note', text: 'later' }, { at: addMinutes(noon, 5) }),
+      entry({ kind: 'note', text: 'earlier' }),
+    ]);
+    expect(past.at).toBe(addMinutes(noon, -30));
+    expect(past.parts).toEqual([{ partId: seal, quantity: 1_500 }]);
+    expect(past.notes).toEqual(['earlier', 'later']);
+    expect([isFailure(past), isFailure({ ...past, state: 'dropped' })]).toEqual([true, false]);
+  });
+});
+
+describe('what recurs', () => {
+  it('is what came three times, each within twice its usual gap, until now', () => {
+    const jobs = [job(600), job(200), job(140), job(90), job(40, { notes: ['Fitted new seal.'] })];
+    const [found, ...rest] = recurrencesOf(jobs, noon);
+    expect(rest).toEqual([]);
+    expect(found?.what).toEqual({ by: 'mode', mode: 'ELU', component: 'Output seal' });
+    // The gap of 400 days is more than twice the usual 55: what came before it is another story.
+    expect(found?.jobs.map(({ at }) => at)).toEqual([200, 140, 90, 40].map(daysAgo));
+    expect(found?.heldDays.map(Math.round)).toEqual([60, 50, 50]);
+    expect(Math.round(found?.spanDays ?? 0)).toBe(160);
+    expect(found?.last).toMatchObject({ activity: 1, text: 'Fitted new seal.' });
+  });
+
+  it('does not go on once it has been quiet for long, nor with two times only', () => {
+    expect(recurrencesOf([job(700), job(640), job(590)], noon)).toEqual([]);
+    expect(recurrencesOf([job(60), job(30)], noon)).toEqual([]);
+    expect(recurrencesOf([], noon)).toEqual([]);
+  });
+
+  it('does not depend on the order in which jobs are given', () => {
+    const jobs = [job(30), job(100), job(65), job(130)];
+    expect(recurrencesOf(jobs.toReversed(), noon)).toEqual(recurrencesOf(jobs, noon));
+  });
+
+  it('names a part that is used again and again under several modes, but not one that goes with its mode', () => {
+    const parts = [{ partId: seal, quantity: 1_000 }];
+    const same = [90, 60, 30].map((days) => job(days, { parts }));
+    expect(recurrencesOf(same, noon).map(({ what }) => what.by)).toEqual(['mode']);
+    const mixed = [90, 60, 30].map((days, index) =>
+      job(days, { parts, faults: [{ ...sealFault, mode: ['ELU', 'NOI', 'VIB'][index] ?? '' }] }),
+    );
+    expect(recurrencesOf(mixed, noon).map(({ what }) => what)).toEqual([{ by: 'part', partId: seal }]);
+  });
+
+  it('keeps assets, modes and components apart', () => {
+    const three = (given: Partial<PastJob>) => [90, 60, 30].map((days) => job(days, given));
+    const jobs = [
+      ...three({}),
+      ...three({ assetId: asId<AssetId>('other') }),
+      ...three({ faults: [{ ...sealFault, component: 'Input seal' }] }),
+    ];
+    expect(recurrencesOf(jobs, noon)).toHaveLength(3);
+  });
+
+  it('survives all at one time', () => {
+    const jobs = [job(10), job(10), job(10), job(10)];
+    expect(recurrencesOf(jobs, daysAgo(10))).toHaveLength(1);
+    expect(recurrencesOf(jobs, noon)).toEqual([]);
+    expect(silencesOf(jobs, noon)).toEqual([]);
+  });
+});
+
+describe('silence', () => {
+  it('means something when it is longer than chance would let it', () => {
+    const jobs = [900, 860, 830, 790, 750].map((days) => job(days));
+    const [found] = silencesOf(jobs, noon);
+    expect(found?.quietDays).toBeCloseTo(750, 6);
+    // (S / (S + q))ⁿ with S = 150, q = 750, n = 4.
+    expect(found?.p).toBeCloseTo((150 / 900) ** 4, 12);
+  });
+
+  it('means nothing when it is short or the times were few', () => {
+    expect(
+      silencesOf(
+        [100, 80, 60, 40].map((days) => job(days)),
+        noon,
+      ),
+    ).toEqual([]);
+    expect(
+      silencesOf(
+        [900, 890, 880].map((days) => job(days)),
+        noon,
+      ),
+    ).toEqual([]);
+  });
+
+  it('is called so by chance in about one of fifty', () => {
+    let state = 7;
+    const next = (): number => {
+      state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
+      return (state + 0.5) / 4_294_967_296;
+    };
+    const rounds = 2_000;
+    let called = 0;
+    for (let round = 0; round < rounds; round += 1) {
+      // Five gaps, and the present at the end of a sixth of the same length: the present is where the next one would come.
+      const gaps = Array.from({ length: 6 }, () => -Math.log(next()) * 30);
+      const total = gaps.reduce((sum, gap) => sum + gap, 0);
+      let passed = 0;
+      const jobs = [0, ...gaps.slice(0, 5)].map((gap) => job(total - (passed += gap)));
+      if (silencesOf(jobs, noon).length > 0) called += 1;
+    }
+    expect(called / rounds).toBeGreaterThan(0.012);
+    expect(called / rounds).toBeLessThan(0.028);
+  });
+});
+
+describe('what a job usually takes', () => {
+  const like = { assetId, kind: 'corrective' as const, craftId: 'mechanical', title: 'Door 12 sticks' };
+  const parts = [{ partId: seal, quantity: 2_000 }];
+
+  it('is read from the same job here, then from this asset, then from its class, and says which', () => {
+    const same = [60, 90, 120].map((activeMinutes, index) =>
+      job(10 + index, { title: `Door ${index} sticks`, activeMinutes, parts: index === 0 ? parts : [] }),
+    );
+    const others = [1, 2, 3].map((days) => job(days, { title: 'Bearing', activeMinutes: 30 }));
+    const elsewhere = [1, 2, 3].map((days) => job(days, { assetId: asId<AssetId>('x'), activeMinutes: 15 }));
+    expect(usualFor(like, [...same, ...others], elsewhere)).toMatchObject({
+      from: 'same job',
+      minutes: { median: 90, p80: 108 },
+      parts: [{ partId: seal, jobs: 1, quantity: 2_000 }],
+    });
+    expect(usualFor(like, others, elsewhere)).toMatchObject({ from: 'same asset', minutes: { median: 30 } });
+    expect(usualFor(like, others.slice(1), elsewhere)).toMatchObject({ from: 'same class', minutes: { median: 15 } });
+    expect(usualFor(like, [], elsewhere.slice(1))).toBeNull();
+  });
+
+  it('leaves out what is open, dropped, of another kind or trade, and has no time where none was recorded', () => {
+    const out = [
+      job(1, { endedAt: null }),
+      job(2, { state: 'dropped' }),
+      job(3, { kind: 'inspection' }),
+      job(4, { craftId: 'electrical' }),
+    ];
+    expect(usualFor(like, out, [])).toBeNull();
+    const timeless = [1, 2, 3].map((days) => job(days, { activeMinutes: 0 }));
+    expect(usualFor(like, timeless, [])?.minutes).toBeNull();
+  });
+
+  it('takes titles that differ in numbers for the same', () => {
+    expect(titleKey('Cabin 12:  door sticks')).toBe(titleKey('cabin 4: door sticks'));
+  });
+});
+
+describe('findings', () => {
+  it('of no past, of one event, of all at one time, and of dates out of order are said without falling over', () => {
+    expect(findingsOf([], window)).toMatchObject({
+      failures: { jobs: [], trend: { is: 'too few', count: 0 } },
+      recurrences: [],
+      downtime: { minutes: 0 },
+      repair: null,
+    });
+    expect(findingsOf([job(10)], window).failures?.meanDays.mean).toBeCloseTo(1_000, 6);
+    expect(findingsOf([job(10), job(10), job(10), job(10), job(10)], window).failures?.jobs).toHaveLength(5);
+    const odd = job(5, { endedAt: daysAgo(50) });
+    expect(findingsOf([odd, job(-3), job(2_000)], window).failures?.jobs).toEqual([odd]);
+    expect(findingsOf([job(1)], { from: noon, to: noon }).failures).toBeNull();
+  });
+
+  it('counts downtime of the last year once, full and unplanned only', () => {
+    const stop = (from: number, to: number | null, given = {}) => ({
+      from: daysAgo(from),
+      to: to === null ? null : daysAgo(to),
+      extent: 'full' as const,
+      isPlanned: false,
+      ...given,
+    });
+    const { downtime } = findingsOf(
+      [
+        job(3, { stoppages: [stop(3, 2)] }),
+        job(3, { stoppages: [stop(2.5, 1.5), stop(1, 0.5, { extent: 'reduced' }), stop(1, 0.5, { isPlanned: true })] }),
+        job(500, { stoppages: [stop(500, 490)] }),
+        job(0.25, { stoppages: [stop(0.25, null)] }),
+      ],
+      window,
+    );
+    expect([downtime.minutes, downtime.jobs.length]).toEqual([(1.5 + 0.25) * 24 * 60, 3]);
+  });
+
+  it('counts modes for the Pareto, each once a job, uncoded ones as unknown', () => {
+    const jobs = [job(1), job(2, { faults: [] }), job(3, { faults: [sealFault, sealFault] }), job(4)];
+    expect(modesOf(jobs).map(({ mode, jobs: of }) => [mode, of.length])).toEqual([
+      ['ELU', 3],
+      ['UNK', 1],
+    ]);
+  });
+});

@@ -1,0 +1,71 @@
+import { endOf, pastJobOf, type Change, type Entry, type PastJob, type WorkOrder } from '@oilcan/core';
+import type { Knex } from 'knex';
+import { insertRows } from '../db/insert-rows';
+
+const IDS_PER_STATEMENT = 400;
+const columns = ['id', 'site', 'asset', 'place', 'class', 'at', 'body'] as const;
+
+/** The work orders whose past these changes may alter. */
+export function worksTouchedBy(changes: readonly Change[]): ReadonlySet<string> {
+  return new Set(
+    changes.flatMap((change): string[] => {
+      if (change.table === 'workOrders') return [change.id];
+      return change.table === 'entries' && change.row !== null ? [change.row.workOrderId] : [];
+    }),
+  );
+}
+
+/**
+ * Boils those of the work orders that have ended down and keeps it; one that was taken up again is forgotten until it ends
+ * anew. Reads what is stored, so it comes after the rows were written.
+ */
+export async function notePast(transaction: Knex, workIds: ReadonlySet<string>): Promise<void> {
+  const ids = [...workIds];
+  for (let start = 0; start < ids.length; start += IDS_PER_STATEMENT) {
+    await noteSome(transaction, ids.slice(start, start + IDS_PER_STATEMENT));
+  }
+}
+
+async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void> {
+  const stored: { body: string }[] = await transaction('work_orders')
+    .whereIn('id', [...ids])
+    .select('body');
+  const works = stored.map(({ body }) => JSON.parse(body) as WorkOrder);
+  const open = works.filter((work) => endOf(work) === null).map(({ id }) => id);
+  if (open.length > 0) await transaction('past_jobs').whereIn('id', open).delete();
+  const ended = works.filter((work) => endOf(work) !== null);
+  if (ended.length === 0) return;
+  const entriesOf = await entriesByWork(
+    transaction,
+    ended.map(({ id }) => id),
+  );
+  const classOf = await classesOf(transaction, [...new Set(ended.map(({ assetId }) => assetId))]);
+  const rows = ended.map((work) => {
+    const job: PastJob = pastJobOf(work, entriesOf.get(work.id) ?? []);
+    const equipmentClass = classOf.get(work.assetId) ?? '';
+    return [job.id, work.siteId, job.assetId, job.placeId, equipmentClass, job.at, JSON.stringify(job)];
+  });
+  await insertRows(transaction, 'past_jobs', columns, rows, 'id');
+}
+
+async function entriesByWork(transaction: Knex, ids: readonly string[]): Promise<Map<string, Entry[]>> {
+  const stored: { body: string }[] = await transaction('entries')
+    .whereIn('work_order', [...ids])
+    .orderBy('id')
+    .select('body');
+  const byWork = new Map<string, Entry[]>();
+  for (const { body } of stored) {
+    const entry = JSON.parse(body) as Entry;
+    const before = byWork.get(entry.workOrderId);
+    if (before === undefined) byWork.set(entry.workOrderId, [entry]);
+    else before.push(entry);
+  }
+  return byWork;
+}
+
+async function classesOf(transaction: Knex, assetIds: readonly string[]): Promise<Map<string, string>> {
+  const stored: { id: string; body: string }[] = await transaction('assets')
+    .whereIn('id', [...assetIds])
+    .select('id', 'body');
+  return new Map(stored.map(({ id, body }) => [id, (JSON.parse(body) as { equipmentClass: string }).equipmentClass]));
+}

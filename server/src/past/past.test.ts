@@ -1,0 +1,109 @@
+import { asId, type AssetId, type PastAnswer, type PlaceId, type SiteId, type WorkOrderId } from '@oilcan/core';
+import {
+  anAsset,
+  ann,
+  anOperation,
+  assetId,
+  aWorkOrder,
+  bob,
+  lea,
+  noon,
+  otherSite,
+  put,
+  smallWorks,
+  workId,
+} from '@oilcan/core/testing';
+import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+
+const bearing = asId<AssetId>('bearing');
+const neighbour = asId<AssetId>('neighbour');
+const faraway = asId<AssetId>('faraway');
+const hall = asId<PlaceId>('hall');
+
+const ended = (id: string, on: AssetId, at: string, siteId?: SiteId) =>
+  put(
+    'workOrders',
+    aWorkOrder({
+      id: asId<WorkOrderId>(id),
+      number: id,
+      assetId: on,
+      placeId: hall,
+      state: 'accepted',
+      createdAt: `2026-${at}T08:00:00.000Z` as typeof noon,
+      finishedAt: noon,
+      closedAt: noon,
+      ...(siteId === undefined ? {} : { siteId }),
+    }),
+  );
+
+let works: TestServer;
+let cookie: string;
+beforeEach(async () => {
+  works = await startTestServer([
+    ...smallWorks(),
+    put('sites', { id: otherSite, name: 'Valley' }),
+    put('places', { id: asId<PlaceId>('place'), siteId: ann.siteIds[0] as SiteId, parentId: null, name: 'Station' }),
+    put('places', { id: hall, siteId: ann.siteIds[0] as SiteId, parentId: asId<PlaceId>('place'), name: 'Hall' }),
+    put('assets', anAsset({ id: bearing, parentId: assetId, equipmentClass: 'bearing' })),
+    put('assets', anAsset({ id: neighbour })),
+    put('assets', anAsset({ id: faraway, siteId: otherSite })),
+    ended('W-10', assetId, '01-05'),
+    ended('W-11', assetId, '03-05'),
+    ended('W-12', bearing, '02-05'),
+    ended('W-13', neighbour, '04-05'),
+    ended('W-14', faraway, '01-01', otherSite),
+  ]);
+  cookie = await works.signIn(ann);
+});
+afterEach(() => works.close());
+
+const past = async (query: string): Promise<PastAnswer> =>
+  (await works.ask(cookie, { url: `/api/past?${query}` })).json<PastAnswer>();
+const numbers = ({ jobs }: PastAnswer): string[] => jobs.map(({ number }) => number);
+
+describe('the past of an asset', () => {
+  it('is its ended work, newest first, with what the class had elsewhere and since when records are kept', async () => {
+    const answer = await past(`asset=${assetId}`);
+    expect(numbers(answer)).toEqual(['W-11', 'W-10']);
+    expect(answer.ofClass.map(({ number }) => number)).toEqual(['W-13']);
+    expect(answer).toMatchObject({ recordsSince: '2026-01-05T08:00:00.000Z', cutAt: null });
+  });
+
+  it('goes on to its parts and to its place', async () => {
+    expect(numbers(await past(`asset=${assetId}&with=parts`))).toEqual(['W-11', 'W-12', 'W-10']);
+    expect(numbers(await past(`asset=${assetId}&with=place`))).toEqual(['W-13', 'W-11', 'W-12', 'W-10']);
+  });
+
+  it('takes work in when it ends, with what comes late, and lets it go when it is handed back', async () => {
+    const lead = await works.signIn(lea);
+    const finishing = [
+      anOperation('labor.add', {
+        workOrderId: workId,
+        personId: ann.id,
+        startedAt: '2026-11-23T09:00:00.000Z' as typeof noon,
+        minutes: 90,
+        timeType: 'regular',
+      }),
+      anOperation('work.finish', { workOrderId: workId }),
+    ];
+    const early = [anOperation('work.start', { workOrderId: workId })];
+    expect(codesOf(await works.push(cookie, [...early, ...finishing]))).toEqual(['accepted', 'accepted', 'accepted']);
+    const [job] = (await past(`asset=${assetId}`)).jobs;
+    expect(job).toMatchObject({ id: workId, state: 'finished', activeMinutes: 90, notes: [] });
+    const back = anOperation('work.hand-back', { workOrderId: workId, reason: 'Still wet' }, { by: lea.id });
+    expect(codesOf(await works.push(lead, [back]))).toEqual(['accepted']);
+    expect(numbers(await past(`asset=${assetId}`))).toEqual(['W-11', 'W-10']);
+  });
+
+  it('of a site that the person does not have is refused, naming the site; of what is not there too', async () => {
+    const refused = await works.ask(cookie, { url: `/api/past?asset=${faraway}` });
+    expect([refused.statusCode, refused.json()]).toMatchObject([
+      403,
+      { code: 'other_site', values: { site: 'Valley' } },
+    ]);
+    expect((await works.ask(cookie, { url: '/api/past?asset=nothing' })).statusCode).toBe(404);
+    expect((await works.ask(cookie, { url: '/api/past?asset=a&with=all' })).statusCode).toBe(400);
+    expect((await works.ask(null, { url: `/api/past?asset=${assetId}` })).statusCode).toBe(401);
+    expect(bob.siteIds).not.toContain(otherSite);
+  });
+});
