@@ -74,7 +74,7 @@ export async function buildApplication() {
 async function buildWorkers() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: ['app/workers/picture.ts'],
+    entryPoints: ['app/workers/picture.ts', 'app/workers/past.ts'],
     outdir: 'app/dist/workers',
     absWorkingDir: root,
     bundle: true,

@@ -2,10 +2,12 @@ import {
   isErrorCode,
   OilcanError,
   PROTOCOL_VERSION,
+  type AssetId,
   type Change,
   type ErrorValues,
   type FileId,
   type Operation,
+  type PastScope,
   type Person,
   type PullAnswer,
   type PushAnswer,
@@ -45,15 +47,11 @@ export const httpLink = {
       },
     }),
   /** A file as it is. */
-  file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> => {
-    try {
-      const response = await fetch(`/api/files/${id}`, { signal: AbortSignal.timeout(REQUEST_MILLISECONDS) });
-      if (!response.ok) throw problemFrom(readJson(await response.text()));
-      return new Uint8Array(await response.arrayBuffer());
-    } catch (error) {
-      throw error instanceof OilcanError ? error : new Unreachable();
-    }
-  },
+  file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> =>
+    new Uint8Array(await body(`/api/files/${id}`, (response) => response.arrayBuffer())),
+  /** The past of an asset, as the text of a `PastAnswer`. */
+  past: (assetId: AssetId, scope: PastScope): Promise<string> =>
+    body(`/api/past?asset=${assetId}&with=${scope}`, (response) => response.text()),
   session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
   about: (): Promise<About> => request<About>('GET', '/api/about'),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>
@@ -98,6 +96,17 @@ async function request<Answer>(method: string, path: string, message?: Message |
   const given = readJson(text);
   if (response.ok && (given !== undefined || response.status === 204)) return given as Answer;
   throw problemFrom(given);
+}
+
+/** The body of an answer as it is, unread. */
+async function body<Body>(path: string, read: (response: Response) => Promise<Body>): Promise<Body> {
+  try {
+    const response = await fetch(path, { signal: AbortSignal.timeout(REQUEST_MILLISECONDS) });
+    if (!response.ok) throw problemFrom(readJson(await response.text()));
+    return await read(response);
+  } catch (error) {
+    throw error instanceof OilcanError ? error : new Unreachable();
+  }
 }
 
 function readJson(text: string): unknown {

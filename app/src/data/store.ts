@@ -1,5 +1,6 @@
 import {
   asId,
+  carriesWholeFor,
   instantFromMillis,
   OilcanError,
   SETTINGS_ID,
@@ -28,6 +29,8 @@ import type { KeptOperation } from './kept-operation';
 import { nowhere, type LocalDatabase } from './local-database';
 import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
+import { carryPastsLater } from './past/carry-pasts';
+import { forgetPasts } from './past/past-cache';
 import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
@@ -171,6 +174,7 @@ const HOPELESS_MILLISECONDS = 5_000;
 
 export async function synchronize(): Promise<void> {
   await openedPhone().synchronize();
+  if (openedPhone().contact === 'reached') carryPastsLater();
   if (openedPhone().contact === 'no-signal') withoutSignalAt = Date.now();
 }
 
@@ -189,6 +193,7 @@ export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>)
 
 export async function signIn(name: string, password: string): Promise<void> {
   const { person } = await httpLink.signIn(name, password);
+  await forgetPasts();
   await openedPhone().signIn(person);
   noteInUse(true);
   await askToKeep();
@@ -199,6 +204,7 @@ export async function signIn(name: string, password: string): Promise<void> {
 export async function signOut(): Promise<void> {
   await httpLink.signOut().catch(() => undefined);
   noteInUse(false);
+  await forgetPasts();
   await openedPhone().signOut();
 }
 
@@ -274,6 +280,22 @@ export function useTable<T extends TableName>(table: T): readonly Tables[T][] {
 /** A row as it stands, for code that runs once and not on every draw. */
 export function peekRow<T extends TableName>(table: T, id: string): Tables[T] | undefined {
   return phone?.view.peek(table, id);
+}
+
+/** The rows of an index as they stand. */
+export function peekRows<T extends TableName>(table: T, index: IndexName<T>, key: string): readonly Tables[T][] {
+  return phone?.view.peekList(table, index, key) ?? none;
+}
+
+/** All rows of a table as they stand. */
+export function peekAll<T extends TableName>(table: T): readonly Tables[T][] {
+  return phone?.view.peekAll(table) ?? none;
+}
+
+/** For whom this phone carries work whole; null while nobody is signed in. */
+export function carriedWhole(): ReturnType<typeof carriesWholeFor> | null {
+  const person = phone?.person ?? null;
+  return person === null ? null : carriesWholeFor(person, peekAll('crews'));
 }
 
 export function useSettings(): Tables['settings'] | undefined {

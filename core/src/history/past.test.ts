@@ -2,7 +2,9 @@ import { asId, type AssetId, type EntryId, type PartId, type WorkOrderId } from 
 import { aPastJob, assetId, aWorkOrder, ann, noon, site, workId } from '../testing/builders';
 import { addMinutes, type Instant } from '../time/instant';
 import type { Entry, EntryContent } from '../work/entries';
+import { binsOf } from './bins';
 import { findingsOf, modesOf } from './findings';
+import { wantedEvents, type PastFilter } from './past-events';
 import { isFailure, pastJobOf, type PastJob } from './past-job';
 import { recurrencesOf, silencesOf } from './recurrence';
 import { titleKey, usualFor } from './usual';
@@ -248,5 +250,62 @@ describe('findings', () => {
       ['ELU', 3],
       ['UNK', 1],
     ]);
+  });
+});
+
+describe('the list of a past', () => {
+  const all: PastFilter = { kind: 'work', since: null, state: 'all', words: '', jobs: null };
+  const reading = { pointId: asId<never>('point'), at: daysAgo(2), value: 71, level: 'normal' as const };
+  const jobs = [
+    job(5, { title: 'Seal', notes: ['Lip hard', 'New seal'] }),
+    job(1, { title: 'Door', state: 'underway', endedAt: null, faults: [] }),
+    job(3, { title: 'Round', kind: 'inspection', faults: [], readings: [reading] }),
+  ];
+  const titles = (filter: Partial<PastFilter>): string[] =>
+    wantedEvents(jobs, { ...all, ...filter }).map((event) => event.job.title);
+
+  it('is newest first, whatever the order of the rows', () => {
+    expect(titles({})).toEqual(['Door', 'Round', 'Seal']);
+  });
+
+  it('is filtered by kind of event, period, state, words and the jobs behind a sentence', () => {
+    expect(titles({ kind: 'fault' })).toEqual(['Seal']);
+    expect(titles({ kind: 'note' })).toEqual(['Seal', 'Seal']);
+    expect(titles({ kind: 'reading' })).toEqual(['Round']);
+    expect(titles({ since: daysAgo(4) })).toEqual(['Door', 'Round']);
+    expect([titles({ state: 'open' }), titles({ state: 'ended' })]).toEqual([['Door'], ['Round', 'Seal']]);
+    expect(titles({ words: 'LIP elu' })).toEqual(['Seal']);
+    expect(titles({ words: 'no such thing' })).toEqual([]);
+    expect(titles({ jobs: new Set([jobs[2]?.id ?? '']) })).toEqual(['Round']);
+    expect(
+      wantedEvents(jobs, { ...all, words: 'brg' }, ({ title }) => (title === 'Door' ? 'BRG-6204' : '')),
+    ).toHaveLength(1);
+  });
+});
+
+describe('a picture over time', () => {
+  const at = (date: string): { at: Instant } => ({ at: `${date}T12:00:00.000Z` as Instant });
+  const spread = { from: at('2025-11-10').at, to: at('2026-02-20').at };
+
+  it('is divided into whole months, however the items come, and leaves out what lies outside', () => {
+    const bins = binsOf([at('2026-02-01'), at('2025-11-30'), at('2026-02-19'), at('2024-01-01')], spread, 'UTC');
+    expect(bins.map(({ from, items }) => [from, items.length])).toEqual([
+      ['2025-11-01', 1],
+      ['2025-12-01', 0],
+      ['2026-01-01', 0],
+      ['2026-02-01', 2],
+    ]);
+  });
+
+  it('becomes coarser when it is long, and has one part when it is short', () => {
+    const since = (from: string) => binsOf([], { from: at(from).at, to: at('2026-11-20').at }, 'UTC');
+    expect([since('2023-11-20').length, since('2023-11-20')[0]?.months]).toEqual([13, 3]);
+    expect([since('2014-01-01').length, since('2014-01-01')[0]?.months]).toEqual([13, 12]);
+    expect(since('2026-11-20')).toHaveLength(1);
+  });
+
+  it('knows the day of the zone', () => {
+    const late = { at: '2025-12-31T23:30:00.000Z' as Instant };
+    expect(binsOf([late], spread, 'Europe/Vienna').map(({ items }) => items.length)).toEqual([0, 0, 1, 0]);
   });
 });

@@ -11,18 +11,20 @@ interface Props {
   readonly title: string;
   readonly aside?: string;
   readonly onBack?: () => void;
+  /** Where that leads, for a screen reader. */
+  readonly backTo?: string;
   /** Stands beside another bar, which says what holds for both. */
   readonly isBeside?: boolean;
   readonly children?: ReactNode;
 }
 
 /** Slim bar at the head of a screen: where I am, and whether all is sent. */
-export function TopBar({ title, aside, onBack, isBeside = false, children }: Props): ReactElement {
+export function TopBar({ title, aside, onBack, backTo = 'Shift', isBeside = false, children }: Props): ReactElement {
   const palette = usePalette();
   return (
     <View role="banner" style={[sheet.bar, { borderColor: palette.line, backgroundColor: palette.paper }]}>
       {onBack === undefined ? null : (
-        <Press onPress={onBack} label="Back to Shift" style={sheet.back}>
+        <Press onPress={onBack} label={`Back to ${backTo}`} style={sheet.back}>
           <Icon name="back" />
         </Press>
       )}

@@ -1,4 +1,5 @@
-import { useState, type ReactElement } from 'react';
+import { useRouter } from 'expo-router';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
@@ -13,6 +14,9 @@ import { amountOf, useKitLines, type KitLine } from './kit';
 import { useIsPrepared } from './parts';
 import { Row, Section } from './section';
 
+/** Its statistics are read in a worker; the sheet does not wait for them. */
+const WorkPast = lazy(() => import('../past/past-brief').then((module) => ({ default: module.WorkPast })));
+
 /** Why, what endangers me, and what to take along. */
 export function PreparePart({
   work,
@@ -22,6 +26,7 @@ export function PreparePart({
   readonly onPlaced: (top: number) => void;
 }): ReactElement {
   const palette = usePalette();
+  const router = useRouter();
   const isPrepared = useIsPrepared(work);
   const kit = useKitLines(work);
   const [isAdding, setIsAdding] = useState(false);
@@ -75,6 +80,18 @@ export function PreparePart({
       {kit.map((line) => (
         <KitRow key={line.planned.partId} line={line} />
       ))}
+      <View style={sheet.kitHead}>
+        <Words as="label">What the past says</Words>
+      </View>
+      <Suspense fallback={<Words soft>Reading the past …</Words>}>
+        <WorkPast work={work} />
+      </Suspense>
+      <Button
+        style={sheet.acknowledge}
+        word="Look at the machine"
+        icon="plant"
+        onPress={() => router.navigate(`/plant/${work.assetId}`)}
+      />
     </Section>
   );
 }

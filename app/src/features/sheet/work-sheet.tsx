@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useRef, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
-import { formatDuration, isLate, isOpen, type Owed, type WorkOrder } from '@oilcan/core';
-import { usePhone, useRow, useSettings } from '../../data/store';
+import { asId, formatDuration, isLate, isOpen, type Owed, type WorkOrder, type WorkOrderId } from '@oilcan/core';
+import { lookUpWork, usePhone, useRow, useSettings } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
 import { useNotice } from '../../ui/notice';
@@ -34,16 +34,28 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
       <View style={sheet.screen}>
         <TopBar title="Work order" onBack={() => router.navigate('/shift')} />
         <View style={sheet.missing} role="main">
-          <Words live>
-            {hasRows
-              ? 'This work order is not on this phone: it ended a while ago, or is on a site that you do not see.'
-              : 'Fetching your work …'}
-          </Words>
+          {hasRows ? <MissingWork workOrderId={workOrderId} /> : <Words live>Fetching your work …</Words>}
         </View>
       </View>
     );
   }
   return <LoadedSheet key={work.id} work={work} isWide={isWide} />;
+}
+
+/** Work that ended a while ago is not carried: it is looked up, and shows as soon as it came. */
+function MissingWork({ workOrderId }: { readonly workOrderId: string }): ReactElement {
+  const heardAt = usePhone((state) => state.heardAt);
+  const [isLookedUp, setIsLookedUp] = useState(false);
+  useEffect(() => {
+    void lookUpWork(asId<WorkOrderId>(workOrderId)).finally(() => setIsLookedUp(true));
+  }, [workOrderId, heardAt]);
+  return (
+    <Words live>
+      {isLookedUp
+        ? 'This work order is not on this phone: it ended a while ago and there is no signal to look it up, or it is on a site that you do not see.'
+        : 'Looking it up …'}
+    </Words>
+  );
 }
 
 function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWide: boolean }): ReactElement {

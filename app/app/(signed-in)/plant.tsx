@@ -1,1 +1,0 @@
-export { PlantScreen as default } from '../../src/features/plant/plant-screen';

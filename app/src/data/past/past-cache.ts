@@ -1,0 +1,50 @@
+import type { AssetId, PastScope } from '@oilcan/core';
+
+const NAME = 'oilcan-past';
+const AS_OF = 'x-as-of';
+
+const keyOf = (assetId: AssetId, scope: PastScope): string => `/past/${assetId}/${scope}`;
+
+/** A past as it came, and when. */
+export interface CachedPast {
+  readonly text: string;
+  readonly at: number;
+}
+
+/** Keeps a past for when there is no signal. What cannot be kept is fetched again: nothing is lost by it. */
+export async function cachePast(assetId: AssetId, scope: PastScope, text: string): Promise<void> {
+  try {
+    const cache = await caches.open(NAME);
+    await cache.put(keyOf(assetId, scope), new Response(text, { headers: { [AS_OF]: String(Date.now()) } }));
+  } catch {
+    // The phone is full, or the browser keeps nothing.
+  }
+}
+
+export async function cachedPast(assetId: AssetId, scope: PastScope): Promise<CachedPast | null> {
+  try {
+    const kept = await (await caches.open(NAME)).match(keyOf(assetId, scope));
+    return kept === undefined ? null : { text: await kept.text(), at: Number(kept.headers.get(AS_OF)) };
+  } catch {
+    return null;
+  }
+}
+
+/** When the past of an asset was kept, in milliseconds; zero for never. */
+export async function cachedAt(assetId: AssetId): Promise<number> {
+  try {
+    const kept = await (await caches.open(NAME)).match(keyOf(assetId, 'asset'));
+    return Number(kept?.headers.get(AS_OF) ?? 0);
+  } catch {
+    return 0;
+  }
+}
+
+/** Nobody else reads it on this phone. */
+export async function forgetPasts(): Promise<void> {
+  try {
+    await caches.delete(NAME);
+  } catch {
+    // Then there is nothing.
+  }
+}

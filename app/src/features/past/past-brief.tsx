@@ -1,0 +1,69 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Asset, JobLike, Usual, WorkOrder } from '@oilcan/core';
+import { usePast } from '../../data/past/use-past';
+import { peekRow, useRow } from '../../data/store';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { amountOf } from '../sheet/kit';
+import { PastStanding } from './past-standing';
+import { SaidList } from './said-list';
+import { sentencesOf, usualTimeSaid } from './said';
+
+/** On the sheet: what the past of the asset says, and what a job like this usually takes. */
+export function WorkPast({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const asset = useRow('assets', work.assetId);
+  return asset === undefined ? null : <PastBrief asset={asset} like={work} plannedParts={work.kit} />;
+}
+
+interface Props {
+  readonly asset: Asset;
+  readonly like?: JobLike;
+  readonly plannedParts?: WorkOrder['kit'];
+}
+
+/** What the past says, in sentences only. */
+export function PastBrief({ asset, like, plannedParts = [] }: Props): ReactElement {
+  const past = usePast(asset, 'asset', like ?? null);
+  if (past.is !== 'here') return <PastStanding past={past} />;
+  const { findings, usual } = past.past;
+  return (
+    <View>
+      <SaidList said={sentencesOf(findings, (id) => peekRow('parts', id))} assetId={asset.id} scope="asset" />
+      {usual === null ? null : <UsualLines usual={usual} plannedParts={plannedParts} />}
+      {past.isOld ? (
+        <Words as="small" soft>
+          As this phone had it last.
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+/** What is usual, and the parts that such jobs often took and this kit does not have. */
+function UsualLines({
+  usual,
+  plannedParts,
+}: {
+  readonly usual: Usual;
+  readonly plannedParts: WorkOrder['kit'];
+}): ReactElement {
+  const palette = usePalette();
+  const time = usualTimeSaid(usual);
+  const planned = new Set(plannedParts.map(({ partId }) => partId));
+  const parts = usual.parts.map((part) => {
+    const row = peekRow('parts', part.partId);
+    const isMissing = !planned.has(part.partId);
+    return `${amountOf(part.quantity, row)} ${row?.name ?? ''} (${part.jobs} of ${usual.jobs.length} times${isMissing ? ', not in this kit' : ''})`;
+  });
+  return (
+    <View style={[sheet.usual, { borderColor: palette.line }]}>
+      {time === null ? null : <Words>{time}</Words>}
+      {parts.length === 0 ? null : <Words soft>Usual parts: {parts.join(', ')}.</Words>}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  usual: { paddingVertical: 10, borderBottomWidth: 1, gap: 4 },
+});

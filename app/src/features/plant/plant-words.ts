@@ -1,0 +1,13 @@
+import type { AssetCondition } from '@oilcan/core';
+
+export const conditionWords: Readonly<Record<AssetCondition, string>> = {
+  running: 'Running',
+  reduced: 'Reduced',
+  stopped: 'Stopped',
+};
+
+/** `electric-motor` as people say it. */
+export function classWords(equipmentClass: string): string {
+  const words = equipmentClass.replaceAll('-', ' ');
+  return words.slice(0, 1).toUpperCase() + words.slice(1);
+}
