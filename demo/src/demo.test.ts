@@ -1,5 +1,6 @@
 import {
   chiSquareQuantile,
+  documentTypeOf,
   findingsOf,
   isFailure,
   onHandAfter,
@@ -15,6 +16,8 @@ import {
   usualFor,
   type WorkOrder,
 } from '@oilcan/core';
+import { PDFDocument } from 'pdf-lib';
+import { makeDocuments } from './documents/documents';
 import { generateDemo } from './generate';
 import type { Line } from './line';
 import { partIdOf } from './mountain/stores';
@@ -24,7 +27,7 @@ import { failureProcesses } from './past/processes';
 import { randomFor } from './random';
 
 const now = parseInstant('2026-11-23T11:00:00Z');
-const lines = [...generateDemo({ now, scale: 1, password: 'x' })];
+const lines = [...generateDemo({ now, scale: 1, password: 'x', documents: [] })];
 const rowsOf = <T extends TableName>(table: T): Tables[T][] =>
   lines.flatMap((line: Line) => ('table' in line && line.table === table ? [line.row as Tables[T]] : []));
 const workOrders: WorkOrder[] = rowsOf('workOrders');
@@ -32,8 +35,8 @@ const entries: Entry[] = rowsOf('entries');
 
 describe('the demo', () => {
   it('is the same for the same day, and another for another size', () => {
-    expect([...generateDemo({ now, scale: 1, password: 'x' })]).toEqual(lines);
-    const twice = [...generateDemo({ now, scale: 2, password: 'x' })];
+    expect([...generateDemo({ now, scale: 1, password: 'x', documents: [] })]).toEqual(lines);
+    const twice = [...generateDemo({ now, scale: 2, password: 'x', documents: [] })];
     expect(twice.filter((line) => 'table' in line && line.table === 'assets')).toHaveLength(
       2 * rowsOf('assets').length,
     );
@@ -60,6 +63,11 @@ describe('the demo', () => {
       expect(assets).toContain(work.assetId);
       for (const { partId } of work.kit) expect(parts).toContain(partId);
     }
+    for (const { partId, assetId } of rowsOf('installations')) {
+      expect(parts).toContain(partId);
+      expect(assets).toContain(assetId);
+    }
+    for (const { assetId } of rowsOf('codes')) expect(assets).toContain(assetId);
     for (const { question } of rowsOf('steps'))
       if (question.type === 'number') expect(points).toContain(question.pointId);
     for (const { content } of entries) if (content.kind === 'reading') expect(points).toContain(content.pointId);
@@ -102,6 +110,20 @@ describe('the demo', () => {
     for (const person of rowsOf('people').filter(({ roles }) => roles.includes('technician'))) {
       expect(workOrders.some((work) => work.finishedAt === null && work.personIds.includes(person.id))).toBe(true);
     }
+  });
+});
+
+describe('the documents of the demo', () => {
+  it('are real ones, the same each time, and belong to machines that are there', async () => {
+    const documents = await makeDocuments();
+    expect(documents.map(({ fileId }) => fileId)).toEqual((await makeDocuments()).map(({ fileId }) => fileId));
+    for (const { content, mediaType } of documents) expect(documentTypeOf(content, null)).toBe(mediaType);
+    const listed = [...generateDemo({ now, scale: 1, password: 'x', documents })].filter(
+      (line) => 'table' in line && line.table === 'documents',
+    );
+    expect(listed).toHaveLength(documents.flatMap(({ assets }) => assets).length);
+    const manual = await PDFDocument.load(documents[0]?.content ?? new Uint8Array());
+    expect(manual.getPageCount()).toBe(10);
   });
 });
 

@@ -1,5 +1,7 @@
 import { addMinutes, asId, type Asset, type Instant, type PointId, type SiteId } from '@oilcan/core';
+import { documentsOf, type DemoDocument } from './documents/documents';
 import type { Line } from './line';
+import { codesOf, installationsOf } from './mountain/installations';
 import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
 import { crews, lifts, people, settings, sites } from './mountain/people';
 import { parts, shelves, Stockroom, stores } from './mountain/stores';
@@ -13,12 +15,14 @@ export interface DemoOptions {
   readonly scale: number;
   /** What everybody in the demo signs in with. */
   readonly password: string;
+  /** What `makeDocuments` gives; a demo without documents is made sooner. */
+  readonly documents: readonly DemoDocument[];
 }
 
 const FIRST_NUMBER = 901;
 
 /** The whole of Graupel Peak Ropeways, line by line; the same for the same options. */
-export function* generateDemo({ now, scale, password }: DemoOptions): Generator<Line> {
+export function* generateDemo({ now, scale, password, documents }: DemoOptions): Generator<Line> {
   const sectors = Array.from({ length: Math.max(1, Math.round(scale)) }, (_, index) => sectorOf(index + 1));
   yield { table: 'settings', row: settings };
   for (const row of sites) yield { table: 'sites', row };
@@ -35,6 +39,12 @@ export function* generateDemo({ now, scale, password }: DemoOptions): Generator<
   for (const { sector, assets } of mountains) {
     for (const row of placesOf(sector)) yield { table: 'places', row };
     for (const row of assets.values()) yield { table: 'assets', row };
+    for (const row of documentsOf(sector, assets, documents)) yield { table: 'documents', row };
+    for (const row of installationsOf(sector, assets, now)) yield { table: 'installations', row };
+    for (const row of codesOf(sector, assets, now)) yield { table: 'codes', row };
+  }
+  for (const { fileId, mediaType, content } of documents) {
+    yield { file: { id: fileId, mediaType, content: Buffer.from(content).toString('base64') } };
   }
 
   const stockroom = new Stockroom();

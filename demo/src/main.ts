@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { instantFromMillis, parseInstant } from '@oilcan/core';
+import { makeDocuments } from './documents/documents';
 import { generateDemo } from './generate';
 
 /** Prints the demo as JSON lines: `main.mjs --scale 1 --password …`. `OILCAN_NOW` fixes its present. */
@@ -15,7 +16,7 @@ const fixed = process.env['OILCAN_NOW'];
 const now = fixed === undefined ? instantFromMillis(Date.now()) : parseInstant(fixed);
 
 let chunk = '';
-for (const line of generateDemo({ now, scale, password: values.password })) {
+for (const line of generateDemo({ now, scale, password: values.password, documents: await makeDocuments() })) {
   chunk += `${JSON.stringify(line)}\n`;
   if (chunk.length < 1 << 16) continue;
   if (!process.stdout.write(chunk)) await new Promise((resolve) => process.stdout.once('drain', resolve));

@@ -3,6 +3,7 @@ import { cp } from 'node:fs/promises';
 import { backUp, openDatabase } from './db/connection';
 import { buildServer } from './app';
 import { configFromEnvironment, type ServerConfig } from './config';
+import { FileStore } from './files/file-store';
 import { loadRows } from './load/load';
 
 const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE';
@@ -25,7 +26,7 @@ async function serve(config: ServerConfig): Promise<void> {
 
 async function load(config: ServerConfig): Promise<void> {
   const database = await openDatabase(config.database);
-  const rows = await loadRows(database, process.stdin);
+  const rows = await loadRows(database, process.stdin, new FileStore(config.filesRoot));
   await database.destroy();
   process.stdout.write(`${rows} rows loaded\n`);
 }

@@ -27,13 +27,14 @@ export interface Schema extends DBSchema {
 }
 
 /** Raised with every change of the stores; `migrate` brings each earlier version here. */
-const VERSION = 2;
+const VERSION = 3;
 
 type Upgrade = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 
 /**
  * 1: rows, kept operations and bearings.
  * 2: editions and files; operations say how far the device was ahead and what was known.
+ * 3: work orders have tools, isolation and the units of their kit.
  */
 async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Upgrade): Promise<void> {
   if (from < 1) {
@@ -57,6 +58,14 @@ async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Up
     if (bearings !== undefined)
       await upgrade.objectStore('bearings').put({ ...nowhere, person: bearings.person }, 'here');
     await upgrade.objectStore('rows').clear();
+  }
+  if (from < 3) {
+    const rows = upgrade.objectStore('rows');
+    for (const each of await rows.getAll()) {
+      if (each.table !== 'workOrders' || each.row === null) continue;
+      const row = { ...each.row, tools: [], isolation: [], kit: each.row.kit.map((part) => ({ ...part, unit: null })) };
+      await rows.put({ ...each, row }, `${each.table}/${each.id}`);
+    }
   }
 }
 

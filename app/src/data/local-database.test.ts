@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
 import { asId, readOperation, type Change, type FileId } from '@oilcan/core';
-import { ann, anOperation, noon, put, site, workId } from '@oilcan/core/testing';
+import { ann, anOperation, aWorkOrder, noon, put, site, workId } from '@oilcan/core/testing';
 import { openDB } from 'idb';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
@@ -118,5 +118,26 @@ describe('a database of version 1', () => {
   it('fetches its rows anew', async () => {
     const { bearings, rows } = await (await openedOfVersionOne()).load();
     expect([bearings.revision, bearings.isFilling, rows]).toEqual([0, true, []]);
+  });
+});
+
+describe('a database of version 2', () => {
+  it('keeps its rows, and its work orders get what they did not have', async () => {
+    const name = `test-${(count += 1)}`;
+    const old = await openDB(name, 2, {
+      upgrade: (database) => {
+        for (const store of ['rows', 'kept', 'bearings', 'edition', 'files', 'contents'])
+          database.createObjectStore(store);
+      },
+    });
+    const { tools: _tools, isolation: _isolation, ...work } = aWorkOrder();
+    const kit = [{ partId: 'seal', binId: 'c4', quantity: 1_000 }];
+    const row = { ...work, kit };
+    await old.put('rows', { table: 'workOrders', id: work.id, row }, `workOrders/${work.id}`);
+    old.close();
+    const { rows } = await (await IndexedDatabase.open(name, silent)).load();
+    expect(rows.map((each) => each.row)).toEqual([
+      { ...work, tools: [], isolation: [], kit: [{ ...kit[0], unit: null }] },
+    ]);
   });
 });

@@ -60,7 +60,10 @@ describe('the Shift list', () => {
     const rows = rowsWith({ title: 'Seal weeping' }, { title: 'Tyre flat' });
     expect(sectionsOf(rows, ann, 'gearbox SEAL')[0]?.data).toHaveLength(1);
     expect(sectionsOf(rows, ann, 'seal tyre')).toEqual([]);
-    const withKit = rowsWith({ title: 'Tyre flat', kit: [{ partId, binId, quantity: 1_000 }] }, { title: 'Tyre worn' });
+    const withKit = rowsWith(
+      { title: 'Tyre flat', kit: [{ partId, binId, quantity: 1_000, unit: null }] },
+      { title: 'Tyre worn' },
+    );
     expect(sectionsOf(withKit, ann, 'SEAL-70').flatMap(({ data }) => data)).toHaveLength(1);
   });
 
@@ -118,7 +121,12 @@ describe('kit', () => {
       amends: null,
       content: { kind: 'part', partId, binId, quantity: 1_000, cost: money(1, 'EUR') },
     };
-    const [line] = kitLines([{ partId, binId, quantity: 3_000 }], [used], () => aLevel(500));
+    const [line] = kitLines(
+      [{ partId, binId, quantity: 3_000, unit: null }],
+      [used],
+      () => aLevel(500),
+      () => aPart(),
+    );
     expect(line).toMatchObject({ used: 1_000, left: 2_000, onHand: 500 });
   });
 
@@ -181,6 +189,7 @@ describe('entries in words', () => {
     bin: () => aBin(),
     point: () => aPoint(),
     step: () => aStep(3, { type: 'verdict' }),
+    isolationPoint: () => 'Main switch',
   };
   const words = (content: EntryContent) =>
     Object.values(

@@ -1,5 +1,7 @@
 import type {
+  Energy,
   HoldReason,
+  IsolationAct,
   Owed,
   ReadingLevel,
   Role,
@@ -66,6 +68,26 @@ export const holdWords: Readonly<Record<HoldReason, string>> = {
   other: 'Something else',
 };
 
+/** What was done about energy. */
+export const isolationWords: Readonly<Record<IsolationAct, string>> = {
+  shutDown: 'Machine shut down',
+  lock: 'Lock on',
+  release: 'Stored energy released',
+  test: 'Tested: no energy',
+  unlock: 'Lock off',
+};
+
+export const energyWords: Readonly<Record<Energy, string>> = {
+  electrical: 'Electrical',
+  hydraulic: 'Hydraulic',
+  pneumatic: 'Compressed air',
+  mechanical: 'Mechanical',
+  gravity: 'Gravity',
+  thermal: 'Heat',
+  chemical: 'Chemical',
+  water: 'Water',
+};
+
 export const roleWords: Readonly<Record<Role, string>> = {
   technician: 'Technician',
   lead: 'Lead',
@@ -84,6 +106,8 @@ export function owedWords(owed: Owed, nameOf: (personId: string) => string): str
       return owed.text;
     case 'time':
       return 'No time recorded yet';
+    case 'lock':
+      return `The lock of ${nameOf(owed.personId)} is still on: ${owed.device}`;
     case 'clockOfAnother':
       return `The clock of ${nameOf(owed.personId)} is still running`;
   }

@@ -83,6 +83,14 @@ export const catalogue = {
   too_many_hazards: item(409, (v) => `A work order holds at most ${v['limit']} hazards.`),
   still_owed: item(409, (v) => `Not finished: ${v['what']} still owed.`),
 
+  isolation_out_of_order: item(409, (v) => `First ${v['first']}: locking out goes in its order.`),
+  lock_of_another: item(403, 'A lock comes off by the hand that put it on. If that person is gone, ask the lead.'),
+  lock_reason_missing: item(400, 'Say why you take off the lock of somebody else.'),
+  code_unreadable: item(400, 'This is not a code that a label can have. Scan it again, or type it as it is printed.'),
+  code_bound: item(409, (v) => `The label ${v['code']} belongs to ${v['name']} already.`),
+  kit_list_of_another: item(403, 'This kit list is not shared with you any more.'),
+  kit_list_full: item(409, (v) => `A kit list holds at most ${v['limit']} lines.`),
+
   // Entries
   labor_not_positive: item(400, 'Give a time above zero, such as 1:30, 1.5 or 90m.'),
   labor_too_long: item(400, 'One entry holds at most 24 h. Split it by day.'),

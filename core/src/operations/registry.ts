@@ -1,5 +1,8 @@
 import { amendLabor, amendNote, amendPart, withdrawEntry } from './amend-operations';
 import { addLabor, startClock, stopOwnClock } from './labor-operations';
+import { bindCode } from './code-operations';
+import { recordIsolation } from './isolation-operations';
+import { chooseKitList, shareKitList, tickKitLine } from './kit-list-operations';
 import type { OperationDefinition } from './operation';
 import { addPhoto } from './photo-operations';
 import { addNote, addReading, answerStep, usePart } from './record-operations';
@@ -38,6 +41,11 @@ export const operations = {
   'photo.add': addPhoto,
   'note.amend': amendNote,
   'entry.withdraw': withdrawEntry,
+  'isolation.record': recordIsolation,
+  'code.bind': bindCode,
+  'kit-list.choose': chooseKitList,
+  'kit-list.share': shareKitList,
+  'kit-list.tick': tickKitLine,
 } as const;
 
 export type OperationName = keyof typeof operations;

@@ -160,6 +160,7 @@ export const finishWork = defineOperation({
       await records.list('entries', 'workOrder', work.id),
       await records.list('clocks', 'workOrder', work.id),
       context.settings.owed[work.kind],
+      work.isolation,
     );
     if (owed.length > 0) return refuse('still_owed', { what: owedInWords(owed) });
     const stopped = await stopOwnClockOn(records, work, context);
@@ -238,5 +239,6 @@ function owedInWords(owed: readonly Owed[]): string {
   if (steps > 0) words.push(steps === 1 ? '1 step' : `${steps} steps`);
   if (owed.some((each) => each.what === 'time')) words.push('the time');
   if (owed.some((each) => each.what === 'clockOfAnother')) words.push('a running clock of a mate');
+  if (owed.some((each) => each.what === 'lock')) words.push('a lock to take off');
   return `${words.join(', ')} ${owed.length === 1 ? 'is' : 'are'}`;
 }

@@ -1,3 +1,6 @@
+import type { KitList } from '../planning/kit-list';
+import type { Code } from '../plant/codes';
+import type { AssetDocument, Installation } from '../plant/documents';
 import type { Asset, MeasuringPoint, Place } from '../plant/plant';
 import type { Crew, Person, Site } from '../people/people';
 import type { Settings } from '../settings/settings';
@@ -27,6 +30,10 @@ export interface Tables {
   entries: Entry;
   acknowledgements: Acknowledgement;
   clocks: Clock;
+  documents: AssetDocument;
+  installations: Installation;
+  codes: Code;
+  kitLists: KitList;
 }
 
 export type TableName = keyof Tables;
@@ -66,6 +73,14 @@ export const tableIndexes = {
     workOrder: (row: Acknowledgement) => row.workOrderId,
   },
   clocks: { site: (row: Clock) => row.siteId, workOrder: (row: Clock) => row.workOrderId },
+  documents: {
+    site: (row: AssetDocument) => row.siteId,
+    asset: (row: AssetDocument) => row.assetId,
+    file: (row: AssetDocument) => row.fileId,
+  },
+  installations: { site: (row: Installation) => row.siteId, asset: (row: Installation) => row.assetId },
+  codes: { site: (row: Code) => row.siteId, asset: (row: Code) => row.assetId },
+  kitLists: {},
 } as const satisfies { [T in TableName]: Record<string, (row: Tables[T]) => string | null> };
 
 export type IndexName<T extends TableName> = keyof (typeof tableIndexes)[T] & string;

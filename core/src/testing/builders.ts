@@ -95,6 +95,8 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   hazards: [],
   hazardsSince: null,
   kit: [],
+  tools: [],
+  isolation: [],
   createdAt: noon,
   startedAt: null,
   finishedAt: null,

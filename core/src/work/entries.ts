@@ -15,6 +15,7 @@ import type { Money } from '../money/money';
 import type { Thousandths } from '../quantity/quantity';
 import type { ReadingLevel } from '../readings/limits';
 import type { Instant } from '../time/instant';
+import type { IsolationContent } from './isolation';
 import type { StepAnswer } from './steps';
 import type { WorkState } from './work-order';
 
@@ -134,6 +135,7 @@ export type EntryContent =
   | StateContent
   | FaultContent
   | StoppageContent
+  | IsolationContent
   | WithdrawalContent;
 
 export type EntryKind = EntryContent['kind'];

@@ -2,13 +2,15 @@ import type { PersonId, StepId } from '../ids/ids';
 import type { OwedRules } from '../settings/settings';
 import type { Clock } from './clock';
 import { standingOf, type Entry } from './entries';
+import { isolationOf, type IsolationPoint } from './isolation';
 import { inOrder, type Step } from './steps';
 
 /** One thing without which a work order cannot be finished. */
 export type Owed =
   | { readonly what: 'step'; readonly stepId: StepId; readonly text: string }
   | { readonly what: 'time' }
-  | { readonly what: 'clockOfAnother'; readonly personId: PersonId };
+  | { readonly what: 'clockOfAnother'; readonly personId: PersonId }
+  | { readonly what: 'lock'; readonly pointId: string; readonly device: string; readonly personId: PersonId };
 
 /**
  * What is still owed before the person may finish, in the order in which it would be done.
@@ -20,6 +22,7 @@ export function owedBefore(
   entries: readonly Entry[],
   clocks: readonly Clock[],
   rules: OwedRules,
+  isolation: readonly IsolationPoint[] = [],
 ): Owed[] {
   const owed: Owed[] = [];
   if (rules.steps) {
@@ -31,6 +34,9 @@ export function owedBefore(
   if (rules.time && !ownClockRuns && standingOf(entries, 'labor').length === 0) owed.push({ what: 'time' });
   for (const clock of clocks) {
     if (clock.id !== finisher) owed.push({ what: 'clockOfAnother', personId: clock.id });
+  }
+  for (const { point, locks } of isolationOf(isolation, entries).points) {
+    for (const { by } of locks) owed.push({ what: 'lock', pointId: point.id, device: point.device, personId: by });
   }
   return owed;
 }

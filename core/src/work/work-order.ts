@@ -1,6 +1,7 @@
 import type { AssetId, BinId, CrewId, PartId, PersonId, PlaceId, SiteId, WorkOrderId } from '../ids/ids';
 import type { Thousandths } from '../quantity/quantity';
 import type { Instant } from '../time/instant';
+import type { IsolationPoint } from './isolation';
 
 /** EN 13306 kinds of maintenance work. */
 export const workKinds = ['corrective', 'preventive', 'inspection', 'improvement'] as const;
@@ -26,7 +27,16 @@ export interface Hazard {
 export interface KitPart {
   readonly partId: PartId;
   readonly binId: BinId;
+  /** In `unit`. */
   readonly quantity: Thousandths;
+  /** The unit in which it was planned; null for the part's own. */
+  readonly unit: string | null;
+}
+
+/** A tool that the job needs, and that comes back. */
+export interface KitTool {
+  readonly name: string;
+  readonly count: number;
 }
 
 /** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
@@ -52,6 +62,9 @@ export interface WorkOrder {
   /** When the present list of hazards came to be known; null for the list it was made with. */
   readonly hazardsSince: Instant | null;
   readonly kit: readonly KitPart[];
+  readonly tools: readonly KitTool[];
+  /** Where energy is kept away while people work on it; none where nothing can start or fall. */
+  readonly isolation: readonly IsolationPoint[];
   readonly createdAt: Instant;
   readonly startedAt: Instant | null;
   readonly finishedAt: Instant | null;

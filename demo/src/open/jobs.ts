@@ -16,8 +16,8 @@ export interface OpenJob {
   readonly crew?: string;
   /** Keys of the hazard list. */
   readonly hazards: readonly string[];
-  /** Number and thousandths. */
-  readonly kit: readonly (readonly [number: string, thousandths: number])[];
+  /** Number, thousandths, and the unit where it was planned in another than the part's own. */
+  readonly kit: readonly (readonly [number: string, thousandths: number, unit?: string])[];
   /** `?` wants a verdict, `#point` a number at that measuring point. */
   readonly steps: readonly string[];
   /** So many steps are done already, by the first person. */
@@ -271,7 +271,7 @@ export const openJobs: readonly OpenJob[] = [
     reason: 'Due every 30 days.',
     people: ['ines'],
     hazards: [diesel, rotating],
-    kit: [['OIL-15W40', 500]],
+    kit: [['OIL-15W40', 500_000, 'mL']],
     steps: ['#lark-standby-battery', 'Run 30 min under load', '?Oil, coolant, belts'],
   },
   {

@@ -25,6 +25,7 @@ import { pointPlans } from '../mountain/points';
 import { partIdOf, shelfOf } from '../mountain/stores';
 import { roundPlans } from '../past/plans';
 import { randomFor } from '../random';
+import { isolationOfJob, toolsOfJob } from './isolation';
 import { hazardList, openJobs, type OpenJob } from './jobs';
 
 /** Open work orders of one sector; the rest after the written-out jobs are rounds that come due. */
@@ -99,7 +100,14 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
       return { id, hazard, precaution };
     }),
     hazardsSince: null,
-    kit: job.kit.map(([part, quantity]) => ({ partId: partIdOf(part), binId: shelfOf(part).bin.id, quantity })),
+    kit: job.kit.map(([part, quantity, unit]) => ({
+      partId: partIdOf(part),
+      binId: shelfOf(part).bin.id,
+      quantity,
+      unit: unit ?? null,
+    })),
+    tools: toolsOfJob[job.title] ?? [],
+    isolation: isolationOfJob[job.title] ?? [],
     createdAt,
     startedAt,
     finishedAt: null,

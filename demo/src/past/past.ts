@@ -219,6 +219,8 @@ export class PastWriter {
       hazards: [],
       hazardsSince: null,
       kit: [],
+      tools: [],
+      isolation: [],
       createdAt: event.at,
       finishedBy: person.id,
       closedAt: isAccepted ? addMinutes(made.finishedAt, 900) : null,

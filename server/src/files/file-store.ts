@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, type ReadStream } from 'node:fs';
-import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { OilcanError, pictureTypeOf, type FileId, type PictureType } from '@oilcan/core';
@@ -42,6 +42,15 @@ export class FileStore {
    */
   take(id: FileId, piece: Piece): Promise<WholeFile | null> {
     return this.#inTurn(id, () => this.#take(id, piece));
+  }
+
+  /** Keeps a whole file that is at hand. Throws `file_damaged` when it is not what its name says. */
+  async put(id: FileId, content: Uint8Array): Promise<void> {
+    if (createHash('sha256').update(content).digest('hex') !== id) throw new OilcanError('file_damaged');
+    const path = this.#path(id);
+    await mkdir(join(path, '..'), { recursive: true });
+    await writeFile(this.#partPath(id), content);
+    await rename(this.#partPath(id), path);
   }
 
   read(id: FileId): ReadStream {

@@ -32,7 +32,10 @@ interface Named {
   readonly Params: { readonly id: FileId };
 }
 
-/** Pictures: sent in pieces that may be taken up where they stopped, and shown to who may see their work order. */
+/**
+ * Pictures, sent in pieces that may be taken up where they stopped, and documents: shown to who may see the work order or
+ * the machine that they belong to.
+ */
 export async function fileRoutes(server: FastifyInstance, { database, files }: Options): Promise<void> {
   server.addContentTypeParser(
     'application/octet-stream',
@@ -96,11 +99,14 @@ async function isKnown(database: Knex, id: FileId): Promise<boolean> {
 }
 
 async function isShownTo(database: Knex, id: FileId, person: Person): Promise<boolean> {
-  const entry: unknown = await database('entries')
-    .where('file', id)
-    .whereIn('site', [...person.siteIds])
-    .first('id');
-  return entry !== undefined;
+  for (const table of ['entries', 'documents']) {
+    const row: unknown = await database(table)
+      .where('file', id)
+      .whereIn('site', [...person.siteIds])
+      .first('id');
+    if (row !== undefined) return true;
+  }
+  return false;
 }
 
 const RANGE = /^bytes (\d{1,12})-(\d{1,12})\/(\d{1,12})$/;

@@ -1,12 +1,17 @@
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
-import { asId, isTableName, type Change, type PersonId } from '@oilcan/core';
+import { asId, instantFromMillis, isFileId, isTableName, type Change, type PersonId } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
 import { SqlRecords } from '../db/sql-records';
+import type { FileStore } from '../files/file-store';
 import { notePast, worksTouchedBy } from '../past/note-past';
 
 const ROWS_PER_TRANSACTION = 5_000;
+
+interface FileLine {
+  readonly file: { readonly id: string; readonly mediaType: string; readonly content: string };
+}
 
 interface AccountLine {
   readonly account: { readonly person: string; readonly name: string; readonly password: string };
@@ -14,11 +19,12 @@ interface AccountLine {
 
 /**
  * Fills a database from JSON lines: `{"table": …, "row": {"id": …}}` or
- * `{"account": {"person": …, "name": …, "password": …}}`. Names the line it cannot read.
+ * `{"account": {"person": …, "name": …, "password": …}}` or `{"file": {"id": …, "mediaType": …, "content": base64}}`.
+ * Names the line it cannot read.
  *
  * @returns how many rows were written
  */
-export async function loadRows(database: Knex, lines: Readable): Promise<number> {
+export async function loadRows(database: Knex, lines: Readable, files: FileStore): Promise<number> {
   let waiting: Change[] = [];
   let written = 0;
   let lineNumber = 0;
@@ -39,6 +45,10 @@ export async function loadRows(database: Knex, lines: Readable): Promise<number>
       await putAccount(database, asId<PersonId>(person), name, password);
       continue;
     }
+    if ('file' in given) {
+      await putFile(database, files, given.file);
+      continue;
+    }
     waiting.push(given);
     if (waiting.length >= ROWS_PER_TRANSACTION) await flush();
   }
@@ -46,12 +56,28 @@ export async function loadRows(database: Knex, lines: Readable): Promise<number>
   return written;
 }
 
-function readLine(line: string, lineNumber: number): Change | AccountLine {
-  const given = JSON.parse(line) as { table?: unknown; row?: { id?: unknown } } | AccountLine;
-  if ('account' in given) return given;
+async function putFile(database: Knex, files: FileStore, { id, mediaType, content }: FileLine['file']): Promise<void> {
+  const bytes = Buffer.from(content, 'base64');
+  if (!isFileId(id)) throw new Error(`${id} is not the SHA-256 of a file.`);
+  await files.put(id, bytes);
+  await database('files')
+    .insert({
+      id,
+      media_type: mediaType,
+      bytes: bytes.length,
+      by_person: '',
+      received_at: instantFromMillis(Date.now()),
+    })
+    .onConflict('id')
+    .ignore();
+}
+
+function readLine(line: string, lineNumber: number): Change | AccountLine | FileLine {
+  const given = JSON.parse(line) as { table?: unknown; row?: { id?: unknown } } | AccountLine | FileLine;
+  if ('account' in given || 'file' in given) return given;
   const { table, row } = given;
   if (typeof table !== 'string' || !isTableName(table) || typeof row?.id !== 'string') {
-    throw new Error(`Line ${lineNumber} is neither a row of a known table nor an account.`);
+    throw new Error(`Line ${lineNumber} is neither a row of a known table, nor an account, nor a file.`);
   }
   return { table, id: row.id, row } as unknown as Change;
 }

@@ -8,4 +8,6 @@ export const entryNames: EntryNames = {
   bin: (id) => peekRow('bins', id),
   point: (id) => peekRow('points', id),
   step: (id) => peekRow('steps', id),
+  isolationPoint: (workOrderId, id) =>
+    peekRow('workOrders', workOrderId)?.isolation.find((point) => point.id === id)?.device ?? '',
 };

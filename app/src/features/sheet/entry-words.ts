@@ -9,7 +9,7 @@ import {
   type Step,
 } from '@oilcan/core';
 import { holdReasons, type HoldReason } from '@oilcan/core';
-import { holdWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
+import { holdWords, isolationWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
 import { amountOf } from './kit';
 
 /** Looks up what an entry names; undefined for what this phone does not have. */
@@ -19,6 +19,8 @@ export interface EntryNames {
   readonly bin: (id: string) => Bin | undefined;
   readonly point: (id: string) => MeasuringPoint | undefined;
   readonly step: (id: string) => Step | undefined;
+  /** The device of an isolation point; empty for the machine as a whole. */
+  readonly isolationPoint: (workOrderId: string, id: string | null) => string;
 }
 
 export interface EntryWords {
@@ -27,7 +29,7 @@ export interface EntryWords {
 }
 
 /** What an entry says, as a headline and a quieter line. */
-export function entryWords({ content, by }: Entry, names: EntryNames, language: string): EntryWords {
+export function entryWords({ content, by, workOrderId }: Entry, names: EntryNames, language: string): EntryWords {
   switch (content.kind) {
     case 'labor': {
       // The record names who wrote an entry; whose time it is matters only when it is somebody else's.
@@ -76,6 +78,18 @@ export function entryWords({ content, by }: Entry, names: EntryNames, language: 
         headline: content.extent === 'full' ? 'Stopped' : 'Reduced',
         detail: content.isPlanned ? 'Planned stoppage' : 'Stoppage',
       };
+    case 'isolation': {
+      const of =
+        content.ofPersonId === null || content.ofPersonId === by
+          ? ''
+          : `, of ${names.person(content.ofPersonId)?.name ?? ''}`;
+      return {
+        headline: `${isolationWords[content.act]}${of}`,
+        detail: [names.isolationPoint(workOrderId, content.pointId), content.reason]
+          .filter((each) => each !== '')
+          .join(' · '),
+      };
+    }
     case 'withdrawal':
       return { headline: 'Taken back', detail: content.reason };
   }

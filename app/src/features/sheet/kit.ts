@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import {
   formatQuantity,
+  plannedInPartUnit,
   standingOf,
   stockLevelId,
   type BinId,
@@ -12,12 +13,15 @@ import {
   type Thousandths,
   type WorkOrder,
 } from '@oilcan/core';
-import { useRows, useTable } from '../../data/store';
+import { peekRow, useRows, useTable } from '../../data/store';
 
 /** One line of a work order's kit: what is planned, what of it was used, what lies in the bin. */
 export interface KitLine {
   readonly planned: KitPart;
   readonly used: Thousandths;
+  /** What is planned, in the part's unit; as it was planned where the two units do not convert. */
+  readonly quantity: Thousandths;
+  readonly unit: string;
   /** Planned and not used yet; never below zero. */
   readonly left: Thousandths;
   readonly onHand: Thousandths;
@@ -27,6 +31,7 @@ export function kitLines(
   kit: readonly KitPart[],
   entries: readonly Entry[],
   levelOf: (id: string) => StockLevel | undefined,
+  partOf: (id: string) => Pick<Part, 'unit'> | undefined,
 ): KitLine[] {
   const used = standingOf(entries, 'part');
   return kit.map((planned) => {
@@ -34,7 +39,11 @@ export function kitLines(
       .filter(({ content }) => content.partId === planned.partId)
       .reduce((sum, { content }) => sum + content.quantity, 0);
     const onHand = levelOf(stockLevelId(planned.partId, planned.binId))?.onHand ?? 0;
-    return { planned, used: taken, left: Math.max(0, planned.quantity - taken), onHand };
+    const part = partOf(planned.partId);
+    const inPartUnit = plannedInPartUnit(planned, part);
+    const quantity = inPartUnit ?? planned.quantity;
+    const unit = (inPartUnit === null ? planned.unit : part?.unit) ?? '';
+    return { planned, used: taken, quantity, unit, left: Math.max(0, quantity - taken), onHand };
   });
 }
 
@@ -45,7 +54,12 @@ export function useKitLines(work: WorkOrder): readonly KitLine[] {
     if (work.kit.length === 0) return [];
     const wanted = new Set(work.kit.map((planned) => stockLevelId(planned.partId, planned.binId)));
     const levels = new Map(stock.filter((level) => wanted.has(level.id)).map((level) => [level.id, level]));
-    return kitLines(work.kit, entries, (id) => levels.get(id));
+    return kitLines(
+      work.kit,
+      entries,
+      (id) => levels.get(id),
+      (id) => peekRow('parts', id),
+    );
   }, [work.kit, entries, stock]);
 }
 

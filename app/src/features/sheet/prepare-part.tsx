@@ -108,7 +108,7 @@ function KitRow({ line }: { readonly line: KitLine }): ReactElement {
       <Icon name="kit" />
       <View style={sheet.words}>
         <Words>
-          {amountOf(line.planned.quantity, part)} {part?.name ?? ''}
+          {amountOf(line.quantity, line)} {part?.name ?? ''}
         </Words>
         <Words as="small" {...(isShort ? { color: palette.faulty } : { soft: true })}>
           {line.left === 0

@@ -40,7 +40,7 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
   const person = usePhone((state) => state.person);
   const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | null>(null);
   if (settings === undefined || person === null) return null;
-  const owed = owedBefore(me, steps, entries, clocks, settings.owed[work.kind]);
+  const owed = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
   const isLead = hasRole(person, ['lead']);
   const close = (): void => setAsking(null);
   return (

@@ -73,6 +73,17 @@ describe('a database of the first version', () => {
     expect(await database('past_jobs').select('id', 'class')).toEqual([{ id: 'w-2', class: asset.equipmentClass }]);
   });
 
+  it('has tools, isolation and the units of its kit after the fourth', async () => {
+    await migrateTo('003-past');
+    const { tools: _tools, isolation: _isolation, ...earlier } = aWorkOrder();
+    const kit = [{ partId: 'seal', binId: 'c4', quantity: 1_000 }];
+    const row = { id: earlier.id, revision: 1, site: earlier.siteId, body: JSON.stringify({ ...earlier, kit }) };
+    await database('work_orders').insert(row);
+    await database.migrate.latest({ migrationSource: migrations });
+    const { body } = (await database('work_orders').first('body')) as { body: string };
+    expect(JSON.parse(body)).toMatchObject({ tools: [], isolation: [], kit: [{ ...kit[0], unit: null }] });
+  });
+
   it('is never taken back', async () => {
     await database.migrate.latest({ migrationSource: migrations });
     await expect(database.migrate.down({ migrationSource: migrations })).rejects.toThrow('Migrations only go forward');

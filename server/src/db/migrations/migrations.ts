@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { firstTables } from './001-first-tables';
 import { filesAndDeviceClocks } from './002-files-and-device-clocks';
 import { past } from './003-past';
+import { preparing } from './004-preparing';
 
 interface Migration {
   readonly name: string;
@@ -9,7 +10,7 @@ interface Migration {
 }
 
 /** Every migration in its order. They only go forward; a released one is never changed. */
-const all: readonly Migration[] = [firstTables, filesAndDeviceClocks, past];
+const all: readonly Migration[] = [firstTables, filesAndDeviceClocks, past, preparing];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...all]),

@@ -1,0 +1,72 @@
+import * as yup from 'yup';
+import type { PersonId, WorkOrderId } from '../ids/ids';
+import type { KitList } from '../planning/kit-list';
+import type { Records } from '../records/records';
+import { argsSchema, idField, LONGEST_LINE } from './fields';
+import { accepted, defineOperation, refuse } from './operation';
+
+const MOST_JOBS = 100;
+const MOST_LINES = 1_000;
+const roles = ['technician', 'lead', 'storekeeper'] as const;
+
+async function listOf(records: Records, id: PersonId): Promise<KitList> {
+  return (await records.get('kitLists', id)) ?? { id, workOrderIds: [], sharedWith: [], inBag: {} };
+}
+
+/** For which jobs the person takes parts and tools along. An empty bag begins with a new choice of none. */
+export const chooseKitList = defineOperation({
+  label: 'the choice of jobs for the kit list',
+  roles,
+  schema: argsSchema({
+    workOrderIds: yup
+      .array()
+      .strict()
+      .of(idField<WorkOrderId>())
+      .required('Name the work orders.')
+      .max(MOST_JOBS, `At most ${MOST_JOBS} jobs fit on a kit list.`),
+  }),
+  apply: async (records, args, context) => {
+    const list = await listOf(records, context.person.id);
+    const workOrderIds = [...new Set(args.workOrderIds as readonly WorkOrderId[])];
+    await records.put('kitLists', { ...list, workOrderIds, inBag: workOrderIds.length === 0 ? {} : list.inBag });
+    return accepted;
+  },
+});
+
+/** A mate sees the list too and ticks what is in the bag, or does not any more. */
+export const shareKitList = defineOperation({
+  label: 'sharing the kit list',
+  roles,
+  schema: argsSchema({ personId: idField<PersonId>(), isShared: yup.boolean().strict().required() }),
+  apply: async (records, { personId, isShared }, context) => {
+    if ((await records.get('people', personId)) === undefined)
+      return refuse('not_found', { what: 'person' }, 'personId');
+    const list = await listOf(records, context.person.id);
+    const others = list.sharedWith.filter((each) => each !== personId);
+    await records.put('kitLists', { ...list, sharedWith: isShared ? [...others, personId] : others });
+    return accepted;
+  },
+});
+
+/** A line is in the bag, or out of it again. */
+export const tickKitLine = defineOperation({
+  label: 'what is in the bag',
+  roles,
+  schema: argsSchema({
+    ownerId: idField<PersonId>(),
+    line: yup.string().strict().required('Name the line.').max(LONGEST_LINE, 'text_too_long'),
+    isIn: yup.boolean().strict().required(),
+  }),
+  apply: async (records, { ownerId, line, isIn }, context) => {
+    const list = await listOf(records, ownerId);
+    const me = context.person.id;
+    if (ownerId !== me && !list.sharedWith.includes(me)) return refuse('kit_list_of_another');
+    const { [line]: before, ...others } = list.inBag;
+    if (isIn && before === undefined && Object.keys(others).length >= MOST_LINES) {
+      return refuse('kit_list_full', { limit: MOST_LINES });
+    }
+    const inBag = isIn ? { ...others, [line]: before ?? { by: me, at: context.at } } : others;
+    await records.put('kitLists', { ...list, inBag });
+    return accepted;
+  },
+});

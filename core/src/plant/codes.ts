@@ -1,0 +1,48 @@
+import type { AssetId, PersonId, SiteId } from '../ids/ids';
+import type { Instant } from '../time/instant';
+
+/** A code on a label that was bound to an asset on the spot. An asset's own tag need not be bound. */
+export interface Code {
+  /** As `readCode` gives it. */
+  readonly id: string;
+  readonly siteId: SiteId;
+  readonly assetId: AssetId;
+  readonly by: PersonId;
+  readonly at: Instant;
+}
+
+/** The path of the address that our own labels carry, so that any phone's camera leads to the application. */
+const LABEL_PATH = '/code/';
+const LONGEST_CODE = 128;
+/** What Code 128 can hold, and the labels of makers do: everything of ASCII that is printed. */
+const PRINTED = /^[\x21-\x7e][\x20-\x7e]*$/;
+
+/** What our label for a code holds: an address of this server. */
+export function labelText(origin: string, code: string): string {
+  return `${origin}${LABEL_PATH}${encodeURIComponent(code)}`;
+}
+
+/** The label of a bin has its own kind of code, so that it is never taken for a machine's tag. */
+export function binCode(storeName: string, binLabel: string): string {
+  return `BIN:${storeName}:${binLabel}`.toUpperCase();
+}
+
+/**
+ * The code in what a scanner read or somebody typed: of one of our labels its code, whatever server it was printed by;
+ * otherwise the text itself, without case and outer blanks. Null for what can be no code: empty, too long, or with
+ * characters that are not printed.
+ */
+export function readCode(text: string): string | null {
+  const code = (fromLabel(text.trim()) ?? text).trim().toUpperCase().replace(/\s+/g, ' ');
+  return code.length <= LONGEST_CODE && PRINTED.test(code) ? code : null;
+}
+
+function fromLabel(text: string): string | null {
+  const match = /^https?:\/\/[^/\s]+\/code\/([^/?#\s]+)$/i.exec(text);
+  if (match?.[1] === undefined) return null;
+  try {
+    return decodeURIComponent(match[1]);
+  } catch {
+    return null;
+  }
+}

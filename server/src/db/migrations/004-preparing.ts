@@ -1,0 +1,51 @@
+import type { Knex } from 'knex';
+
+const WORKS_AT_ONCE = 500;
+
+/** Tables that came with preparing, each with the columns by which its rows are listed. */
+const rowTables: Readonly<Record<string, readonly string[]>> = {
+  documents: ['site', 'asset', 'file'],
+  installations: ['site', 'asset'],
+  codes: ['site', 'asset'],
+  kit_lists: [],
+};
+
+/** What work orders did not have before. */
+interface Earlier {
+  readonly kit: readonly { readonly unit?: string | null }[];
+}
+
+async function fillWorkOrders(database: Knex): Promise<void> {
+  for (let last = ''; ;) {
+    const works: { id: string; body: string }[] = await database('work_orders')
+      .where('id', '>', last)
+      .orderBy('id')
+      .limit(WORKS_AT_ONCE)
+      .select('id', 'body');
+    if (works.length === 0) return;
+    for (const { id, body } of works) {
+      const earlier = JSON.parse(body) as Earlier;
+      const kit = earlier.kit.map((part) => ({ unit: null, ...part }));
+      await database('work_orders')
+        .where('id', id)
+        .update({ body: JSON.stringify({ tools: [], isolation: [], ...earlier, kit }) });
+    }
+    last = works.at(-1)?.id ?? '';
+  }
+}
+
+/** Documents, numbered parts, labels and kit lists; tools and isolation of work orders. */
+export const preparing = {
+  name: '004-preparing',
+  up: async (database: Knex): Promise<void> => {
+    for (const [name, keys] of Object.entries(rowTables)) {
+      await database.schema.createTable(name, (table) => {
+        table.string('id', 160).primary();
+        table.bigInteger('revision').notNullable().index();
+        for (const key of keys) table.string(key, 160).nullable().index();
+        table.text('body').notNullable();
+      });
+    }
+    await fillWorkOrders(database);
+  },
+};
