@@ -83,12 +83,29 @@ async function buildWorkers() {
     target: 'es2022',
     logLevel: 'warning',
   });
+  await buildPdfReader();
+}
+
+/** The PDF reader, its own worker, and the fonts that every PDF may count on; all of it loaded when one is opened. */
+async function buildPdfReader() {
+  const { build } = await import('esbuild');
+  const shared = { absWorkingDir: root, bundle: true, minify: true, target: 'es2022', logLevel: 'error' };
+  await build({
+    ...shared,
+    entryPoints: ['app/workers/pdf.ts'],
+    outfile: 'app/dist/workers/pdf.js',
+    format: 'iife',
+    globalName: 'oilcanPdf',
+  });
+  const distribution = join(root, 'node_modules', 'pdfjs-dist');
+  cpSync(join(distribution, 'legacy/build/pdf.worker.min.mjs'), join(root, 'app/dist/workers/pdf.worker.mjs'));
+  cpSync(join(distribution, 'standard_fonts'), join(root, 'app/dist/pdf-fonts'), { recursive: true });
 }
 
 /** Packs every text file once with brotli and gzip, so that the server only has to send it. */
 function packFiles(folder) {
   for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true })) {
-    if (!entry.isFile() || !/\.(js|css|html|json|svg)$/.test(entry.name)) continue;
+    if (!entry.isFile() || !/\.(js|mjs|css|html|json|svg)$/.test(entry.name)) continue;
     const file = join(entry.parentPath, entry.name);
     const content = readFileSync(file);
     writeFileSync(`${file}.br`, brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 10 } }));

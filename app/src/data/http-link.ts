@@ -18,6 +18,8 @@ import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
 const REQUEST_MILLISECONDS = 20_000;
+/** A manual over a thin line. */
+const FILE_MILLISECONDS = 300_000;
 
 /** The sign-in page's view of the server. */
 export interface About {
@@ -48,7 +50,7 @@ export const httpLink = {
     }),
   /** A file as it is. */
   file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> =>
-    new Uint8Array(await body(`/api/files/${id}`, (response) => response.arrayBuffer())),
+    new Uint8Array(await body(`/api/files/${id}`, (response) => response.arrayBuffer(), FILE_MILLISECONDS)),
   /** The past of an asset, as the text of a `PastAnswer`. */
   past: (assetId: AssetId, scope: PastScope): Promise<string> =>
     body(`/api/past?asset=${assetId}&with=${scope}`, (response) => response.text()),
@@ -99,9 +101,13 @@ async function request<Answer>(method: string, path: string, message?: Message |
 }
 
 /** The body of an answer as it is, unread. */
-async function body<Body>(path: string, read: (response: Response) => Promise<Body>): Promise<Body> {
+async function body<Body>(
+  path: string,
+  read: (response: Response) => Promise<Body>,
+  milliseconds = REQUEST_MILLISECONDS,
+): Promise<Body> {
   try {
-    const response = await fetch(path, { signal: AbortSignal.timeout(REQUEST_MILLISECONDS) });
+    const response = await fetch(path, { signal: AbortSignal.timeout(milliseconds) });
     if (!response.ok) throw problemFrom(readJson(await response.text()));
     return await read(response);
   } catch (error) {

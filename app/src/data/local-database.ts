@@ -3,12 +3,12 @@ import {
   trustedClock,
   type Change,
   type ClockMemory,
+  type DocumentType,
   type FileId,
   type Instant,
   type OperationId,
   type Person,
   type PersonId,
-  type PictureType,
   type Refusal,
   type Revision,
 } from '@oilcan/core';
@@ -69,7 +69,7 @@ export interface Write {
 /** A file that is kept here: until it is sent, and then for as long as there is room. */
 export interface KeptFile {
   readonly id: FileId;
-  readonly mediaType: PictureType;
+  readonly mediaType: DocumentType;
   readonly bytes: number;
   readonly by: PersonId;
   readonly isSent: boolean;

@@ -12,7 +12,7 @@ import {
   type IndexName,
   type OperationId,
   type Person,
-  type PictureType,
+  type DocumentType,
   type Refusal,
   type TableName,
   type Tables,
@@ -29,7 +29,7 @@ import type { KeptOperation } from './kept-operation';
 import { nowhere, type LocalDatabase } from './local-database';
 import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
-import { carryPastsLater } from './past/carry-pasts';
+import { carryAheadLater } from './carry-ahead';
 import { forgetPasts } from './past/past-cache';
 import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
@@ -174,7 +174,7 @@ const HOPELESS_MILLISECONDS = 5_000;
 
 export async function synchronize(): Promise<void> {
   await openedPhone().synchronize();
-  if (openedPhone().contact === 'reached') carryPastsLater();
+  if (openedPhone().contact === 'reached') carryAheadLater();
   if (openedPhone().contact === 'no-signal') withoutSignalAt = Date.now();
 }
 
@@ -234,10 +234,17 @@ export function keepPicture({ id, content }: ShrunkPicture): Promise<Refusal | n
   return openedPhone().files.keep(about, content);
 }
 
-/** A picture from this phone, else from the server, which is then kept here for a while; null without signal. */
-export async function readPicture(id: FileId, mediaType: PictureType): Promise<Uint8Array<ArrayBuffer> | null> {
+/** A file as it could be read. */
+export type ReadFile =
+  | { readonly is: 'here'; readonly content: Uint8Array<ArrayBuffer> }
+  /** The server does not have it, or not for this person. */
+  | { readonly is: 'missing' }
+  | { readonly is: 'without signal' };
+
+/** A file from this phone, else from the server, which is then kept here for a while. */
+export async function readFile(id: FileId, mediaType: DocumentType): Promise<ReadFile> {
   const here = await openedPhone().files.read(id);
-  if (here !== undefined) return here;
+  if (here !== undefined) return { is: 'here', content: here };
   try {
     const content = await httpLink.file(id);
     const by = usePhone.getState().person?.id;
@@ -245,11 +252,17 @@ export async function readPicture(id: FileId, mediaType: PictureType): Promise<U
       const about = { id, mediaType, bytes: content.length, by, isSent: true, keptAt: now() };
       await openedPhone().files.keep(about, content);
     }
-    return content;
+    return { is: 'here', content };
   } catch (error) {
-    if (error instanceof OilcanError || error instanceof Unreachable) return null;
+    if (error instanceof OilcanError) return { is: error.code === 'not_found' ? 'missing' : 'without signal' };
+    if (error instanceof Unreachable) return { is: 'without signal' };
     throw error;
   }
+}
+
+/** Whether a file is on this phone. */
+export function hasFile(id: FileId): Promise<boolean> {
+  return openedPhone().files.has(id);
 }
 
 export function dropRejected(id: OperationId): Promise<void> {

@@ -25,7 +25,7 @@ const lines: readonly string[] = [
 const box = ([x, y, width, height, label, note]: (typeof boxes)[number]): string =>
   `<g><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="#fff" stroke="#10211f" stroke-width="3"/>` +
   `<text x="${x + 10}" y="${y + 30}" font-weight="700" font-size="24">${label}</text>` +
-  `<text x="${x + 10}" y="${y + height - 14}" font-size="${note.length > 14 ? 13 : 16}">${note}</text></g>`;
+  `<text x="${x + 10}" y="${y + height - 14}" font-size="${note.length > 10 ? 12 : 15}">${note}</text></g>`;
 
 /** The circuit of the hydraulic tensioning, as a drawing that can be zoomed without losing its lines. */
 export const hydraulicDrawing = [

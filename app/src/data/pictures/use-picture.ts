@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { FileId, PictureType } from '@oilcan/core';
-import { readPicture } from '../store';
+import { readFile } from '../store';
 
 /** Where a picture stands: an address to show it from, still being looked for, or not to be had without signal. */
 export type PictureState = string | 'looking' | 'not-here';
@@ -11,10 +11,10 @@ export function usePicture(id: FileId, mediaType: PictureType): PictureState {
   useEffect(() => {
     let address: string | null = null;
     let isGone = false;
-    void readPicture(id, mediaType).then((content) => {
+    void readFile(id, mediaType).then((file) => {
       if (isGone) return;
-      if (content === null) return setState('not-here');
-      address = URL.createObjectURL(new Blob([content], { type: mediaType }));
+      if (file.is !== 'here') return setState('not-here');
+      address = URL.createObjectURL(new Blob([file.content], { type: mediaType }));
       setState(address);
     });
     return () => {

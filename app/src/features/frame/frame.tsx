@@ -13,7 +13,7 @@ import { placesFor, type AppPlace } from './places';
 export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
-  const isSheet = /^\/shift\/.+/.test(usePathname());
+  const isSheet = /^\/(shift\/.+|plant\/document\/)/.test(usePathname());
   const places = placesFor(person);
   if (isWide) {
     return (

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { isOpen, levelOf, type Asset, type MeasuringPoint, type WorkOrder } from '@oilcan/core';
-import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { now, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
@@ -11,6 +11,7 @@ import { Words } from '../../ui/words';
 import { sayDue, sayMoment } from '../../words/dates';
 import { counted, levelWords, stateOf } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
+import { DocumentList } from '../documents/document-list';
 import { PastBrief } from '../past/past-brief';
 import { isUnderWarranty, sayDate } from './dates-of-plate';
 import { classWords, conditionWords } from './plant-words';
@@ -54,6 +55,8 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
             <View style={isWide && sheet.column}>
               <Points asset={asset} />
               <Structure asset={asset} />
+              <Documents asset={asset} />
+              <Installed asset={asset} />
               <Nameplate asset={asset} />
             </View>
           </View>
@@ -250,6 +253,45 @@ function Structure({ asset }: { readonly asset: Asset }): ReactElement | null {
           </View>
           <Icon name="right" color={palette.inkSoft} />
         </Press>
+      ))}
+    </Part>
+  );
+}
+
+function Documents({ asset }: { readonly asset: Asset }): ReactElement | null {
+  const documents = useRows('documents', 'asset', asset.id);
+  if (documents.length === 0) return null;
+  return (
+    <Part title="Documents">
+      <DocumentList assetId={asset.id} from={`/plant/${asset.id}`} />
+    </Part>
+  );
+}
+
+/** Parts with numbers of their own, and whether they are under warranty still. */
+function Installed({ asset }: { readonly asset: Asset }): ReactElement | null {
+  const palette = usePalette();
+  const settings = useSettings();
+  const installed = useRows('installations', 'asset', asset.id);
+  const language = settings?.language ?? 'en';
+  if (installed.length === 0) return null;
+  return (
+    <Part title="Parts with a serial number">
+      {installed.map(({ id, partId, serial, since, warrantyUntil }) => (
+        <View key={id} style={[sheet.line, sheet.linked, { borderColor: palette.line }]}>
+          <View style={sheet.words}>
+            <Words>{peekRow('parts', partId)?.name ?? partId}</Words>
+            <Words as="small" soft>
+              {serial} · in since {sayDate(since, language)}
+            </Words>
+            {warrantyUntil === null ? null : (
+              <Words as="small" soft={!isUnderWarranty(warrantyUntil, now())}>
+                {isUnderWarranty(warrantyUntil, now()) ? 'Under warranty until' : 'Warranty ended'}{' '}
+                {sayDate(warrantyUntil, language)}
+              </Words>
+            )}
+          </View>
+        </View>
       ))}
     </Part>
   );

@@ -7,9 +7,11 @@ import { useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
+import { DocumentList } from '../documents/document-list';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { HazardSheet } from './hazard-sheet';
+import { IsolationList } from './isolation-list';
 import { amountOf, useKitLines, type KitLine } from './kit';
 import { useIsPrepared } from './parts';
 import { Row, Section } from './section';
@@ -72,6 +74,13 @@ export function PreparePart({
         <Button style={sheet.acknowledge} word="Add a hazard" icon="hazard" onPress={() => setIsAdding(true)} />
       ) : null}
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
+      <IsolationList work={work} />
+      <View style={sheet.kitHead}>
+        <Words as="label">What the past says</Words>
+      </View>
+      <Suspense fallback={<Words soft>Reading the past …</Words>}>
+        <WorkPast work={work} />
+      </Suspense>
       {kit.length === 0 ? null : (
         <View style={sheet.kitHead}>
           <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
@@ -80,12 +89,17 @@ export function PreparePart({
       {kit.map((line) => (
         <KitRow key={line.planned.partId} line={line} />
       ))}
-      <View style={sheet.kitHead}>
-        <Words as="label">What the past says</Words>
-      </View>
-      <Suspense fallback={<Words soft>Reading the past …</Words>}>
-        <WorkPast work={work} />
-      </Suspense>
+      {work.tools.length === 0 ? null : (
+        <Row>
+          <Icon name="tools" />
+          <View style={sheet.words}>
+            <Words>
+              Tools: {work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`)).join(', ')}
+            </Words>
+          </View>
+        </Row>
+      )}
+      <DocumentList assetId={work.assetId} from={`/shift/${work.id}`} />
       <Button
         style={sheet.acknowledge}
         word="Look at the machine"

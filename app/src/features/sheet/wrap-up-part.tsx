@@ -20,6 +20,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted, owedWords, stateWords } from '../../words/work-words';
 import { HoldSheet } from './hold-sheet';
+import { LocksToTakeOff } from './isolation-list';
 import { useMe } from './parts';
 import { Section } from './section';
 
@@ -50,6 +51,7 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
       {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
     >
       <CostLine work={work} />
+      <LocksToTakeOff work={work} />
       {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
       {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
       <View style={sheet.buttons}>

@@ -74,6 +74,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
                 <Field label="Find a job or a part" value={find} onChange={setFind} />
               </View>
               <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
+              <Button word="Kit list" icon="kit" style={sheet.narrow} onPress={() => router.navigate('/shift/kit')} />
             </View>
             {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}
           </View>

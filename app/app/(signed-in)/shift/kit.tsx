@@ -1,0 +1,1 @@
+export { KitListScreen as default } from '../../../src/features/kit-list/kit-list-screen';

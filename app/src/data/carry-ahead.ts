@@ -1,0 +1,58 @@
+import { CARRIED_DOCUMENT_BYTES, isOpen, isWholeFor, type AssetId } from '@oilcan/core';
+import { httpLink } from './http-link';
+import { cachedAt, cachePast } from './past/past-cache';
+import { carriedWhole, hasFile, peekAll, peekRows, readFile } from './store';
+
+/** A past is fetched again after so long, even if nothing was heard to change it. */
+const FRESH_MILLISECONDS = 24 * 3_600_000;
+/** After synchronizing, so that it holds up nothing that somebody waits for. */
+const LATER_MILLISECONDS = 1_500;
+
+let isCarrying = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** Documents that were fetched once; one that had to give way to newer ones is not fetched again and again. */
+const fetched = new Set<string>();
+
+/** Sees to it that the past and the documents of machines with open work of mine are on this phone before I need them. */
+export function carryAheadLater(): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void carryAhead(), LATER_MILLISECONDS);
+}
+
+async function carryAhead(): Promise<void> {
+  if (isCarrying) return;
+  isCarrying = true;
+  try {
+    const assets = assetsWithWork();
+    for (const assetId of assets) {
+      if (await isPastStale(assetId)) await cachePast(assetId, 'asset', await httpLink.past(assetId, 'asset'));
+    }
+    for (const assetId of assets) await carryDocuments(assetId);
+  } catch {
+    // No signal, or no session: the next time that the phone synchronizes.
+  } finally {
+    isCarrying = false;
+  }
+}
+
+function assetsWithWork(): ReadonlySet<AssetId> {
+  const carriedFor = carriedWhole();
+  if (carriedFor === null || carriedFor === 'all') return new Set();
+  const mine = peekAll('workOrders').filter((work) => isOpen(work.state) && isWholeFor(work, carriedFor));
+  return new Set(mine.map((work) => work.assetId));
+}
+
+async function isPastStale(assetId: AssetId): Promise<boolean> {
+  const at = await cachedAt(assetId);
+  const turns = peekRows('workOrders', 'asset', assetId).map((work) => Date.parse(work.turned?.since ?? ''));
+  return at < Date.now() - FRESH_MILLISECONDS || turns.some((turn) => turn > at);
+}
+
+async function carryDocuments(assetId: AssetId): Promise<void> {
+  for (const { fileId, mediaType, bytes } of peekRows('documents', 'asset', assetId)) {
+    if (bytes > CARRIED_DOCUMENT_BYTES || fetched.has(fileId) || (await hasFile(fileId))) continue;
+    const file = await readFile(fileId, mediaType);
+    if (file.is === 'without signal') return;
+    fetched.add(fileId);
+  }
+}

@@ -1,0 +1,55 @@
+import { useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { AssetDocument, AssetId } from '@oilcan/core';
+import { useRows } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { documentWords } from './document-words';
+
+/** The documents of a machine, each a press from being read; null when there is none. */
+export function DocumentList({
+  assetId,
+  from,
+}: {
+  readonly assetId: AssetId;
+  readonly from: string;
+}): ReactElement | null {
+  const documents = useRows('documents', 'asset', assetId);
+  if (documents.length === 0) return null;
+  return (
+    <View>
+      {documents.map((document) => (
+        <DocumentLine key={document.id} document={document} from={from} />
+      ))}
+    </View>
+  );
+}
+
+function DocumentLine({ document, from }: { readonly document: AssetDocument; readonly from: string }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  return (
+    <Press
+      role="link"
+      onPress={() => router.navigate(`/plant/document/${document.id}?from=${encodeURIComponent(from)}`)}
+      style={[sheet.line, { borderColor: palette.line }]}
+    >
+      <Icon name="document" />
+      <View style={sheet.words}>
+        <Words>{document.name}</Words>
+        <Words as="small" soft>
+          {documentWords(document)}
+        </Words>
+      </View>
+      <Icon name="right" color={palette.inkSoft} />
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, paddingVertical: 8 },
+  words: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,78 @@
+import type { ReactElement, ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Icon } from '../../ui/icon';
+import type { IconName } from '../../ui/icon-paths';
+import { Press } from '../../ui/press';
+import { CORNER, RULE, usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+
+/** What a document can be enlarged by; 1 fits its width. */
+const scales = [1, 1.5, 2, 3, 4, 6] as const;
+
+export function scaleAfter(scale: number, direction: 1 | -1): number {
+  const next = scales.findIndex((each) => each >= scale) + direction;
+  return scales[Math.max(0, Math.min(scales.length - 1, next))] ?? 1;
+}
+
+interface Props {
+  readonly scale: number;
+  readonly onScale: (scale: number) => void;
+  readonly onSave: () => void;
+  readonly children?: ReactNode;
+}
+
+/** At the foot of a document, within the thumb's reach: smaller, larger, keep, and what its kind adds. */
+export function ViewerFoot({ scale, onScale, onSave, children }: Props): ReactElement {
+  const palette = usePalette();
+  return (
+    <View
+      role="toolbar"
+      aria-label="Reading this document"
+      style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
+    >
+      {children}
+      <FootKey icon="smaller" word="Smaller" disabled={scale <= 1} onPress={() => onScale(scaleAfter(scale, -1))} />
+      <FootKey icon="larger" word="Larger" disabled={scale >= 6} onPress={() => onScale(scaleAfter(scale, 1))} />
+      <FootKey icon="document" word="Save" onPress={onSave} />
+    </View>
+  );
+}
+
+export function FootKey({
+  icon,
+  word,
+  onPress,
+  disabled = false,
+}: {
+  readonly icon: IconName;
+  readonly word: string;
+  readonly onPress: () => void;
+  readonly disabled?: boolean;
+}): ReactElement {
+  const palette = usePalette();
+  return (
+    <Press
+      onPress={onPress}
+      disabled={disabled}
+      style={[sheet.key, { borderColor: palette.edge }, disabled && sheet.off]}
+    >
+      <Icon name={icon} />
+      <Words as="mark" lines={1}>
+        {word}
+      </Words>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  foot: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8, borderTopWidth: RULE, justifyContent: 'center' },
+  key: {
+    flexGrow: 1,
+    maxWidth: 120,
+    alignItems: 'center',
+    borderWidth: RULE,
+    borderRadius: CORNER,
+    paddingHorizontal: 6,
+  },
+  off: { opacity: 0.45 },
+});

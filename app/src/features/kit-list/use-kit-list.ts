@@ -1,0 +1,76 @@
+import { useMemo } from 'react';
+import {
+  isOpen,
+  kitListParts,
+  kitListTools,
+  shiftGroupOf,
+  shiftTimes,
+  standingOf,
+  type KitList,
+  type KitListPart,
+  type KitListTool,
+  type PersonId,
+  type WorkOrder,
+} from '@oilcan/core';
+import { now, peekRows, usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { ownWork } from '../shift/shift-list';
+
+const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
+  new Map(rows.map((row) => [row.id, row]));
+
+interface ShownKitList {
+  readonly list: KitList | undefined;
+  readonly works: readonly WorkOrder[];
+  /** Chosen work orders that this phone does not have, or that ended. */
+  readonly missing: number;
+  readonly parts: readonly KitListPart[];
+  readonly tools: readonly KitListTool[];
+}
+
+/** Somebody's kit list, added up from what this phone has. */
+export function useKitList(ownerId: PersonId): ShownKitList {
+  const list = useRow('kitLists', ownerId);
+  const workOrders = useTable('workOrders');
+  const partRows = useTable('parts');
+  const bins = useTable('bins');
+  const stores = useTable('stores');
+  const levels = useTable('stock');
+  const entries = useTable('entries');
+  return useMemo(() => {
+    const wanted = new Set(list?.workOrderIds);
+    const works = workOrders.filter((work) => wanted.has(work.id) && isOpen(work.state));
+    const rows = { parts: byId(partRows), bins: byId(bins), stores: byId(stores), levels };
+    const usedOf = (workOrderId: string, partId: string): number =>
+      standingOf(peekRows('entries', 'workOrder', workOrderId), 'part')
+        .filter(({ content }) => content.partId === partId)
+        .reduce((sum, { content }) => sum + content.quantity, 0);
+    return {
+      list,
+      works,
+      missing: wanted.size - works.length,
+      parts: kitListParts(works, { ...rows, usedOf }),
+      tools: kitListTools(works),
+    };
+    // Entries are read through an index; the table stands for them.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [list, workOrders, partRows, bins, stores, levels, entries]);
+}
+
+/** My open work that takes anything along; the ids of what is late or for this shift stand apart. */
+export function useJobsToChoose(): { readonly jobs: readonly WorkOrder[]; readonly todays: ReadonlySet<string> } {
+  const person = usePhone((state) => state.person);
+  const settings = useSettings();
+  const workOrders = useTable('workOrders');
+  const crews = useTable('crews');
+  return useMemo(() => {
+    if (person === null || settings === undefined) return { jobs: [], todays: new Set() };
+    const none = new Map<string, never>();
+    const rows = { workOrders, crews: byId(crews), assets: none, places: none, parts: none };
+    const jobs = ownWork(rows, person).filter(
+      (work) => isOpen(work.state) && (work.kit.length > 0 || work.tools.length > 0),
+    );
+    const times = shiftTimes(now(), settings.zone);
+    const todays = jobs.filter((work) => ['late', 'shift'].includes(shiftGroupOf(work, times)));
+    return { jobs, todays: new Set(todays.map(({ id }) => id)) };
+  }, [person, settings, workOrders, crews]);
+}
