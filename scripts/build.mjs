@@ -25,12 +25,26 @@ const fonts = [
   ['atkinson-hyperlegible-next', 'latin-ext', 400],
 ];
 
+/** The same families for what goes onto paper, in the older packing that can be set into a PDF. */
+const paperFonts = [
+  ['barlow-condensed', 'latin', 600],
+  ['barlow-condensed', 'latin-ext', 600],
+  ['atkinson-hyperlegible-next', 'latin', 400],
+  ['atkinson-hyperlegible-next', 'latin-ext', 400],
+  ['atkinson-hyperlegible-next', 'latin', 700],
+  ['atkinson-hyperlegible-next', 'latin-ext', 700],
+];
+
 function placeFonts() {
   const folder = join(root, 'app', 'public', 'fonts');
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
   for (const [family, subset, weight] of fonts) {
     const file = `${family}-${subset}-${weight}-normal.woff2`;
+    cpSync(join(root, 'node_modules', '@fontsource', family, 'files', file), join(folder, file));
+  }
+  for (const [family, subset, weight] of paperFonts) {
+    const file = `${family}-${subset}-${weight}-normal.woff`;
     cpSync(join(root, 'node_modules', '@fontsource', family, 'files', file), join(folder, file));
   }
 }
@@ -74,7 +88,7 @@ export async function buildApplication() {
 async function buildWorkers() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: ['app/workers/picture.ts', 'app/workers/past.ts'],
+    entryPoints: ['app/workers/picture.ts', 'app/workers/past.ts', 'app/workers/paper.ts'],
     outdir: 'app/dist/workers',
     absWorkingDir: root,
     bundle: true,

@@ -10,7 +10,7 @@ export async function writeServiceWorker() {
   const folder = join(root, 'app', 'dist');
   const { warnings } = await generateSW({
     globDirectory: folder,
-    globPatterns: ['**/*.{html,js,mjs,css,woff2,ico,png,pfb,ttf}'],
+    globPatterns: ['**/*.{html,js,mjs,css,woff,woff2,ico,png,pfb,ttf}'],
     globIgnores: ['service-worker.js'],
     // Their names change with their content, so their content needs no second revision.
     dontCacheBustURLsMatching: /_expo\/static\//,

@@ -1,7 +1,7 @@
 // npm test: everything that must hold, from a fresh clone. Its last line is the sum over all runners.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { prepare } from './prepare.mjs';
 import { root } from './root.mjs';
 import { run } from './run.mjs';
@@ -12,7 +12,7 @@ let passed = 0;
 let failed = 0;
 
 try {
-  ensureChromium();
+  ensureTools();
   await prepare();
 } catch (error) {
   giveUp(`${error.message}\n0 passed, 1 failed`);
@@ -75,18 +75,26 @@ function countPlaywright() {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped };
 }
 
-/** The browser for the tests of the interface: there, installed, or named in a sentence. */
-function ensureChromium() {
-  const named = process.env.OILCAN_CHROMIUM ?? '/usr/bin/chromium';
-  if (existsSync(named)) return;
+/** The browser, and the reader of our PDFs, which the tests need: there, installed, or named in a sentence. */
+function ensureTools() {
+  const chromium = process.env.OILCAN_CHROMIUM ?? '/usr/bin/chromium';
+  const missing = [
+    ...(existsSync(chromium) ? [] : ['chromium']),
+    ...(hasCommand('pdftotext') && hasCommand('pdftoppm') ? [] : ['poppler-utils']),
+  ];
+  if (missing.length === 0) return;
   const canInstall = process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
   if (!canInstall) {
     throw new Error(
-      `The tests of the interface need Chromium at ${named}. Install it (apt-get install -y chromium) or name yours with OILCAN_CHROMIUM=/path/to/it.`,
+      `The tests need Chromium at ${chromium}, and pdftotext and pdftoppm of Poppler. Install them (apt-get install -y ${missing.join(' ')}), or name your browser with OILCAN_CHROMIUM=/path/to/it.`,
     );
   }
-  say('Installing Chromium');
+  say(`Installing ${missing.join(' and ')}`);
   const quietly = { stdio: 'ignore', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
   execFileSync('apt-get', ['update', '-qq'], quietly);
-  execFileSync('apt-get', ['install', '-y', '-qq', 'chromium'], quietly);
+  execFileSync('apt-get', ['install', '-y', '-qq', ...missing], quietly);
+}
+
+function hasCommand(name) {
+  return spawnSync(name, ['-v'], { stdio: 'ignore' }).error === undefined;
 }

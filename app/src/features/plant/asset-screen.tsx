@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import type { ReactElement, ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactElement, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { isOpen, levelOf, type Asset, type MeasuringPoint, type WorkOrder } from '@oilcan/core';
 import { now, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
@@ -13,8 +13,13 @@ import { counted, levelWords, stateOf } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { DocumentList } from '../documents/document-list';
 import { PastBrief } from '../past/past-brief';
+import { assetLabel } from './asset-label';
 import { isUnderWarranty, sayDate } from './dates-of-plate';
 import { classWords, conditionWords } from './plant-words';
+
+const LabelSheetForm = lazy(() =>
+  import('../paper/label-sheet-form').then((module) => ({ default: module.LabelSheetForm })),
+);
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {
@@ -58,6 +63,7 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
               <Documents asset={asset} />
               <Installed asset={asset} />
               <Nameplate asset={asset} />
+              <Labels asset={asset} />
             </View>
           </View>
         </ScrollView>
@@ -294,6 +300,30 @@ function Installed({ asset }: { readonly asset: Asset }): ReactElement | null {
         </View>
       ))}
     </Part>
+  );
+}
+
+/** Labels for the machine and what it is made of. */
+function Labels({ asset }: { readonly asset: Asset }): ReactElement {
+  const parts = useRows('assets', 'parent', asset.id);
+  const [isAsking, setIsAsking] = useState(false);
+  return (
+    <View style={sheet.part}>
+      <Button
+        icon="print"
+        word={parts.length === 0 ? 'Print its label' : `Print labels: it and ${counted(parts.length, 'part', 'parts')}`}
+        onPress={() => setIsAsking(true)}
+      />
+      {isAsking ? (
+        <Suspense fallback={null}>
+          <LabelSheetForm
+            labels={[asset, ...parts].map(assetLabel)}
+            name={`labels-${asset.tag}`}
+            onClose={() => setIsAsking(false)}
+          />
+        </Suspense>
+      ) : null}
+    </View>
   );
 }
 

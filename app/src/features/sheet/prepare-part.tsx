@@ -19,6 +19,8 @@ import { Row, Section } from './section';
 /** Its statistics are read in a worker; the sheet does not wait for them. */
 const WorkPast = lazy(() => import('../past/past-brief').then((module) => ({ default: module.WorkPast })));
 
+const PaperSheet = lazy(() => import('../paper/paper-sheet').then((module) => ({ default: module.PaperSheet })));
+
 /** Why, what endangers me, and what to take along. */
 export function PreparePart({
   work,
@@ -32,6 +34,7 @@ export function PreparePart({
   const isPrepared = useIsPrepared(work);
   const kit = useKitLines(work);
   const [isAdding, setIsAdding] = useState(false);
+  const [isPrinting, setIsPrinting] = useState(false);
   return (
     <Section
       title="Prepare"
@@ -73,6 +76,11 @@ export function PreparePart({
       {isOpen(work.state) ? (
         <Button style={sheet.acknowledge} word="Add a hazard" icon="hazard" onPress={() => setIsAdding(true)} />
       ) : null}
+      {isPrinting ? (
+        <Suspense fallback={null}>
+          <PaperSheet work={work} onClose={() => setIsPrinting(false)} />
+        </Suspense>
+      ) : null}
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       <IsolationList work={work} />
       <View style={sheet.kitHead}>
@@ -106,6 +114,7 @@ export function PreparePart({
         icon="plant"
         onPress={() => router.navigate(`/plant/${work.assetId}`)}
       />
+      <Button word="Paper" icon="print" onPress={() => setIsPrinting(true)} />
     </Section>
   );
 }

@@ -1,0 +1,72 @@
+import { useState, type ReactElement } from 'react';
+import { labelFormats, type Label, type LabelFormatName } from '../../paper/label-sheet';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
+import { Button, Choice, Choices } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { makePaper } from './make-paper';
+
+const MOST_LABELS = 1_000;
+const names = Object.keys(labelFormats) as readonly LabelFormatName[];
+
+/** Labels on sheets, from the first free place on. */
+export function LabelSheetForm({
+  labels,
+  name,
+  onClose,
+}: {
+  readonly labels: readonly Label[];
+  /** Of the file. */
+  readonly name: string;
+  readonly onClose: () => void;
+}): ReactElement {
+  const [format, setFormat] = useState<LabelFormatName>('middle');
+  const [first, setFirst] = useState('1');
+  const { columns, rows } = labelFormats[format];
+  const place = /^\d{1,3}$/.test(first.trim()) ? Number(first) : 0;
+  const isPlace = place >= 1 && place <= columns * rows;
+  const isTooMany = labels.length > MOST_LABELS;
+  const make = async (): Promise<void> => {
+    await makePaper({ what: 'labels', labels, format, firstPlace: place }, `${name}.pdf`);
+    onClose();
+  };
+  return (
+    <BottomSheet
+      title="Labels"
+      aside={counted(labels.length, 'label', 'labels')}
+      onClose={onClose}
+      foot={
+        <Button
+          main
+          icon="print"
+          word="Make the PDF"
+          disabled={!isPlace || isTooMany || labels.length === 0}
+          onPress={() => void make()}
+        />
+      }
+    >
+      {isTooMany ? (
+        <Words>More than {MOST_LABELS} labels at once are too many. Choose fewer machines first.</Words>
+      ) : null}
+      <Choices label="Size of a label">
+        {names.map((each) => (
+          <Choice
+            key={each}
+            word={labelFormats[each].words}
+            isChosen={format === each}
+            onPress={() => setFormat(each)}
+          />
+        ))}
+      </Choices>
+      <Field
+        label="First free place on the sheet"
+        value={first}
+        onChange={setFirst}
+        keyboard="numeric"
+        error={isPlace ? null : `Give a place from 1 to ${columns * rows}.`}
+        hint="Counted from the upper left, row by row. 1 for a new sheet."
+      />
+    </BottomSheet>
+  );
+}

@@ -1,0 +1,40 @@
+import type { ReactElement } from 'react';
+import type { WorkOrder } from '@oilcan/core';
+import { useSettings } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { makePaper } from './make-paper';
+import { jobCardOf, tagOf } from './work-paper';
+
+/** What of a work order goes onto paper. */
+export function PaperSheet({
+  work,
+  onClose,
+}: {
+  readonly work: WorkOrder;
+  readonly onClose: () => void;
+}): ReactElement | null {
+  const settings = useSettings();
+  if (settings === undefined) return null;
+  const make = (...order: Parameters<typeof makePaper>): void => {
+    void makePaper(...order);
+    onClose();
+  };
+  return (
+    <BottomSheet title="Paper" aside={work.number} onClose={onClose}>
+      <Words soft>Made on this phone, with or without signal.</Words>
+      <Button
+        main
+        icon="print"
+        word="Job card, A4"
+        onPress={() => make({ what: 'job card', card: jobCardOf(work, settings) }, `${work.number}.pdf`)}
+      />
+      <Button
+        icon="print"
+        word="“Under maintenance” tag, A6"
+        onPress={() => make({ what: 'tag', tag: tagOf(work, settings) }, `${work.number}-tag.pdf`)}
+      />
+    </BottomSheet>
+  );
+}

@@ -1,0 +1,77 @@
+import { formatDuration, isOpen, labelText, type Settings, type WorkOrder } from '@oilcan/core';
+import { now, peekRow, peekRows, usePhone } from '../../data/store';
+import type { JobCard } from '../../paper/job-card';
+import type { MaintenanceTag } from '../../paper/maintenance-tag';
+import { sayDue, sayExactly } from '../../words/dates';
+import { kindWords, urgencyWords } from '../../words/work-words';
+import { kitLines, amountOf } from '../sheet/kit';
+
+/** A work order as it goes onto paper. */
+export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
+  const asset = peekRow('assets', work.assetId);
+  const { zone, language } = settings;
+  const due = work.dueAt === null ? 'no date' : `${sayDue(work.dueAt, now(), zone, language)}`;
+  const people = work.personIds.map((id) => peekRow('people', id)?.name ?? '');
+  const crew = work.crewId === null ? [] : [peekRow('crews', work.crewId)?.name ?? ''];
+  const kit = kitLines(
+    work.kit,
+    [],
+    (id) => peekRow('stock', id),
+    (id) => peekRow('parts', id),
+  ).map((line) => {
+    const bin = peekRow('bins', line.planned.binId);
+    const store = peekRow('stores', bin?.storeId ?? '');
+    const part = peekRow('parts', line.planned.partId);
+    return `${amountOf(line.quantity, line)} ${part?.name ?? ''} (${part?.number ?? ''}), ${store?.name ?? ''} bin ${bin?.label ?? ''}`;
+  });
+  const steps = [...peekRows('steps', 'workOrder', work.id)].sort((a, b) => a.position - b.position);
+  return {
+    number: work.number,
+    title: work.title,
+    organization: settings.organization,
+    reason: work.reason,
+    facts: [
+      ['Machine', `${asset?.name ?? ''} (${asset?.tag ?? ''})`],
+      ['Place', peekRow('places', work.placeId)?.name ?? ''],
+      ['Kind', `${kindWords[work.kind]}, ${urgencyWords[work.urgency]}`],
+      ['Due', due],
+      ['About', formatDuration(work.estimateMinutes)],
+      ['With', [...people, ...crew].join(', ') || 'nobody yet'],
+    ],
+    hazards: work.hazards.map(({ hazard, precaution }) => [hazard, precaution]),
+    isolation: work.isolation.map(({ device, release, test }) => [device, release ?? '', test]),
+    kit: [...kit, ...work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`))],
+    steps: steps.map(({ text, question }) => [text, answerLine(question)]),
+    code: labelText(window.location.origin, work.number),
+    printed: `Printed ${sayExactly(now(), zone, language)}. What is recorded later is not on it.`,
+  };
+}
+
+function answerLine(question: { readonly type: string; readonly unit?: string }): string {
+  switch (question.type) {
+    case 'verdict':
+      return 'OK   /   Fixed   /   Faulty';
+    case 'number':
+      return `____________ ${question.unit ?? ''}`;
+    default:
+      return '';
+  }
+}
+
+/** What hangs on the machine while it is worked on. */
+export function tagOf(work: WorkOrder, settings: Settings): MaintenanceTag {
+  const asset = peekRow('assets', work.assetId);
+  const person = usePhone.getState().person;
+  const since = work.startedAt !== null && isOpen(work.state) ? work.startedAt : now();
+  return {
+    number: work.number,
+    title: work.title,
+    machine: asset?.name ?? '',
+    tag: asset?.tag ?? '',
+    place: peekRow('places', work.placeId)?.name ?? '',
+    person: person?.name ?? '',
+    since: sayExactly(since, settings.zone, settings.language).replace(/:\d\d [^:]*$/, ''),
+    organization: settings.organization,
+    code: labelText(window.location.origin, asset?.tag ?? work.number),
+  };
+}

@@ -1,0 +1,39 @@
+import { jobCard, type JobCard } from '../src/paper/job-card';
+import { labelSheet, type Label, type LabelFormatName } from '../src/paper/label-sheet';
+import { maintenanceTag, type MaintenanceTag } from '../src/paper/maintenance-tag';
+import type { ReadFont } from '../src/paper/paper-fonts';
+
+/** What is to be set. */
+export type PaperOrder =
+  | { readonly what: 'job card'; readonly card: JobCard }
+  | { readonly what: 'tag'; readonly tag: MaintenanceTag }
+  | {
+      readonly what: 'labels';
+      readonly labels: readonly Label[];
+      readonly format: LabelFormatName;
+      readonly firstPlace: number;
+    };
+
+const readFont: ReadFont = async (file) => {
+  const response = await fetch(`/fonts/${file}`);
+  if (!response.ok) throw new Error(`The font ${file} is missing.`);
+  return new Uint8Array(await response.arrayBuffer());
+};
+
+function set(order: PaperOrder): Promise<Uint8Array> {
+  switch (order.what) {
+    case 'job card':
+      return jobCard(order.card, readFont);
+    case 'tag':
+      return maintenanceTag(order.tag, readFont);
+    case 'labels':
+      return labelSheet(order.labels, order.format, order.firstPlace, readFont);
+  }
+}
+
+addEventListener('message', ({ data }: MessageEvent<PaperOrder>) => {
+  set(data).then(
+    (content) => postMessage(content, { transfer: [content.buffer] }),
+    () => postMessage(null),
+  );
+});
