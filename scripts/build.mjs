@@ -88,7 +88,7 @@ export async function buildApplication() {
 async function buildWorkers() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: ['app/workers/picture.ts', 'app/workers/past.ts', 'app/workers/paper.ts'],
+    entryPoints: ['app/workers/picture.ts', 'app/workers/past.ts', 'app/workers/paper.ts', 'app/workers/scan.ts'],
     outdir: 'app/dist/workers',
     absWorkingDir: root,
     bundle: true,

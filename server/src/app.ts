@@ -8,6 +8,7 @@ import type { Knex } from 'knex';
 import { signedInPeople } from './accounts/authentication';
 import { accountRoutes } from './accounts/routes';
 import type { ServerConfig } from './config';
+import { codeRoutes } from './codes/routes';
 import { apiDescription } from './docs/openapi';
 import { problemDetails, sendProblem, translate } from './errors/problem';
 import { yupValidation } from './errors/validation';
@@ -65,6 +66,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
       await api.register(accountRoutes, { database, config });
       await api.register(syncRoutes, { database });
       await api.register(pastRoutes, { database });
+      await api.register(codeRoutes, { database });
       await api.register(fileRoutes, { database, files });
     },
     { prefix: '/api' },

@@ -54,6 +54,9 @@ export const httpLink = {
   /** The past of an asset, as the text of a `PastAnswer`. */
   past: (assetId: AssetId, scope: PastScope): Promise<string> =>
     body(`/api/past?asset=${assetId}&with=${scope}`, (response) => response.text()),
+  /** The machine that a label belongs to. */
+  code: (code: string): Promise<{ readonly assetId: AssetId }> =>
+    request('GET', `/api/codes/${encodeURIComponent(code)}`),
   session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
   about: (): Promise<About> => request<About>('GET', '/api/about'),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>

@@ -6,7 +6,7 @@ import { isOpen, type Asset } from '@oilcan/core';
 import { useRow, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+import { Button, Press } from '../../ui/press';
 import { RULE, useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
@@ -83,7 +83,12 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
                 : `${counted(out.length, 'machine is', 'machines are')} stopped or reduced`}
             </Words>
             {out.length > 0 && out.length <= 6 && !isFinding ? <OutOfOrder assets={out} onGo={go} /> : null}
-            <Field label="Find a machine: name, tag, place, maker, serial" value={find} onChange={setFind} />
+            <View style={sheet.find}>
+              <View style={sheet.field}>
+                <Field label="Find a machine" value={find} onChange={setFind} />
+              </View>
+              <Button word="Scan" icon="scan" style={sheet.scan} onPress={() => router.navigate('/scan')} />
+            </View>
             {isFinding && found.length > 0 ? (
               <Words as="small" soft live>
                 {found.length > MOST_FOUND
@@ -203,6 +208,9 @@ function standingWords(node: PlantRow['node'], open: boolean): string | null {
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { padding: 16, gap: 10 },
+  find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
+  scan: { marginTop: 6, minHeight: 50 },
   out: { borderLeftWidth: 6, paddingLeft: 12 },
   row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, minHeight: 52, paddingRight: 16 },
   turn: { alignItems: 'center' },

@@ -75,6 +75,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               </View>
               <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
               <Button word="Kit list" icon="kit" style={sheet.narrow} onPress={() => router.navigate('/shift/kit')} />
+              <Button word="Scan" icon="scan" style={sheet.narrow} onPress={() => router.navigate('/scan')} />
             </View>
             {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}
           </View>

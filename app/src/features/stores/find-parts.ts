@@ -1,4 +1,4 @@
-import type { Part } from '@oilcan/core';
+import type { Bin, Part, PartId, StockLevel } from '@oilcan/core';
 
 /** Parts whose number or name holds every word, those first whose number begins with it. */
 export function findParts(parts: readonly Part[], find: string): Part[] {
@@ -11,4 +11,11 @@ export function findParts(parts: readonly Part[], find: string): Part[] {
   });
   const rank = (part: Part): number => (part.number.toLowerCase().startsWith(first) ? 0 : 1);
   return found.sort((a, b) => rank(a) - rank(b) || (a.number < b.number ? -1 : 1));
+}
+
+/** The parts that lie in a bin with this label; none when no bin has it. */
+export function partsInBin(label: string, bins: readonly Bin[], stock: readonly StockLevel[]): ReadonlySet<PartId> {
+  const wanted = label.trim().toLowerCase();
+  const ids = new Set(bins.filter((bin) => bin.label.toLowerCase() === wanted).map(({ id }) => id));
+  return new Set(stock.filter(({ binId }) => ids.has(binId)).map(({ partId }) => partId));
 }

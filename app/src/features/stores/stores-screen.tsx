@@ -8,18 +8,20 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { amountOf, useStockOf } from '../sheet/kit';
-import { findParts } from './find-parts';
+import { findParts, partsInBin } from './find-parts';
 
 /** What lies in which bin. */
-export function StoresScreen(): ReactElement {
+export function StoresScreen({ given = '' }: { readonly given?: string }): ReactElement {
   const parts = useTable('parts');
   const stock = useTable('stock');
+  const bins = useTable('bins');
   const columns = useIsWide() ? 2 : 1;
-  const [find, setFind] = useState('');
-  const shown = useMemo(
-    () => (find.trim() === '' ? [...parts].sort((a, b) => (a.number < b.number ? -1 : 1)) : findParts(parts, find)),
-    [parts, find],
-  );
+  const [find, setFind] = useState(given);
+  const shown = useMemo(() => {
+    if (find.trim() === '') return [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
+    const inBin = partsInBin(find, bins, stock);
+    return inBin.size > 0 ? parts.filter(({ id }) => inBin.has(id)) : findParts(parts, find);
+  }, [parts, find, bins, stock]);
   const low = useMemo(
     () => stock.filter((level) => level.lowLevel > 0 && level.onHand < level.lowLevel).length,
     [stock],
@@ -41,7 +43,7 @@ export function StoresScreen(): ReactElement {
             <Words as="title" level={2}>
               {low === 0 ? 'No bin is low' : `${counted(low, 'bin is', 'bins are')} low`}
             </Words>
-            <Field label="Find a part: number or name" value={find} onChange={setFind} />
+            <Field label="Find a part or a bin" value={find} onChange={setFind} />
           </View>
         }
         ListEmptyComponent={<Words style={sheet.head}>No part fits “{find}”.</Words>}

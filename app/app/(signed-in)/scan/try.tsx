@@ -1,0 +1,1 @@
+export { TryCodesScreen as default } from '../../../src/features/scan/try-codes-screen';

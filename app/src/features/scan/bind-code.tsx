@@ -1,0 +1,120 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isOpen, type Asset } from '@oilcan/core';
+import { usePhone, useRow, useTable } from '../../data/store';
+import { useOperation } from '../../data/use-operation';
+import { Field } from '../../ui/field';
+import { Button, Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { findableAssets, findAssets } from '../plant/find-assets';
+
+const MOST_SHOWN = 8;
+
+interface Props {
+  readonly code: string;
+  /** Whether the server was asked, and does not know it. */
+  readonly isSure: boolean;
+  readonly onAgain: () => void;
+}
+
+/** A label that belongs to nothing yet: the machine it sticks on is chosen and bound, in two taps. */
+export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
+  const router = useRouter();
+  const palette = usePalette();
+  const { run, errorAt } = useOperation();
+  const [find, setFind] = useState('');
+  const [chosen, setChosen] = useState<Asset | null>(null);
+  const likely = useLikelyAssets(find);
+  const bind = async (): Promise<void> => {
+    if (chosen === null) return;
+    if (await run('code.bind', { code, assetId: chosen.id }, `${code} belongs to ${chosen.name} now.`)) {
+      router.replace(`/plant/${chosen.id}`);
+    }
+  };
+  return (
+    <>
+      <Words as="title" level={2}>
+        {code} is not known
+      </Words>
+      <Words soft live>
+        {isSure
+          ? 'No machine of your sites has this label. If it sticks on one, choose that machine.'
+          : 'This phone does not know it, and without signal it cannot ask. If you know the machine that it sticks on, choose it.'}
+      </Words>
+      <Field label="Find the machine" value={find} onChange={setFind} />
+      <View role="radiogroup" aria-label="The machine that it sticks on">
+        {likely.map((asset) => (
+          <AssetChoice
+            key={asset.id}
+            asset={asset}
+            isChosen={asset.id === chosen?.id}
+            onPress={() => setChosen(asset)}
+          />
+        ))}
+        {likely.length === 0 ? <Words>No machine fits “{find.trim()}”.</Words> : null}
+      </View>
+      {errorAt('code') === null ? null : (
+        <Words color={palette.faulty} live>
+          {errorAt('code')}
+        </Words>
+      )}
+      <Button
+        main
+        word={chosen === null ? 'Choose a machine first' : `Bind it to ${chosen.name}`}
+        disabled={chosen === null}
+        onPress={() => void bind()}
+      />
+      <Button word="Scan another" onPress={onAgain} />
+    </>
+  );
+}
+
+/** What was typed, or before anything was: the machines of my open work. */
+function useLikelyAssets(find: string): readonly Asset[] {
+  const assets = useTable('assets');
+  const places = useTable('places');
+  const works = useTable('workOrders');
+  const me = usePhone((state) => state.person?.id);
+  const findable = useMemo(() => findableAssets(assets, places), [assets, places]);
+  return useMemo(() => {
+    if (find.trim() !== '') return findAssets(findable, find).slice(0, MOST_SHOWN);
+    const mine = new Set(
+      works
+        .filter((work) => isOpen(work.state) && work.personIds.some((id) => id === me))
+        .map(({ assetId }) => assetId),
+    );
+    return assets.filter(({ id }) => mine.has(id)).slice(0, MOST_SHOWN);
+  }, [find, findable, works, assets, me]);
+}
+
+function AssetChoice({
+  asset,
+  isChosen,
+  onPress,
+}: {
+  readonly asset: Asset;
+  readonly isChosen: boolean;
+  readonly onPress: () => void;
+}): ReactElement {
+  const palette = usePalette();
+  const place = useRow('places', asset.placeId);
+  return (
+    <Press
+      role="radio"
+      checked={isChosen}
+      onPress={onPress}
+      style={[sheet.row, { borderColor: palette.line, backgroundColor: isChosen ? palette.chosen : 'transparent' }]}
+    >
+      <Words>{asset.name}</Words>
+      <Words as="small" soft>
+        {asset.tag} · {place?.name ?? ''}
+      </Words>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  row: { borderBottomWidth: 1, paddingVertical: 6, paddingHorizontal: 4 },
+});

@@ -1,0 +1,48 @@
+import { asId, type AssetId, type BinId, type StoreId } from '@oilcan/core';
+import { aBin, anAsset, ann, aPart, aWorkOrder, noon, site } from '@oilcan/core/testing';
+import { findByCode } from './find-by-code';
+
+const pump = anAsset({ id: asId<AssetId>('pump'), tag: 'Pmp-2', name: 'Pump' });
+const gearbox = anAsset({ tag: 'LRK-G1' });
+const store = { id: asId<StoreId>('store'), siteId: site, name: 'Base store' };
+const rows = {
+  codes: [{ id: 'MAKER 77', siteId: site, assetId: pump.id, by: ann.id, at: noon }],
+  assets: [gearbox, pump],
+  works: [aWorkOrder({ number: 'W-2417' })],
+  parts: [aPart({ number: 'Seal-70' })],
+  bins: [aBin({ id: asId<BinId>('bin'), storeId: store.id, label: 'C-04' })],
+  stores: [store],
+};
+const find = (code: string): string => {
+  const found = findByCode(code, rows);
+  switch (found?.is) {
+    case 'asset':
+      return found.asset.name;
+    case 'work':
+      return found.work.number;
+    case 'part':
+      return found.part.number;
+    case 'bin':
+      return found.bin.label;
+    default:
+      return 'nothing';
+  }
+};
+
+describe('what a code leads to', () => {
+  it('is the machine it was bound to, else what has it as its tag or number', () => {
+    expect(['MAKER 77', 'PMP-2', 'LRK-G1', 'W-2417', 'SEAL-70', 'BIN:BASE STORE:C-04', 'X'].map(find)).toEqual([
+      'Pump',
+      'Pump',
+      'Gearbox',
+      'W-2417',
+      'Seal-70',
+      'C-04',
+      'nothing',
+    ]);
+  });
+
+  it('is nothing when the machine it was bound to is not on this phone', () => {
+    expect(findByCode('MAKER 77', { ...rows, assets: [gearbox] })).toBeNull();
+  });
+});

@@ -1,0 +1,33 @@
+import { binCode, type Asset, type Bin, type Code, type Part, type Store, type WorkOrder } from '@oilcan/core';
+
+/** What a code leads to. */
+export type Found =
+  | { readonly is: 'asset'; readonly asset: Asset }
+  | { readonly is: 'work'; readonly work: WorkOrder }
+  | { readonly is: 'part'; readonly part: Part }
+  | { readonly is: 'bin'; readonly bin: Bin };
+
+interface CodedRows {
+  readonly codes: readonly Code[];
+  readonly assets: readonly Asset[];
+  readonly works: readonly WorkOrder[];
+  readonly parts: readonly Part[];
+  readonly bins: readonly Bin[];
+  readonly stores: readonly Store[];
+}
+
+/** What on this phone has a code: by a label that was bound, else by its own tag or number; null for nothing. */
+export function findByCode(code: string, rows: CodedRows): Found | null {
+  const bound = rows.codes.find(({ id }) => id === code);
+  const asset = rows.assets.find(({ id, tag }) =>
+    bound === undefined ? tag.toUpperCase() === code : id === bound.assetId,
+  );
+  if (asset !== undefined) return { is: 'asset', asset };
+  const work = rows.works.find(({ number }) => number.toUpperCase() === code);
+  if (work !== undefined) return { is: 'work', work };
+  const part = rows.parts.find(({ number }) => number.toUpperCase() === code);
+  if (part !== undefined) return { is: 'part', part };
+  const storeNames = new Map(rows.stores.map(({ id, name }) => [id, name]));
+  const bin = rows.bins.find(({ storeId, label }) => binCode(storeNames.get(storeId) ?? '', label) === code);
+  return bin === undefined ? null : { is: 'bin', bin };
+}

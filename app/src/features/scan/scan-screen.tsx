@@ -1,0 +1,194 @@
+import { useRouter } from 'expo-router';
+import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { OilcanError, readCode, sentenceFor } from '@oilcan/core';
+import { httpLink } from '../../data/http-link';
+import { camera, ScannerFailed, type ScannerTrouble } from '../../data/scanner/scanner';
+import { peekAll } from '../../data/store';
+import { Field } from '../../ui/field';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { TopBar } from '../frame/top-bar';
+import { BindCode } from './bind-code';
+import { findByCode } from './find-by-code';
+
+const troubleWords: Readonly<Record<ScannerTrouble | 'stopped', string>> = {
+  refused:
+    'Oilcan may not use the camera. Type the code below, or allow the camera in the settings of your browser and come back.',
+  absent: 'No camera can be used here. Type the code that is printed under the bars.',
+  busy: 'Another application uses the camera. Close it and come back, or type the code.',
+  stopped: '',
+};
+
+/** What became of a code that leads nowhere on this phone. */
+type Unknown =
+  | { readonly is: 'damaged'; readonly text: string }
+  | { readonly is: 'looking'; readonly code: string }
+  /** `isSure`: the server does not know it either. */
+  | { readonly is: 'unknown'; readonly code: string; readonly isSure: boolean }
+  | { readonly is: 'elsewhere'; readonly sentence: string };
+
+/** A code on a machine, a part, a bin or a job card opens what it is on. */
+export function ScanScreen({ given }: { readonly given: string | undefined }): ReactElement {
+  const router = useRouter();
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<ScannerTrouble | null>(null);
+  const [unknown, setUnknown] = useState<Unknown | null>(null);
+  const video = useRef<HTMLVideoElement>(null);
+  const open = useCallback(
+    (text: string) => {
+      const code = readCode(text);
+      if (code === null) return setUnknown({ is: 'damaged', text: text.slice(0, 40) });
+      const path = pathOf(code);
+      if (path !== null) return router.replace(path);
+      setUnknown({ is: 'looking', code });
+      void lookUpCode(code).then(setUnknown);
+    },
+    [router],
+  );
+  useEffect(() => {
+    if (given !== undefined) open(given);
+  }, [given, open]);
+  const isScanning = unknown === null && given === undefined;
+  useEffect(() => {
+    const target = video.current;
+    if (!isScanning || target === null) return undefined;
+    let stop: (() => void) | undefined;
+    let isOver = false;
+    camera.start(target, open).then(
+      (end) => {
+        stop = end;
+        if (isOver) end();
+      },
+      (error: unknown) => {
+        if (!isOver) setTrouble(error instanceof ScannerFailed ? error.trouble : 'absent');
+      },
+    );
+    return () => {
+      isOver = true;
+      stop?.();
+    };
+  }, [isScanning, open]);
+  const again = (): void => {
+    setUnknown(null);
+    setTyped('');
+    if (given !== undefined) router.replace('/scan');
+  };
+  return (
+    <View style={sheet.screen}>
+      <TopBar
+        title="Scan"
+        onBack={() => (router.canGoBack() ? router.back() : router.navigate('/shift'))}
+        backTo="where you were"
+      />
+      <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+        {unknown === null ? (
+          <>
+            {trouble === null ? (
+              <div style={{ position: 'relative', background: '#000', width: '100%', height: 'min(46vh, 420px)' }}>
+                <video
+                  ref={video}
+                  muted
+                  playsInline
+                  aria-label="What the camera sees"
+                  style={{ width: '100%', height: '100%', objectFit: 'cover' }}
+                />
+              </div>
+            ) : (
+              <Words live>{troubleWords[trouble]}</Words>
+            )}
+            {trouble === null ? (
+              <Words soft>Hold the code of a machine, a part, a bin or a job card into the picture.</Words>
+            ) : null}
+            <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
+            <Button main word="Open" disabled={typed.trim() === ''} onPress={() => open(typed)} />
+            <TryCodes />
+          </>
+        ) : (
+          <Outcome unknown={unknown} onAgain={again} />
+        )}
+      </ScrollView>
+    </View>
+  );
+}
+
+function Outcome({ unknown, onAgain }: { readonly unknown: Unknown; readonly onAgain: () => void }): ReactElement {
+  switch (unknown.is) {
+    case 'looking':
+      return <Words live>Looking for {unknown.code} …</Words>;
+    case 'damaged':
+      return (
+        <>
+          <Words live>
+            {sentenceFor('code_unreadable')} What was read: “{unknown.text}”.
+          </Words>
+          <Button main word="Scan again" onPress={onAgain} />
+        </>
+      );
+    case 'elsewhere':
+      return (
+        <>
+          <Words live>{unknown.sentence}</Words>
+          <Button main word="Scan another" onPress={onAgain} />
+        </>
+      );
+    case 'unknown':
+      return <BindCode code={unknown.code} isSure={unknown.isSure} onAgain={onAgain} />;
+  }
+}
+
+/** Where a code leads on this phone; null for nowhere. */
+function pathOf(code: string): `/${string}` | null {
+  const found = findByCode(code, {
+    codes: peekAll('codes'),
+    assets: peekAll('assets'),
+    works: peekAll('workOrders'),
+    parts: peekAll('parts'),
+    bins: peekAll('bins'),
+    stores: peekAll('stores'),
+  });
+  switch (found?.is) {
+    case 'asset':
+      return `/plant/${found.asset.id}`;
+    case 'work':
+      return `/shift/${found.work.id}`;
+    case 'part':
+      return `/stores?find=${encodeURIComponent(found.part.number)}`;
+    case 'bin':
+      return `/stores?find=${encodeURIComponent(found.bin.label)}`;
+    default:
+      return null;
+  }
+}
+
+/** Asks the server of a code that this phone does not know. */
+async function lookUpCode(code: string): Promise<Unknown> {
+  try {
+    await httpLink.code(code);
+    // Bound a moment ago, and not here yet.
+    return { is: 'elsewhere', sentence: `${code} was bound to a machine just now. Scan it again in a moment.` };
+  } catch (error) {
+    if (error instanceof OilcanError && error.code === 'other_site') {
+      return { is: 'elsewhere', sentence: sentenceFor(error.code, error.values) };
+    }
+    return { is: 'unknown', code, isSure: error instanceof OilcanError && error.code === 'not_found' };
+  }
+}
+
+/** Where the demo runs: a page of codes for whoever has no label at hand. */
+function TryCodes(): ReactElement | null {
+  const router = useRouter();
+  const [isDemo, setIsDemo] = useState(false);
+  useEffect(() => {
+    httpLink.about().then(
+      ({ demo }) => setIsDemo(demo !== null),
+      () => undefined,
+    );
+  }, []);
+  return isDemo ? <Button word="No label at hand? Codes to try" onPress={() => router.navigate('/scan/try')} /> : null;
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  content: { padding: 16, gap: 12, width: '100%', maxWidth: 640, alignSelf: 'center' },
+});

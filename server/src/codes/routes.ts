@@ -1,0 +1,47 @@
+import { OilcanError, readCode, type Asset, type Code, type Person, type Site } from '@oilcan/core';
+import type { FastifyInstance } from 'fastify';
+import type { Knex } from 'knex';
+import * as yup from 'yup';
+
+const codeSchema = yup
+  .object({ code: yup.string().strict().required('Give the code.').max(200, 'A code is shorter than that.') })
+  .noUnknown()
+  .required();
+
+/** Of a code that a phone does not know: whether it is bound meanwhile, or to something on a site that the person has not. */
+export async function codeRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
+  server.get<{ Params: { code: string } }>(
+    '/codes/:code',
+    { schema: { summary: 'What a label belongs to', params: codeSchema } },
+    async (request, reply) => {
+      const person = await server.personOf(request);
+      reply.header('cache-control', 'no-store');
+      const code = readCode(request.params.code);
+      if (code === null) throw new OilcanError('code_unreadable', {}, 'code');
+      return find(database, code, person);
+    },
+  );
+}
+
+async function find(database: Knex, code: string, person: Person): Promise<{ assetId: string }> {
+  const asset = (await boundAsset(database, code)) ?? (await assetByTag(database, code));
+  if (asset === undefined) throw new OilcanError('not_found', { what: 'label' }, 'code');
+  if (person.siteIds.includes(asset.siteId)) return { assetId: asset.id };
+  const site: { body: string } | undefined = await database('sites').where('id', asset.siteId).first('body');
+  throw new OilcanError('other_site', { site: site === undefined ? '' : (JSON.parse(site.body) as Site).name });
+}
+
+async function boundAsset(database: Knex, code: string): Promise<Asset | undefined> {
+  const stored: { body: string } | undefined = await database('codes').where('id', code).first('body');
+  if (stored === undefined) return undefined;
+  const { assetId } = JSON.parse(stored.body) as Code;
+  const asset: { body: string } | undefined = await database('assets').where('id', assetId).first('body');
+  return asset === undefined ? undefined : (JSON.parse(asset.body) as Asset);
+}
+
+/** A tag is no column of its own; this is asked rarely, and only what holds its text is looked into. */
+async function assetByTag(database: Knex, code: string): Promise<Asset | undefined> {
+  const pattern = `%"tag":${JSON.stringify(code).replace(/[\\%_]/g, (character) => `\\${character}`)}%`;
+  const stored: { body: string }[] = await database('assets').whereRaw(`body like ? escape '\\'`, [pattern]).limit(10);
+  return stored.map(({ body }) => JSON.parse(body) as Asset).find(({ tag }) => tag.toUpperCase() === code);
+}
