@@ -48,6 +48,7 @@ export class DemoServer {
         PORT: String(this.#port),
         DATABASE_URL: this.file,
         OILCAN_FILES: join(this.#folder, 'files'),
+        OILCAN_OUTBOX: join(this.#folder, 'outbox'),
         OILCAN_WEB_ROOT: resolve(this.#webRoot),
         OILCAN_DEMO_PASSWORD: 'mountain',
         OILCAN_REQUESTS_PER_MINUTE: '100000',

@@ -14,6 +14,7 @@ export * from './history/reliability';
 export * from './history/usual';
 export * from './ids/ids';
 export * from './money/money';
+export * from './notices/notices';
 export * from './operations/apply';
 export * from './operations/operation';
 export * from './operations/registry';

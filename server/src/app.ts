@@ -15,6 +15,10 @@ import { yupValidation } from './errors/validation';
 import { FileStore } from './files/file-store';
 import { fileRoutes } from './files/routes';
 import { healthRoutes } from './health/routes';
+import { keepTelling } from './notices/keep-telling';
+import { noticeRoutes } from './notices/routes';
+import { Outbox } from './standins/mail';
+import { News } from './sync/news';
 import { pastRoutes } from './past/routes';
 import { syncRoutes } from './sync/routes';
 import { webRoutes } from './web/routes';
@@ -54,6 +58,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   });
   const files = new FileStore(config.filesRoot);
   await files.tidy(Date.now());
+  const news = new News();
+  keepTelling(server, { database, news, mail: new Outbox(config.outboxRoot) });
   await server.register(signedInPeople, { database });
   await server.register(apiDescription);
   await server.register(
@@ -64,7 +70,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
         done();
       });
       await api.register(accountRoutes, { database, config });
-      await api.register(syncRoutes, { database });
+      await api.register(syncRoutes, { database, news });
+      await api.register(noticeRoutes, { database });
       await api.register(pastRoutes, { database });
       await api.register(codeRoutes, { database });
       await api.register(fileRoutes, { database, files });

@@ -8,6 +8,8 @@ export interface ServerConfig {
   readonly database: string;
   /** The folder of photos and other files. */
   readonly filesRoot: string;
+  /** The folder to which mails are written, one file each. */
+  readonly outboxRoot: string;
   /** The built web application, or null to serve the API alone. */
   readonly webRoot: string | null;
   /** Shown on the sign-in page when it serves demo data; null otherwise. */
@@ -25,6 +27,7 @@ export const defaultConfig: ServerConfig = {
   port: 4870,
   database: resolve('.oilcan/oilcan.sqlite'),
   filesRoot: resolve('.oilcan/files'),
+  outboxRoot: resolve('.oilcan/outbox'),
   webRoot: resolve('app/dist'),
   demoPassword: null,
   isCookieSecure: false,
@@ -49,6 +52,7 @@ export function configFromEnvironment(environment: NodeJS.ProcessEnv): ServerCon
     port,
     database: environment['DATABASE_URL'] ?? defaultConfig.database,
     filesRoot: environment['OILCAN_FILES'] ?? defaultConfig.filesRoot,
+    outboxRoot: environment['OILCAN_OUTBOX'] ?? defaultConfig.outboxRoot,
     webRoot: environment['OILCAN_WEB_ROOT'] ?? defaultConfig.webRoot,
     demoPassword: environment['OILCAN_DEMO_PASSWORD'] ?? null,
     isCookieSecure: environment['OILCAN_SECURE_COOKIE'] === '1',

@@ -34,7 +34,7 @@ type Upgrade = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 /**
  * 1: rows, kept operations and bearings.
  * 2: editions and files; operations say how far the device was ahead and what was known.
- * 3: work orders have tools, isolation and the units of their kit.
+ * 3: work orders have tools, isolation, the units of their kit, and who had them before.
  */
 async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Upgrade): Promise<void> {
   if (from < 1) {
@@ -63,7 +63,7 @@ async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Up
     const rows = upgrade.objectStore('rows');
     for (const each of await rows.getAll()) {
       if (each.table !== 'workOrders' || each.row === null) continue;
-      const row = { ...each.row, tools: [], isolation: [], kit: each.row.kit.map((part) => ({ ...part, unit: null })) };
+      const row = { ...each.row, tools: [], isolation: [], formerly: null, kit: each.row.kit.map((part) => ({ ...part, unit: null })) };
       await rows.put({ ...each, row }, `${each.table}/${each.id}`);
     }
   }

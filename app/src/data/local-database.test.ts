@@ -130,14 +130,14 @@ describe('a database of version 2', () => {
           database.createObjectStore(store);
       },
     });
-    const { tools: _tools, isolation: _isolation, ...work } = aWorkOrder();
+    const { tools: _tools, isolation: _isolation, formerly: _formerly, ...work } = aWorkOrder();
     const kit = [{ partId: 'seal', binId: 'c4', quantity: 1_000 }];
     const row = { ...work, kit };
     await old.put('rows', { table: 'workOrders', id: work.id, row }, `workOrders/${work.id}`);
     old.close();
     const { rows } = await (await IndexedDatabase.open(name, silent)).load();
     expect(rows.map((each) => each.row)).toEqual([
-      { ...work, tools: [], isolation: [], kit: [{ ...kit[0], unit: null }] },
+      { ...work, tools: [], isolation: [], formerly: null, kit: [{ ...kit[0], unit: null }] },
     ]);
   });
 });

@@ -23,10 +23,18 @@ export async function findOwnWork(
   }
   if (hasRole(context.person, ['lead'])) return { ok: true, value: work };
   const crew = work.crewId === null ? undefined : await records.get('crews', work.crewId);
-  if (!isAssignedTo(work, context.person.id, crew)) {
+  if (!isAssignedTo(work, context.person.id, crew) && !(await hadItUnknowing(records, work, context))) {
     return refuse('work_order_not_yours', { number: work.number }, 'workOrderId');
   }
   return { ok: true, value: work };
+}
+
+/** Whether it was the person's before it was given to others, and the person could not know. */
+async function hadItUnknowing(records: Records, work: WorkOrder, context: OperationContext): Promise<boolean> {
+  const { formerly } = work;
+  if (formerly === null || formerly.since < context.knew) return false;
+  const crew = formerly.crewId === null ? undefined : await records.get('crews', formerly.crewId);
+  return isAssignedTo({ ...work, ...formerly }, context.person.id, crew);
 }
 
 /**

@@ -1,5 +1,7 @@
 import { amendLabor, amendNote, amendPart, withdrawEntry } from './amend-operations';
 import { addLabor, startClock, stopOwnClock } from './labor-operations';
+import { giveWork } from './give-operations';
+import { chooseNotices, followWork, seeNotices } from './notice-operations';
 import { bindCode } from './code-operations';
 import { recordIsolation } from './isolation-operations';
 import { chooseKitList, shareKitList, tickKitLine } from './kit-list-operations';
@@ -46,6 +48,10 @@ export const operations = {
   'kit-list.choose': chooseKitList,
   'kit-list.share': shareKitList,
   'kit-list.tick': tickKitLine,
+  'work.give': giveWork,
+  'work.follow': followWork,
+  'notices.see': seeNotices,
+  'notices.choose': chooseNotices,
 } as const;
 
 export type OperationName = keyof typeof operations;

@@ -1,3 +1,4 @@
+import type { Follow, Notice, NoticeChoice } from '../notices/notices';
 import type { KitList } from '../planning/kit-list';
 import type { Code } from '../plant/codes';
 import type { AssetDocument, Installation } from '../plant/documents';
@@ -34,6 +35,9 @@ export interface Tables {
   installations: Installation;
   codes: Code;
   kitLists: KitList;
+  notices: Notice;
+  follows: Follow;
+  noticeChoices: NoticeChoice;
 }
 
 export type TableName = keyof Tables;
@@ -81,6 +85,10 @@ export const tableIndexes = {
   installations: { site: (row: Installation) => row.siteId, asset: (row: Installation) => row.assetId },
   codes: { site: (row: Code) => row.siteId, asset: (row: Code) => row.assetId },
   kitLists: {},
+  // Each person's own: `person` is also what a pull goes by.
+  notices: { person: (row: Notice) => row.personId },
+  follows: { person: (row: Follow) => row.personId, workOrder: (row: Follow) => row.workOrderId },
+  noticeChoices: { person: (row: NoticeChoice) => row.personId },
 } as const satisfies { [T in TableName]: Record<string, (row: Tables[T]) => string | null> };
 
 export type IndexName<T extends TableName> = keyof (typeof tableIndexes)[T] & string;

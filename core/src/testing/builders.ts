@@ -92,6 +92,7 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   estimateMinutes: 60,
   personIds: [ann.id],
   crewId: null,
+  formerly: null,
   hazards: [],
   hazardsSince: null,
   kit: [],

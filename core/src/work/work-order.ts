@@ -58,6 +58,12 @@ export interface WorkOrder {
   readonly estimateMinutes: number;
   readonly personIds: readonly PersonId[];
   readonly crewId: CrewId | null;
+  /** Who had it before it was given to others, and when that came to be known. */
+  readonly formerly: {
+    readonly personIds: readonly PersonId[];
+    readonly crewId: CrewId | null;
+    readonly since: Instant;
+  } | null;
   readonly hazards: readonly Hazard[];
   /** When the present list of hazards came to be known; null for the list it was made with. */
   readonly hazardsSince: Instant | null;

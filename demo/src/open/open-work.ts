@@ -99,6 +99,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
       const [hazard, precaution] = hazardList[id] ?? ['', ''];
       return { id, hazard, precaution };
     }),
+    formerly: null,
     hazardsSince: null,
     kit: job.kit.map(([part, quantity, unit]) => ({
       partId: partIdOf(part),

@@ -216,6 +216,7 @@ export class PastWriter {
       state: isAccepted ? 'accepted' : 'finished',
       personIds: [person.id],
       crewId: null,
+      formerly: null,
       hazards: [],
       hazardsSince: null,
       kit: [],

@@ -133,4 +133,4 @@ export class SqlRecords implements Records {
 }
 
 /** Tables whose rows operations remove and may put again; elsewhere a put need not look for a removal. */
-const removable: ReadonlySet<TableName> = new Set(['clocks']);
+const removable: ReadonlySet<TableName> = new Set(['clocks', 'follows']);

@@ -31,6 +31,7 @@ interface Scope {
   readonly name: string;
   readonly siteIds: readonly string[];
   readonly wholeFor: 'all' | readonly string[];
+  readonly personId: string;
 }
 
 /** The scope of a person in this database. */
@@ -44,7 +45,12 @@ export async function scopeOf(database: Knex, person: Person): Promise<Scope> {
   const wholeFor = carried === 'all' ? carried : [...carried].sort();
   const siteIds = [...person.siteIds].sort();
   const named = JSON.stringify([identity?.id, siteIds, wholeFor]);
-  return { name: createHash('sha256').update(named).digest('hex').slice(0, 16), siteIds, wholeFor };
+  return {
+    name: createHash('sha256').update(named).digest('hex').slice(0, 16),
+    siteIds,
+    wholeFor,
+    personId: person.id,
+  };
 }
 
 /** One page of what changed since a revision, in the order in which it changed, as far as the person may see it. */
@@ -144,6 +150,7 @@ function rowsOf(
   const query = transaction(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
   if (table === 'workOrders') query.whereIn('id', carriedWork(transaction, scope, recentSince));
   else if (isOfWork(table)) query.whereIn('work_order', wholeWork(transaction, scope, recentSince));
+  else if (indexesOf(table).some(([index]) => index === 'person')) query.where('person', scope.personId);
   else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...scope.siteIds]);
   return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
 }

@@ -23,6 +23,7 @@ import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 import { currentRevision } from '../db/revisions';
 import { SqlRecords } from '../db/sql-records';
+import { noticesOfPush } from '../notices/notices-of-push';
 import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
 import { rowsOfNewlyCarried } from './newly-carried';
@@ -107,7 +108,8 @@ export async function push(
     }
 
     const changes = batch.changes();
-    await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes))]);
+    const told = await noticesOfPush(transaction, records, changes, person, now);
+    await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
     await notePast(transaction, worksTouchedBy(changes));
     const revision = await currentRevision(transaction);
     if (log.length > 0) {

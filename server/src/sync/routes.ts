@@ -2,7 +2,7 @@ import { checkProtocol, pushSchema, type PushRequest, type WorkOrderId } from '@
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
-import { News } from './news';
+import type { News } from './news';
 import { pull, readWork } from './pull';
 import { checkEnvelope, push } from './push';
 
@@ -26,9 +26,13 @@ const workSchema = yup
   .noUnknown()
   .required();
 
+interface Options {
+  readonly database: Knex;
+  readonly news: News;
+}
+
 /** Operations in, rows out, and the line on which phones hear of news. */
-export async function syncRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
-  const news = new News();
+export async function syncRoutes(server: FastifyInstance, { database, news }: Options): Promise<void> {
   // Open lines would hold the server open; onClose hooks run only after they are gone.
   server.addHook('preClose', async () => news.close());
 

@@ -44,6 +44,7 @@ export async function startTestServer(
   const server = await buildServer(database, {
     ...defaultConfig,
     filesRoot,
+    outboxRoot: join(filesRoot, 'outbox'),
     webRoot: null,
     logLevel: 'silent',
     requestsPerMinute: 100_000,

@@ -8,6 +8,9 @@ const rowTables: Readonly<Record<string, readonly string[]>> = {
   installations: ['site', 'asset'],
   codes: ['site', 'asset'],
   kit_lists: [],
+  notices: ['person'],
+  follows: ['person', 'work_order'],
+  notice_choices: ['person'],
 };
 
 /** What work orders did not have before. */
@@ -28,13 +31,13 @@ async function fillWorkOrders(database: Knex): Promise<void> {
       const kit = earlier.kit.map((part) => ({ unit: null, ...part }));
       await database('work_orders')
         .where('id', id)
-        .update({ body: JSON.stringify({ tools: [], isolation: [], ...earlier, kit }) });
+        .update({ body: JSON.stringify({ tools: [], isolation: [], formerly: null, ...earlier, kit }) });
     }
     last = works.at(-1)?.id ?? '';
   }
 }
 
-/** Documents, numbered parts, labels and kit lists; tools and isolation of work orders. */
+/** Documents, numbered parts, labels, kit lists and notices; tools and isolation of work orders, and who had them. */
 export const preparing = {
   name: '004-preparing',
   up: async (database: Knex): Promise<void> => {
@@ -46,6 +49,19 @@ export const preparing = {
         table.text('body').notNullable();
       });
     }
+    await database.schema.createTable('mail_queue', (table) => {
+      table.increments('id');
+      table.string('person', 64).notNullable();
+      table.text('notice').notNullable();
+      table.string('queued_at', 40).notNullable();
+    });
+    await database.schema.createTable('mails', (table) => {
+      table.string('id', 64).primary();
+      table.string('person', 64).notNullable().index();
+      table.string('subject', 400).notNullable();
+      table.text('body').notNullable();
+      table.string('sent_at', 40).notNullable();
+    });
     await fillWorkOrders(database);
   },
 };

@@ -75,13 +75,18 @@ describe('a database of the first version', () => {
 
   it('has tools, isolation and the units of its kit after the fourth', async () => {
     await migrateTo('003-past');
-    const { tools: _tools, isolation: _isolation, ...earlier } = aWorkOrder();
+    const { tools: _tools, isolation: _isolation, formerly: _formerly, ...earlier } = aWorkOrder();
     const kit = [{ partId: 'seal', binId: 'c4', quantity: 1_000 }];
     const row = { id: earlier.id, revision: 1, site: earlier.siteId, body: JSON.stringify({ ...earlier, kit }) };
     await database('work_orders').insert(row);
     await database.migrate.latest({ migrationSource: migrations });
     const { body } = (await database('work_orders').first('body')) as { body: string };
-    expect(JSON.parse(body)).toMatchObject({ tools: [], isolation: [], kit: [{ ...kit[0], unit: null }] });
+    expect(JSON.parse(body)).toMatchObject({
+      tools: [],
+      isolation: [],
+      formerly: null,
+      kit: [{ ...kit[0], unit: null }],
+    });
   });
 
   it('is never taken back', async () => {

@@ -1,0 +1,154 @@
+import { asId, type PersonId, type WorkOrderId } from '../ids/ids';
+import { applyOperation } from '../operations/apply';
+import type { ArgsOf, OperationName } from '../operations/registry';
+import type { Person } from '../people/people';
+import { MemoryRecords } from '../records/memory-records';
+import { aCrew, ann, anOperation, aWorkOrder, bob, lea, noon, put, smallWorks, workId } from '../testing/builders';
+import { addMinutes } from '../time/instant';
+import type { WorkOrder } from '../work/work-order';
+import { noticeChoiceOf, noticesOfChange, noticesOfLate, noticesOfShort, type Notice } from './notices';
+
+const crews = [aCrew()];
+const told = (notices: readonly Notice[]): string[] =>
+  notices.map(({ personId, kind, detail }) => `${personId} ${kind}${detail === '' ? '' : `: ${detail}`}`).sort();
+const change = (
+  before: Partial<WorkOrder> | null,
+  after: Partial<WorkOrder>,
+  given: { recorded?: string[]; by?: PersonId; followers?: PersonId[] } = {},
+): string[] =>
+  told(
+    noticesOfChange(
+      {
+        before: before === null ? undefined : aWorkOrder(before),
+        after: aWorkOrder(after),
+        recorded: given.recorded ?? [],
+        by: given.by ?? lea.id,
+      },
+      crews,
+      given.followers ?? [],
+      noon,
+    ),
+  );
+
+describe('whom a change concerns', () => {
+  it('is whoever work is newly given to, by name or by crew', () => {
+    expect(change({ personIds: [ann.id] }, { personIds: [ann.id, bob.id] })).toEqual(['bob given']);
+    expect(change({ personIds: [] }, { personIds: [], crewId: crews[0]?.id ?? null })).toEqual(['bob given']);
+    expect(change(null, { personIds: [ann.id] })).toEqual(['ann given']);
+    expect(change(null, { personIds: [ann.id], state: 'finished' })).toEqual([]);
+  });
+
+  it('is whoever has work that was handed back, with the reason', () => {
+    const handedBack = { reason: 'Still wet', by: lea.id, since: noon };
+    expect(change({ state: 'finished' }, { state: 'underway', handedBack })).toEqual(['ann handedBack: Still wet']);
+    expect(change({ handedBack }, { handedBack })).toEqual([]);
+  });
+
+  it('is whoever follows it, with what changed, each thing once', () => {
+    const followers = [bob.id];
+    expect(change({ state: 'ready' }, { state: 'held' }, { followers })).toEqual(['bob changed: now held']);
+    expect(change({}, {}, { followers, recorded: ['a note', 'a note', 'a photo'] })).toEqual([
+      'bob changed: a note, a photo',
+    ]);
+    expect(change({}, {}, { followers })).toEqual([]);
+  });
+
+  it('is nobody for their own doing, and nobody twice', () => {
+    expect(change({ personIds: [] }, { personIds: [lea.id] })).toEqual([]);
+    expect(
+      change(
+        { personIds: [], state: 'ready' },
+        { personIds: [ann.id], state: 'held' },
+        { followers: [ann.id, lea.id] },
+      ),
+    ).toEqual(['ann given']);
+  });
+});
+
+describe('what nobody did', () => {
+  const due = (minutes: number, given: Partial<WorkOrder> = {}) =>
+    aWorkOrder({ dueAt: addMinutes(noon, minutes), ...given });
+
+  it('is told when it became late since the last look, and not again', () => {
+    const works = [due(-10), due(-90), due(10), due(-10, { state: 'finished' })];
+    expect(noticesOfLate(works, crews, addMinutes(noon, -60), noon)).toHaveLength(1);
+  });
+
+  it('is told to those who have the work and to the store when parts are short for it', () => {
+    const window = { from: noon, to: addMinutes(noon, 1_440) };
+    const short = noticesOfShort([due(60), due(2_000)], crews, [bob.id], window, () => ['Oil: 1 of 4 L'], noon);
+    expect(told(short)).toEqual(['ann short: Oil: 1 of 4 L', 'bob short: Oil: 1 of 4 L']);
+    expect(noticesOfShort([due(60)], crews, [bob.id], window, () => [], noon)).toEqual([]);
+  });
+});
+
+describe('a person’s notices', () => {
+  let records: MemoryRecords;
+  beforeEach(() => {
+    records = new MemoryRecords();
+    records.change(smallWorks());
+  });
+  const run = async <N extends OperationName>(name: N, args: ArgsOf<N>, who: Person = ann, minutes = 0) => {
+    const at = addMinutes(noon, minutes);
+    const operation = anOperation(name, args, { by: who.id, at });
+    const { outcome, changes } = await applyOperation(records, operation, who, at);
+    records.change(changes);
+    return outcome.ok ? 'accepted' : outcome.code;
+  };
+
+  it('are seen, unless they were renewed after that or are somebody else’s', async () => {
+    const [mine] = noticesOfChange({ before: undefined, after: aWorkOrder(), recorded: [], by: lea.id }, [], [], noon);
+    if (mine === undefined) throw new Error('Nobody was told.');
+    const later = { ...mine, id: 'later', at: addMinutes(noon, 30) };
+    const others = { ...mine, id: 'others', personId: bob.id };
+    records.change([mine, later, others].map((row) => put('notices', row)));
+    await run('notices.see', { noticeIds: [mine.id, later.id, others.id, 'gone'] }, ann, 5);
+    expect([mine, later, others].map(({ id }) => records.peek('notices', id)?.seenAt)).toEqual([
+      addMinutes(noon, 5),
+      null,
+      null,
+    ]);
+  });
+
+  it('come as they chose, by kind', async () => {
+    await run('notices.choose', { kind: 'late', isWanted: true, byMail: true, byPush: false });
+    await run('notices.choose', { kind: 'given', isWanted: false, byMail: true, byPush: true });
+    expect(noticeChoiceOf(ann.id, records.peek('noticeChoices', ann.id))).toMatchObject({
+      silent: ['given'],
+      mail: ['late'],
+      push: ['handedBack'],
+    });
+  });
+
+  it('come of what they follow, on their sites', async () => {
+    const follow = (isFollowed: boolean, workOrderId = workId) => run('work.follow', { workOrderId, isFollowed }, bob);
+    expect(await follow(true)).toBe('accepted');
+    expect(records.peekList('follows', 'workOrder', workId)).toHaveLength(1);
+    expect([await follow(false), await follow(false)]).toEqual(['accepted', 'accepted']);
+    expect(records.peekList('follows', 'workOrder', workId)).toEqual([]);
+    expect(await follow(true, asId<WorkOrderId>('none'))).toBe('not_found');
+  });
+});
+
+describe('giving out work', () => {
+  it('is a lead’s, to people of the site, and leaves no record of the former ones behind', async () => {
+    const records = new MemoryRecords();
+    records.change(smallWorks({ state: 'underway' }));
+    const at = (minutes: number) => addMinutes(noon, minutes);
+    const send = async (name: OperationName, args: unknown, who: Person, knew: number, received: number) => {
+      const operation = { ...anOperation('work.give', args as never, { by: who.id, at: at(5), knew: at(knew) }), name };
+      const { outcome, changes } = await applyOperation(records, operation, who, at(received));
+      records.change(changes);
+      return outcome.ok ? 'accepted' : outcome.code;
+    };
+    const give = (personIds: readonly string[], who: Person = lea, received = 10) =>
+      send('work.give', { workOrderId: workId, personIds, crewId: null }, who, 0, received);
+    expect(await give(['bob'], ann)).toBe('role_missing');
+    expect(await give(['nobody'])).toBe('not_found');
+    expect(await give(['bob', 'bob'])).toBe('accepted');
+    expect(records.peek('workOrders', workId)).toMatchObject({ personIds: ['bob'], formerly: { personIds: ['ann'] } });
+    const note = { workOrderId: workId, text: 'Made without signal' };
+    expect(await send('note.add', note, ann, 0, 20)).toBe('accepted');
+    expect(await send('note.add', note, ann, 15, 20)).toBe('work_order_not_yours');
+  });
+});

@@ -1,0 +1,76 @@
+import * as yup from 'yup';
+import type { PersonId, WorkOrderId } from '../ids/ids';
+import { followId, noticeChoiceOf, noticeKinds } from '../notices/notices';
+import { argsSchema, choiceField, idField, LONGEST_LINE } from './fields';
+import { accepted, defineOperation, refuse } from './operation';
+
+const roles = ['technician', 'lead', 'storekeeper'] as const;
+const MOST_AT_ONCE = 500;
+
+/** The person has seen these notices. */
+export const seeNotices = defineOperation({
+  label: 'having seen notices',
+  roles,
+  schema: argsSchema({
+    noticeIds: yup
+      .array()
+      .strict()
+      .of(yup.string().strict().required().max(LONGEST_LINE))
+      .required('Name the notices.')
+      .max(MOST_AT_ONCE),
+  }),
+  apply: async (records, { noticeIds }, context) => {
+    for (const id of noticeIds) {
+      const notice = await records.get('notices', id);
+      // One that was renewed meanwhile was not seen: it says something new.
+      if (notice?.personId !== context.person.id || notice.seenAt !== null || notice.at > context.at) continue;
+      await records.put('notices', { ...notice, seenAt: context.at });
+    }
+    return accepted;
+  },
+});
+
+/** Whether notices of a kind come at all, by mail, and by the phone's own notifications. */
+export const chooseNotices = defineOperation({
+  label: 'the choice of notices',
+  roles,
+  schema: argsSchema({
+    kind: choiceField(noticeKinds),
+    isWanted: yup.boolean().strict().required(),
+    byMail: yup.boolean().strict().required(),
+    byPush: yup.boolean().strict().required(),
+  }),
+  apply: async (records, { kind, isWanted, byMail, byPush }, context) => {
+    const { id } = context.person;
+    const before = noticeChoiceOf(id, await records.get('noticeChoices', id));
+    const set = (list: readonly (typeof kind)[], isIn: boolean) => [
+      ...list.filter((each) => each !== kind),
+      ...(isIn ? [kind] : []),
+    ];
+    await records.put('noticeChoices', {
+      ...before,
+      silent: set(before.silent, !isWanted),
+      mail: set(before.mail, isWanted && byMail),
+      push: set(before.push, isWanted && byPush),
+    });
+    return accepted;
+  },
+});
+
+/** Wants to hear of a work order, or not any more. */
+export const followWork = defineOperation({
+  label: 'following this work order',
+  roles,
+  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: yup.boolean().strict().required() }),
+  apply: async (records, { workOrderId, isFollowed }, context) => {
+    const work = await records.get('workOrders', workOrderId);
+    if (work === undefined || !context.person.siteIds.includes(work.siteId)) {
+      return refuse('not_found', { what: 'work order' }, 'workOrderId');
+    }
+    const personId: PersonId = context.person.id;
+    const id = followId(personId, workOrderId);
+    if (isFollowed) await records.put('follows', { id, personId, workOrderId });
+    else if ((await records.get('follows', id)) !== undefined) await records.remove('follows', id);
+    return accepted;
+  },
+});

@@ -1,0 +1,41 @@
+import type { FastifyInstance } from 'fastify';
+import type { Knex } from 'knex';
+import type { MailSender } from '../standins/mail';
+import type { News } from '../sync/news';
+import { deliverMails } from './deliver-mails';
+import { watchTime } from './watch-time';
+
+const WATCH_MILLISECONDS = 60_000;
+const MAIL_MILLISECONDS = 3_000;
+
+/** While the server listens: looks at the clock once a minute, and carries mails away. */
+export function keepTelling(
+  server: FastifyInstance,
+  { database, news, mail }: { readonly database: Knex; readonly news: News; readonly mail: MailSender },
+): void {
+  const timers: NodeJS.Timeout[] = [];
+  const again = (task: () => Promise<void>, milliseconds: number): void => {
+    let isRunning = false;
+    const run = async (): Promise<void> => {
+      if (isRunning) return;
+      isRunning = true;
+      try {
+        await task();
+      } catch (error) {
+        server.log.error({ err: error }, 'A task of the notices failed; it is tried again.');
+      } finally {
+        isRunning = false;
+      }
+    };
+    timers.push(setInterval(() => void run(), milliseconds).unref());
+    void run();
+  };
+  server.addHook('onListen', async () => {
+    again(async () => {
+      const revision = await watchTime(database, Date.now());
+      if (revision !== null) news.tell(revision);
+    }, WATCH_MILLISECONDS);
+    again(async () => void (await deliverMails(database, mail, Date.now())), MAIL_MILLISECONDS);
+  });
+  server.addHook('preClose', async () => timers.forEach(clearInterval));
+}

@@ -1,0 +1,89 @@
+import {
+  noticeChoiceOf,
+  noticesOfChange,
+  type Change,
+  type EntryKind,
+  type Follow,
+  type Instant,
+  type Notice,
+  type Person,
+  type PersonId,
+  type Tables,
+  type WorkOrder,
+} from '@oilcan/core';
+import type { Knex } from 'knex';
+import { readRow, type SqlRecords, type StoredRow } from '../db/sql-records';
+import { worksTouchedBy } from '../past/note-past';
+
+/** What followers are told of, beside changes of the work order itself. */
+const recordedWords: Partial<Readonly<Record<EntryKind, string>>> = {
+  note: 'a note',
+  photo: 'a photo',
+  fault: 'a fault',
+  stoppage: 'a stoppage',
+};
+
+/** Whom these changes concern, as rows to be written with them. Reads the rows as they were before. */
+export async function noticesOfPush(
+  transaction: Knex.Transaction,
+  records: SqlRecords,
+  changes: readonly Change[],
+  person: Person,
+  now: Instant,
+): Promise<Change[]> {
+  const touched = [...worksTouchedBy(changes)];
+  if (touched.length === 0) return [];
+  const stored: StoredRow[] = await transaction<StoredRow>('follows').whereIn('work_order', touched).select('body');
+  const follows = stored.map((each): Follow => readRow('follows', each));
+  const after = new Map(
+    changes.flatMap((change): [string, WorkOrder][] =>
+      change.table === 'workOrders' && change.row !== null ? [[change.id, change.row]] : [],
+    ),
+  );
+  if (after.size === 0 && follows.length === 0) return [];
+  const crews = await allOf(transaction, 'crews');
+  const told: Notice[] = [];
+  for (const id of touched) {
+    const before = await records.get('workOrders', id);
+    const work = after.get(id) ?? before;
+    if (work === undefined) continue;
+    const followers = follows.filter(({ workOrderId }) => workOrderId === id).map(({ personId }) => personId);
+    const change = { before, after: work, recorded: recordedOn(id, changes), by: person.id };
+    told.push(...noticesOfChange(change, crews, followers, now));
+  }
+  return writeNotices(transaction, told, now);
+}
+
+function recordedOn(workOrderId: string, changes: readonly Change[]): string[] {
+  return changes.flatMap((change) => {
+    if (change.table !== 'entries' || change.row === null || change.row.workOrderId !== workOrderId) return [];
+    return recordedWords[change.row.content.kind] ?? [];
+  });
+}
+
+/** Notices as rows, without those that their people do not want; mails that were wanted are queued. */
+export async function writeNotices(
+  transaction: Knex.Transaction,
+  told: readonly Notice[],
+  now: Instant,
+): Promise<Change[]> {
+  if (told.length === 0) return [];
+  const choices = new Map((await allOf(transaction, 'noticeChoices')).map((choice) => [choice.id, choice]));
+  const choiceOf = (id: PersonId) => noticeChoiceOf(id, choices.get(id));
+  const wanted = told.filter(({ personId, kind }) => !choiceOf(personId).silent.includes(kind));
+  const byMail = wanted.filter(({ personId, kind }) => choiceOf(personId).mail.includes(kind));
+  if (byMail.length > 0) {
+    const rows = byMail.map((notice) => ({ person: notice.personId, notice: JSON.stringify(notice), queued_at: now }));
+    await transaction.batchInsert('mail_queue', rows, 100);
+  }
+  return wanted.map((row): Change => ({ table: 'notices', id: row.id, row }));
+}
+
+export async function allOf<T extends 'crews' | 'noticeChoices' | 'people'>(
+  transaction: Knex,
+  table: T,
+): Promise<Tables[T][]> {
+  const name = { crews: 'crews', noticeChoices: 'notice_choices', people: 'people' }[table];
+  const stored: StoredRow[] = await transaction<StoredRow>(name).select('body');
+  return stored.map((each) => readRow(table, each));
+}

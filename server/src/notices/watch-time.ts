@@ -1,0 +1,80 @@
+import {
+  formatQuantity,
+  hasRole,
+  instantFromMillis,
+  noticesOfLate,
+  noticesOfShort,
+  plannedInPartUnit,
+  SETTINGS_ID,
+  startOfDay,
+  stockLevelId,
+  type Notice,
+  type WorkOrder,
+} from '@oilcan/core';
+import type { Knex } from 'knex';
+import { currentRevision } from '../db/revisions';
+import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
+import { allOf, writeNotices } from './notices-of-push';
+
+const LOOKED_AT = 'notices_looked_at';
+/** Before the first look, what became late within a day is told. */
+const FIRST_LOOK_MILLISECONDS = 24 * 3_600_000;
+
+/**
+ * Tells of what nobody did: work that became late since the last look, and parts short for tomorrow's work.
+ *
+ * @returns the revision after it, when anybody was told
+ */
+export async function watchTime(database: Knex, nowMillis: number): Promise<number | null> {
+  const now = instantFromMillis(nowMillis);
+  return database.transaction(async (transaction) => {
+    const looked: { value: number | string } | undefined = await transaction('counters')
+      .where('name', LOOKED_AT)
+      .first();
+    const lookedAt = instantFromMillis(Number(looked?.value ?? nowMillis - FIRST_LOOK_MILLISECONDS));
+    await transaction('counters').insert({ name: LOOKED_AT, value: nowMillis }).onConflict('name').merge();
+    const records = new SqlRecords(transaction);
+    const settings = await records.get('settings', SETTINGS_ID);
+    if (settings === undefined) return null;
+    const stored: StoredRow[] = await transaction<StoredRow>('work_orders').whereNull('ended').select('body');
+    const works = stored.map((each): WorkOrder => readRow('workOrders', each));
+    const crews = await allOf(transaction, 'crews');
+    const people = await allOf(transaction, 'people');
+    const storekeepers = people.filter((person) => hasRole(person, ['storekeeper'])).map(({ id }) => id);
+    const tomorrow = { from: startOfDay(now, settings.zone, 1), to: startOfDay(now, settings.zone, 2) };
+    const dueTomorrow = works.filter(({ dueAt }) => dueAt !== null && dueAt >= tomorrow.from && dueAt < tomorrow.to);
+    const short = new Map<string, readonly string[]>();
+    for (const work of dueTomorrow) short.set(work.id, await shortOf(records, work));
+    const told = [
+      ...noticesOfLate(works, crews, lookedAt, now),
+      ...noticesOfShort(dueTomorrow, crews, storekeepers, tomorrow, ({ id }) => short.get(id) ?? [], now),
+    ];
+    const changes = await writeNotices(transaction, await onlyNews(records, told), now);
+    await records.write(changes);
+    return changes.length === 0 ? null : currentRevision(transaction);
+  });
+}
+
+/** What says nothing that was not said before is not said again. */
+async function onlyNews(records: SqlRecords, told: readonly Notice[]): Promise<Notice[]> {
+  const news: Notice[] = [];
+  for (const notice of told) {
+    const before = await records.get('notices', notice.id);
+    if (notice.kind === 'late' || before === undefined || before.detail !== notice.detail) news.push(notice);
+  }
+  return news;
+}
+
+/** Parts of a work order's kit of which too little lies in their bins: `Gear oil: 41 of 64 L`. */
+async function shortOf(records: SqlRecords, work: WorkOrder): Promise<string[]> {
+  const short: string[] = [];
+  for (const planned of work.kit) {
+    const part = await records.get('parts', planned.partId);
+    const needed = plannedInPartUnit(planned, part);
+    const level = await records.get('stock', stockLevelId(planned.partId, planned.binId));
+    const onHand = Math.max(0, level?.onHand ?? 0);
+    if (part === undefined || needed === null || onHand >= needed) continue;
+    short.push(`${part.name}: ${formatQuantity(onHand)} of ${formatQuantity(needed)} ${part.unit}`);
+  }
+  return short;
+}
