@@ -1,5 +1,6 @@
 import { jobCard, type JobCard } from '../src/paper/job-card';
-import { labelSheet, type Label, type LabelFormatName } from '../src/paper/label-sheet';
+import type { Label, LabelFormatName } from '../src/paper/label-formats';
+import { labelSheet } from '../src/paper/label-sheet';
 import { maintenanceTag, type MaintenanceTag } from '../src/paper/maintenance-tag';
 import type { ReadFont } from '../src/paper/paper-fonts';
 

@@ -2,12 +2,14 @@ import { Redirect, Slot } from 'expo-router';
 import type { ReactElement } from 'react';
 import { useBackgroundSync } from '../../src/data/background-sync';
 import { usePhone } from '../../src/data/store';
+import { usePushes } from '../../src/features/notices/use-pushes';
 import { Frame } from '../../src/features/frame/frame';
 
 export default function SignedInLayout(): ReactElement | null {
   const phase = usePhone((state) => state.phase);
   const person = usePhone((state) => state.person);
   useBackgroundSync(person !== null);
+  usePushes(person !== null);
   // While the phone's database opens, the screens' code is already on its way; they draw nothing without a person.
   if (phase === 'opening') return <Slot />;
   if (person === null) return <Redirect href="/sign-in" />;

@@ -6,6 +6,7 @@ import {
   type Change,
   type ErrorValues,
   type FileId,
+  type Instant,
   type Operation,
   type PastScope,
   type Person,
@@ -27,6 +28,14 @@ export interface About {
     readonly password: string;
     readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'craftId'>[];
   } | null;
+}
+
+/** A mail that went out to the person. */
+export interface SentMail {
+  readonly id: string;
+  readonly subject: string;
+  readonly text: string;
+  readonly sentAt: Instant;
 }
 
 /** The server over HTTP, at the address the application came from. */
@@ -57,6 +66,7 @@ export const httpLink = {
   /** The machine that a label belongs to. */
   code: (code: string): Promise<{ readonly assetId: AssetId }> =>
     request('GET', `/api/codes/${encodeURIComponent(code)}`),
+  mails: (): Promise<{ readonly mails: readonly SentMail[] }> => request('GET', '/api/mails'),
   session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
   about: (): Promise<About> => request<About>('GET', '/api/about'),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>

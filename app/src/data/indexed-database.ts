@@ -63,7 +63,13 @@ async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Up
     const rows = upgrade.objectStore('rows');
     for (const each of await rows.getAll()) {
       if (each.table !== 'workOrders' || each.row === null) continue;
-      const row = { ...each.row, tools: [], isolation: [], formerly: null, kit: each.row.kit.map((part) => ({ ...part, unit: null })) };
+      const row = {
+        ...each.row,
+        tools: [],
+        isolation: [],
+        formerly: null,
+        kit: each.row.kit.map((part) => ({ ...part, unit: null })),
+      };
       await rows.put({ ...each, row }, `${each.table}/${each.id}`);
     }
   }

@@ -6,7 +6,8 @@ import { join } from 'node:path';
 import jsQR from 'jsqr';
 import { labelText, readCode } from '@oilcan/core';
 import { jobCard, type JobCard } from './job-card';
-import { labelFormats, labelSheet, type Label, type LabelFormatName } from './label-sheet';
+import { labelFormats, type Label, type LabelFormatName } from './label-formats';
+import { labelSheet } from './label-sheet';
 import { maintenanceTag } from './maintenance-tag';
 import type { ReadFont } from './paper-fonts';
 

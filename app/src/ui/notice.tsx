@@ -1,5 +1,4 @@
-import type { ReactElement } from 'react';
-import { Snackbar } from 'react-native-paper';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { create } from 'zustand';
 
 interface NoticeState {
@@ -15,15 +14,17 @@ export const useNotice = create<NoticeState>((set) => ({
   clear: () => set({ text: null }),
 }));
 
-const SHOWN_MILLISECONDS = 3_500;
-/** Clear of the dock and of whatever the thumb presses next. */
-const belowTopBar = { top: 60, bottom: undefined };
+const NoticeSnackbar = lazy(() => import('./notice-snackbar').then((module) => ({ default: module.NoticeSnackbar })));
 
-export function NoticeBar(): ReactElement {
+/** Shows the sentence for a while. */
+export function NoticeBar(): ReactElement | null {
   const { text, clear } = useNotice();
+  const [wasEverShown, setWasEverShown] = useState(false);
+  if (text !== null && !wasEverShown) setWasEverShown(true);
+  if (!wasEverShown) return null;
   return (
-    <Snackbar visible={text !== null} onDismiss={clear} duration={SHOWN_MILLISECONDS} wrapperStyle={belowTopBar}>
-      {text ?? ''}
-    </Snackbar>
+    <Suspense fallback={null}>
+      <NoticeSnackbar text={text} onDismiss={clear} />
+    </Suspense>
   );
 }

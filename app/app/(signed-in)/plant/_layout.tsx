@@ -1,7 +1,7 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { PlantScreen } from '../../../src/features/plant/plant-screen';
+import { LazyPlant } from '../../../src/features/plant/lazy-plant';
 import { useIsWide } from '../../../src/ui/theme';
 
 /** On a wide screen the tree stays beside the machine that is looked at. */
@@ -12,7 +12,7 @@ export default function PlantLayout(): ReactElement {
   return (
     <View style={sheet.columns}>
       <View style={sheet.tree}>
-        <PlantScreen chosen={asset} />
+        <LazyPlant chosen={asset} />
       </View>
       <View style={sheet.rest}>
         <Slot />

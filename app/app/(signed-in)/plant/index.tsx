@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { NoAsset } from '../../../src/features/plant/no-asset';
-import { PlantScreen } from '../../../src/features/plant/plant-screen';
+import { LazyPlant } from '../../../src/features/plant/lazy-plant';
 import { useIsWide } from '../../../src/ui/theme';
 
 export default function Plant(): ReactElement {
-  return useIsWide() ? <NoAsset /> : <PlantScreen chosen={undefined} />;
+  return useIsWide() ? <NoAsset /> : <LazyPlant chosen={undefined} />;
 }

@@ -1,8 +1,13 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
-import type { ReactElement } from 'react';
+import { lazy, Suspense, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
+
+/** Only wide screens have keys worth listening to. */
+const ShiftKeys = lazy(() =>
+  import('../../../src/features/keys/shift-keys').then((module) => ({ default: module.ShiftKeys })),
+);
 
 /** On a wide screen the list stays beside whatever is open. */
 export default function ShiftLayout(): ReactElement {
@@ -13,6 +18,9 @@ export default function ShiftLayout(): ReactElement {
     <View style={sheet.columns}>
       <View style={sheet.list}>
         <ShiftScreen chosen={work} />
+        <Suspense fallback={null}>
+          <ShiftKeys chosen={work} />
+        </Suspense>
       </View>
       <View style={sheet.rest}>
         <Slot />

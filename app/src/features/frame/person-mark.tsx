@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { counted, roleWords } from '../../words/work-words';
 import { signOut, usePhone, useSettings } from '../../data/store';
-import { forgetShiftChoice } from '../shift/use-narrowing';
+import { forgetChoices } from '../shift/use-narrowing';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Icon } from '../../ui/icon';
 import { useLighting, type Lighting } from '../../ui/lighting';
@@ -40,7 +40,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
   const craft = settings?.crafts.find((each) => each.id === person.craftId)?.name;
   const leave = async (): Promise<void> => {
     await signOut();
-    forgetShiftChoice();
+    forgetChoices();
     router.replace('/sign-in');
   };
   return (

@@ -4,7 +4,9 @@ import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { RULE, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { NoticesMark } from '../notices/notices-mark';
 import { PersonMark } from './person-mark';
+import { SiteMark } from './site-mark';
 import { SentMark } from '../unsent/sent-mark';
 
 interface Props {
@@ -39,6 +41,8 @@ export function TopBar({ title, aside, onBack, backTo = 'Shift', isBeside = fals
         )}
       </View>
       {children}
+      {isBeside || onBack !== undefined ? null : <SiteMark />}
+      {isBeside || onBack !== undefined ? null : <NoticesMark />}
       {isBeside ? null : <SentMark />}
       {isBeside || onBack !== undefined ? null : <PersonMark />}
     </View>

@@ -1,5 +1,5 @@
 import { labelText, type Asset } from '@oilcan/core';
-import type { Label } from '../../paper/label-sheet';
+import type { Label } from '../../paper/label-formats';
 
 /** What sticks on a machine: its tag as a code that leads to this server, and in words. */
 export function assetLabel({ tag, name }: Asset): Label {

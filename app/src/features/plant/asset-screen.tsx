@@ -12,11 +12,11 @@ import { sayDue, sayMoment } from '../../words/dates';
 import { counted, levelWords, stateOf } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { DocumentList } from '../documents/document-list';
-import { PastBrief } from '../past/past-brief';
 import { assetLabel } from './asset-label';
 import { isUnderWarranty, sayDate } from './dates-of-plate';
 import { classWords, conditionWords } from './plant-words';
 
+const PastBrief = lazy(() => import('../past/past').then((module) => ({ default: module.PastBrief })));
 const LabelSheetForm = lazy(() =>
   import('../paper/label-sheet-form').then((module) => ({ default: module.LabelSheetForm })),
 );
@@ -49,7 +49,9 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
               <KnownProblems asset={asset} />
               <OpenWork asset={asset} />
               <Part title="What the past says">
-                <PastBrief key={asset.id} asset={asset} />
+                <Suspense fallback={<Words soft>Reading the past …</Words>}>
+                  <PastBrief key={asset.id} asset={asset} />
+                </Suspense>
                 <Button
                   style={sheet.button}
                   word="What happened before"

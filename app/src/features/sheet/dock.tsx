@@ -9,6 +9,7 @@ import { Press } from '../../ui/press';
 import { CORNER, GAP, RULE, useIsWide, usePalette } from '../../ui/theme';
 import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
+import { useCommand } from '../keys/commands';
 import { useIsPrepared, useMe } from './parts';
 import { ClockCorrectionSheet } from './clock-correction-sheet';
 import { NoteSheet } from './note-sheet';
@@ -43,12 +44,19 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
   const isWide = useIsWide();
   const isNarrow = useWindowDimensions().width < NARROW_BELOW;
   const isPrepared = useIsPrepared(work);
-  if (!isOpen(work.state)) return null;
   const press = (sheet: DockSheet): void => {
     if (!isPrepared && sheet !== 'note') onHazards();
     else onOpen(sheet);
   };
   const close = (): void => onOpen(null);
+  const ask = (sheet: DockSheet): void => {
+    if (isOpen(work.state)) press(sheet);
+  };
+  useCommand('time', () => ask('time'));
+  useCommand('part', () => ask('part'));
+  useCommand('reading', () => ask('reading'));
+  useCommand('note', () => ask('note'));
+  if (!isOpen(work.state)) return null;
   return (
     <View
       role="toolbar"
@@ -116,6 +124,7 @@ function ClockButton({
     else if (isRunning) void performOrSay('clock.stop', { workOrderId: work.id, endedAt: null });
     else void start();
   };
+  useCommand('clock', press);
   const color = isRunning ? palette.onBrass : palette.onGreen;
   return (
     <>

@@ -1,15 +1,16 @@
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpen, type WorkOrder } from '@oilcan/core';
+import { hasRole, isOpen, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
-import { useRow } from '../../data/store';
+import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { DocumentList } from '../documents/document-list';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
+import { FollowButton } from './follow-button';
 import { HazardSheet } from './hazard-sheet';
 import { IsolationList } from './isolation-list';
 import { amountOf, useKitLines, type KitLine } from './kit';
@@ -17,8 +18,9 @@ import { useIsPrepared } from './parts';
 import { Row, Section } from './section';
 
 /** Its statistics are read in a worker; the sheet does not wait for them. */
-const WorkPast = lazy(() => import('../past/past-brief').then((module) => ({ default: module.WorkPast })));
+const WorkPast = lazy(() => import('../past/past').then((module) => ({ default: module.WorkPast })));
 
+const GiveSheet = lazy(() => import('./give-sheet').then((module) => ({ default: module.GiveSheet })));
 const PaperSheet = lazy(() => import('../paper/paper-sheet').then((module) => ({ default: module.PaperSheet })));
 
 /** Why, what endangers me, and what to take along. */
@@ -35,6 +37,8 @@ export function PreparePart({
   const kit = useKitLines(work);
   const [isAdding, setIsAdding] = useState(false);
   const [isPrinting, setIsPrinting] = useState(false);
+  const [isGiving, setIsGiving] = useState(false);
+  const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
   return (
     <Section
       title="Prepare"
@@ -114,7 +118,18 @@ export function PreparePart({
         icon="plant"
         onPress={() => router.navigate(`/plant/${work.assetId}`)}
       />
-      <Button word="Paper" icon="print" onPress={() => setIsPrinting(true)} />
+      <View style={sheet.more}>
+        <Button word="Paper" icon="print" onPress={() => setIsPrinting(true)} />
+        <FollowButton work={work} />
+        {isLead && isOpen(work.state) ? (
+          <Button word="Give it to …" icon="people" onPress={() => setIsGiving(true)} />
+        ) : null}
+      </View>
+      {isGiving ? (
+        <Suspense fallback={null}>
+          <GiveSheet work={work} onClose={() => setIsGiving(false)} />
+        </Suspense>
+      ) : null}
     </Section>
   );
 }
@@ -150,4 +165,5 @@ const sheet = StyleSheet.create({
   words: { flex: 1, minWidth: 0 },
   acknowledge: { marginVertical: 12 },
   kitHead: { paddingTop: 14 },
+  more: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

@@ -20,6 +20,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted, owedWords, stateWords } from '../../words/work-words';
 import { HoldSheet } from './hold-sheet';
+import { useCommand } from '../keys/commands';
 import { LocksToTakeOff } from './isolation-list';
 import { useMe } from './parts';
 import { Section } from './section';
@@ -40,6 +41,11 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
   const clocks = useRows('clocks', 'workOrder', work.id);
   const person = usePhone((state) => state.person);
   const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | null>(null);
+  useCommand('finish', () => {
+    if (settings === undefined || !canChange(work.state, 'finish')) return;
+    const left = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
+    if (left.length === 0) setAsking('finish');
+  });
   if (settings === undefined || person === null) return null;
   const owed = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
   const isLead = hasRole(person, ['lead']);

@@ -52,7 +52,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const left = sections.reduce((sum, { data }) => sum + data.length, 0);
   return (
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
-      <TopBar title="Shift" aside={person.name} />
+      <TopBar title="Shift" {...(person.siteIds.length > 1 ? {} : { aside: person.name })} />
       <SectionList
         role="main"
         sections={sections}
@@ -138,8 +138,8 @@ const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { padding: 16, gap: 8 },
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
-  narrow: { marginTop: 6, minHeight: 50 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 260, minWidth: 0 },
+  narrow: { marginTop: 6, minHeight: 50, flexGrow: 1 },
   group: {
     flexDirection: 'row',
     alignItems: 'baseline',

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { useSiteChoice } from '../frame/use-site';
 import { everything, readNarrowing, type Narrowing } from './narrowing';
 
 const KEY = 'oilcan.shift';
@@ -39,9 +40,15 @@ export const useShiftChoice = create<ShiftChoice>((set) => ({
   },
 }));
 
-/** Another person begins with all of their work. */
+/** Back to all work. */
 export function forgetShiftChoice(): void {
   const { setFind, setNarrowing } = useShiftChoice.getState();
   setFind('');
   setNarrowing(everything);
+}
+
+/** Another person begins with all of their sites, too. */
+export function forgetChoices(): void {
+  forgetShiftChoice();
+  useSiteChoice.getState().choose(null);
 }

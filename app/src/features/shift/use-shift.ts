@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Asset, Instant, Person, Settings } from '@oilcan/core';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../ui/use-now';
+import { onSite, useSite } from '../frame/use-site';
 import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
 import { ownWork, shiftSections, type ShiftSection } from './shift-list';
 
@@ -22,6 +23,7 @@ interface Shift {
 export function useShift(find: string, narrowing: Narrowing): Shift | null {
   const present = useNow(30);
   const settings = useSettings();
+  const site = useSite();
   const person = usePhone((state) => state.person);
   const workOrders = useTable('workOrders');
   const assetRows = useTable('assets');
@@ -34,12 +36,12 @@ export function useShift(find: string, narrowing: Narrowing): Shift | null {
   const parts = useMemo(() => byId(partRows), [partRows]);
   return useMemo(() => {
     if (settings === undefined || person === null) return null;
-    const rows = { workOrders, assets, places, crews, parts };
+    const rows = { workOrders: onSite(workOrders, site), assets, places, crews, parts };
     const sections = shiftSections(rows, person, present, settings, find, narrowing);
     const among = choicesAmong(ownWork(rows, person), narrowing, {
       craft: (id) => settings.crafts.find((craft) => craft.id === id)?.name,
       place: (id) => places.get(id)?.name,
     });
     return { person, settings, present, assets, sections, among };
-  }, [workOrders, assets, places, crews, parts, person, present, settings, find, narrowing]);
+  }, [site, workOrders, assets, places, crews, parts, person, present, settings, find, narrowing]);
 }

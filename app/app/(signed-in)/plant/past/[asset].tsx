@@ -1,9 +1,16 @@
 import { useLocalSearchParams } from 'expo-router';
-import type { ReactElement } from 'react';
+import { lazy, Suspense, type ReactElement } from 'react';
 import { pastScopes } from '@oilcan/core';
-import { PastScreen } from '../../../../src/features/past/past-screen';
+
+const PastScreen = lazy(() =>
+  import('../../../../src/features/past/past').then((module) => ({ default: module.PastScreen })),
+);
 
 export default function Past(): ReactElement {
   const { asset, with: scope, said } = useLocalSearchParams<{ asset: string; with?: string; said?: string }>();
-  return <PastScreen assetId={asset} scope={pastScopes.find((each) => each === scope) ?? 'asset'} said={said} />;
+  return (
+    <Suspense fallback={null}>
+      <PastScreen assetId={asset} scope={pastScopes.find((each) => each === scope) ?? 'asset'} said={said} />
+    </Suspense>
+  );
 }

@@ -1,0 +1,41 @@
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { usePhone, useRow } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { useSite } from './use-site';
+
+const SiteSheet = lazy(() => import('./site-sheet').then((module) => ({ default: module.SiteSheet })));
+
+/** Which of my sites I look at; nothing for somebody with one site only. */
+export function SiteMark(): ReactElement | null {
+  const hasSeveral = usePhone((state) => (state.person?.siteIds.length ?? 0) > 1);
+  const site = useSite();
+  const name = useRow('sites', site)?.name;
+  const [isOpen, setIsOpen] = useState(false);
+  if (!hasSeveral) return null;
+  const word = name ?? 'All sites';
+  return (
+    <>
+      <Press onPress={() => setIsOpen(true)} label={`Site: ${word}`} style={sheet.mark}>
+        <View style={sheet.line}>
+          <Words as="mark" lines={1}>
+            {word}
+          </Words>
+          <Icon name="down" size={18} />
+        </View>
+      </Press>
+      {isOpen ? (
+        <Suspense fallback={null}>
+          <SiteSheet onClose={() => setIsOpen(false)} />
+        </Suspense>
+      ) : null}
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({
+  mark: { flexShrink: 1 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 2 },
+});

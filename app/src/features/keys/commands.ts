@@ -1,0 +1,31 @@
+import { useEffect, useRef } from 'react';
+
+/** What a key of a wide screen can ask for; whoever is on the screen answers. */
+export type Command = 'find' | 'next' | 'previous' | 'clock' | 'time' | 'part' | 'reading' | 'note' | 'finish';
+
+const answerers = new Map<Command, () => void>();
+
+/** While the component is on the screen it answers this command; the newest of several does. */
+export function useCommand(command: Command, answer: () => void): void {
+  const latest = useRef(answer);
+  useEffect(() => {
+    latest.current = answer;
+  });
+  useEffect(() => {
+    const answerer = (): void => latest.current();
+    const before = answerers.get(command);
+    answerers.set(command, answerer);
+    return () => {
+      if (answerers.get(command) !== answerer) return;
+      if (before === undefined) answerers.delete(command);
+      else answerers.set(command, before);
+    };
+  }, [command]);
+}
+
+/** Asks for it; tells whether anybody was there to answer. */
+export function give(command: Command): boolean {
+  const answer = answerers.get(command);
+  answer?.();
+  return answer !== undefined;
+}

@@ -1,0 +1,26 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Words } from '../../ui/words';
+import { keys } from './use-keys';
+
+/** What the keys do. */
+export function KeysSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
+  return (
+    <BottomSheet title="Keys" onClose={onClose}>
+      {[...keys, ['?', 'help', 'This list'] as const].map(([key, , words]) => (
+        <View key={key} style={sheet.line}>
+          <Words as="label" style={sheet.key}>
+            {key}
+          </Words>
+          <Words>{words}</Words>
+        </View>
+      ))}
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  line: { flexDirection: 'row', gap: 16 },
+  key: { width: 110 },
+});

@@ -1,0 +1,47 @@
+import { useEffect, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { OilcanError } from '@oilcan/core';
+import { httpLink, type SentMail } from '../../data/http-link';
+import { Unreachable } from '../../data/server-link';
+import { now, useSettings } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+
+/** In the place of a mailbox: the mails that went out to me. */
+export function MailsSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
+  const palette = usePalette();
+  const settings = useSettings();
+  const [mails, setMails] = useState<readonly SentMail[] | 'looking' | 'without signal'>('looking');
+  useEffect(() => {
+    httpLink.mails().then(
+      (answer) => setMails(answer.mails),
+      (error: unknown) => {
+        if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
+        setMails('without signal');
+      },
+    );
+  }, []);
+  return (
+    <BottomSheet title="My mails" onClose={onClose}>
+      {mails === 'looking' ? <Words live>Looking …</Words> : null}
+      {mails === 'without signal' ? <Words live>Mails show when there is signal.</Words> : null}
+      {typeof mails === 'string' ? null : mails.length === 0 ? (
+        <Words>No mail went out to you. Choose “By mail” for what you want to hear of so.</Words>
+      ) : (
+        mails.map(({ id, subject, text, sentAt }) => (
+          <View key={id} style={[sheet.mail, { borderColor: palette.line }]}>
+            <Words as="label">{subject}</Words>
+            <Words as="small" soft>
+              {settings === undefined ? '' : sayMoment(sentAt, now(), settings.zone, settings.language)}
+            </Words>
+            <Words as="small">{text.trim()}</Words>
+          </View>
+        ))
+      )}
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({ mail: { borderBottomWidth: 1, paddingBottom: 8, gap: 2 } });

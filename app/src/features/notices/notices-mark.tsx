@@ -1,0 +1,28 @@
+import { useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { useUnseen } from './use-notices';
+
+/** In the top bar: how many notices I have not seen, and the way to them. */
+export function NoticesMark(): ReactElement {
+  const router = useRouter();
+  const unseen = useUnseen();
+  const label = unseen === 0 ? 'Notices, none new' : `Notices, ${counted(unseen, 'new one', 'new ones')}`;
+  return (
+    <Press role="link" label={label} onPress={() => router.navigate('/notices')} style={sheet.mark}>
+      <View style={sheet.line} aria-hidden>
+        <Icon name="notices" />
+        {unseen === 0 ? null : <Words as="label">{unseen}</Words>}
+      </View>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  mark: { alignItems: 'center' },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 2 },
+});

@@ -1,0 +1,109 @@
+import { useRouter } from 'expo-router';
+import { useState, type ReactElement } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import type { Notice } from '@oilcan/core';
+import { now, useSettings } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { Button, Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { counted } from '../../words/work-words';
+import { TopBar } from '../frame/top-bar';
+import { ChooseNoticesSheet } from './choose-notices-sheet';
+import { MailsSheet } from './mails-sheet';
+import { noticeHeadline } from './notice-words';
+import { useNotices } from './use-notices';
+
+const see = (notices: readonly Notice[]): void => {
+  const noticeIds = notices.filter(({ seenAt }) => seenAt === null).map(({ id }) => id);
+  if (noticeIds.length > 0) void performOrSay('notices.see', { noticeIds: noticeIds.slice(0, 500) });
+};
+
+/** What I was told, the newest first. */
+export function NoticesScreen(): ReactElement {
+  const router = useRouter();
+  const notices = useNotices();
+  const [asking, setAsking] = useState<'choice' | 'mails' | null>(null);
+  const unseen = notices.filter(({ seenAt }) => seenAt === null).length;
+  return (
+    <View style={sheet.screen}>
+      <TopBar
+        title="Notices"
+        onBack={() => (router.canGoBack() ? router.back() : router.navigate('/shift'))}
+        backTo="where you were"
+      />
+      <FlatList
+        role="main"
+        data={notices}
+        keyExtractor={({ id }) => id}
+        initialNumToRender={12}
+        contentContainerStyle={sheet.list}
+        ListHeaderComponent={
+          <View style={sheet.head}>
+            <Words as="title" level={2}>
+              {unseen === 0 ? 'Nothing new' : counted(unseen, 'new notice', 'new notices')}
+            </Words>
+            <View style={sheet.buttons}>
+              {unseen === 0 ? null : <Button word="All seen" onPress={() => see(notices)} />}
+              <Button word="Choose what I hear of" onPress={() => setAsking('choice')} />
+              <Button word="My mails" onPress={() => setAsking('mails')} />
+            </View>
+          </View>
+        }
+        ListEmptyComponent={
+          <Words style={sheet.head}>
+            Nothing has concerned you yet. You are told when work is given to you, late or handed back, and of what you
+            follow.
+          </Words>
+        }
+        renderItem={({ item }) => <NoticeRow notice={item} />}
+      />
+      {asking === 'choice' ? <ChooseNoticesSheet onClose={() => setAsking(null)} /> : null}
+      {asking === 'mails' ? <MailsSheet onClose={() => setAsking(null)} /> : null}
+    </View>
+  );
+}
+
+function NoticeRow({ notice }: { readonly notice: Notice }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const settings = useSettings();
+  const isNew = notice.seenAt === null;
+  const open = (): void => {
+    see([notice]);
+    router.navigate(`/shift/${notice.workOrderId}`);
+  };
+  return (
+    <Press
+      role="link"
+      onPress={open}
+      style={[
+        sheet.row,
+        { borderColor: palette.line, backgroundColor: isNew ? palette.card : 'transparent' },
+        { borderLeftColor: isNew ? palette.ink : 'transparent' },
+      ]}
+    >
+      <View style={sheet.line}>
+        {isNew ? <Words as="label">New</Words> : null}
+        <Words as="mark" soft>
+          {settings === undefined ? '' : sayMoment(notice.at, now(), settings.zone, settings.language)}
+        </Words>
+        <Words as="mark" soft>
+          {notice.number}
+        </Words>
+      </View>
+      <Words as={isNew ? 'row' : 'text'}>{noticeHeadline(notice)}</Words>
+      <Words soft>{notice.title}</Words>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  list: { width: '100%', maxWidth: 720, paddingBottom: 24 },
+  head: { padding: 16, gap: 10 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  row: { borderBottomWidth: 1, borderLeftWidth: 6, paddingHorizontal: 12, paddingVertical: 10, gap: 2 },
+  line: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 12 },
+});
