@@ -6,6 +6,7 @@ import { join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 
 export const demoDatabase = '.oilcan/e2e/demo.sqlite';
+export const demoFiles = '.oilcan/e2e/files';
 
 /** The real server as a process of its own, on a copy of the demo data that is its own. */
 export class DemoServer {
@@ -18,6 +19,7 @@ export class DemoServer {
   constructor({ webRoot = 'app/dist' }: { readonly webRoot?: string } = {}) {
     this.#webRoot = webRoot;
     cpSync(demoDatabase, this.file);
+    cpSync(demoFiles, join(this.#folder, 'files'), { recursive: true });
   }
 
   /** The database file, to look into while the server is not running. */

@@ -75,7 +75,7 @@ describe('the Shift list', () => {
     const sections = sectionsOf(rows);
     expect(shiftHeadline(sections, ann, someSettings())).toBe('2 jobs, 5 h of your 8 h');
     expect(firstReason(sections, rows.assets, noon, someSettings())).toBe(
-      'Start with W-1: it is 1 day late and the machine stands still.',
+      'Start with W-1: it is 1 day late and Gearbox stands still.',
     );
     expect(shiftHeadline(sections, ann, someSettings({ shiftMinutes: 240 }))).toBe('2 jobs, 5 h: more than your 4 h');
     expect(shiftHeadline(sections, lea, someSettings())).toBe('2 jobs, 5 h for everybody');

@@ -1,8 +1,18 @@
 import fc from 'fast-check';
 import { aCrew, anAsset, ann, aWorkOrder, bob, noon } from '../testing/builders';
 import { addMinutes, parseInstant } from '../time/instant';
-import { urgencies } from '../work/work-order';
-import { compareForShift, isAssignedTo, isLate, shiftGroupOf, shiftTimes, type Ranked } from './shift-order';
+import type { Asset } from '../plant/plant';
+import { urgencies, type WorkOrder } from '../work/work-order';
+import {
+  compareForShift,
+  isAssignedTo,
+  isInSight,
+  isLate,
+  rankReasons,
+  shiftGroupOf,
+  shiftTimes,
+  type Ranked,
+} from './shift-order';
 
 const zone = 'Europe/Vienna';
 const hours = (count: number) => addMinutes(noon, count * 60);
@@ -73,5 +83,25 @@ describe('whose work it is', () => {
     expect(isAssignedTo(ofCrew, bob.id, crew)).toBe(true);
     expect(isAssignedTo(ofCrew, ann.id, crew)).toBe(false);
     expect(isAssignedTo(ofCrew, bob.id, undefined)).toBe(false);
+  });
+});
+
+describe('why it stands there', () => {
+  const reasons = (work: Partial<WorkOrder>, asset: Partial<Asset> = {}): string[] =>
+    rankReasons({ work: aWorkOrder(work), asset: anAsset(asset) }, noon, zone).map((reason) => reason.is);
+
+  it('names the terms of the order in their order, and only those that say something', () => {
+    const late = { dueAt: addMinutes(noon, -3 * 1_440) };
+    expect(reasons(late, { condition: 'stopped' })).toEqual(['late', 'urgency', 'condition', 'criticality']);
+    expect(reasons({ dueAt: addMinutes(noon, 60) })).toEqual(['urgency', 'criticality', 'due']);
+    expect(reasons({ state: 'finished' })).toEqual(['ended']);
+    expect(rankReasons({ work: aWorkOrder(late), asset: undefined }, noon, zone)[0]).toEqual({ is: 'late', days: 3 });
+  });
+
+  it('lets ended work go at the end of the shift after the one it ended in', () => {
+    const ended = (minutes: number) => isInSight({ finishedAt: addMinutes(noon, minutes), closedAt: null }, noon, zone);
+    // It is Monday noon: what ended on Sunday is in sight until Monday midnight, what ended on Saturday is not.
+    expect([ended(-60), ended(-24 * 60), ended(-48 * 60)]).toEqual([true, true, false]);
+    expect(isInSight({ finishedAt: null, closedAt: null }, noon, zone)).toBe(true);
   });
 });

@@ -1,10 +1,11 @@
 import type { PersonId } from '../ids/ids';
 import type { Crew } from '../people/people';
 import type { Asset, AssetCondition } from '../plant/plant';
-import { startOfDay, type Zone } from '../time/zone';
+import { endOf } from '../sync/carried';
+import { calendarDaysBetween, startOfDay, type Zone } from '../time/zone';
 import type { Instant } from '../time/instant';
 import { isOpen } from '../work/states';
-import { urgencies, type WorkOrder } from '../work/work-order';
+import { urgencies, type Urgency, type WorkOrder } from '../work/work-order';
 
 /** When a work order is to be done, which is how the Shift list is grouped. */
 export const shiftGroups = ['late', 'shift', 'week', 'later', 'done'] as const;
@@ -65,6 +66,36 @@ export function compareForShift(a: Ranked, b: Ranked, now: Instant): number {
 
 function compareText(a: string, b: string): number {
   return a < b ? -1 : a > b ? 1 : 0;
+}
+
+/** What puts a work order where it stands in the list, the weightiest first. */
+export type RankReason =
+  | { readonly is: 'late'; readonly days: number }
+  | { readonly is: 'urgency'; readonly urgency: Urgency }
+  | { readonly is: 'condition'; readonly condition: 'stopped' | 'reduced' }
+  | { readonly is: 'criticality'; readonly criticality: 1 | 2 | 3 | 4 }
+  | { readonly is: 'due'; readonly at: Instant }
+  | { readonly is: 'ended' };
+
+/** Why it stands there: the terms of `compareForShift` as they are for this work order, in their order. */
+export function rankReasons({ work, asset }: Ranked, now: Instant, zone: Zone): RankReason[] {
+  if (!isOpen(work.state)) return [{ is: 'ended' }];
+  const reasons: RankReason[] = [];
+  if (isLate(work, now) && work.dueAt !== null) {
+    reasons.push({ is: 'late', days: calendarDaysBetween(work.dueAt, now, zone) });
+  }
+  reasons.push({ is: 'urgency', urgency: work.urgency });
+  if (asset !== undefined && asset.condition !== 'running')
+    reasons.push({ is: 'condition', condition: asset.condition });
+  if (asset !== undefined) reasons.push({ is: 'criticality', criticality: asset.criticality });
+  if (work.dueAt !== null && !isLate(work, now)) reasons.push({ is: 'due', at: work.dueAt });
+  return reasons;
+}
+
+/** Ended work stays in the list until the end of the next shift, which is the local day after the one it ended on. */
+export function isInSight(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>, now: Instant, zone: Zone): boolean {
+  const end = endOf(work);
+  return end === null || now < startOfDay(end, zone, 2);
 }
 
 /** Whether the work is the person's own: assigned by name, or to a crew the person belongs to. */

@@ -5,6 +5,7 @@ import { asId, formatDuration, isLate, isOpen, type Owed, type WorkOrder, type W
 import { lookUpWork, usePhone, useRow, useSettings } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { UrgencyMark } from '../../ui/urgency';
@@ -12,6 +13,7 @@ import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
 import { kindWords, stateOf } from '../../words/work-words';
+import { whyHere } from '../shift/shift-list';
 import { TopBar } from '../frame/top-bar';
 import { Dock, type DockSheet } from './dock';
 import { notches, useLevel, type SheetPart } from './parts';
@@ -156,6 +158,7 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
   const place = useRow('places', work.placeId);
   const settings = useSettings();
   const present = useNow(30);
+  const [isAsking, setIsAsking] = useState(false);
   return (
     <View style={sheet.head}>
       <Words as="title" level={1}>
@@ -179,7 +182,13 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
           <Icon name="estimate" size={18} />
           <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
         </View>
+        {settings === undefined ? null : (
+          <Press onPress={() => setIsAsking(!isAsking)} style={sheet.why}>
+            <Words as="mark">{isAsking ? 'Close' : 'Why first or last?'}</Words>
+          </Press>
+        )}
       </View>
+      {isAsking && settings !== undefined ? <Words live>{whyHere(work, asset, present, settings)}</Words> : null}
     </View>
   );
 }
@@ -196,4 +205,5 @@ const sheet = StyleSheet.create({
   head: { paddingTop: 14, gap: 4 },
   facts: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 4, paddingTop: 4 },
   fact: { flexDirection: 'row', alignItems: 'center', gap: 5 },
+  why: { paddingHorizontal: 4 },
 });

@@ -1,11 +1,11 @@
 import {
-  calendarDaysBetween,
   compareForShift,
   formatDuration,
   hasRole,
   isAssignedTo,
-  isLate,
+  isInSight,
   isOpen,
+  rankReasons,
   shiftGroupOf,
   shiftGroups,
   shiftTimes,
@@ -15,11 +15,13 @@ import {
   type Part,
   type Person,
   type Place,
+  type RankReason,
   type Settings,
   type ShiftGroup,
   type WorkOrder,
 } from '@oilcan/core';
-import { counted } from '../../words/work-words';
+import { sayDue } from '../../words/dates';
+import { counted, urgencyWords } from '../../words/work-words';
 import { everything, isWithin, type Narrowing } from './narrowing';
 
 /** What the list is made from. */
@@ -58,7 +60,10 @@ export function shiftSections(
 ): ShiftSection[] {
   const wanted = find.trim().toLowerCase();
   const mine = ownWork(rows, person).filter(
-    (work) => isWithin(work, narrowing) && (wanted === '' || isFound(work, rows, wanted)),
+    (work) =>
+      isInSight(work, present, settings.zone) &&
+      isWithin(work, narrowing) &&
+      (wanted === '' || isFound(work, rows, wanted)),
   );
   const ranked = mine.map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
   ranked.sort((a, b) => compareForShift(a, b, present));
@@ -102,13 +107,35 @@ export function firstReason(
   const first = sections[0]?.data[0];
   if (first === undefined || !isOpen(first.state)) return null;
   const asset = assets.get(first.assetId);
-  const reasons: string[] = [];
-  if (isLate(first, present) && first.dueAt !== null) {
-    const days = calendarDaysBetween(first.dueAt, present, settings.zone);
-    reasons.push(days < 1 ? 'it was due today' : `it is ${counted(days, 'day', 'days')} late`);
-  } else if (first.urgency === 'now') reasons.push('it is needed now');
-  if (asset?.condition === 'stopped') reasons.push('the machine stands still');
-  if (asset?.condition === 'reduced') reasons.push('the machine runs reduced');
+  const reasons = rankReasons({ work: first, asset }, present, settings.zone)
+    .filter(({ is }) => is === 'late' || is === 'condition')
+    .map((reason) => reasonWords(reason, asset?.name ?? '', settings, present));
+  if (reasons.length === 0 && first.urgency === 'now') reasons.push('it is needed now');
   if (reasons.length === 0) return null;
   return `Start with ${first.number}: ${reasons.join(' and ')}.`;
+}
+
+/** Why a job stands where it does, as a sentence. */
+export function whyHere(work: WorkOrder, asset: Asset | undefined, present: Instant, settings: Settings): string {
+  const reasons = rankReasons({ work, asset }, present, settings.zone);
+  const words = reasons.map((reason) => reasonWords(reason, asset?.name ?? '', settings, present));
+  const last = words.pop() ?? '';
+  return `It stands here because ${words.length === 0 ? last : `${words.join(', ')} and ${last}`}.`;
+}
+
+function reasonWords(reason: RankReason, machine: string, settings: Settings, present: Instant): string {
+  switch (reason.is) {
+    case 'late':
+      return reason.days < 1 ? 'it was due today' : `it is ${counted(reason.days, 'day', 'days')} late`;
+    case 'urgency':
+      return `its urgency is “${urgencyWords[reason.urgency]}”`;
+    case 'condition':
+      return `${machine} ${reason.condition === 'stopped' ? 'stands still' : 'runs reduced'}`;
+    case 'criticality':
+      return `${machine} is of criticality ${reason.criticality} of 4`;
+    case 'due':
+      return `it is due ${sayDue(reason.at, present, settings.zone, settings.language)}`;
+    case 'ended':
+      return 'it is done';
+  }
 }

@@ -1,0 +1,249 @@
+import { readFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import Database from 'better-sqlite3';
+import type { Page } from '@playwright/test';
+import { expect, test, Thumb, wide } from './works';
+
+/** So that everything of the application comes from the phone from now on. */
+const kept = async (page: Page): Promise<void> => {
+  await page.evaluate('navigator.serviceWorker.ready');
+  await page.reload();
+  await expect(page.getByTestId('sent-mark')).toHaveText('All sent');
+};
+
+test('the past speaks in sentences, each opens its rows, and stays on the phone', async ({ open, server }) => {
+  const ines = await open('Ines Okafor');
+  await ines.getByText('Gearbox output seal weeping oil').tap();
+  const sentence = ines.getByRole('link', { name: /output shaft seal in \d+ (days|months)/ });
+  await expect(sentence).toBeVisible();
+  await expect(ines.getByText(/Usually \d h/)).toBeVisible();
+  await sentence.tap();
+  await expect(ines.getByRole('heading', { name: 'The rows: Output shaft seal' })).toBeVisible();
+  await expect(ines.getByRole('img', { name: /Failures each quarter/ })).toBeVisible();
+  const rows = ines.getByRole('link', { name: /Output shaft seal: external leakage/ });
+  await expect(rows.first()).toBeVisible();
+  await ines.getByLabel('Find in this past').fill('no such thing');
+  await expect(ines.getByText('No row is all of this.')).toBeVisible();
+  await ines.getByRole('button', { name: 'Show all rows' }).tap();
+  await expect(ines.getByText(/^\d\d rows$/)).toBeVisible();
+
+  // The other machines of her open work came along by themselves.
+  await expect
+    .poll(() => ines.evaluate(async () => (await (await caches.open('oilcan-past')).keys()).length), {
+      timeout: 20_000,
+    })
+    .toBeGreaterThan(5);
+  await ines.goto('/shift');
+  await kept(ines);
+  await server.stop();
+  await ines.context().setOffline(true);
+  await ines.goto('/plant/past/lark-service-brake');
+  await expect(ines.getByText(/^No signal: as this phone had it/)).toBeVisible();
+  await expect(ines.getByRole('link', { name: /failures? in 3 years/ })).toBeVisible();
+  await ines.goto('/plant/past/lark-winch');
+  await expect(ines.getByText('Its past is not on this phone. It comes when there is signal.')).toBeVisible();
+});
+
+test('on a wide screen the rows are sorted and saved as CSV', async ({ open }) => {
+  const tess = await open('Tess Lindqvist', wide);
+  await tess.goto('/plant/past/lark-gearbox');
+  await tess.getByRole('button', { name: 'Worked' }).click();
+  await expect(tess.getByRole('button', { name: /Worked ▼, falling|Worked ▲, rising/ })).toBeVisible();
+  const waiting = tess.waitForEvent('download');
+  await tess.getByRole('button', { name: 'Save as CSV' }).click();
+  const download = await waiting;
+  expect(download.suggestedFilename()).toBe('LRK-G1-work.csv');
+  const csv = readFileSync(await download.path(), 'utf8');
+  expect(csv).toMatch(/^\uFEFFWhen,Number,What,Fault,Kind,State,Worked,Machine,Note\r\n/);
+  expect(csv.split('\r\n').length).toBeGreaterThan(40);
+});
+
+test('energy is locked out in its order, and every lock is owed until it is off', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  await ines.getByText('Service brake lining below 5 mm').tap();
+  await ines.getByRole('button', { name: /I have read/ }).tap();
+  const key = (name: RegExp) => ines.getByRole('button', { name });
+  await expect(ines.getByText('First shut the machine down.').first()).toBeVisible();
+  await key(/The machine is shut down/).tap();
+  await key(/My lock is on: Main switch/).tap();
+  await expect(ines.getByText('First lock every point.')).toBeVisible();
+  await key(/My lock is on: Rope/).tap();
+  await key(/Energy released: Rope/).tap();
+  await key(/Tested: dead: Main switch/).tap();
+  await key(/Tested: dead: Rope/).tap();
+  await expect(ines.getByText('Isolation: locked and tested')).toBeVisible();
+  await key(/Start my clock/).tap();
+  await expect(ines.getByText(/The lock of Ines Okafor is still on: Main switch/)).toBeVisible();
+  await key(/Lock off: Main switch/).tap();
+  await key(/Lock off: Rope/).tap();
+  await expect(ines.getByText('Isolation: not shut down')).toBeVisible();
+  await expect(ines.getByText(/is still on/)).toHaveCount(0);
+});
+
+test('a kit list is added up, ticked without signal, and shared with a mate', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  const thumb = new Thumb(ines);
+  await thumb.tap(thumb.button('Kit list'));
+  await thumb.tap(thumb.button(/^All of today’s/));
+  // Two taps from the list to everything that today's jobs need.
+  expect(thumb.taps).toBe(2);
+  await expect(ines.getByRole('heading', { name: /parts and \d+ tools for \d jobs/ })).toBeVisible();
+  await expect(ines.getByRole('heading', { name: 'Tools' })).toBeVisible();
+  await ines.getByRole('button', { name: 'Share' }).tap();
+  await ines.getByRole('checkbox', { name: 'Jonas Reith' }).tap();
+  await ines.keyboard.press('Escape');
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+
+  const jonas = await open('Jonas Reith');
+  await jonas.getByRole('button', { name: 'Kit list' }).tap();
+  await jonas.getByRole('radio', { name: 'Ines Okafor' }).tap();
+  const line = /Shaft seal 70/;
+  await jonas.getByRole('checkbox', { name: line }).tap();
+  await expect(ines.getByText('In the bag by Jonas Reith')).toBeVisible();
+
+  await ines.context().setOffline(true);
+  await ines.getByRole('checkbox', { name: /Brake lining/ }).tap();
+  await expect(ines.getByRole('checkbox', { name: /Brake lining/ })).toBeChecked();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('1 on this phone');
+  await ines.context().setOffline(false);
+  await expect(jonas.getByText('In the bag by Ines Okafor')).toBeVisible({ timeout: 15_000 });
+});
+
+test('documents are on the phone before they are needed, are searched, and say what is wrong with them', async ({
+  open,
+  server,
+}) => {
+  const ines = await open('Ines Okafor');
+  await expect
+    .poll(
+      () =>
+        ines.evaluate(
+          () =>
+            new Promise<number>((resolve) => {
+              const request = indexedDB.open('oilcan');
+              request.onsuccess = () => {
+                const count = request.result.transaction('files').objectStore('files').count();
+                count.onsuccess = () => {
+                  request.result.close();
+                  resolve(count.result);
+                };
+              };
+            }),
+        ),
+      { timeout: 20_000 },
+    )
+    .toBeGreaterThanOrEqual(2);
+  await kept(ines);
+  await ines.context().setOffline(true);
+  await ines.getByText('Gearbox output seal weeping oil').tap();
+  await ines.getByRole('link', { name: /Gearbox manual/ }).tap();
+  await expect(ines.getByTestId('pdf-page')).toHaveAttribute('data-drawn', '1');
+  await expect(ines.getByText('1 of 10')).toBeVisible();
+  await ines.getByLabel('Find in this document').fill('sleeve');
+  await expect(ines.getByText('1 of 4 places, page 6')).toBeVisible();
+  await expect(ines.getByTestId('pdf-match').first()).toBeVisible();
+  await ines.getByRole('button', { name: 'Larger' }).tap();
+  await ines.getByLabel('Find in this document').fill('no such words');
+  await expect(ines.getByText('Not in it')).toBeVisible();
+  await ines.context().setOffline(false);
+
+  // What is listed and is not what it says.
+  const database = new Database(server.file);
+  const broken = (id: string, given: object): void => {
+    const { body } = database.prepare('SELECT body FROM documents WHERE asset = ?').get('lark-gearbox') as {
+      body: string;
+    };
+    const row = { ...(JSON.parse(body) as object), id, ...given };
+    database
+      .prepare('INSERT INTO documents (id, revision, site, asset, file, body) VALUES (?, 1, ?, ?, ?, ?)')
+      .run(id, 'site-lifts', 'lark-gearbox', (row as { fileId?: string }).fileId, JSON.stringify(row));
+  };
+  broken('missing', { name: 'Lost manual', fileId: 'a'.repeat(64) });
+  broken('huge', { name: 'Huge manual', bytes: 200_000_000, fileId: 'b'.repeat(64) });
+  const svg = database.prepare("SELECT file FROM documents WHERE id LIKE 'document-circuit%'").pluck().get() as string;
+  broken('other', { name: 'Not a manual', fileId: svg, mediaType: 'application/pdf' });
+  database.close();
+  const tess = await open('Tess Lindqvist');
+  const says = async (id: string, words: string | RegExp): Promise<void> => {
+    await tess.goto(`/plant/document/${id}`);
+    await expect(tess.getByText(words)).toBeVisible();
+  };
+  await says('missing', /Lost manual is listed, but its file is not on the server/);
+  await says('huge', /Huge manual has 200 MB, which is too much to open on a phone/);
+  await says('other', 'Listed as a PDF; it is a Drawing.');
+  await says('nothing', /This document is not on this phone/);
+});
+
+test('a job card is made without signal and says what the job is', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  await kept(ines);
+  await ines.context().setOffline(true);
+  await ines.getByText('Gearbox output seal weeping oil').tap();
+  await ines.getByRole('button', { name: 'Paper' }).tap();
+  const waiting = ines.waitForEvent('download');
+  await ines.getByRole('button', { name: 'Job card, A4' }).tap();
+  const text = execFileSync('pdftotext', ['-layout', await (await waiting).path(), '-']).toString();
+  for (const piece of ['Gearbox output seal weeping oil', 'LRK-G1', 'Main switch Q1', 'Shaft seal 70 × 90 × 10 mm'])
+    expect(text).toContain(piece);
+});
+
+test('notices come live, are counted, lead to their job and are seen; mail goes to the outbox', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  const before = await ines.getByRole('link', { name: /^Notices/ }).innerText();
+  await ines.getByRole('link', { name: /^Notices/ }).tap();
+  await ines.getByRole('button', { name: 'Choose what I hear of' }).tap();
+  await ines.getByRole('group', { name: 'Work is given to me' }).getByRole('checkbox', { name: 'By mail' }).tap();
+  await ines.getByRole('button', { name: 'Done' }).tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  expect(before).not.toBeNull();
+
+  const tess = await open('Tess Lindqvist', wide);
+  await tess.getByText('Safety relay K14 drops out').click();
+  await tess.getByRole('button', { name: 'Give it to …' }).click();
+  await tess.getByRole('checkbox', { name: 'Ines Okafor' }).click();
+  await tess.getByRole('button', { name: 'Give it', exact: true }).click();
+
+  const row = ines.getByRole('link', { name: /Given to you.*Safety relay K14 drops out/ });
+  await expect(row).toBeVisible({ timeout: 10_000 });
+  await row.tap();
+  await expect(ines.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
+  await ines.goto('/notices');
+  await expect(ines.getByRole('link', { name: /Given to you/ }).getByText('New')).toHaveCount(0);
+  await ines.getByRole('button', { name: 'My mails' }).tap();
+  await expect(ines.getByText(/^Given to you: W-\d+ Safety relay K14/)).toBeVisible({ timeout: 10_000 });
+});
+
+test('a site is chosen in two taps and survives a reload', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  const thumb = new Thumb(ines);
+  const rows = ines.getByRole('link', { name: /^W-\d+/ });
+  const all = await rows.count();
+  await thumb.tap(thumb.button('Site: All sites'));
+  await thumb.tap(ines.getByRole('radio', { name: 'Snow plant' }));
+  expect(thumb.taps).toBe(2);
+  await expect(thumb.button('Site: Snow plant')).toBeVisible();
+  await expect.poll(() => rows.count()).toBeLessThan(all);
+  await ines.reload();
+  await expect(thumb.button('Site: Snow plant')).toBeVisible();
+});
+
+test('a wide screen is driven by keys', async ({ open }) => {
+  const tess = await open('Tess Lindqvist', wide);
+  const opened = (): string => new URL(tess.url()).pathname;
+  await expect.poll(opened).toMatch(/^\/shift\/.+/);
+  const first = opened();
+  await tess.keyboard.press('j');
+  await expect.poll(opened).not.toBe(first);
+  await tess.keyboard.press('k');
+  await expect.poll(opened).toBe(first);
+  await tess.keyboard.press('n');
+  await expect(tess.getByRole('dialog', { name: /Note/ })).toBeVisible();
+  await tess.keyboard.press('Escape');
+  await tess.keyboard.press('/');
+  await expect(tess.getByLabel('Find a job or a part')).toBeFocused();
+  await tess.keyboard.type('jjj');
+  await expect.poll(opened).toBe(first);
+  await tess.getByLabel('Find a job or a part').blur();
+  await tess.keyboard.press('?');
+  await expect(tess.getByText('Start or stop my clock')).toBeVisible();
+});
