@@ -45,18 +45,54 @@ export function manyOpen(lines: readonly string[], copies: number): string[] {
   });
 }
 
+/** The same lines with every machine so many times; copies have names and tags of their own. */
+export function manyAssets(lines: readonly string[], copies: number): string[] {
+  return lines.flatMap((line) => {
+    const { table, row } = JSON.parse(line) as { table?: string; row?: Row & { name: string; tag: string } };
+    if (table !== 'assets' || row === undefined) return [line];
+    return Array.from({ length: copies }, (_, copy) => {
+      if (copy === 0) return line;
+      const own = { ...row, id: `${row.id}-${copy}`, tag: `${row.tag}/${copy}`, name: `${row.name} ${copy}` };
+      return JSON.stringify({ table, row: { ...own, parentId: null } });
+    });
+  });
+}
+
+/** The same lines with so many ended jobs on one machine, made from those that it has, entries and all. */
+export function manyEnded(lines: readonly string[], assetId: string, jobs: number): string[] {
+  type Ended = Row & { readonly assetId?: string };
+  const parsed = lines.map((line) => JSON.parse(line) as { table?: string; row?: Ended });
+  const works = parsed.flatMap(({ table, row }) =>
+    table === 'workOrders' && row?.assetId === assetId && row.finishedAt !== null ? [row] : [],
+  );
+  const copies = Math.ceil(jobs / works.length);
+  const ids = new Set(works.map(({ id }) => id));
+  return parsed.flatMap(({ table, row }, index) => {
+    const line = lines[index] ?? '';
+    const isWork = table === 'workOrders' && row !== undefined && ids.has(row.id);
+    const isEntry = table === 'entries' && row?.workOrderId !== undefined && ids.has(row.workOrderId);
+    if (row === undefined || !(isWork || isEntry)) return [line];
+    return Array.from({ length: copies }, (_, copy) => {
+      if (copy === 0) return line;
+      const own = { ...row, id: `${row.id}-c${copy}` };
+      return JSON.stringify({ table, row: isWork ? own : { ...own, workOrderId: `${row.workOrderId}-c${copy}` } });
+    });
+  });
+}
+
 /** The real server and application with these rows, and a lead's phone on which they are. */
 export async function openWorks(lines: readonly string[]): Promise<{ page: Page; close: () => Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'oilcan-bench-'));
   const file = join(folder, 'works.sqlite');
   execFileSync(process.execPath, ['server/dist/main.mjs', 'load'], {
     input: `${lines.join('\n')}\n`,
-    env: { ...process.env, DATABASE_URL: file },
+    env: { ...process.env, DATABASE_URL: file, OILCAN_FILES: join(folder, 'files') },
   });
   const database = await openDatabase(file);
   const server = await buildServer(database, {
     ...defaultConfig,
     filesRoot: join(folder, 'files'),
+    outboxRoot: join(folder, 'outbox'),
     demoPassword: 'mountain',
     requestsPerMinute: 1e9,
     logLevel: 'silent',

@@ -1,6 +1,8 @@
+import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
 import { benchFullPhone, benchStart } from './phone.mjs';
+import { benchFind, benchPast } from './preparing.mjs';
 import { benchSize } from './size.mjs';
 
 const benches = {
@@ -11,6 +13,9 @@ const benches = {
   list: benchList,
   'full-phone': benchFullPhone,
   start: benchStart,
+  find: benchFind,
+  past: benchPast,
+  history: benchHistory,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {

@@ -38,6 +38,41 @@ for (const colorScheme of ['light', 'dark'] as const) {
       expect(await problemsOf(stranger)).toEqual([]);
     });
 
+    test(`axe finds nothing on any view of preparing, ${name}, ${colorScheme}`, async ({ open }) => {
+      test.setTimeout(120_000);
+      const ines = await open('Ines Okafor', { ...options, colorScheme });
+      const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
+        ['/plant/lark-gearbox', 'Parts with a serial number'],
+        ['/plant/past/lark-gearbox', 'The rows'],
+        ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
+        ['/plant/document/document-circuit-lark-tension', 'Larger'],
+        ['/scan?code=NEW-LABEL-0815', 'NEW-LABEL-0815 is not known'],
+        ['/scan', 'Or type the code'],
+        ['/scan/try', 'A label that nobody has bound yet'],
+        ['/notices', 'Choose what I hear of'],
+        ['/shift/kit', 'No jobs are chosen'],
+      ];
+      for (const [path, seen] of views) {
+        await ines.goto(path);
+        await expect(ines.getByText(seen).first()).toBeVisible();
+        expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
+      }
+      await ines.getByRole('button', { name: /^All of today’s/ }).click();
+      await expect(ines.getByRole('heading', { name: 'Tools' })).toBeVisible();
+      expect(await problemsOf(ines)).toEqual([]);
+      await ines.getByRole('button', { name: 'Choose jobs' }).click();
+      expect(await problemsOf(ines)).toEqual([]);
+      await ines.keyboard.press('Escape');
+      await ines.goto('/notices');
+      await ines.getByRole('button', { name: 'Choose what I hear of' }).click();
+      await expect(ines.getByRole('dialog')).toBeVisible();
+      expect(await problemsOf(ines)).toEqual([]);
+      await ines.goto('/plant/lark-gearbox');
+      await ines.getByRole('button', { name: 'Print its label' }).click();
+      await expect(ines.getByRole('dialog')).toBeVisible();
+      expect(await problemsOf(ines)).toEqual([]);
+    });
+
     test(`axe finds nothing on a hazard, what was refused and how it is mended, ${name}, ${colorScheme}`, async ({
       open,
     }) => {

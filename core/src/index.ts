@@ -11,6 +11,7 @@ export * from './history/past-events';
 export * from './history/past-job';
 export * from './history/recurrence';
 export * from './history/reliability';
+export * from './history/thinned';
 export * from './history/usual';
 export * from './ids/ids';
 export * from './money/money';

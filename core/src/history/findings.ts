@@ -87,7 +87,11 @@ export function modesOf(jobs: readonly PastJob[]): { readonly mode: string; read
   const modes = new Map<string, PastJob[]>();
   for (const job of jobs.filter(isFailure)) {
     const coded = new Set(job.faults.map(({ mode }) => mode));
-    for (const mode of coded.size === 0 ? ['UNK'] : coded) modes.set(mode, [...(modes.get(mode) ?? []), job]);
+    for (const mode of coded.size === 0 ? ['UNK'] : coded) {
+      const ofMode = modes.get(mode);
+      if (ofMode === undefined) modes.set(mode, [job]);
+      else ofMode.push(job);
+    }
   }
   return [...modes]
     .map(([mode, ofMode]) => ({ mode, jobs: ofMode }))

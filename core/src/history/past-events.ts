@@ -36,8 +36,21 @@ export interface PastFilter {
   readonly jobs: ReadonlySet<string> | null;
 }
 
+/** How many events of each kind there are in these jobs. */
+export function countEvents(jobs: readonly PastJob[]): Readonly<Record<PastEventKind, number>> {
+  const counts = { work: jobs.length, fault: 0, part: 0, stoppage: 0, reading: 0, note: 0 };
+  for (const { faults, parts, stoppages, readings, notes } of jobs) {
+    counts.fault += faults.length;
+    counts.part += parts.length;
+    counts.stoppage += stoppages.length;
+    counts.reading += readings.length;
+    counts.note += notes.length;
+  }
+  return counts;
+}
+
 /** The events of one kind in these jobs, in the order of the jobs. */
-export function eventsOf(jobs: readonly PastJob[], kind: PastEventKind): PastEvent[] {
+function eventsOf(jobs: readonly PastJob[], kind: PastEventKind): PastEvent[] {
   return jobs.flatMap((job) => ofJob(job, kind));
 }
 

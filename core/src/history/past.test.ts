@@ -1,12 +1,14 @@
+import fc from 'fast-check';
 import { asId, type AssetId, type EntryId, type PartId, type WorkOrderId } from '../ids/ids';
 import { aPastJob, assetId, aWorkOrder, ann, noon, site, workId } from '../testing/builders';
 import { addMinutes, type Instant } from '../time/instant';
 import type { Entry, EntryContent } from '../work/entries';
 import { binsOf } from './bins';
 import { findingsOf, modesOf } from './findings';
-import { wantedEvents, type PastFilter } from './past-events';
+import { countEvents, pastEventKinds, wantedEvents, type PastFilter } from './past-events';
 import { isFailure, pastJobOf, type PastJob } from './past-job';
 import { recurrencesOf, silencesOf } from './recurrence';
+import { thinned } from './thinned';
 import { titleKey, usualFor } from './usual';
 
 const daysAgo = (days: number): Instant => addMinutes(noon, Math.round(-days * 24 * 60));
@@ -268,6 +270,11 @@ describe('the list of a past', () => {
     expect(titles({})).toEqual(['Door', 'Round', 'Seal']);
   });
 
+  it('counts the events of each kind as many as it lists', () => {
+    const counts = countEvents(jobs);
+    for (const kind of pastEventKinds) expect(titles({ kind })).toHaveLength(counts[kind]);
+  });
+
   it('is filtered by kind of event, period, state, words and the jobs behind a sentence', () => {
     expect(titles({ kind: 'fault' })).toEqual(['Seal']);
     expect(titles({ kind: 'note' })).toEqual(['Seal', 'Seal']);
@@ -307,5 +314,24 @@ describe('a picture over time', () => {
   it('knows the day of the zone', () => {
     const late = { at: '2025-12-31T23:30:00.000Z' as Instant };
     expect(binsOf([late], spread, 'Europe/Vienna').map(({ items }) => items.length)).toEqual([0, 0, 1, 0]);
+  });
+});
+
+describe('a picture of many values', () => {
+  it('keeps the least and the greatest, the order, and no more than asked for', () => {
+    const value = fc.record({ value: fc.integer({ min: -100, max: 100 }), at: fc.constant(0) });
+    fc.assert(
+      fc.property(fc.array(value, { minLength: 1, maxLength: 400 }), fc.integer({ min: 2, max: 60 }), (given, most) => {
+        const values = given.map((each, at) => ({ ...each, at }));
+        const few = thinned(values, most);
+        expect(few.length).toBeLessThanOrEqual(Math.max(most, values.length <= most ? values.length : 0));
+        const range = (some: readonly { value: number }[]) => [
+          Math.min(...some.map((each) => each.value)),
+          Math.max(...some.map((each) => each.value)),
+        ];
+        expect(range(few)).toEqual(range(values));
+        expect(few.map(({ at }) => at)).toEqual(few.map(({ at }) => at).toSorted((a, b) => a - b));
+      }),
+    );
   });
 });

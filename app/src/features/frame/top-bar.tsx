@@ -52,7 +52,10 @@ export function TopBar({ title, aside, onBack, backTo = 'Shift', isBeside = fals
 const sheet = StyleSheet.create({
   bar: {
     flexDirection: 'row',
+    // With very large text the marks go onto a second line.
+    flexWrap: 'wrap',
     alignItems: 'center',
+    justifyContent: 'flex-end',
     minHeight: 56,
     paddingLeft: 16,
     paddingRight: 4,
@@ -61,5 +64,13 @@ const sheet = StyleSheet.create({
   name: { flexShrink: 0 },
   aside: { flexShrink: 1, minWidth: 0 },
   back: { alignItems: 'center', marginLeft: -12 },
-  title: { flex: 1, flexDirection: 'row', alignItems: 'baseline', gap: 8, minWidth: 0 },
+  title: {
+    flexGrow: 1,
+    flexShrink: 1,
+    flexBasis: 64,
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    gap: 8,
+    minWidth: 0,
+  },
 });

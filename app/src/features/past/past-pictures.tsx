@@ -4,6 +4,7 @@ import { BarChart, LineChart } from 'react-native-gifted-charts';
 import {
   binsOf,
   nameOfMode,
+  thinned,
   toMillis,
   type Asset,
   type MeasuringPoint,
@@ -21,6 +22,8 @@ import { counted } from '../../words/work-words';
 const HEIGHT = 120;
 const AXIS = 34;
 const MOST_MODES = 6;
+/** More values than this are no longer told apart on a phone. */
+const MOST_VALUES = 120;
 
 interface Props {
   readonly past: ReadPast;
@@ -177,9 +180,13 @@ function Readings({
   const [wanted, setWanted] = useState<string | null>(null);
   const taken = useMemo(() => {
     const byPoint = new Map<string, Taken[]>();
-    for (const { readings } of past.jobs)
-      for (const { pointId, at, value } of readings)
-        byPoint.set(pointId, [...(byPoint.get(pointId) ?? []), { at, value }]);
+    for (const { readings } of past.jobs) {
+      for (const { pointId, at, value } of readings) {
+        const list = byPoint.get(pointId);
+        if (list === undefined) byPoint.set(pointId, [{ at, value }]);
+        else list.push({ at, value });
+      }
+    }
     for (const list of byPoint.values()) list.sort((a, b) => (a.at < b.at ? -1 : 1));
     return byPoint;
   }, [past.jobs]);
@@ -195,7 +202,7 @@ function Readings({
           ))}
         </Choices>
       )}
-      <Trend point={point} taken={taken.get(point.id) ?? []} settings={settings} width={width} />
+      <Trend point={point} taken={thinned(taken.get(point.id) ?? [], MOST_VALUES)} settings={settings} width={width} />
     </View>
   );
 }

@@ -3,7 +3,7 @@ import { lazy, Suspense, useCallback, useMemo, useState, type ReactElement } fro
 import { FlatList, StyleSheet, View } from 'react-native';
 import {
   addMinutes,
-  eventsOf,
+  countEvents,
   pastEventKinds,
   pastScopes,
   wantedEvents,
@@ -113,10 +113,7 @@ function Rows({ asset, scope, said, past, isOld, head }: RowsProps): ReactElemen
     [chosen, period, opened],
   );
   const events = useMemo(() => wantedEvents(past.jobs, filter, namesOf), [past.jobs, filter]);
-  const counts = useMemo(
-    () => new Map(pastEventKinds.map((kind) => [kind, eventsOf(past.jobs, kind).length])),
-    [past.jobs],
-  );
+  const counts = useMemo(() => countEvents(past.jobs), [past.jobs]);
   const isNamed = scope !== 'asset';
   const renderItem = useCallback(
     ({ item }: { readonly item: PastEvent }) => <EventCard event={item} isAssetNamed={isNamed} />,
@@ -152,7 +149,7 @@ function Rows({ asset, scope, said, past, isOld, head }: RowsProps): ReactElemen
         {pastEventKinds.map((kind) => (
           <Choice
             key={kind}
-            word={`${eventWords[kind]} ${counts.get(kind) ?? 0}`}
+            word={`${eventWords[kind]} ${counts[kind]}`}
             isChosen={chosen.kind === kind}
             onPress={() => setChosen((before) => ({ ...before, kind }))}
           />

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { memo, useCallback, useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { create } from 'zustand';
 import { isOpen, type Asset } from '@oilcan/core';
@@ -77,9 +77,9 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
         role="main"
         data={rows}
         keyExtractor={({ node }) => node.id}
-        initialNumToRender={16}
-        maxToRenderPerBatch={20}
-        windowSize={7}
+        initialNumToRender={10}
+        maxToRenderPerBatch={10}
+        windowSize={5}
         ListHeaderComponent={
           <View style={sheet.head}>
             <Words as="title" level={2}>
@@ -114,13 +114,17 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
   );
 }
 
+/** The row of a machine that was found stays the same one, so that a further letter does not draw it again. */
+const foundRows = new WeakMap<Asset, PlantRow>();
+
 function foundRow(asset: Asset, openOn: ReadonlyMap<string, number>): PlantRow {
   const open = openOn.get(asset.id) ?? 0;
-  return {
-    depth: 0,
-    isOpen: false,
-    node: { id: asset.id, name: asset.name, asset, children: [], assets: 1, out: 0, open },
-  };
+  const before = foundRows.get(asset);
+  if (before?.node.open === open) return before;
+  const node = { id: asset.id, name: asset.name, asset, children: [], assets: 1, out: 0, open };
+  const row: PlantRow = { depth: 0, isOpen: false, node };
+  foundRows.set(asset, row);
+  return row;
 }
 
 function OutOfOrder({
@@ -156,7 +160,15 @@ interface TreeRowProps extends PlantRow {
   readonly onGo: (id: string) => void;
 }
 
-function TreeRow({ node, depth, isOpen: open, isChosen, isFound, onTurn, onGo }: TreeRowProps): ReactElement {
+const TreeRow = memo(function TreeRow({
+  node,
+  depth,
+  isOpen: open,
+  isChosen,
+  isFound,
+  onTurn,
+  onGo,
+}: TreeRowProps): ReactElement {
   const palette = usePalette();
   const { asset } = node;
   const place = useRow('places', isFound ? asset?.placeId : null);
@@ -202,7 +214,7 @@ function TreeRow({ node, depth, isOpen: open, isChosen, isFound, onTurn, onGo }:
       </View>
     </View>
   );
-}
+});
 
 /** Of a place or a closed machine: how many under it are not as they should be. */
 function standingWords(node: PlantRow['node'], open: boolean): string | null {

@@ -49,7 +49,37 @@ export function ownWork(rows: ShiftRows, person: Person): WorkOrder[] {
   });
 }
 
-/** The person's own work (a lead's: everybody's), what comes first first, in groups by when. */
+/** A work order in its order, with all the words by which it is found, in lower case. */
+export interface Listed {
+  readonly work: WorkOrder;
+  readonly group: ShiftGroup;
+  readonly text: string;
+}
+
+/** The person's own work (a lead's: everybody's), what comes first first. Made once, whenever rows change. */
+export function listedWork(rows: ShiftRows, person: Person, present: Instant, settings: Settings): Listed[] {
+  const ranked = ownWork(rows, person)
+    .filter((work) => isInSight(work, present, settings.zone))
+    .map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
+  ranked.sort((a, b) => compareForShift(a, b, present));
+  const times = shiftTimes(present, settings.zone);
+  return ranked.map(({ work }) => ({ work, group: shiftGroupOf(work, times), text: textOf(work, rows) }));
+}
+
+/** What of it is wanted, in groups by when. */
+export function sectionsAmong(listed: readonly Listed[], find: string, narrowing: Narrowing): ShiftSection[] {
+  const words = find.trim().toLowerCase().split(/\s+/);
+  const wanted = listed.filter(
+    ({ work, text }) => isWithin(work, narrowing) && words.every((word) => text.includes(word)),
+  );
+  return shiftGroups.flatMap((group) => {
+    const data = wanted.flatMap((each) => (each.group === group ? [each.work] : []));
+    if (data.length === 0) return [];
+    return [{ group, data, estimateMinutes: data.reduce((sum, work) => sum + work.estimateMinutes, 0) }];
+  });
+}
+
+/** Both at once. */
 export function shiftSections(
   rows: ShiftRows,
   person: Person,
@@ -58,31 +88,14 @@ export function shiftSections(
   find: string,
   narrowing: Narrowing = everything,
 ): ShiftSection[] {
-  const wanted = find.trim().toLowerCase();
-  const mine = ownWork(rows, person).filter(
-    (work) =>
-      isInSight(work, present, settings.zone) &&
-      isWithin(work, narrowing) &&
-      (wanted === '' || isFound(work, rows, wanted)),
-  );
-  const ranked = mine.map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
-  ranked.sort((a, b) => compareForShift(a, b, present));
-  const times = shiftTimes(present, settings.zone);
-  const grouped = ranked.map(({ work }) => ({ work, group: shiftGroupOf(work, times) }));
-  return shiftGroups.flatMap((group) => {
-    const data = grouped.flatMap((each) => (each.group === group ? [each.work] : []));
-    if (data.length === 0) return [];
-    return [{ group, data, estimateMinutes: data.reduce((sum, work) => sum + work.estimateMinutes, 0) }];
-  });
+  return sectionsAmong(listedWork(rows, person, present, settings), find, narrowing);
 }
 
-function isFound(work: WorkOrder, rows: ShiftRows, wanted: string): boolean {
+function textOf(work: WorkOrder, rows: ShiftRows): string {
   const asset = rows.assets.get(work.assetId);
   const place = rows.places.get(work.placeId);
   const parts = work.kit.map(({ partId }) => rows.parts.get(partId)).map((part) => `${part?.number} ${part?.name}`);
-  const named = [work.number, work.title, work.reason, asset?.name, asset?.tag, place?.name, ...parts];
-  const text = named.join(' ').toLowerCase();
-  return wanted.split(/\s+/).every((word) => text.includes(word));
+  return [work.number, work.title, work.reason, asset?.name, asset?.tag, place?.name, ...parts].join(' ').toLowerCase();
 }
 
 /** The answer before the rows: how much there is for this shift; a lead's list is everybody's. */

@@ -4,7 +4,7 @@ import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../ui/use-now';
 import { onSite, useSite } from '../frame/use-site';
 import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
-import { ownWork, shiftSections, type ShiftSection } from './shift-list';
+import { listedWork, sectionsAmong, type ShiftSection } from './shift-list';
 
 const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
   new Map(rows.map((row) => [row.id, row]));
@@ -34,14 +34,24 @@ export function useShift(find: string, narrowing: Narrowing): Shift | null {
   const places = useMemo(() => byId(placeRows), [placeRows]);
   const crews = useMemo(() => byId(crewRows), [crewRows]);
   const parts = useMemo(() => byId(partRows), [partRows]);
-  return useMemo(() => {
-    if (settings === undefined || person === null) return null;
-    const rows = { workOrders: onSite(workOrders, site), assets, places, crews, parts };
-    const sections = shiftSections(rows, person, present, settings, find, narrowing);
-    const among = choicesAmong(ownWork(rows, person), narrowing, {
+  const rows = useMemo(
+    () => ({ workOrders: onSite(workOrders, site), assets, places, crews, parts }),
+    [workOrders, site, assets, places, crews, parts],
+  );
+  const listed = useMemo(
+    () => (settings === undefined || person === null ? null : listedWork(rows, person, present, settings)),
+    [rows, person, present, settings],
+  );
+  const among = useMemo(() => {
+    if (settings === undefined || listed === null) return [];
+    const works = listed.map(({ work }) => work);
+    return choicesAmong(works, narrowing, {
       craft: (id) => settings.crafts.find((craft) => craft.id === id)?.name,
       place: (id) => places.get(id)?.name,
     });
-    return { person, settings, present, assets, sections, among };
-  }, [site, workOrders, assets, places, crews, parts, person, present, settings, find, narrowing]);
+  }, [listed, settings, narrowing, places]);
+  return useMemo(() => {
+    if (settings === undefined || person === null || listed === null) return null;
+    return { person, settings, present, assets, sections: sectionsAmong(listed, find, narrowing), among };
+  }, [listed, person, settings, present, assets, among, find, narrowing]);
 }

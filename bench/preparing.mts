@@ -1,0 +1,74 @@
+import type { Page } from '@playwright/test';
+import { demoLines, manyAssets, manyEnded, manyOpen, openWorks } from './large-works.mjs';
+import { percentile, report } from './report.mjs';
+
+/** Typed letter by letter into an empty field. */
+const wordsTyped = ['gearbox', 'lrk-g1', 'tower 5', 'pump', 'seal weeping'];
+
+/** Finding among 20,000 machines and 5,000 open jobs: from a keystroke to the changed list. */
+export async function benchFind(): Promise<void> {
+  const lines = manyAssets(manyOpen(demoLines(1), 125), 300);
+  const { page, close } = await openWorks(lines);
+  await page.goto('/plant');
+  const plant = await keystrokes(page, 'input[aria-label="Find a machine"]');
+  report('a keystroke among 20,000 machines, 95th percentile', plant, 'limit', 30, 'ms', 'aim: 1.0 or less');
+  await page.goto('/shift');
+  const shift = await keystrokes(page, 'input[aria-label="Find a job or a part"]');
+  report('a keystroke among 5,000 jobs, the same', shift, 'limit', 30, 'ms', 'aim: 1.0 or less');
+  await close();
+}
+
+async function keystrokes(page: Page, selector: string): Promise<number> {
+  await page.locator(selector).waitFor();
+  const taken: number[] = [];
+  for (const words of wordsTyped) {
+    for (let length = 1; length <= words.length; length += 1)
+      taken.push(await typed(page, selector, words.slice(0, length)));
+  }
+  return percentile(taken, 95);
+}
+
+/** React carries out what is typed before the event returns: that, and the layout it causes, is the person's wait. */
+function typed(page: Page, selector: string, text: string): Promise<number> {
+  return page.evaluate(`new Promise((resolve) => {
+    const field = document.querySelector('${selector}');
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+    requestAnimationFrame(() => {
+      const started = performance.now();
+      set.call(field, '${text}');
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      document.body.getBoundingClientRect();
+      const ended = performance.now();
+      setTimeout(() => resolve(ended - started), 30);
+    });
+  })`);
+}
+
+const ROUNDS = 7;
+
+/** The past of a machine with 5,000 events, from the press to its sentences and first rows. */
+export async function benchPast(): Promise<void> {
+  const { page, close } = await openWorks(manyEnded(demoLines(1), 'lark-gearbox', 5_000));
+  const taken: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    await page.goto('/plant/lark-gearbox');
+    await page.getByRole('link', { name: /failures in/ }).waitFor();
+    await page.waitForTimeout(500);
+    taken.push(
+      await page.evaluate<number>(`new Promise((resolve) => {
+        const started = performance.now();
+        const watch = new MutationObserver(() => {
+          if (document.querySelectorAll('a[role=link], [role=link]').length < 8) return;
+          if (!document.body.innerText.includes('The rows')) return;
+          watch.disconnect();
+          requestAnimationFrame(() => resolve(performance.now() - started));
+        });
+        watch.observe(document.body, { childList: true, subtree: true });
+        [...document.querySelectorAll('[role=button]')].find((each) => each.innerText === 'What happened before').click();
+      })`),
+    );
+  }
+  const what = 'the past of a machine with 5,000 events, press to sentences and rows';
+  report(what, percentile(taken, 50), 'limit', 300, 'ms', 'aim: 1.0 or less');
+  await close();
+}
