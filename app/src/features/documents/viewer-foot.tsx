@@ -9,7 +9,7 @@ import { Words } from '../../ui/words';
 /** What a document can be enlarged by; 1 fits its width. */
 const scales = [1, 1.5, 2, 3, 4, 6] as const;
 
-export function scaleAfter(scale: number, direction: 1 | -1): number {
+function scaleAfter(scale: number, direction: 1 | -1): number {
   const next = scales.findIndex((each) => each >= scale) + direction;
   return scales[Math.max(0, Math.min(scales.length - 1, next))] ?? 1;
 }

@@ -54,6 +54,7 @@ const sheet = StyleSheet.create({
     flexDirection: 'row',
     // With very large text the marks go onto a second line.
     flexWrap: 'wrap',
+    alignContent: 'center',
     alignItems: 'center',
     justifyContent: 'flex-end',
     minHeight: 56,

@@ -33,7 +33,7 @@ export const useSiteChoice = create<SiteChoice>((set) => ({
 }));
 
 /** The chosen site, if the person has it still; null for all. */
-export function siteOf(person: Pick<Person, 'siteIds'> | null, chosen: string | null): SiteId | null {
+function siteOf(person: Pick<Person, 'siteIds'> | null, chosen: string | null): SiteId | null {
   return person?.siteIds.find((id) => id === chosen) ?? null;
 }
 

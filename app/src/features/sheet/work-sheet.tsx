@@ -203,7 +203,7 @@ const sheet = StyleSheet.create({
   recordColumn: { width: 330, borderLeftWidth: 2 },
   recordContent: { paddingHorizontal: 16, paddingBottom: 24 },
   head: { paddingTop: 14, gap: 4 },
-  facts: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 4, paddingTop: 4 },
+  facts: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 4, paddingTop: 4 },
   fact: { flexDirection: 'row', alignItems: 'center', gap: 5 },
   why: { paddingHorizontal: 4 },
 });
