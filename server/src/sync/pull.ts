@@ -112,7 +112,7 @@ async function readSince(
   const recentSince = carriedSince(now);
   const pieces = tableNames
     .filter((table) => !notCarried.has(table))
-    .map((table) => rowsOf(transaction, table, scope, since, recentSince, limit));
+    .map((table) => rowsOf(transaction, table, { scope, since, recentSince, limit, isFilling }));
   if (!isFilling) {
     pieces.push(goneSince(transaction, scope, since, recentSince, limit));
     pieces.push(removalsSince(transaction, scope, since, limit));
@@ -139,27 +139,46 @@ function named(transaction: Knex.Transaction, name: string): Knex.Raw {
   return transaction.raw('? as name', [name]);
 }
 
+interface Asked {
+  readonly scope: Scope;
+  readonly since: Revision;
+  readonly recentSince: Instant;
+  readonly limit: number;
+  readonly isFilling: boolean;
+}
+
 function rowsOf(
   transaction: Knex.Transaction,
   table: TableName,
-  scope: Scope,
-  since: Revision,
-  recentSince: Instant,
-  limit: number,
+  { scope, since, recentSince, limit, isFilling }: Asked,
 ): Knex.QueryBuilder {
   const query = transaction(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
-  if (table === 'workOrders') query.whereIn('id', carriedWork(transaction, scope, recentSince));
-  else if (isOfWork(table)) query.whereIn('work_order', wholeWork(transaction, scope, recentSince));
-  else if (indexesOf(table).some(([index]) => index === 'person')) query.where('person', scope.personId);
+  // The first rows are found by what is carried; what is new since by its revision, each looked at by itself.
+  const name = sqlName(table);
+  if (table === 'workOrders' && isFilling) query.whereIn('id', carriedWork(transaction, scope, recentSince));
+  else if (table === 'workOrders') query.where((each) => isCarriedWork(each, scope, recentSince));
+  else if (isOfWork(table) && isFilling) query.whereIn('work_order', wholeWork(transaction, scope, recentSince));
+  else if (isOfWork(table)) {
+    const work = wholeWork(transaction, scope, recentSince).where(
+      'work_orders.id',
+      transaction.ref(`${name}.work_order`),
+    );
+    query.whereExists(work);
+  } else if (indexesOf(table).some(([index]) => index === 'person')) query.where('person', scope.personId);
   else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...scope.siteIds]);
   return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
 }
 
 function carriedWork(transaction: Knex.Transaction, scope: Scope, recentSince: Instant): Knex.QueryBuilder {
   return transaction('work_orders')
-    .whereIn('site', [...scope.siteIds])
-    .where((still) => still.whereNull('ended').orWhere('ended', '>', recentSince))
-    .select('id');
+    .where((each) => isCarriedWork(each, scope, recentSince))
+    .select('work_orders.id');
+}
+
+function isCarriedWork(query: Knex.QueryBuilder, scope: Scope, recentSince: Instant): void {
+  query
+    .whereIn('work_orders.site', [...scope.siteIds])
+    .where((still) => still.whereNull('work_orders.ended').orWhere('work_orders.ended', '>', recentSince));
 }
 
 function wholeWork(transaction: Knex.Transaction, scope: Scope, recentSince: Instant): Knex.QueryBuilder {
@@ -168,7 +187,7 @@ function wholeWork(transaction: Knex.Transaction, scope: Scope, recentSince: Ins
   const given = transaction('assignments')
     .whereIn('assignee', [...scope.wholeFor])
     .select('work_order');
-  return carried.whereIn('id', given);
+  return carried.whereIn('work_orders.id', given);
 }
 
 /**
