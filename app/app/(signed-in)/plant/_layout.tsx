@@ -1,6 +1,6 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Beside } from '../../../src/features/frame/beside';
 import { LazyPlant } from '../../../src/features/plant/lazy-plant';
 import { useIsWide } from '../../../src/ui/theme';
 
@@ -10,19 +10,8 @@ export default function PlantLayout(): ReactElement {
   const { asset } = useGlobalSearchParams<{ asset?: string }>();
   if (!isWide) return <Slot />;
   return (
-    <View style={sheet.columns}>
-      <View style={sheet.tree}>
-        <LazyPlant chosen={asset} />
-      </View>
-      <View style={sheet.rest}>
-        <Slot />
-      </View>
-    </View>
+    <Beside list={<LazyPlant chosen={asset} />}>
+      <Slot />
+    </Beside>
   );
 }
-
-const sheet = StyleSheet.create({
-  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
-  tree: { width: 340 },
-  rest: { flex: 1, minWidth: 0 },
-});

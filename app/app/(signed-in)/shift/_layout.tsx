@@ -1,6 +1,6 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
 import { lazy, Suspense, type ReactElement } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Beside } from '../../../src/features/frame/beside';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
 
@@ -14,23 +14,17 @@ export default function ShiftLayout(): ReactElement {
   const isWide = useIsWide();
   const { work } = useGlobalSearchParams<{ work?: string }>();
   if (!isWide) return <Slot />;
+  const list = (
+    <>
+      <ShiftScreen chosen={work} />
+      <Suspense fallback={null}>
+        <ShiftKeys chosen={work} />
+      </Suspense>
+    </>
+  );
   return (
-    <View style={sheet.columns}>
-      <View style={sheet.list}>
-        <ShiftScreen chosen={work} />
-        <Suspense fallback={null}>
-          <ShiftKeys chosen={work} />
-        </Suspense>
-      </View>
-      <View style={sheet.rest}>
-        <Slot />
-      </View>
-    </View>
+    <Beside list={list}>
+      <Slot />
+    </Beside>
   );
 }
-
-const sheet = StyleSheet.create({
-  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
-  list: { width: 340 },
-  rest: { flex: 1, minWidth: 0 },
-});

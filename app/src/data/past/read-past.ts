@@ -1,4 +1,5 @@
 import type { Entry, Findings, Instant, JobLike, PastJob, Usual, WorkOrder } from '@oilcan/core';
+import { askWorker } from '../ask-worker';
 
 /** What the worker is asked. */
 export interface PastQuestion {
@@ -27,14 +28,5 @@ export interface ReadPast {
 
 /** Reads it in a worker of its own, so that thousands of events do not hold up the screen. Null for what is damaged. */
 export function readPast(question: PastQuestion): Promise<ReadPast | null> {
-  return new Promise((resolve) => {
-    const worker = new Worker('/workers/past.js');
-    const end = (past: ReadPast | null): void => {
-      worker.terminate();
-      resolve(past);
-    };
-    worker.addEventListener('message', ({ data }: MessageEvent<ReadPast | null>) => end(data));
-    worker.addEventListener('error', () => end(null));
-    worker.postMessage(question);
-  });
+  return askWorker<ReadPast>('past', question);
 }

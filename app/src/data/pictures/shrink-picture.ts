@@ -1,4 +1,5 @@
 import { asId, type FileId } from '@oilcan/core';
+import { askWorker } from '../ask-worker';
 
 /** A picture ready to be kept: a JPEG, at most 1,600 pixels long, named by its SHA-256. */
 export interface ShrunkPicture {
@@ -8,25 +9,15 @@ export interface ShrunkPicture {
   readonly height: number;
 }
 
-type Answer = {
+interface Answer {
   readonly content: ArrayBuffer;
   readonly id: string;
   readonly width: number;
   readonly height: number;
-} | null;
+}
 
 /** Shrinks a picture in a worker of its own, so that the screen does not stand still. Null for what is no picture. */
-export function shrinkPicture(picture: Blob): Promise<ShrunkPicture | null> {
-  return new Promise((resolve) => {
-    const worker = new Worker('/workers/picture.js');
-    const end = (shrunk: ShrunkPicture | null): void => {
-      worker.terminate();
-      resolve(shrunk);
-    };
-    worker.addEventListener('message', ({ data }: MessageEvent<Answer>) =>
-      end(data === null ? null : { ...data, id: asId<FileId>(data.id), content: new Uint8Array(data.content) }),
-    );
-    worker.addEventListener('error', () => end(null));
-    worker.postMessage(picture);
-  });
+export async function shrinkPicture(picture: Blob): Promise<ShrunkPicture | null> {
+  const shrunk = await askWorker<Answer>('picture', picture);
+  return shrunk === null ? null : { ...shrunk, id: asId<FileId>(shrunk.id), content: new Uint8Array(shrunk.content) };
 }
