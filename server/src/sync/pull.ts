@@ -155,39 +155,56 @@ function rowsOf(
   const query = transaction(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
   // The first rows are found by what is carried; what is new since by its revision, each looked at by itself.
   const name = sqlName(table);
-  if (table === 'workOrders' && isFilling) query.whereIn('id', carriedWork(transaction, scope, recentSince));
-  else if (table === 'workOrders') query.where((each) => isCarriedWork(each, scope, recentSince));
-  else if (isOfWork(table) && isFilling) query.whereIn('work_order', wholeWork(transaction, scope, recentSince));
-  else if (isOfWork(table)) {
-    const work = wholeWork(transaction, scope, recentSince).where(
-      'work_orders.id',
-      transaction.ref(`${name}.work_order`),
-    );
-    query.whereExists(work);
+  if (table === 'workOrders' && isFilling) query.whereIn('id', carriedWork(transaction, scope, recentSince, 'all'));
+  else if (table === 'workOrders') query.where((each) => isCarried(each, scope, recentSince));
+  else if (isOfWork(table) && isFilling) {
+    query.whereIn('work_order', carriedWork(transaction, scope, recentSince, scope.wholeFor));
+  } else if (isOfWork(table)) {
+    const work = transaction('work_orders')
+      .where('work_orders.id', transaction.ref(`${name}.work_order`))
+      .where((each) => isCarried(each, scope, recentSince));
+    if (scope.wholeFor !== 'all') work.whereIn('work_orders.id', givenTo(transaction, scope.wholeFor));
+    // With its limit it stays a question asked of each row, and is not turned into a join that begins with all work.
+    query.whereExists(work.select('work_orders.id').limit(1));
   } else if (indexesOf(table).some(([index]) => index === 'person')) query.where('person', scope.personId);
   else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...scope.siteIds]);
   return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
 }
 
-function carriedWork(transaction: Knex.Transaction, scope: Scope, recentSince: Instant): Knex.QueryBuilder {
-  return transaction('work_orders')
-    .where((each) => isCarriedWork(each, scope, recentSince))
-    .select('work_orders.id');
+/** What is carried among all work: open work and recent work, each found by the index of sites and ends. */
+function carriedWork(
+  transaction: Knex.Transaction,
+  scope: Scope,
+  recentSince: Instant,
+  givenFor: Scope['wholeFor'],
+): Knex.QueryBuilder {
+  const some = (): Knex.QueryBuilder => {
+    const works = transaction('work_orders')
+      .whereIn('site', [...scope.siteIds])
+      .select('id');
+    return givenFor === 'all' ? works : works.whereIn('id', givenTo(transaction, givenFor));
+  };
+  return transaction.unionAll([some().whereNull('ended'), some().where('ended', '>', recentSince)]);
 }
 
-function isCarriedWork(query: Knex.QueryBuilder, scope: Scope, recentSince: Instant): void {
-  query
-    .whereIn('work_orders.site', [...scope.siteIds])
-    .where((still) => still.whereNull('work_orders.ended').orWhere('work_orders.ended', '>', recentSince));
-}
-
-function wholeWork(transaction: Knex.Transaction, scope: Scope, recentSince: Instant): Knex.QueryBuilder {
-  const carried = carriedWork(transaction, scope, recentSince);
-  if (scope.wholeFor === 'all') return carried;
-  const given = transaction('assignments')
-    .whereIn('assignee', [...scope.wholeFor])
+function givenTo(transaction: Knex.Transaction, assignees: readonly string[]): Knex.QueryBuilder {
+  return transaction('assignments')
+    .whereIn('assignee', [...assignees])
     .select('work_order');
-  return carried.whereIn('work_orders.id', given);
+}
+
+/**
+ * Whether one work order is carried, for rows that were found by their revision: written so that no index of sites tempts
+ * the database to begin with all work of a site.
+ */
+function isCarried(query: Knex.QueryBuilder, scope: Scope, recentSince: Instant): void {
+  ofSites(query, scope).where((still) =>
+    still.whereNull('work_orders.ended').orWhere('work_orders.ended', '>', recentSince),
+  );
+}
+
+function ofSites(query: Knex.QueryBuilder, { siteIds }: Scope): Knex.QueryBuilder {
+  return query.whereRaw(`coalesce(work_orders.site, '') in (${siteIds.map(() => '?').join() || 'null'})`, [...siteIds]);
 }
 
 /**
@@ -201,10 +218,9 @@ function goneSince(
   recentSince: Instant,
   limit: number,
 ): Knex.QueryBuilder {
-  return transaction('work_orders')
+  return ofSites(transaction('work_orders'), scope)
     .where('revision', '>', since)
-    .whereIn('site', [...scope.siteIds])
-    .where('ended', '<=', recentSince)
+    .whereRaw("coalesce(ended, '9') <= ?", [recentSince])
     .orderBy('revision')
     .limit(limit)
     .select(named(transaction, 'work_orders'), 'id', 'revision', transaction.raw('null as body'));
