@@ -58,7 +58,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
       }
       await ines.getByRole('button', { name: /^All of today’s/ }).click();
-      await expect(ines.getByRole('heading', { name: 'Tools' })).toBeVisible();
+      await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
       expect(await problemsOf(ines)).toEqual([]);
       await ines.getByRole('button', { name: 'Choose jobs' }).click();
       expect(await problemsOf(ines)).toEqual([]);

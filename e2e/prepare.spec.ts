@@ -88,7 +88,7 @@ test('a kit list is added up, ticked without signal, and shared with a mate', as
   // Two taps from the list to everything that today's jobs need.
   expect(thumb.taps).toBe(2);
   await expect(ines.getByRole('heading', { name: /parts and \d+ tools for \d jobs/ })).toBeVisible();
-  await expect(ines.getByRole('heading', { name: 'Tools' })).toBeVisible();
+  await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
   await ines.getByRole('button', { name: 'Share' }).tap();
   await ines.getByRole('checkbox', { name: 'Jonas Reith' }).tap();
   await ines.keyboard.press('Escape');

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactElement } from 'react';
 import { create } from 'zustand';
 
 interface NoticeState {
@@ -14,14 +14,27 @@ export const useNotice = create<NoticeState>((set) => ({
   clear: () => set({ text: null }),
 }));
 
-const NoticeSnackbar = lazy(() => import('./notice-snackbar').then((module) => ({ default: module.NoticeSnackbar })));
+const load = () => import('./notice-snackbar');
+const NoticeSnackbar = lazy(() => load().then((module) => ({ default: module.NoticeSnackbar })));
+/** After the first screen, so that it is there with the first notice, signal or not. */
+const LATER_MILLISECONDS = 1_000;
 
 /** Shows the sentence for a while. */
 export function NoticeBar(): ReactElement | null {
   const { text, clear } = useNotice();
-  const [wasEverShown, setWasEverShown] = useState(false);
-  if (text !== null && !wasEverShown) setWasEverShown(true);
-  if (!wasEverShown) return null;
+  const [isThere, setIsThere] = useState(false);
+  useEffect(() => {
+    if (isThere) return undefined;
+    const timer = setTimeout(() => {
+      load().then(
+        () => setIsThere(true),
+        () => undefined,
+      );
+    }, LATER_MILLISECONDS);
+    return () => clearTimeout(timer);
+    // Without signal it is tried again with each notice.
+  }, [isThere, text]);
+  if (!isThere) return null;
   return (
     <Suspense fallback={null}>
       <NoticeSnackbar text={text} onDismiss={clear} />

@@ -1,8 +1,9 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
-import { lazy, Suspense, type ReactElement } from 'react';
+import { lazy, type ReactElement } from 'react';
 import { Beside } from '../../../src/features/frame/beside';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
+import { Piece } from '../../../src/ui/piece';
 
 /** Only wide screens have keys worth listening to. */
 const ShiftKeys = lazy(() =>
@@ -17,9 +18,9 @@ export default function ShiftLayout(): ReactElement {
   const list = (
     <>
       <ShiftScreen chosen={work} />
-      <Suspense fallback={null}>
+      <Piece>
         <ShiftKeys chosen={work} />
-      </Suspense>
+      </Piece>
     </>
   );
   return (

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useEffect, useState, type ReactElement } from 'react';
+import { lazy, useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { documentTypeOf, OPENED_DOCUMENT_BYTES, pictureTypeOf, type AssetDocument } from '@oilcan/core';
 import { saveFile } from '../../data/save-file';
@@ -9,6 +9,7 @@ import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
 import { sizeWords, typeWord } from './document-words';
 import { PictureView } from './picture-view';
+import { Piece } from '../../ui/piece';
 
 const PdfView = lazy(() => import('./pdf-view').then((module) => ({ default: module.PdfView })));
 
@@ -121,9 +122,9 @@ function Content({
         </View>
       )}
       {type === 'application/pdf' ? (
-        <Suspense fallback={null}>
+        <Piece>
           <PdfView name={document.name} content={content} onSave={save} />
-        </Suspense>
+        </Piece>
       ) : (
         <PictureView name={document.name} type={type} content={content} onSave={save} />
       )}

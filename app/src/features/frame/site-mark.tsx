@@ -1,10 +1,11 @@
-import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { lazy, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useSite } from './use-site';
+import { Piece } from '../../ui/piece';
 
 const SiteSheet = lazy(() => import('./site-sheet').then((module) => ({ default: module.SiteSheet })));
 
@@ -27,9 +28,9 @@ export function SiteMark(): ReactElement | null {
         </View>
       </Press>
       {isOpen ? (
-        <Suspense fallback={null}>
+        <Piece>
           <SiteSheet onClose={() => setIsOpen(false)} />
-        </Suspense>
+        </Piece>
       ) : null}
     </>
   );

@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useCallback, useState, type ReactElement } from 'react';
+import { lazy, useCallback, useState, type ReactElement } from 'react';
 import { useShiftChoice } from '../shift/use-narrowing';
 import { useShift } from '../shift/use-shift';
 import { useCommand } from './commands';
 import { useKeys } from './use-keys';
+import { Piece } from '../../ui/piece';
 
 const KeysSheet = lazy(() => import('./keys-sheet').then((module) => ({ default: module.KeysSheet })));
 
@@ -31,8 +32,8 @@ export function ShiftKeys({ chosen }: { readonly chosen: string | undefined }): 
     useCallback(() => setIsAsking(true), []),
   );
   return isAsking ? (
-    <Suspense fallback={null}>
+    <Piece>
       <KeysSheet onClose={() => setIsAsking(false)} />
-    </Suspense>
+    </Piece>
   ) : null;
 }

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useCallback, useMemo, useState, type ReactElement } from 'react';
+import { lazy, useCallback, useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import {
   addMinutes,
@@ -29,6 +29,7 @@ import { EventCard } from './event-card';
 import { PastStanding } from './past-standing';
 import { SaidList } from './said-list';
 import { sentencesOf } from './said';
+import { Piece } from '../../ui/piece';
 
 const PastPictures = lazy(() => import('./past-pictures').then((module) => ({ default: module.PastPictures })));
 const PastTable = lazy(() => import('./past-table').then((module) => ({ default: module.PastTable })));
@@ -134,9 +135,9 @@ function Rows({ asset, scope, said, past, isOld, head }: RowsProps): ReactElemen
         </Words>
       ) : null}
       <SaidList said={sentences} assetId={asset.id} scope={scope} />
-      <Suspense fallback={null}>
+      <Piece>
         <PastPictures past={past} scope={scope} asset={asset} />
-      </Suspense>
+      </Piece>
       <Words as="heading" level={3}>
         {opened === undefined ? 'The rows' : `The rows: ${opened.brief}`}
       </Words>
@@ -192,9 +193,9 @@ function Rows({ asset, scope, said, past, isOld, head }: RowsProps): ReactElemen
     );
   if (isWide) {
     return (
-      <Suspense fallback={null}>
+      <Piece>
         <PastTable events={events} kind={chosen.kind} top={top} empty={empty} foot={foot} name={asset.tag} />
-      </Suspense>
+      </Piece>
     );
   }
   return (

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useState, type ReactElement, type ReactNode } from 'react';
+import { lazy, useState, type ReactElement, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { isOpen, levelOf, type Asset, type MeasuringPoint, type WorkOrder } from '@oilcan/core';
 import { now, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
@@ -15,6 +15,7 @@ import { DocumentList } from '../documents/document-list';
 import { assetLabel } from './asset-label';
 import { isUnderWarranty, sayDate } from './dates-of-plate';
 import { classWords, conditionWords } from './plant-words';
+import { Piece } from '../../ui/piece';
 
 const PastBrief = lazy(() => import('../past/past').then((module) => ({ default: module.PastBrief })));
 const LabelSheetForm = lazy(() =>
@@ -49,9 +50,9 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
               <KnownProblems asset={asset} />
               <OpenWork asset={asset} />
               <Part title="What the past says">
-                <Suspense fallback={<Words soft>Reading the past …</Words>}>
+                <Piece fallback={<Words soft>Reading the past …</Words>}>
                   <PastBrief key={asset.id} asset={asset} />
-                </Suspense>
+                </Piece>
                 <Button
                   style={sheet.button}
                   word="What happened before"
@@ -317,13 +318,13 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
         onPress={() => setIsAsking(true)}
       />
       {isAsking ? (
-        <Suspense fallback={null}>
+        <Piece>
           <LabelSheetForm
             labels={[asset, ...parts].map(assetLabel)}
             name={`labels-${asset.tag}`}
             onClose={() => setIsAsking(false)}
           />
-        </Suspense>
+        </Piece>
       ) : null}
     </View>
   );

@@ -1,12 +1,13 @@
-import { lazy, Suspense, type ReactElement } from 'react';
+import { lazy, type ReactElement } from 'react';
+import { Piece } from '../../ui/piece';
 
 const Screen = lazy(() => import('./plant-screen').then((module) => ({ default: module.PlantScreen })));
 
 /** The tree, loaded when it is first shown: two routes place it, and neither is the first screen. */
 export function LazyPlant({ chosen }: { readonly chosen: string | undefined }): ReactElement {
   return (
-    <Suspense fallback={null}>
+    <Piece>
       <Screen chosen={chosen} />
-    </Suspense>
+    </Piece>
   );
 }

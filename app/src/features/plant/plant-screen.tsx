@@ -188,7 +188,7 @@ const TreeRow = memo(function TreeRow({
       ]}
     >
       {canOpen ? (
-        <Press onPress={turn} label={`${open ? 'Close' : 'Open'} ${node.name}`} style={sheet.turn}>
+        <Press onPress={turn} label={`${open ? 'Fold' : 'Unfold'} ${node.name}`} style={sheet.turn}>
           <Icon name={open ? 'down' : 'right'} />
         </Press>
       ) : (

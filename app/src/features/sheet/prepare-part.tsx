@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { lazy, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole, isOpen, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
@@ -16,6 +16,7 @@ import { IsolationList } from './isolation-list';
 import { amountOf, useKitLines, type KitLine } from './kit';
 import { useIsPrepared } from './parts';
 import { Row, Section } from './section';
+import { Piece } from '../../ui/piece';
 
 /** Its statistics are read in a worker; the sheet does not wait for them. */
 const WorkPast = lazy(() => import('../past/past').then((module) => ({ default: module.WorkPast })));
@@ -81,18 +82,18 @@ export function PreparePart({
         <Button style={sheet.acknowledge} word="Add a hazard" icon="hazard" onPress={() => setIsAdding(true)} />
       ) : null}
       {isPrinting ? (
-        <Suspense fallback={null}>
+        <Piece>
           <PaperSheet work={work} onClose={() => setIsPrinting(false)} />
-        </Suspense>
+        </Piece>
       ) : null}
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       <IsolationList work={work} />
       <View style={sheet.kitHead}>
         <Words as="label">What the past says</Words>
       </View>
-      <Suspense fallback={<Words soft>Reading the past …</Words>}>
+      <Piece fallback={<Words soft>Reading the past …</Words>}>
         <WorkPast work={work} />
-      </Suspense>
+      </Piece>
       {kit.length === 0 ? null : (
         <View style={sheet.kitHead}>
           <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
@@ -126,9 +127,9 @@ export function PreparePart({
         ) : null}
       </View>
       {isGiving ? (
-        <Suspense fallback={null}>
+        <Piece>
           <GiveSheet work={work} onClose={() => setIsGiving(false)} />
-        </Suspense>
+        </Piece>
       ) : null}
     </Section>
   );

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useCallback, useEffect, useState, type ReactElement } from 'react';
+import { lazy, useCallback, useEffect, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration, type WorkOrder } from '@oilcan/core';
 import { counted, groupWords } from '../../words/work-words';
@@ -15,6 +15,7 @@ import { firstReason, shiftHeadline } from './shift-list';
 import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
+import { Piece } from '../../ui/piece';
 
 /** Opened now and then, and not needed for the first screen. */
 const NarrowSheet = lazy(() => import('./narrow-sheet').then((module) => ({ default: module.NarrowSheet })));
@@ -61,7 +62,8 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         stickySectionHeadersEnabled={false}
         initialNumToRender={6}
         maxToRenderPerBatch={6}
-        windowSize={7}
+        // While somebody types, every letter may change all rows: fewer are kept ready beyond the screen.
+        windowSize={find === '' ? 7 : 3}
         extraData={present}
         ListHeaderComponent={
           <View style={sheet.head}>
@@ -104,7 +106,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         }
       />
       {isNarrowing ? (
-        <Suspense fallback={null}>
+        <Piece>
           <NarrowSheet
             among={among}
             narrowing={narrowing}
@@ -112,7 +114,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
             onChange={setNarrowing}
             onClose={() => setIsNarrowing(false)}
           />
-        </Suspense>
+        </Piece>
       ) : null}
     </View>
   );

@@ -1,20 +1,29 @@
-import { useMemo, useState, type ReactElement } from 'react';
+import { lazy, useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { formatMoney, money, type Part } from '@oilcan/core';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
+import { Button } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { amountOf, useStockOf } from '../sheet/kit';
+import { binLabels } from './bin-labels';
 import { findParts, partsInBin } from './find-parts';
+import { Piece } from '../../ui/piece';
+
+const LabelSheetForm = lazy(() =>
+  import('../paper/label-sheet-form').then((module) => ({ default: module.LabelSheetForm })),
+);
 
 /** What lies in which bin. */
 export function StoresScreen({ given = '' }: { readonly given?: string }): ReactElement {
   const parts = useTable('parts');
   const stock = useTable('stock');
   const bins = useTable('bins');
+  const stores = useTable('stores');
+  const [isPrinting, setIsPrinting] = useState(false);
   const columns = useIsWide() ? 2 : 1;
   const [find, setFind] = useState(given);
   const shown = useMemo(() => {
@@ -43,12 +52,32 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
             <Words as="title" level={2}>
               {low === 0 ? 'No bin is low' : `${counted(low, 'bin is', 'bins are')} low`}
             </Words>
-            <Field label="Find a part or a bin" value={find} onChange={setFind} />
+            <View style={sheet.find}>
+              <View style={sheet.field}>
+                <Field label="Find a part or a bin" value={find} onChange={setFind} />
+              </View>
+              <Button
+                word="Labels"
+                icon="print"
+                label="Labels for these bins"
+                style={sheet.labels}
+                onPress={() => setIsPrinting(true)}
+              />
+            </View>
           </View>
         }
         ListEmptyComponent={<Words style={sheet.head}>No part fits “{find}”.</Words>}
         renderItem={({ item }) => <PartRow part={item} />}
       />
+      {isPrinting ? (
+        <Piece>
+          <LabelSheetForm
+            labels={binLabels(shown, { stock, bins, stores })}
+            name="labels-bins"
+            onClose={() => setIsPrinting(false)}
+          />
+        </Piece>
+      ) : null}
     </View>
   );
 }
@@ -88,6 +117,9 @@ function BinLine({ binId, amount }: { readonly binId: string; readonly amount: s
 }
 
 const sheet = StyleSheet.create({
+  find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
+  labels: { marginTop: 6, minHeight: 50 },
   screen: { flex: 1, minHeight: 0 },
   list: { width: '100%', maxWidth: 1180, alignSelf: 'center', paddingHorizontal: 16 },
   head: { paddingVertical: 16, gap: 8 },

@@ -1,10 +1,11 @@
-import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { lazy, useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { standingOf } from './standing';
 import { useFacts } from './use-facts';
+import { Piece } from '../../ui/piece';
 
 /** Opened now and then, and not needed for the first screen. */
 const KeptSheet = lazy(() => import('./kept-sheet').then((module) => ({ default: module.KeptSheet })));
@@ -22,9 +23,9 @@ export function SentMark(): ReactElement {
         </Words>
       </Press>
       {isOpen ? (
-        <Suspense fallback={null}>
+        <Piece>
           <KeptSheet onClose={() => setIsOpen(false)} />
-        </Suspense>
+        </Piece>
       ) : null}
     </>
   );

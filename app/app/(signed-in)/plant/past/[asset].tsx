@@ -1,6 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazy, Suspense, type ReactElement } from 'react';
+import { lazy, type ReactElement } from 'react';
 import { pastScopes } from '@oilcan/core';
+import { Piece } from '../../../../src/ui/piece';
 
 const PastScreen = lazy(() =>
   import('../../../../src/features/past/past').then((module) => ({ default: module.PastScreen })),
@@ -9,8 +10,8 @@ const PastScreen = lazy(() =>
 export default function Past(): ReactElement {
   const { asset, with: scope, said } = useLocalSearchParams<{ asset: string; with?: string; said?: string }>();
   return (
-    <Suspense fallback={null}>
+    <Piece>
       <PastScreen assetId={asset} scope={pastScopes.find((each) => each === scope) ?? 'asset'} said={said} />
-    </Suspense>
+    </Piece>
   );
 }
