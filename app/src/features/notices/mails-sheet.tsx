@@ -9,19 +9,27 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 
+/** A mail may be on its way while somebody looks. */
+const LOOK_MILLISECONDS = 3_000;
+
 /** In the place of a mailbox: the mails that went out to me. */
 export function MailsSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
   const palette = usePalette();
   const settings = useSettings();
   const [mails, setMails] = useState<readonly SentMail[] | 'looking' | 'without signal'>('looking');
   useEffect(() => {
-    httpLink.mails().then(
-      (answer) => setMails(answer.mails),
-      (error: unknown) => {
-        if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
-        setMails('without signal');
-      },
-    );
+    const look = (): void => {
+      httpLink.mails().then(
+        (answer) => setMails(answer.mails),
+        (error: unknown) => {
+          if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
+          setMails((before) => (typeof before === 'string' ? 'without signal' : before));
+        },
+      );
+    };
+    look();
+    const timer = setInterval(look, LOOK_MILLISECONDS);
+    return () => clearInterval(timer);
   }, []);
   return (
     <BottomSheet title="My mails" onClose={onClose}>
