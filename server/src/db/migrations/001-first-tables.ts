@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
+import { createRowTables } from './row-tables';
 
 /** Tables of rows, each with the columns by which its rows are listed. */
 const rowTables: Readonly<Record<string, readonly string[]>> = {
@@ -25,14 +26,7 @@ const rowTables: Readonly<Record<string, readonly string[]>> = {
 export const firstTables = {
   name: '001-first-tables',
   up: async (database: Knex): Promise<void> => {
-    for (const [name, keys] of Object.entries(rowTables)) {
-      await database.schema.createTable(name, (table) => {
-        table.string('id', 160).primary();
-        table.bigInteger('revision').notNullable().index();
-        for (const key of keys) table.string(key, 160).nullable().index();
-        table.text('body').notNullable();
-      });
-    }
+    await createRowTables(database, rowTables);
     await database.schema.createTable('removals', (table) => {
       table.string('table_name', 64).notNullable();
       table.string('id', 160).notNullable();

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { createRowTables } from './row-tables';
 
 const WORKS_AT_ONCE = 500;
 
@@ -41,14 +42,7 @@ async function fillWorkOrders(database: Knex): Promise<void> {
 export const preparing = {
   name: '004-preparing',
   up: async (database: Knex): Promise<void> => {
-    for (const [name, keys] of Object.entries(rowTables)) {
-      await database.schema.createTable(name, (table) => {
-        table.string('id', 160).primary();
-        table.bigInteger('revision').notNullable().index();
-        for (const key of keys) table.string(key, 160).nullable().index();
-        table.text('body').notNullable();
-      });
-    }
+    await createRowTables(database, rowTables);
     await database.schema.createTable('mail_queue', (table) => {
       table.increments('id');
       table.string('person', 64).notNullable();
