@@ -34,6 +34,8 @@ export interface PastFilter {
   readonly words: string;
   /** Only of these jobs, when a sentence was opened. */
   readonly jobs: ReadonlySet<string> | null;
+  /** Of readings only those of this measuring point; null for all. */
+  readonly pointId: PointId | null;
 }
 
 /** How many events of each kind there are in these jobs. */
@@ -90,9 +92,10 @@ export function wantedEvents(
       (filter.state === 'all' || (filter.state === 'open') === isOpen(job.state)) &&
       isFound(job, words, namesOf),
   );
-  const { since } = filter;
+  const { since, pointId } = filter;
   return eventsOf(wanted, filter.kind)
     .filter(({ at }) => since === null || at >= since)
+    .filter((event) => pointId === null || event.kind !== 'reading' || event.pointId === pointId)
     .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? -1 : 1));
 }
 

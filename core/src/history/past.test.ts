@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { asId, type AssetId, type EntryId, type PartId, type WorkOrderId } from '../ids/ids';
-import { aPastJob, assetId, aWorkOrder, ann, noon, site, workId } from '../testing/builders';
+import { aPastJob, assetId, aWorkOrder, ann, noon, anEntry } from '../testing/builders';
 import { addMinutes, type Instant } from '../time/instant';
 import type { Entry, EntryContent } from '../work/entries';
 import { binsOf } from './bins';
@@ -31,8 +31,7 @@ const job = (days: number, given: Partial<PastJob> = {}): PastJob => {
 describe('a work order of the past', () => {
   const entry = (content: EntryContent, given: Partial<Entry> = {}): Entry => {
     count += 1;
-    const id = asId<EntryId>(`e-${count}`);
-    return { id, siteId: site, workOrderId: workId, assetId, at: noon, by: ann.id, amends: null, content, ...given };
+    return anEntry(content, { id: asId<EntryId>(`e-${count}`), ...given });
   };
   const cost = { minor: 0, currency: 'EUR' } as never;
   const labor = (from: number, minutes: number, timeType: 'regular' | 'travel' = 'regular'): EntryContent => ({
@@ -256,7 +255,7 @@ describe('findings', () => {
 });
 
 describe('the list of a past', () => {
-  const all: PastFilter = { kind: 'work', since: null, state: 'all', words: '', jobs: null };
+  const all: PastFilter = { kind: 'work', since: null, state: 'all', words: '', jobs: null, pointId: null };
   const reading = { pointId: asId<never>('point'), at: daysAgo(2), value: 71, level: 'normal' as const };
   const jobs = [
     job(5, { title: 'Seal', notes: ['Lip hard', 'New seal'] }),
@@ -279,6 +278,8 @@ describe('the list of a past', () => {
     expect(titles({ kind: 'fault' })).toEqual(['Seal']);
     expect(titles({ kind: 'note' })).toEqual(['Seal', 'Seal']);
     expect(titles({ kind: 'reading' })).toEqual(['Round']);
+    expect(titles({ kind: 'reading', pointId: reading.pointId })).toEqual(['Round']);
+    expect(titles({ kind: 'reading', pointId: asId<never>('another') })).toEqual([]);
     expect(titles({ since: daysAgo(4) })).toEqual(['Door', 'Round']);
     expect([titles({ state: 'open' }), titles({ state: 'ended' })]).toEqual([['Door'], ['Round', 'Seal']]);
     expect(titles({ words: 'LIP elu' })).toEqual(['Seal']);

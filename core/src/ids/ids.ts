@@ -23,3 +23,8 @@ export type OperationId = Id<'operation'>;
 export function asId<I extends Id<string>>(text: string): I {
   return text as I;
 }
+
+/** Rows by their id. */
+export function byId<Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> {
+  return new Map(rows.map((row) => [row.id, row]));
+}

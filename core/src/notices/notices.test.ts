@@ -1,12 +1,24 @@
-import { asId, type PersonId, type WorkOrderId } from '../ids/ids';
+import { asId, type CrewId, type PersonId, type WorkOrderId } from '../ids/ids';
 import { applyOperation } from '../operations/apply';
 import type { ArgsOf, OperationName } from '../operations/registry';
 import type { Person } from '../people/people';
 import { MemoryRecords } from '../records/memory-records';
-import { aCrew, ann, anOperation, aWorkOrder, bob, lea, noon, put, smallWorks, workId } from '../testing/builders';
+import {
+  aCrew,
+  ann,
+  aPerson,
+  anOperation,
+  aWorkOrder,
+  bob,
+  lea,
+  noon,
+  put,
+  smallWorks,
+  workId,
+} from '../testing/builders';
 import { addMinutes } from '../time/instant';
 import type { WorkOrder } from '../work/work-order';
-import { noticeChoiceOf, noticesOfChange, noticesOfLate, noticesOfShort, type Notice } from './notices';
+import { isNoticeKept, noticeChoiceOf, noticesOfChange, noticesOfLate, noticesOfShort, type Notice } from './notices';
 
 const crews = [aCrew()];
 const told = (notices: readonly Notice[]): string[] =>
@@ -110,6 +122,13 @@ describe('a person’s notices', () => {
     ]);
   });
 
+  it('leave two weeks after they were seen, and sixty days after they came unseen', () => {
+    const days = (count: number) => addMinutes(noon, count * 24 * 60);
+    const seen = { at: days(-40), seenAt: noon };
+    expect([13, 14].map((count) => isNoticeKept(seen, days(count)))).toEqual([true, false]);
+    expect([59, 60].map((count) => isNoticeKept({ at: noon, seenAt: null }, days(count)))).toEqual([true, false]);
+  });
+
   it('come as they chose, by kind', async () => {
     await run('notices.choose', { kind: 'late', isWanted: true, byMail: true, byPush: false });
     await run('notices.choose', { kind: 'given', isWanted: false, byMail: true, byPush: true });
@@ -131,6 +150,29 @@ describe('a person’s notices', () => {
 });
 
 describe('giving out work', () => {
+  it('several times leaves nobody behind who could not know of it', async () => {
+    const records = new MemoryRecords();
+    const cleo = aPerson({ id: asId<PersonId>('cleo') });
+    const other = aCrew({ id: asId<CrewId>('other'), memberIds: [cleo.id] });
+    records.change([...smallWorks({ state: 'underway' }), put('crews', aCrew()), put('crews', other)]);
+    const give = async (personIds: PersonId[], crewId: CrewId | null, minutes: number): Promise<void> => {
+      const at = addMinutes(noon, minutes);
+      const operation = anOperation('work.give', { workOrderId: workId, personIds, crewId }, { by: lea.id, at });
+      records.change((await applyOperation(records, operation, lea, at)).changes);
+    };
+    await give([], other.id, 5);
+    await give([lea.id], null, 10);
+    await give([], aCrew().id, 15);
+    await give([lea.id], null, 20);
+    const note = async (who: Person): Promise<string> => {
+      const args = { workOrderId: workId, text: 'Made without signal' };
+      const operation = anOperation('note.add', args, { by: who.id, at: addMinutes(noon, 1), knew: noon });
+      const { outcome } = await applyOperation(records, operation, who, addMinutes(noon, 30));
+      return outcome.ok ? 'accepted' : outcome.code;
+    };
+    expect([await note(ann), await note(bob), await note(cleo)]).toEqual(['accepted', 'accepted', 'accepted']);
+  });
+
   it('is a lead’s, to people of the site, and leaves no record of the former ones behind', async () => {
     const records = new MemoryRecords();
     records.change(smallWorks({ state: 'underway' }));

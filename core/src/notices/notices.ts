@@ -1,7 +1,7 @@
 import type { CrewId, PersonId, WorkOrderId } from '../ids/ids';
 import type { Crew } from '../people/people';
 import { isLate } from '../planning/shift-order';
-import type { Instant } from '../time/instant';
+import { addMinutes, type Instant } from '../time/instant';
 import { isOpen } from '../work/states';
 import type { WorkOrder } from '../work/work-order';
 
@@ -27,6 +27,18 @@ export interface Notice {
   readonly detail: string;
   readonly at: Instant;
   readonly seenAt: Instant | null;
+}
+
+const DAY_MINUTES = 24 * 60;
+/** A notice leaves so long after it was seen; one that nobody looked at, so long after it came. */
+const SEEN_DAYS = 14;
+const UNSEEN_DAYS = 60;
+
+/** Whether a notice is still kept: the server and the phones let go of it by the same rule, each by itself. */
+export function isNoticeKept({ at, seenAt }: Pick<Notice, 'at' | 'seenAt'>, now: Instant): boolean {
+  return seenAt === null
+    ? at > addMinutes(now, -UNSEEN_DAYS * DAY_MINUTES)
+    : seenAt > addMinutes(now, -SEEN_DAYS * DAY_MINUTES);
 }
 
 /** That a person wants to hear of a work order that may not be theirs. */

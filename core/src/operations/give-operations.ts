@@ -1,6 +1,8 @@
 import * as yup from 'yup';
 import type { CrewId, PersonId, WorkOrderId } from '../ids/ids';
+import type { Records } from '../records/records';
 import { isOpen } from '../work/states';
+import type { WorkOrder } from '../work/work-order';
 import { argsSchema, idField } from './fields';
 import { findOwnWork } from './guards';
 import { accepted, defineOperation, refuse } from './operation';
@@ -31,8 +33,22 @@ export const giveWork = defineOperation({
     if (crewId !== null && (await records.get('crews', crewId)) === undefined) {
       return refuse('not_found', { what: 'crew' }, 'crewId');
     }
-    const formerly = { personIds: work.personIds, crewId: work.crewId, since: context.now };
+    const formerly = { ...(await everybodyBefore(records, work)), since: context.now };
     await records.put('workOrders', { ...work, personIds: people, crewId, formerly });
     return accepted;
   },
 });
+
+/** Who has it, and who had it before them: a phone may have been without signal through several givings. */
+async function everybodyBefore(
+  records: Records,
+  { personIds, crewId, formerly }: WorkOrder,
+): Promise<Pick<WorkOrder, 'personIds' | 'crewId'>> {
+  const crewBefore = formerly?.crewId ?? null;
+  const isOtherCrew = crewId !== null && crewBefore !== null && crewBefore !== crewId;
+  const members = isOtherCrew ? ((await records.get('crews', crewBefore))?.memberIds ?? []) : [];
+  return {
+    personIds: [...new Set([...personIds, ...(formerly?.personIds ?? []), ...members])],
+    crewId: crewId ?? crewBefore,
+  };
+}

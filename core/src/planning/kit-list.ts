@@ -1,9 +1,9 @@
 import type { BinId, PartId, PersonId, StoreId, WorkOrderId } from '../ids/ids';
 import type { Thousandths } from '../quantity/quantity';
 import type { Bin, Part, StockLevel, Store } from '../stock/stock';
-import { convertQuantity } from '../stock/units';
 import type { Instant } from '../time/instant';
 import type { KitPart, WorkOrder } from '../work/work-order';
+import { kitNeeds } from './kit';
 
 /** What somebody takes along: the chosen work orders, with whom it is shared, and what is in the bag. A person has one. */
 export interface KitList {
@@ -50,29 +50,20 @@ export interface KitListRows {
   readonly usedOf: (workOrderId: WorkOrderId, partId: PartId) => Thousandths;
 }
 
-/** A planned amount in the part's own unit; null when the two units measure different things. */
-export function plannedInPartUnit(planned: KitPart, part: Pick<Part, 'unit'> | undefined): Thousandths | null {
-  if (planned.unit === null || part === undefined) return planned.quantity;
-  return convertQuantity(planned.quantity, planned.unit, part.unit);
-}
-
 /**
  * Every part that the jobs still need, added up by bin: what is short first, then in walking order, which is by store and
  * by the label of the bin. Amounts in units that do not convert stand on lines of their own.
  */
 export function kitListParts(works: readonly WorkOrder[], rows: KitListRows): KitListPart[] {
   const lines = new Map<string, { planned: KitPart; unit: string; needed: Thousandths; ids: Set<WorkOrderId> }>();
-  const used = new Set<string>();
   for (const work of works) {
-    for (const planned of work.kit) {
-      const part = rows.parts.get(planned.partId);
-      const inPartUnit = plannedInPartUnit(planned, part);
-      const unit = inPartUnit === null ? (planned.unit ?? '') : (part?.unit ?? planned.unit ?? '');
-      const once = `${work.id} ${planned.partId}`;
-      // What was used of a part on a job counts against its first line only.
-      const spent = inPartUnit === null || used.has(once) ? 0 : rows.usedOf(work.id, planned.partId);
-      used.add(once);
-      const needed = Math.max(0, (inPartUnit ?? planned.quantity) - spent);
+    const needs = kitNeeds(
+      work.kit,
+      (partId) => rows.usedOf(work.id, partId),
+      (partId) => rows.parts.get(partId),
+    );
+    for (const { planned, quantity, unit, left } of needs) {
+      const needed = left ?? quantity;
       if (needed === 0) continue;
       const key = `${planned.partId}@${planned.binId}@${unit}`;
       const line = lines.get(key) ?? { planned, unit, needed: 0, ids: new Set() };

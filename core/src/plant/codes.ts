@@ -1,4 +1,4 @@
-import type { AssetId, PersonId, SiteId } from '../ids/ids';
+import type { AssetId, PersonId, PlaceId, SiteId } from '../ids/ids';
 import type { Instant } from '../time/instant';
 
 /** A code on a label that was bound to an asset on the spot. An asset's own tag need not be bound. */
@@ -25,6 +25,11 @@ export function labelText(origin: string, code: string): string {
 /** The label of a bin has its own kind of code, so that it is never taken for a machine's tag. */
 export function binCode(storeName: string, binLabel: string): string {
   return `BIN:${storeName}:${binLabel}`.toUpperCase();
+}
+
+/** The label of a place, such as the door of a room; by its id, because rooms of one name are in many a station. */
+export function placeCode(id: PlaceId): string {
+  return `PLACE:${id}`.toUpperCase();
 }
 
 /**

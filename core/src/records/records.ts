@@ -15,9 +15,13 @@ export interface Records {
 }
 
 /** A row that was put, or the id of one that was removed. */
-export type Change = {
-  [T in TableName]: PutChange<T> | { readonly table: T; readonly id: string; readonly row: null };
-}[TableName];
+export type Change = { [T in TableName]: PutChange<T> }[TableName] | Removal;
+
+interface Removal {
+  readonly table: TableName;
+  readonly id: string;
+  readonly row: null;
+}
 
 interface PutChange<T extends TableName> {
   readonly table: T;

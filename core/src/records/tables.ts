@@ -1,6 +1,7 @@
 import type { Follow, Notice, NoticeChoice } from '../notices/notices';
 import type { KitList } from '../planning/kit-list';
 import type { Code } from '../plant/codes';
+import type { Contact } from '../plant/contacts';
 import type { AssetDocument, Installation } from '../plant/documents';
 import type { Asset, MeasuringPoint, Place } from '../plant/plant';
 import type { Crew, Person, Site } from '../people/people';
@@ -9,6 +10,7 @@ import { endOf } from '../sync/carried';
 import type { Bin, Movement, Part, StockLevel, Store } from '../stock/stock';
 import type { Acknowledgement, Clock } from '../work/clock';
 import type { Entry } from '../work/entries';
+import type { Permit } from '../work/permits';
 import type { Step } from '../work/steps';
 import type { WorkOrder } from '../work/work-order';
 
@@ -30,10 +32,12 @@ export interface Tables {
   steps: Step;
   entries: Entry;
   acknowledgements: Acknowledgement;
+  permits: Permit;
   clocks: Clock;
   documents: AssetDocument;
   installations: Installation;
   codes: Code;
+  contacts: Contact;
   kitLists: KitList;
   notices: Notice;
   follows: Follow;
@@ -76,6 +80,7 @@ export const tableIndexes = {
     site: (row: Acknowledgement) => row.siteId,
     workOrder: (row: Acknowledgement) => row.workOrderId,
   },
+  permits: { site: (row: Permit) => row.siteId, workOrder: (row: Permit) => row.workOrderId },
   clocks: { site: (row: Clock) => row.siteId, workOrder: (row: Clock) => row.workOrderId },
   documents: {
     site: (row: AssetDocument) => row.siteId,
@@ -84,6 +89,7 @@ export const tableIndexes = {
   },
   installations: { site: (row: Installation) => row.siteId, asset: (row: Installation) => row.assetId },
   codes: { site: (row: Code) => row.siteId, asset: (row: Code) => row.assetId },
+  contacts: { site: (row: Contact) => row.siteId },
   kitLists: {},
   // Each person's own: `person` is also what a pull goes by.
   notices: { person: (row: Notice) => row.personId },
@@ -94,6 +100,9 @@ export const tableIndexes = {
 export type IndexName<T extends TableName> = keyof (typeof tableIndexes)[T] & string;
 
 export const tableNames = Object.keys(tableIndexes) as readonly TableName[];
+
+/** Tables whose rows belong to a work order, and are carried where that is carried whole. */
+export const tablesOfWork = ['steps', 'entries', 'acknowledgements', 'permits'] as const satisfies readonly TableName[];
 
 export function isTableName(text: string): text is TableName {
   return Object.hasOwn(tableIndexes, text);

@@ -64,6 +64,11 @@ export function stockLevelId(partId: PartId, binId: BinId): string {
   return `${partId}@${binId}`;
 }
 
+/** Whether less lies there than should. */
+export function isLow({ onHand, lowLevel }: Pick<StockLevel, 'onHand' | 'lowLevel'>): boolean {
+  return lowLevel > 0 && onHand < lowLevel;
+}
+
 /** What lies in a bin after all its movements. */
 export function onHandAfter(movements: readonly Movement[]): Thousandths {
   return movements.reduce((sum, movement) => sum + movement.change, 0);

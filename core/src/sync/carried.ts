@@ -27,11 +27,15 @@ export function assigneesOf(work: Pick<WorkOrder, 'personIds' | 'crewId'>): stri
 }
 
 /**
- * For whom a person carries work orders whole, with their steps, entries and acknowledgements: for all when a lead,
+ * For whom a person carries work orders whole, with the rows of `tablesOfWork`: for all when a lead,
  * else for themselves and their crews. Of other work on their sites they carry what it is, and look up the rest.
  */
 export function carriesWholeFor(person: Person, crews: readonly Crew[]): 'all' | ReadonlySet<string> {
-  if (hasRole(person, ['lead'])) return 'all';
+  return hasRole(person, ['lead']) ? 'all' : assigneesFor(person, crews);
+}
+
+/** By whose ids work is a person's own: by their own, and by those of their crews. */
+export function assigneesFor(person: Person, crews: readonly Crew[]): ReadonlySet<string> {
   const own = crews.filter((crew) => crew.memberIds.includes(person.id)).map((crew) => crew.id);
   return new Set<string>([person.id, ...own]);
 }

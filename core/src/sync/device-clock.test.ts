@@ -72,6 +72,14 @@ describe('the clock of a device', () => {
     expect(toMillis(device.clock.now())).toBe(start + 120_000);
   });
 
+  it('stamps in whole milliseconds, though the clock that only runs counts finer', () => {
+    const device = new Device();
+    device.passes(10.25);
+    device.wall = start - HOUR;
+    const { deviceTime, ahead } = device.clock.stamp();
+    expect([deviceTime, ahead].every(Number.isInteger)).toBe(true);
+  });
+
   it('counts a setting back once when it is measured before it is noticed', () => {
     const device = new Device();
     device.wall -= HOUR;

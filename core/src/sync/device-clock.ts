@@ -37,7 +37,7 @@ export interface Stamp {
   readonly ahead: number;
 }
 
-/** The two clocks of a device, in milliseconds: the one that can be set, and one that only runs. */
+/** The two clocks of a device, in milliseconds: the one that can be set (whole ones), and one that only runs. */
 export interface DeviceClocks {
   readonly wall: () => number;
   readonly running: () => number;
@@ -100,7 +100,7 @@ export class DeviceClock {
   #corrected(): number {
     const wall = this.#clocks.wall();
     const running = this.#clocks.running();
-    const jump = wall - this.#wallBefore - (running - this.#runningBefore);
+    const jump = Math.round(wall - this.#wallBefore - (running - this.#runningBefore));
     // Set back while it was used. Forward may also be a device that slept, so that is left for the server to tell.
     if (jump < -NOISE_MILLISECONDS) this.#ahead += jump;
     this.#wallBefore = wall;

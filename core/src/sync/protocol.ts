@@ -9,8 +9,9 @@ import type { Instant } from '../time/instant';
  * Raised whenever an older phone could no longer talk to the server.
  * 2: operations say how far the device's clock was ahead, and what its person could know.
  * 3: work orders have tools, isolation and kits in other units; documents, numbered parts, labels and kit lists.
+ * 4: permits and contacts.
  */
-export const PROTOCOL_VERSION = 3;
+export const PROTOCOL_VERSION = 4;
 
 /** Operations in one push. */
 export const PUSH_LIMIT = 50;

@@ -3,6 +3,7 @@ import {
   type AssetId,
   type BinId,
   type CrewId,
+  type EntryId,
   type OperationId,
   type PartId,
   type PersonId,
@@ -14,6 +15,7 @@ import {
   type WorkOrderId,
 } from '../ids/ids';
 import type { PastJob } from '../history/past-job';
+import { money } from '../money/money';
 import type { Operation } from '../operations/operation';
 import type { ArgsOf, OperationName } from '../operations/registry';
 import type { Crew, Person } from '../people/people';
@@ -23,6 +25,7 @@ import type { TableName, Tables } from '../records/tables';
 import type { Settings } from '../settings/settings';
 import { stockLevelId, type Bin, type Part, type StockLevel } from '../stock/stock';
 import { parseInstant, type Instant } from '../time/instant';
+import type { Entry, EntryContent } from '../work/entries';
 import type { Step, StepQuestion } from '../work/steps';
 import type { WorkOrder } from '../work/work-order';
 
@@ -209,6 +212,27 @@ export const aLevel = (onHand: number, given: Partial<StockLevel> = {}): StockLe
   onHand,
   lowLevel: 0,
   ...given,
+});
+
+export const anEntry = (content: EntryContent, given: Partial<Entry> = {}): Entry => ({
+  id: asId<EntryId>('entry'),
+  siteId: site,
+  workOrderId: workId,
+  assetId,
+  at: noon,
+  by: ann.id,
+  amends: null,
+  content,
+  ...given,
+});
+
+/** So much of the part, used from its bin. */
+export const aUse = (quantity: number): EntryContent => ({
+  kind: 'part',
+  partId,
+  binId,
+  quantity,
+  cost: money(0, 'EUR'),
 });
 
 /** A row as a change that puts it. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatClock, formatDuration, parseDuration } from './duration';
+import { formatClock, formatDuration, parseDuration, typedDuration } from './duration';
 
 describe('parseDuration', () => {
   it.each(['1:30', '1.5', '1,5', '90m', '1h30', '1.5h', '1,5 h', '90 min', '01:30', '1h30m'])(
@@ -51,6 +51,13 @@ describe('formatDuration', () => {
     [65, '1 h 05'],
     [460, '7 h 40'],
   ])('writes %d minutes as %s', (minutes, text) => {
-    expect(formatDuration(minutes)).toBe(text);
+    expect(formatDuration(minutes)).toBe(text.replaceAll(' ', '\u00a0'));
+  });
+});
+
+describe('typedDuration', () => {
+  it('writes what is read again as the same', () => {
+    expect([30, 60, 95].map(typedDuration)).toEqual(['30min', '1h', '1h35']);
+    for (let minutes = 1; minutes < 600; minutes += 7) expect(parseDuration(typedDuration(minutes))).toBe(minutes);
   });
 });

@@ -35,10 +35,19 @@ export function formatClock(minutes: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
-/** Minutes as a figure with its units: 90 is `1 h 30`, 45 is `45 min`, 120 is `2 h`. */
+/** Between a figure and its unit, so that a line does not break there. */
+const NO_BREAK = '\u00a0';
+
+/** Minutes as a figure with its units: 90 is `1 h 30`, 45 is `45 min`, 120 is `2 h`; on one line. */
 export function formatDuration(minutes: number): string {
   const hours = Math.floor(minutes / 60);
   const rest = minutes % 60;
-  if (hours === 0) return `${rest} min`;
-  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
+  if (hours === 0) return `${rest}${NO_BREAK}min`;
+  const whole = `${hours}${NO_BREAK}h`;
+  return rest === 0 ? whole : `${whole}${NO_BREAK}${String(rest).padStart(2, '0')}`;
+}
+
+/** Minutes as somebody types them: 90 is `1h30`, 45 is `45min`. */
+export function typedDuration(minutes: number): string {
+  return formatDuration(minutes).replaceAll(NO_BREAK, '');
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asId, type EntryId, type PersonId } from '../ids/ids';
 import { money } from '../money/money';
-import { ann, aStep, aWorkOrder, binId, bob, noon, partId, someSettings } from '../testing/builders';
+import { ann, aStep, aWorkOrder, binId, bob, noon, partId, someSettings, anEntry } from '../testing/builders';
 import { addMinutes } from '../time/instant';
 import { clockMinutes } from './clock';
 import { costOf, laborCost, partCost } from './cost';
@@ -10,17 +10,8 @@ import { owedBefore } from './owed';
 import { canChange, isOpen, transitions, type Transition } from './states';
 import { workStates } from './work-order';
 
-const entry = (id: string, content: EntryContent, given: Partial<Entry> = {}): Entry => ({
-  id: asId<EntryId>(id),
-  siteId: aWorkOrder().siteId,
-  workOrderId: aWorkOrder().id,
-  assetId: aWorkOrder().assetId,
-  at: noon,
-  by: ann.id,
-  amends: null,
-  content,
-  ...given,
-});
+const entry = (id: string, content: EntryContent, given: Partial<Entry> = {}): Entry =>
+  anEntry(content, { id: asId<EntryId>(id), ...given });
 
 const labor = (minutes: number): EntryContent => ({
   kind: 'labor',

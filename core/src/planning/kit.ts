@@ -1,0 +1,69 @@
+import type { PartId } from '../ids/ids';
+import type { Thousandths } from '../quantity/quantity';
+import type { Part } from '../stock/stock';
+import { convertQuantity } from '../stock/units';
+import { standingOf, type Entry } from '../work/entries';
+import type { KitPart } from '../work/work-order';
+
+/** One planned line of a kit: what is planned, what of it was used, and what is still to be taken. */
+export interface KitNeed {
+  readonly planned: KitPart;
+  /** What is planned, in `unit`. */
+  readonly quantity: Thousandths;
+  /** The part's own unit, or the planned one where that does not convert to it. */
+  readonly unit: string;
+  /** In the part's unit. */
+  readonly used: Thousandths;
+  /** In the part's unit, never below zero; null where the planned unit does not convert to it. */
+  readonly left: Thousandths | null;
+}
+
+type PartOf = (partId: PartId) => Pick<Part, 'unit'> | undefined;
+
+/**
+ * What a kit still needs. What was used of a part counts against its lines in their order, each up to what is planned
+ * there; what was used beyond all of them stands at the last.
+ *
+ * @param usedOf what was used of a part, in its unit
+ */
+export function kitNeeds(
+  kit: readonly KitPart[],
+  usedOf: (partId: PartId) => Thousandths,
+  partOf: PartOf,
+): readonly KitNeed[] {
+  const lines = kit.map((planned) => ({ planned, inPartUnit: plannedInPartUnit(planned, partOf(planned.partId)) }));
+  const lastOf = new Map<PartId, number>();
+  for (const isComparable of [false, true]) {
+    for (const [index, { planned, inPartUnit }] of lines.entries())
+      if ((inPartUnit !== null) === isComparable) lastOf.set(planned.partId, index);
+  }
+  const rest = new Map<PartId, Thousandths>();
+  return lines.map(({ planned, inPartUnit }, index) => {
+    const { partId } = planned;
+    const usable = rest.get(partId) ?? usedOf(partId);
+    const spent = Math.min(usable, inPartUnit ?? 0);
+    const used = lastOf.get(partId) === index ? usable : spent;
+    rest.set(partId, usable - used);
+    return {
+      planned,
+      quantity: inPartUnit ?? planned.quantity,
+      unit: (inPartUnit === null ? planned.unit : (partOf(partId)?.unit ?? planned.unit)) ?? '',
+      used,
+      left: inPartUnit === null ? null : inPartUnit - spent,
+    };
+  });
+}
+
+/** A planned amount in the part's own unit; null when the two units measure different things. */
+function plannedInPartUnit(planned: KitPart, part: Pick<Part, 'unit'> | undefined): Thousandths | null {
+  if (planned.unit === null || part === undefined) return planned.quantity;
+  return convertQuantity(planned.quantity, planned.unit, part.unit);
+}
+
+/** What was used of each part by what was recorded on a job. */
+export function usedIn(entries: readonly Entry[]): (partId: PartId) => Thousandths {
+  const used = new Map<PartId, Thousandths>();
+  for (const { content } of standingOf(entries, 'part'))
+    used.set(content.partId, (used.get(content.partId) ?? 0) + content.quantity);
+  return (partId) => used.get(partId) ?? 0;
+}
