@@ -1,4 +1,4 @@
-import { asId, type AssetId } from '@oilcan/core';
+import { asId, type AssetId, type PlaceId } from '@oilcan/core';
 import { anAsset, ann, anOperation, assetId, bob, otherSite, put, smallWorks } from '@oilcan/core/testing';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
@@ -9,6 +9,7 @@ beforeEach(async () => {
     ...smallWorks(),
     put('sites', { id: otherSite, name: 'Valley' }),
     put('assets', anAsset({ id: asId<AssetId>('far'), siteId: otherSite, tag: 'FAR-1' })),
+    put('places', { id: asId<PlaceId>('hut'), siteId: otherSite, parentId: null, name: 'Hut' }),
     put('assets', anAsset({ id: asId<AssetId>('odd'), tag: '100%_"A"' })),
   ]);
   cookie = await works.signIn(ann);
@@ -38,6 +39,7 @@ describe('a label that a phone does not know', () => {
 
   it('of a site that the person does not have says which site that is', async () => {
     expect(await look('FAR-1')).toMatchObject([403, { code: 'other_site', values: { site: 'Valley' } }]);
+    expect(await look('place:hut')).toMatchObject([403, { code: 'other_site', values: { site: 'Valley' } }]);
   });
 
   it('is refused when it can be none', async () => {

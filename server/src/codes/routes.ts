@@ -1,4 +1,13 @@
-import { OilcanError, readCode, type Asset, type Code, type Person, type Site } from '@oilcan/core';
+import {
+  OilcanError,
+  placeCode,
+  readCode,
+  type Asset,
+  type Code,
+  type Person,
+  type Place,
+  type Site,
+} from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
@@ -23,11 +32,13 @@ export async function codeRoutes(server: FastifyInstance, { database }: { readon
   );
 }
 
-async function find(database: Knex, code: string, person: Person): Promise<{ assetId: string }> {
-  const asset = (await boundAsset(database, code)) ?? (await assetByTag(database, code));
-  if (asset === undefined) throw new OilcanError('not_found', { what: 'label' }, 'code');
-  if (person.siteIds.includes(asset.siteId)) return { assetId: asset.id };
-  const site: { body: string } | undefined = await database('sites').where('id', asset.siteId).first('body');
+async function find(database: Knex, code: string, person: Person): Promise<{ assetId: string } | { placeId: string }> {
+  const labelled =
+    (await boundAsset(database, code)) ?? (await assetByTag(database, code)) ?? (await placeByCode(database, code));
+  if (labelled === undefined) throw new OilcanError('not_found', { what: 'label' }, 'code');
+  if (person.siteIds.includes(labelled.siteId))
+    return 'tag' in labelled ? { assetId: labelled.id } : { placeId: labelled.id };
+  const site: { body: string } | undefined = await database('sites').where('id', labelled.siteId).first('body');
   throw new OilcanError('other_site', { site: site === undefined ? '' : (JSON.parse(site.body) as Site).name });
 }
 
@@ -37,6 +48,11 @@ async function boundAsset(database: Knex, code: string): Promise<Asset | undefin
   const { assetId } = JSON.parse(stored.body) as Code;
   const asset: { body: string } | undefined = await database('assets').where('id', assetId).first('body');
   return asset === undefined ? undefined : (JSON.parse(asset.body) as Asset);
+}
+
+async function placeByCode(database: Knex, code: string): Promise<Place | undefined> {
+  const stored: { body: string }[] = await database('places').select('body');
+  return stored.map(({ body }) => JSON.parse(body) as Place).find(({ id }) => placeCode(id) === code);
 }
 
 /** A tag is no column of its own; this is asked rarely, and only what holds its text is looked into. */

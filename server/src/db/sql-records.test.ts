@@ -1,6 +1,5 @@
 import { indexesOf, tableNames } from '@oilcan/core';
-import { aStep, workId } from '@oilcan/core/testing';
-import { describeRecords } from '@oilcan/core/testing';
+import { aStep, workId, describeRecords } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
 import { openDatabase } from './connection';
 import { currentRevision } from './revisions';

@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
-import { asId, FILE_BYTES_LIMIT, type FileId } from '@oilcan/core';
+import { asId, FILE_BYTES_LIMIT, type FileId, type PersonId } from '@oilcan/core';
 import { anOperation, ann, aPerson, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
-import type { PersonId } from '@oilcan/core';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
 const stranger = aPerson({ id: asId<PersonId>('sam'), name: 'Sam', siteIds: [otherSite] });

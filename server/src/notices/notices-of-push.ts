@@ -1,4 +1,5 @@
 import {
+  byId,
   noticeChoiceOf,
   noticesOfChange,
   type Change,
@@ -68,7 +69,7 @@ export async function writeNotices(
   now: Instant,
 ): Promise<Change[]> {
   if (told.length === 0) return [];
-  const choices = new Map((await allOf(transaction, 'noticeChoices')).map((choice) => [choice.id, choice]));
+  const choices = byId(await allOf(transaction, 'noticeChoices'));
   const choiceOf = (id: PersonId) => noticeChoiceOf(id, choices.get(id));
   const wanted = told.filter(({ personId, kind }) => !choiceOf(personId).silent.includes(kind));
   const byMail = wanted.filter(({ personId, kind }) => choiceOf(personId).mail.includes(kind));

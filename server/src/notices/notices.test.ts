@@ -1,7 +1,16 @@
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { addMinutes, startOfDay, toMillis, type Change, type Notice } from '@oilcan/core';
+import {
+  addMinutes,
+  noticesOfLate,
+  startOfDay,
+  toMillis,
+  type Change,
+  type Notice,
+  asId,
+  type WorkOrderId,
+} from '@oilcan/core';
 import {
   aLevel,
   ann,
@@ -15,6 +24,8 @@ import {
   put,
   smallWorks,
   workId,
+  anEntry,
+  aUse,
 } from '@oilcan/core/testing';
 import { SqlRecords } from '../db/sql-records';
 import { Outbox } from '../standins/mail';
@@ -115,5 +126,53 @@ describe('looking at the clock', () => {
     expect(await watchTime(works.database, toMillis(noon) + 60_000)).toBeNull();
     await works.database.transaction((transaction) => new SqlRecords(transaction).put('stock', aLevel(2_000)));
     expect(await watchTime(works.database, toMillis(noon) + 120_000)).not.toBeNull();
+  });
+
+  it('adds up what tomorrow’s jobs need of a bin together, without what was used already', async () => {
+    await works.close();
+    const tomorrow = addMinutes(startOfDay(noon, 'Europe/Vienna', 1), 600);
+    const job = (number: string, quantity: number) =>
+      put(
+        'workOrders',
+        aWorkOrder({
+          id: asId<WorkOrderId>(number),
+          number,
+          dueAt: tomorrow,
+          kit: [{ partId, binId, quantity, unit: null }],
+        }),
+      );
+    const used = anEntry(aUse(2_000), { workOrderId: asId<WorkOrderId>('W-3') });
+    works = await startTestServer([...smallWorks(), job('W-2', 5_000), job('W-3', 6_000), put('entries', used)]);
+    const annCookie = await works.signIn(ann);
+    await watchTime(works.database, toMillis(noon));
+    const short = (await noticesFor(annCookie)).filter(({ kind }) => kind === 'short');
+    expect(short.map(({ detail }) => detail)).toEqual(['Seal: 8 of 9 pcs for 2 jobs', 'Seal: 8 of 9 pcs for 2 jobs']);
+  });
+
+  it('lets go, once a day, of notices and mails of long ago', async () => {
+    const days = (count: number) => addMinutes(noon, count * 24 * 60);
+    const told = noticesOfLate([aWorkOrder({ dueAt: noon })], [], noon, addMinutes(noon, 1));
+    const [notice] = told;
+    if (notice === undefined) throw new Error('Nobody was told.');
+    await works.database.transaction(async (transaction) => {
+      const records = new SqlRecords(transaction);
+      await records.put('notices', { ...notice, seenAt: noon });
+      await records.put('notices', { ...notice, id: 'unseen' });
+      const mail = { id: 'm', person: ann.id, subject: 'Late', body: 'W-1', sent_at: noon };
+      await transaction('mails').insert([mail, { ...mail, id: 'new', sent_at: days(85) }]);
+    });
+    const kept = async () => {
+      const rows: { id: string }[] = await works
+        .database('notices')
+        .union(works.database('mails').select('id'))
+        .select('id');
+      return rows.map(({ id }) => id).sort();
+    };
+    await watchTime(works.database, toMillis(days(13)));
+    expect(await kept()).toHaveLength(4);
+    await watchTime(works.database, toMillis(days(14)));
+    expect(await kept()).toEqual(['m', 'new', 'unseen']);
+    await watchTime(works.database, toMillis(days(91)));
+    expect(await kept()).toEqual(['new']);
   });
 });

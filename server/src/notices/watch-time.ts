@@ -1,27 +1,27 @@
 import {
-  formatQuantity,
   hasRole,
   instantFromMillis,
   noticesOfLate,
   noticesOfShort,
-  plannedInPartUnit,
   SETTINGS_ID,
   startOfDay,
-  stockLevelId,
   type Notice,
   type WorkOrder,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
+import { clearAway } from './clear-away';
 import { allOf, writeNotices } from './notices-of-push';
+import { shortParts } from './short-parts';
 
 const LOOKED_AT = 'notices_looked_at';
 /** Before the first look, what became late within a day is told. */
 const FIRST_LOOK_MILLISECONDS = 24 * 3_600_000;
 
 /**
- * Tells of what nobody did: work that became late since the last look, and parts short for tomorrow's work.
+ * Tells of what nobody did: work that became late since the last look, and parts short for tomorrow's work. Once a day it
+ * lets go of what was told long ago.
  *
  * @returns the revision after it, when anybody was told
  */
@@ -36,6 +36,7 @@ export async function watchTime(database: Knex, nowMillis: number): Promise<numb
     const records = new SqlRecords(transaction);
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return null;
+    if (startOfDay(lookedAt, settings.zone) !== startOfDay(now, settings.zone)) await clearAway(transaction, now);
     const stored: StoredRow[] = await transaction<StoredRow>('work_orders').whereNull('ended').select('body');
     const works = stored.map((each): WorkOrder => readRow('workOrders', each));
     const crews = await allOf(transaction, 'crews');
@@ -43,8 +44,7 @@ export async function watchTime(database: Knex, nowMillis: number): Promise<numb
     const storekeepers = people.filter((person) => hasRole(person, ['storekeeper'])).map(({ id }) => id);
     const tomorrow = { from: startOfDay(now, settings.zone, 1), to: startOfDay(now, settings.zone, 2) };
     const dueTomorrow = works.filter(({ dueAt }) => dueAt !== null && dueAt >= tomorrow.from && dueAt < tomorrow.to);
-    const short = new Map<string, readonly string[]>();
-    for (const work of dueTomorrow) short.set(work.id, await shortOf(records, work));
+    const short = await shortParts(records, dueTomorrow);
     const told = [
       ...noticesOfLate(works, crews, lookedAt, now),
       ...noticesOfShort(dueTomorrow, crews, storekeepers, tomorrow, ({ id }) => short.get(id) ?? [], now),
@@ -63,18 +63,4 @@ async function onlyNews(records: SqlRecords, told: readonly Notice[]): Promise<N
     if (notice.kind === 'late' || before === undefined || before.detail !== notice.detail) news.push(notice);
   }
   return news;
-}
-
-/** Parts of a work order's kit of which too little lies in their bins: `Gear oil: 41 of 64 L`. */
-async function shortOf(records: SqlRecords, work: WorkOrder): Promise<string[]> {
-  const short: string[] = [];
-  for (const planned of work.kit) {
-    const part = await records.get('parts', planned.partId);
-    const needed = plannedInPartUnit(planned, part);
-    const level = await records.get('stock', stockLevelId(planned.partId, planned.binId));
-    const onHand = Math.max(0, level?.onHand ?? 0);
-    if (part === undefined || needed === null || onHand >= needed) continue;
-    short.push(`${part.name}: ${formatQuantity(onHand)} of ${formatQuantity(needed)} ${part.unit}`);
-  }
-  return short;
 }

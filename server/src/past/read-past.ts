@@ -1,4 +1,4 @@
-import { OilcanError, PAST_JOBS_LIMIT, type AssetId, type PastScope, type Person } from '@oilcan/core';
+import { idsWithin, OilcanError, PAST_JOBS_LIMIT, type AssetId, type PastScope, type Person } from '@oilcan/core';
 import type { Knex } from 'knex';
 
 /** Jobs of other assets of the class, for what is usual where the asset itself has too few. */
@@ -72,8 +72,9 @@ async function newestOf(
   const found: Stored[] = [];
   for (let start = 0; start < ids.length; start += IDS_PER_STATEMENT) {
     const some: Stored[] = await database('past_jobs')
-      .where('site', site)
       .whereIn(column, ids.slice(start, start + IDS_PER_STATEMENT))
+      // Written so that no index of sites tempts the database to begin with all that happened on the site.
+      .whereRaw("coalesce(site, '') = ?", [site])
       .orderBy('at', 'desc')
       .limit(limit)
       .select('at', 'body');
@@ -101,10 +102,5 @@ async function partsOf(database: Knex, parents: readonly string[], seen: Set<str
 async function placesWithin(database: Knex, site: string, placeId: string): Promise<string[]> {
   const stored: { body: string }[] = await database('places').where('site', site).select('body');
   const places = stored.map(({ body }) => JSON.parse(body) as { id: string; parentId: string | null });
-  const within = new Set([placeId]);
-  for (let before = 0; before !== within.size;) {
-    before = within.size;
-    for (const { id, parentId } of places) if (parentId !== null && within.has(parentId)) within.add(id);
-  }
-  return [...within];
+  return [...idsWithin(placeId, places)];
 }

@@ -1,11 +1,5 @@
-import { assigneesOf, endOf, type Change, type TableName, type WorkOrder } from '@oilcan/core';
+import { assigneesOf, endOf, tablesOfWork, type Change, type WorkOrder } from '@oilcan/core';
 import type { SqlRecords } from '../db/sql-records';
-
-const ofWork: readonly Extract<TableName, 'steps' | 'entries' | 'acknowledgements'>[] = [
-  'steps',
-  'entries',
-  'acknowledgements',
-];
 
 /**
  * Work that was handed back long after it was finished has left the phones, and work that was given to somebody else
@@ -19,7 +13,7 @@ export async function rowsOfNewlyCarried(records: SqlRecords, changes: readonly 
     if (change.table !== 'workOrders' || change.row === null) continue;
     const before = await records.get('workOrders', change.id);
     if (before === undefined || !isNewlyCarried(before, change.row)) continue;
-    for (const table of ofWork) {
+    for (const table of tablesOfWork) {
       for (const row of await records.list(table, 'workOrder', change.id)) {
         if (!written.has(`${table}/${row.id}`)) again.push({ table, id: row.id, row } as Change);
       }

@@ -1,5 +1,16 @@
-import { acknowledgementId, asId, SETTINGS_ID, stockLevelId, type Operation, type Person } from '@oilcan/core';
-import type { BinId, PartId, StagedRecords, TableName, WorkOrderId } from '@oilcan/core';
+import {
+  acknowledgementId,
+  asId,
+  SETTINGS_ID,
+  stockLevelId,
+  type Operation,
+  type Person,
+  type BinId,
+  type PartId,
+  type StagedRecords,
+  type TableName,
+  type WorkOrderId,
+} from '@oilcan/core';
 import type { SqlRecords } from '../db/sql-records';
 
 /** Arguments that name a row, and the table it is in. */

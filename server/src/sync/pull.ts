@@ -7,6 +7,7 @@ import {
   OilcanError,
   PULL_PAGE_ROWS,
   tableNames,
+  tablesOfWork,
   type Change,
   type Crew,
   type Instant,
@@ -22,9 +23,7 @@ import { readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-reco
 
 /** Tables that phones do not carry: the movements behind a stock level are asked for when somebody looks. */
 const notCarried: ReadonlySet<TableName> = new Set(['movements']);
-/** Tables whose rows belong to a work order and are carried where it is carried whole. */
-const ofWork = ['steps', 'entries', 'acknowledgements'] as const satisfies readonly TableName[];
-const isOfWork = (table: TableName): boolean => ofWork.some((each) => each === table);
+const isOfWork = (table: TableName): boolean => tablesOfWork.some((each) => each === table);
 
 /** What a person may see and carries, and its name: when that changes, the phone begins anew. */
 interface Scope {
@@ -53,6 +52,17 @@ export async function scopeOf(database: Knex, person: Person): Promise<Scope> {
   };
 }
 
+/** A phone that is so many revisions behind begins anew: what it carries is less than what it would look through. */
+const FAR_BEHIND = 20_000;
+/** The scope of nobody: a phone that hears it fetches everything that it carries once more. */
+const ANEW = 'anew';
+
+/** How much is answered at once; smaller in simulations, so that they come upon what is rare. */
+export interface PullSizes {
+  readonly pageRows: number;
+  readonly farBehind: number;
+}
+
 /** One page of what changed since a revision, in the order in which it changed, as far as the person may see it. */
 export async function pull(
   database: Knex,
@@ -60,12 +70,14 @@ export async function pull(
   since: Revision,
   isFilling: boolean,
   nowMillis: number,
-  pageRows: number = PULL_PAGE_ROWS,
+  { pageRows, farBehind }: PullSizes = { pageRows: PULL_PAGE_ROWS, farBehind: FAR_BEHIND },
 ): Promise<PullAnswer> {
   const scope = await scopeOf(database, person);
   const now = instantFromMillis(nowMillis);
   const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now };
-  if ((await currentRevision(database)) <= since) return nothing;
+  const behind = (await currentRevision(database)) - since;
+  if (behind <= 0) return nothing;
+  if (behind > farBehind && since > 0 && !isFilling) return { ...nothing, scope: ANEW };
   return database.transaction(async (transaction) => {
     const newest = await currentRevision(transaction);
     const found = await readSince(transaction, scope, since, now, isFilling, pageRows + 1);
@@ -84,7 +96,7 @@ export async function readWork(database: Knex, person: Person, id: WorkOrderId):
     .first();
   if (stored === undefined) throw new OilcanError('not_found', { what: 'work order' });
   const changes: Change[] = [{ table: 'workOrders', id, row: readRow('workOrders', stored) }];
-  for (const table of ofWork) {
+  for (const table of tablesOfWork) {
     const rows: StoredRow[] = await database<StoredRow>(sqlName(table)).where('work_order', id).orderBy('id');
     changes.push(...rows.map((each) => ({ table, id: each.id, row: readRow(table, each) }) as Change));
   }
@@ -167,7 +179,7 @@ function rowsOf(
     // With its limit it stays a question asked of each row, and is not turned into a join that begins with all work.
     query.whereExists(work.select('work_orders.id').limit(1));
   } else if (indexesOf(table).some(([index]) => index === 'person')) query.where('person', scope.personId);
-  else if (indexesOf(table).some(([index]) => index === 'site')) query.whereIn('site', [...scope.siteIds]);
+  else if (indexesOf(table).some(([index]) => index === 'site')) ofSites(query, scope, name);
   return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
 }
 
@@ -193,18 +205,17 @@ function givenTo(transaction: Knex.Transaction, assignees: readonly string[]): K
     .select('work_order');
 }
 
-/**
- * Whether one work order is carried, for rows that were found by their revision: written so that no index of sites tempts
- * the database to begin with all work of a site.
- */
+/** Whether one work order is carried, for rows that were found by their revision. */
 function isCarried(query: Knex.QueryBuilder, scope: Scope, recentSince: Instant): void {
-  ofSites(query, scope).where((still) =>
+  ofSites(query, scope, 'work_orders').where((still) =>
     still.whereNull('work_orders.ended').orWhere('work_orders.ended', '>', recentSince),
   );
 }
 
-function ofSites(query: Knex.QueryBuilder, { siteIds }: Scope): Knex.QueryBuilder {
-  return query.whereRaw(`coalesce(work_orders.site, '') in (${siteIds.map(() => '?').join() || 'null'})`, [...siteIds]);
+/** Written so that no index of sites tempts the database to begin with all rows of a site, instead of by revision. */
+function ofSites(query: Knex.QueryBuilder, { siteIds }: Scope, name: string): Knex.QueryBuilder {
+  const given = siteIds.map(() => '?').join() || 'null';
+  return query.whereRaw(`coalesce(??.site, '') in (${given})`, [name, ...siteIds]);
 }
 
 /**
@@ -218,7 +229,7 @@ function goneSince(
   recentSince: Instant,
   limit: number,
 ): Knex.QueryBuilder {
-  return ofSites(transaction('work_orders'), scope)
+  return ofSites(transaction('work_orders'), scope, 'work_orders')
     .where('revision', '>', since)
     .whereRaw("coalesce(ended, '9') <= ?", [recentSince])
     .orderBy('revision')

@@ -30,7 +30,7 @@ import {
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { SqlRecords } from '../db/sql-records';
 import { rowsOfNewlyCarried } from './newly-carried';
-import { pull, scopeOf } from './pull';
+import { pull, readWork, scopeOf } from './pull';
 import { push } from './push';
 
 let works: TestServer;
@@ -159,14 +159,43 @@ describe('pulling rows', () => {
   it('gives in pages what it gives as one', async () => {
     const whole = await works.pull(cookie);
     const pieces: PullAnswer['changes'][number][] = [];
-    let page = await pull(works.database, ann, 0, true, Date.now(), 3);
+    const sizes = { pageRows: 3, farBehind: 1_000 };
+    let page = await pull(works.database, ann, 0, true, Date.now(), sizes);
     pieces.push(...page.changes);
     while (page.hasMore) {
-      page = await pull(works.database, ann, page.revision, true, Date.now(), 3);
+      page = await pull(works.database, ann, page.revision, true, Date.now(), sizes);
       pieces.push(...page.changes);
     }
     expect(pieces).toEqual(whole.changes);
     expect(page.revision).toBe(whole.revision);
+  });
+
+  it('lets a phone that is far behind begin anew', async () => {
+    const { scope, revision } = await works.pull(cookie);
+    const sizes = { pageRows: 1_000, farBehind: 2 };
+    const ask = (since: number, isFilling: boolean) => pull(works.database, ann, since, isFilling, Date.now(), sizes);
+    expect(await ask(revision - 2, false)).toMatchObject({ scope, revision });
+    const answer = await ask(revision - 3, false);
+    expect(answer).toMatchObject({ changes: [], hasMore: false });
+    expect(answer.scope).not.toBe(scope);
+    expect(await ask(0, true)).toMatchObject({ scope, revision });
+    expect(await ask(revision - 3, true)).toMatchObject({ scope, revision });
+  });
+
+  it('brings the permits of work that is carried whole, and of other work when it is looked up', async () => {
+    const permit = (id: string, workOrderId: WorkOrderId) =>
+      put('permits', { id, siteId: site, workOrderId, kind: 'hotWork', conditions: '', issued: null });
+    const others = aWorkOrder({ id: asId<WorkOrderId>('w-9'), number: 'W-9', personIds: [bob.id] });
+    await works.database.transaction((transaction) =>
+      new SqlRecords(transaction).write([
+        put('workOrders', others),
+        permit('mine', workId),
+        permit('others', others.id),
+      ]),
+    );
+    expect(idsIn(await works.pull(cookie), 'permits')).toEqual(['mine']);
+    const { changes } = await readWork(works.database, ann, others.id);
+    expect(changes.map(({ id }) => id)).toContain('others');
   });
 
   it('says when a row is gone', async () => {

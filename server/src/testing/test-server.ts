@@ -1,8 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Change, Person, PullAnswer, PushAnswer } from '@oilcan/core';
-import { PROTOCOL_VERSION } from '@oilcan/core';
+import { type Change, type Person, type PullAnswer, type PushAnswer, PROTOCOL_VERSION } from '@oilcan/core';
 import { smallWorks } from '@oilcan/core/testing';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import type { Knex } from 'knex';

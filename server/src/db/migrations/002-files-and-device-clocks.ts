@@ -1,26 +1,20 @@
 import type { Knex } from 'knex';
+import { workOrdersInBatches } from './work-orders-in-batches';
 
-/** What a device knew when it made an operation, to whom work is given, and the files that entries name. */
-const WORKS_AT_ONCE = 500;
+const ROWS_PER_STATEMENT = 400;
 
 async function fillAssignments(database: Knex): Promise<void> {
-  for (let last = ''; ;) {
-    const works: { id: string; body: string }[] = await database('work_orders')
-      .where('id', '>', last)
-      .orderBy('id')
-      .limit(WORKS_AT_ONCE)
-      .select('id', 'body');
-    if (works.length === 0) return;
+  for await (const works of workOrdersInBatches(database)) {
     const rows = works.flatMap(({ id, body }) => {
       const { personIds, crewId } = JSON.parse(body) as { personIds: string[]; crewId: string | null };
       const assignees = new Set([...personIds, ...(crewId === null ? [] : [crewId])]);
       return [...assignees].map((assignee) => ({ work_order: id, assignee }));
     });
-    if (rows.length > 0) await database.batchInsert('assignments', rows, WORKS_AT_ONCE);
-    last = works.at(-1)?.id ?? '';
+    if (rows.length > 0) await database.batchInsert('assignments', rows, ROWS_PER_STATEMENT);
   }
 }
 
+/** What a device knew when it made an operation, to whom work is given, and the files that entries name. */
 export const filesAndDeviceClocks = {
   name: '002-files-and-device-clocks',
   up: async (database: Knex): Promise<void> => {

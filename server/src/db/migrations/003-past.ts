@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import { notePast } from '../../past/note-past';
-
-const WORKS_AT_ONCE = 400;
+import { workOrdersInBatches } from './work-orders-in-batches';
 
 /** Work that ended, boiled down to what its past is asked for; derived from work orders and entries. */
 export const past = {
@@ -20,16 +19,7 @@ export const past = {
       table.index(['site', 'at']);
       table.index(['class', 'at']);
     });
-    for (let last = ''; ;) {
-      const ids: string[] = await database('work_orders')
-        .where('id', '>', last)
-        .whereNotNull('ended')
-        .orderBy('id')
-        .limit(WORKS_AT_ONCE)
-        .pluck('id');
-      if (ids.length === 0) return;
-      await notePast(database, new Set(ids));
-      last = ids.at(-1) ?? '';
-    }
+    for await (const works of workOrdersInBatches(database))
+      await notePast(database, new Set(works.map(({ id }) => id)));
   },
 };

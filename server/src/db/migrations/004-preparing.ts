@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import { createRowTables } from './row-tables';
-
-const WORKS_AT_ONCE = 500;
+import { workOrdersInBatches } from './work-orders-in-batches';
 
 /** Tables that came with preparing, each with the columns by which its rows are listed. */
 const rowTables: Readonly<Record<string, readonly string[]>> = {
@@ -20,13 +19,7 @@ interface Earlier {
 }
 
 async function fillWorkOrders(database: Knex): Promise<void> {
-  for (let last = ''; ;) {
-    const works: { id: string; body: string }[] = await database('work_orders')
-      .where('id', '>', last)
-      .orderBy('id')
-      .limit(WORKS_AT_ONCE)
-      .select('id', 'body');
-    if (works.length === 0) return;
+  for await (const works of workOrdersInBatches(database)) {
     for (const { id, body } of works) {
       const earlier = JSON.parse(body) as Earlier;
       const kit = earlier.kit.map((part) => ({ unit: null, ...part }));
@@ -34,7 +27,6 @@ async function fillWorkOrders(database: Knex): Promise<void> {
         .where('id', id)
         .update({ body: JSON.stringify({ tools: [], isolation: [], formerly: null, ...earlier, kit }) });
     }
-    last = works.at(-1)?.id ?? '';
   }
 }
 

@@ -3,6 +3,7 @@ import { firstTables } from './001-first-tables';
 import { filesAndDeviceClocks } from './002-files-and-device-clocks';
 import { past } from './003-past';
 import { preparing } from './004-preparing';
+import { permitsAndContacts } from './005-permits-and-contacts';
 
 interface Migration {
   readonly name: string;
@@ -10,7 +11,7 @@ interface Migration {
 }
 
 /** Every migration in its order. They only go forward; a released one is never changed. */
-const all: readonly Migration[] = [firstTables, filesAndDeviceClocks, past, preparing];
+const all: readonly Migration[] = [firstTables, filesAndDeviceClocks, past, preparing, permitsAndContacts];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...all]),

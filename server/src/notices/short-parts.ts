@@ -1,0 +1,52 @@
+import {
+  byId,
+  formatQuantity,
+  kitListParts,
+  stockLevelId,
+  usedIn,
+  type KitListRows,
+  type WorkOrder,
+  type WorkOrderId,
+} from '@oilcan/core';
+import type { SqlRecords } from '../db/sql-records';
+
+/**
+ * Parts of which less lies in their bins than these work orders together still need, in words and by work order:
+ * `Gear oil: 41 of 64 L for 2 jobs`.
+ */
+export async function shortParts(
+  records: SqlRecords,
+  works: readonly WorkOrder[],
+): Promise<ReadonlyMap<WorkOrderId, readonly string[]>> {
+  const rows = await kitRows(records, works);
+  const short = new Map<WorkOrderId, string[]>();
+  for (const line of kitListParts(works, rows)) {
+    const part = rows.parts.get(line.partId);
+    if (line.short === 0 || part === undefined) continue;
+    const onHand = formatQuantity(Math.max(0, line.onHand ?? 0));
+    const jobs = line.workOrderIds.length === 1 ? '' : ` for ${line.workOrderIds.length} jobs`;
+    const words = `${part.name}: ${onHand} of ${formatQuantity(line.needed)} ${line.unit}${jobs}`;
+    for (const id of line.workOrderIds) short.set(id, [...(short.get(id) ?? []), words]);
+  }
+  return short;
+}
+
+/** What adding up their kits needs: of stock only what lies in the bins that are planned. */
+async function kitRows(records: SqlRecords, works: readonly WorkOrder[]): Promise<KitListRows> {
+  const kit = works.flatMap((work) => work.kit);
+  const parts = await records.getMany('parts', unique(kit.map(({ partId }) => partId)));
+  const bins = await records.getMany('bins', unique(kit.map(({ binId }) => binId)));
+  const levelIds = unique(kit.map(({ partId, binId }) => stockLevelId(partId, binId)));
+  const levels = await records.getMany('stock', levelIds);
+  const used = new Map<WorkOrderId, ReturnType<typeof usedIn>>();
+  for (const { id } of works) used.set(id, usedIn(await records.list('entries', 'workOrder', id)));
+  return {
+    parts: byId(parts),
+    bins: byId(bins),
+    stores: new Map(),
+    levels,
+    usedOf: (workOrderId, partId) => used.get(workOrderId)?.(partId) ?? 0,
+  };
+}
+
+const unique = (ids: readonly string[]): string[] => [...new Set(ids)];
