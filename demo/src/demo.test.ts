@@ -1,13 +1,16 @@
 import {
   chiSquareQuantile,
+  contactsOf,
   documentTypeOf,
   findingsOf,
   isFailure,
   onHandAfter,
   pastJobOf,
   parseInstant,
+  permitStanding,
   standingOf,
   tableNames,
+  type AssetId,
   type Entry,
   type Movement,
   type StockLevel,
@@ -104,6 +107,19 @@ describe('the demo', () => {
       if (content.kind === 'note') counts.set(content.text, (counts.get(content.text) ?? 0) + 1);
     expect(counts.size).toBeGreaterThan(500);
     expect(Math.max(...counts.values())).toBeLessThan(25);
+  });
+
+  it('has permits that hold, that are over and that are missing, and contacts for every machine', () => {
+    const permits = rowsOf('permits');
+    expect(new Set(permits.map((permit) => permitStanding(permit, now)))).toEqual(
+      new Set(['valid', 'over', 'missing']),
+    );
+    const contacts = rowsOf('contacts');
+    const assets = new Map(rowsOf('assets').map((asset) => [asset.id, asset]));
+    for (const asset of assets.values()) {
+      const rows = { contacts, assetOf: (id: AssetId) => assets.get(id), placeOf: () => undefined };
+      expect(contactsOf(asset, rows).length).toBeGreaterThan(0);
+    }
   });
 
   it('gives the lead something to do for everybody', () => {

@@ -2,10 +2,12 @@ import { addMinutes, asId, type Asset, type Instant, type PointId, type SiteId }
 import { documentsOf, type DemoDocument } from './documents/documents';
 import type { Line } from './line';
 import { codesOf, installationsOf } from './mountain/installations';
+import { contactsOfSector } from './mountain/contacts';
 import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
 import { crews, lifts, people, settings, sites } from './mountain/people';
-import { parts, shelves, Stockroom, stores } from './mountain/stores';
+import { parts, shelfOf, shelves, Stockroom, stores } from './mountain/stores';
 import { openJobsOf, openWorkFrom } from './open/open-work';
+import { permitsOf } from './open/permits';
 import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
 
 export interface DemoOptions {
@@ -42,6 +44,7 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     for (const row of documentsOf(sector, assets, documents)) yield { table: 'documents', row };
     for (const row of installationsOf(sector, assets, now)) yield { table: 'installations', row };
     for (const row of codesOf(sector, assets, now)) yield { table: 'codes', row };
+    for (const row of contactsOfSector(sector, assets)) yield { table: 'contacts', row };
   }
   for (const { fileId, mediaType, content } of documents) {
     yield { file: { id: fileId, mediaType, content: Buffer.from(content).toString('base64') } };
@@ -60,6 +63,9 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     for (const row of entries) yield { table: 'entries', row };
   }
 
+  // Tyre 52 is due tomorrow and needs one.
+  stockroom.count(shelfOf('TUBE-4.00-8'), 0, addMinutes(now, -26 * 60));
+
   for (const { sector, assets } of mountains) {
     for (const job of openJobsOf(sector.number)) {
       const asset = assets.get(job.asset);
@@ -69,6 +75,7 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
       yield { table: 'workOrders', row: work };
       for (const row of steps) yield { table: 'steps', row };
       for (const row of entries) yield { table: 'entries', row };
+      for (const row of permitsOf(work, now)) yield { table: 'permits', row };
     }
     const siteOf = (key: string): SiteId => assets.get(key)?.siteId ?? lifts;
     const latestOf = (key: string) => writer.latest.get(asId<PointId>(sector.idOf(key))) ?? [];

@@ -14,7 +14,9 @@ import {
   type SiteId,
 } from '@oilcan/core';
 import { randomFor } from '../random';
-import { assetPlans, placePlans, type AssetPlan } from './assets';
+import type { AssetPlan } from './asset-plan';
+import { assetPlans } from './assets';
+import { placePlans } from './places';
 import { lifts, snow } from './people';
 import { pointPlans, type PointPlan } from './points';
 

@@ -102,6 +102,11 @@ export class Stockroom {
     this.#move(shelf, -quantity, 'use', at, cause);
   }
 
+  /** Somebody counted, and found another amount than the books say. */
+  count(shelf: Shelf, found: Thousandths, at: Instant): void {
+    this.#move(shelf, found - (this.#onHand.get(shelf.bin.id) ?? 0), 'count', at, {});
+  }
+
   levels(): StockLevel[] {
     return shelves.map(({ bin, plan, low }) => {
       const partId = partIdOf(plan.number);

@@ -26,7 +26,9 @@ import { partIdOf, shelfOf } from '../mountain/stores';
 import { roundPlans } from '../past/plans';
 import { randomFor } from '../random';
 import { isolationOfJob, toolsOfJob } from './isolation';
-import { hazardList, openJobs, type OpenJob } from './jobs';
+import { hazardList } from './hazards';
+import { openJobs } from './jobs';
+import type { OpenJob } from './open-job';
 
 /** Open work orders of one sector; the rest after the written-out jobs are rounds that come due. */
 const OPEN_IN_SECTOR = 40;

@@ -1,0 +1,28 @@
+import type { HoldReason, Urgency, WorkKind } from '@oilcan/core';
+
+/** A job that is open when the demo starts, written out by hand. */
+export interface OpenJob {
+  readonly asset: string;
+  readonly title: string;
+  readonly reason: string;
+  readonly kind: WorkKind;
+  readonly urgency: Urgency;
+  readonly craft: string;
+  /** Days from today and hour of the day. */
+  readonly due: readonly [day: number, hour: number] | null;
+  readonly minutes: number;
+  /** Person ids, or the id of a crew. */
+  readonly people: readonly string[];
+  readonly crew?: string;
+  /** Keys of the hazard list. */
+  readonly hazards: readonly string[];
+  /** Number, thousandths, and the unit where it was planned in another than the part's own. */
+  readonly kit: readonly (readonly [number: string, thousandths: number, unit?: string])[];
+  /** `?` wants a verdict, `#point` a number at that measuring point. */
+  readonly steps: readonly string[];
+  /** So many steps are done already, by the first person. */
+  readonly done?: number;
+  readonly held?: readonly [reason: HoldReason, note: string];
+  readonly handedBack?: string;
+  readonly notes?: readonly (readonly [person: string, text: string])[];
+}
