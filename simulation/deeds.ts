@@ -1,6 +1,8 @@
 import {
   addMinutes,
   asId,
+  isolationActs,
+  noticeKinds,
   standingEntries,
   type ArgsOf,
   type Entry,
@@ -10,9 +12,10 @@ import {
   type MemoryRecords,
   type OperationName,
   type Person,
+  type PersonId,
   type Step,
 } from '@oilcan/core';
-import { binId, partId, pointId } from '@oilcan/core/testing';
+import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 
 /** An operation that somebody wants to do. */
 export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
@@ -41,6 +44,14 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
   const labor = (minutes: number) => ({ startedAt: addMinutes(now, -90), minutes, timeType: 'regular' as const });
   const answer = (step: Step | undefined, value: ArgsOf<'step.answer'>['answer']): Deed | null =>
     step === undefined ? null : { name: 'step.answer', args: { ...onWork, stepId: step.id, answer: value } };
+  const people = view.peekAll('people').map(({ id }) => id);
+  const others = people.filter((id) => id !== person.id);
+  const some = <T>(list: readonly T[]): T[] => list.filter((_, index) => (choice >> index) % 2 === 1);
+  const isolation = (act: ArgsOf<'isolation.record'>['act'], ofPersonId: PersonId | null): Deed | null => {
+    const pointId = act === 'shutDown' ? null : (pick(work.isolation)?.id ?? null);
+    const reason = ofPersonId === null ? '' : 'went home';
+    return { name: 'isolation.record', args: { ...onWork, act, pointId, ofPersonId, reason } };
+  };
   switch (what) {
     case 'note':
       return { name: 'note.add', args: { ...onWork, text: `Note ${choice}` } };
@@ -104,6 +115,32 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
         name: 'work.acknowledge-hazards',
         args: { ...onWork, hazardIds: work.hazards.map(({ id }) => asId(id)) },
       };
+    case 'isolate':
+      return isolation(isolationActs[choice % 4] ?? 'lock', null);
+    case 'take a lock off':
+      return isolation('unlock', null);
+    case 'take another’s lock off':
+      return isolation('unlock', pick(others) ?? null);
+    case 'give':
+      return { name: 'work.give', args: { ...onWork, personIds: some(people), crewId: null } };
+    case 'follow':
+      return { name: 'work.follow', args: { ...onWork, isFollowed: choice % 3 > 0 } };
+    case 'see notices':
+      return { name: 'notices.see', args: { noticeIds: view.peekAll('notices').map(({ id }) => id) } };
+    case 'choose notices': {
+      const kind = noticeKinds[choice % noticeKinds.length] ?? 'given';
+      return { name: 'notices.choose', args: { kind, isWanted: choice % 4 > 0, byMail: false, byPush: false } };
+    }
+    case 'bind a label':
+      return { name: 'code.bind', args: { code: `LABEL-${choice % 5}`, assetId } };
+    case 'choose the kit list':
+      return { name: 'kit-list.choose', args: { workOrderIds: some(works.map(({ id }) => id)) } };
+    case 'share the kit list':
+      return { name: 'kit-list.share', args: { personId: pick(others) ?? person.id, isShared: choice % 3 > 0 } };
+    case 'tick the bag': {
+      const ownerId = pick(people) ?? person.id;
+      return { name: 'kit-list.tick', args: { ownerId, line: `line ${choice % 3}`, isIn: choice % 4 > 0 } };
+    }
     default:
       throw new Error(`Nobody knows how to ${what}.`);
   }

@@ -48,8 +48,8 @@ export type SimulatedEvent =
   | { readonly type: 'updates'; readonly what: 'server' | 'application' }
   | { readonly type: 'late copies arrive' };
 
-/** Everything a person may try, legal or not; weighted by how often it stands here. */
-const deeds = [
+/** What a person may try while working, legal or not; weighted by how often it stands here. */
+export const deedsOfWork = [
   'note',
   'note',
   'photo',
@@ -90,13 +90,38 @@ const deeds = [
   'drop a refused one',
 ] as const;
 
+/** And beside it. */
+const deedsOfPreparing = [
+  'isolate',
+  'isolate',
+  'isolate',
+  'isolate',
+  'take a lock off',
+  'take another’s lock off',
+  'give',
+  'give',
+  'give',
+  'follow',
+  'follow',
+  'see notices',
+  'see notices',
+  'choose notices',
+  'bind a label',
+  'choose the kit list',
+  'share the kit list',
+  'tick the bag',
+  'tick the bag',
+] as const;
+
+const allDeeds: readonly string[] = [...deedsOfWork, ...deedsOfPreparing];
+
 const EVENTS = 70;
 
-type Draw = (chance: Chance, who: Who) => SimulatedEvent;
+type Draw = (chance: Chance, who: Who, deeds: readonly string[]) => SimulatedEvent;
 
 /** What can happen, each with its share of a hundred. */
 const kinds: readonly (readonly [number, Draw])[] = [
-  [50, (chance, who) => ({ type: 'does', who, what: chance.pick(deeds), choice: chance.whole(0, 1_000_000) })],
+  [50, (chance, who, deeds) => ({ type: 'does', who, what: chance.pick(deeds), choice: chance.whole(0, 1_000_000) })],
   [
     26,
     (chance, who) => ({
@@ -122,14 +147,14 @@ const kinds: readonly (readonly [number, Draw])[] = [
   [4, () => ({ type: 'late copies arrive' })],
 ];
 
-/** The events of a seed. */
-export function historyOf(seed: number): SimulatedEvent[] {
+/** The events of a seed; other deeds to choose from make another history of it. */
+export function historyOf(seed: number, deeds: readonly string[] = allDeeds): SimulatedEvent[] {
   const chance = new Chance(seed);
   return Array.from({ length: EVENTS }, (): SimulatedEvent => {
     const who = chance.pick(people);
     let roll = chance.next() * 100;
     const kind = kinds.find(([share]) => (roll -= share) < 0) ?? kinds[0];
     if (kind === undefined) throw new Error('Nothing can happen.');
-    return kind[1](chance, who);
+    return kind[1](chance, who, deeds);
   });
 }

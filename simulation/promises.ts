@@ -131,6 +131,7 @@ async function wrongSums(
     'work.acknowledge-hazards',
     'work.add-hazard',
     'photo.add',
+    'isolation.record',
   ]);
   for (const { id, name, outcome } of log) {
     if (addsAnEntry.has(name) && isOk(outcome) !== ids.has(id))

@@ -11,6 +11,7 @@ import {
   type Person,
   type PersonId,
   type StepId,
+  type WorkOrder,
   type WorkOrderId,
 } from '@oilcan/core';
 import { aPerson, aStep, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
@@ -211,7 +212,8 @@ export class Shift {
       device: pocket.who,
       clocks: {
         wall: () => toMillis(this.now()) + pocket.ahead * MINUTE,
-        running: () => (this.#minutes - pocket.asleep) * MINUTE,
+        // Browsers count it in fractions of a millisecond.
+        running: () => (this.#minutes - pocket.asleep) * MINUTE + this.#minutes / 7,
       },
       deviceTime: instantFromMillis,
       newOperationId: () => {
@@ -243,10 +245,17 @@ function windowOf(pocket: Pocket, choice: number): Phone {
   return window;
 }
 
-/** Three jobs of everybody and one of Ann's, with steps of every kind, hazards on one, and eight of a part in a bin. */
+/**
+ * Three jobs of everybody and one of Ann's, with steps of every kind, hazards on one, points to isolate on three, and eight of
+ * a part in a bin.
+ */
 function startRows() {
   const everybody = Object.values(persons).map(({ id }) => id);
   const limits = { alarmLow: null, alertLow: null, alertHigh: 75, alarmHigh: 85 };
+  const isolation: WorkOrder['isolation'] = [
+    { id: 'main', energy: 'electrical', device: 'Main switch', release: null, test: 'No voltage' },
+    { id: 'oil', energy: 'hydraulic', device: 'Valve 3', release: 'Drain it', test: 'Gauge reads 0' },
+  ];
   const hazards = [{ id: 'rotating', hazard: 'Drive starts', precaution: 'Lock out' }];
   return [
     ...smallWorks({ personIds: everybody }),
@@ -263,6 +272,7 @@ function startRows() {
             number: id.toUpperCase(),
             personIds: id === 'w-4' ? [persons.ann.id] : everybody,
             hazards: id === 'w-3' ? hazards : [],
+            isolation: id === 'w-2' ? [] : isolation,
           }),
         ),
         step(1, { type: 'tick' }),

@@ -25,8 +25,8 @@ export interface Failure {
 }
 
 /** Plays a seed; what fails is made as short as can be found. */
-export async function simulate(seed: number): Promise<Failure | null> {
-  const history = historyOf(seed);
+export async function simulate(seed: number, deeds?: readonly string[]): Promise<Failure | null> {
+  const history = historyOf(seed, deeds);
   const broken = await play(history);
   if (broken.length === 0) return null;
   const shortest = await shrink(history, async (shorter) => (await play(shorter)).length > 0);

@@ -10,13 +10,14 @@ import {
   type PullAnswer,
   type PushAnswer,
 } from '@oilcan/core';
-import { openDatabase, pull, push, readWork, SqlRecords } from '@oilcan/server';
+import { openDatabase, pull, push, readWork, SqlRecords, type PullSizes } from '@oilcan/server';
 import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
 
-/** Small pages, so that answers are cut in the middle of what belongs together. */
-const PAGE_ROWS = 7;
+/** Small pages, so that answers are cut in the middle of what belongs together; who slept through a shift begins anew. */
+const sizes: PullSizes = { pageRows: 7, farBehind: 60 };
+const atOnce: PullSizes = { pageRows: Number.MAX_SAFE_INTEGER - 1, farBehind: Infinity };
 
 /** The server's real side on a real database in memory, behind a network on which everything can go wrong. */
 export class SimulatedServer {
@@ -58,12 +59,12 @@ export class SimulatedServer {
   }
 
   #pull(person: Person, since: number, isFilling: boolean): Promise<PullAnswer> {
-    return pull(this.database, person, since, isFilling, toMillis(this.#now()), PAGE_ROWS);
+    return pull(this.database, person, since, isFilling, toMillis(this.#now()), sizes);
   }
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
   everything(person: Person): Promise<PullAnswer> {
-    return pull(this.database, person, 0, true, toMillis(this.#now()), Number.MAX_SAFE_INTEGER - 1);
+    return pull(this.database, person, 0, true, toMillis(this.#now()), atOnce);
   }
 
   /** Copies of earlier messages that took a long way round. */
