@@ -47,6 +47,7 @@ export function Dipstick<Part extends string>({ notches, level, current, onGoTo 
           key={part}
           onPress={() => onGoTo(part)}
           label={`Go to ${word}`}
+          isHere={part === current}
           style={[sheet.notch, { top: height * from, height: height * (to - from) }]}
         >
           {null}

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { create } from 'zustand';
+import { piece } from './piece';
 
 interface NoticeState {
   readonly text: string | null;
@@ -14,8 +15,7 @@ export const useNotice = create<NoticeState>((set) => ({
   clear: () => set({ text: null }),
 }));
 
-const load = () => import('./notice-snackbar');
-const NoticeSnackbar = lazy(() => load().then((module) => ({ default: module.NoticeSnackbar })));
+const NoticeSnackbar = piece(() => import('./notice-snackbar').then((module) => module.NoticeSnackbar));
 /** After the first screen, so that it is there with the first notice, signal or not. */
 const LATER_MILLISECONDS = 1_000;
 
@@ -26,7 +26,7 @@ export function NoticeBar(): ReactElement | null {
   useEffect(() => {
     if (isThere) return undefined;
     const timer = setTimeout(() => {
-      load().then(
+      NoticeSnackbar.load().then(
         () => setIsThere(true),
         () => undefined,
       );
@@ -35,9 +35,5 @@ export function NoticeBar(): ReactElement | null {
     // Without signal it is tried again with each notice.
   }, [isThere, text]);
   if (!isThere) return null;
-  return (
-    <Suspense fallback={null}>
-      <NoticeSnackbar text={text} onDismiss={clear} />
-    </Suspense>
-  );
+  return <NoticeSnackbar text={text} onDismiss={clear} />;
 }

@@ -1,38 +1,61 @@
-import { Component, Suspense, type ReactNode } from 'react';
+import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from './press';
 import { Words } from './words';
 
-interface Props {
-  /** Stands there while the piece is loaded. */
-  readonly fallback?: ReactNode;
-  readonly children: ReactNode;
+/** A component whose code is loaded when it is first shown, or before that when it is asked for. */
+export interface Piece<Props> {
+  (props: Props): ReactNode;
+  /** Rejects when there is no signal to load it and the phone does not keep it yet. */
+  readonly load: () => Promise<void>;
 }
 
-const reload = (): void => window.location.reload();
-
 /**
- * Around what is loaded when it is first shown. On a phone that does not keep the application yet there may be no signal to
+ * Loaded once, it is drawn at once ever after. On a phone that does not keep the application yet there may be no signal to
  * load it: then that is said in its place, and the rest of the screen goes on.
+ *
+ * Not `React.lazy`: what that waits for shows 300 ms after the wait was shown, however soon it came.
+ *
+ * @param meanwhile stands there while the piece is loaded
+ * @example const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
  */
-export class Piece extends Component<Props, { readonly hasFailed: boolean }> {
-  override state = { hasFailed: false };
-
-  static getDerivedStateFromError(): { readonly hasFailed: boolean } {
-    return { hasFailed: true };
+export function piece<Props extends object>(
+  get: () => Promise<ComponentType<Props>>,
+  meanwhile: ReactNode = null,
+): Piece<Props> {
+  let loaded: ComponentType<Props> | null = null;
+  const load = async (): Promise<void> => {
+    loaded ??= await get();
+  };
+  function LoadedPiece(props: Props): ReactNode {
+    const [standing, setStanding] = useState<'waits' | 'here' | 'failed'>(loaded === null ? 'waits' : 'here');
+    useEffect(() => {
+      if (standing !== 'waits') return undefined;
+      let isOver = false;
+      const set = (next: 'here' | 'failed') => (): void => {
+        if (!isOver) setStanding(next);
+      };
+      load().then(set('here'), set('failed'));
+      return () => {
+        isOver = true;
+      };
+    }, [standing]);
+    const Loaded = loaded;
+    if (Loaded !== null) return <Loaded {...props} />;
+    return standing === 'failed' ? <NotLoaded /> : meanwhile;
   }
+  return Object.assign(LoadedPiece, { load });
+}
 
-  override render(): ReactNode {
-    if (!this.state.hasFailed) return <Suspense fallback={this.props.fallback ?? null}>{this.props.children}</Suspense>;
-    return (
-      <View role="alert" style={sheet.failed}>
-        <Words>
-          This part of Oilcan could not be loaded. What you recorded is kept. Load again when there is signal.
-        </Words>
-        <Button word="Load again" onPress={reload} />
-      </View>
-    );
-  }
+function NotLoaded(): ReactNode {
+  return (
+    <View role="alert" style={sheet.failed}>
+      <Words>
+        This part of Oilcan could not be loaded. What you recorded is kept. Load again when there is signal.
+      </Words>
+      <Button word="Load again" onPress={() => window.location.reload()} />
+    </View>
+  );
 }
 
 const sheet = StyleSheet.create({ failed: { padding: 16, gap: 10 } });

@@ -11,7 +11,7 @@ interface PressProps {
   readonly label?: string;
   readonly role?: 'button' | 'link' | 'checkbox' | 'radio' | 'tab';
   readonly checked?: boolean;
-  /** For a link: it leads to where the person is already. */
+  /** It leads to where the person is already. */
   readonly isHere?: boolean;
   readonly disabled?: boolean;
   readonly style?: StyleProp<ViewStyle>;
@@ -38,7 +38,7 @@ export function Press({
       disabled={disabled}
       {...(label === undefined ? {} : { 'aria-label': label })}
       {...(checked === undefined ? {} : { 'aria-checked': checked })}
-      {...(isHere ? { 'aria-current': 'page' } : {})}
+      {...(isHere ? { 'aria-current': role === 'link' ? 'page' : true } : {})}
       {...(testID === undefined ? {} : { testID })}
       style={({ pressed }) => [sheet.press, pressed && sheet.held, style]}
     >

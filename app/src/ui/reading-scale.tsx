@@ -9,10 +9,12 @@ interface Props {
   /** What is being typed, if it is a number. */
   readonly value: number | null;
   readonly height?: number;
+  /** Beside a row: without the words at the limits. */
+  readonly isSmall?: boolean;
 }
 
 /** The dipstick for a value: limits as bands, the last five values as fine marks, the new one as the level. */
-export function ReadingScale({ point, value, height = 240 }: Props): ReactElement {
+export function ReadingScale({ point, value, height = 240, isSmall = false }: Props): ReactElement {
   const palette = usePalette();
   const { from, to } = point.scale;
   const { alarmLow, alertLow, alertHigh, alarmHigh } = point.limits;
@@ -30,13 +32,15 @@ export function ReadingScale({ point, value, height = 240 }: Props): ReactElemen
     at === null ? null : (
       <View style={[sheet.limit, { bottom: share(at) * height }]}>
         <View style={[sheet.limitLine, { backgroundColor: palette.ink }]} />
-        <Words as="mark" style={sheet.limitWord} lines={1}>
-          {at} {word}
-        </Words>
+        {isSmall ? null : (
+          <Words as="mark" style={sheet.limitWord} lines={1}>
+            {at} {word}
+          </Words>
+        )}
       </View>
     );
   return (
-    <View style={[sheet.frame, { height }]} aria-hidden>
+    <View style={[sheet.frame, isSmall && sheet.frameSmall, { height }]} aria-hidden>
       <View style={[sheet.stick, { height, backgroundColor: palette.scale }]}>
         {alertHigh === null ? null : band(alertHigh, alarmHigh ?? to, palette.alertBand)}
         {alarmHigh === null ? null : band(alarmHigh, to, palette.alarmBand)}
@@ -70,6 +74,7 @@ const STICK = 30;
 
 const sheet = StyleSheet.create({
   frame: { width: LEFT + STICK + 66 },
+  frameSmall: { width: LEFT + STICK + 4 },
   stick: { position: 'absolute', left: LEFT, width: STICK, overflow: 'hidden' },
   band: { position: 'absolute', left: 0, right: 0 },
   level: { position: 'absolute', left: 9, right: 0, bottom: 0 },

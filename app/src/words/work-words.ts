@@ -3,6 +3,8 @@ import type {
   HoldReason,
   IsolationAct,
   Owed,
+  PermitKind,
+  PersonId,
   ReadingLevel,
   Role,
   ShiftGroup,
@@ -88,6 +90,15 @@ export const energyWords: Readonly<Record<Energy, string>> = {
   water: 'Water',
 };
 
+export const permitWords: Readonly<Record<PermitKind, string>> = {
+  hotWork: 'Hot work',
+  height: 'Work at height',
+  confinedSpace: 'Confined space',
+  electrical: 'Electrical work',
+  lifting: 'Lifting',
+  excavation: 'Digging',
+};
+
 export const roleWords: Readonly<Record<Role, string>> = {
   technician: 'Technician',
   lead: 'Lead',
@@ -99,15 +110,15 @@ export function stateOf(work: Pick<WorkOrder, 'state' | 'handedBack'>): string {
   return work.handedBack === null ? stateWords[work.state] : 'Handed back';
 }
 
-/** What is owed, as a line that is pressed to mend it. */
-export function owedWords(owed: Owed, nameOf: (personId: string) => string): string {
+/** What is owed, as a line that is pressed to mend it; `me` is who reads it. */
+export function owedWords(owed: Owed, me: PersonId, nameOf: (personId: string) => string): string {
   switch (owed.what) {
     case 'step':
       return owed.text;
     case 'time':
       return 'No time recorded yet';
     case 'lock':
-      return `The lock of ${nameOf(owed.personId)} is still on: ${owed.device}`;
+      return `${owed.personId === me ? 'Your lock' : `The lock of ${nameOf(owed.personId)}`} is still on: ${owed.device}`;
     case 'clockOfAnother':
       return `The clock of ${nameOf(owed.personId)} is still running`;
   }

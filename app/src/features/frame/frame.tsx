@@ -8,11 +8,13 @@ import { RULE, useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
 import { placesFor, type AppPlace } from './places';
+import { useNotedTrail } from './use-back';
 
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
 export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
+  useNotedTrail();
   const isSheet = /^\/(shift\/.+|plant\/document\/)/.test(usePathname());
   const places = placesFor(person);
   if (isWide) {

@@ -19,3 +19,8 @@ const all: readonly AppPlace[] = [
 export function placesFor(person: Person): readonly AppPlace[] {
   return all.filter((place) => hasRole(person, place.roles));
 }
+
+/** The word of a place by its address; undefined for what is no place of the application. */
+export function placeWord(address: string): string | undefined {
+  return all.find(({ href }) => href === address)?.word;
+}

@@ -1,13 +1,13 @@
-import { lazy, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useSite } from './use-site';
-import { Piece } from '../../ui/piece';
+import { piece } from '../../ui/piece';
 
-const SiteSheet = lazy(() => import('./site-sheet').then((module) => ({ default: module.SiteSheet })));
+const SiteSheet = piece(() => import('./site-sheet').then((module) => module.SiteSheet));
 
 /** Which of my sites I look at; nothing for somebody with one site only. */
 export function SiteMark(): ReactElement | null {
@@ -27,11 +27,7 @@ export function SiteMark(): ReactElement | null {
           <Icon name="down" size={18} />
         </View>
       </Press>
-      {isOpen ? (
-        <Piece>
-          <SiteSheet onClose={() => setIsOpen(false)} />
-        </Piece>
-      ) : null}
+      {isOpen ? <SiteSheet onClose={() => setIsOpen(false)} /> : null}
     </>
   );
 }

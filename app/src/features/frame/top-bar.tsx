@@ -31,7 +31,11 @@ export function TopBar({ title, aside, onBack, backTo = 'Shift', isBeside = fals
         </Press>
       )}
       <View style={sheet.title}>
-        <Words as={onBack === undefined ? 'title' : 'label'} level={1} style={sheet.name}>
+        <Words
+          as={onBack === undefined ? 'title' : 'label'}
+          level={1}
+          style={aside === undefined ? sheet.alone : sheet.name}
+        >
           {title}
         </Words>
         {aside === undefined ? null : (
@@ -62,7 +66,9 @@ const sheet = StyleSheet.create({
     paddingRight: 4,
     borderBottomWidth: RULE,
   },
+  // Beside other words the name stays whole and they give way; alone it takes more lines.
   name: { flexShrink: 0 },
+  alone: { flexShrink: 1, minWidth: 0 },
   aside: { flexShrink: 1, minWidth: 0 },
   back: { alignItems: 'center', marginLeft: -12 },
   title: {

@@ -6,6 +6,7 @@ export const keys: readonly (readonly [key: string, command: Command, words: str
   ['/', 'find', 'Find a job'],
   ['j', 'next', 'Next job'],
   ['k', 'previous', 'Job before'],
+  ['Enter', 'open', 'Into the job: then the arrows move it'],
   ['c', 'clock', 'Start or stop my clock'],
   ['t', 'time', 'Time'],
   ['p', 'part', 'Part'],
@@ -22,6 +23,8 @@ export function useKeys(isOn: boolean, onHelp: () => void): void {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (document.querySelector('[aria-modal="true"]') !== null) return;
       if (event.key === '?') return onHelp();
+      // On a button it presses the button.
+      if (event.key === 'Enter' && !event.shiftKey && event.target !== document.body) return;
       const name = event.shiftKey && event.key === 'Enter' ? 'Shift+Enter' : event.key;
       const found = keys.find(([key]) => key === name);
       if (found === undefined || !give(found[1])) return;

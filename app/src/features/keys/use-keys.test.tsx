@@ -1,0 +1,81 @@
+import { act, fireEvent, render, screen } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { give, useCommand, type Command } from './commands';
+import { keys, useKeys } from './use-keys';
+
+const answered = jest.fn();
+const onHelp = jest.fn();
+beforeEach(() => {
+  answered.mockReset();
+  onHelp.mockReset();
+});
+
+function Answers({ command, as = command }: { readonly command: Command; readonly as?: string }): null {
+  useCommand(command, () => answered(as));
+  return null;
+}
+function Screen({ children }: { readonly children?: ReactElement }): ReactElement {
+  useKeys(true, onHelp);
+  return (
+    <>
+      <Answers command="next" />
+      <Answers command="open" />
+      <Answers command="finish" />
+      {children}
+      <input aria-label="typed into" />
+      <button>pressed</button>
+    </>
+  );
+}
+const press = (key: string, target: Element = document.body, more: object = {}): void =>
+  void fireEvent.keyDown(target, { key, ...more });
+
+describe('keys', () => {
+  it('do what the list of keys says', () => {
+    render(<Screen />);
+    for (const key of ['j', 'Enter', '?']) press(key);
+    press('Enter', document.body, { shiftKey: true });
+    expect(answered.mock.calls.flat()).toEqual(['next', 'open', 'finish']);
+    expect(onHelp).toHaveBeenCalledTimes(1);
+  });
+
+  it('are letters where somebody types, and press the button that is chosen', () => {
+    render(<Screen />);
+    press('j', screen.getByLabelText('typed into'));
+    press('Enter', screen.getByText('pressed'));
+    expect(answered).not.toHaveBeenCalled();
+  });
+
+  it('leave those of the browser alone, and rest while a sheet is open', () => {
+    render(
+      <Screen>
+        <div aria-modal="true" />
+      </Screen>,
+    );
+    press('j');
+    press('j', document.body, { ctrlKey: true });
+    expect(answered).not.toHaveBeenCalled();
+  });
+
+  it('are each listed once', () => {
+    const named = keys.map(([key]) => key);
+    expect(new Set(named).size).toBe(named.length);
+  });
+});
+
+describe('a command', () => {
+  it('is answered by the newest on the screen, and by the one before when that is gone', () => {
+    const view = render(
+      <>
+        <Answers command="note" as="first" />
+        <Answers command="note" as="second" />
+      </>,
+    );
+    act(() => void give('note'));
+    view.rerender(<Answers command="note" as="first" />);
+    act(() => void give('note'));
+    expect(answered.mock.calls.flat()).toEqual(['second', 'first']);
+    view.unmount();
+    expect(give('note')).toBe(false);
+  });
+});

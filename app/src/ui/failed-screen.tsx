@@ -1,0 +1,34 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from './press';
+import { usePalette } from './theme';
+import { Words } from './words';
+
+interface Props {
+  readonly error: Error;
+  /** Draws once more what failed. */
+  readonly retry: () => Promise<void>;
+}
+
+/** In the place of a screen that failed. What was recorded is kept all the same, and what went wrong can be told. */
+export function FailedScreen({ error, retry }: Props): ReactElement {
+  const palette = usePalette();
+  return (
+    <View role="alert" style={[sheet.screen, { backgroundColor: palette.paper }]}>
+      <Words as="title" level={1}>
+        This screen failed
+      </Words>
+      <Words>What you recorded is kept. Try again, or load Oilcan again.</Words>
+      <Words soft>If it fails again, tell whoever looks after Oilcan what it says here: {error.message}</Words>
+      <View style={sheet.buttons}>
+        <Button main word="Try again" onPress={() => void retry()} />
+        <Button word="Load Oilcan again" onPress={() => window.location.assign('/')} />
+      </View>
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, padding: 16, gap: 10 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
