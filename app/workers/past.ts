@@ -1,39 +1,11 @@
-import {
-  addMinutes,
-  findingsOf,
-  instantFromMillis,
-  modesOf,
-  pastJobOf,
-  usualFor,
-  watchedSince,
-  type PastAnswer,
-} from '@oilcan/core';
-import type { PastQuestion, ReadPast } from '../src/data/past/read-past';
-
-/** Reads the past of an asset as it came from the server, with the open work of this phone, and says what is in it. */
-function read({ text, open, inServiceSince, like, now }: PastQuestion): ReadPast {
-  const answer = JSON.parse(text) as PastAnswer;
-  const openHere = new Set(open.map(({ work }) => work.id));
-  const jobs = [
-    ...open.map(({ work, entries }) => pastJobOf(work, entries)),
-    ...answer.jobs.filter(({ id }) => !openHere.has(id)),
-  ];
-  // A window must have a length, or the present of an asset that went into service today would be before its beginning.
-  const from = watchedSince(answer, inServiceSince);
-  const window = { from: from < now ? from : addMinutes(now, -1), to: now };
-  return {
-    jobs,
-    findings: findingsOf(jobs, window),
-    modes: modesOf(jobs),
-    usual: like === null ? null : usualFor(like, answer.jobs, answer.ofClass),
-    asOf: answer.asOf ?? instantFromMillis(0),
-    cutAt: answer.cutAt,
-  };
-}
+import { readAnswer } from '../src/data/past/read-answer';
+import type { PastQuestion } from '../src/data/past/read-past';
 
 addEventListener('message', ({ data }: MessageEvent<PastQuestion>) => {
   try {
-    postMessage(read(data));
+    const { jobs, modes, ...said } = readAnswer(data);
+    postMessage(said);
+    postMessage({ jobs, modes });
   } catch {
     postMessage(null);
   }

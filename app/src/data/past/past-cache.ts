@@ -1,4 +1,5 @@
 import type { AssetId, PastScope } from '@oilcan/core';
+import { forgetLastRead } from './last-read';
 
 const NAME = 'oilcan-past';
 const AS_OF = 'x-as-of';
@@ -42,6 +43,7 @@ export async function cachedAt(assetId: AssetId): Promise<number> {
 
 /** Nobody else reads it on this phone. */
 export async function forgetPasts(): Promise<void> {
+  forgetLastRead();
   try {
     await caches.delete(NAME);
   } catch {

@@ -1,11 +1,10 @@
 import type { Entry, Findings, Instant, JobLike, PastJob, Usual, WorkOrder } from '@oilcan/core';
-import { askWorker } from '../ask-worker';
 
 /** What the worker is asked. */
 export interface PastQuestion {
   /** A `PastAnswer` in JSON. */
   readonly text: string;
-  /** Open work on the asset as this phone has it, with what is recorded on it here. */
+  /** Open work of this past as this phone has it, with what is recorded on it here. */
   readonly open: readonly { readonly work: WorkOrder; readonly entries: readonly Entry[] }[];
   /** Calendar date; null when several assets are looked at. */
   readonly inServiceSince: string | null;
@@ -14,19 +13,59 @@ export interface PastQuestion {
   readonly now: Instant;
 }
 
-/** A past that was read. */
-export interface ReadPast {
-  /** In no order. */
-  readonly jobs: readonly PastJob[];
+/** What a past says. */
+export interface PastSaid {
   readonly findings: Findings;
-  readonly modes: readonly { readonly mode: string; readonly jobs: readonly PastJob[] }[];
   readonly usual: Usual | null;
   readonly asOf: Instant;
   /** There is more before this, which did not come along. */
   readonly cutAt: Instant | null;
 }
 
-/** Reads it in a worker of its own, so that thousands of events do not hold up the screen. Null for what is damaged. */
-export function readPast(question: PastQuestion): Promise<ReadPast | null> {
-  return askWorker<ReadPast>('past', question);
+/** What it is made of. */
+export interface ReadRows {
+  /** In no order. */
+  readonly jobs: readonly PastJob[];
+  readonly modes: readonly { readonly mode: string; readonly jobs: readonly PastJob[] }[];
+}
+
+export type ReadPast = PastSaid & ReadRows;
+
+/** A worker that has started already, for the next past that is read. */
+let spare: Worker | null = null;
+
+const startWorker = (): Worker => new Worker('/workers/past.js');
+
+/** Lets the worker start while what it will read is still on its way. */
+export function prepareToRead(): void {
+  if (spare !== null) return;
+  const started = startWorker();
+  // One that could not start is not waited for.
+  started.addEventListener('error', () => {
+    if (spare === started) spare = null;
+  });
+  spare = started;
+}
+
+/**
+ * Reads a past in a worker of its own, so that thousands of events do not hold up the screen. It tells first what the past
+ * says, and then, since thousands of rows take a while to come over, the whole of it; null for what is damaged.
+ */
+export function readPast(question: PastQuestion, onRead: (past: PastSaid | ReadPast | null) => void): void {
+  const worker = spare ?? startWorker();
+  spare = null;
+  let said: PastSaid | null = null;
+  worker.addEventListener('message', ({ data }: MessageEvent<PastSaid | ReadRows | null>) => {
+    if (data !== null && 'findings' in data) {
+      said = data;
+      return onRead(said);
+    }
+    worker.terminate();
+    onRead(data === null || said === null ? null : { ...said, ...data });
+  });
+  worker.addEventListener('error', () => {
+    worker.terminate();
+    onRead(null);
+  });
+  worker.postMessage(question);
 }

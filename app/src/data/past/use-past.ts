@@ -1,15 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
-import { isOpen, OilcanError, type Asset, type JobLike, type PastScope, type WorkOrder } from '@oilcan/core';
+import { idsWithin, isOpen, OilcanError, type Asset, type JobLike, type PastScope, type WorkOrder } from '@oilcan/core';
 import { httpLink } from '../http-link';
 import { Unreachable } from '../server-link';
-import { now, peekRows, usePhone, useRows } from '../store';
+import { now, peekRows, usePhone, useRows, useTable } from '../store';
 import { cachedPast, cachePast } from './past-cache';
-import { readPast, type ReadPast } from './read-past';
+import { isAsRead, isSamePast, lastRead, questionKey, rememberRead } from './last-read';
+import { prepareToRead, readPast, type PastSaid, type ReadPast } from './read-past';
 
 export type Past =
   | { readonly is: 'reading' }
-  /** `isOld`: as this phone had it, because there is no signal. */
-  | { readonly is: 'here'; readonly past: ReadPast; readonly isOld: boolean }
+  /** `whole`: with its rows, null while they are on their way. `isOld`: as this phone had it, because there is no signal. */
+  | { readonly is: 'here'; readonly said: PastSaid; readonly whole: ReadPast | null; readonly isOld: boolean }
   | { readonly is: 'without signal' }
   | { readonly is: 'refused'; readonly why: OilcanError }
   | { readonly is: 'damaged' };
@@ -17,16 +18,17 @@ export type Past =
 type Text = { readonly text: string; readonly isOld: boolean } | Exclude<Past, { is: 'here' }>;
 
 /**
- * The past of an asset: what this phone has of it at once, and then what the server says. It is read anew when work on
- * the asset ends or changes here.
+ * The past of one asset in one scope, as long as it is drawn: what this phone has of it at once, and then what the server
+ * says. It is read anew when work on the asset ends or changes here.
  */
 export function usePast(asset: Asset, scope: PastScope, like: JobLike | null = null): Past {
   const [text, setText] = useState<Text>({ is: 'reading' });
+  const key = questionKey(asset.id, scope, like);
   const [past, setPast] = useState<Past>(() => {
-    const known = like === null ? read.get(keyOf(asset, scope)) : undefined;
-    return known === undefined ? { is: 'reading' } : { is: 'here', past: known.past, isOld: false };
+    const known = lastRead(key);
+    return known === undefined ? { is: 'reading' } : hereOf(known.past, false);
   });
-  const works = useRows('workOrders', 'asset', asset.id);
+  const works = useWorksWithin(asset, scope);
   const isReached = usePhone((state) => state.contact === 'reached');
   const ended = useMemo(() => works.filter(({ state }) => !isOpen(state)).length, [works]);
 
@@ -35,65 +37,75 @@ export function usePast(asset: Asset, scope: PastScope, like: JobLike | null = n
     const set = (next: Text): void => {
       if (!isOver) setText(next);
     };
+    if (lastRead(key) === undefined) prepareToRead();
     void fetchPast(asset, scope, set);
     return () => {
       isOver = true;
     };
     // Fetched anew when work ended, and when signal came back.
-  }, [asset, scope, ended, isReached]);
+  }, [asset, scope, key, ended, isReached]);
 
   const open = useMemo(() => works.filter(({ state }) => isOpen(state)), [works]);
   useEffect(() => {
     if ('is' in text) return text.is === 'reading' ? undefined : setPast(text);
-    const known = read.get(keyOf(asset, scope));
-    if (like === null && known !== undefined && isSame(known, text.text, open)) {
-      return setPast({ is: 'here', past: known.past, isOld: text.isOld });
+    const recorded = open.map((work) => ({ work, entries: entriesOf(work) }));
+    const known = lastRead(key);
+    if (known !== undefined && isAsRead(known, text.text, recorded)) {
+      return setPast(hereOf(known.past, text.isOld));
     }
-    let isOver = false;
     const question = {
       text: text.text,
-      open: scope === 'place' ? [] : open.map((work) => ({ work, entries: entriesOf(work) })),
+      open: recorded,
       inServiceSince: scope === 'asset' ? asset.nameplate.inServiceSince : null,
       like,
       now: now(),
     };
-    void readPast(question).then((found) => {
-      if (found !== null) remember(keyOf(asset, scope), { text: text.text, open, past: found });
-      if (!isOver) setPast(found === null ? { is: 'damaged' } : { is: 'here', past: found, isOld: text.isOld });
+    let isOver = false;
+    readPast(question, (found) => {
+      const isWhole = found !== null && 'jobs' in found;
+      if (isWhole) rememberRead(key, { text: text.text, open: recorded, past: found });
+      if (isOver) return;
+      const next: Past = found === null ? { is: 'damaged' } : hereOf(found, text.isOld);
+      // Rows that are looked at stay until the new ones have come.
+      setPast((before) =>
+        before.is === 'here' && before.whole !== null && !isWhole && found !== null ? before : next,
+      );
     });
     return () => {
       isOver = true;
     };
-  }, [text, open, scope, asset, like]);
+  }, [text, open, scope, asset, like, key]);
   return past;
 }
 
-interface Read {
-  readonly text: string;
-  readonly open: readonly WorkOrder[];
-  readonly past: ReadPast;
+const hereOf = (found: PastSaid | ReadPast, isOld: boolean): Past => ({
+  is: 'here',
+  said: found,
+  whole: 'jobs' in found ? found : null,
+  isOld,
+});
+
+/** The work orders of this phone that belong to a past: on the asset, on what it is made of too, or at its place. */
+function useWorksWithin(asset: Asset, scope: PastScope): readonly WorkOrder[] {
+  const onAsset = useRows('workOrders', 'asset', asset.id);
+  const all = useTable('workOrders');
+  const assets = useTable('assets');
+  const places = useTable('places');
+  return useMemo(() => {
+    switch (scope) {
+      case 'asset':
+        return onAsset;
+      case 'parts': {
+        const within = idsWithin(asset.id, assets);
+        return all.filter(({ assetId }) => within.has(assetId));
+      }
+      case 'place': {
+        const within = idsWithin(asset.placeId, places);
+        return all.filter(({ placeId }) => within.has(placeId));
+      }
+    }
+  }, [asset, scope, onAsset, all, assets, places]);
 }
-
-/** What was read last, so that whoever goes on from the sentences to the rows does not wait for them again. */
-const read = new Map<string, Read>();
-const MOST_READ = 6;
-
-const keyOf = (asset: Asset, scope: PastScope): string => `${asset.id} ${scope}`;
-
-function remember(key: string, what: Read): void {
-  read.delete(key);
-  read.set(key, what);
-  const [oldest] = read.keys();
-  if (read.size > MOST_READ && oldest !== undefined) read.delete(oldest);
-}
-
-function isSame(known: Read, text: string, open: readonly WorkOrder[]): boolean {
-  const isOpenAlike = known.open.length === open.length && known.open.every((work, index) => work === open[index]);
-  return isOpenAlike && unstamped(known.text) === unstamped(text);
-}
-
-/** A past without the time at which it was asked for. */
-const unstamped = (text: string): string => text.replace(/"asOf":"[^"]*"/, '');
 
 const entriesOf = (work: WorkOrder) => peekRows('entries', 'workOrder', work.id);
 
@@ -102,7 +114,7 @@ async function fetchPast(asset: Asset, scope: PastScope, set: (text: Text) => vo
   if (cached !== null) set({ text: cached.text, isOld: false });
   try {
     const text = await httpLink.past(asset.id, scope);
-    if (cached === null || unstamped(text) !== unstamped(cached.text)) set({ text, isOld: false });
+    if (cached === null || !isSamePast(text, cached.text)) set({ text, isOld: false });
     await cachePast(asset.id, scope, text);
   } catch (error) {
     if (error instanceof OilcanError) set({ is: 'refused', why: error });

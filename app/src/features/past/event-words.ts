@@ -65,8 +65,11 @@ export function faultLine({ component, mode, activity }: PastJob['faults'][numbe
 }
 
 function stoppageLine({ from, to, extent, isPlanned }: PastJob['stoppages'][number]): string {
-  const how = `${extent === 'full' ? 'Stood still' : 'Ran reduced'}${isPlanned ? ', planned' : ''}`;
-  return to === null ? `${how}, still` : `${how} for ${sayStanding(Math.max(0, minutesBetween(from, to)))}`;
+  const isFull = extent === 'full';
+  const planned = isPlanned ? ', planned' : '';
+  if (to === null) return `${isFull ? 'Stands still' : 'Runs reduced'}${planned}`;
+  const how = `${isFull ? 'Stood still' : 'Ran reduced'}${planned}`;
+  return `${how} for ${sayStanding(Math.max(0, minutesBetween(from, to)))}`;
 }
 
 /** What the job came to beside its title: fault, parts, time, standstill. */

@@ -26,10 +26,14 @@ interface Props {
 export function PastBrief({ asset, like, plannedParts = [] }: Props): ReactElement {
   const past = usePast(asset, 'asset', like ?? null);
   if (past.is !== 'here') return <PastStanding past={past} />;
-  const { findings, usual } = past.past;
+  const { findings, usual } = past.said;
   return (
     <View>
-      <SaidList said={sentencesOf(findings, (id) => peekRow('parts', id))} assetId={asset.id} scope="asset" />
+      <SaidList
+        said={sentencesOf(findings, { part: (id) => peekRow('parts', id), asset: null })}
+        assetId={asset.id}
+        scope="asset"
+      />
       {usual === null ? null : <UsualLines usual={usual} plannedParts={plannedParts} />}
       {past.isOld ? (
         <Words as="small" soft>

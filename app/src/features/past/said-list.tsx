@@ -6,43 +6,66 @@ import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
-import type { Said } from './said';
+import type { Said, SaidFigure } from './said';
 
-interface Props {
-  readonly said: readonly Said[];
+interface Whose {
   readonly assetId: AssetId;
   readonly scope: PastScope;
 }
 
 /** What the past says: each sentence opens the rows that it was made from. */
-export function SaidList({ said, assetId, scope }: Props): ReactElement {
-  const palette = usePalette();
-  const router = useRouter();
+export function SaidList({ said, ...whose }: Whose & { readonly said: readonly Said[] }): ReactElement {
   return (
-    <View style={sheet.list}>
-      {said.map(({ key, text, jobs }) =>
-        jobs.length === 0 ? (
-          <View key={key} style={[sheet.plain, { borderColor: palette.line }]}>
-            <Words>{text}</Words>
-          </View>
-        ) : (
-          <Press
-            key={key}
-            role="link"
-            onPress={() => router.navigate(`/plant/past/${assetId}?with=${scope}&said=${key}`)}
-            style={[sheet.said, { borderColor: palette.line }]}
-          >
-            <Words style={sheet.text}>{text}</Words>
-            <Icon name="right" color={palette.inkSoft} />
-          </Press>
-        ),
-      )}
+    <View>
+      {said.map((each) => (
+        <Line key={each.key} said={each} {...whose}>
+          <Words style={sheet.text}>{each.text}</Words>
+        </Line>
+      ))}
     </View>
   );
 }
 
+/** The figures beside the sentences; each opens its rows too. */
+export function FigureList({ figures, ...whose }: Whose & { readonly figures: readonly SaidFigure[] }): ReactElement {
+  return (
+    <View>
+      {figures.map((each) => (
+        <Line key={each.key} said={each} {...whose}>
+          <View style={sheet.figure}>
+            <Words soft style={sheet.name}>
+              {each.name}
+            </Words>
+            <Words style={sheet.value}>{each.text}</Words>
+          </View>
+        </Line>
+      ))}
+    </View>
+  );
+}
+
+function Line({
+  said: { key, jobs },
+  assetId,
+  scope,
+  children,
+}: Whose & { readonly said: Said; readonly children: ReactElement }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  if (jobs.length === 0) return <View style={[sheet.plain, { borderColor: palette.line }]}>{children}</View>;
+  return (
+    <Press
+      role="link"
+      onPress={() => router.navigate(`/plant/past/${assetId}?with=${scope}&said=${key}`)}
+      style={[sheet.said, { borderColor: palette.line }]}
+    >
+      {children}
+      <Icon name="right" color={palette.inkSoft} />
+    </Press>
+  );
+}
+
 const sheet = StyleSheet.create({
-  list: { paddingTop: 2 },
   plain: { paddingVertical: 10, borderBottomWidth: 1 },
   said: {
     flexDirection: 'row',
@@ -53,4 +76,16 @@ const sheet = StyleSheet.create({
     borderBottomWidth: 1,
   },
   text: { flexShrink: 1, minWidth: 0, maxWidth: 560 },
+  // With very large text the figure goes under its name.
+  figure: {
+    flexGrow: 1,
+    flexShrink: 1,
+    minWidth: 0,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    columnGap: 12,
+    maxWidth: 560,
+  },
+  name: { flexBasis: 110 },
+  value: { flexBasis: 190, flexGrow: 1, flexShrink: 1, minWidth: 0 },
 });

@@ -2,6 +2,7 @@ import {
   daysBetween,
   nameOfActivity,
   nameOfMode,
+  type Asset,
   type Findings,
   type Part,
   type PastJob,
@@ -11,9 +12,9 @@ import {
   type Silence,
   type Trend,
   type Usual,
+  formatDuration,
 } from '@oilcan/core';
-import { formatDuration } from '@oilcan/core';
-import { ordinal, sayDays, sayStanding } from '../../words/spans';
+import { ordinal, sayEvery, saySpan, saySpans, sayStanding } from '../../words/spans';
 import { counted } from '../../words/work-words';
 
 /** A sentence about a past, and the rows that it was made from. */
@@ -26,50 +27,82 @@ export interface Said {
   readonly jobs: readonly PastJob[];
 }
 
-type PartOf = (id: string) => Pick<Part, 'name'> | undefined;
+/** What rows are called. */
+export interface NamesInPast {
+  readonly part: (id: string) => Pick<Part, 'name'> | undefined;
+  /** Null in the past of one machine, which need not be named. */
+  readonly asset: ((id: string) => Pick<Asset, 'name'> | undefined) | null;
+}
 
 const MOST_SENTENCES = 3;
 
 /** One to three sentences: what comes back, how often it fails and whether that changes, what fell silent or cost most. */
-export function sentencesOf(findings: Findings, partOf: PartOf): Said[] {
+export function sentencesOf(findings: Findings, names: NamesInPast): Said[] {
   const { failures, recurrences, silences, downtime } = findings;
   if (failures === null) return [{ key: 'none', text: 'Too new to say anything about.', brief: 'All', jobs: [] }];
   if (failures.jobs.length === 0) {
-    const watched = sayDays(daysBetween(findings.window.from, findings.window.to));
-    return [{ key: 'none', text: `It has not failed in ${watched}.`, brief: 'All', jobs: [] }];
+    const watched = saySpan(daysBetween(findings.window.from, findings.window.to));
+    const nothing = names.asset === null ? 'It has not failed' : 'Nothing here has failed';
+    return [{ key: 'none', text: `${nothing} in ${watched}.`, brief: 'All', jobs: [] }];
   }
   const said = [
-    ...recurrences.slice(0, 1).map((found) => recurrenceSaid(found, findings, partOf)),
+    ...recurrences.slice(0, 1).map((found) => recurrenceSaid(found, findings, names)),
     failuresSaid(failures, findings),
-    ...silences.slice(0, 1).map((found) => silenceSaid(found, findings, partOf)),
+    ...silences.slice(0, 1).map((found) => silenceSaid(found, findings, names)),
   ];
   if (downtime.minutes > 0) {
     said.push({
       key: 'downtime',
-      text: `It stood still for ${sayStanding(downtime.minutes)} in the last 12 months, unplanned.`,
-      brief: 'What stopped it',
+      text: `${names.asset === null ? 'It' : 'Something here'} stood still for ${sayStanding(downtime.minutes)} in the last 12 months, unplanned.`,
+      brief: STOOD_STILL,
       jobs: downtime.jobs,
     });
   }
   return said.slice(0, MOST_SENTENCES);
 }
 
-function nameOf(what: Recurring, partOf: PartOf): string {
-  if (what.by === 'part') return partOf(what.partId)?.name ?? 'The same part';
+const STOOD_STILL = 'What stopped it';
+
+/** A figure of a past with its name, and the rows that it was made from. */
+export interface SaidFigure extends Said {
+  readonly name: string;
+}
+
+/** What the sentences leave out: how long a repair takes, and for how long it stood still. */
+export function figuresOf({ repair, downtime }: Findings, said: readonly Said[]): SaidFigure[] {
+  const figures: SaidFigure[] = [];
+  if (repair !== null) {
+    const [median, p80] = [about(repair.median), about(repair.p80)];
+    const text = repair.jobs.length === 1 ? median : `half within ${median}, four in five within ${p80}`;
+    figures.push({ key: 'repair', name: 'Time to repair', text, brief: 'Repairs', jobs: repair.jobs });
+  }
+  if (downtime.minutes > 0 && !said.some(({ key }) => key === 'downtime')) {
+    const text = `${sayStanding(downtime.minutes)}, unplanned`;
+    figures.push({ key: 'downtime', name: 'Stood still in 12 months', text, brief: STOOD_STILL, jobs: downtime.jobs });
+  }
+  return figures;
+}
+
+function nameOf(what: Recurring, names: NamesInPast): string {
+  if (what.by === 'part') return names.part(what.partId)?.name ?? 'The same part';
   return what.component === '' ? nameOfMode(what.mode) : what.component;
 }
 
-function recurrenceSaid(found: Recurrence, { window }: Findings, partOf: PartOf): Said {
+/** ` on Lark drive gearbox`, where several machines are looked at. */
+function onWhich({ job }: Remedy, { asset }: NamesInPast): string {
+  const name = asset?.(job.assetId)?.name;
+  return name === undefined ? '' : ` on ${name}`;
+}
+
+function recurrenceSaid(found: Recurrence, { window }: Findings, names: NamesInPast): Said {
   const { what, jobs, spanDays, usualGapDays, heldDays, last } = found;
-  const name = nameOf(what, partOf);
-  const held = heldDays.map(Math.round);
-  const [least, most] = [Math.min(...held), Math.max(...held)];
-  const lasted = least === most ? sayDays(least) : `${sayDays(least)} to ${sayDays(most)}`;
+  const name = nameOf(what, names);
+  const lasted = saySpans(Math.min(...heldDays), Math.max(...heldDays));
   return {
     key: 'comes-back',
     brief: name,
     text: [
-      `${ordinal(jobs.length)} ${lowerFirst(name)} in ${sayDays(spanDays)}, about every ${sayDays(usualGapDays)}.`,
+      `${ordinal(jobs.length)} ${lowerFirst(name)}${onWhich(last, names)} in ${saySpan(spanDays)}, ${sayEvery(usualGapDays)}.`,
       remedySaid(last, window),
       `Repairs before that held ${lasted}.`,
     ].join(' '),
@@ -79,8 +112,10 @@ function recurrenceSaid(found: Recurrence, { window }: Findings, partOf: PartOf)
 
 function remedySaid({ job, activity, text }: Remedy, { to }: Findings['window']): string {
   const done = activity === null ? 'Worked on' : upperFirst(nameOfActivity(activity));
-  const when = job.endedAt === null ? 'now' : `${sayDays(daysBetween(job.endedAt, to))} ago`;
-  return job.endedAt === null ? `It is being worked on now.` : `${done} ${when}${text === '' ? '.' : `: “${text}”`}`;
+  const when = job.endedAt === null ? 'now' : `${saySpan(daysBetween(job.endedAt, to))} ago`;
+  return job.endedAt === null
+    ? `It is being worked on now.`
+    : `${done} ${when}${text === '' ? '.' : `: ${quoted(text)}`}`;
 }
 
 const trendWords: Readonly<Record<'perhaps' | 'likely' | 'clearly', string>> = {
@@ -94,7 +129,7 @@ function trendSaid(trend: Trend): string {
     case 'too few':
       return 'Too few to say whether they come faster.';
     case 'steady':
-      return 'They come neither faster nor slower than by chance.';
+      return 'Nothing shows that they come faster or slower.';
     case 'faster':
       return `They ${trendWords[trend.sure]} come faster and faster.`;
     case 'slower':
@@ -104,9 +139,9 @@ function trendSaid(trend: Trend): string {
 
 function failuresSaid({ jobs, meanDays, trend }: NonNullable<Findings['failures']>, { window }: Findings): Said {
   const count = counted(jobs.length, 'failure', 'failures');
-  const watched = sayDays(daysBetween(window.from, window.to));
-  const range = `${Math.round(meanDays.low)} to ${Math.round(meanDays.high)}`;
-  const rate = `one in ${Math.round(meanDays.mean)} days on average (nine in ten sure: ${range})`;
+  const watched = saySpan(daysBetween(window.from, window.to));
+  const range = saySpans(meanDays.low, meanDays.high);
+  const rate = `one every ${saySpan(meanDays.mean)} on average (90 % sure: ${range})`;
   return {
     key: 'failures',
     brief: 'Failures',
@@ -115,12 +150,12 @@ function failuresSaid({ jobs, meanDays, trend }: NonNullable<Findings['failures'
   };
 }
 
-function silenceSaid({ what, jobs, quietDays, last }: Silence, { window }: Findings, partOf: PartOf): Said {
-  const name = nameOf(what, partOf);
+function silenceSaid({ what, jobs, quietDays, last }: Silence, { window }: Findings, names: NamesInPast): Said {
+  const name = nameOf(what, names);
   return {
     key: 'silent',
     brief: name,
-    text: `${name} failed ${jobs.length} times and not for ${sayDays(quietDays)} since. ${remedySaid(last, window)}`,
+    text: `${name}${onWhich(last, names)} failed ${jobs.length} times and not for ${saySpan(quietDays)} since. ${remedySaid(last, window)}`,
     jobs,
   };
 }
@@ -131,13 +166,19 @@ const usualFrom: Readonly<Record<Usual['from'], string>> = {
   'same class': 'like it on machines of this class',
 };
 
+/** Minutes as nobody would say them more exactly: from an hour on to five minutes. */
+const about = (minutes: number): string => formatDuration(minutes < 60 ? minutes : Math.round(minutes / 5) * 5);
+
 /** How long a job like this takes; null when nothing is known. */
 export function usualTimeSaid(usual: Usual): string | null {
   const from = `${usual.jobs.length} ${usualFrom[usual.from]}`;
   if (usual.minutes === null) return null;
   const { median, p80 } = usual.minutes;
-  return `Usually ${formatDuration(median)}, four in five within ${formatDuration(p80)} (${from}).`;
+  return `Usually ${about(median)}, four in five within ${about(p80)} (${from}).`;
 }
+
+/** In quotation marks, and ended as a sentence. */
+const quoted = (text: string): string => (/[.!?…]$/.test(text) ? `“${text}”` : `“${text}”.`);
 
 const lowerFirst = (text: string): string =>
   /^[A-Z][a-z]/.test(text) ? text.slice(0, 1).toLowerCase() + text.slice(1) : text;

@@ -1,11 +1,10 @@
 import { useRouter } from 'expo-router';
-import { memo, useCallback, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { create } from 'zustand';
 import { isOpen, type Asset } from '@oilcan/core';
-import { useRow, useTable } from '../../data/store';
+import { usePhone, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
-import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
 import { RULE, useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
@@ -13,13 +12,17 @@ import { counted } from '../../words/work-words';
 import { onSite, useSite } from '../frame/use-site';
 import { TopBar } from '../frame/top-bar';
 import { findableAssets, findAssets } from './find-assets';
-import { openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
+import { PlaceHead } from './place-head';
+import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
 import { conditionWords } from './plant-words';
+import { TreeRow } from './tree-row';
 
 /** So many rows at most are open before anybody opened anything. */
 const ROWS_AT_FIRST = 40;
 const MOST_FOUND = 200;
-const INDENT = 16;
+
+const idOf = ({ node }: PlantRow): string => node.id;
+const indexOf = (_: PlantRow, index: number): string => String(index);
 
 /** What somebody opened or closed in the tree, until the page is loaded again. */
 const useTreeState = create<{
@@ -30,11 +33,19 @@ const useTreeState = create<{
   turn: (id, open) => set(({ turned }) => ({ turned: new Map(turned).set(id, open) })),
 }));
 
+interface Props {
+  /** The machine that is open beside it on a wide screen. */
+  readonly chosen: string | undefined;
+  /** The place that is looked at alone. */
+  readonly at?: string | undefined;
+}
+
 /** Places and assets as a tree, with how they are and what is open on them. */
-export function PlantScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement {
+export function PlantScreen({ chosen, at }: Props): ReactElement {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();
+  const hasRows = usePhone((state) => state.hasRows);
   const site = useSite();
   const allSites = useTable('sites');
   const allPlaces = useTable('places');
@@ -51,7 +62,12 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
     return counts;
   }, [works]);
   const tree = useMemo(() => plantTree({ sites, places, assets, openOn }), [sites, places, assets, openOn]);
-  const atFirst = useMemo(() => openAtFirst(tree, ROWS_AT_FIRST), [tree]);
+  const place = useMemo(() => {
+    const places = tree.flatMap(({ children }) => children);
+    return at === undefined ? undefined : nodeIn(places, at);
+  }, [tree, at]);
+  const shown = useMemo(() => place?.children ?? tree, [place, tree]);
+  const atFirst = useMemo(() => openAtFirst(shown, ROWS_AT_FIRST), [shown]);
   const findable = useMemo(() => findableAssets(assets, places), [assets, places]);
   const isFinding = find.trim() !== '';
   const found = useMemo(() => (isFinding ? findAssets(findable, find) : []), [findable, find, isFinding]);
@@ -59,8 +75,8 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
     () =>
       isFinding
         ? found.slice(0, MOST_FOUND).map((asset) => foundRow(asset, openOn))
-        : rowsInSight(tree, (id) => turned.get(id) ?? atFirst.has(id)),
-    [isFinding, found, tree, turned, atFirst, openOn],
+        : rowsInSight(shown, (id) => turned.get(id) ?? atFirst.has(id)),
+    [isFinding, found, shown, turned, atFirst, openOn],
   );
   const out = useMemo(() => assets.filter(({ condition }) => condition !== 'running'), [assets]);
   const go = useCallback((id: string) => router.navigate(`/plant/${id}`), [router]);
@@ -70,24 +86,47 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
     ),
     [chosen, isFinding, turn, go],
   );
+  const frame = [sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: RULE }];
+  if (!hasRows) {
+    return (
+      <View style={frame}>
+        <TopBar title="Plant" />
+        <View role="main" style={sheet.head}>
+          <Words live>Fetching the plant …</Words>
+        </View>
+      </View>
+    );
+  }
   return (
-    <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: RULE }]}>
+    <View style={frame}>
       <TopBar title="Plant" />
       <FlatList
         role="main"
         data={rows}
-        keyExtractor={({ node }) => node.id}
+        // While somebody types, a row is made into another instead of drawn anew, and none is kept ready beyond the screen.
+        keyExtractor={isFinding ? indexOf : idOf}
         initialNumToRender={10}
         maxToRenderPerBatch={10}
-        windowSize={5}
+        windowSize={isFinding ? 1 : 5}
         ListHeaderComponent={
           <View style={sheet.head}>
-            <Words as="title" level={2}>
-              {out.length === 0
-                ? 'Everything runs'
-                : `${counted(out.length, 'machine is', 'machines are')} stopped or reduced`}
-            </Words>
-            {out.length > 0 && out.length <= 6 && !isFinding ? <OutOfOrder assets={out} onGo={go} /> : null}
+            {place !== undefined && !isFinding ? (
+              <PlaceHead place={place} />
+            ) : (
+              <>
+                <Words as="title" level={2}>
+                  {out.length === 0
+                    ? 'Everything runs'
+                    : `${counted(out.length, 'machine is', 'machines are')} stopped or reduced`}
+                </Words>
+                {out.length > 0 && out.length <= 6 && !isFinding ? <OutOfOrder assets={out} onGo={go} /> : null}
+              </>
+            )}
+            {at !== undefined && place === undefined ? (
+              <Words live>
+                This place is not on this phone: it is on a site that you do not see, or does not exist.
+              </Words>
+            ) : null}
             <View style={sheet.find}>
               <View style={sheet.field}>
                 <Field label="Find a machine" value={find} onChange={setFind} />
@@ -105,7 +144,11 @@ export function PlantScreen({ chosen }: { readonly chosen: string | undefined })
         }
         ListEmptyComponent={
           <Words style={sheet.head}>
-            {isFinding ? `No machine fits “${find.trim()}”.` : 'No machine is on your sites.'}
+            {isFinding
+              ? `No machine fits “${find.trim()}”.`
+              : place === undefined
+                ? 'No machine is on your sites.'
+                : 'No machine stands here.'}
           </Words>
         }
         renderItem={renderItem}
@@ -153,75 +196,6 @@ function OutOfOrder({
   );
 }
 
-interface TreeRowProps extends PlantRow {
-  readonly isChosen: boolean;
-  readonly isFound: boolean;
-  readonly onTurn: (id: string, open: boolean) => void;
-  readonly onGo: (id: string) => void;
-}
-
-const TreeRow = memo(function TreeRow({
-  node,
-  depth,
-  isOpen: open,
-  isChosen,
-  isFound,
-  onTurn,
-  onGo,
-}: TreeRowProps): ReactElement {
-  const palette = usePalette();
-  const { asset } = node;
-  const place = useRow('places', isFound ? asset?.placeId : null);
-  const canOpen = node.children.length > 0;
-  const turn = (): void => onTurn(node.id, !open);
-  const standing =
-    asset !== null && asset.condition !== 'running' ? conditionWords[asset.condition] : standingWords(node, open);
-  return (
-    <View
-      style={[
-        sheet.row,
-        {
-          borderColor: palette.line,
-          paddingLeft: 8 + depth * INDENT,
-          backgroundColor: isChosen ? palette.chosen : 'transparent',
-        },
-      ]}
-    >
-      {canOpen ? (
-        <Press onPress={turn} label={`${open ? 'Fold' : 'Unfold'} ${node.name}`} style={sheet.turn}>
-          <Icon name={open ? 'down' : 'right'} />
-        </Press>
-      ) : (
-        <View style={sheet.leaf} />
-      )}
-      <Press
-        role={asset === null ? 'button' : 'link'}
-        onPress={() => (asset === null ? turn() : onGo(asset.id))}
-        isHere={isChosen}
-        style={sheet.name}
-      >
-        <Words as={asset === null ? 'label' : 'text'}>{node.name}</Words>
-        {asset === null ? null : (
-          <Words as="small" soft>
-            {asset.tag}
-            {place === undefined ? '' : ` · ${place.name}`}
-          </Words>
-        )}
-      </Press>
-      <View style={sheet.facts}>
-        {standing === null ? null : <Words as="label">{standing}</Words>}
-        {node.open === 0 ? null : <Words as="mark">{node.open} open</Words>}
-      </View>
-    </View>
-  );
-});
-
-/** Of a place or a closed machine: how many under it are not as they should be. */
-function standingWords(node: PlantRow['node'], open: boolean): string | null {
-  const below = node.asset === null || !open ? node.out : 0;
-  return below === 0 || (node.asset === null && open) ? null : `${below} out of order`;
-}
-
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { padding: 16, gap: 10 },
@@ -229,9 +203,4 @@ const sheet = StyleSheet.create({
   field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
   scan: { marginTop: 6, minHeight: 50 },
   out: { borderLeftWidth: 6, paddingLeft: 12 },
-  row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, minHeight: 52, paddingRight: 16 },
-  turn: { alignItems: 'center' },
-  leaf: { width: 20 },
-  name: { flex: 1, minWidth: 0, paddingVertical: 6 },
-  facts: { alignItems: 'flex-end', paddingLeft: 8 },
 });

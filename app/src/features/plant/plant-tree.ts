@@ -1,4 +1,4 @@
-import type { Asset, Place, Site } from '@oilcan/core';
+import { byId, type Asset, type Place, type Site } from '@oilcan/core';
 
 /** A site, a place or an asset in the tree of the plant, with what is under it counted together. */
 export interface PlantNode {
@@ -36,7 +36,7 @@ interface PlantRows {
 export function plantTree({ sites, places, assets, openOn }: PlantRows): PlantNode[] {
   const placeIds = new Set(places.map(({ id }) => id));
   const siteIds = new Set<string>(sites.map(({ id }) => id));
-  const assetById = new Map(assets.map((asset) => [asset.id, asset]));
+  const assetById = byId(assets);
   const placesUnder = groupBy(places, ({ parentId, siteId }) =>
     parentId !== null && placeIds.has(parentId) ? parentId : siteId,
   );
@@ -99,6 +99,16 @@ export function rowsInSight(nodes: readonly PlantNode[], isOpen: (id: string) =>
     const open = node.children.length > 0 && isOpen(node.id);
     return [{ node, depth, isOpen: open }, ...(open ? rowsInSight(node.children, isOpen, depth + 1) : [])];
   });
+}
+
+/** The place with this id; undefined for none, or a machine. */
+export function nodeIn(nodes: readonly PlantNode[], id: string): PlantNode | undefined {
+  for (const node of nodes) {
+    if (node.asset !== null) continue;
+    const found = node.id === id ? node : nodeIn(node.children, id);
+    if (found !== undefined) return found;
+  }
+  return undefined;
 }
 
 /** What is open before anybody opened anything: whole levels from the top, as long as no more rows than these come of it. */

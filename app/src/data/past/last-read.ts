@@ -1,0 +1,49 @@
+import type { AssetId, JobLike, PastScope } from '@oilcan/core';
+import type { PastQuestion, ReadPast } from './read-past';
+
+/** A past that was read, and from what. */
+export interface LastRead {
+  readonly text: string;
+  readonly open: PastQuestion['open'];
+  readonly past: ReadPast;
+}
+
+const MOST = 6;
+const pasts = new Map<string, LastRead>();
+
+/** Names what was asked. */
+export function questionKey(assetId: AssetId, scope: PastScope, like: JobLike | null): string {
+  return JSON.stringify([assetId, scope, like && [like.kind, like.craftId, like.title]]);
+}
+
+/** What was read last, so that whoever goes on from the sentences to the rows does not wait for them again. */
+export function lastRead(key: string): LastRead | undefined {
+  return pasts.get(key);
+}
+
+export function rememberRead(key: string, what: LastRead): void {
+  pasts.delete(key);
+  pasts.set(key, what);
+  const [oldest] = pasts.keys();
+  if (pasts.size > MOST && oldest !== undefined) pasts.delete(oldest);
+}
+
+/** Whether the same was read before: the same answer of the server, and the same recorded on open work. */
+export function isAsRead(known: LastRead, text: string, open: PastQuestion['open']): boolean {
+  const isOpenAlike =
+    known.open.length === open.length &&
+    known.open.every(({ work, entries }, index) => work === open[index]?.work && entries === open[index]?.entries);
+  return isOpenAlike && isSamePast(known.text, text);
+}
+
+/** Two answers of the server that differ at most in the time at which they were asked for. */
+export function isSamePast(one: string, other: string): boolean {
+  return one === other || unstamped(one) === unstamped(other);
+}
+
+const unstamped = (text: string): string => text.replace(/"asOf":"[^"]*"/, '');
+
+/** Somebody else will use this window. */
+export function forgetLastRead(): void {
+  pasts.clear();
+}

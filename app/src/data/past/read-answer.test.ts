@@ -1,0 +1,55 @@
+import { addMinutes, asId, type AssetId, type PastJob, type WorkOrderId } from '@oilcan/core';
+import { aPastJob, aWorkOrder, noon, anEntry } from '@oilcan/core/testing';
+import { readAnswer } from './read-answer';
+
+const DAY = 24 * 60;
+const past = (id: string, days: number, given: Partial<PastJob> = {}): PastJob => {
+  const at = addMinutes(noon, -days * DAY);
+  return aPastJob({ id: asId<WorkOrderId>(id), at, endedAt: at, ...given });
+};
+const read = (jobs: readonly PastJob[], given: Partial<Parameters<typeof readAnswer>[0]> = {}) =>
+  readAnswer({
+    text: JSON.stringify({
+      recordsSince: addMinutes(noon, -1_000 * DAY),
+      cutAt: null,
+      asOf: noon,
+      jobs,
+      ofClass: ['c-1', 'c-2', 'c-3'].map((id) => past(id, 10, { assetId: asId<AssetId>('other') })),
+    }),
+    open: [],
+    inServiceSince: null,
+    like: null,
+    now: noon,
+    ...given,
+  });
+
+describe('a past as it came', () => {
+  it('gets the open work of this phone, with what is recorded on it here', () => {
+    const work = aWorkOrder({ id: asId<WorkOrderId>('w-1'), createdAt: addMinutes(noon, -60) });
+    const note = anEntry({ kind: 'note', text: 'Made without signal' }, { workOrderId: work.id });
+    const { jobs } = read([past('w-1', 0), past('w-0', 50)], { open: [{ work, entries: [note] }] });
+    expect(jobs.map(({ id, notes }) => [id, notes])).toEqual([
+      ['w-1', ['Made without signal']],
+      ['w-0', []],
+    ]);
+  });
+
+  it('is watched from when the machine went into service, were it only today', () => {
+    expect(read([past('w-0', 50)], { inServiceSince: '2026-08-15' }).findings.window.from).toBe(
+      '2026-08-15T00:00:00.000Z',
+    );
+    const today = read([], { inServiceSince: '2026-11-23', now: '2026-11-22T22:00:00.000Z' as typeof noon });
+    expect(today.findings.window).toEqual({ from: '2026-11-22T21:59:00.000Z', to: '2026-11-22T22:00:00.000Z' });
+  });
+
+  it('says what is usual only for a job, here first and of the class where that is too little', () => {
+    expect(read([]).usual).toBeNull();
+    const like = aWorkOrder();
+    expect(read([past('w-0', 5)], { like }).usual?.from).toBe('same class');
+    expect(read([past('1', 5), past('2', 6), past('3', 7)], { like }).usual?.from).toBe('same job');
+  });
+
+  it('that is damaged is not read', () => {
+    expect(() => readAnswer({ text: '{"jobs":', open: [], inServiceSince: null, like: null, now: noon })).toThrow();
+  });
+});

@@ -1,0 +1,181 @@
+import { useRouter } from 'expo-router';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import {
+  addMinutes,
+  countEvents,
+  wantedEvents,
+  type Asset,
+  type Instant,
+  type PastEvent,
+  type PastFilter,
+  type PastJob,
+  type PastScope,
+} from '@oilcan/core';
+import type { ReadPast } from '../../data/past/read-past';
+import { now, peekRow, useRow, useSettings } from '../../data/store';
+import { piece } from '../../ui/piece';
+import { Button } from '../../ui/press';
+import { useIsWide } from '../../ui/theme';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { counted } from '../../words/work-words';
+import { EventCard } from './event-card';
+import type { Period } from './event-words';
+import { EventKinds, PastFilters, wholePast, type PastChoice } from './past-filters';
+import { OpenedSaid } from './opened-said';
+import { figuresOf, sentencesOf, type NamesInPast } from './said';
+import { FigureList, SaidList } from './said-list';
+
+const PastPictures = piece(() => import('./past-pictures').then((module) => module.PastPictures));
+const PastTable = piece(() => import('./past-table').then((module) => module.PastTable));
+
+interface Props {
+  readonly asset: Asset;
+  /** Of the machine, or of its place. */
+  readonly name: string;
+  readonly scope: PastScope;
+  readonly said?: string | undefined;
+  readonly pointId?: string | undefined;
+  readonly past: ReadPast;
+  readonly isOld: boolean;
+  /** Above everything, while nothing is opened. */
+  readonly head: ReactElement;
+}
+
+/** What a past says, its pictures and its rows; or the rows of the one sentence or measuring point that was opened. */
+export function PastRows({ asset, name, scope, said, pointId, past, isOld, head }: Props): ReactElement {
+  const router = useRouter();
+  const isWide = useIsWide();
+  const settings = useSettings();
+  const [chosen, setChosen] = useState(wholePast);
+  const sentences = useMemo(() => sentencesOf(past.findings, namesIn(scope)), [past.findings, scope]);
+  const figures = useMemo(() => figuresOf(past.findings, sentences), [past.findings, sentences]);
+  const point = useRow('points', pointId);
+  const opened = [...sentences, ...figures].find(({ key }) => key === said);
+  const isOpened = point !== undefined || opened !== undefined;
+  // Of what was opened all rows are shown, whatever was looked for before.
+  const choice = isOpened ? { ...wholePast, kind: point === undefined ? chosen.kind : ('reading' as const) } : chosen;
+  const { kind, state, words, period } = choice;
+  const filter: PastFilter = useMemo(() => {
+    const jobs = opened === undefined ? null : new Set(opened.jobs.map(({ id }) => id));
+    return { kind, state, words, since: sinceOf(period, now()), jobs, pointId: point?.id ?? null };
+  }, [kind, state, words, period, opened, point]);
+  const events = useMemo(() => wantedEvents(past.jobs, filter, namesOf), [past.jobs, filter]);
+  const counts = useMemo(() => countEvents(opened?.jobs ?? past.jobs), [past.jobs, opened]);
+  const isNamed = scope !== 'asset';
+  const renderItem = useCallback(
+    ({ item }: { readonly item: PastEvent }) => <EventCard event={item} isAssetNamed={isNamed} />,
+    [isNamed],
+  );
+  const choose = (given: Partial<PastChoice>): void => setChosen({ ...choice, ...given });
+  const showAll = (): void => {
+    choose({ ...wholePast, kind });
+    router.setParams({ said: undefined, point: undefined });
+  };
+
+  const whole = (
+    <>
+      {head}
+      {isOld && settings !== undefined ? (
+        <Words soft>
+          No signal: as this phone had it {sayMoment(past.asOf, now(), settings.zone, settings.language)}.
+        </Words>
+      ) : null}
+      <View>
+        <SaidList said={sentences} assetId={asset.id} scope={scope} />
+        <FigureList figures={figures} assetId={asset.id} scope={scope} />
+      </View>
+      <PastPictures past={past} scope={scope} asset={asset} />
+      <Words as="heading" level={3}>
+        The rows
+      </Words>
+      <PastFilters choice={choice} onChange={choose} counts={counts} />
+    </>
+  );
+  const top = (
+    <View style={sheet.head}>
+      {isOpened ? (
+        <Words as="title" level={2}>
+          {name}
+        </Words>
+      ) : null}
+      {point !== undefined ? (
+        <PastPictures past={past} scope={scope} asset={asset} only={point} />
+      ) : opened !== undefined ? (
+        <>
+          <OpenedSaid said={opened} />
+          <EventKinds chosen={kind} onChange={(next) => choose({ kind: next })} counts={counts} />
+        </>
+      ) : (
+        whole
+      )}
+      <View style={sheet.count}>
+        <Words as="label" live>
+          {counted(events.length, 'row', 'rows')}
+        </Words>
+        {isOpened || period !== 'all' || state !== 'all' || words !== '' ? (
+          <Button word="Show all rows" onPress={showAll} />
+        ) : null}
+      </View>
+    </View>
+  );
+  const empty = (
+    <Words style={sheet.empty}>
+      {past.jobs.length === 0 ? 'Nothing was ever recorded here.' : 'No row is all of this.'}
+    </Words>
+  );
+  const foot =
+    past.cutAt === null || settings === undefined ? null : (
+      <Words soft style={sheet.empty}>
+        There is more before {sayMoment(past.cutAt, now(), settings.zone, settings.language)}; only the newest{' '}
+        {past.jobs.length.toLocaleString(settings.language)} jobs are shown and counted.
+      </Words>
+    );
+  // Whoever opens something begins at its head, and so does whoever goes back to everything.
+  const inSight = point?.id ?? opened?.key ?? 'all';
+  if (isWide) {
+    const rows = { events, kind, top, empty, foot };
+    return <PastTable key={inSight} {...rows} name={asset.tag} />;
+  }
+  return (
+    <FlatList
+      role="main"
+      key={inSight}
+      data={events}
+      keyExtractor={({ id }) => id}
+      renderItem={renderItem}
+      initialNumToRender={8}
+      maxToRenderPerBatch={10}
+      windowSize={7}
+      ListHeaderComponent={top}
+      ListEmptyComponent={empty}
+      ListFooterComponent={foot}
+      contentContainerStyle={sheet.list}
+    />
+  );
+}
+
+function sinceOf(period: Period, present: Instant): Instant | null {
+  return period === 'all' ? null : addMinutes(present, -period * 24 * 60);
+}
+
+/** What rows are called; machines only where there are several. */
+function namesIn(scope: PastScope): NamesInPast {
+  const asset = (id: string) => peekRow('assets', id);
+  return { part: (id) => peekRow('parts', id), asset: scope === 'asset' ? null : asset };
+}
+
+/** Words by which a job is found beside its own: its machine and its parts. */
+function namesOf(job: PastJob): string {
+  const asset = peekRow('assets', job.assetId);
+  const parts = job.parts.map(({ partId }) => peekRow('parts', partId)).map((part) => `${part?.number} ${part?.name}`);
+  return [asset?.name, asset?.tag, ...parts].join(' ');
+}
+
+const sheet = StyleSheet.create({
+  list: { paddingBottom: 24 },
+  head: { padding: 16, gap: 12 },
+  count: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', gap: 8 },
+  empty: { padding: 16 },
+});

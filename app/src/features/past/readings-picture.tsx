@@ -1,0 +1,176 @@
+import { useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { LineChart } from 'react-native-gifted-charts';
+import {
+  thinned,
+  toMillis,
+  type Asset,
+  type Instant,
+  type Limits,
+  type MeasuringPoint,
+  type Settings,
+} from '@oilcan/core';
+import type { ReadPast } from '../../data/past/read-past';
+import { useRows } from '../../data/store';
+import { Choice, Choices } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { axisFor } from './axis';
+import { AXIS_WIDTH, Figure, useChartLooks } from './figure';
+
+/** More values than this are no longer told apart on a phone. */
+const MOST_VALUES = 120;
+
+/** From here on a figure of the axis is said in thousands, so that it fits. */
+const LONG_FIGURE = 10_000;
+
+interface Taken {
+  readonly at: Instant;
+  readonly value: number;
+}
+
+/** The readings of a machine over time, one measuring point after another. */
+export function ReadingsPicture({
+  past,
+  asset,
+  only,
+  settings,
+  width,
+}: {
+  readonly past: ReadPast;
+  readonly asset: Asset;
+  /** Shows this measuring point alone. */
+  readonly only: MeasuringPoint | undefined;
+  readonly settings: Settings;
+  readonly width: number;
+}): ReactElement | null {
+  const points = useRows('points', 'asset', asset.id);
+  const [wanted, setWanted] = useState<string | null>(null);
+  const taken = useMemo(() => {
+    const byPoint = new Map<string, Taken[]>();
+    for (const { readings } of past.jobs) {
+      for (const { pointId, at, value } of readings) {
+        const list = byPoint.get(pointId);
+        if (list === undefined) byPoint.set(pointId, [{ at, value }]);
+        else list.push({ at, value });
+      }
+    }
+    for (const list of byPoint.values()) list.sort((a, b) => (a.at < b.at ? -1 : 1));
+    return byPoint;
+  }, [past.jobs]);
+  const shown = (only === undefined ? points : [only]).filter(({ id }) => (taken.get(id)?.length ?? 0) > 1);
+  const point = shown.find(({ id }) => id === wanted) ?? shown[0];
+  if (point === undefined) return null;
+  return (
+    <View style={sheet.readings}>
+      {shown.length < 2 ? null : (
+        <Choices label="Measuring point">
+          {shown.map(({ id, name }) => (
+            <Choice key={id} word={name} isChosen={id === point.id} onPress={() => setWanted(id)} />
+          ))}
+        </Choices>
+      )}
+      <Trend point={point} taken={thinned(taken.get(point.id) ?? [], MOST_VALUES)} settings={settings} width={width} />
+    </View>
+  );
+}
+
+function Trend({
+  point,
+  taken,
+  settings,
+  width,
+}: {
+  readonly point: MeasuringPoint;
+  readonly taken: readonly Taken[];
+  readonly settings: Settings;
+  readonly width: number;
+}): ReactElement {
+  const { palette, frame } = useChartLooks();
+  const [oldest, newest] = [taken[0], taken.at(-1)];
+  const length = oldest === undefined || newest === undefined ? 0 : toMillis(newest.at) - toMillis(oldest.at);
+  const room = width - AXIS_WIDTH - 24;
+  // Distance on the picture is distance in time.
+  const data = taken.map(({ at, value }, index) => {
+    const next = taken[index + 1];
+    const gap = next === undefined ? 0 : toMillis(next.at) - toMillis(at);
+    return { value, spacing: length === 0 ? room : (gap / length) * room };
+  });
+  const values = taken.map(({ value }) => value);
+  const limits = limitsOf(point.limits);
+  const all = [...values, ...limits.map(({ at }) => at)];
+  const axis = axisFor(all, point.decimals);
+  const { language, zone } = settings;
+  const month = new Intl.DateTimeFormat(language, { month: 'short', year: 'numeric', timeZone: zone });
+  const compact = new Intl.NumberFormat(language, { notation: 'compact', maximumFractionDigits: 2 });
+  const line = { data, color: palette.green, thickness: 2, dataPointsColor: palette.green, dataPointsRadius: 2.5 };
+  const limitLines = limits.map(({ is, at }) => ({
+    data: [{ value: at, spacing: room }, { value: at }],
+    color: is === 'alarm' ? palette.faulty : palette.fixed,
+    thickness: 2,
+    hideDataPoints: true,
+    ...(is === 'alert' ? { strokeDashArray: [6, 4] } : {}),
+  }));
+  return (
+    <Figure
+      title={`${point.name}, ${point.unit}`}
+      said={`${point.name}: ${counted(taken.length, 'value', 'values')} from ${values[0]} to ${newest?.value} ${point.unit}`}
+      width={width}
+    >
+      <LineChart
+        {...frame}
+        dataSet={[...limitLines, line]}
+        width={room + 14}
+        endSpacing={6}
+        yAxisOffset={axis.from}
+        stepValue={axis.step}
+        noOfSections={axis.steps}
+        maxValue={axis.step * axis.steps}
+        roundToDigits={axis.decimals}
+        formatYLabel={(label) => (Math.abs(Number(label)) < LONG_FIGURE ? label : compact.format(Number(label)))}
+      />
+      <View style={sheet.ends}>
+        <Words as="mark" soft>
+          {oldest === undefined ? '' : month.format(toMillis(oldest.at))}
+        </Words>
+        <Words as="mark" soft>
+          {newest === undefined ? '' : month.format(toMillis(newest.at))}
+        </Words>
+      </View>
+      <Words as="small" soft>
+        {sayLimits(limits, point)}
+      </Words>
+    </Figure>
+  );
+}
+
+interface Limit {
+  readonly is: 'alert' | 'alarm';
+  readonly at: number;
+}
+
+/** The limits that are set, the lowest first. */
+function limitsOf({ alarmLow, alertLow, alertHigh, alarmHigh }: Limits): Limit[] {
+  const all = [
+    { is: 'alarm', at: alarmLow },
+    { is: 'alert', at: alertLow },
+    { is: 'alert', at: alertHigh },
+    { is: 'alarm', at: alarmHigh },
+  ] as const;
+  return all.flatMap(({ is, at }) => (at === null ? [] : [{ is, at }]));
+}
+
+function sayLimits(limits: readonly Limit[], { unit }: MeasuringPoint): string {
+  if (limits.length === 0) return 'No limits are set.';
+  const lines = { alert: 'Dashed', alarm: 'Solid' } as const;
+  return (['alert', 'alarm'] as const)
+    .map((level) => ({ level, values: limits.filter(({ is }) => is === level).map(({ at }) => at) }))
+    .filter(({ values }) => values.length > 0)
+    .map(({ level, values }) => `${lines[level]}: ${level} ${values.join(' and ')} ${unit}.`)
+    .join(' ');
+}
+
+const sheet = StyleSheet.create({
+  readings: { gap: 10 },
+  ends: { flexDirection: 'row', justifyContent: 'space-between', paddingLeft: AXIS_WIDTH },
+});

@@ -1,0 +1,20 @@
+import type { ReactNode } from 'react';
+import type { Asset, Usual, WorkOrder } from '@oilcan/core';
+import { usePast } from '../../data/past/use-past';
+import { useRow } from '../../data/store';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly children: (usual: Usual) => ReactNode;
+}
+
+/** What jobs like this one usually take, from the past of its machine or its class; nothing while that is not known. */
+export function UsualOf({ work, children }: Props): ReactNode {
+  const asset = useRow('assets', work.assetId);
+  return asset === undefined ? null : <UsualOn asset={asset} work={work} children={children} />;
+}
+
+function UsualOn({ asset, work, children }: Props & { readonly asset: Asset }): ReactNode {
+  const past = usePast(asset, 'asset', work);
+  return past.is === 'here' && past.said.usual !== null ? children(past.said.usual) : null;
+}

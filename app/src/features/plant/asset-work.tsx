@@ -1,0 +1,82 @@
+import { useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import { View } from 'react-native';
+import { isOpen, type Asset, type WorkOrder } from '@oilcan/core';
+import { useRows, useSettings } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { useNow } from '../../ui/use-now';
+import { Words } from '../../ui/words';
+import { sayDue } from '../../words/dates';
+import { stateOf } from '../../words/work-words';
+import { Section } from '../../ui/section';
+import { lines } from './asset-lines';
+import { levelOfLatest, PointLine } from './asset-points';
+
+/** What is wrong with it and known: open corrective work, and measuring points beyond a limit. */
+export function KnownProblems({ asset }: { readonly asset: Asset }): ReactElement | null {
+  const works = useRows('workOrders', 'asset', asset.id).filter(
+    (work) => isOpen(work.state) && work.kind === 'corrective',
+  );
+  const points = useRows('points', 'asset', asset.id).filter((point) => levelOfLatest(point) !== 'normal');
+  if (works.length + points.length === 0) return null;
+  return (
+    <Section title="Known problems">
+      {works.map((work) => (
+        <WorkLine key={work.id} work={work} isReasonShown />
+      ))}
+      {points.map((point) => (
+        <PointLine key={point.id} point={point} />
+      ))}
+    </Section>
+  );
+}
+
+export function OpenWork({ asset }: { readonly asset: Asset }): ReactElement {
+  const works = useRows('workOrders', 'asset', asset.id).filter(
+    (work) => isOpen(work.state) && work.kind !== 'corrective',
+  );
+  return (
+    <Section title="Open work">
+      {works.length === 0 ? <Words style={lines.line}>No other work is open on it.</Words> : null}
+      {works.map((work) => (
+        <WorkLine key={work.id} work={work} />
+      ))}
+    </Section>
+  );
+}
+
+function WorkLine({
+  work,
+  isReasonShown = false,
+}: {
+  readonly work: WorkOrder;
+  readonly isReasonShown?: boolean;
+}): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const settings = useSettings();
+  const present = useNow(60);
+  const due =
+    work.dueAt === null || settings === undefined
+      ? ''
+      : ` · ${sayDue(work.dueAt, present, settings.zone, settings.language)}`;
+  return (
+    <Press
+      role="link"
+      onPress={() => router.navigate(`/shift/${work.id}`)}
+      style={[lines.line, lines.linked, { borderColor: palette.line }]}
+    >
+      <View style={lines.words}>
+        <Words>{work.title}</Words>
+        <Words as="small" soft>
+          {work.number} · {stateOf(work)}
+          {due}
+        </Words>
+        {isReasonShown ? <Words as="small">{work.reason}</Words> : null}
+      </View>
+      <Icon name="right" color={palette.inkSoft} />
+    </Press>
+  );
+}

@@ -1,0 +1,65 @@
+import { useMemo, type ReactElement } from 'react';
+import { Linking, StyleSheet, View } from 'react-native';
+import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core';
+import { peekRow, useTable } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+
+/** Whom to call about a machine, the nearest first. */
+export function useContacts(asset: Asset | undefined): readonly Contact[] {
+  const contacts = useTable('contacts');
+  return useMemo(
+    () =>
+      asset === undefined
+        ? []
+        : contactsOf(asset, {
+            contacts,
+            assetOf: (id) => peekRow('assets', id),
+            placeOf: (id) => peekRow('places', id),
+          }),
+    [asset, contacts],
+  );
+}
+
+/** Each is called with one press. */
+export function ContactList({ contacts }: { readonly contacts: readonly Contact[] }): ReactElement {
+  const palette = usePalette();
+  return (
+    <View>
+      {contacts.map(({ id, name, about, phone }) => (
+        <Press
+          key={id}
+          role="link"
+          label={`Call ${name}, ${phone}`}
+          onPress={() => void Linking.openURL(`tel:${dialled(phone)}`)}
+          style={[sheet.line, { borderColor: palette.line }]}
+        >
+          <Icon name="call" />
+          <View style={sheet.words}>
+            <Words>{name}</Words>
+            <Words as="small" soft>
+              {about}
+            </Words>
+          </View>
+          <Words as="label">{phone}</Words>
+        </Press>
+      ))}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  // With very large text the number goes under the name.
+  line: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    justifyContent: 'flex-start',
+    columnGap: 12,
+    borderBottomWidth: 1,
+    paddingVertical: 8,
+  },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 110, minWidth: 0 },
+});

@@ -1,0 +1,56 @@
+import { useRouter } from 'expo-router';
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { asId, type Asset, type PlaceId } from '@oilcan/core';
+import { piece } from '../../ui/piece';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { assetLabel, placeLabel } from './labels';
+import type { PlantNode } from './plant-tree';
+
+const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((module) => module.LabelSheetForm));
+
+/** Above the machines of one place: how much is there, what happened there, and labels for its door and its machines. */
+export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElement {
+  const router = useRouter();
+  const [isPrinting, setIsPrinting] = useState(false);
+  // The past of a place is asked for by a machine that stands in it.
+  const first = place.children.flatMap(({ asset }) => asset ?? [])[0];
+  const facts = [
+    counted(place.assets, 'machine', 'machines'),
+    ...(place.out === 0 ? [] : [`${place.out} out of order`]),
+    counted(place.open, 'open job', 'open jobs'),
+  ];
+  return (
+    <>
+      <Words as="title" level={2}>
+        {place.name}
+      </Words>
+      <Words soft>{facts.join(', ')}.</Words>
+      <View style={sheet.buttons}>
+        {first === undefined ? null : (
+          <Button word="What happened here" onPress={() => router.navigate(`/plant/past/${first.id}?with=place`)} />
+        )}
+        <Button icon="print" word="Print labels" onPress={() => setIsPrinting(true)} />
+        <Button word="The whole plant" onPress={() => router.navigate('/plant')} />
+      </View>
+      {isPrinting ? (
+        <LabelSheetForm
+          labels={[placeLabel(asId<PlaceId>(place.id), place.name), ...machinesOf(place).map(assetLabel)]}
+          name={`labels-${place.name}`}
+          onClose={() => setIsPrinting(false)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** Every machine that stands in it or in a place within. */
+function machinesOf(node: PlantNode): Asset[] {
+  return node.children.flatMap((child) => [...(child.asset === null ? [] : [child.asset]), ...machinesOf(child)]);
+}
+
+const sheet = StyleSheet.create({
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
