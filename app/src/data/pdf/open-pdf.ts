@@ -1,4 +1,11 @@
 import type { getDocument, GlobalWorkerOptions, PDFDocumentProxy } from 'pdfjs-dist';
+import { findInText, type Box } from './find-in-text';
+
+/** Words on a page, in as many boxes as they take lines or pieces. */
+export interface PageMatch {
+  readonly page: number;
+  readonly boxes: readonly Box[];
+}
 
 declare global {
   interface Window {
@@ -41,29 +48,16 @@ export async function openPdf(content: Uint8Array<ArrayBuffer>): Promise<PDFDocu
   }).promise;
 }
 
-/** Where some words stand on a page, in units of the page with its origin at the lower left. */
-export interface Match {
-  readonly page: number;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
 const MOST_MATCHES = 500;
 
-/** Every place where the words stand, page by page; case does not matter. */
-export async function findInPdf(pdf: PDFDocumentProxy, words: string): Promise<Match[]> {
-  const wanted = words.trim().toLowerCase();
-  const matches: Match[] = [];
-  if (wanted === '') return matches;
+/** Every place where the words stand, page by page. */
+export async function findInPdf(pdf: PDFDocumentProxy, words: string): Promise<PageMatch[]> {
+  const matches: PageMatch[] = [];
+  if (words.trim() === '') return matches;
   for (let page = 1; page <= pdf.numPages && matches.length < MOST_MATCHES; page += 1) {
     const { items } = await (await pdf.getPage(page)).getTextContent();
-    for (const item of items) {
-      if (!('str' in item) || !item.str.toLowerCase().includes(wanted)) continue;
-      const [, , , , x, y] = item.transform as readonly number[];
-      matches.push({ page, x: x ?? 0, y: y ?? 0, width: item.width, height: item.height });
-    }
+    const pieces = items.flatMap((item) => ('str' in item ? [item] : []));
+    matches.push(...findInText(pieces, words).map((boxes) => ({ page, boxes })));
   }
   return matches;
 }

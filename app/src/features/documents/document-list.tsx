@@ -10,31 +10,25 @@ import { Words } from '../../ui/words';
 import { documentWords } from './document-words';
 
 /** The documents of a machine, each a press from being read; null when there is none. */
-export function DocumentList({
-  assetId,
-  from,
-}: {
-  readonly assetId: AssetId;
-  readonly from: string;
-}): ReactElement | null {
+export function DocumentList({ assetId }: { readonly assetId: AssetId }): ReactElement | null {
   const documents = useRows('documents', 'asset', assetId);
   if (documents.length === 0) return null;
   return (
     <View>
       {documents.map((document) => (
-        <DocumentLine key={document.id} document={document} from={from} />
+        <DocumentLine key={document.id} document={document} />
       ))}
     </View>
   );
 }
 
-function DocumentLine({ document, from }: { readonly document: AssetDocument; readonly from: string }): ReactElement {
+function DocumentLine({ document }: { readonly document: AssetDocument }): ReactElement {
   const palette = usePalette();
   const router = useRouter();
   return (
     <Press
       role="link"
-      onPress={() => router.navigate(`/plant/document/${document.id}?from=${encodeURIComponent(from)}`)}
+      onPress={() => router.navigate(`/plant/document/${document.id}`)}
       style={[sheet.line, { borderColor: palette.line }]}
     >
       <Icon name="document" />

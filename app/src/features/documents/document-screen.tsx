@@ -1,5 +1,4 @@
-import { useRouter } from 'expo-router';
-import { lazy, useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { documentTypeOf, OPENED_DOCUMENT_BYTES, pictureTypeOf, type AssetDocument } from '@oilcan/core';
 import { saveFile } from '../../data/save-file';
@@ -7,29 +6,22 @@ import { readFile, useRow, type ReadFile } from '../../data/store';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
+import { useBack } from '../frame/use-back';
 import { sizeWords, typeWord } from './document-words';
 import { PictureView } from './picture-view';
-import { Piece } from '../../ui/piece';
+import { piece } from '../../ui/piece';
 
-const PdfView = lazy(() => import('./pdf-view').then((module) => ({ default: module.PdfView })));
+const PdfView = piece(() => import('./pdf-view').then((module) => module.PdfView));
 
 type Opened = ReadFile | { readonly is: 'opening' } | { readonly is: 'too large' };
 
 /** One document, read on the phone. */
-export function DocumentScreen({
-  documentId,
-  from,
-}: {
-  readonly documentId: string;
-  /** Where it was opened. */
-  readonly from: string | undefined;
-}): ReactElement {
-  const router = useRouter();
+export function DocumentScreen({ documentId }: { readonly documentId: string }): ReactElement {
   const document = useRow('documents', documentId);
-  const back = (): void => router.navigate(from ?? (document === undefined ? '/plant' : `/plant/${document.assetId}`));
+  const back = useBack(document === undefined ? '/plant' : `/plant/${document.assetId}`);
   return (
     <View style={sheet.screen}>
-      <TopBar title={document?.name ?? 'Document'} onBack={back} backTo="where you were" />
+      <TopBar title={document?.name ?? 'Document'} {...back} />
       {document === undefined ? (
         <Standing>
           <Words>This document is not on this phone: it was taken away, or is on a site that you do not see.</Words>
@@ -122,9 +114,7 @@ function Content({
         </View>
       )}
       {type === 'application/pdf' ? (
-        <Piece>
-          <PdfView name={document.name} content={content} onSave={save} />
-        </Piece>
+        <PdfView name={document.name} content={content} onSave={save} />
       ) : (
         <PictureView name={document.name} type={type} content={content} onSave={save} />
       )}

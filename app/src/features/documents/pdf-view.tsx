@@ -1,11 +1,12 @@
 import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { findInPdf, openPdf, type Match } from '../../data/pdf/open-pdf';
+import { findInPdf, openPdf, type PageMatch } from '../../data/pdf/open-pdf';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
+import { useZoom } from './use-zoom';
 import { FootKey, ViewerFoot } from './viewer-foot';
 
 interface Props {
@@ -57,9 +58,9 @@ function Pages({
   readonly onSave: () => void;
 }): ReactElement {
   const [page, setPage] = useState(1);
-  const [scale, setScale] = useState(1);
+  const { scale, setScale, onFrame } = useZoom();
   const [words, setWords] = useState('');
-  const [matches, setMatches] = useState<readonly Match[]>([]);
+  const [matches, setMatches] = useState<readonly PageMatch[]>([]);
   const [at, setAt] = useState(0);
   const [width, setWidth] = useState(0);
   useEffect(() => {
@@ -93,15 +94,17 @@ function Pages({
             <Words live>
               {at + 1} of {counted(matches.length, 'place', 'places')}, page {here?.page}
             </Words>
-            <Button word="Next" onPress={() => goTo(at + 1)} />
+            <Button word="Before" label="The place before" disabled={matches.length < 2} onPress={() => goTo(at - 1)} />
+            <Button word="Next" label="Next place" disabled={matches.length < 2} onPress={() => goTo(at + 1)} />
           </>
         )}
       </View>
       <div
+        ref={onFrame}
         role="main"
         tabIndex={0}
         aria-label={`${name}, page ${page} of ${pdf.numPages}`}
-        style={{ flex: 1, minHeight: 0, overflow: 'auto' }}
+        style={{ flex: 1, minHeight: 0, overflow: 'auto', touchAction: 'pan-x pan-y' }}
       >
         {width === 0 ? null : (
           <Page
@@ -139,8 +142,8 @@ function Page({
   readonly pdf: PDFDocumentProxy;
   readonly page: number;
   readonly width: number;
-  readonly matches: readonly Match[];
-  readonly here: Match | undefined;
+  readonly matches: readonly PageMatch[];
+  readonly here: PageMatch | undefined;
 }): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
   const mark = useRef<HTMLDivElement>(null);
@@ -182,22 +185,24 @@ function Page({
       <canvas ref={canvas} style={{ width, display: 'block' }} data-testid="pdf-page" data-drawn={view?.of} />
       {view === null || view.of !== page
         ? null
-        : matches.map((match) => (
-            <div
-              key={`${match.x} ${match.y}`}
-              ref={match === here ? mark : undefined}
-              data-testid="pdf-match"
-              style={{
-                position: 'absolute',
-                left: match.x * view.scale - 2,
-                top: (view.height - match.y - match.height) * view.scale - 2,
-                width: match.width * view.scale + 4,
-                height: match.height * view.scale * 1.25 + 4,
-                border: `${match === here ? 3 : 1}px solid #a63f00`,
-                background: match === here ? 'rgba(224, 174, 79, 0.35)' : 'rgba(224, 174, 79, 0.18)',
-              }}
-            />
-          ))}
+        : matches.flatMap((match) =>
+            match.boxes.map((box, index) => (
+              <div
+                key={`${box.x} ${box.y}`}
+                ref={match === here && index === 0 ? mark : undefined}
+                data-testid="pdf-match"
+                style={{
+                  position: 'absolute',
+                  left: box.x * view.scale - 1,
+                  top: (view.height - box.y - box.height) * view.scale - 1,
+                  width: box.width * view.scale + 2,
+                  height: box.height * view.scale * 1.25 + 2,
+                  border: `${match === here ? 2 : 1}px solid #a63f00`,
+                  background: match === here ? 'rgba(224, 174, 79, 0.35)' : 'rgba(224, 174, 79, 0.18)',
+                }}
+              />
+            )),
+          )}
     </div>
   );
 }

@@ -2,6 +2,7 @@ import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DocumentType } from '@oilcan/core';
 import { Words } from '../../ui/words';
+import { useZoom } from './use-zoom';
 import { ViewerFoot } from './viewer-foot';
 
 interface Props {
@@ -14,7 +15,7 @@ interface Props {
 /** A picture or a drawing. As an image it cannot run anything that stands in it. */
 export function PictureView({ name, type, content, onSave }: Props): ReactElement {
   const [address, setAddress] = useState<string | null>(null);
-  const [scale, setScale] = useState(1);
+  const { scale, setScale, onFrame } = useZoom();
   const [isDamaged, setIsDamaged] = useState(false);
   useEffect(() => {
     const made = URL.createObjectURL(new Blob([content], { type }));
@@ -23,7 +24,13 @@ export function PictureView({ name, type, content, onSave }: Props): ReactElemen
   }, [content, type]);
   return (
     <View style={sheet.screen}>
-      <div role="main" tabIndex={0} aria-label={name} style={{ flex: 1, minHeight: 0, overflow: 'auto' }}>
+      <div
+        ref={onFrame}
+        role="main"
+        tabIndex={0}
+        aria-label={name}
+        style={{ flex: 1, minHeight: 0, overflow: 'auto', touchAction: 'pan-x pan-y' }}
+      >
         {isDamaged ? (
           <Words style={sheet.words}>{name} is damaged and cannot be shown. Ask your lead for a whole one.</Words>
         ) : address === null ? null : (

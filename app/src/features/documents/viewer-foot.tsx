@@ -5,14 +5,13 @@ import type { IconName } from '../../ui/icon-paths';
 import { Press } from '../../ui/press';
 import { CORNER, RULE, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { MOST_ENLARGED } from './use-zoom';
 
-/** What a document can be enlarged by; 1 fits its width. */
-const scales = [1, 1.5, 2, 3, 4, 6] as const;
+/** The steps of the two keys; fingers stop anywhere between. */
+const scales = [1, 1.5, 2, 3, 4, MOST_ENLARGED] as const;
 
-function scaleAfter(scale: number, direction: 1 | -1): number {
-  const next = scales.findIndex((each) => each >= scale) + direction;
-  return scales[Math.max(0, Math.min(scales.length - 1, next))] ?? 1;
-}
+const smallerThan = (scale: number): number => scales.findLast((each) => each < scale) ?? 1;
+const largerThan = (scale: number): number => scales.find((each) => each > scale) ?? MOST_ENLARGED;
 
 interface Props {
   readonly scale: number;
@@ -31,8 +30,13 @@ export function ViewerFoot({ scale, onScale, onSave, children }: Props): ReactEl
       style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
     >
       {children}
-      <FootKey icon="smaller" word="Smaller" disabled={scale <= 1} onPress={() => onScale(scaleAfter(scale, -1))} />
-      <FootKey icon="larger" word="Larger" disabled={scale >= 6} onPress={() => onScale(scaleAfter(scale, 1))} />
+      <FootKey icon="smaller" word="Smaller" disabled={scale <= 1} onPress={() => onScale(smallerThan(scale))} />
+      <FootKey
+        icon="larger"
+        word="Larger"
+        disabled={scale >= MOST_ENLARGED}
+        onPress={() => onScale(largerThan(scale))}
+      />
       <FootKey icon="document" word="Save" onPress={onSave} />
     </View>
   );
