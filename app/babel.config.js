@@ -1,8 +1,12 @@
+/** Jest cannot load a piece later on: it is required when it is asked for. */
+const inTests = ['@babel/plugin-transform-dynamic-import'];
+const inProduction = ['react-native-paper/babel'];
+
 module.exports = function configure(api) {
   api.cache.using(() => process.env.NODE_ENV);
-  const isProduction = process.env.NODE_ENV === 'production';
+  const { NODE_ENV } = process.env;
   return {
     presets: ['babel-preset-expo'],
-    plugins: isProduction ? ['react-native-paper/babel'] : [],
+    plugins: NODE_ENV === 'production' ? inProduction : NODE_ENV === 'test' ? inTests : [],
   };
 };

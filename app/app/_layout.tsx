@@ -6,6 +6,8 @@ import { openPhone } from '../src/data/store';
 import { NoticeBar } from '../src/ui/notice';
 import { ThemeProvider } from '../src/ui/theme';
 
+export { FailedScreen as ErrorBoundary } from '../src/ui/failed-screen';
+
 export default function RootLayout(): ReactElement {
   useEffect(() => {
     void openPhone();

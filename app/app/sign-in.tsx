@@ -1,1 +1,3 @@
-export { SignInScreen as default } from '../src/features/sign-in/sign-in-screen';
+import { piece } from '../src/ui/piece';
+
+export default piece(() => import('../src/features/sign-in/sign-in-screen').then((module) => module.SignInScreen));

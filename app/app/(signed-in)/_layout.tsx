@@ -5,6 +5,8 @@ import { usePhone } from '../../src/data/store';
 import { usePushes } from '../../src/features/notices/use-pushes';
 import { Frame } from '../../src/features/frame/frame';
 
+export { FailedScreen as ErrorBoundary } from '../../src/ui/failed-screen';
+
 export default function SignedInLayout(): ReactElement | null {
   const phase = usePhone((state) => state.phase);
   const person = usePhone((state) => state.person);

@@ -1,1 +1,3 @@
-export { DeskScreen as default } from '../../src/features/desk/desk-screen';
+import { piece } from '../../src/ui/piece';
+
+export default piece(() => import('../../src/features/desk/desk-screen').then((module) => module.DeskScreen));

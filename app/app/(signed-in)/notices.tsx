@@ -1,1 +1,3 @@
-export { NoticesScreen as default } from '../../src/features/notices/notices-screen';
+import { piece } from '../../src/ui/piece';
+
+export default piece(() => import('../../src/features/notices/notices-screen').then((module) => module.NoticesScreen));

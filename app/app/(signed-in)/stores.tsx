@@ -1,6 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { StoresScreen } from '../../src/features/stores/stores-screen';
+import { piece } from '../../src/ui/piece';
+
+const StoresScreen = piece(() =>
+  import('../../src/features/stores/stores-screen').then((module) => module.StoresScreen),
+);
 
 export default function Stores(): ReactElement {
   const { find } = useLocalSearchParams<{ find?: string }>();

@@ -1,7 +1,7 @@
-import { CARRIED_DOCUMENT_BYTES, isOpen, isWholeFor, type AssetId } from '@oilcan/core';
+import { assigneesFor, CARRIED_DOCUMENT_BYTES, isOpen, isWholeFor, type AssetId } from '@oilcan/core';
 import { httpLink } from './http-link';
 import { cachedAt, cachePast } from './past/past-cache';
-import { carriedWhole, hasFile, peekAll, peekRows, readFile } from './store';
+import { hasFile, peekAll, peekRows, readFile, usePhone } from './store';
 
 /** A past is fetched again after so long, even if nothing was heard to change it. */
 const FRESH_MILLISECONDS = 24 * 3_600_000;
@@ -36,9 +36,11 @@ async function carryAhead(): Promise<void> {
 }
 
 function assetsWithWork(): ReadonlySet<AssetId> {
-  const carriedFor = carriedWhole();
-  if (carriedFor === null || carriedFor === 'all') return new Set();
-  const mine = peekAll('workOrders').filter((work) => isOpen(work.state) && isWholeFor(work, carriedFor));
+  const { person } = usePhone.getState();
+  if (person === null) return new Set();
+  // A lead's phone carries everybody's work; of the past and the documents it needs only what is for the lead's own.
+  const own = assigneesFor(person, peekAll('crews'));
+  const mine = peekAll('workOrders').filter((work) => isOpen(work.state) && isWholeFor(work, own));
   return new Set(mine.map((work) => work.assetId));
 }
 

@@ -1,4 +1,4 @@
-import { FILE_PIECE_BYTES, OilcanError, refuse, type FileId, type Refusal } from '@oilcan/core';
+import { FILE_PIECE_BYTES, OilcanError, refuse, toMillis, type FileId, type Instant, type Refusal } from '@oilcan/core';
 import { isAboutTheRequest, isPassing } from './contact';
 import { refusalOf, StorageFailed, type KeptFile, type LocalDatabase } from './local-database';
 import type { FileAnswer, ServerLink } from './server-link';
@@ -118,15 +118,14 @@ export class FileQueue {
   }
 
   /** Removes files that nothing names any more, and the oldest sent ones beyond the budget. */
-  async tidy(named: readonly FileId[]): Promise<void> {
+  async tidy(named: readonly FileId[], now: Instant): Promise<void> {
     const wanted = new Set(named);
-    const now = Date.now();
     const newestFirst = [...this.#files.values()].sort((a, b) => (a.keptAt < b.keptAt ? 1 : -1));
     let bytes = 0;
     for (const file of newestFirst) {
       bytes += file.bytes;
       if (wanted.has(file.id)) continue;
-      const isLeftOver = !file.isSent && now - Date.parse(file.keptAt) > YOUNG_MILLISECONDS;
+      const isLeftOver = !file.isSent && toMillis(now) - toMillis(file.keptAt) > YOUNG_MILLISECONDS;
       if (!isLeftOver && !(file.isSent && bytes > FILES_BUDGET_BYTES)) continue;
       await this.#database.removeFile(file.id);
       this.#files.delete(file.id);

@@ -2,9 +2,11 @@ import {
   applyOperation,
   carriesWholeFor,
   isCarried,
+  isNoticeKept,
   isWholeFor,
   MemoryRecords,
   StagedRecords,
+  tablesOfWork,
   type Change,
   type Instant,
   type Person,
@@ -59,13 +61,15 @@ export class Overlay {
     this.view.change(differing);
   }
 
-  /** Work that ended a while ago, which the server no longer gives to a new phone either, with what belongs to it. */
-  ended(now: Instant): Change[] {
+  /**
+   * What the server no longer gives to a new phone either: work that ended a while ago, with what belongs to it, and
+   * notices of long ago.
+   */
+  outlived(now: Instant): Change[] {
     const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
-    return this.withTheirRows(
-      ended.map(({ id }) => removal('workOrders', id)),
-      null,
-    );
+    const old = this.view.peekAll('notices').filter((notice) => !isNoticeKept(notice, now));
+    const works = ended.map(({ id }) => removal('workOrders', id));
+    return [...this.withTheirRows(works, null), ...old.map(({ id }) => removal('notices', id))];
   }
 
   /** Shows rows that are looked at and not carried; the next change of their work order takes them away. */
@@ -74,14 +78,14 @@ export class Overlay {
   }
 
   /**
-   * A work order that goes, or is not the person's to carry whole any more, takes its steps, entries and
-   * acknowledgements with it.
+   * A work order that goes, or is not the person's to carry whole any more, takes its steps, entries,
+   * acknowledgements and permits with it.
    */
   withTheirRows(changes: readonly Change[], person: Person | null): Change[] {
     const carriedFor = person === null ? 'all' : carriesWholeFor(person, this.view.peekAll('crews'));
     return changes.flatMap((change) => {
       if (change.table !== 'workOrders' || (change.row !== null && isWholeFor(change.row, carriedFor))) return [change];
-      const rows = (['steps', 'entries', 'acknowledgements'] as const).flatMap((table) =>
+      const rows = tablesOfWork.flatMap((table) =>
         this.view.peekList(table, 'workOrder', change.id).map((row) => removal(table, row.id)),
       );
       return [change, ...rows];

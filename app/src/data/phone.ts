@@ -1,17 +1,14 @@
 import {
   accepted,
   applyOperation,
-  batchOf,
   DeviceClock,
   fileNamedBy,
   OilcanError,
-  PUSH_LIMIT,
   refuse,
   toMillis,
   type ArgsOf,
   type Change,
   type DeviceClocks,
-  type ErrorCode,
   type FileId,
   type Instant,
   type MemoryRecords,
@@ -22,17 +19,16 @@ import {
   type Person,
   type PullAnswer,
   type PushAnswer,
-  type Refusal,
   type WorkOrderId,
 } from '@oilcan/core';
-import { contactAfter, isAboutTheRequest, isPassing, type Contact } from './contact';
+import { contactAfter, type Contact } from './contact';
 import { FileQueue } from './file-queue';
-import { namesOneOf, type KeptOperation } from './kept-operation';
+import type { KeptOperation } from './kept-operation';
 import { nowhere, refusalOf, StorageFailed, type Bearings, type LocalDatabase } from './local-database';
 import type { ServerLink } from './server-link';
 import { Overlay } from './overlay';
+import { Sending } from './sending';
 import { Shelf } from './shelf';
-import { stampedAnew } from './stamped-anew';
 import type { OtherWindows } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -51,9 +47,6 @@ export interface PhoneParts {
   readonly onChange: () => void;
 }
 
-/** An operation that the server fails at so often in a row is put aside, so that it does not hold up the others. */
-const TRIES_OF_ONE = 5;
-
 /**
  * The phone's side of synchronization, without a screen.
  *
@@ -65,12 +58,10 @@ export class Phone {
   readonly clock: DeviceClock;
   readonly #overlay = new Overlay();
   readonly #shelf: Shelf;
+  readonly #sending: Sending;
   #contact: Contact = 'unknown';
-  #sending: ReadonlySet<OperationId> = new Set();
   /** Photos and the like; one is kept before the operation that names it is performed. */
   readonly files: FileQueue;
-  #most = PUSH_LIMIT;
-  #triesOfOne = 0;
   #synchronizing: Promise<void> | null = null;
   #isAgainWanted = false;
   readonly #parts: PhoneParts;
@@ -92,6 +83,14 @@ export class Phone {
         await this.#replay(changes);
       },
     });
+    this.#sending = new Sending({
+      shelf: this.#shelf,
+      files: this.files,
+      server: parts.server,
+      asked: (ask) => this.#asked(ask),
+      replay: () => this.#replay([]),
+      onChange: parts.onChange,
+    });
   }
 
   /** What the person sees. */
@@ -110,7 +109,7 @@ export class Phone {
 
   /** The pending operations that are on their way just now. */
   get sending(): ReadonlySet<OperationId> {
-    return this.#sending;
+    return this.#sending.underway;
   }
 
   get contact(): Contact {
@@ -265,12 +264,12 @@ export class Phone {
     do {
       this.#isAgainWanted = false;
       try {
-        while (await this.#pushOnce());
+        while (await this.#sending.pushOnce());
         while (await this.#pullOnce());
         // Small records go before large files; what a file held up goes after it.
         const passedOver = new Set<FileId>();
-        while (await this.#sendFile(passedOver)) {
-          while (await this.#pushOnce());
+        while (await this.#sending.sendFile(passedOver)) {
+          while (await this.#sending.pushOnce());
           while (await this.#pullOnce());
         }
         await this.#letGo();
@@ -284,126 +283,6 @@ export class Phone {
       }
       this.#parts.onChange();
     } while (this.#isAgainWanted);
-  }
-
-  /** Pending operations that can go now: those that wait for a file, or for one that does, are left out. */
-  #sendable(): KeptOperation[] {
-    const waiting = new Set<OperationId>();
-    return this.kept.filter(({ operation, where }) => {
-      if (where !== 'pending') return false;
-      const file = fileNamedBy(operation);
-      const isWaiting = (file !== null && this.files.isUnsent(file)) || namesOneOf(operation, waiting);
-      if (isWaiting) waiting.add(operation.id);
-      return !isWaiting;
-    });
-  }
-
-  /** Sends the oldest pending operations. Returns whether there may be more. */
-  async #pushOnce(): Promise<boolean> {
-    const sendable = this.#sendable();
-    if (sendable.length === 0) return false;
-    const operations = batchOf(
-      sendable.map(({ operation }) => operation),
-      this.#most,
-    );
-    const batch = sendable.slice(0, operations.length);
-    this.#sending = new Set(operations.map(({ id }) => id));
-    this.#parts.onChange();
-    try {
-      const answer = await this.#asked(() => this.#parts.server.push(operations));
-      await this.#settle(batch, answer);
-      // Operations from the future were not judged: stamped anew, they go once more.
-      const early = new Set(
-        answer.outcomes.filter(({ outcome }) => isCode(outcome, 'made_in_future')).map(({ id }) => id),
-      );
-      if (early.size > 0) {
-        await this.#restamp(toMillis(answer.now), early);
-        return true;
-      }
-      this.#most = PUSH_LIMIT;
-      this.#triesOfOne = 0;
-      return answer.outcomes.length > 0 && sendable.length > batch.length;
-    } catch (error) {
-      return await this.#afterFailedPush(batch, error);
-    } finally {
-      this.#sending = new Set();
-      this.#parts.onChange();
-    }
-  }
-
-  async #settle(batch: readonly KeptOperation[], answer: PushAnswer): Promise<void> {
-    const outcomes = new Map(answer.outcomes.map(({ id, outcome }) => [id, outcome]));
-    const waiting = new Set<OperationId>();
-    for (const { operation } of batch) {
-      const outcome = outcomes.get(operation.id);
-      if (isCode(outcome, 'made_in_future')) waiting.add(operation.id);
-      if (!isCode(outcome, 'file_missing') || !(await this.files.has(fileNamedBy(operation)))) continue;
-      waiting.add(operation.id);
-      await this.files.sendAgain(fileNamedBy(operation));
-    }
-    await this.#shelf.inTurn(async () => {
-      const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
-        const outcome = outcomes.get(operation.id);
-        if (outcome === undefined || waiting.has(operation.id)) return [];
-        return outcome.ok
-          ? [{ operation, sequence, where: 'sent', revision: answer.revision }]
-          : [{ operation, sequence, where: 'rejected', refusal: outcome, isJudged: outcome.code !== 'file_missing' }];
-      });
-      await this.#shelf.write({ keep: this.#stillPending(settled) });
-      if (settled.some(({ where }) => where === 'rejected')) await this.#replay([]);
-    });
-  }
-
-  /** Another window may have settled some of these meanwhile. */
-  #stillPending(settled: readonly KeptOperation[]): KeptOperation[] {
-    const pending = new Set(this.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id));
-    return settled.filter(({ operation }) => pending.has(operation.id));
-  }
-
-  /**
-   * A push that the server refuses as a whole is tried again in halves until the operation that it fails at stands
-   * alone; that one is put aside for its person. What may pass by itself is left to the next try.
-   */
-  async #afterFailedPush(batch: readonly KeptOperation[], error: unknown): Promise<boolean> {
-    if (!(error instanceof OilcanError) || isPassing(error)) throw error;
-    if (batch.length > 1) {
-      this.#most = Math.ceil(batch.length / 2);
-      return true;
-    }
-    this.#triesOfOne += 1;
-    if (!isAboutTheRequest(error) && this.#triesOfOne < TRIES_OF_ONE) throw error;
-    this.#triesOfOne = 0;
-    await this.#reject(batch, refuse(error.code, error.values));
-    return true;
-  }
-
-  #reject(operations: readonly KeptOperation[], refusal: Refusal): Promise<void> {
-    return this.#shelf.inTurn(async () => {
-      const rejected = operations.map(({ operation, sequence }): KeptOperation => ({
-        operation,
-        sequence,
-        where: 'rejected',
-        refusal,
-        isJudged: false,
-      }));
-      await this.#shelf.write({ keep: this.#stillPending(rejected) });
-      await this.#replay([]);
-    });
-  }
-
-  /** Sends one file that pending operations wait for. Returns whether it arrived or was put aside. */
-  async #sendFile(passedOver: Set<FileId>): Promise<boolean> {
-    const pending = this.kept.filter(({ where }) => where === 'pending');
-    const wanted = pending.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
-    const result = await this.files.sendNext(wanted, passedOver);
-    if (result === null) return false;
-    this.#parts.onChange();
-    if (result.refusal === null) return true;
-    await this.#reject(
-      pending.filter(({ operation }) => fileNamedBy(operation) === result.id),
-      result.refusal,
-    );
-    return true;
   }
 
   /** Fetches one page. Returns whether there is another. */
@@ -447,12 +326,13 @@ export class Phone {
   async #letGo(): Promise<void> {
     await this.#shelf.inTurn(async () => {
       // By the server's time, which no setting of this device's clock can move.
-      const changes = this.#overlay.ended(this.#shelf.bearings.knew);
+      const changes = this.#overlay.outlived(this.#shelf.bearings.knew);
       if (changes.length === 0) return;
       await this.#shelf.write({ changes });
       await this.#replay(changes);
     });
-    await this.files.tidy(this.#shelf.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []));
+    const named = this.#shelf.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
+    await this.files.tidy(named, this.clock.now());
   }
 
   /** Asks the server, and measures the device's clock by its answer. */
@@ -462,27 +342,12 @@ export class Phone {
     const answeredAt = this.#parts.clocks.wall();
     const serverTime = toMillis(answer.now);
     if (this.clock.measured({ askedAt, answeredAt, serverTime })) {
-      await this.#restamp(serverTime, new Set());
+      await this.#sending.restamp(serverTime, new Set());
     }
     return answer;
-  }
-
-  /** Stamps anew what a clock that was ahead had stamped. */
-  #restamp(now: number, early: ReadonlySet<string>): Promise<void> {
-    return this.#shelf.inTurn(async () => {
-      const pending = this.kept.filter(({ where }) => where === 'pending');
-      const keep = stampedAnew(pending, now, early);
-      if (keep.length === 0) return;
-      await this.#shelf.write({ keep });
-      await this.#replay([]);
-    });
   }
 
   #replay(arrived: readonly Change[]): Promise<void> {
     return this.#overlay.replay(arrived, this.kept, this.person, this.clock.now());
   }
-}
-
-function isCode(outcome: Outcome | undefined, code: ErrorCode): boolean {
-  return outcome !== undefined && !outcome.ok && outcome.code === code;
 }

@@ -1,6 +1,5 @@
 import {
   asId,
-  carriesWholeFor,
   instantFromMillis,
   OilcanError,
   SETTINGS_ID,
@@ -21,6 +20,7 @@ import {
 import { DateTime } from 'luxon';
 import { V7Generator } from 'uuidv7';
 import { create } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import { httpLink } from './http-link';
 import { isInUse, deviceName, noteInUse } from './device';
 import type { Contact } from './contact';
@@ -285,6 +285,11 @@ export function useRows<T extends TableName>(
   return usePhone(() => (key === undefined ? none : (phone?.view.peekList(table, index, key) ?? none)));
 }
 
+/** The rows with these ids, as far as there are any; draws again only when one of them changes. */
+export function useRowsById<T extends TableName>(table: T, ids: readonly string[]): readonly Tables[T][] {
+  return usePhone(useShallow(() => ids.flatMap((id) => phone?.view.peek(table, id) ?? [])));
+}
+
 /** All rows of a table. */
 export function useTable<T extends TableName>(table: T): readonly Tables[T][] {
   return usePhone(() => phone?.view.peekAll(table) ?? none);
@@ -303,12 +308,6 @@ export function peekRows<T extends TableName>(table: T, index: IndexName<T>, key
 /** All rows of a table as they stand. */
 export function peekAll<T extends TableName>(table: T): readonly Tables[T][] {
   return phone?.view.peekAll(table) ?? none;
-}
-
-/** For whom this phone carries work whole; null while nobody is signed in. */
-export function carriedWhole(): ReturnType<typeof carriesWholeFor> | null {
-  const person = phone?.person ?? null;
-  return person === null ? null : carriesWholeFor(person, peekAll('crews'));
 }
 
 export function useSettings(): Tables['settings'] | undefined {

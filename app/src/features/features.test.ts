@@ -1,4 +1,4 @@
-import { addMinutes, money, parseInstant, type Entry, type EntryContent, type Person } from '@oilcan/core';
+import { addMinutes, money, parseInstant, type EntryContent, type Person } from '@oilcan/core';
 import {
   anAsset,
   ann,
@@ -15,14 +15,15 @@ import {
   partId,
   pointId,
   someSettings,
-  workId,
+  anEntry,
+  aUse,
 } from '@oilcan/core/testing';
 import { typed } from '../ui/keypad';
 import { dayPalette, nightPalette } from '../ui/palette';
 import { sayDue, sayMoment } from '../words/dates';
 import { placesFor } from './frame/places';
 import { entryWords } from './sheet/entry-words';
-import { kitLines } from './sheet/kit';
+import { isShort, kitLines } from './sheet/kit';
 import { readNumber } from '../words/read-number';
 import { readTime } from './sheet/time-sheet';
 import { firstReason, shiftHeadline, shiftSections, type ShiftRows } from './shift/shift-list';
@@ -73,12 +74,14 @@ describe('the Shift list', () => {
       { number: 'W-2', estimateMinutes: 90 },
     );
     const sections = sectionsOf(rows);
-    expect(shiftHeadline(sections, ann, someSettings())).toBe('2 jobs, 5 h of your 8 h');
+    expect(shiftHeadline(sections, ann, someSettings())).toBe('2 jobs, 5\u00a0h of your 8\u00a0h');
     expect(firstReason(sections, rows.assets, noon, someSettings())).toBe(
       'Start with W-1: it is 1 day late and Gearbox stands still.',
     );
-    expect(shiftHeadline(sections, ann, someSettings({ shiftMinutes: 240 }))).toBe('2 jobs, 5 h: more than your 4 h');
-    expect(shiftHeadline(sections, lea, someSettings())).toBe('2 jobs, 5 h for everybody');
+    expect(shiftHeadline(sections, ann, someSettings({ shiftMinutes: 240 }))).toBe(
+      '2 jobs, 5\u00a0h: more than your 4\u00a0h',
+    );
+    expect(shiftHeadline(sections, lea, someSettings())).toBe('2 jobs, 5\u00a0h for everybody');
     expect(shiftHeadline([], ann, someSettings())).toBe('Nothing due this shift');
     expect(firstReason([], rows.assets, noon, someSettings())).toBeNull();
   });
@@ -111,23 +114,26 @@ describe('typed time', () => {
 
 describe('kit', () => {
   it('knows what is planned, used, left and on hand', () => {
-    const used: Entry = {
-      id: 'e' as Entry['id'],
-      siteId: aWorkOrder().siteId,
-      workOrderId: workId,
-      assetId: anAsset().id,
-      at: noon,
-      by: ann.id,
-      amends: null,
-      content: { kind: 'part', partId, binId, quantity: 1_000, cost: money(1, 'EUR') },
-    };
     const [line] = kitLines(
       [{ partId, binId, quantity: 3_000, unit: null }],
-      [used],
+      [anEntry(aUse(1_000))],
       () => aLevel(500),
       () => aPart(),
     );
     expect(line).toMatchObject({ used: 1_000, left: 2_000, onHand: 500 });
+  });
+
+  it('compares in the part’s own unit, and calls nothing short that cannot be compared', () => {
+    const lineOf = (quantity: number, unit: string | null, partUnit: string) =>
+      kitLines(
+        [{ partId, binId, quantity, unit }],
+        [],
+        () => aLevel(2_000),
+        () => aPart({ unit: partUnit }),
+      ).map((line) => [line.quantity, line.unit, line.left, isShort(line)])[0];
+    expect(lineOf(500_000, 'mL', 'L')).toEqual([500, 'L', 500, false]);
+    expect(lineOf(2_500_000, 'mL', 'L')).toEqual([2_500, 'L', 2_500, true]);
+    expect(lineOf(500_000, 'mL', 'pcs')).toEqual([500_000, 'mL', null, false]);
   });
 
   it('finds parts by number first', () => {
@@ -191,27 +197,11 @@ describe('entries in words', () => {
     step: () => aStep(3, { type: 'verdict' }),
     isolationPoint: () => 'Main switch',
   };
-  const words = (content: EntryContent) =>
-    Object.values(
-      entryWords(
-        {
-          id: 'e' as never,
-          siteId: aWorkOrder().siteId,
-          workOrderId: workId,
-          assetId: anAsset().id,
-          at: noon,
-          by: ann.id,
-          amends: null,
-          content,
-        },
-        names,
-        'en',
-      ),
-    );
+  const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));
   it.each<[EntryContent, string, string]>([
     [
       { kind: 'labor', personId: ann.id, startedAt: noon, minutes: 90, timeType: 'regular', cost: money(8_100, 'EUR') },
-      '1 h 30 of work',
+      '1\u00a0h\u00a030 of work',
       'Regular · €81.00',
     ],
     [

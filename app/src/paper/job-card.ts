@@ -9,6 +9,8 @@ export interface JobCard {
   readonly reason: string;
   /** Label and value, such as machine, place, due, urgency. */
   readonly facts: readonly (readonly [label: string, value: string])[];
+  /** What it is with its number and end, and the conditions. */
+  readonly permits: readonly (readonly [permit: string, conditions: string])[];
   readonly hazards: readonly (readonly [hazard: string, precaution: string])[];
   /** The device, how its energy is let go, how it is tested. */
   readonly isolation: readonly (readonly [device: string, release: string, test: string])[];
@@ -42,6 +44,10 @@ export async function jobCard(card: JobCard, read: ReadFont): Promise<Uint8Array
   }
   paper.top += 4;
   paper.paragraph(card.reason);
+  if (card.permits.length > 0) {
+    paper.heading('Permits');
+    for (const [permit, conditions] of card.permits) tickLine(paper, permit, conditions);
+  }
   if (card.hazards.length > 0) {
     paper.heading('Hazards');
     for (const [hazard, precaution] of card.hazards) tickLine(paper, hazard, precaution);

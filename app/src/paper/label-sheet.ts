@@ -31,11 +31,26 @@ export async function labelSheet(
   return paper.finish();
 }
 
+const MOST_LINES = 3;
+const LEADING = 1.25;
+
+/** The code at the left, and beside it the words, in the middle of the label's height. */
 function drawLabel(paper: Paper, label: Label, x: number, top: number, width: number, height: number): void {
   const side = Math.min(height - 2 * EDGE, width * 0.48);
   paper.code(label.code, x + EDGE, top + (height - side) / 2, side);
   const [textX, room] = [x + EDGE + side + 2, width - side - 2 * EDGE - 2];
-  const size = Math.min(22, height / 5.2);
-  paper.textAt(label.headline, textX, top + height / 2 - size * 1.2, { font: 'heading', size }, room);
-  paper.textAt(label.detail, textX, top + height / 2 + size * 0.25, { size: Math.min(11, size * 0.6) }, room);
+  const tall = Math.min(22, height / 5.2);
+  const heading = { font: 'heading', size: tall } as const;
+  const detail = { font: 'text', size: Math.min(11, tall * 0.6) } as const;
+  // A name that is too long for two lines of this size, such as a place's, is set smaller.
+  const isLong = paper.linesOf(label.headline, heading, room, MOST_LINES).length > 2;
+  const lines = [
+    { style: isLong ? { ...heading, size: tall * 0.7 } : heading, text: label.headline },
+    { style: detail, text: label.detail },
+  ].flatMap(({ style, text }) => paper.linesOf(text, style, room, MOST_LINES).map((line) => ({ text: line, style })));
+  let at = top + (height - lines.reduce((sum, { style }) => sum + style.size * LEADING, 0)) / 2;
+  for (const { text, style } of lines) {
+    paper.textAt(text, textX, at, style, room);
+    at += style.size * LEADING;
+  }
 }

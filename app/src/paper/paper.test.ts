@@ -74,6 +74,7 @@ const card: JobCard = {
   organization: 'Graupel Peak Ropeways',
   reason: 'Puddle under the coupling again, für die Öllache; Škoda, łańcuch, 60 °C, 40–400 N·m.',
   facts: [['Machine', 'Lark drive gearbox (LRK-G1)']],
+  permits: [['Hot work HW-114, until Monday', 'A fire watch after']],
   hazards: [['Drive can start', 'Lock out']],
   isolation: [['Main switch Q1', '', 'Try to start']],
   kit: ['1 pcs Shaft seal, Base store bin C-04'],
@@ -93,6 +94,8 @@ describe('a job card', () => {
       'Gearbox output seal weeping oil',
       'LRK-G1',
       'Main switch Q1',
+      'Hot work HW-114, until Monday',
+      'A fire watch after',
       'Shaft seal, Base store bin C-04',
       'Dry after the run',
       'Škoda, łańcuch, 60 °C, 40–400 N·m',
@@ -173,4 +176,15 @@ describe('labels', () => {
       expect(textOf(content)).toContain('GUN-7');
     },
   );
+
+  it('say long names whole, on as many lines as they take, and cut what fits on no label', async () => {
+    const label = (headline: string, detail: string): Label => ({ code, headline, detail });
+    const place = label('Top station, drive room', 'PLACE:TOP-DRIVE');
+    const machine = label('LRK-B2', 'Lark emergency brake, second calliper');
+    const endless = label('LRK-B3', 'word '.repeat(60));
+    const text = textOf(await labelSheet([place, machine, endless], 'middle', 1, read)).replace(/\s+/g, ' ');
+    for (const word of ['Top', 'station,', 'drive', 'room', 'PLACE:TOP-DRIVE', 'emergency', 'calliper'])
+      expect(text).toContain(word);
+    expect(text.match(/…/g)).toHaveLength(1);
+  });
 });

@@ -79,6 +79,14 @@ export class Paper {
     return `${cut.trimEnd()}…`;
   }
 
+  /** The lines that a text takes in such a width; what is more than the most ends with an ellipsis. */
+  linesOf(text: string, { font = 'text', size = 10 }: TextStyle, width: number, most: number): string[] {
+    const face = this.#faces[font];
+    const lines = this.#lines(text, face, size, width);
+    if (lines.length <= most) return lines;
+    return [...lines.slice(0, most - 1), this.#cut(lines.slice(most - 1).join(' '), face, size, width)];
+  }
+
   /** A paragraph in a column; moves on by its height. */
   paragraph(text: string, style: TextStyle = {}, indent = 0): void {
     const { font = 'text', size = 10 } = style;

@@ -1,6 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { AssetScreen } from '../../../src/features/plant/asset-screen';
+import { piece } from '../../../src/ui/piece';
+
+const AssetScreen = piece(() =>
+  import('../../../src/features/plant/asset-screen').then((module) => module.AssetScreen),
+);
 
 export default function Machine(): ReactElement {
   const { asset } = useLocalSearchParams<{ asset: string }>();

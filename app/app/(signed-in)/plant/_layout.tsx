@@ -1,16 +1,16 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
 import { Beside } from '../../../src/features/frame/beside';
-import { LazyPlant } from '../../../src/features/plant/lazy-plant';
+import { PlantPiece } from '../../../src/features/plant/plant-piece';
 import { useIsWide } from '../../../src/ui/theme';
 
 /** On a wide screen the tree stays beside the machine that is looked at. */
 export default function PlantLayout(): ReactElement {
   const isWide = useIsWide();
-  const { asset } = useGlobalSearchParams<{ asset?: string }>();
+  const { asset, place } = useGlobalSearchParams<{ asset?: string; place?: string }>();
   if (!isWide) return <Slot />;
   return (
-    <Beside list={<LazyPlant chosen={asset} />}>
+    <Beside list={<PlantPiece chosen={asset} at={place} />}>
       <Slot />
     </Beside>
   );

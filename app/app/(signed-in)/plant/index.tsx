@@ -1,8 +1,10 @@
+import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
 import { NoAsset } from '../../../src/features/plant/no-asset';
-import { LazyPlant } from '../../../src/features/plant/lazy-plant';
+import { PlantPiece } from '../../../src/features/plant/plant-piece';
 import { useIsWide } from '../../../src/ui/theme';
 
 export default function Plant(): ReactElement {
-  return useIsWide() ? <NoAsset /> : <LazyPlant chosen={undefined} />;
+  const { place } = useLocalSearchParams<{ place?: string }>();
+  return useIsWide() ? <NoAsset /> : <PlantPiece chosen={undefined} at={place} />;
 }

@@ -1,6 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { ScanScreen } from '../../../src/features/scan/scan-screen';
+import { piece } from '../../../src/ui/piece';
+
+const ScanScreen = piece(() => import('../../../src/features/scan/scan-screen').then((module) => module.ScanScreen));
 
 export default function Scan(): ReactElement {
   const { code } = useLocalSearchParams<{ code?: string }>();

@@ -1,1 +1,5 @@
-export { TryCodesScreen as default } from '../../../src/features/scan/try-codes-screen';
+import { piece } from '../../../src/ui/piece';
+
+export default piece(() =>
+  import('../../../src/features/scan/try-codes-screen').then((module) => module.TryCodesScreen),
+);

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { WorkSheet } from '../../../src/features/sheet/work-sheet';
+import { SheetPiece } from '../../../src/features/sheet/sheet-piece';
 
 export default function Work(): ReactElement | null {
   const { work } = useLocalSearchParams<{ work: string }>();
-  return <WorkSheet workOrderId={work} />;
+  return <SheetPiece workOrderId={work} />;
 }

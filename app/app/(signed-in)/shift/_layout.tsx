@@ -1,26 +1,30 @@
 import { Slot, useGlobalSearchParams } from 'expo-router';
-import { lazy, type ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import { Beside } from '../../../src/features/frame/beside';
+import { SheetPiece } from '../../../src/features/sheet/sheet-piece';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
-import { Piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/piece';
+
+/** After the list has shown. */
+const SOON_MILLISECONDS = 1_000;
 
 /** Only wide screens have keys worth listening to. */
-const ShiftKeys = lazy(() =>
-  import('../../../src/features/keys/shift-keys').then((module) => ({ default: module.ShiftKeys })),
-);
+const ShiftKeys = piece(() => import('../../../src/features/keys/shift-keys').then((module) => module.ShiftKeys));
 
 /** On a wide screen the list stays beside whatever is open. */
 export default function ShiftLayout(): ReactElement {
   const isWide = useIsWide();
   const { work } = useGlobalSearchParams<{ work?: string }>();
+  useEffect(() => {
+    const timer = setTimeout(() => void SheetPiece.load().catch(() => undefined), SOON_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, []);
   if (!isWide) return <Slot />;
   const list = (
     <>
       <ShiftScreen chosen={work} />
-      <Piece>
-        <ShiftKeys chosen={work} />
-      </Piece>
+      <ShiftKeys />
     </>
   );
   return (

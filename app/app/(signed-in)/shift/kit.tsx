@@ -1,1 +1,5 @@
-export { KitListScreen as default } from '../../../src/features/kit-list/kit-list-screen';
+import { piece } from '../../../src/ui/piece';
+
+export default piece(() =>
+  import('../../../src/features/kit-list/kit-list-screen').then((module) => module.KitListScreen),
+);

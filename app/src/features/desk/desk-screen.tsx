@@ -10,7 +10,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, stateWords } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
-import { Section } from '../sheet/section';
+import { Section } from '../../ui/section';
 
 /** The lead's view: what was finished and waits to be looked at, and what is underway now. */
 export function DeskScreen(): ReactElement {

@@ -1,22 +1,23 @@
 import { useMemo } from 'react';
 import {
+  byId,
   isOpen,
   kitListParts,
   kitListTools,
   shiftGroupOf,
   shiftTimes,
-  standingOf,
+  usedIn,
   type KitList,
   type KitListPart,
   type KitListTool,
+  type PartId,
   type PersonId,
+  type Thousandths,
   type WorkOrder,
+  type WorkOrderId,
 } from '@oilcan/core';
 import { now, peekRows, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { ownWork } from '../shift/shift-list';
-
-const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
-  new Map(rows.map((row) => [row.id, row]));
 
 interface ShownKitList {
   readonly list: KitList | undefined;
@@ -40,10 +41,8 @@ export function useKitList(ownerId: PersonId): ShownKitList {
     const wanted = new Set(list?.workOrderIds);
     const works = workOrders.filter((work) => wanted.has(work.id) && isOpen(work.state));
     const rows = { parts: byId(partRows), bins: byId(bins), stores: byId(stores), levels };
-    const usedOf = (workOrderId: string, partId: string): number =>
-      standingOf(peekRows('entries', 'workOrder', workOrderId), 'part')
-        .filter(({ content }) => content.partId === partId)
-        .reduce((sum, { content }) => sum + content.quantity, 0);
+    const used = new Map(works.map(({ id }) => [id, usedIn(peekRows('entries', 'workOrder', id))]));
+    const usedOf = (workOrderId: WorkOrderId, partId: PartId): Thousandths => used.get(workOrderId)?.(partId) ?? 0;
     return {
       list,
       works,

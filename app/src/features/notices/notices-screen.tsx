@@ -10,6 +10,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
+import { useBack } from '../frame/use-back';
 import { ChooseNoticesSheet } from './choose-notices-sheet';
 import { MailsSheet } from './mails-sheet';
 import { noticeHeadline } from './notice-words';
@@ -22,17 +23,13 @@ const see = (notices: readonly Notice[]): void => {
 
 /** What I was told, the newest first. */
 export function NoticesScreen(): ReactElement {
-  const router = useRouter();
+  const back = useBack('/shift');
   const notices = useNotices();
   const [asking, setAsking] = useState<'choice' | 'mails' | null>(null);
   const unseen = notices.filter(({ seenAt }) => seenAt === null).length;
   return (
     <View style={sheet.screen}>
-      <TopBar
-        title="Notices"
-        onBack={() => (router.canGoBack() ? router.back() : router.navigate('/shift'))}
-        backTo="where you were"
-      />
+      <TopBar title="Notices" {...back} />
       <FlatList
         role="main"
         data={notices}

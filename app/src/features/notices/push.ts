@@ -1,12 +1,15 @@
 import { noticeChoiceOf, type Instant, type Notice } from '@oilcan/core';
 import { noticeHeadline } from './notice-words';
+import { isPathToOpen, type PathToOpen } from './path-to-open';
 import { peekAll, peekRow, usePhone } from '../../data/store';
 
 /** Whether this browser shows notifications for us. */
 export type PushStanding = 'allowed' | 'asked for' | 'not to be had';
 
 export function pushStanding(): PushStanding {
-  if (typeof Notification === 'undefined' || Notification.permission === 'denied') return 'not to be had';
+  // Phones let nothing but a service worker show them.
+  if (typeof Notification === 'undefined' || !('serviceWorker' in navigator)) return 'not to be had';
+  if (Notification.permission === 'denied') return 'not to be had';
   return Notification.permission === 'granted' ? 'allowed' : 'asked for';
 }
 
@@ -28,19 +31,26 @@ export function showPushes(since: Instant): () => void {
     shownUntil = fresh.reduce((latest, { at }) => (at > latest ? at : latest), shownUntil);
     if (pushStanding() !== 'allowed') return;
     const { push } = noticeChoiceOf(me, peekRow('noticeChoices', me));
-    for (const notice of fresh) if (push.includes(notice.kind)) show(notice);
+    for (const notice of fresh) {
+      // What cannot be shown (it was forbidden just now) stands in the list all the same.
+      if (push.includes(notice.kind)) show(notice).catch(() => undefined);
+    }
   });
 }
 
-function show(notice: Notice): void {
+async function show(notice: Notice): Promise<void> {
   const { id, number, title, workOrderId } = notice;
-  try {
-    const shown = new Notification(noticeHeadline(notice), { body: `${number} ${title}`, tag: id });
-    shown.onclick = () => {
-      window.focus();
-      window.location.assign(`/shift/${workOrderId}`);
-    };
-  } catch {
-    // Phones let only a service worker show them; then they stand in the list.
-  }
+  const data: PathToOpen = { open: `/shift/${workOrderId}` };
+  const registration = await navigator.serviceWorker.ready;
+  await registration.showNotification(noticeHeadline(notice), { body: `${number} ${title}`, tag: id, data });
+}
+
+/** Goes where a pressed notification leads. */
+export function followPushes(go: (path: PathToOpen['open']) => void): () => void {
+  if (!('serviceWorker' in navigator)) return () => undefined;
+  const listen = ({ data }: MessageEvent): void => {
+    if (isPathToOpen(data)) go(data.open);
+  };
+  navigator.serviceWorker.addEventListener('message', listen);
+  return () => navigator.serviceWorker.removeEventListener('message', listen);
 }

@@ -1,19 +1,27 @@
+import { router } from 'expo-router';
 import { useEffect } from 'react';
 import { now } from '../../data/store';
 
-/** While somebody is signed in: shows new notices through the browser, as they chose. Not needed for the first screen. */
+/**
+ * While somebody is signed in: shows new notices through the browser, as they chose, and goes to the work order of one
+ * that is pressed. Not needed for the first screen.
+ */
 export function usePushes(isSignedIn: boolean): void {
   useEffect(() => {
     if (!isSignedIn) return undefined;
     const since = now();
-    let stop: (() => void) | undefined;
+    const stops: (() => void)[] = [];
     let isOver = false;
-    void import('./push').then(({ showPushes }) => {
-      if (!isOver) stop = showPushes(since);
+    void import('./push').then(({ followPushes, showPushes }) => {
+      if (!isOver)
+        stops.push(
+          showPushes(since),
+          followPushes((path) => router.navigate(path)),
+        );
     });
     return () => {
       isOver = true;
-      stop?.();
+      for (const stop of stops) stop();
     };
   }, [isSignedIn]);
 }

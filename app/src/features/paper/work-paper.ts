@@ -1,9 +1,9 @@
-import { formatDuration, isOpen, labelText, type Settings, type WorkOrder } from '@oilcan/core';
+import { formatDuration, isOpen, labelText, type Permit, type Settings, type WorkOrder } from '@oilcan/core';
 import { now, peekRow, peekRows, usePhone } from '../../data/store';
 import type { JobCard } from '../../paper/job-card';
 import type { MaintenanceTag } from '../../paper/maintenance-tag';
 import { sayDue, sayExactly } from '../../words/dates';
-import { kindWords, urgencyWords } from '../../words/work-words';
+import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
 import { kitLines, amountOf } from '../sheet/kit';
 
 /** A work order as it goes onto paper. */
@@ -38,6 +38,7 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
       ['About', formatDuration(work.estimateMinutes)],
       ['With', [...people, ...crew].join(', ') || 'nobody yet'],
     ],
+    permits: peekRows('permits', 'workOrder', work.id).map((permit) => permitLine(permit, settings)),
     hazards: work.hazards.map(({ hazard, precaution }) => [hazard, precaution]),
     isolation: work.isolation.map(({ device, release, test }) => [device, release ?? '', test]),
     kit: [...kit, ...work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`))],
@@ -45,6 +46,13 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
     code: labelText(window.location.origin, work.number),
     printed: `Printed ${sayExactly(now(), zone, language)}. What is recorded later is not on it.`,
   };
+}
+
+function permitLine({ kind, issued, conditions }: Permit, { zone, language }: Settings): readonly [string, string] {
+  const name = permitWords[kind];
+  if (issued === null) return [`${name}, number: ____________`, conditions];
+  const until = sayExactly(issued.until, zone, language);
+  return [`${name} ${issued.number}, until ${until}`, conditions];
 }
 
 function answerLine(question: { readonly type: string; readonly unit?: string }): string {

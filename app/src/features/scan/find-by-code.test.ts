@@ -1,4 +1,4 @@
-import { asId, type AssetId, type BinId, type StoreId } from '@oilcan/core';
+import { asId, type AssetId, type BinId, type PlaceId, type StoreId } from '@oilcan/core';
 import { aBin, anAsset, ann, aPart, aWorkOrder, noon, site } from '@oilcan/core/testing';
 import { findByCode } from './find-by-code';
 
@@ -8,6 +8,7 @@ const store = { id: asId<StoreId>('store'), siteId: site, name: 'Base store' };
 const rows = {
   codes: [{ id: 'MAKER 77', siteId: site, assetId: pump.id, by: ann.id, at: noon }],
   assets: [gearbox, pump],
+  places: [{ id: asId<PlaceId>('drive-room'), siteId: site, parentId: null, name: 'Drive room' }],
   works: [aWorkOrder({ number: 'W-2417' })],
   parts: [aPart({ number: 'Seal-70' })],
   bins: [aBin({ id: asId<BinId>('bin'), storeId: store.id, label: 'C-04' })],
@@ -24,6 +25,8 @@ const find = (code: string): string => {
       return found.part.number;
     case 'bin':
       return found.bin.label;
+    case 'place':
+      return found.place.name;
     default:
       return 'nothing';
   }
@@ -31,15 +34,9 @@ const find = (code: string): string => {
 
 describe('what a code leads to', () => {
   it('is the machine it was bound to, else what has it as its tag or number', () => {
-    expect(['MAKER 77', 'PMP-2', 'LRK-G1', 'W-2417', 'SEAL-70', 'BIN:BASE STORE:C-04', 'X'].map(find)).toEqual([
-      'Pump',
-      'Pump',
-      'Gearbox',
-      'W-2417',
-      'Seal-70',
-      'C-04',
-      'nothing',
-    ]);
+    expect(
+      ['MAKER 77', 'PMP-2', 'LRK-G1', 'W-2417', 'SEAL-70', 'BIN:BASE STORE:C-04', 'PLACE:DRIVE-ROOM', 'X'].map(find),
+    ).toEqual(['Pump', 'Pump', 'Gearbox', 'W-2417', 'Seal-70', 'C-04', 'Drive room', 'nothing']);
   });
 
   it('is nothing when the machine it was bound to is not on this phone', () => {

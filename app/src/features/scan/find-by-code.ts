@@ -1,15 +1,27 @@
-import { binCode, type Asset, type Bin, type Code, type Part, type Store, type WorkOrder } from '@oilcan/core';
+import {
+  binCode,
+  placeCode,
+  type Asset,
+  type Bin,
+  type Code,
+  type Part,
+  type Place,
+  type Store,
+  type WorkOrder,
+} from '@oilcan/core';
 
 /** What a code leads to. */
 export type Found =
   | { readonly is: 'asset'; readonly asset: Asset }
   | { readonly is: 'work'; readonly work: WorkOrder }
   | { readonly is: 'part'; readonly part: Part }
+  | { readonly is: 'place'; readonly place: Place }
   | { readonly is: 'bin'; readonly bin: Bin };
 
 interface CodedRows {
   readonly codes: readonly Code[];
   readonly assets: readonly Asset[];
+  readonly places: readonly Place[];
   readonly works: readonly WorkOrder[];
   readonly parts: readonly Part[];
   readonly bins: readonly Bin[];
@@ -27,6 +39,8 @@ export function findByCode(code: string, rows: CodedRows): Found | null {
   if (work !== undefined) return { is: 'work', work };
   const part = rows.parts.find(({ number }) => number.toUpperCase() === code);
   if (part !== undefined) return { is: 'part', part };
+  const place = rows.places.find(({ id }) => placeCode(id) === code);
+  if (place !== undefined) return { is: 'place', place };
   const storeNames = new Map(rows.stores.map(({ id, name }) => [id, name]));
   const bin = rows.bins.find(({ storeId, label }) => binCode(storeNames.get(storeId) ?? '', label) === code);
   return bin === undefined ? null : { is: 'bin', bin };

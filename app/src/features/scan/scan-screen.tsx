@@ -9,6 +9,7 @@ import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
+import { useBack } from '../frame/use-back';
 import { BindCode } from './bind-code';
 import { findByCode } from './find-by-code';
 
@@ -28,9 +29,10 @@ type Unknown =
   | { readonly is: 'unknown'; readonly code: string; readonly isSure: boolean }
   | { readonly is: 'elsewhere'; readonly sentence: string };
 
-/** A code on a machine, a part, a bin or a job card opens what it is on. */
+/** A code on a machine, a place, a part, a bin or a job card opens what it is on. */
 export function ScanScreen({ given }: { readonly given: string | undefined }): ReactElement {
   const router = useRouter();
+  const back = useBack('/shift');
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<ScannerTrouble | null>(null);
   const [unknown, setUnknown] = useState<Unknown | null>(null);
@@ -76,11 +78,7 @@ export function ScanScreen({ given }: { readonly given: string | undefined }): R
   };
   return (
     <View style={sheet.screen}>
-      <TopBar
-        title="Scan"
-        onBack={() => (router.canGoBack() ? router.back() : router.navigate('/shift'))}
-        backTo="where you were"
-      />
+      <TopBar title="Scan" {...back} />
       <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
         {unknown === null ? (
           <>
@@ -98,7 +96,7 @@ export function ScanScreen({ given }: { readonly given: string | undefined }): R
               <Words live>{troubleWords[trouble]}</Words>
             )}
             {trouble === null ? (
-              <Words soft>Hold the code of a machine, a part, a bin or a job card into the picture.</Words>
+              <Words soft>Hold the code of a machine, a place, a part, a bin or a job card into the picture.</Words>
             ) : null}
             <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
             <Button main word="Open" disabled={typed.trim() === ''} onPress={() => open(typed)} />
@@ -142,6 +140,7 @@ function pathOf(code: string): `/${string}` | null {
   const found = findByCode(code, {
     codes: peekAll('codes'),
     assets: peekAll('assets'),
+    places: peekAll('places'),
     works: peekAll('workOrders'),
     parts: peekAll('parts'),
     bins: peekAll('bins'),
@@ -152,6 +151,8 @@ function pathOf(code: string): `/${string}` | null {
       return `/plant/${found.asset.id}`;
     case 'work':
       return `/shift/${found.work.id}`;
+    case 'place':
+      return `/plant?place=${found.place.id}`;
     case 'part':
       return `/stores?find=${encodeURIComponent(found.part.number)}`;
     case 'bin':

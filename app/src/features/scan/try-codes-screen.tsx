@@ -3,8 +3,8 @@ import JsBarcode from 'jsbarcode';
 import QRCode from 'qrcode';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { binCode, labelText } from '@oilcan/core';
-import { useTable } from '../../data/store';
+import { binCode, labelText, placeCode } from '@oilcan/core';
+import { useRow, useTable } from '../../data/store';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
@@ -21,6 +21,8 @@ export function TryCodesScreen(): ReactElement {
   const router = useRouter();
   const bin = useTable('bins')[0];
   const store = useTable('stores').find(({ id }) => id === bin?.storeId);
+  const gearbox = useTable('assets').find(({ tag }) => tag === 'LRK-G1');
+  const place = useRow('places', gearbox?.placeId);
   const samples: readonly Sample[] = [
     { what: 'The drive gearbox of Lark, our own label', form: 'QR', text: labelText(window.location.origin, 'LRK-G1') },
     { what: 'The same, on the plate of its maker', form: 'Code 128', text: 'BG710/19309' },
@@ -32,6 +34,15 @@ export function TryCodesScreen(): ReactElement {
             what: `Bin ${bin.label} of the ${store.name.toLowerCase()}`,
             form: 'QR' as const,
             text: labelText(window.location.origin, binCode(store.name, bin.label)),
+          },
+        ]),
+    ...(place === undefined
+      ? []
+      : [
+          {
+            what: `The door of ${place.name}`,
+            form: 'QR' as const,
+            text: labelText(window.location.origin, placeCode(place.id)),
           },
         ]),
     { what: 'A part', form: 'Code 128', text: 'SEAL-70-90-10' },

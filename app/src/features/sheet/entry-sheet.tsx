@@ -1,6 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import {
   formatDuration,
+  typedDuration,
   formatQuantity,
   hasRole,
   isOpen,
@@ -108,7 +109,7 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
 }
 
 function initialText({ content }: Entry): string {
-  if (content.kind === 'labor') return formatDuration(content.minutes).replaceAll(' ', '');
+  if (content.kind === 'labor') return typedDuration(content.minutes);
   if (content.kind === 'part') return formatQuantity(content.quantity);
   return content.kind === 'note' ? content.text : '';
 }

@@ -7,8 +7,9 @@ import {
   type Part,
   type Person,
   type Step,
+  holdReasons,
+  type HoldReason,
 } from '@oilcan/core';
-import { holdReasons, type HoldReason } from '@oilcan/core';
 import { holdWords, isolationWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
 import { amountOf } from './kit';
 

@@ -21,8 +21,8 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { energyWords } from '../../words/work-words';
 import { LockOffSheet } from './lock-off-sheet';
-import { useMe } from './parts';
-import { Row } from './section';
+import { LOCKS_ELEMENT, useMe } from './parts';
+import { Row } from '../../ui/section';
 
 function useIsolation(work: WorkOrder): IsolationStanding {
   const entries = useRows('entries', 'workOrder', work.id);
@@ -146,7 +146,7 @@ export function LocksToTakeOff({ work }: { readonly work: WorkOrder }): ReactEle
   const locks = points.flatMap(({ point, locks: on }) => on.map((lock) => ({ point, lock })));
   if (locks.length === 0 || !isOpen(work.state)) return null;
   return (
-    <View>
+    <View id={LOCKS_ELEMENT}>
       <View style={sheet.head}>
         <Words as="label">Locks to take off, when tools and people are clear</Words>
       </View>

@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import {
+  byId,
   formatQuantity,
-  plannedInPartUnit,
-  standingOf,
+  kitNeeds,
   stockLevelId,
-  type BinId,
+  usedIn,
   type Entry,
+  type KitNeed,
   type KitPart,
   type Part,
   type PartId,
@@ -13,17 +14,10 @@ import {
   type Thousandths,
   type WorkOrder,
 } from '@oilcan/core';
-import { peekRow, useRows, useTable } from '../../data/store';
+import { peekRow, useRows, useRowsById } from '../../data/store';
 
-/** One line of a work order's kit: what is planned, what of it was used, what lies in the bin. */
-export interface KitLine {
-  readonly planned: KitPart;
-  readonly used: Thousandths;
-  /** What is planned, in the part's unit; as it was planned where the two units do not convert. */
-  readonly quantity: Thousandths;
-  readonly unit: string;
-  /** Planned and not used yet; never below zero. */
-  readonly left: Thousandths;
+/** One line of a work order's kit, with what lies in its bin. */
+export interface KitLine extends KitNeed {
   readonly onHand: Thousandths;
 }
 
@@ -33,27 +27,24 @@ export function kitLines(
   levelOf: (id: string) => StockLevel | undefined,
   partOf: (id: string) => Pick<Part, 'unit'> | undefined,
 ): KitLine[] {
-  const used = standingOf(entries, 'part');
-  return kit.map((planned) => {
-    const taken = used
-      .filter(({ content }) => content.partId === planned.partId)
-      .reduce((sum, { content }) => sum + content.quantity, 0);
-    const onHand = levelOf(stockLevelId(planned.partId, planned.binId))?.onHand ?? 0;
-    const part = partOf(planned.partId);
-    const inPartUnit = plannedInPartUnit(planned, part);
-    const quantity = inPartUnit ?? planned.quantity;
-    const unit = (inPartUnit === null ? planned.unit : part?.unit) ?? '';
-    return { planned, used: taken, quantity, unit, left: Math.max(0, quantity - taken), onHand };
+  return kitNeeds(kit, usedIn(entries), partOf).map((need) => {
+    const { partId, binId } = need.planned;
+    return { ...need, onHand: levelOf(stockLevelId(partId, binId))?.onHand ?? 0 };
   });
+}
+
+/** Whether less is in the bin than is still needed; amounts that cannot be compared are not called short. */
+export function isShort({ left, onHand }: KitLine): boolean {
+  return left !== null && left > onHand;
 }
 
 export function useKitLines(work: WorkOrder): readonly KitLine[] {
   const entries = useRows('entries', 'workOrder', work.kit.length === 0 ? undefined : work.id);
-  const stock = useTable('stock');
+  const levelIds = useMemo(() => work.kit.map(({ partId, binId }) => stockLevelId(partId, binId)), [work.kit]);
+  const stock = useRowsById('stock', levelIds);
   return useMemo(() => {
     if (work.kit.length === 0) return [];
-    const wanted = new Set(work.kit.map((planned) => stockLevelId(planned.partId, planned.binId)));
-    const levels = new Map(stock.filter((level) => wanted.has(level.id)).map((level) => [level.id, level]));
+    const levels = byId(stock);
     return kitLines(
       work.kit,
       entries,
@@ -67,7 +58,7 @@ export function useKitLines(work: WorkOrder): readonly KitLine[] {
 export function useKitStanding(work: WorkOrder): { readonly words: string; readonly isShort: boolean } | null {
   const lines = useKitLines(work);
   if (lines.length === 0) return null;
-  const there = lines.filter((line) => line.left <= line.onHand).length;
+  const there = lines.filter((line) => !isShort(line)).length;
   return there === lines.length
     ? { words: 'Kit in stock', isShort: false }
     : { words: `Kit ${there} of ${lines.length}`, isShort: true };
@@ -79,12 +70,7 @@ export function amountOf(quantity: Thousandths, part: Pick<Part, 'unit'> | undef
 }
 
 /** Where a part lies and how much of it, fullest bin first. */
-export function useStockOf(
-  partId: PartId | undefined,
-): readonly { readonly binId: BinId; readonly onHand: Thousandths }[] {
+export function useStockOf(partId: PartId | undefined): readonly StockLevel[] {
   const levels = useRows('stock', 'part', partId);
-  return useMemo(
-    () => [...levels].sort((a, b) => b.onHand - a.onHand).map(({ binId, onHand }) => ({ binId, onHand })),
-    [levels],
-  );
+  return useMemo(() => [...levels].sort((a, b) => b.onHand - a.onHand), [levels]);
 }

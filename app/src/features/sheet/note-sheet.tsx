@@ -58,7 +58,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
       }
     >
       <Field
-        label="What the next person should know"
+        label="For the next person"
         value={text}
         onChange={setText}
         lines={5}

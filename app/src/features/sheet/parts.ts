@@ -11,6 +11,12 @@ export const notches: readonly Notch<SheetPart>[] = [
   { part: 'wrapUp', word: 'Wrap up', from: 0.74, to: 1 },
 ];
 
+/** Names a step's element in the page, so that it can be brought into sight. */
+export const stepElement = (stepId: string): string => `step-${stepId}`;
+
+/** Names the element with the locks that are still on. */
+export const LOCKS_ELEMENT = 'locks-to-take-off';
+
 /** How full the dipstick is: to the first notch when the hazards are read, then by steps, to the foot when finished. */
 export function useLevel(work: WorkOrder): number {
   const steps = useRows('steps', 'workOrder', work.id);

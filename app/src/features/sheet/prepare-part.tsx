@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole, isOpen, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
@@ -8,21 +8,29 @@ import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { DocumentList } from '../documents/document-list';
+import { ContactList, useContacts } from '../plant/contact-list';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { FollowButton } from './follow-button';
 import { HazardSheet } from './hazard-sheet';
 import { IsolationList } from './isolation-list';
-import { amountOf, useKitLines, type KitLine } from './kit';
+import { amountOf, isShort, useKitLines, type KitLine } from './kit';
 import { useIsPrepared } from './parts';
-import { Row, Section } from './section';
-import { Piece } from '../../ui/piece';
+import { PermitList } from './permit-list';
+import { Row, Section } from '../../ui/section';
+import { piece } from '../../ui/piece';
 
 /** Its statistics are read in a worker; the sheet does not wait for them. */
-const WorkPast = lazy(() => import('../past/past').then((module) => ({ default: module.WorkPast })));
+const WorkPast = piece(
+  () => import('../past/past').then((module) => module.WorkPast),
+  <Words soft>Reading the past …</Words>,
+);
 
-const GiveSheet = lazy(() => import('./give-sheet').then((module) => ({ default: module.GiveSheet })));
-const PaperSheet = lazy(() => import('../paper/paper-sheet').then((module) => ({ default: module.PaperSheet })));
+const GiveSheet = piece(() => import('./give-sheet').then((module) => module.GiveSheet));
+const PaperSheet = piece(() => import('../paper/paper-sheet').then((module) => module.PaperSheet));
+
+/** The others stand on the machine's page. */
+const MOST_CONTACTS = 3;
 
 /** Why, what endangers me, and what to take along. */
 export function PreparePart({
@@ -30,12 +38,13 @@ export function PreparePart({
   onPlaced,
 }: {
   readonly work: WorkOrder;
-  readonly onPlaced: (top: number) => void;
+  readonly onPlaced: (element: HTMLElement | null) => void;
 }): ReactElement {
   const palette = usePalette();
   const router = useRouter();
   const isPrepared = useIsPrepared(work);
   const kit = useKitLines(work);
+  const contacts = useContacts(useRow('assets', work.assetId)).slice(0, MOST_CONTACTS);
   const [isAdding, setIsAdding] = useState(false);
   const [isPrinting, setIsPrinting] = useState(false);
   const [isGiving, setIsGiving] = useState(false);
@@ -54,6 +63,7 @@ export function PreparePart({
           <Words>Handed back: {work.handedBack.reason}</Words>
         </View>
       )}
+      <PermitList work={work} />
       {work.hazards.map((hazard) => (
         <Row key={hazard.id}>
           <Icon name="hazard" />
@@ -81,19 +91,13 @@ export function PreparePart({
       {isOpen(work.state) ? (
         <Button style={sheet.acknowledge} word="Add a hazard" icon="hazard" onPress={() => setIsAdding(true)} />
       ) : null}
-      {isPrinting ? (
-        <Piece>
-          <PaperSheet work={work} onClose={() => setIsPrinting(false)} />
-        </Piece>
-      ) : null}
+      {isPrinting ? <PaperSheet work={work} onClose={() => setIsPrinting(false)} /> : null}
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       <IsolationList work={work} />
       <View style={sheet.kitHead}>
         <Words as="label">What the past says</Words>
       </View>
-      <Piece fallback={<Words soft>Reading the past …</Words>}>
-        <WorkPast work={work} />
-      </Piece>
+      <WorkPast work={work} />
       {kit.length === 0 ? null : (
         <View style={sheet.kitHead}>
           <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
@@ -112,7 +116,13 @@ export function PreparePart({
           </View>
         </Row>
       )}
-      <DocumentList assetId={work.assetId} from={`/shift/${work.id}`} />
+      {contacts.length === 0 ? null : (
+        <View style={sheet.kitHead}>
+          <Words as="label">Whom to call</Words>
+        </View>
+      )}
+      <ContactList contacts={contacts} />
+      <DocumentList assetId={work.assetId} />
       <Button
         style={sheet.acknowledge}
         word="Look at the machine"
@@ -126,11 +136,7 @@ export function PreparePart({
           <Button word="Give it to …" icon="people" onPress={() => setIsGiving(true)} />
         ) : null}
       </View>
-      {isGiving ? (
-        <Piece>
-          <GiveSheet work={work} onClose={() => setIsGiving(false)} />
-        </Piece>
-      ) : null}
+      {isGiving ? <GiveSheet work={work} onClose={() => setIsGiving(false)} /> : null}
     </Section>
   );
 }
@@ -140,7 +146,7 @@ function KitRow({ line }: { readonly line: KitLine }): ReactElement {
   const part = useRow('parts', line.planned.partId);
   const bin = useRow('bins', line.planned.binId);
   const store = useRow('stores', bin?.storeId);
-  const isShort = line.left > line.onHand;
+  const isTooLittle = isShort(line);
   const where = `${store?.name ?? ''}, bin ${bin?.label ?? ''}`;
   return (
     <Row>
@@ -149,10 +155,10 @@ function KitRow({ line }: { readonly line: KitLine }): ReactElement {
         <Words>
           {amountOf(line.quantity, line)} {part?.name ?? ''}
         </Words>
-        <Words as="small" {...(isShort ? { color: palette.faulty } : { soft: true })}>
+        <Words as="small" {...(isTooLittle ? { color: palette.faulty } : { soft: true })}>
           {line.left === 0
             ? `Used: ${amountOf(line.used, part)}`
-            : isShort
+            : isTooLittle
               ? `Short: ${amountOf(line.onHand, part)} in ${where}`
               : `${amountOf(line.onHand, part)} in ${where}`}
         </Words>

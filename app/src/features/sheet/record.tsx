@@ -2,7 +2,8 @@ import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { costOf, formatDuration, formatMoney, inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
-import { Press } from '../../ui/press';
+import { Choice, Choices, Press } from '../../ui/press';
+import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -11,14 +12,20 @@ import { EntrySheet } from './entry-sheet';
 import { entryNames } from './entry-names';
 import { entryWords } from './entry-words';
 import { Picture } from './picture';
-import { Section } from './section';
+import { groupRecord, recordGroups, recordGroupWords, type RecordGroup } from './record-groups';
 
-/** Everything recorded on the job, newest first. */
+/** A shorter record is seen at a glance. */
+const FEWEST_TO_NARROW = 9;
+
+/** Everything recorded on the job, newest first; a long record can be narrowed. */
 export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const settings = useSettings();
   const entries = useRows('entries', 'workOrder', work.id);
   const [open, setOpen] = useState<Entry | null>(null);
+  const [wanted, setWanted] = useState<RecordGroup | null>(null);
   const ordered = useMemo(() => inTimeOrder(entries), [entries]);
+  const groups = useMemo(() => groupRecord(ordered), [ordered]);
+  const shown = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
   const amended = useMemo(() => new Set(entries.map((entry) => entry.amends)), [entries]);
   if (settings === undefined) return null;
   const cost = costOf(entries, settings.currency);
@@ -27,12 +34,30 @@ export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement
       title="Record"
       aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatMoney(cost.total, settings.language)}`}
     >
+      {ordered.length < FEWEST_TO_NARROW || groups.size < 2 ? null : (
+        <View style={sheet.narrow}>
+          <Choices label="Show of the record">
+            <Choice word="All" isChosen={shown === ordered} onPress={() => setWanted(null)} />
+            {recordGroups.map((group) => {
+              const count = groups.get(group)?.length ?? 0;
+              return count === 0 ? null : (
+                <Choice
+                  key={group}
+                  word={`${recordGroupWords[group]} ${count}`}
+                  isChosen={shown !== ordered && wanted === group}
+                  onPress={() => setWanted(group)}
+                />
+              );
+            })}
+          </Choices>
+        </View>
+      )}
       {ordered.length === 0 ? (
         <Words soft style={sheet.empty}>
           Nothing is recorded yet. What you do here appears in this list as you do it.
         </Words>
       ) : (
-        ordered.map((entry) => (
+        shown.map((entry) => (
           <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />
         ))
       )}
@@ -85,6 +110,7 @@ export function useWhere(entry: Entry): 'On this phone' | null {
 
 const sheet = StyleSheet.create({
   empty: { paddingVertical: 14 },
+  narrow: { paddingVertical: 10 },
   row: { flexDirection: 'row', alignItems: 'flex-start', gap: 10, paddingVertical: 10, borderBottomWidth: 1 },
   time: { width: 76, flexShrink: 0 },
   words: { flex: 1, minWidth: 0 },

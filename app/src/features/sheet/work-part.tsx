@@ -20,7 +20,8 @@ import { VerdictShape } from '../../ui/verdict-shape';
 import { Words } from '../../ui/words';
 import { levelWords, outcomeWords } from '../../words/work-words';
 import { NumberSheet } from './number-sheet';
-import { Section } from './section';
+import { stepElement } from './parts';
+import { Section } from '../../ui/section';
 
 /** The steps, one under the other. */
 export function WorkPart({
@@ -28,7 +29,7 @@ export function WorkPart({
   onPlaced,
 }: {
   readonly work: WorkOrder;
-  readonly onPlaced: (top: number) => void;
+  readonly onPlaced: (element: HTMLElement | null) => void;
 }): ReactElement {
   const steps = useRows('steps', 'workOrder', work.id);
   const { done, of } = progressOf(steps);
@@ -58,15 +59,24 @@ const StepRow = memo(function StepRow({
   const answer = (value: StepAnswer | null): void => {
     if (canAnswer) void performOrSay('step.answer', { workOrderId: step.workOrderId, stepId: step.id, answer: value });
   };
-  switch (step.question.type) {
-    case 'tick':
-      return <TickStep step={step} canAnswer={canAnswer} onAnswer={answer} />;
-    case 'verdict':
-      return <VerdictStep step={step} canAnswer={canAnswer} onAnswer={answer} />;
-    case 'number':
-      return <NumberStep step={step} question={step.question} canAnswer={canAnswer} onAnswer={answer} />;
-  }
+  return (
+    <View id={stepElement(step.id)}>
+      <StepAnswering step={step} canAnswer={canAnswer} onAnswer={answer} />
+    </View>
+  );
 });
+
+function StepAnswering(props: StepProps): ReactElement {
+  const { question } = props.step;
+  switch (question.type) {
+    case 'tick':
+      return <TickStep {...props} />;
+    case 'verdict':
+      return <VerdictStep {...props} />;
+    case 'number':
+      return <NumberStep {...props} question={question} />;
+  }
+}
 
 interface StepProps {
   readonly step: Step;
@@ -248,7 +258,7 @@ const sheet = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
   },
-  verdicts: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
+  verdicts: { flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1, minWidth: 0, gap: GAP },
   verdict: {
     flexDirection: 'row',
     alignItems: 'center',

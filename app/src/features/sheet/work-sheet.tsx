@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { asId, formatDuration, isLate, isOpen, type Owed, type WorkOrder, type WorkOrderId } from '@oilcan/core';
@@ -15,18 +14,23 @@ import { sayDue } from '../../words/dates';
 import { kindWords, stateOf } from '../../words/work-words';
 import { whyHere } from '../shift/shift-list';
 import { TopBar } from '../frame/top-bar';
+import { useBack } from '../frame/use-back';
+import { useCommand } from '../keys/commands';
 import { Dock, type DockSheet } from './dock';
-import { notches, useLevel, type SheetPart } from './parts';
+import { LOCKS_ELEMENT, notches, stepElement, useLevel, type SheetPart } from './parts';
 import { OthersWork, useIsOurs } from './others-work';
 import { PreparePart } from './prepare-part';
 import { RecordList } from './record';
 import { WorkPart } from './work-part';
 import { WrapUpPart } from './wrap-up-part';
 
+/** What is brought into sight comes to lie so far below the upper edge. */
+const WITH_WHAT_IS_ABOVE = 96;
+
 /** A work order: one scroll from Prepare through Work to Wrap up, the dipstick beside it, the dock at its foot. */
 export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): ReactElement | null {
-  const router = useRouter();
   const isWide = useIsWide();
+  const back = useBack('/shift');
   const work = useRow('workOrders', workOrderId);
   const phase = usePhone((state) => state.phase);
   const hasRows = usePhone((state) => state.hasRows);
@@ -34,7 +38,7 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
   if (work === undefined) {
     return (
       <View style={sheet.screen}>
-        <TopBar title="Work order" onBack={() => router.navigate('/shift')} />
+        <TopBar title="Work order" {...back} />
         <View style={sheet.missing} role="main">
           {hasRows ? <MissingWork workOrderId={workOrderId} /> : <Words live>Fetching your work …</Words>}
         </View>
@@ -62,33 +66,62 @@ function MissingWork({ workOrderId }: { readonly workOrderId: string }): ReactEl
 
 function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWide: boolean }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
+  const back = useBack('/shift');
   const scroller = useRef<ScrollView>(null);
-  const tops = useRef<Record<SheetPart, number>>({ prepare: 0, work: 0, wrapUp: 0 });
+  const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const [current, setCurrent] = useState<SheetPart>('prepare');
   const [dock, setDock] = useState<DockSheet | null>(null);
   const say = useNotice((state) => state.say);
 
-  const place = useCallback((part: SheetPart) => (top: number) => void (tops.current[part] = top), []);
-  const goTo = useCallback((part: SheetPart) => {
-    scroller.current?.scrollTo({ y: part === 'prepare' ? 0 : tops.current[part], animated: true });
+  const place = useCallback(
+    (part: SheetPart) => (element: HTMLElement | null) => void (elements.current[part] = element),
+    [],
+  );
+  const scrollTo = useCallback((y: number): void => {
+    const animated = !globalThis.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    scroller.current?.scrollTo({ y, animated });
   }, []);
+  const goTo = useCallback(
+    (part: SheetPart) => scrollTo(part === 'prepare' ? 0 : (topOf(elements.current[part], scroller.current) ?? 0)),
+    [scrollTo],
+  );
+  const bringIntoSight = (elementId: string): void => {
+    const element = document.getElementById(elementId);
+    const top = topOf(element, scroller.current);
+    if (element === null || top === null) return;
+    scrollTo(Math.max(0, top - WITH_WHAT_IS_ABOVE));
+    element.querySelector<HTMLElement>('[role]:not([role=radiogroup])')?.focus({ preventScroll: true });
+  };
   const follow = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>): void => {
     const { contentOffset, layoutMeasurement, contentSize } = nativeEvent;
     const line = contentOffset.y + layoutMeasurement.height * 0.4;
     const isAtFoot = contentOffset.y + layoutMeasurement.height >= contentSize.height - 4 && contentOffset.y > 0;
-    const part = isAtFoot || line >= tops.current.wrapUp ? 'wrapUp' : line >= tops.current.work ? 'work' : 'prepare';
+    const isPast = (part: SheetPart): boolean =>
+      line >= (topOf(elements.current[part], scroller.current) ?? Number.POSITIVE_INFINITY);
+    const part = isAtFoot || isPast('wrapUp') ? 'wrapUp' : isPast('work') ? 'work' : 'prepare';
     if (part !== current) setCurrent(part);
   };
   const mend = (owed: Owed): void => {
-    if (owed.what === 'step') goTo('work');
-    if (owed.what === 'time') setDock('time');
-    if (owed.what === 'clockOfAnother') say('Ask them to stop it, or let them finish the job.');
+    switch (owed.what) {
+      case 'step':
+        return bringIntoSight(stepElement(owed.stepId));
+      case 'time':
+        return setDock('time');
+      case 'lock':
+        return bringIntoSight(LOCKS_ELEMENT);
+      case 'clockOfAnother':
+        return say('Ask them to stop it, or let them finish the job.');
+    }
   };
   const askForHazards = (): void => {
     goTo('prepare');
     say('Read and acknowledge the hazards first.');
   };
+  useCommand('open', () => {
+    const node = scrollFrame(scroller.current);
+    node?.setAttribute('tabindex', '-1');
+    node?.focus();
+  });
   const isOurs = useIsOurs(work);
   const dockPiece = isOurs ? (
     <Dock work={work} open={dock} onOpen={setDock} onHazards={askForHazards} />
@@ -98,11 +131,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
 
   return (
     <View style={sheet.screen}>
-      <TopBar
-        title={work.number}
-        aside={stateOf(work)}
-        {...(isWide ? { isBeside: true } : { onBack: () => router.navigate('/shift') })}
-      />
+      <TopBar title={work.number} aside={stateOf(work)} {...(isWide ? { isBeside: true } : back)} />
       <View style={sheet.columns}>
         <SheetDipstick work={work} current={current} onGoTo={goTo} />
         <ScrollView
@@ -139,6 +168,18 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       {isWide ? null : dockPiece}
     </View>
   );
+}
+
+/** What scrolls, in the page. */
+function scrollFrame(scroller: ScrollView | null): HTMLElement | null {
+  return (scroller?.getScrollableNode() as HTMLElement | undefined) ?? null;
+}
+
+/** How far down an element lies. Asked for whenever it is needed: what comes in above it moves it. */
+function topOf(element: HTMLElement | null | undefined, scroller: ScrollView | null): number | null {
+  const frame = scrollFrame(scroller);
+  if (frame === null || element === null || element === undefined) return null;
+  return element.getBoundingClientRect().top - frame.getBoundingClientRect().top + frame.scrollTop;
 }
 
 interface SheetDipstickProps {

@@ -23,11 +23,11 @@ import { HoldSheet } from './hold-sheet';
 import { useCommand } from '../keys/commands';
 import { LocksToTakeOff } from './isolation-list';
 import { useMe } from './parts';
-import { Section } from './section';
+import { Section } from '../../ui/section';
 
 interface Props {
   readonly work: WorkOrder;
-  readonly onPlaced: (top: number) => void;
+  readonly onPlaced: (element: HTMLElement | null) => void;
   /** Takes the person to where something owed is given. */
   readonly onMend: (owed: Owed) => void;
 }
@@ -127,14 +127,15 @@ function OwedList({
   readonly onMend: (owed: Owed) => void;
 }): ReactElement | null {
   const palette = usePalette();
+  const me = useMe();
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
   if (owed.length === 0) return <Words>Nothing is owed.</Words>;
   return (
-    <View>
+    <View style={sheet.owedList}>
       <Words as="label">{counted(owed.length, 'thing is', 'things are')} still owed</Words>
       {owed.map((each, index) => (
         <Press key={index} onPress={() => onMend(each)} style={[sheet.owed, { borderColor: palette.line }]}>
-          <Words style={sheet.owedWords}>{owedWords(each, nameOf)}</Words>
+          <Words style={sheet.owedWords}>{owedWords(each, me, nameOf)}</Words>
           <Icon name="right" />
         </Press>
       ))}
@@ -188,6 +189,7 @@ const sheet = StyleSheet.create({
   cost: { paddingVertical: 12 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 },
   wide: { flexGrow: 1 },
-  owed: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1 },
+  owedList: { paddingTop: 8 },
+  owed: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
   owedWords: { flex: 1 },
 });

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, useCallback, useEffect, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration, type WorkOrder } from '@oilcan/core';
 import { counted, groupWords } from '../../words/work-words';
@@ -10,15 +10,24 @@ import { Button } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
+import { useCommand } from '../keys/commands';
 import { isNarrowed, narrowedTo } from './narrowing';
 import { firstReason, shiftHeadline } from './shift-list';
 import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
-import { Piece } from '../../ui/piece';
+import { piece } from '../../ui/piece';
 
 /** Opened now and then, and not needed for the first screen. */
-const NarrowSheet = lazy(() => import('./narrow-sheet').then((module) => ({ default: module.NarrowSheet })));
+const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
+
+const idOf = (work: WorkOrder): string => work.id;
+const indexOf = (_: WorkOrder, index: number): string => String(index);
+
+const FIND = 'Find a job or a part';
+
+const findField = (): HTMLInputElement | null =>
+  document.querySelector<HTMLInputElement>(`input[aria-label="${FIND}"]`);
 
 /** My work, what comes first first. `chosen` is the work order that is open beside it on a wide screen. */
 export function ShiftScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement | null {
@@ -40,6 +49,24 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
     [present, chosen, open],
   );
 
+  const go = (to: (at: number) => number): void => {
+    const ids = shift?.sections.flatMap(({ data }) => data.map(({ id }) => id)) ?? [];
+    const next = to(ids.findIndex((id) => id === chosen));
+    const id = ids[Math.min(ids.length - 1, Math.max(0, next))];
+    if (id !== undefined) open(id);
+  };
+  useCommand('next', () => go((at) => at + 1));
+  useCommand('previous', () => go((at) => at - 1));
+  useCommand('find', () => {
+    const field = findField();
+    field?.focus();
+    field?.select();
+  });
+  const openFirst = (): void => {
+    findField()?.blur();
+    go(() => 0);
+  };
+
   const hasList = shift !== null && shift.sections.length > 0;
   useEffect(() => {
     if (hasList) markOnce('oilcan:first-row');
@@ -57,13 +84,14 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
       <SectionList
         role="main"
         sections={sections}
-        keyExtractor={(work) => work.id}
+        // While somebody types, every letter may change all rows: then a row is made into another instead of drawn anew,
+        // and none is kept ready beyond the screen.
+        keyExtractor={find === '' ? idOf : indexOf}
         renderItem={renderItem}
         stickySectionHeadersEnabled={false}
         initialNumToRender={6}
         maxToRenderPerBatch={6}
-        // While somebody types, every letter may change all rows: fewer are kept ready beyond the screen.
-        windowSize={find === '' ? 7 : 3}
+        windowSize={find === '' ? 7 : 1}
         extraData={present}
         ListHeaderComponent={
           <View style={sheet.head}>
@@ -73,7 +101,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
             {reason === null ? null : <Words soft>{reason}</Words>}
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <Field label="Find a job or a part" value={find} onChange={setFind} />
+                <Field label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
               </View>
               <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
               <Button word="Kit list" icon="kit" style={sheet.narrow} onPress={() => router.navigate('/shift/kit')} />
@@ -106,15 +134,13 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         }
       />
       {isNarrowing ? (
-        <Piece>
-          <NarrowSheet
-            among={among}
-            narrowing={narrowing}
-            left={left}
-            onChange={setNarrowing}
-            onClose={() => setIsNarrowing(false)}
-          />
-        </Piece>
+        <NarrowSheet
+          among={among}
+          narrowing={narrowing}
+          left={left}
+          onChange={setNarrowing}
+          onClose={() => setIsNarrowing(false)}
+        />
       ) : null}
     </View>
   );

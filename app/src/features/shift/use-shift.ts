@@ -1,13 +1,10 @@
 import { useMemo } from 'react';
-import type { Asset, Instant, Person, Settings } from '@oilcan/core';
+import { byId, type Asset, type Instant, type Person, type Settings } from '@oilcan/core';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../ui/use-now';
 import { onSite, useSite } from '../frame/use-site';
 import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
 import { listedWork, sectionsAmong, type ShiftSection } from './shift-list';
-
-const byId = <Row extends { readonly id: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> =>
-  new Map(rows.map((row) => [row.id, row]));
 
 interface Shift {
   readonly person: Person;

@@ -1,4 +1,4 @@
-import { binCode, labelText, type Bin, type Part, type StockLevel, type Store } from '@oilcan/core';
+import { byId, binCode, labelText, type Bin, type Part, type StockLevel, type Store } from '@oilcan/core';
 import type { Label } from '../../paper/label-formats';
 
 interface BinRows {
@@ -10,7 +10,7 @@ interface BinRows {
 /** A label for each bin in which one of these parts lies, as one walks along the shelves; it names what lies there. */
 export function binLabels(parts: readonly Part[], { stock, bins, stores }: BinRows): Label[] {
   const storeNames = new Map(stores.map(({ id, name }) => [id, name]));
-  const wanted = new Map(parts.map((part) => [part.id, part]));
+  const wanted = byId(parts);
   const partsIn = new Map<string, Part[]>();
   for (const { partId, binId } of stock) {
     const part = wanted.get(partId);

@@ -19,3 +19,9 @@ export function partsInBin(label: string, bins: readonly Bin[], stock: readonly 
   const ids = new Set(bins.filter((bin) => bin.label.toLowerCase() === wanted).map(({ id }) => id));
   return new Set(stock.filter(({ binId }) => ids.has(binId)).map(({ partId }) => partId));
 }
+
+/** The parts of which there are bins among these. */
+export function partsOf(stock: readonly StockLevel[], parts: readonly Part[]): Part[] {
+  const ids = new Set<string>(stock.map(({ partId }) => partId));
+  return parts.filter(({ id }) => ids.has(id));
+}

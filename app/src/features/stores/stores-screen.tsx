@@ -1,40 +1,49 @@
-import { lazy, useMemo, useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import { formatMoney, money, type Part } from '@oilcan/core';
+import { formatMoney, isLow, money, type Part, type StockLevel } from '@oilcan/core';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
-import { Button } from '../../ui/press';
+import { Button, Choice } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
+import { onSite, useSite } from '../frame/use-site';
 import { amountOf, useStockOf } from '../sheet/kit';
 import { binLabels } from './bin-labels';
-import { findParts, partsInBin } from './find-parts';
-import { Piece } from '../../ui/piece';
+import { findParts, partsInBin, partsOf } from './find-parts';
+import { piece } from '../../ui/piece';
 
-const LabelSheetForm = lazy(() =>
-  import('../paper/label-sheet-form').then((module) => ({ default: module.LabelSheetForm })),
-);
+const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((module) => module.LabelSheetForm));
 
-/** What lies in which bin. */
+const byNumber = (parts: readonly Part[]): Part[] => [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
+
+/** What lies in which bin; of the site that is looked at. */
 export function StoresScreen({ given = '' }: { readonly given?: string }): ReactElement {
+  const site = useSite();
   const parts = useTable('parts');
-  const stock = useTable('stock');
-  const bins = useTable('bins');
+  const allStock = useTable('stock');
+  const allBins = useTable('bins');
   const stores = useTable('stores');
+  const bins = useMemo(() => onSite(allBins, site), [allBins, site]);
+  const binIds = useMemo(() => new Set<string>(bins.map(({ id }) => id)), [bins]);
+  const stock = useMemo(() => allStock.filter(({ binId }) => binIds.has(binId)), [allStock, binIds]);
   const [isPrinting, setIsPrinting] = useState(false);
   const columns = useIsWide() ? 2 : 1;
   const [find, setFind] = useState(given);
+  const low = useMemo(() => stock.filter(isLow), [stock]);
+  const [isLowWanted, setIsLowWanted] = useState(false);
+  const isLowOnly = isLowWanted && low.length > 0;
   const shown = useMemo(() => {
-    if (find.trim() === '') return [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
+    if (isLowOnly) return byNumber(partsOf(low, parts));
+    if (find.trim() === '') return site === null ? byNumber(parts) : byNumber(partsOf(stock, parts));
     const inBin = partsInBin(find, bins, stock);
     return inBin.size > 0 ? parts.filter(({ id }) => inBin.has(id)) : findParts(parts, find);
-  }, [parts, find, bins, stock]);
-  const low = useMemo(
-    () => stock.filter((level) => level.lowLevel > 0 && level.onHand < level.lowLevel).length,
-    [stock],
-  );
+  }, [parts, find, site, bins, stock, low, isLowOnly]);
+  const typeFind = (text: string): void => {
+    setFind(text);
+    setIsLowWanted(false);
+  };
   return (
     <View style={sheet.screen}>
       <TopBar title="Stores" />
@@ -50,11 +59,15 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
         ListHeaderComponent={
           <View style={sheet.head}>
             <Words as="title" level={2}>
-              {low === 0 ? 'No bin is low' : `${counted(low, 'bin is', 'bins are')} low`}
+              {bins.length === 0
+                ? 'No bins on this site'
+                : low.length === 0
+                  ? 'No bin is low'
+                  : `${counted(low.length, 'bin is', 'bins are')} low`}
             </Words>
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <Field label="Find a part or a bin" value={find} onChange={setFind} />
+                <Field label="Find a part or a bin" value={find} onChange={typeFind} />
               </View>
               <Button
                 word="Labels"
@@ -64,28 +77,48 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
                 onPress={() => setIsPrinting(true)}
               />
             </View>
+            {low.length === 0 ? null : (
+              <View style={sheet.low}>
+                <Choice
+                  isMany
+                  word="Only what is low"
+                  isChosen={isLowOnly}
+                  onPress={() => setIsLowWanted(!isLowOnly)}
+                />
+              </View>
+            )}
           </View>
         }
-        ListEmptyComponent={<Words style={sheet.head}>No part fits “{find}”.</Words>}
-        renderItem={({ item }) => <PartRow part={item} />}
+        ListEmptyComponent={
+          <Words style={sheet.head}>
+            {find.trim() === '' ? 'Find a part to see on which site it lies.' : `No part fits “${find.trim()}”.`}
+          </Words>
+        }
+        renderItem={({ item }) => <PartRow part={item} binIds={binIds} />}
       />
       {isPrinting ? (
-        <Piece>
-          <LabelSheetForm
-            labels={binLabels(shown, { stock, bins, stores })}
-            name="labels-bins"
-            onClose={() => setIsPrinting(false)}
-          />
-        </Piece>
+        <LabelSheetForm
+          labels={binLabels(shown, { stock, bins, stores })}
+          name="labels-bins"
+          onClose={() => setIsPrinting(false)}
+        />
       ) : null}
     </View>
   );
 }
 
-function PartRow({ part }: { readonly part: Part }): ReactElement {
+interface PartRowProps {
+  readonly part: Part;
+  /** Of the site that is looked at; a part that lies in none of them shows where else it lies. */
+  readonly binIds: ReadonlySet<string>;
+}
+
+function PartRow({ part, binIds }: PartRowProps): ReactElement {
   const palette = usePalette();
   const settings = useSettings();
-  const stock = useStockOf(part.id);
+  const everywhere = useStockOf(part.id);
+  const here = everywhere.filter(({ binId }) => binIds.has(binId));
+  const stock = here.length > 0 ? here : everywhere;
   return (
     <View style={[sheet.row, { borderColor: palette.line }]} testID={`part-${part.number}`}>
       <View style={sheet.words}>
@@ -99,19 +132,33 @@ function PartRow({ part }: { readonly part: Part }): ReactElement {
         </Words>
       </View>
       <View>
-        {stock.map(({ binId, onHand }) => (
-          <BinLine key={binId} binId={binId} amount={amountOf(onHand, part)} />
+        {stock.map((level) => (
+          <BinLine
+            key={level.binId}
+            level={level}
+            amount={amountOf(level.onHand, part)}
+            isElsewhere={here.length === 0}
+          />
         ))}
       </View>
     </View>
   );
 }
 
-function BinLine({ binId, amount }: { readonly binId: string; readonly amount: string }): ReactElement {
-  const bin = useRow('bins', binId);
+interface BinLineProps {
+  readonly level: StockLevel;
+  readonly amount: string;
+  readonly isElsewhere: boolean;
+}
+
+function BinLine({ level, amount, isElsewhere }: BinLineProps): ReactElement {
+  const bin = useRow('bins', level.binId);
+  const store = useRow('stores', bin?.storeId);
   return (
     <Words as="label" style={sheet.bin}>
-      {amount} in {bin?.label}
+      {amount} in {isElsewhere ? `${store?.name ?? ''} ` : ''}
+      {bin?.label}
+      {isLow(level) ? ', low' : ''}
     </Words>
   );
 }
@@ -135,4 +182,5 @@ const sheet = StyleSheet.create({
   },
   words: { flex: 1, minWidth: 0 },
   bin: { textAlign: 'right' },
+  low: { alignItems: 'flex-start' },
 });

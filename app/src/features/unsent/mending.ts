@@ -1,4 +1,4 @@
-import { formatDuration, formatQuantity, parseDuration, parseQuantity, type Operation } from '@oilcan/core';
+import { formatQuantity, parseDuration, parseQuantity, typedDuration, type Operation } from '@oilcan/core';
 import { readNumber } from '../../words/read-number';
 
 /** One value of a refused operation that its person can put right. */
@@ -28,7 +28,7 @@ const duration = {
   label: 'How long',
   lines: 1,
   hint: 'Write it as 1:30, 1.5, 90m or 1h30.',
-  show: (value: unknown) => (typeof value === 'number' ? formatDuration(value).replaceAll(' ', '') : ''),
+  show: (value: unknown) => (typeof value === 'number' ? typedDuration(value) : ''),
   read: (text: string): unknown => parseDuration(text),
 };
 

@@ -1,14 +1,14 @@
-import { lazy, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { standingOf } from './standing';
 import { useFacts } from './use-facts';
-import { Piece } from '../../ui/piece';
+import { piece } from '../../ui/piece';
 
 /** Opened now and then, and not needed for the first screen. */
-const KeptSheet = lazy(() => import('./kept-sheet').then((module) => ({ default: module.KeptSheet })));
+const KeptSheet = piece(() => import('./kept-sheet').then((module) => module.KeptSheet));
 
 /** In the top bar: says how things stand, and opens the list of what is not sent. */
 export function SentMark(): ReactElement {
@@ -22,16 +22,13 @@ export function SentMark(): ReactElement {
           {standing.words}
         </Words>
       </Press>
-      {isOpen ? (
-        <Piece>
-          <KeptSheet onClose={() => setIsOpen(false)} />
-        </Piece>
-      ) : null}
+      {isOpen ? <KeptSheet onClose={() => setIsOpen(false)} /> : null}
     </>
   );
 }
 
 const sheet = StyleSheet.create({
-  mark: { flexDirection: 'row', alignItems: 'center', gap: 6, paddingHorizontal: 8, flexShrink: 1 },
+  // Longer words take two lines here rather than a second line of the whole bar.
+  mark: { flexDirection: 'row', alignItems: 'center', gap: 6, paddingHorizontal: 4, flexShrink: 1, maxWidth: 124 },
   words: { flexShrink: 1 },
 });

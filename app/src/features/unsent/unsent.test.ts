@@ -40,7 +40,7 @@ describe('a wrong clock', () => {
   it.each([
     [0, null],
     [90_000, null],
-    [125 * 60_000, '2 h 05 ahead'],
+    [125 * 60_000, '2\u00a0h\u00a005 ahead'],
     [-3 * 24 * 3_600_000, '3 days behind'],
   ])('of %d ms is said as %s', (ahead, words) => {
     if (words === null) expect(sayClockAhead(ahead)).toBeNull();

@@ -1,9 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { DocumentScreen } from '../../../../src/features/documents/document-screen';
+import { piece } from '../../../../src/ui/piece';
+
+const DocumentScreen = piece(() =>
+  import('../../../../src/features/documents/document-screen').then((module) => module.DocumentScreen),
+);
 
 export default function Document(): ReactElement {
-  const { document, from } = useLocalSearchParams<{ document: string; from?: string }>();
-  // Only a place within the application is gone back to.
-  return <DocumentScreen documentId={document} from={from !== undefined && /^\/\w/.test(from) ? from : undefined} />;
+  const { document } = useLocalSearchParams<{ document: string }>();
+  return <DocumentScreen documentId={document} />;
 }

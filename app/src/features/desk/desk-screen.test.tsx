@@ -1,0 +1,46 @@
+import { screen } from '@testing-library/react';
+import { addMinutes, asId, type WorkOrder, type WorkOrderId } from '@oilcan/core';
+import { ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
+import { visited } from '../../testing/router';
+import { press, TestWorks, words } from '../../testing/works';
+import { perform } from '../../data/store';
+import { DeskScreen } from './desk-screen';
+
+const job = (number: number, given: Partial<WorkOrder>) =>
+  put('workOrders', aWorkOrder({ id: asId<WorkOrderId>(`w-${number}`), number: `W-${number}`, ...given }));
+const finished = (number: number, minutes: number) =>
+  job(number, { state: 'finished', finishedAt: addMinutes(noon, minutes), finishedBy: ann.id });
+
+let works: TestWorks;
+afterEach(() => works.close());
+
+describe('the Desk', () => {
+  it('has finished work first, the newest on top, and says how much waits', async () => {
+    works = await TestWorks.open(
+      [...smallWorks({ dueAt: addMinutes(noon, -60) }), finished(2, 10), finished(3, 40), job(4, { state: 'held' })],
+      lea,
+    );
+    await works.show(<DeskScreen />);
+    expect(words()).toContain('2 finished jobs wait for your look');
+    expect(words()).toContain('2 jobs are open, 1 of them late; 1 is underway or held.');
+    const rows = screen.getAllByTestId(/^desk-/).map((row) => row.getAttribute('data-testid'));
+    expect(rows).toEqual(['desk-W-3', 'desk-W-2', 'desk-W-4']);
+  });
+
+  it('shows what each came to, and leads to it', async () => {
+    works = await TestWorks.open(smallWorks({ state: 'underway' }), lea);
+    const startedAt = addMinutes(noon, -60);
+    const onWork = { workOrderId: aWorkOrder().id };
+    await perform('labor.add', { ...onWork, personId: lea.id, startedAt, minutes: 90, timeType: 'regular' });
+    await works.show(<DeskScreen />);
+    expect(words()).toMatch(/W-1 Seal weeping.*1 h 30.*€90\.00/);
+    await press(/W-1 Seal weeping/, 'link');
+    expect(visited.at(-1)).toBe('/shift/w-1');
+  });
+
+  it('says when nothing waits', async () => {
+    works = await TestWorks.open(smallWorks(), lea);
+    await works.show(<DeskScreen />);
+    expect(words()).toMatch(/Nothing waits for you.*Finished work appears here the moment it is done\./);
+  });
+});

@@ -1,0 +1,51 @@
+import { smallWorks } from '@oilcan/core/testing';
+import type { Label } from '../../paper/label-formats';
+import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { LabelSheetForm } from './label-sheet-form';
+import { makePaper } from './make-paper';
+import { PaperSheet } from './paper-sheet';
+
+jest.mock('./make-paper', () => ({ makePaper: jest.fn(() => Promise.resolve()) }));
+const made = jest.mocked(makePaper);
+
+const labels: readonly Label[] = [{ headline: 'A1', detail: 'Gearbox', code: 'A1' } as Label];
+let works: TestWorks;
+const onClose = jest.fn();
+beforeEach(async () => {
+  made.mockClear();
+  onClose.mockReset();
+  works = await TestWorks.open(smallWorks());
+});
+afterEach(() => works.close());
+
+describe('paper of a work order', () => {
+  it('is a job card or a tag', async () => {
+    await works.show(<OnWork>{(work) => <PaperSheet work={work} onClose={onClose} />}</OnWork>);
+    await press('Job card, A4');
+    expect(made.mock.calls.at(-1)).toMatchObject([{ what: 'job card', card: { number: 'W-1' } }, 'W-1.pdf']);
+    await press('“Under maintenance” tag, A6');
+    expect(made.mock.calls.at(-1)).toMatchObject([{ what: 'tag' }, 'W-1-tag.pdf']);
+    expect(onClose).toHaveBeenCalledTimes(2);
+  });
+});
+
+describe('labels', () => {
+  it('begin at the first free place of a sheet that was begun', async () => {
+    await works.show(<LabelSheetForm labels={labels} name="labels-A1" onClose={onClose} />);
+    await type('First free place on the sheet', '5');
+    await press('Make the PDF');
+    expect(made.mock.calls.at(-1)).toMatchObject([{ what: 'labels', firstPlace: 5 }, 'labels-A1.pdf']);
+  });
+
+  it.each(['0', '-1', '1.5', 'first', '999', ''])('do not begin at “%s”', async (place) => {
+    await works.show(<LabelSheetForm labels={labels} name="labels" onClose={onClose} />);
+    await type('First free place on the sheet', place);
+    expect([canPress('Make the PDF'), words().includes('Give a place from 1 to')]).toEqual([false, true]);
+  });
+
+  it('are at most a thousand at once', async () => {
+    const many = Array.from({ length: 1_001 }, () => labels[0] as Label);
+    await works.show(<LabelSheetForm labels={many} name="labels" onClose={onClose} />);
+    expect([canPress('Make the PDF'), words().includes('too many')]).toEqual([false, true]);
+  });
+});

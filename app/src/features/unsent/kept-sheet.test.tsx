@@ -1,0 +1,70 @@
+import { binId, bob, partId, smallWorks, ann, anOperation, workId, noon } from '@oilcan/core/testing';
+import { applyOperation } from '@oilcan/core';
+import { perform } from '../../data/store';
+import { kept, press, TestWorks, type, words } from '../../testing/works';
+import { KeptSheet } from './kept-sheet';
+import { SentMark } from './sent-mark';
+
+const onWork = { workOrderId: workId };
+let works: TestWorks;
+const onClose = jest.fn();
+beforeEach(async () => {
+  works = await TestWorks.open(smallWorks({ state: 'underway', personIds: [ann.id, bob.id] }));
+});
+afterEach(() => works.close());
+
+/** Bob empties the bin while Ann, without signal, takes three out of it. */
+const refusedForAnn = async (): Promise<void> => {
+  works.server.signal = 'none';
+  await perform('part.use', { ...onWork, partId, binId, quantity: 3_000 });
+  const bobs = anOperation('part.use', { ...onWork, partId, binId, quantity: 7_000 }, { by: bob.id });
+  works.server.write((await applyOperation(works.server.records, bobs, bob, noon)).changes);
+  works.server.signal = 'good';
+  await works.sent();
+  await works.show(
+    <>
+      <SentMark />
+      <KeptSheet onClose={onClose} />
+    </>,
+  );
+};
+
+describe('what is not sent yet', () => {
+  it('waits without signal, with since when, and goes when asked to try', async () => {
+    works.server.signal = 'none';
+    await perform('note.add', { ...onWork, text: 'Bearing is blue' });
+    await works.sent();
+    await works.show(<KeptSheet onClose={onClose} />);
+    expect(words()).toContain('W-1 Seal weeping · waits since');
+    works.server.signal = 'good';
+    await press('Try now');
+    expect(kept()).toEqual([]);
+  });
+
+  it('is shown with the reason when it was not taken, and goes out once it is mended', async () => {
+    await refusedForAnn();
+    expect(kept()).toEqual(['part.use rejected']);
+    expect(words()).toMatch(/Needs you.*3 pcs Seal.*Not taken\./);
+    await press('Mend and send');
+    await type(/Amount|How much/, 'some');
+    await press('Send it so');
+    expect(kept()).toEqual(['part.use rejected']);
+    await type(/Amount|How much/, '1');
+    await press('Send it so');
+    expect([works.said, (await works.sent()).peek('stock', `${partId}@${binId}`)?.onHand]).toEqual([
+      'Mended. It goes out again.',
+      0,
+    ]);
+    expect(kept()).toEqual([]);
+  });
+
+  it('is dropped only when that is asked for twice', async () => {
+    await refusedForAnn();
+    await press('Drop it');
+    await press('Keep it');
+    expect(kept()).toEqual(['part.use rejected']);
+    await press('Drop it');
+    await press('Drop it for good');
+    expect(kept()).toEqual([]);
+  });
+});

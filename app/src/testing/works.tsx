@@ -1,0 +1,254 @@
+import { TextDecoder, TextEncoder } from 'node:util';
+import { act, cleanup, configure, fireEvent, render, screen } from '@testing-library/react';
+import type { ReactElement, ReactNode } from 'react';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import {
+  asId,
+  instantFromMillis,
+  OilcanError,
+  toMillis,
+  type Change,
+  type FileId,
+  type Operation,
+  type Person,
+  type PushAnswer,
+  type WorkOrder,
+  type WorkOrderId,
+} from '@oilcan/core';
+import { ann, noon, workId } from '@oilcan/core/testing';
+import { readAnswer } from '../data/past/read-answer';
+import type { PastQuestion } from '../data/past/read-past';
+import { openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
+import { Unreachable } from '../data/server-link';
+import { SmallServer } from '../data/testing/small-server';
+import { forgetChoices } from '../features/shift/use-narrowing';
+import { useNotice } from '../ui/notice';
+import { ThemeProvider } from '../ui/theme';
+
+// A missing piece is named; the whole page with it says less.
+configure({ getElementError: (message) => new Error(message ?? 'Something is not on the screen.') });
+
+const LATER_MILLISECONDS = 3_600_000;
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1_280, height: 800 };
+
+/** The screens of one person's phone, over a small server in memory. */
+export class TestWorks {
+  readonly server: SmallServer;
+  /** What `/api/past` gives; nothing for no signal. */
+  past = '';
+  /** The machines of labels that this phone does not know, and the files of documents. */
+  readonly labels = new Map<string, OilcanError | { readonly assetId: string }>();
+  readonly documents = new Map<string, Uint8Array>();
+
+  private constructor(rows: readonly Change[]) {
+    this.server = new SmallServer(rows, () => instantFromMillis(Date.now()));
+  }
+
+  /** An hour after noon, with these rows on the phone. */
+  static async open(rows: readonly Change[], person: Person = ann): Promise<TestWorks> {
+    // Only the time of day is made up: what waits, waits as it does.
+    jest.useFakeTimers({ now: toMillis(noon) + LATER_MILLISECONDS, doNotFake: [...timers] });
+    localStorage.clear();
+    const works = new TestWorks(rows);
+    globalThis.fetch = works.#answering(person);
+    completeBrowser();
+    await openPhone();
+    await signIn(person.name, 'secret');
+    await synchronize();
+    return works;
+  }
+
+  async close(): Promise<void> {
+    cleanup();
+    useNotice.getState().clear();
+    forgetChoices();
+    await signOut();
+    jest.useRealTimers();
+  }
+
+  /** Draws it as on a phone, or on a wide screen. */
+  async show(element: ReactElement, { isWide = false }: { readonly isWide?: boolean } = {}): Promise<void> {
+    cleanup();
+    const { width, height } = isWide ? WIDE : PHONE;
+    Object.defineProperties(document.documentElement, {
+      clientWidth: { value: width, configurable: true },
+      clientHeight: { value: height, configurable: true },
+    });
+    window.dispatchEvent(new Event('resize'));
+    render(
+      <SafeAreaProvider>
+        <ThemeProvider>{element}</ThemeProvider>
+      </SafeAreaProvider>,
+    );
+    await settled();
+  }
+
+  /** What the server has, once everything is sent. */
+  async sent(): Promise<SmallServer['records']> {
+    await act(async () => synchronize());
+    return this.server.records;
+  }
+
+  /** What was said in the notice at the foot of the screen. */
+  get said(): string | null {
+    return useNotice.getState().text;
+  }
+
+  /** A label or a file, when there is signal. */
+  #given(path: string): unknown {
+    if (this.server.signal === 'none') throw new Unreachable();
+    const [, , kind, name = ''] = path.split('/');
+    const given = kind === 'codes' ? this.labels.get(decodeURIComponent(name)) : this.documents.get(name);
+    if (given === undefined) throw new OilcanError('not_found', { what: kind ?? '' });
+    if (given instanceof OilcanError) throw given;
+    return given;
+  }
+
+  #answering(person: Person): typeof fetch {
+    const link = this.server.linkOf(person);
+    const answers: Readonly<Record<string, (url: URL, init: RequestInit) => Promise<unknown>>> = {
+      'POST /api/session': () => Promise.resolve({ person }),
+      'DELETE /api/session': () => Promise.resolve({}),
+      'POST /api/operations': (_, { body }): Promise<PushAnswer> =>
+        link.push((JSON.parse(String(body)) as { operations: Operation[] }).operations),
+      'GET /api/sync': ({ searchParams }) => link.pull(Number(searchParams.get('since')), false),
+      'GET /api/past': () => Promise.resolve(JSON.parse(this.past)),
+    };
+    return async (input, init = {}) => {
+      const url = new URL(String(input), 'http://oilcan.test');
+      const answer = answers[`${init.method ?? 'GET'} ${url.pathname}`];
+      const parts = url.pathname.split('/');
+      try {
+        if (answer !== undefined) return answered(200, await answer(url, init));
+        if (url.pathname.startsWith('/api/work/')) {
+          return answered(200, await link.work(asId<WorkOrderId>(parts.at(-1) ?? '')));
+        }
+        if (url.pathname.endsWith('/received')) {
+          return answered(200, await link.received(asId<FileId>(parts.at(-2) ?? '')));
+        }
+        const given = this.#given(url.pathname);
+        if (given instanceof Uint8Array)
+          return { ...answered(200, null), arrayBuffer: () => Promise.resolve(given.slice().buffer) };
+        return answered(200, given);
+      } catch (error) {
+        if (!(error instanceof OilcanError)) throw error;
+        return answered(error.status, { code: error.code, values: error.values, field: error.field });
+      }
+    };
+  }
+}
+
+/** What the browser that tests have is without. */
+function completeBrowser(): void {
+  AbortSignal.timeout = () => new AbortController().signal;
+  performance.getEntriesByName = () => [];
+  performance.mark = () => ({}) as PerformanceMark;
+  globalThis.Worker = TestWorker as unknown as typeof Worker;
+  Object.assign(globalThis, { TextDecoder, TextEncoder, matchMedia: () => ({ matches: false }) });
+}
+
+/** Works in this process, on the same thread. */
+class TestWorker {
+  readonly #name: string;
+  #onMessage: (event: { readonly data: unknown }) => void = () => undefined;
+
+  constructor(path: string) {
+    this.#name = path;
+  }
+
+  addEventListener(what: string, listener: (event: { readonly data: unknown }) => void): void {
+    if (what === 'message') this.#onMessage = listener;
+  }
+
+  postMessage(question: unknown): void {
+    if (this.#name !== '/workers/past.js') throw new Error(`Nobody does ${this.#name} here.`);
+    queueMicrotask(() => {
+      const { jobs, modes, ...said } = readAnswer(question as PastQuestion);
+      this.#onMessage({ data: said });
+      this.#onMessage({ data: { jobs, modes } });
+    });
+  }
+
+  terminate(): void {
+    this.#onMessage = () => undefined;
+  }
+}
+
+/** All but the clocks. */
+const timers = [
+  'hrtime',
+  'nextTick',
+  'queueMicrotask',
+  'requestAnimationFrame',
+  'cancelAnimationFrame',
+  'requestIdleCallback',
+  'cancelIdleCallback',
+  'setImmediate',
+  'clearImmediate',
+  'setInterval',
+  'clearInterval',
+  'setTimeout',
+  'clearTimeout',
+] as const;
+
+function answered(status: number, body: unknown): Response {
+  const text = JSON.stringify(body);
+  const ok = status < 400;
+  return { ok, status, text: () => Promise.resolve(text) } as Response;
+}
+
+/** Presses what has this name, and waits for what comes of it. */
+export async function press(name: string | RegExp, role = 'button'): Promise<void> {
+  const [found] = screen.queryAllByRole(role, { name: isCalled(name) });
+  if (found === undefined) throw new Error(`There is no ${role} “${String(name)}” among: ${namesOf(role).join(', ')}`);
+  fireEvent.click(found);
+  await settled();
+}
+
+/** Types into the field with this label. */
+export async function type(label: string | RegExp, text: string): Promise<void> {
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+  await settled();
+}
+
+/** What one press sets off takes no more than these: kept, sent, answered, drawn. */
+const TURNS = 4;
+
+/** Lets everything happen that waits for nothing but its turn. */
+async function settled(): Promise<void> {
+  for (let turn = 0; turn < TURNS; turn += 1) await act(() => new Promise((resolve) => setTimeout(resolve)));
+}
+
+/** All the words on the screen, with plain spaces. */
+export function words(): string {
+  return plain(document.body.textContent);
+}
+
+/** Whether there is something of this role and name, and it can be pressed. */
+export function canPress(name: string | RegExp, role = 'button'): boolean {
+  const [found] = screen.queryAllByRole(role, { name: isCalled(name) });
+  return found !== undefined && found.getAttribute('aria-disabled') !== 'true';
+}
+
+/** Draws with the work order that everything here is about, as it stands. */
+export function OnWork({ children }: { readonly children: (work: WorkOrder) => ReactNode }): ReactNode {
+  const work = useRow('workOrders', workId);
+  return work === undefined ? null : children(work);
+}
+
+/** By its whole name, whatever its spaces are, or by a part of it. */
+const isCalled =
+  (name: string | RegExp) =>
+  (given: string): boolean =>
+    typeof name === 'string' ? plain(given) === name : name.test(plain(given));
+
+const namesOf = (role: string): string[] =>
+  screen.queryAllByRole(role).map((each) => plain(each.getAttribute('aria-label') ?? each.textContent));
+
+const plain = (text: string | null): string => (text ?? '').replace(/\s+/g, ' ').trim();
+
+/** What this phone answers for, and where it is. */
+export function kept(): string[] {
+  return usePhone.getState().kept.map(({ operation, where }) => `${operation.name} ${where}`);
+}
