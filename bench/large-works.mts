@@ -103,8 +103,10 @@ export async function openWorks(lines: readonly string[]): Promise<{ page: Page;
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: address });
+  const filled = filledOnce(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'Tess Lindqvist' }).click();
+  await filled;
   await page.getByText('All sent').waitFor({ timeout: 120_000 });
   return {
     page,
@@ -115,6 +117,19 @@ export async function openWorks(lines: readonly string[]): Promise<{ page: Page;
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** When the last page of the first rows has come; a reload before that would begin anew. */
+function filledOnce(page: Page): Promise<void> {
+  return new Promise((resolve) => {
+    page.on('response', (response) => {
+      if (!response.url().includes('/api/sync')) return;
+      response.json().then(
+        ({ hasMore }: { readonly hasMore?: boolean }) => (hasMore === false ? resolve() : undefined),
+        () => undefined,
+      );
+    });
+  });
 }
 
 /** From the press of the first step's box to the changed attribute in the page, measured inside the page. */

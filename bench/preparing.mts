@@ -46,29 +46,53 @@ function typed(page: Page, selector: string, text: string): Promise<number> {
 
 const ROUNDS = 7;
 
-/** The past of a machine with 5,000 events, from the press to its sentences and first rows. */
+/** The past of a machine with 5,000 events: its sentences on the machine's page, read there first, and then all of it. */
 export async function benchPast(): Promise<void> {
   const { page, close } = await openWorks(manyEnded(demoLines(1), 'lark-gearbox', 5_000));
-  const taken: number[] = [];
+  const sentences: number[] = [];
+  const rows: number[] = [];
   for (let round = 0; round < ROUNDS; round += 1) {
-    await page.goto('/plant/lark-gearbox');
-    await page.getByRole('link', { name: /failures in/ }).waitFor();
+    // A page that was loaded anew remembers nothing that it read.
+    await page.goto('/plant');
+    await page
+      .getByText(/\d open/)
+      .first()
+      .waitFor();
+    await page.getByLabel('Find a machine').fill('LRK-G1');
+    await page
+      .getByRole('link', { name: /LRK-G1/ })
+      .first()
+      .waitFor();
     await page.waitForTimeout(500);
-    taken.push(
-      await page.evaluate<number>(`new Promise((resolve) => {
-        const started = performance.now();
-        const watch = new MutationObserver(() => {
-          if (document.querySelectorAll('a[role=link], [role=link]').length < 8) return;
-          if (!document.body.innerText.includes('The rows')) return;
-          watch.disconnect();
-          requestAnimationFrame(() => resolve(performance.now() - started));
-        });
-        watch.observe(document.body, { childList: true, subtree: true });
-        [...document.querySelectorAll('[role=button]')].find((each) => each.innerText === 'What happened before').click();
-      })`),
-    );
+    sentences.push(await pressed(page, '[role=link]', 'Lark drive gearbox', `text.includes('failures in')`));
+    await page.waitForTimeout(500);
+    const isThere = `text.includes('The rows') && document.querySelectorAll('[role=link]').length >= 8`;
+    rows.push(await pressed(page, '[role=button]', 'What happened before', isThere));
   }
-  const what = 'the past of a machine with 5,000 events, press to sentences and rows';
-  report(what, percentile(taken, 50), 'limit', 300, 'ms', 'aim: 1.0 or less');
+  const aim = 'aim: 1.0 or less';
+  report(
+    'a machine with 5,000 events, press to what its past says',
+    percentile(sentences, 50),
+    'limit',
+    300,
+    'ms',
+    aim,
+  );
+  report('from there, press to all of its past with its first rows', percentile(rows, 50), 'limit', 300, 'ms', aim);
   await close();
+}
+
+/** Milliseconds from a press on what begins with these words until something is so, in which `text` is what the page shows. */
+function pressed(page: Page, selector: string, words: string, isThere: string): Promise<number> {
+  return page.evaluate<number>(`new Promise((resolve) => {
+    const started = performance.now();
+    const watch = new MutationObserver(() => {
+      const text = document.body.innerText;
+      if (!(${isThere})) return;
+      watch.disconnect();
+      requestAnimationFrame(() => resolve(performance.now() - started));
+    });
+    watch.observe(document.body, { childList: true, subtree: true, characterData: true });
+    [...document.querySelectorAll('${selector}')].find((each) => each.innerText.startsWith('${words}')).click();
+  })`);
 }
