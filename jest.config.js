@@ -10,6 +10,8 @@ const node = (name, tests = 'src') => ({
 
 /** @type {import('jest').Config} */
 module.exports = {
+  // Left alone, Jest keeps one processor free: on two that is one worker.
+  maxWorkers: '100%',
   projects: [
     node('core'),
     node('demo'),
@@ -20,6 +22,8 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'],
+      moduleNameMapper: { '^expo-router$': '<rootDir>/src/testing/router.ts' },
       transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation).*))'],
     },
   ],

@@ -8,7 +8,8 @@ export default defineConfig({
   globalSetup: './e2e/make-demo.ts',
   fullyParallel: true,
   workers: 2,
-  timeout: 45_000,
+  // Ends a test that hangs. What a test waits for has bounds of its own, which together are longer on a slow machine.
+  timeout: 180_000,
   expect: { timeout: 8_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '.oilcan/results/playwright.json' }]],

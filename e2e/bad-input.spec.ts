@@ -37,7 +37,7 @@ test('a wrong time or amount is told at its field and stores nothing', async ({ 
   await page.keyboard.press('Escape');
 
   await page.getByRole('button', { name: 'Note', exact: true }).tap();
-  await page.getByLabel('What the next person should know').fill('x'.repeat(10_001));
+  await page.getByLabel('For the next person').fill('x'.repeat(10_001));
   await dialog.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(dialog.getByText('At most 10000 characters fit here')).toBeVisible();
   await page.keyboard.press('Escape');

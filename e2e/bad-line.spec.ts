@@ -15,7 +15,7 @@ for (const trouble of troubles) {
     await ines.getByRole('button', { name: 'Part', exact: true }).tap();
     await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
     await ines.getByRole('button', { name: 'Note', exact: true }).tap();
-    await ines.getByLabel('What the next person should know').fill('Written on a bad line.');
+    await ines.getByLabel('For the next person').fill('Written on a bad line.');
     await ines.getByRole('button', { name: 'Keep the note' }).tap();
     await expect(ines.getByRole('button', { name: /Written on a bad line/ })).toBeVisible();
     await expect(ines.getByTestId('sent-mark')).toHaveText(/5 on this phone|Sending \d/);

@@ -30,7 +30,7 @@ test('a job goes from the phone to the database and back, and somebody else sees
   await ines.getByLabel('How long').fill('1,5');
   await ines.getByRole('button', { name: 'Keep 1 h 30' }).tap();
   await ines.getByRole('button', { name: 'Note', exact: true }).tap();
-  await ines.getByLabel('What the next person should know').fill('Upper pin was stiff, greased.');
+  await ines.getByLabel('For the next person').fill('Upper pin was stiff, greased.');
   await ines.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(ines.getByText('Nothing is owed.')).toBeVisible();
   await ines.getByRole('button', { name: 'Finish', exact: true }).tap();
@@ -110,4 +110,37 @@ test('an entry is amended or taken back, and both stay readable', async ({ open 
   await mira.getByRole('button', { name: 'Take it back' }).tap();
   await expect(mira.getByRole('button', { name: /Taken back.*was another job/ })).toBeVisible();
   await expect(mira.getByRole('button', { name: /2 h of work.*Amended/ })).toBeVisible();
+});
+
+test('the dipstick leads to each part of a job and names the one in sight, whatever came in above it', async ({
+  open,
+}) => {
+  const ines = await open('Ines Okafor', phone);
+  await ines.getByText('Gearbox output seal weeping oil').tap();
+  // The past, the documents and the contacts come in above Work a moment after it was drawn.
+  await expect(ines.getByText(/^Usually 3/)).toBeVisible();
+  const scroller = ines.getByTestId('sheet-scroll');
+  const notch = (part: string) => ines.getByRole('button', { name: `Go to ${part}`, exact: true });
+  await expect(notch('Prepare')).toHaveAttribute('aria-current', 'true');
+  for (const part of ['Work', 'Wrap up', 'Work']) {
+    await notch(part).tap();
+    await expect(notch(part)).toHaveAttribute('aria-current', 'true');
+    const heading = ines.getByRole('heading', { name: part, exact: true });
+    await expect(heading).toBeInViewport();
+  }
+  const [frame, heading] = [
+    await scroller.boundingBox(),
+    await ines.getByRole('heading', { name: 'Work' }).boundingBox(),
+  ];
+  expect(Math.abs((heading?.y ?? 0) - (frame?.y ?? 0))).toBeLessThan(60);
+
+  await ines.getByRole('button', { name: /I have read/ }).tap();
+  await ines.getByRole('button', { name: 'Start my clock' }).tap();
+  await ines.getByRole('button', { name: 'Fit seal, lip towards the oil' }).tap();
+  const step = ines.getByRole('checkbox', { name: 'Fit seal, lip towards the oil' });
+  await expect(step).toBeInViewport();
+  await expect(step).toBeFocused();
+
+  await notch('Prepare').tap();
+  await expect(ines.getByRole('heading', { name: 'Gearbox output seal weeping oil' })).toBeInViewport();
 });

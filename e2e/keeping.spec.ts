@@ -21,13 +21,13 @@ test('two windows share one queue and show the same; one that is killed loses no
   await expect(one.getByTestId('sent-mark')).toHaveText('2 on this phone');
 
   await two.getByRole('button', { name: 'Note', exact: true }).tap();
-  await two.getByLabel('What the next person should know').fill('Typed in a window that died.');
+  await two.getByLabel('For the next person').fill('Typed in a window that died.');
   const kept = expect(one.getByRole('button', { name: /a window that died/ })).toBeVisible();
   await two.getByRole('button', { name: 'Keep the note' }).tap();
   await kept;
   await two.close();
   await one.getByRole('button', { name: 'Note', exact: true }).tap();
-  await one.getByLabel('What the next person should know').fill('Never confirmed.');
+  await one.getByLabel('For the next person').fill('Never confirmed.');
   await one.reload();
   await expect(one.getByTestId('sent-mark')).toHaveText('3 on this phone');
   await expect(one.getByText('Never confirmed.')).toHaveCount(0);
@@ -85,7 +85,7 @@ test('what one person left unsent waits for them alone', async ({ open }) => {
   await phone.getByText(job).tap();
   await phone.getByRole('button', { name: 'Note', exact: true }).tap();
   await phone.route('**/api/operations', (route) => route.abort());
-  await phone.getByLabel('What the next person should know').fill('For my own eyes.');
+  await phone.getByLabel('For the next person').fill('For my own eyes.');
   await phone.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(phone.getByTestId('sent-mark')).toHaveText('1 on this phone');
   await phone.getByRole('button', { name: 'Back to Shift' }).tap();
@@ -162,7 +162,7 @@ test('a phone two hours ahead is noticed and records the right time', async ({ o
   await expect(ines.getByText('The clock of this phone is 2 h ahead.')).toBeVisible();
   await ines.getByText(job).tap();
   await ines.getByRole('button', { name: 'Note', exact: true }).tap();
-  await ines.getByLabel('What the next person should know').fill('What time is it?');
+  await ines.getByLabel('For the next person').fill('What time is it?');
   await ines.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   const tess = await open('Tess Lindqvist');
@@ -175,6 +175,27 @@ test('a phone two hours ahead is noticed and records the right time', async ({ o
   const [hours] = time.split(':');
   await expect(tess.getByRole('button', { name: new RegExp(`${hours}:\\d\\d.*What time is it`, 's') })).toBeVisible();
   await context.close();
+});
+
+test('a clock that is set back while Oilcan is open stops nobody, and the order stays', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  await ines.getByText(job).tap();
+  const note = async (text: string): Promise<void> => {
+    await ines.getByRole('button', { name: 'Note', exact: true }).tap();
+    await ines.getByLabel('For the next person').fill(text);
+    await ines.getByRole('button', { name: 'Keep the note' }).tap();
+    await expect(ines.getByRole('button', { name: new RegExp(text) })).toBeVisible();
+  };
+  await note('Recorded before');
+  await ines.evaluate(() => {
+    const real = Date.now.bind(Date);
+    Date.now = () => real() - 3_600_000;
+  });
+  await note('Recorded after');
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  await ines.reload();
+  const notes = ines.getByRole('button', { name: /Recorded (before|after)/ });
+  await expect(notes).toHaveText([/Recorded after/, /Recorded before/]);
 });
 
 test('work of others is looked up with signal, and says what is missing without', async ({ open, server }) => {
@@ -217,10 +238,10 @@ test.describe('a browser', () => {
       };
     });
     await page.getByRole('button', { name: 'Note', exact: true }).tap();
-    await page.getByLabel('What the next person should know').fill('Does this fit?');
+    await page.getByLabel('For the next person').fill('Does this fit?');
     await page.getByRole('button', { name: 'Keep the note' }).tap();
     await expect(page.getByText('There is no space left on this phone, and this was not kept.')).toBeVisible();
-    await expect(page.getByLabel('What the next person should know')).toHaveValue('Does this fit?');
+    await expect(page.getByLabel('For the next person')).toHaveValue('Does this fit?');
   });
 
   test('that threw away what was kept says so, and fetches the work again', async ({ open }) => {

@@ -15,7 +15,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
     ['wide', wide],
   ] as const) {
     test(`axe finds nothing on any view, ${name}, ${colorScheme}`, async ({ open }) => {
-      // Nine views, each looked at by axe, on a machine that may be slow.
       test.setTimeout(120_000);
       const tess = await open('Tess Lindqvist', { ...options, colorScheme });
       for (const place of ['/plant', '/stores', '/desk', '/shift']) {
@@ -23,10 +22,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await expect(tess.getByTestId('sent-mark').first()).toBeVisible();
         expect(await problemsOf(tess)).toEqual([]);
       }
-      await tess.getByText('Gearbox output seal weeping oil').click();
+      await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
       await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
       expect(await problemsOf(tess)).toEqual([]);
       await tess.getByRole('button', { name: /I have read/ }).click();
+      await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
       for (const sheet of ['Time', 'Part', 'Reading', 'Note']) {
         await tess.getByRole('button', { name: sheet, exact: true }).click();
         await expect(tess.getByRole('dialog')).toBeVisible();
@@ -43,7 +43,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       const ines = await open('Ines Okafor', { ...options, colorScheme });
       const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
         ['/plant/lark-gearbox', 'Parts with a serial number'],
+        ['/plant?place=top-drive', 'What happened here'],
         ['/plant/past/lark-gearbox', 'The rows'],
+        ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
+        ['/plant/past/lark-gearbox?point=lark-gearbox-level', 'Oil level, mm'],
         ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
         ['/plant/document/document-circuit-lark-tension', 'Larger'],
         ['/scan?code=NEW-LABEL-0815', 'NEW-LABEL-0815 is not known'],
@@ -57,6 +60,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await expect(ines.getByText(seen).first()).toBeVisible();
         expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
       }
+    });
+
+    test(`axe finds nothing on what opens over the views of preparing, ${name}, ${colorScheme}`, async ({ open }) => {
+      test.setTimeout(120_000);
+      const ines = await open('Ines Okafor', { ...options, colorScheme });
+      await ines.goto('/shift/kit');
       await ines.getByRole('button', { name: /^All of today’s/ }).click();
       await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
       expect(await problemsOf(ines)).toEqual([]);
@@ -77,7 +86,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
       open,
     }) => {
       const tess = await open('Tess Lindqvist', { ...options, colorScheme });
-      await tess.getByText('Gearbox output seal weeping oil').click();
+      await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
       await tess.getByRole('button', { name: /I have read/ }).click();
       await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
       await tess.getByRole('button', { name: 'Add a hazard' }).click();
@@ -116,6 +125,73 @@ test('nothing is cut off sideways, down to 200 % text on a phone', async ({ open
   await expect(buttons.first()).toBeVisible();
   for (const box of await Promise.all((await buttons.all()).map((button) => button.boundingBox()))) {
     expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(195);
+  }
+});
+
+/** Words and signs that reach beyond the edge of the screen, words of which not three letters fit a line, or that lie on others. */
+const cramped = (page: Page): Promise<string[]> =>
+  page.evaluate<string[]>(`(() => {
+    const within = (what) => [...document.querySelectorAll('[role=main] ' + what + ', [role=dialog] ' + what + ', [role=banner] ' + what)];
+    const isSeen = (node) => node.getBoundingClientRect().width > 0 && node.closest('canvas, [aria-hidden=true], [role=img]') === null;
+    const isCut = (node) => {
+      const { left, right } = node.getBoundingClientRect();
+      return right > innerWidth + 1 || left < -1;
+    };
+    const leaves = within('*').filter(
+      (node) => isSeen(node) && node.closest('svg') === null &&
+        [...node.childNodes].some(({ nodeType, data }) => nodeType === 3 && data.trim() !== ''),
+    );
+    const isSqueezed = (node) => {
+      const text = node.textContent.trim();
+      return text.length > 6 && node.getBoundingClientRect().height / parseFloat(getComputedStyle(node).lineHeight) > text.length / 3;
+    };
+    const rectOf = (node) => {
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      return range.getBoundingClientRect();
+    };
+    const inBar = leaves.filter((node) => node.closest('[role=banner]') !== null).map((node) => ({ node, box: rectOf(node) }));
+    const isOver = (one, other) =>
+      !one.node.contains(other.node) && !other.node.contains(one.node) &&
+      one.box.left < other.box.right - 1 && other.box.left < one.box.right - 1 &&
+      one.box.top < other.box.bottom - 1 && other.box.top < one.box.bottom - 1;
+    return [
+      ...leaves.filter(isCut).map((node) => 'cut: ' + node.textContent.trim()),
+      ...leaves.filter(isSqueezed).map((node) => 'squeezed: ' + node.textContent.trim()),
+      ...within('svg').filter((node) => node.closest('[role=img]') === null && isCut(node)).map((node) => 'cut sign: ' + node.parentElement.textContent.trim()),
+      ...inBar.filter((one) => inBar.some((other) => isOver(one, other))).map(({ node }) => 'over others: ' + node.textContent.trim()),
+    ];
+  })()`);
+
+test('no words are cut off or squeezed at 200 % text, on any view', async ({ open }) => {
+  const page = await open('Ines Okafor', { viewport: { width: 195, height: 422 }, hasTouch: true });
+  const views = [
+    ['/shift', 'Find a job or a part'],
+    ['/plant', 'Find a machine'],
+    ['/plant/lark-gearbox', 'Nameplate'],
+    ['/plant?place=top-drive', 'What happened here'],
+    ['/plant/past/lark-gearbox', 'The rows'],
+    ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
+    ['/stores', 'Find a part or a bin'],
+    ['/scan', 'Or type the code'],
+    ['/notices', 'Choose what I hear of'],
+    ['/shift/kit', 'Choose jobs'],
+  ] as const;
+  for (const [path, words] of views) {
+    await page.goto(path);
+    await expect(page.getByText(words, { exact: true }).first()).toBeVisible();
+    expect([path, ...(await cramped(page))]).toEqual([path]);
+  }
+  await page.goto('/shift');
+  await page.getByText('Gearbox output seal weeping oil').tap();
+  await page.getByRole('button', { name: /^I have read/ }).tap();
+  await expect(page.getByText('hazards read', { exact: true })).toBeVisible();
+  expect(await cramped(page)).toEqual([]);
+  for (const name of ['Time', 'Part', 'Reading', 'Note']) {
+    await page.getByRole('button', { name, exact: true }).tap();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect([name, ...(await cramped(page))]).toEqual([name]);
+    await page.getByRole('button', { name: 'Close', exact: true }).tap();
   }
 });
 

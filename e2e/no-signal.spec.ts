@@ -23,7 +23,7 @@ test('starts with no network, works through reloads, and sends all of it once', 
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
   await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
   await ines.getByRole('button', { name: 'Note', exact: true }).tap();
-  await ines.getByLabel('What the next person should know').fill('No signal in the drive room.');
+  await ines.getByLabel('For the next person').fill('No signal in the drive room.');
   await ines.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(ines.getByRole('button', { name: /No signal in the drive room/ })).toBeVisible();
   await ines.reload();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import Database from 'better-sqlite3';
 import type { Page } from '@playwright/test';
-import { expect, test, Thumb, wide } from './works';
+import { expect, phone, test, Thumb, wide } from './works';
 
 /** So that everything of the application comes from the phone from now on. */
 const kept = async (page: Page): Promise<void> => {
@@ -16,16 +16,25 @@ test('the past speaks in sentences, each opens its rows, and stays on the phone'
   await ines.getByText('Gearbox output seal weeping oil').tap();
   const sentence = ines.getByRole('link', { name: /output shaft seal in \d+ (days|months)/ });
   await expect(sentence).toBeVisible();
-  await expect(ines.getByText(/Usually \d h/)).toBeVisible();
+  await expect(ines.getByText(/Usually \d\sh/)).toBeVisible();
   await sentence.tap();
-  await expect(ines.getByRole('heading', { name: 'The rows: Output shaft seal' })).toBeVisible();
-  await expect(ines.getByRole('img', { name: /Failures each quarter/ })).toBeVisible();
+  // Its rows are in sight at once, and a row leads there and back.
+  await expect(ines.getByRole('heading', { name: 'The rows: Output shaft seal' })).toBeInViewport();
   const rows = ines.getByRole('link', { name: /Output shaft seal: external leakage/ });
-  await expect(rows.first()).toBeVisible();
+  await expect(rows.first()).toBeInViewport();
+  await expect(ines.getByText('3 rows')).toBeVisible();
+  await rows.first().tap();
+  await ines.getByRole('button', { name: 'Back to where you were' }).tap();
+  await expect(ines.getByRole('heading', { name: 'The rows: Output shaft seal' })).toBeVisible();
+  await ines.getByRole('button', { name: 'Show all rows' }).tap();
+  await expect(ines.getByRole('img', { name: /Failures each quarter/ })).toBeVisible();
+  await expect(ines.getByRole('link', { name: /Time to repair.*half within/ })).toBeVisible();
   await ines.getByLabel('Find in this past').fill('no such thing');
   await expect(ines.getByText('No row is all of this.')).toBeVisible();
   await ines.getByRole('button', { name: 'Show all rows' }).tap();
   await expect(ines.getByText(/^\d\d rows$/)).toBeVisible();
+  await ines.getByRole('button', { name: 'Back to where you were' }).tap();
+  await expect(ines.getByRole('heading', { name: 'Gearbox output seal weeping oil' })).toBeVisible();
 
   // The other machines of her open work came along by themselves.
   await expect
@@ -73,7 +82,8 @@ test('energy is locked out in its order, and every lock is owed until it is off'
   await key(/Tested: dead: Rope/).tap();
   await expect(ines.getByText('Isolation: locked and tested')).toBeVisible();
   await key(/Start my clock/).tap();
-  await expect(ines.getByText(/The lock of Ines Okafor is still on: Main switch/)).toBeVisible();
+  await key(/Your lock is still on: Main switch/).tap();
+  await expect(key(/Lock off: Main switch/)).toBeInViewport();
   await key(/Lock off: Main switch/).tap();
   await key(/Lock off: Rope/).tap();
   await expect(ines.getByText('Isolation: not shut down')).toBeVisible();
@@ -109,6 +119,19 @@ test('a kit list is added up, ticked without signal, and shared with a mate', as
   await expect(jonas.getByText('In the bag by Ines Okafor')).toBeVisible({ timeout: 15_000 });
 });
 
+/** Two fingers in the middle of the screen, drawn apart. */
+async function pinch(page: Page, ratio: number): Promise<void> {
+  const fingers = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number): Promise<unknown> =>
+    fingers.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: apart === 0 ? [] : [195 - apart / 2, 195 + apart / 2].map((x, id) => ({ x, y: 400, id })),
+    });
+  await touch('touchStart', 100);
+  for (let step = 1; step <= 5; step += 1) await touch('touchMove', 100 + (100 * (ratio - 1) * step) / 5);
+  await touch('touchEnd', 0);
+}
+
 test('documents are on the phone before they are needed, are searched, and say what is wrong with them', async ({
   open,
   server,
@@ -140,9 +163,14 @@ test('documents are on the phone before they are needed, are searched, and say w
   await expect(ines.getByTestId('pdf-page')).toHaveAttribute('data-drawn', '1');
   await expect(ines.getByText('1 of 10')).toBeVisible();
   await ines.getByLabel('Find in this document').fill('sleeve');
-  await expect(ines.getByText('1 of 4 places, page 6')).toBeVisible();
+  await expect(ines.getByText('1 of 5 places, page 6')).toBeVisible();
   await expect(ines.getByTestId('pdf-match').first()).toBeVisible();
-  await ines.getByRole('button', { name: 'Larger' }).tap();
+  const width = async (): Promise<number> => (await ines.getByTestId('pdf-page').boundingBox())?.width ?? 0;
+  const fitted = await width();
+  await pinch(ines, 2);
+  await expect.poll(async () => (await width()) / fitted).toBeCloseTo(2, 1);
+  await ines.getByRole('button', { name: 'Smaller' }).tap();
+  await expect.poll(async () => (await width()) / fitted).toBeCloseTo(1.5, 1);
   await ines.getByLabel('Find in this document').fill('no such words');
   await expect(ines.getByText('Not in it')).toBeVisible();
   await ines.context().setOffline(false);
@@ -183,34 +211,70 @@ test('a job card is made without signal and says what the job is', async ({ open
   const waiting = ines.waitForEvent('download');
   await ines.getByRole('button', { name: 'Job card, A4' }).tap();
   const text = execFileSync('pdftotext', ['-layout', await (await waiting).path(), '-']).toString();
-  for (const piece of ['Gearbox output seal weeping oil', 'LRK-G1', 'Main switch Q1', 'Shaft seal 70 × 90 × 10 mm'])
+  for (const piece of [
+    'Gearbox output seal weeping oil',
+    'LRK-G1',
+    'Main switch Q1',
+    'Hot work HW-114',
+    'Shaft seal 70 × 90 × 10 mm',
+  ])
     expect(text).toContain(piece);
 });
 
+/** Tess gives a job to Ines. */
+async function giveToInes(tess: Page, job: string): Promise<void> {
+  await tess.getByText(job).click();
+  await tess.getByRole('button', { name: 'Give it to …' }).click();
+  await tess.getByRole('checkbox', { name: 'Ines Okafor' }).click();
+  await tess.getByRole('button', { name: 'Give it', exact: true }).click();
+}
+
 test('notices come live, are counted, lead to their job and are seen; mail goes to the outbox', async ({ open }) => {
   const ines = await open('Ines Okafor');
-  const before = await ines.getByRole('link', { name: /^Notices/ }).innerText();
-  await ines.getByRole('link', { name: /^Notices/ }).tap();
+  const mark = ines.getByRole('link', { name: /^Notices/ });
+  const unseen = async (): Promise<number> =>
+    Number(/(\d+) new/.exec((await mark.getAttribute('aria-label')) ?? '')?.[1] ?? 0);
+  const before = await unseen();
+  await mark.tap();
   await ines.getByRole('button', { name: 'Choose what I hear of' }).tap();
   await ines.getByRole('group', { name: 'Work is given to me' }).getByRole('checkbox', { name: 'By mail' }).tap();
   await ines.getByRole('button', { name: 'Done' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
-  expect(before).not.toBeNull();
+  await ines.getByRole('button', { name: /^Back to/ }).tap();
 
-  const tess = await open('Tess Lindqvist', wide);
-  await tess.getByText('Safety relay K14 drops out').click();
-  await tess.getByRole('button', { name: 'Give it to …' }).click();
-  await tess.getByRole('checkbox', { name: 'Ines Okafor' }).click();
-  await tess.getByRole('button', { name: 'Give it', exact: true }).click();
-
-  const row = ines.getByRole('link', { name: /Given to you.*Safety relay K14 drops out/ });
-  await expect(row).toBeVisible({ timeout: 10_000 });
-  await row.tap();
+  await giveToInes(await open('Tess Lindqvist', wide), 'Safety relay K14 drops out');
+  await expect.poll(unseen, { timeout: 10_000 }).toBe(before + 1);
+  await mark.tap();
+  await ines.getByRole('link', { name: /Given to you.*Safety relay K14 drops out/ }).tap();
   await expect(ines.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
   await ines.goto('/notices');
   await expect(ines.getByRole('link', { name: /Given to you/ }).getByText('New')).toHaveCount(0);
   await ines.getByRole('button', { name: 'My mails' }).tap();
   await expect(ines.getByText(/^Given to you: W-\d+ Safety relay K14/)).toBeVisible({ timeout: 10_000 });
+});
+
+test('a notice shows as a notification of the browser, and a press on it leads to its job', async ({ open }) => {
+  const ines = await open('Ines Okafor', { ...phone, permissions: ['notifications'] });
+  await ines.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await giveToInes(await open('Tess Lindqvist', wide), 'Safety relay K14 drops out');
+  const shown = (): Promise<string[]> =>
+    ines.evaluate(async () => {
+      const registration = await navigator.serviceWorker.ready;
+      return (await registration.getNotifications()).map(({ title, body }) => `${title}: ${body}`);
+    });
+  await expect
+    .poll(shown, { timeout: 10_000 })
+    .toEqual([expect.stringMatching(/^Given to you: W-\d+ Safety relay K14/)]);
+  const [worker] = ines.context().serviceWorkers();
+  // A press on it, as the browser tells its service worker.
+  await worker?.evaluate(async () => {
+    const { registration } = self as unknown as { registration: ServiceWorkerRegistration };
+    const [notification] = await registration.getNotifications();
+    const press = new Event('notificationclick');
+    self.dispatchEvent(Object.assign(press, { notification, waitUntil: () => undefined }));
+  });
+  await expect(ines.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
+  expect(await shown()).toEqual([]);
 });
 
 test('a site is chosen in two taps and survives a reload', async ({ open }) => {
@@ -232,10 +296,13 @@ test('a wide screen is driven by keys', async ({ open }) => {
   const opened = (): string => new URL(tess.url()).pathname;
   await expect.poll(opened).toMatch(/^\/shift\/.+/);
   const first = opened();
+  const title = tess.getByTestId('sheet-scroll').getByRole('heading', { level: 1 });
+  const firstTitle = await title.innerText();
   await tess.keyboard.press('j');
   await expect.poll(opened).not.toBe(first);
   await tess.keyboard.press('k');
   await expect.poll(opened).toBe(first);
+  await expect(title).toHaveText(firstTitle);
   await tess.keyboard.press('n');
   await expect(tess.getByRole('dialog', { name: /Note/ })).toBeVisible();
   await tess.keyboard.press('Escape');
@@ -243,7 +310,15 @@ test('a wide screen is driven by keys', async ({ open }) => {
   await expect(tess.getByLabel('Find a job or a part')).toBeFocused();
   await tess.keyboard.type('jjj');
   await expect.poll(opened).toBe(first);
-  await tess.getByLabel('Find a job or a part').blur();
+  // What was found first opens, and the keys are the list's again.
+  await tess.getByLabel('Find a job or a part').fill('safety relay');
+  await tess.keyboard.press('Enter');
+  await expect(tess.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
+  await tess.keyboard.press('Enter');
+  const sheet = tess.getByTestId('sheet-scroll');
+  await expect(sheet).toBeFocused();
+  await tess.keyboard.press('PageDown');
+  await expect.poll(() => sheet.evaluate((node) => node.scrollTop)).toBeGreaterThan(100);
   await tess.keyboard.press('?');
   await expect(tess.getByText('Start or stop my clock')).toBeVisible();
 });

@@ -30,6 +30,11 @@ test('a code is typed, unknown ones are bound in two taps, others say what they 
   await ines.goto('/scan?code=SEAL-70-90-10');
   await expect(ines.getByTestId('part-SEAL-70-90-10')).toBeVisible();
 
+  await ines.goto('/scan/try');
+  await ines.getByRole('button', { name: 'Scan this: The door of Top station, drive room' }).tap();
+  await expect(ines.getByRole('heading', { name: 'Top station, drive room' })).toBeVisible();
+  await expect(ines.getByRole('link', { name: /Lark drive gearbox/ })).toBeVisible();
+
   const jonas = await open('Jonas Reith');
   await jonas.goto('/code/SNW-P2');
   await expect(

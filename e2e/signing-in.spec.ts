@@ -30,11 +30,21 @@ test('lets the work go on when the session ends, and sends it after signing in a
   await page.getByText('Service brake lining below 5 mm').tap();
   await page.context().clearCookies();
   await page.getByRole('button', { name: 'Note', exact: true }).tap();
-  await page.getByLabel('What the next person should know').fill('Spare guard is in the base hall.');
+  await page.getByLabel('For the next person').fill('Spare guard is in the base hall.');
   await page.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(page.getByTestId('sent-mark')).toHaveText('Sign in to send');
   await page.getByTestId('sent-mark').tap();
   await page.getByLabel('Password').fill('mountain');
   await page.getByRole('button', { name: 'Sign in and send' }).tap();
   await expect(page.getByTestId('sent-mark')).toHaveText('All sent');
+});
+
+test('an address where there is nothing says so and leads back to the work', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  for (const path of ['/no/such/page', '/_sitemap']) {
+    await ines.goto(path);
+    await expect(ines.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  }
+  await ines.getByRole('button', { name: 'To my work' }).tap();
+  await expect(ines.getByText('Gearbox output seal weeping oil')).toBeVisible();
 });

@@ -61,6 +61,7 @@ export async function buildApplication() {
     'app/app.json',
     'app/babel.config.js',
     'app/metro.config.js',
+    'app/nothing.js',
     'scripts/service-worker.mjs',
     'package-lock.json',
   ];
@@ -88,7 +89,7 @@ export async function buildApplication() {
 async function buildWorkers() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: ['app/workers/picture.ts', 'app/workers/past.ts', 'app/workers/paper.ts', 'app/workers/scan.ts'],
+    entryPoints: ['notification-press', 'paper', 'past', 'picture', 'scan'].map((name) => `app/workers/${name}.ts`),
     outdir: 'app/dist/workers',
     absWorkingDir: root,
     bundle: true,

@@ -1,3 +1,4 @@
+import { appendFileSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { generateSW } from 'workbox-build';
 import { root } from './root.mjs';
@@ -8,13 +9,18 @@ import { root } from './root.mjs';
  */
 export async function writeServiceWorker() {
   const folder = join(root, 'app', 'dist');
+  const swDest = join(folder, 'service-worker.js');
+  // What a press on a notification does belongs to the worker itself, and is not a file beside it.
+  const press = join(folder, 'workers', 'notification-press.js');
+  const pressCode = readFileSync(press, 'utf8');
+  rmSync(press);
   const { warnings } = await generateSW({
     globDirectory: folder,
     globPatterns: ['**/*.{html,js,mjs,css,woff,woff2,ico,png,pfb,ttf}'],
     globIgnores: ['service-worker.js'],
     // Their names change with their content, so their content needs no second revision.
     dontCacheBustURLsMatching: /_expo\/static\//,
-    swDest: join(folder, 'service-worker.js'),
+    swDest,
     navigateFallback: '/index.html',
     navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
     maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
@@ -26,4 +32,5 @@ export async function writeServiceWorker() {
     mode: 'production',
   });
   if (warnings.length > 0) throw new Error(warnings.join('\n'));
+  appendFileSync(swDest, `\n${pressCode}`);
 }
