@@ -12,6 +12,8 @@ const node = (name, tests = 'src') => ({
 module.exports = {
   // Left alone, Jest keeps one processor free: on two that is one worker.
   maxWorkers: '100%',
+  // Ends a test that hangs, on a machine of any speed; how long a thing may take is for `bench/` to say.
+  testTimeout: 60_000,
   projects: [
     node('core'),
     node('demo'),
@@ -22,7 +24,6 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
-      setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: { '^expo-router$': '<rootDir>/src/testing/router.ts' },
       transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation).*))'],
     },

@@ -5,7 +5,8 @@ import { type Change, type Person, type PullAnswer, type PushAnswer, PROTOCOL_VE
 import { smallWorks } from '@oilcan/core/testing';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import type { Knex } from 'knex';
-import { putAccount } from '../accounts/accounts';
+import { foldName } from '../accounts/accounts';
+import { hashPassword } from '../accounts/passwords';
 import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
 import { openDatabase } from '../db/connection';
@@ -37,8 +38,7 @@ export async function startTestServer(
     await notePast(transaction, worksTouchedBy(rows));
   });
   for (const change of rows) {
-    if (change.table === 'people' && change.row !== null)
-      await putAccount(database, change.row.id, change.row.name, PASSWORD);
+    if (change.table === 'people' && change.row !== null) await giveAccount(database, change.row);
   }
   const server = await buildServer(database, {
     ...defaultConfig,
@@ -77,6 +77,14 @@ export async function startTestServer(
       await rm(filesRoot, { recursive: true, force: true });
     },
   };
+}
+
+let passwordHash: Promise<string> | undefined;
+
+/** A person signs in with {@link PASSWORD}, whose costly hash is made once for all tests of a file. */
+async function giveAccount(database: Knex, { id, name }: Person): Promise<void> {
+  passwordHash ??= hashPassword(PASSWORD);
+  await database('accounts').insert({ person: id, sign_in_name: foldName(name), password_hash: await passwordHash });
 }
 
 /** The outcomes of a push, as codes. */
