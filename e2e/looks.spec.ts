@@ -15,7 +15,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
     ['wide', wide],
   ] as const) {
     test(`axe finds nothing on any view, ${name}, ${colorScheme}`, async ({ open }) => {
-      test.setTimeout(120_000);
       const tess = await open('Tess Lindqvist', { ...options, colorScheme });
       for (const place of ['/plant', '/stores', '/desk', '/shift']) {
         await tess.goto(place);
@@ -39,7 +38,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
     });
 
     test(`axe finds nothing on any view of preparing, ${name}, ${colorScheme}`, async ({ open }) => {
-      test.setTimeout(120_000);
       const ines = await open('Ines Okafor', { ...options, colorScheme });
       const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
         ['/plant/lark-gearbox', 'Parts with a serial number'],
@@ -63,7 +61,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
     });
 
     test(`axe finds nothing on what opens over the views of preparing, ${name}, ${colorScheme}`, async ({ open }) => {
-      test.setTimeout(120_000);
       const ines = await open('Ines Okafor', { ...options, colorScheme });
       await ines.goto('/shift/kit');
       await ines.getByRole('button', { name: /^All of today’s/ }).click();

@@ -38,9 +38,7 @@ test('the past speaks in sentences, each opens its rows, and stays on the phone'
 
   // The other machines of her open work came along by themselves.
   await expect
-    .poll(() => ines.evaluate(async () => (await (await caches.open('oilcan-past')).keys()).length), {
-      timeout: 20_000,
-    })
+    .poll(() => ines.evaluate(async () => (await (await caches.open('oilcan-past')).keys()).length))
     .toBeGreaterThan(5);
   await ines.goto('/shift');
   await kept(ines);
@@ -116,7 +114,7 @@ test('a kit list is added up, ticked without signal, and shared with a mate', as
   await expect(ines.getByRole('checkbox', { name: /Brake lining/ })).toBeChecked();
   await expect(ines.getByTestId('sent-mark')).toHaveText('1 on this phone');
   await ines.context().setOffline(false);
-  await expect(jonas.getByText('In the bag by Ines Okafor')).toBeVisible({ timeout: 15_000 });
+  await expect(jonas.getByText('In the bag by Ines Okafor')).toBeVisible();
 });
 
 /** Two fingers in the middle of the screen, drawn apart. */
@@ -138,22 +136,20 @@ test('documents are on the phone before they are needed, are searched, and say w
 }) => {
   const ines = await open('Ines Okafor');
   await expect
-    .poll(
-      () =>
-        ines.evaluate(
-          () =>
-            new Promise<number>((resolve) => {
-              const request = indexedDB.open('oilcan');
-              request.onsuccess = () => {
-                const count = request.result.transaction('files').objectStore('files').count();
-                count.onsuccess = () => {
-                  request.result.close();
-                  resolve(count.result);
-                };
+    .poll(() =>
+      ines.evaluate(
+        () =>
+          new Promise<number>((resolve) => {
+            const request = indexedDB.open('oilcan');
+            request.onsuccess = () => {
+              const count = request.result.transaction('files').objectStore('files').count();
+              count.onsuccess = () => {
+                request.result.close();
+                resolve(count.result);
               };
-            }),
-        ),
-      { timeout: 20_000 },
+            };
+          }),
+      ),
     )
     .toBeGreaterThanOrEqual(2);
   await kept(ines);
@@ -243,14 +239,14 @@ test('notices come live, are counted, lead to their job and are seen; mail goes 
   await ines.getByRole('button', { name: /^Back to/ }).tap();
 
   await giveToInes(await open('Tess Lindqvist', wide), 'Safety relay K14 drops out');
-  await expect.poll(unseen, { timeout: 10_000 }).toBe(before + 1);
+  await expect.poll(unseen).toBe(before + 1);
   await mark.tap();
   await ines.getByRole('link', { name: /Given to you.*Safety relay K14 drops out/ }).tap();
   await expect(ines.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
   await ines.goto('/notices');
   await expect(ines.getByRole('link', { name: /Given to you/ }).getByText('New')).toHaveCount(0);
   await ines.getByRole('button', { name: 'My mails' }).tap();
-  await expect(ines.getByText(/^Given to you: W-\d+ Safety relay K14/)).toBeVisible({ timeout: 10_000 });
+  await expect(ines.getByText(/^Given to you: W-\d+ Safety relay K14/)).toBeVisible();
 });
 
 test('a notice shows as a notification of the browser, and a press on it leads to its job', async ({ open }) => {
@@ -262,9 +258,7 @@ test('a notice shows as a notification of the browser, and a press on it leads t
       const registration = await navigator.serviceWorker.ready;
       return (await registration.getNotifications()).map(({ title, body }) => `${title}: ${body}`);
     });
-  await expect
-    .poll(shown, { timeout: 10_000 })
-    .toEqual([expect.stringMatching(/^Given to you: W-\d+ Safety relay K14/)]);
+  await expect.poll(shown).toEqual([expect.stringMatching(/^Given to you: W-\d+ Safety relay K14/)]);
   const [worker] = ines.context().serviceWorkers();
   // A press on it, as the browser tells its service worker.
   await worker?.evaluate(async () => {

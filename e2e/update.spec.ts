@@ -28,9 +28,7 @@ test('an update waits for its person, never shows over a job, and keeps what is 
   await server.start();
   await ines.evaluate(async () => (await navigator.serviceWorker.ready).update());
   const waiting = ines.getByText('A newer Oilcan is on this phone.');
-  await expect
-    .poll(() => ines.evaluate(async () => (await navigator.serviceWorker.ready).waiting !== null), { timeout: 15_000 })
-    .toBe(true);
+  await expect.poll(() => ines.evaluate(async () => (await navigator.serviceWorker.ready).waiting !== null)).toBe(true);
   await expect(waiting).toHaveCount(0);
   await ines.getByRole('button', { name: 'Back to Shift' }).tap();
   await expect(waiting).toBeVisible();

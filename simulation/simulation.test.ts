@@ -3,13 +3,14 @@ import { shrink } from './shrink';
 import { simulate } from './simulate';
 
 const SEEDS = 300;
-const GROUP = 25;
+/** Each group is a test of its own, and so has a bound of its own after which it counts as hanging. */
+const GROUP = 10;
 
 describe('simulated shifts', () => {
   for (let first = 1; first <= SEEDS; first += GROUP) {
     it(`lose nothing, double nothing, and leave all equal, seeds ${first} to ${first + GROUP - 1}`, async () => {
       for (let seed = first; seed < first + GROUP; seed += 1) expect(await simulate(seed)).toBeNull();
-    }, 60_000);
+    });
   }
 
   it.each([11_309, 20_048, 29_859])('keep the promises that seed %d once broke', async (seed) => {
