@@ -76,6 +76,8 @@ export class TestWorks {
       clientHeight: { value: height, configurable: true },
     });
     window.dispatchEvent(new Event('resize'));
+    // There is no layout here, and most of a test's time would go into matching hundreds of rules for every name looked up.
+    document.getElementById('react-native-stylesheet')?.remove();
     render(
       <SafeAreaProvider>
         <ThemeProvider>{element}</ThemeProvider>

@@ -1,4 +1,4 @@
-import { trailAfter } from './trail';
+import { depthOf, keepDepth, trailAfter, useTrail } from './trail';
 
 const trailOf = (...addresses: string[]): readonly string[] =>
   addresses.reduce<readonly string[]>((trail, address) => trailAfter(trail, address), []);
@@ -34,5 +34,28 @@ describe('the way back', () => {
     const machines = Array.from({ length: 100 }, (_, index) => `/plant/m-${index}`);
     expect(trailOf(...machines).length).toBeLessThan(50);
     expect(trailOf(...machines).at(-1)).toBe('/plant/m-99');
+  });
+});
+
+describe('how far down something was scrolled', () => {
+  const { visit } = useTrail.getState();
+
+  it('is kept for what was come through, and for a place', () => {
+    visit('/shift');
+    keepDepth('/shift', 700);
+    visit('/shift/w-1');
+    keepDepth('/shift/w-1', 300);
+    visit('/plant/document/manual');
+    visit('/shift/w-1');
+    expect(depthOf('/shift/w-1')).toBe(300);
+    visit('/shift');
+    expect(depthOf('/shift')).toBe(700);
+  });
+
+  it('is forgotten of what was left', () => {
+    visit('/shift/w-1');
+    keepDepth('/shift/w-1', 300);
+    visit('/shift');
+    expect(depthOf('/shift/w-1')).toBe(0);
   });
 });

@@ -22,6 +22,26 @@ export function trailAfter(trail: readonly string[], address: string): readonly 
   return [...(isBackOrHere ? left.slice(0, known) : left), address].slice(-LONGEST);
 }
 
+/** How far down the views on the way were scrolled, in pixels, by their address. */
+const depths = new Map<string, number>();
+
+export function depthOf(address: string): number {
+  return depths.get(address) ?? 0;
+}
+
+export function keepDepth(address: string, depth: number): void {
+  depths.set(address, depth);
+}
+
+/** Whoever opens anew what they have left begins at its top; only the places are found as they were. */
+function forgetDepthsBeside(trail: readonly string[]): void {
+  const paths = new Set(trail.map(pathOf));
+  for (const address of depths.keys()) {
+    const path = pathOf(address);
+    if (!paths.has(path) && placeWord(path) === undefined) depths.delete(address);
+  }
+}
+
 interface Trail {
   readonly addresses: readonly string[];
   readonly visit: (address: string) => void;
@@ -29,5 +49,10 @@ interface Trail {
 
 export const useTrail = create<Trail>((set) => ({
   addresses: [],
-  visit: (address) => set(({ addresses }) => ({ addresses: trailAfter(addresses, address) })),
+  visit: (address) =>
+    set((before) => {
+      const addresses = trailAfter(before.addresses, address);
+      forgetDepthsBeside(addresses);
+      return { addresses };
+    }),
 }));

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import {
   addMinutes,
@@ -20,6 +20,7 @@ import { useIsWide } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
+import { useKeptScroll } from '../frame/use-kept-scroll';
 import { EventCard } from './event-card';
 import type { Period } from './event-words';
 import { EventKinds, PastFilters, wholePast, type PastChoice } from './past-filters';
@@ -48,6 +49,8 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
   const router = useRouter();
   const isWide = useIsWide();
   const settings = useSettings();
+  const scroller = useRef<FlatList<PastEvent>>(null);
+  const kept = useKeptScroll(`/plant/past/${asset.id}`, scroller);
   const [chosen, setChosen] = useState(wholePast);
   const sentences = useMemo(() => sentencesOf(past.findings, namesIn(scope)), [past.findings, scope]);
   const figures = useMemo(() => figuresOf(past.findings, sentences), [past.findings, sentences]);
@@ -140,6 +143,8 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
   }
   return (
     <FlatList
+      ref={scroller}
+      {...kept}
       role="main"
       key={inSight}
       data={events}

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState, type ReactElement } from 'react';
+import { useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { Asset } from '@oilcan/core';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
@@ -13,6 +13,7 @@ import { counted } from '../../words/work-words';
 import { DocumentList } from '../documents/document-list';
 import { TopBar } from '../frame/top-bar';
 import { useBack } from '../frame/use-back';
+import { useKeptScroll } from '../frame/use-kept-scroll';
 import { assetLabel } from './labels';
 import { Installed, Nameplate, Structure } from './asset-make-up';
 import { Section } from '../../ui/section';
@@ -29,7 +30,6 @@ const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((mod
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {
-  const router = useRouter();
   const isWide = useIsWide();
   const back = useBack('/plant');
   const asset = useRow('assets', assetId);
@@ -46,34 +46,44 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
           </Words>
         </View>
       ) : (
-        <ScrollView role="main" style={sheet.scroll} contentContainerStyle={sheet.content}>
-          <Head asset={asset} />
-          <View style={isWide && sheet.columns}>
-            <View style={isWide && sheet.column}>
-              <KnownProblems asset={asset} />
-              <OpenWork asset={asset} />
-              <Section title="What the past says">
-                <PastBrief key={asset.id} asset={asset} />
-                <Button
-                  style={sheet.button}
-                  word="What happened before"
-                  onPress={() => router.navigate(`/plant/past/${asset.id}`)}
-                />
-              </Section>
-            </View>
-            <View style={isWide && sheet.column}>
-              <Points asset={asset} />
-              <Structure asset={asset} />
-              <Documents asset={asset} />
-              <Contacts asset={asset} />
-              <Installed asset={asset} />
-              <Nameplate asset={asset} />
-              <Labels asset={asset} />
-            </View>
-          </View>
-        </ScrollView>
+        <Page key={asset.id} asset={asset} />
       )}
     </View>
+  );
+}
+
+function Page({ asset }: { readonly asset: Asset }): ReactElement {
+  const router = useRouter();
+  const isWide = useIsWide();
+  const scroller = useRef<ScrollView>(null);
+  const kept = useKeptScroll(`/plant/${asset.id}`, scroller);
+  return (
+    <ScrollView ref={scroller} role="main" style={sheet.scroll} contentContainerStyle={sheet.content} {...kept}>
+      <Head asset={asset} />
+      <View style={isWide && sheet.columns}>
+        <View style={isWide && sheet.column}>
+          <KnownProblems asset={asset} />
+          <OpenWork asset={asset} />
+          <Section title="What the past says">
+            <PastBrief asset={asset} />
+            <Button
+              style={sheet.button}
+              word="What happened before"
+              onPress={() => router.navigate(`/plant/past/${asset.id}`)}
+            />
+          </Section>
+        </View>
+        <View style={isWide && sheet.column}>
+          <Points asset={asset} />
+          <Structure asset={asset} />
+          <Documents asset={asset} />
+          <Contacts asset={asset} />
+          <Installed asset={asset} />
+          <Nameplate asset={asset} />
+          <Labels asset={asset} />
+        </View>
+      </View>
+    </ScrollView>
   );
 }
 

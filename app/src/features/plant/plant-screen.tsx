@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { create } from 'zustand';
 import { isOpen, type Asset } from '@oilcan/core';
@@ -11,6 +11,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { onSite, useSite } from '../frame/use-site';
 import { TopBar } from '../frame/top-bar';
+import { useKeptScroll } from '../frame/use-kept-scroll';
 import { findableAssets, findAssets } from './find-assets';
 import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
@@ -45,6 +46,8 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();
+  const scroller = useRef<FlatList<PlantRow>>(null);
+  const kept = useKeptScroll(at === undefined ? '/plant' : `/plant?place=${at}`, scroller);
   const hasRows = usePhone((state) => state.hasRows);
   const site = useSite();
   const allSites = useTable('sites');
@@ -101,6 +104,8 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
     <View style={frame}>
       <TopBar title="Plant" />
       <FlatList
+        ref={scroller}
+        {...kept}
         role="main"
         data={rows}
         // While somebody types, a row is made into another instead of drawn anew, and none is kept ready beyond the screen.

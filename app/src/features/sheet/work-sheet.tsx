@@ -15,6 +15,7 @@ import { kindWords, stateOf } from '../../words/work-words';
 import { whyHere } from '../shift/shift-list';
 import { TopBar } from '../frame/top-bar';
 import { useBack } from '../frame/use-back';
+import { useKeptScroll } from '../frame/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { Dock, type DockSheet } from './dock';
 import { LOCKS_ELEMENT, notches, stepElement, useLevel, type SheetPart } from './parts';
@@ -68,6 +69,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const palette = usePalette();
   const back = useBack('/shift');
   const scroller = useRef<ScrollView>(null);
+  const kept = useKeptScroll(`/shift/${work.id}`, scroller);
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const [current, setCurrent] = useState<SheetPart>('prepare');
   const [dock, setDock] = useState<DockSheet | null>(null);
@@ -92,8 +94,9 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     scrollTo(Math.max(0, top - WITH_WHAT_IS_ABOVE));
     element.querySelector<HTMLElement>('[role]:not([role=radiogroup])')?.focus({ preventScroll: true });
   };
-  const follow = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>): void => {
-    const { contentOffset, layoutMeasurement, contentSize } = nativeEvent;
+  const follow = (event: NativeSyntheticEvent<NativeScrollEvent>): void => {
+    kept.onScroll(event);
+    const { contentOffset, layoutMeasurement, contentSize } = event.nativeEvent;
     const line = contentOffset.y + layoutMeasurement.height * 0.4;
     const isAtFoot = contentOffset.y + layoutMeasurement.height >= contentSize.height - 4 && contentOffset.y > 0;
     const isPast = (part: SheetPart): boolean =>
@@ -139,6 +142,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
           role="main"
           style={sheet.scroll}
           contentContainerStyle={sheet.content}
+          {...kept}
           onScroll={follow}
           scrollEventThrottle={64}
           testID="sheet-scroll"

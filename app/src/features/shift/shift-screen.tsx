@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useEffect, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration, type WorkOrder } from '@oilcan/core';
 import { counted, groupWords } from '../../words/work-words';
@@ -10,9 +10,10 @@ import { Button } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
+import { useKeptScroll } from '../frame/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { isNarrowed, narrowedTo } from './narrowing';
-import { firstReason, shiftHeadline } from './shift-list';
+import { firstReason, shiftHeadline, type ShiftSection } from './shift-list';
 import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
@@ -34,6 +35,8 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();
+  const scroller = useRef<SectionList<WorkOrder, ShiftSection>>(null);
+  const kept = useKeptScroll('/shift', scroller);
   const hasRows = usePhone((state) => state.hasRows);
   const hasPerson = usePhone((state) => state.person !== null);
   const { find, narrowing, setFind, setNarrowing } = useShiftChoice();
@@ -82,6 +85,8 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
       <TopBar title="Shift" {...(person.siteIds.length > 1 ? {} : { aside: person.name })} />
       <SectionList
+        ref={scroller}
+        {...kept}
         role="main"
         sections={sections}
         // While somebody types, every letter may change all rows: then a row is made into another instead of drawn anew,
