@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import Database from 'better-sqlite3';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, phone, test, Thumb, wide } from './works';
 
 /** So that everything of the application comes from the phone from now on. */
@@ -196,6 +196,34 @@ test('documents are on the phone before they are needed, are searched, and say w
   await says('huge', /Huge manual has 200 MB, which is too much to open on a phone/);
   await says('other', 'Listed as a PDF; it is a Drawing.');
   await says('nothing', /This document is not on this phone/);
+});
+
+test('whoever comes back to a view finds it where they left it, and opens it anew at its top', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  const main = ines.getByRole('main');
+  const depth = (): Promise<number> => main.evaluate((view) => Math.round(view.scrollTop));
+  const scrollTo = async (pixels: number): Promise<void> => {
+    // The list grows by what comes into sight; then the thumb rests.
+    await expect.poll(() => main.evaluate((view, top) => (view.scrollTop = top) - view.scrollTop, pixels)).toBe(0);
+    await ines.waitForTimeout(300);
+  };
+  const press = (link: Locator): Promise<void> => link.evaluate((pressed: HTMLElement) => pressed.click());
+  const back = (): Promise<void> => ines.getByRole('button', { name: /^Back to/ }).tap();
+
+  await scrollTo(700);
+  await press(ines.getByRole('link', { name: /Gearbox output seal weeping oil/ }));
+  await expect(ines.getByRole('heading', { name: 'Gearbox output seal weeping oil' })).toBeVisible();
+  expect(await depth()).toBe(0);
+  await scrollTo(500);
+  await press(ines.getByRole('link', { name: /Gearbox manual/ }));
+  await expect(ines.getByLabel('Find in this document')).toBeVisible();
+  await back();
+  await expect.poll(depth).toBe(500);
+  await back();
+  await expect.poll(depth).toBe(700);
+  await press(ines.getByRole('link', { name: /Gearbox output seal weeping oil/ }));
+  await expect(ines.getByRole('heading', { name: 'Gearbox output seal weeping oil' })).toBeVisible();
+  expect(await depth()).toBe(0);
 });
 
 test('a job card is made without signal and says what the job is', async ({ open }) => {
