@@ -80,8 +80,16 @@ export function manyEnded(lines: readonly string[], assetId: string, jobs: numbe
   });
 }
 
-/** The real server and application with these rows, and a lead's phone on which they are. */
-export async function openWorks(lines: readonly string[]): Promise<{ page: Page; close: () => Promise<void> }> {
+interface LargeWorks {
+  /** A lead's phone on which all rows are. */
+  readonly page: Page;
+  /** Another phone, of this person. */
+  readonly signIn: (name: string) => Promise<Page>;
+  readonly close: () => Promise<void>;
+}
+
+/** The real server and application with these rows. */
+export async function openWorks(lines: readonly string[]): Promise<LargeWorks> {
   const folder = mkdtempSync(join(tmpdir(), 'oilcan-bench-'));
   const file = join(folder, 'works.sqlite');
   execFileSync(process.execPath, ['server/dist/main.mjs', 'load'], {
@@ -102,14 +110,18 @@ export async function openWorks(lines: readonly string[]): Promise<{ page: Page;
     executablePath: process.env['OILCAN_CHROMIUM'] ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: address });
-  const filled = filledOnce(page);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Tess Lindqvist' }).click();
-  await filled;
-  await page.getByText('All sent').waitFor({ timeout: 120_000 });
+  const signIn = async (name: string): Promise<Page> => {
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: address });
+    const filled = filledOnce(page);
+    await page.goto('/');
+    await page.getByRole('button', { name }).click();
+    await filled;
+    await page.getByText('All sent').waitFor({ timeout: 120_000 });
+    return page;
+  };
   return {
-    page,
+    page: await signIn('Tess Lindqvist'),
+    signIn,
     close: async () => {
       await browser.close();
       await server.close();

@@ -1,3 +1,4 @@
+import { benchDesk } from './desk.mjs';
 import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
@@ -11,6 +12,7 @@ const benches = {
   drain: benchDrain,
   crowd: benchCrowd,
   list: benchList,
+  desk: benchDesk,
   'full-phone': benchFullPhone,
   start: benchStart,
   find: benchFind,
