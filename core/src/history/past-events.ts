@@ -75,6 +75,14 @@ function ofJob(job: PastJob, kind: PastEventKind): PastEvent[] {
   }
 }
 
+/** What was recorded on one job, kind by kind: its faults first, its notes last. Kinds of which there is nothing are left out. */
+export function recordedOn(job: PastJob): { readonly kind: PastEventKind; readonly events: readonly PastEvent[] }[] {
+  return pastEventKinds
+    .filter((kind) => kind !== 'work')
+    .map((kind) => ({ kind, events: ofJob(job, kind) }))
+    .filter(({ events }) => events.length > 0);
+}
+
 /**
  * The wanted events, newest first.
  *

@@ -5,7 +5,7 @@ import { addMinutes, type Instant } from '../time/instant';
 import type { Entry, EntryContent } from '../work/entries';
 import { binsOf } from './bins';
 import { findingsOf, modesOf } from './findings';
-import { countEvents, pastEventKinds, wantedEvents, type PastFilter } from './past-events';
+import { countEvents, pastEventKinds, recordedOn, wantedEvents, type PastFilter } from './past-events';
 import { isFailure, pastJobOf, type PastJob } from './past-job';
 import { recurrencesOf, silencesOf } from './recurrence';
 import { thinned } from './thinned';
@@ -272,6 +272,15 @@ describe('the list of a past', () => {
   it('counts the events of each kind as many as it lists', () => {
     const counts = countEvents(jobs);
     for (const kind of pastEventKinds) expect(titles({ kind })).toHaveLength(counts[kind]);
+  });
+
+  it('tells of one job what was recorded on it, and leaves out what was not', () => {
+    const told = recordedOn(job(5, { readings: [reading], notes: ['Lip hard', 'New seal'] }));
+    expect(told.map(({ kind, events }) => [kind, events.length])).toEqual([
+      ['fault', 1],
+      ['reading', 1],
+      ['note', 2],
+    ]);
   });
 
   it('is filtered by kind of event, period, state, words and the jobs behind a sentence', () => {

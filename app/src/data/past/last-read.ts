@@ -1,4 +1,4 @@
-import type { AssetId, JobLike, PastScope } from '@oilcan/core';
+import type { AssetId, JobLike, PastJob, PastScope } from '@oilcan/core';
 import type { PastQuestion, ReadPast } from './read-past';
 
 /** A past that was read, and from what. */
@@ -19,6 +19,15 @@ export function questionKey(assetId: AssetId, scope: PastScope, like: JobLike | 
 /** What was read last, so that whoever goes on from the sentences to the rows does not wait for them again. */
 export function lastRead(key: string): LastRead | undefined {
   return pasts.get(key);
+}
+
+/** A job of a past that was read, of which this phone may have nothing else. */
+export function rememberedJob(id: string): PastJob | undefined {
+  for (const { past } of pasts.values()) {
+    const job = past.jobs.find((each) => each.id === id);
+    if (job !== undefined) return job;
+  }
+  return undefined;
 }
 
 export function rememberRead(key: string, what: LastRead): void {

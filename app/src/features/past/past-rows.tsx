@@ -49,12 +49,15 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
   const router = useRouter();
   const isWide = useIsWide();
   const settings = useSettings();
+  const address = `/plant/past/${asset.id}`;
   const scroller = useRef<FlatList<PastEvent>>(null);
-  const kept = useKeptScroll(`/plant/past/${asset.id}`, scroller);
+  const kept = useKeptScroll(address, scroller);
   const [chosen, setChosen] = useState(wholePast);
   const sentences = useMemo(() => sentencesOf(past.findings, namesIn(scope)), [past.findings, scope]);
   const figures = useMemo(() => figuresOf(past.findings, sentences), [past.findings, sentences]);
-  const point = useRow('points', pointId);
+  const named = useRow('points', pointId);
+  // One of another machine is not of this past.
+  const point = named?.assetId === asset.id ? named : undefined;
   const opened = [...sentences, ...figures].find(({ key }) => key === said);
   const isOpened = point !== undefined || opened !== undefined;
   // Of what was opened all rows are shown, whatever was looked for before.
@@ -96,7 +99,7 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
       <PastFilters choice={choice} onChange={choose} counts={counts} />
     </>
   );
-  const top = (
+  const top = (save: ReactElement | null): ReactElement => (
     <View style={sheet.head}>
       {isOpened ? (
         <Words as="title" level={2}>
@@ -117,9 +120,12 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
         <Words as="label" live>
           {counted(events.length, 'row', 'rows')}
         </Words>
-        {isOpened || period !== 'all' || state !== 'all' || words !== '' ? (
-          <Button word="Show all rows" onPress={showAll} />
-        ) : null}
+        <View style={sheet.tools}>
+          {isOpened || period !== 'all' || state !== 'all' || words !== '' ? (
+            <Button word="Show all rows" onPress={showAll} />
+          ) : null}
+          {save}
+        </View>
       </View>
     </View>
   );
@@ -139,7 +145,7 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
   const inSight = point?.id ?? opened?.key ?? 'all';
   if (isWide) {
     const rows = { events, kind, top, empty, foot };
-    return <PastTable key={inSight} {...rows} name={asset.tag} />;
+    return <PastTable key={inSight} {...rows} name={asset.tag} address={address} />;
   }
   return (
     <FlatList
@@ -153,7 +159,7 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
       initialNumToRender={8}
       maxToRenderPerBatch={10}
       windowSize={7}
-      ListHeaderComponent={top}
+      ListHeaderComponent={top(null)}
       ListEmptyComponent={empty}
       ListFooterComponent={foot}
       contentContainerStyle={sheet.list}
@@ -182,5 +188,6 @@ const sheet = StyleSheet.create({
   list: { paddingBottom: 24 },
   head: { padding: 16, gap: 12 },
   count: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', gap: 8 },
+  tools: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   empty: { padding: 16 },
 });

@@ -6,13 +6,26 @@ import {
   type PastJob,
   type PastScope,
   type PlaceId,
+  type PointId,
   type WorkOrderId,
 } from '@oilcan/core';
-import { anAsset, aPastJob, assetId, aWorkOrder, noon, partId, pointId, put, smallWorks } from '@oilcan/core/testing';
+import {
+  anAsset,
+  aPastJob,
+  aPoint,
+  assetId,
+  aWorkOrder,
+  noon,
+  partId,
+  pointId,
+  put,
+  smallWorks,
+} from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { httpLink } from '../../data/http-link';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, type as typeInto, words } from '../../testing/works';
+import { WorkSheet } from '../sheet/work-sheet';
 import { PastScreen } from './past-screen';
 
 jest.mock('../../data/save-file', () => ({ saveFile: jest.fn() }));
@@ -126,6 +139,27 @@ describe('what happened before', () => {
     expect(name).toBe('A1-work.csv');
     expect(String(csv)).toContain("'=1+1");
     expect(String(csv).split('\r\n')).toHaveLength(1 + 7);
+  });
+
+  it('tells of a job whose record this phone does not carry, while there is no signal', async () => {
+    const reading = { pointId, at: noon, value: 24, level: 'normal' as const };
+    await open(answerOf([{ ...sealed(20), readings: [reading], reason: 'Puddle under it' }]));
+    works.server.signal = 'none';
+    await works.show(<WorkSheet workOrderId="p-20" />);
+    for (const said of ['Seal 20', 'Puddle under it', 'Lip was worn', 'Shaft seal: external leakage', ': 24 '])
+      expect(words()).toContain(said);
+    expect(words()).toContain('No signal to look its whole record up.');
+  });
+
+  it('shows no readings of another machine’s measuring point', async () => {
+    works = await TestWorks.open([
+      ...smallWorks(),
+      put('points', { ...aPoint(), id: asId<PointId>('other'), assetId: asId<AssetId>('x') }),
+    ]);
+    works.past = answerOf(jobs);
+    await works.show(<PastScreen assetId={assetId} scope="asset" pointId="other" />);
+    expect(words()).toContain('7 rows');
+    expect(canPress('Show all rows')).toBe(false);
   });
 
   it('says so when there is none, one, or all at one time', async () => {

@@ -3,11 +3,12 @@ import {
   getCoreRowModel,
   getSortedRowModel,
   useReactTable,
+  type Row,
   type SortingState,
 } from '@tanstack/react-table';
 import { useRouter } from 'expo-router';
 import Papa from 'papaparse';
-import { memo, useMemo, useState, type ReactElement } from 'react';
+import { memo, useMemo, useRef, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { formatDuration, type PastEvent, type PastEventKind } from '@oilcan/core';
 import { saveFile } from '../../data/save-file';
@@ -17,16 +18,20 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { kindWords, stateWords } from '../../words/work-words';
+import { useKeptScroll } from '../frame/use-kept-scroll';
 import { eventLine, faultLine } from './event-words';
 
 interface Props {
   readonly events: readonly PastEvent[];
   readonly kind: PastEventKind;
-  readonly top: ReactElement;
+  /** What stands above the rows, with the press that saves them. */
+  readonly top: (save: ReactElement) => ReactElement;
   readonly empty: ReactElement;
   readonly foot: ReactElement | null;
   /** Of the file it is saved to. */
   readonly name: string;
+  /** Of the view. */
+  readonly address: string;
 }
 
 const column = createColumnHelper<PastEvent>();
@@ -54,8 +59,10 @@ const widths: Readonly<Record<string, number>> = {
 const growing: ReadonlySet<string> = new Set(['what', 'fault']);
 
 /** The rows on a wide screen: sorted by any column, and saved as CSV. */
-export function PastTable({ events, kind, top, empty, foot, name }: Props): ReactElement {
+export function PastTable({ events, kind, top, empty, foot, name, address }: Props): ReactElement {
   const palette = usePalette();
+  const scroller = useRef<FlatList<Row<PastEvent>>>(null);
+  const kept = useKeptScroll(address, scroller);
   const [sorting, setSorting] = useState<SortingState>([{ id: 'at', desc: true }]);
   const data = useMemo(() => [...events], [events]);
   const table = useReactTable({
@@ -78,10 +85,7 @@ export function PastTable({ events, kind, top, empty, foot, name }: Props): Reac
   };
   const headings = (
     <View>
-      {top}
-      <View style={sheet.tools}>
-        <Button word="Save as CSV" disabled={rows.length === 0} onPress={save} />
-      </View>
+      {top(<Button word="Save as CSV" disabled={rows.length === 0} onPress={save} />)}
       <View role="group" aria-label="Sort by" style={[sheet.row, sheet.headings, { borderColor: palette.ink }]}>
         {table.getFlatHeaders().map(({ id, column: of }) => {
           const sorted = of.getIsSorted();
@@ -102,6 +106,8 @@ export function PastTable({ events, kind, top, empty, foot, name }: Props): Reac
   );
   return (
     <FlatList
+      ref={scroller}
+      {...kept}
       role="main"
       data={rows}
       keyExtractor={({ id }) => id}
@@ -157,7 +163,6 @@ const TableRow = memo(function TableRow({ event }: { readonly event: PastEvent }
 
 const sheet = StyleSheet.create({
   list: { paddingBottom: 24 },
-  tools: { flexDirection: 'row', paddingHorizontal: 16, paddingBottom: 8 },
   headings: { borderBottomWidth: 2 },
   row: {
     flexDirection: 'row',

@@ -4,6 +4,7 @@ import { asId, formatDuration, isLate, isOpen, type Owed, type WorkOrder, type W
 import { lookUpWork, usePhone, useRow, useSettings } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
+import { piece } from '../../ui/piece';
 import { Press } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
 import { useIsWide, usePalette } from '../../ui/theme';
@@ -25,6 +26,8 @@ import { RecordList } from './record';
 import { WorkPart } from './work-part';
 import { WrapUpPart } from './wrap-up-part';
 
+const RememberedJob = piece(() => import('../past/past').then((module) => module.RememberedJob));
+
 /** What is brought into sight comes to lie so far below the upper edge. */
 const WITH_WHAT_IS_ABOVE = 96;
 
@@ -40,9 +43,9 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
     return (
       <View style={sheet.screen}>
         <TopBar title="Work order" {...back} />
-        <View style={sheet.missing} role="main">
+        <ScrollView contentContainerStyle={sheet.missing} role="main">
           {hasRows ? <MissingWork workOrderId={workOrderId} /> : <Words live>Fetching your work …</Words>}
-        </View>
+        </ScrollView>
       </View>
     );
   }
@@ -56,13 +59,14 @@ function MissingWork({ workOrderId }: { readonly workOrderId: string }): ReactEl
   useEffect(() => {
     void lookUpWork(asId<WorkOrderId>(workOrderId)).finally(() => setIsLookedUp(true));
   }, [workOrderId, heardAt]);
-  return (
+  if (!isLookedUp) return <Words live>Looking it up …</Words>;
+  const missing = (
     <Words live>
-      {isLookedUp
-        ? 'This work order is not on this phone: it ended a while ago and there is no signal to look it up, or it is on a site that you do not see.'
-        : 'Looking it up …'}
+      This work order is not on this phone: it ended a while ago and there is no signal to look it up, or it is on a
+      site that you do not see.
     </Words>
   );
+  return <RememberedJob workOrderId={workOrderId} otherwise={missing} />;
 }
 
 function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWide: boolean }): ReactElement {
