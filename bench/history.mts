@@ -9,7 +9,6 @@ import {
   PROTOCOL_VERSION,
   type AssetId,
   type Entry,
-  type PastScope,
   type Place,
   type PlaceId,
   type WorkOrder,
@@ -71,10 +70,9 @@ async function measured(jobs: number): Promise<Record<'past' | 'place' | 'fillin
   for (let hasMore = true; hasMore;) {
     ({ revision, hasMore } = JSON.parse(await pull(revision, true)) as { revision: number; hasMore: boolean });
   }
-  const pastOf = (scope: PastScope) => (index: number) =>
-    line.ask('GET', `/api/past?asset=asset-${(index * 7_919) % assets}&with=${scope}`);
-  const past = await times(QUESTIONS, pastOf('asset'));
-  const place = await times(QUESTIONS, pastOf('place'));
+  const someAsset = (index: number): number => (index * 7_919) % assets;
+  const past = await times(QUESTIONS, (index) => line.ask('GET', `/api/past?asset=asset-${someAsset(index)}`));
+  const place = await times(QUESTIONS, (index) => line.ask('GET', `/api/past?place=${placeOf(someAsset(index))}`));
   const filling = await times(FILLINGS, () => pull(0, true));
   const idle = await times(QUESTIONS, () => pull(revision - 100, false));
   line.close();

@@ -44,6 +44,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         ['/plant?place=top-drive', 'What happened here'],
         ['/plant/past/lark-gearbox', 'The rows'],
         ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
+        ['/plant/past/at/top', 'The rows'],
         ['/plant/past/lark-gearbox?point=lark-gearbox-level', 'Oil level, mm'],
         ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
         ['/plant/document/document-circuit-lark-tension', 'Larger'],

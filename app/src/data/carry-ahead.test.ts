@@ -45,7 +45,7 @@ const documents = [documentOf('manual', manual, 1_000), documentOf('film', film,
 let works: TestWorks;
 let caches: Caches;
 const past = jest.spyOn(httpLink, 'past');
-const asked = (): string[] => past.mock.calls.map(([id]) => id).sort();
+const asked = (): string[] => past.mock.calls.map(([{ id }]) => id).sort();
 beforeEach(() => {
   past.mockReset();
   past.mockResolvedValue('{}');

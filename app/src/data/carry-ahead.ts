@@ -25,7 +25,8 @@ async function carryAhead(): Promise<void> {
   try {
     const assets = assetsWithWork();
     for (const assetId of assets) {
-      if (await isPastStale(assetId)) await cachePast(assetId, 'asset', await httpLink.past(assetId, 'asset'));
+      const of = { scope: 'asset', id: assetId } as const;
+      if (await isPastStale(assetId)) await cachePast(of, await httpLink.past(of));
     }
     for (const assetId of assets) await carryDocuments(assetId);
   } catch {
@@ -45,7 +46,7 @@ function assetsWithWork(): ReadonlySet<AssetId> {
 }
 
 async function isPastStale(assetId: AssetId): Promise<boolean> {
-  const at = await cachedAt(assetId);
+  const at = await cachedAt({ scope: 'asset', id: assetId });
   const turns = peekRows('workOrders', 'asset', assetId).map((work) => Date.parse(work.turned?.since ?? ''));
   return at < Date.now() - FRESH_MILLISECONDS || turns.some((turn) => turn > at);
 }

@@ -8,7 +8,7 @@ import {
   type FileId,
   type Instant,
   type Operation,
-  type PastScope,
+  type PastOf,
   type Person,
   type PullAnswer,
   type PushAnswer,
@@ -60,9 +60,9 @@ export const httpLink = {
   /** A file as it is. */
   file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> =>
     new Uint8Array(await body(`/api/files/${id}`, (response) => response.arrayBuffer(), FILE_MILLISECONDS)),
-  /** The past of an asset, as the text of a `PastAnswer`. */
-  past: (assetId: AssetId, scope: PastScope): Promise<string> =>
-    body(`/api/past?asset=${assetId}&with=${scope}`, (response) => response.text()),
+  /** A past, as the text of a `PastAnswer`. */
+  past: ({ scope, id }: PastOf): Promise<string> =>
+    body(`/api/past?${scope === 'place' ? `place=${id}` : `asset=${id}&with=${scope}`}`, (response) => response.text()),
   /** The machine that a label belongs to. */
   code: (code: string): Promise<{ readonly assetId: AssetId }> =>
     request('GET', `/api/codes/${encodeURIComponent(code)}`),

@@ -1,14 +1,19 @@
+import type { AssetId, PlaceId } from '../ids/ids';
 import { instantFromMillis, type Instant } from '../time/instant';
 import type { PastJob } from './past-job';
 
-/** Whose past is asked for: the asset's own, with what it is made of, or of everything at its place. */
+/** Whose past: an asset's own, that of an asset with what it is made of, or of everything at a place and within it. */
 export const pastScopes = ['asset', 'parts', 'place'] as const;
 export type PastScope = (typeof pastScopes)[number];
+
+/** A past that can be asked for. */
+export type PastOf =
+  { readonly scope: 'asset' | 'parts'; readonly id: AssetId } | { readonly scope: 'place'; readonly id: PlaceId };
 
 /** The most jobs that one answer gives, the newest ones. */
 export const PAST_JOBS_LIMIT = 5_000;
 
-/** The past of an asset as the server gives it. */
+/** A past as the server gives it. */
 export interface PastAnswer {
   /** When the site's oldest work came up: before that nothing was written down. */
   readonly recordsSince: Instant;
@@ -18,7 +23,7 @@ export interface PastAnswer {
   readonly asOf: Instant;
   /** Work that ended, newest first. */
   readonly jobs: readonly PastJob[];
-  /** The newest of other assets of the same class. */
+  /** The newest of other assets of the same class; of a place none. */
   readonly ofClass: readonly PastJob[];
 }
 

@@ -44,6 +44,7 @@ beforeEach(async () => {
     put('sites', { id: otherSite, name: 'Valley' }),
     put('places', { id: asId<PlaceId>('place'), siteId: ann.siteIds[0] as SiteId, parentId: null, name: 'Station' }),
     put('places', { id: hall, siteId: ann.siteIds[0] as SiteId, parentId: asId<PlaceId>('place'), name: 'Hall' }),
+    put('places', { id: asId<PlaceId>('valley'), siteId: otherSite, parentId: null, name: 'Valley station' }),
     put('assets', anAsset({ id: bearing, parentId: assetId, equipmentClass: 'bearing' })),
     put('assets', anAsset({ id: neighbour })),
     put('assets', anAsset({ id: faraway, siteId: otherSite })),
@@ -61,7 +62,7 @@ const past = async (query: string): Promise<PastAnswer> =>
   (await works.ask(cookie, { url: `/api/past?${query}` })).json<PastAnswer>();
 const numbers = ({ jobs }: PastAnswer): string[] => jobs.map(({ number }) => number);
 
-describe('the past of an asset', () => {
+describe('the past', () => {
   it('is its ended work, newest first, with what the class had elsewhere and since when records are kept', async () => {
     const answer = await past(`asset=${assetId}`);
     expect(numbers(answer)).toEqual(['W-11', 'W-10']);
@@ -69,9 +70,15 @@ describe('the past of an asset', () => {
     expect(answer).toMatchObject({ recordsSince: '2026-01-05T08:00:00.000Z', cutAt: null });
   });
 
-  it('goes on to its parts and to its place', async () => {
+  it('goes on to its parts', async () => {
     expect(numbers(await past(`asset=${assetId}&with=parts`))).toEqual(['W-11', 'W-12', 'W-10']);
-    expect(numbers(await past(`asset=${assetId}&with=place`))).toEqual(['W-13', 'W-11', 'W-12', 'W-10']);
+  });
+
+  it('is that of a place, with all that is within it, and of no class', async () => {
+    const station = await past('place=place');
+    expect(numbers(station)).toEqual(['W-13', 'W-11', 'W-12', 'W-10']);
+    expect(station.ofClass).toEqual([]);
+    expect(numbers(await past(`place=${hall}`))).toEqual(['W-13', 'W-11', 'W-12', 'W-10']);
   });
 
   it('takes work in when it ends, with what comes late, and lets it go when it is handed back', async () => {
@@ -102,7 +109,10 @@ describe('the past of an asset', () => {
       { code: 'other_site', values: { site: 'Valley' } },
     ]);
     expect((await works.ask(cookie, { url: '/api/past?asset=nothing' })).statusCode).toBe(404);
-    expect((await works.ask(cookie, { url: '/api/past?asset=a&with=all' })).statusCode).toBe(400);
+    expect((await works.ask(cookie, { url: '/api/past?place=valley' })).json()).toMatchObject({ code: 'other_site' });
+    expect((await works.ask(cookie, { url: '/api/past?place=nothing' })).statusCode).toBe(404);
+    for (const query of ['asset=a&with=all', 'asset=a&place=b', 'with=parts', 'place=a%20b'])
+      expect((await works.ask(cookie, { url: `/api/past?${query}` })).statusCode).toBe(400);
     expect((await works.ask(null, { url: `/api/past?asset=${assetId}` })).statusCode).toBe(401);
     expect(bob.siteIds).not.toContain(otherSite);
   });

@@ -1,4 +1,12 @@
-import { idsWithin, OilcanError, PAST_JOBS_LIMIT, type AssetId, type PastScope, type Person } from '@oilcan/core';
+import {
+  idsWithin,
+  OilcanError,
+  PAST_JOBS_LIMIT,
+  type Asset,
+  type AssetId,
+  type PastOf,
+  type Person,
+} from '@oilcan/core';
 import type { Knex } from 'knex';
 
 /** Jobs of other assets of the class, for what is usual where the asset itself has too few. */
@@ -11,51 +19,52 @@ interface Stored {
 }
 
 /**
- * The past of an asset as JSON (`PastAnswer`), put together from bodies as they are stored: an asset may have thousands
- * of jobs, and nobody here looks into them.
+ * A past as JSON (`PastAnswer`), put together from bodies as they are stored: an asset may have thousands of jobs, and
+ * nobody here looks into them.
  */
-export async function readPast(
-  database: Knex,
-  person: Person,
-  assetId: AssetId,
-  scope: PastScope,
-  now: string,
-): Promise<string> {
-  const asset: { id: string; site: string; body: string } | undefined = await database('assets')
-    .where('id', assetId)
-    .first();
-  if (asset === undefined) throw new OilcanError('not_found', { what: 'asset' });
-  if (!person.siteIds.some((site) => site === asset.site)) throw await ofAnotherSite(database, asset.site);
-  const { equipmentClass, placeId } = JSON.parse(asset.body) as { equipmentClass: string; placeId: string };
+export async function readPast(database: Knex, person: Person, of: PastOf, now: string): Promise<string> {
+  const { site, body } = await subjectOf(database, person, of);
+  const limit = PAST_JOBS_LIMIT + 1;
   const found =
-    scope === 'place'
-      ? await newestOf(
-          database,
-          asset.site,
-          'place',
-          await placesWithin(database, asset.site, placeId),
-          PAST_JOBS_LIMIT + 1,
-        )
-      : await newestOf(database, asset.site, 'asset', await assetsOf(database, scope, assetId), PAST_JOBS_LIMIT + 1);
+    of.scope === 'place'
+      ? await newestOf(database, site, 'place', await placesWithin(database, site, of.id), limit)
+      : await newestOf(database, site, 'asset', await assetsOf(database, of.scope, of.id), limit);
   const jobs = found.slice(0, PAST_JOBS_LIMIT);
-  const ofClass: Stored[] = await database('past_jobs')
-    .where('class', equipmentClass)
-    .whereIn('site', [...person.siteIds])
-    .whereNot('asset', assetId)
-    .orderBy('at', 'desc')
-    .limit(CLASS_JOBS_LIMIT)
-    .select('at', 'body');
-  const first: { at: string } | undefined = await database('past_jobs')
-    .where('site', asset.site)
-    .orderBy('at')
-    .first('at');
+  const ofClass = of.scope === 'place' ? [] : await newestOfClass(database, person, body, of.id);
+  const first: { at: string } | undefined = await database('past_jobs').where('site', site).orderBy('at').first('at');
   const cutAt = found.length > jobs.length ? (jobs.at(-1)?.at ?? null) : null;
   const head = JSON.stringify({ recordsSince: first?.at ?? now, cutAt, asOf: now });
   const list = (some: readonly Stored[]): string => `[${some.map(({ body }) => body).join()}]`;
   return `${head.slice(0, -1)},"jobs":${list(jobs)},"ofClass":${list(ofClass)}}`;
 }
 
-/** An asset that the person may not see: which site it is on may be said, and nothing else. */
+/** The row of the asset or the place, which the person may see. */
+async function subjectOf(
+  database: Knex,
+  person: Person,
+  { scope, id }: PastOf,
+): Promise<{ site: string; body: string }> {
+  const what = scope === 'place' ? 'place' : 'asset';
+  const row: { site: string; body: string } | undefined = await database(`${what}s`)
+    .where('id', id)
+    .first('site', 'body');
+  if (row === undefined) throw new OilcanError('not_found', { what });
+  if (!person.siteIds.some((site) => site === row.site)) throw await ofAnotherSite(database, row.site);
+  return row;
+}
+
+async function newestOfClass(database: Knex, person: Person, body: string, but: AssetId): Promise<Stored[]> {
+  const { equipmentClass } = JSON.parse(body) as Asset;
+  return database('past_jobs')
+    .where('class', equipmentClass)
+    .whereIn('site', [...person.siteIds])
+    .whereNot('asset', but)
+    .orderBy('at', 'desc')
+    .limit(CLASS_JOBS_LIMIT)
+    .select('at', 'body');
+}
+
+/** What the person may not see: which site it is on may be said, and nothing else. */
 async function ofAnotherSite(database: Knex, siteId: string): Promise<OilcanError> {
   const site: { body: string } | undefined = await database('sites').where('id', siteId).first('body');
   const name = site === undefined ? '' : (JSON.parse(site.body) as { name: string }).name;

@@ -1,34 +1,53 @@
-import { instantFromMillis, pastScopes, type AssetId, type PastScope } from '@oilcan/core';
+import { instantFromMillis, type AssetId, type PastOf, type PlaceId } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
 import { readPast } from './read-past';
 
+const idSchema = (message: string) =>
+  yup
+    .string()
+    .strict()
+    .matches(/^[A-Za-z0-9@._-]{1,64}$/, message);
+
 const pastSchema = yup
   .object({
-    asset: yup
-      .string()
-      .strict()
-      .required('Name the asset.')
-      .matches(/^[A-Za-z0-9@._-]{1,64}$/, 'This is not the name of an asset.'),
-    with: yup.string().oneOf(pastScopes, 'with is asset, parts or place.').default('asset'),
+    asset: idSchema('This is not the name of an asset.'),
+    place: idSchema('This is not the name of a place.'),
+    with: yup.string().oneOf(['asset', 'parts'], 'with is asset or parts.').default('asset'),
   })
   .noUnknown()
+  .test(
+    'whose',
+    'Name either an asset or a place.',
+    ({ asset, place }) => (asset === undefined) !== (place === undefined),
+  )
   .required();
+
+interface Asked {
+  readonly asset?: AssetId;
+  readonly place?: PlaceId;
+  readonly with: 'asset' | 'parts';
+}
 
 /** What happened before. */
 export async function pastRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
-  server.get<{ Querystring: { asset: AssetId; with: PastScope } }>(
+  server.get<{ Querystring: Asked }>(
     '/past',
-    { schema: { summary: 'The past of an asset, with its parts, or of its place', querystring: pastSchema } },
+    { schema: { summary: 'The past of an asset, of an asset with its parts, or of a place', querystring: pastSchema } },
     async (request, reply) => {
       const person = await server.personOf(request);
       const now = instantFromMillis(Date.now());
-      const answer = await readPast(database, person, request.query.asset, request.query.with, now);
+      const answer = await readPast(database, person, pastOf(request.query), now);
       return reply
         .header('cache-control', 'no-store')
         .header('content-type', 'application/json; charset=utf-8')
         .send(answer);
     },
   );
+}
+
+/** One of the two is there: the schema sees to it. */
+function pastOf({ asset, place, with: scope }: Asked): PastOf {
+  return place === undefined ? { scope, id: asset as AssetId } : { scope: 'place', id: place };
 }

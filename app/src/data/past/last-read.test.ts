@@ -9,21 +9,21 @@ const past = {
   cutAt: null,
   asOf: '2026-11-23T11:00:00.000Z',
 } as unknown as LastRead['past'];
-const gearbox = asId<AssetId>('gearbox');
+const gearbox = { scope: 'asset', id: asId<AssetId>('gearbox') } as const;
 const read = (text: string): LastRead => ({ text, open: [], past });
 
 afterEach(forgetLastRead);
 
 describe('what was read of the past', () => {
   it('is remembered by machine, scope and job, the six newest', () => {
-    const keys = Array.from({ length: 7 }, (_, index) => questionKey(asId<AssetId>(`machine-${index}`), 'asset', null));
+    const keys = Array.from({ length: 7 }, (_, index) =>
+      questionKey({ scope: 'asset', id: asId<AssetId>(`machine-${index}`) }, null),
+    );
     for (const key of keys) rememberRead(key, read(key));
     expect(keys.map((key) => lastRead(key) !== undefined)).toEqual([false, true, true, true, true, true, true]);
     const work = aWorkOrder();
-    expect(questionKey(gearbox, 'asset', work)).not.toBe(questionKey(gearbox, 'asset', null));
-    expect(questionKey(gearbox, 'asset', { ...work, number: 'W-9' } as typeof work)).toBe(
-      questionKey(gearbox, 'asset', work),
-    );
+    expect(questionKey(gearbox, work)).not.toBe(questionKey(gearbox, null));
+    expect(questionKey(gearbox, { ...work, number: 'W-9' } as typeof work)).toBe(questionKey(gearbox, work));
   });
 
   it('is the same when only the time differs at which it was asked for', () => {

@@ -1,4 +1,4 @@
-import type { AssetId, JobLike, PastJob, PastScope } from '@oilcan/core';
+import type { JobLike, PastJob, PastOf } from '@oilcan/core';
 import type { PastQuestion, ReadPast } from './read-past';
 
 /** A past that was read, and from what. */
@@ -12,8 +12,8 @@ const MOST = 6;
 const pasts = new Map<string, LastRead>();
 
 /** Names what was asked. */
-export function questionKey(assetId: AssetId, scope: PastScope, like: JobLike | null): string {
-  return JSON.stringify([assetId, scope, like && [like.kind, like.craftId, like.title]]);
+export function questionKey({ scope, id }: PastOf, like: JobLike | null): string {
+  return JSON.stringify([id, scope, like && [like.kind, like.craftId, like.title]]);
 }
 
 /** What was read last, so that whoever goes on from the sentences to the rows does not wait for them again. */

@@ -1,10 +1,10 @@
-import type { AssetId, PastScope } from '@oilcan/core';
+import type { PastOf } from '@oilcan/core';
 import { forgetLastRead } from './last-read';
 
 const NAME = 'oilcan-past';
 const AS_OF = 'x-as-of';
 
-const keyOf = (assetId: AssetId, scope: PastScope): string => `/past/${assetId}/${scope}`;
+const keyOf = ({ scope, id }: PastOf): string => `/past/${id}/${scope}`;
 
 /** A past as it came, and when. */
 export interface CachedPast {
@@ -13,28 +13,28 @@ export interface CachedPast {
 }
 
 /** Keeps a past for when there is no signal. What cannot be kept is fetched again: nothing is lost by it. */
-export async function cachePast(assetId: AssetId, scope: PastScope, text: string): Promise<void> {
+export async function cachePast(of: PastOf, text: string): Promise<void> {
   try {
     const cache = await caches.open(NAME);
-    await cache.put(keyOf(assetId, scope), new Response(text, { headers: { [AS_OF]: String(Date.now()) } }));
+    await cache.put(keyOf(of), new Response(text, { headers: { [AS_OF]: String(Date.now()) } }));
   } catch {
     // The phone is full, or the browser keeps nothing.
   }
 }
 
-export async function cachedPast(assetId: AssetId, scope: PastScope): Promise<CachedPast | null> {
+export async function cachedPast(of: PastOf): Promise<CachedPast | null> {
   try {
-    const kept = await (await caches.open(NAME)).match(keyOf(assetId, scope));
+    const kept = await (await caches.open(NAME)).match(keyOf(of));
     return kept === undefined ? null : { text: await kept.text(), at: Number(kept.headers.get(AS_OF)) };
   } catch {
     return null;
   }
 }
 
-/** When the past of an asset was kept, in milliseconds; zero for never. */
-export async function cachedAt(assetId: AssetId): Promise<number> {
+/** When a past was kept, in milliseconds; zero for never. */
+export async function cachedAt(of: PastOf): Promise<number> {
   try {
-    const kept = await (await caches.open(NAME)).match(keyOf(assetId, 'asset'));
+    const kept = await (await caches.open(NAME)).match(keyOf(of));
     return Number(kept?.headers.get(AS_OF) ?? 0);
   } catch {
     return 0;

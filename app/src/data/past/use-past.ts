@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { idsWithin, isOpen, OilcanError, type Asset, type JobLike, type PastScope, type WorkOrder } from '@oilcan/core';
+import { idsWithin, isOpen, OilcanError, type JobLike, type PastOf, type WorkOrder } from '@oilcan/core';
 import { httpLink } from '../http-link';
 import { Unreachable } from '../server-link';
-import { now, peekRows, usePhone, useRows, useTable } from '../store';
+import { now, peekRows, usePhone, useRow, useRows, useTable } from '../store';
 import { cachedPast, cachePast } from './past-cache';
 import { isAsRead, isSamePast, lastRead, questionKey, rememberRead } from './last-read';
 import { prepareToRead, readPast, type PastSaid, type ReadPast } from './read-past';
@@ -18,17 +18,19 @@ export type Past =
 type Text = { readonly text: string; readonly isOld: boolean } | Exclude<Past, { is: 'here' }>;
 
 /**
- * The past of one asset in one scope, as long as it is drawn: what this phone has of it at once, and then what the server
- * says. It is read anew when work on the asset ends or changes here.
+ * One past, as long as it is drawn: what this phone has of it at once, and then what the server says. It is read anew when
+ * work that belongs to it ends or changes here.
  */
-export function usePast(asset: Asset, scope: PastScope, like: JobLike | null = null): Past {
+export function usePast({ scope, id }: PastOf, like: JobLike | null = null): Past {
+  const of = useMemo(() => ({ scope, id }) as PastOf, [scope, id]);
   const [text, setText] = useState<Text>({ is: 'reading' });
-  const key = questionKey(asset.id, scope, like);
+  const key = questionKey(of, like);
   const [past, setPast] = useState<Past>(() => {
     const known = lastRead(key);
     return known === undefined ? { is: 'reading' } : hereOf(known.past, false);
   });
-  const works = useWorksWithin(asset, scope);
+  const works = useWorksWithin(of);
+  const inServiceSince = useRow('assets', scope === 'asset' ? id : undefined)?.nameplate.inServiceSince ?? null;
   const isReached = usePhone((state) => state.contact === 'reached');
   const ended = useMemo(() => works.filter(({ state }) => !isOpen(state)).length, [works]);
 
@@ -38,12 +40,12 @@ export function usePast(asset: Asset, scope: PastScope, like: JobLike | null = n
       if (!isOver) setText(next);
     };
     if (lastRead(key) === undefined) prepareToRead();
-    void fetchPast(asset, scope, set);
+    void fetchPast(of, set);
     return () => {
       isOver = true;
     };
     // Fetched anew when work ended, and when signal came back.
-  }, [asset, scope, key, ended, isReached]);
+  }, [of, key, ended, isReached]);
 
   const open = useMemo(() => works.filter(({ state }) => isOpen(state)), [works]);
   useEffect(() => {
@@ -56,7 +58,7 @@ export function usePast(asset: Asset, scope: PastScope, like: JobLike | null = n
     const question = {
       text: text.text,
       open: recorded,
-      inServiceSince: scope === 'asset' ? asset.nameplate.inServiceSince : null,
+      inServiceSince,
       like,
       now: now(),
     };
@@ -74,7 +76,7 @@ export function usePast(asset: Asset, scope: PastScope, like: JobLike | null = n
     return () => {
       isOver = true;
     };
-  }, [text, open, scope, asset, like, key]);
+  }, [text, open, inServiceSince, like, key]);
   return past;
 }
 
@@ -85,9 +87,9 @@ const hereOf = (found: PastSaid | ReadPast, isOld: boolean): Past => ({
   isOld,
 });
 
-/** The work orders of this phone that belong to a past: on the asset, on what it is made of too, or at its place. */
-function useWorksWithin(asset: Asset, scope: PastScope): readonly WorkOrder[] {
-  const onAsset = useRows('workOrders', 'asset', asset.id);
+/** The work orders of this phone that belong to a past: on the asset, on what it is made of too, or at the place. */
+function useWorksWithin({ scope, id }: PastOf): readonly WorkOrder[] {
+  const onAsset = useRows('workOrders', 'asset', id);
   const all = useTable('workOrders');
   const assets = useTable('assets');
   const places = useTable('places');
@@ -96,26 +98,26 @@ function useWorksWithin(asset: Asset, scope: PastScope): readonly WorkOrder[] {
       case 'asset':
         return onAsset;
       case 'parts': {
-        const within = idsWithin(asset.id, assets);
+        const within = idsWithin(id, assets);
         return all.filter(({ assetId }) => within.has(assetId));
       }
       case 'place': {
-        const within = idsWithin(asset.placeId, places);
+        const within = idsWithin(id, places);
         return all.filter(({ placeId }) => within.has(placeId));
       }
     }
-  }, [asset, scope, onAsset, all, assets, places]);
+  }, [scope, id, onAsset, all, assets, places]);
 }
 
 const entriesOf = (work: WorkOrder) => peekRows('entries', 'workOrder', work.id);
 
-async function fetchPast(asset: Asset, scope: PastScope, set: (text: Text) => void): Promise<void> {
-  const cached = await cachedPast(asset.id, scope);
+async function fetchPast(of: PastOf, set: (text: Text) => void): Promise<void> {
+  const cached = await cachedPast(of);
   if (cached !== null) set({ text: cached.text, isOld: false });
   try {
-    const text = await httpLink.past(asset.id, scope);
+    const text = await httpLink.past(of);
     if (cached === null || !isSamePast(text, cached.text)) set({ text, isOld: false });
-    await cachePast(asset.id, scope, text);
+    await cachePast(of, text);
   } catch (error) {
     if (error instanceof OilcanError) set({ is: 'refused', why: error });
     else if (!(error instanceof Unreachable)) throw error;

@@ -6,6 +6,7 @@ import { peekRow, useRow } from '../../data/store';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { amountOf } from '../sheet/kit';
+import { pastAddress } from './past-address';
 import { PastStanding } from './past-standing';
 import { SaidList } from './said-list';
 import { sentencesOf, usualTimeSaid } from './said';
@@ -24,15 +25,14 @@ interface Props {
 
 /** What the past says, in sentences only. */
 export function PastBrief({ asset, like, plannedParts = [] }: Props): ReactElement {
-  const past = usePast(asset, 'asset', like ?? null);
+  const past = usePast({ scope: 'asset', id: asset.id }, like ?? null);
   if (past.is !== 'here') return <PastStanding past={past} />;
   const { findings, usual } = past.said;
   return (
     <View>
       <SaidList
         said={sentencesOf(findings, { part: (id) => peekRow('parts', id), asset: null })}
-        assetId={asset.id}
-        scope="asset"
+        address={pastAddress({ scope: 'asset', id: asset.id })}
       />
       {usual === null ? null : <UsualLines usual={usual} plannedParts={plannedParts} />}
       {past.isOld ? (

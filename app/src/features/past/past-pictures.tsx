@@ -1,15 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import {
-  binsOf,
-  nameOfMode,
-  type Asset,
-  type MeasuringPoint,
-  type PastScope,
-  type Settings,
-  type TimeBin,
-} from '@oilcan/core';
+import { binsOf, nameOfMode, type MeasuringPoint, type PastOf, type Settings, type TimeBin } from '@oilcan/core';
 import type { ReadPast } from '../../data/past/read-past';
 import { useSettings } from '../../data/store';
 import { Words } from '../../ui/words';
@@ -21,14 +13,13 @@ const MOST_MODES = 6;
 
 interface Props {
   readonly past: ReadPast;
-  readonly scope: PastScope;
-  readonly asset: Asset;
+  readonly of: PastOf;
   /** Shows only the readings of this one. */
   readonly only?: MeasuringPoint | undefined;
 }
 
 /** Failures over time, the modes in their order of frequency, and the readings of the machine. */
-export function PastPictures({ past, scope, asset, only }: Props): ReactElement | null {
+export function PastPictures({ past, of, only }: Props): ReactElement | null {
   const settings = useSettings();
   const [width, setWidth] = useState(0);
   if (settings === undefined || past.jobs.length === 0) return null;
@@ -42,8 +33,8 @@ export function PastPictures({ past, scope, asset, only }: Props): ReactElement 
           <Modes past={past} width={each} />
         </View>
       )}
-      {width === 0 || scope !== 'asset' ? null : (
-        <ReadingsPicture past={past} asset={asset} only={only} settings={settings} width={width} />
+      {width === 0 || of.scope !== 'asset' ? null : (
+        <ReadingsPicture past={past} assetId={of.id} only={only} settings={settings} width={width} />
       )}
     </View>
   );

@@ -5,11 +5,11 @@ import {
   addMinutes,
   countEvents,
   wantedEvents,
-  type Asset,
   type Instant,
   type PastEvent,
   type PastFilter,
   type PastJob,
+  type PastOf,
   type PastScope,
 } from '@oilcan/core';
 import type { ReadPast } from '../../data/past/read-past';
@@ -32,10 +32,13 @@ const PastPictures = piece(() => import('./past-pictures').then((module) => modu
 const PastTable = piece(() => import('./past-table').then((module) => module.PastTable));
 
 interface Props {
-  readonly asset: Asset;
-  /** Of the machine, or of its place. */
+  readonly of: PastOf;
+  /** Of the machine or the place. */
   readonly name: string;
-  readonly scope: PastScope;
+  /** Of the file that the rows are saved to. */
+  readonly fileName: string;
+  /** Where all of this past is looked at. */
+  readonly address: `/plant/past/${string}`;
   readonly said?: string | undefined;
   readonly pointId?: string | undefined;
   readonly past: ReadPast;
@@ -45,11 +48,11 @@ interface Props {
 }
 
 /** What a past says, its pictures and its rows; or the rows of the one sentence or measuring point that was opened. */
-export function PastRows({ asset, name, scope, said, pointId, past, isOld, head }: Props): ReactElement {
+export function PastRows({ of, name, fileName, address, said, pointId, past, isOld, head }: Props): ReactElement {
   const router = useRouter();
   const isWide = useIsWide();
   const settings = useSettings();
-  const address = `/plant/past/${asset.id}`;
+  const { scope } = of;
   const scroller = useRef<FlatList<PastEvent>>(null);
   const kept = useKeptScroll(address, scroller);
   const [chosen, setChosen] = useState(wholePast);
@@ -57,7 +60,7 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
   const figures = useMemo(() => figuresOf(past.findings, sentences), [past.findings, sentences]);
   const named = useRow('points', pointId);
   // One of another machine is not of this past.
-  const point = named?.assetId === asset.id ? named : undefined;
+  const point = named?.assetId === of.id ? named : undefined;
   const opened = [...sentences, ...figures].find(({ key }) => key === said);
   const isOpened = point !== undefined || opened !== undefined;
   // Of what was opened all rows are shown, whatever was looked for before.
@@ -89,10 +92,10 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
         </Words>
       ) : null}
       <View>
-        <SaidList said={sentences} assetId={asset.id} scope={scope} />
-        <FigureList figures={figures} assetId={asset.id} scope={scope} />
+        <SaidList said={sentences} address={address} />
+        <FigureList figures={figures} address={address} />
       </View>
-      <PastPictures past={past} scope={scope} asset={asset} />
+      <PastPictures past={past} of={of} />
       <Words as="heading" level={3}>
         The rows
       </Words>
@@ -107,7 +110,7 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
         </Words>
       ) : null}
       {point !== undefined ? (
-        <PastPictures past={past} scope={scope} asset={asset} only={point} />
+        <PastPictures past={past} of={of} only={point} />
       ) : opened !== undefined ? (
         <>
           <OpenedSaid said={opened} />
@@ -145,7 +148,7 @@ export function PastRows({ asset, name, scope, said, pointId, past, isOld, head 
   const inSight = point?.id ?? opened?.key ?? 'all';
   if (isWide) {
     const rows = { events, kind, top, empty, foot };
-    return <PastTable key={inSight} {...rows} name={asset.tag} address={address} />;
+    return <PastTable key={inSight} {...rows} name={fileName} address={address} />;
   }
   return (
     <FlatList

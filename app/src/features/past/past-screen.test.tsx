@@ -26,7 +26,7 @@ import { httpLink } from '../../data/http-link';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, type as typeInto, words } from '../../testing/works';
 import { WorkSheet } from '../sheet/work-sheet';
-import { PastScreen } from './past-screen';
+import { PastScreen, PlacePastScreen } from './past-screen';
 
 jest.mock('../../data/save-file', () => ({ saveFile: jest.fn() }));
 
@@ -149,6 +149,27 @@ describe('what happened before', () => {
     for (const said of ['Seal 20', 'Puddle under it', 'Lip was worn', 'Shaft seal: external leakage', ': 24 '])
       expect(words()).toContain(said);
     expect(words()).toContain('No signal to look its whole record up.');
+  });
+
+  it('is told of a place too, with all that is within it', async () => {
+    const hall = asId<PlaceId>('hall');
+    const siteId = aWorkOrder().siteId;
+    works = await TestWorks.open([
+      ...smallWorks({ placeId: hall }),
+      put('places', { id: asId<PlaceId>('station'), siteId, parentId: null, name: 'Station' }),
+      put('places', { id: hall, siteId, parentId: asId<PlaceId>('station'), name: 'Hall' }),
+    ]);
+    works.past = answerOf(jobs);
+    const asked = jest.spyOn(httpLink, 'past');
+    await works.show(<PlacePastScreen placeId="station" />);
+    expect(asked).toHaveBeenLastCalledWith({ scope: 'place', id: 'station' });
+    expect(words()).toContain('Station');
+    expect(words()).toContain('7 rows');
+    expect(words()).toContain('W-1');
+    await press(/^6 failures/, 'link');
+    expect(visited.at(-1)).toBe('/plant/past/at/station?said=failures');
+    await works.show(<PlacePastScreen placeId="nowhere" />);
+    expect(words()).toContain('This place is not on this phone');
   });
 
   it('shows no readings of another machine’s measuring point', async () => {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { pastScopes, type Asset, type PastScope } from '@oilcan/core';
+import { pastScopes, type AssetId, type PastOf, type PastScope } from '@oilcan/core';
 import { usePast } from '../../data/past/use-past';
 import { useRow } from '../../data/store';
 import { Choice, Choices } from '../../ui/press';
@@ -9,41 +9,100 @@ import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
 import { useBack } from '../frame/use-back';
 import { scopeWords } from './event-words';
+import { PLACE_MISSING } from '../plant/plant-words';
+import { pastAddress } from './past-address';
 import { PastRows } from './past-rows';
 import { PastStanding } from './past-standing';
 
-interface Props {
-  readonly assetId: string;
-  readonly scope: PastScope;
+interface Opened {
   /** Key of the sentence or figure whose rows are opened. */
   readonly said?: string | undefined;
   /** The measuring point whose readings are opened. */
   readonly pointId?: string | undefined;
 }
 
-/** What happened before: the answer, the pictures, then the rows. */
-export function PastScreen({ assetId, ...asked }: Props): ReactElement {
+interface Props extends Opened {
+  readonly assetId: string;
+  readonly scope: PastScope;
+}
+
+/** What happened before to a machine: the answer, the pictures, then the rows. */
+export function PastScreen({ assetId, scope, ...opened }: Props): ReactElement {
   const asset = useRow('assets', assetId);
+  const place = useRow('places', asset?.placeId);
   const back = useBack(`/plant/${assetId}`);
   return (
     <View style={sheet.screen}>
       <TopBar title="What happened before" {...back} />
       {asset === undefined ? (
-        <View role="main" style={sheet.missing}>
-          <Words>This machine is not on this phone: it is on a site that you do not see, or does not exist.</Words>
-        </View>
+        <Missing words="This machine is not on this phone: it is on a site that you do not see, or does not exist." />
       ) : (
-        <AssetPast key={`${asset.id} ${asked.scope}`} asset={asset} {...asked} />
+        <ShownPast
+          key={`${asset.id} ${scope}`}
+          of={scope === 'place' ? { scope, id: asset.placeId } : { scope, id: asset.id }}
+          from={asset.id}
+          name={scope === 'place' ? (place?.name ?? 'Its place') : asset.name}
+          fileName={asset.tag}
+          {...opened}
+        >
+          <Whose scope={scope} />
+        </ShownPast>
       )}
     </View>
   );
 }
 
-function AssetPast({ asset, scope, ...asked }: Omit<Props, 'assetId'> & { readonly asset: Asset }): ReactElement {
-  const past = usePast(asset, scope);
-  const place = useRow('places', asset.placeId);
-  const name = scope === 'place' ? (place?.name ?? 'Its place') : asset.name;
-  const head = <Whose name={name} scope={scope} />;
+/** What happened at a place and within it. */
+export function PlacePastScreen({ placeId, said }: Pick<Opened, 'said'> & { readonly placeId: string }): ReactElement {
+  const place = useRow('places', placeId);
+  const back = useBack(`/plant?place=${placeId}`);
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="What happened here" {...back} />
+      {place === undefined ? (
+        <Missing words={PLACE_MISSING} />
+      ) : (
+        <ShownPast
+          key={place.id}
+          of={{ scope: 'place', id: place.id }}
+          from={null}
+          name={place.name}
+          fileName={place.name}
+          said={said}
+        />
+      )}
+    </View>
+  );
+}
+
+function Missing({ words }: { readonly words: string }): ReactElement {
+  return (
+    <View role="main" style={sheet.missing}>
+      <Words>{words}</Words>
+    </View>
+  );
+}
+
+interface ShownProps extends Opened {
+  readonly of: PastOf;
+  /** The machine from which it is looked at. */
+  readonly from: AssetId | null;
+  readonly name: string;
+  readonly fileName: string;
+  /** Below its name. */
+  readonly children?: ReactElement;
+}
+
+function ShownPast({ of, from, name, children, ...shown }: ShownProps): ReactElement {
+  const past = usePast(of);
+  const head = (
+    <>
+      <Words as="title" level={2}>
+        {name}
+      </Words>
+      {children}
+    </>
+  );
   if (past.is !== 'here' || past.whole === null) {
     return (
       <View role="main" style={sheet.missing}>
@@ -53,28 +112,24 @@ function AssetPast({ asset, scope, ...asked }: Omit<Props, 'assetId'> & { readon
     );
   }
   const { whole, isOld } = past;
-  return <PastRows asset={asset} name={name} scope={scope} past={whole} isOld={isOld} head={head} {...asked} />;
+  const address = pastAddress(of, from);
+  return <PastRows of={of} name={name} address={address} past={whole} isOld={isOld} head={head} {...shown} />;
 }
 
-/** Whose past it is, and whose it could be. */
-function Whose({ name, scope }: { readonly name: string; readonly scope: PastScope }): ReactElement {
+/** Whose past else it could be. */
+function Whose({ scope }: { readonly scope: PastScope }): ReactElement {
   const router = useRouter();
   return (
-    <>
-      <Words as="title" level={2}>
-        {name}
-      </Words>
-      <Choices label="Whose past">
-        {pastScopes.map((each) => (
-          <Choice
-            key={each}
-            word={scopeWords[each]}
-            isChosen={each === scope}
-            onPress={() => router.setParams({ with: each })}
-          />
-        ))}
-      </Choices>
-    </>
+    <Choices label="Whose past">
+      {pastScopes.map((each) => (
+        <Choice
+          key={each}
+          word={scopeWords[each]}
+          isChosen={each === scope}
+          onPress={() => router.setParams({ with: each })}
+        />
+      ))}
+    </Choices>
   );
 }
 

@@ -1,5 +1,5 @@
 /** Everything about the past in one piece, which is loaded when the first of it is shown. */
 export { PastBrief, WorkPast } from './past-brief';
-export { PastScreen } from './past-screen';
+export { PastScreen, PlacePastScreen } from './past-screen';
 export { RememberedJob } from './remembered-job';
 export { UsualOf } from './usual-of';

@@ -4,7 +4,7 @@ import { LineChart } from 'react-native-gifted-charts';
 import {
   thinned,
   toMillis,
-  type Asset,
+  type AssetId,
   type Instant,
   type Limits,
   type MeasuringPoint,
@@ -32,19 +32,19 @@ interface Taken {
 /** The readings of a machine over time, one measuring point after another. */
 export function ReadingsPicture({
   past,
-  asset,
+  assetId,
   only,
   settings,
   width,
 }: {
   readonly past: ReadPast;
-  readonly asset: Asset;
+  readonly assetId: AssetId;
   /** Shows this measuring point alone. */
   readonly only: MeasuringPoint | undefined;
   readonly settings: Settings;
   readonly width: number;
 }): ReactElement | null {
-  const points = useRows('points', 'asset', asset.id);
+  const points = useRows('points', 'asset', assetId);
   const [wanted, setWanted] = useState<string | null>(null);
   const taken = useMemo(() => {
     const byPoint = new Map<string, Taken[]>();

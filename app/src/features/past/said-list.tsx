@@ -1,16 +1,16 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { AssetId, PastScope } from '@oilcan/core';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { openedAddress } from './past-address';
 import type { Said, SaidFigure } from './said';
 
 interface Whose {
-  readonly assetId: AssetId;
-  readonly scope: PastScope;
+  /** Where all of this past is looked at. */
+  readonly address: `/plant/past/${string}`;
 }
 
 /** What the past says: each sentence opens the rows that it was made from. */
@@ -46,8 +46,7 @@ export function FigureList({ figures, ...whose }: Whose & { readonly figures: re
 
 function Line({
   said: { key, jobs },
-  assetId,
-  scope,
+  address,
   children,
 }: Whose & { readonly said: Said; readonly children: ReactElement }): ReactElement {
   const palette = usePalette();
@@ -56,7 +55,7 @@ function Line({
   return (
     <Press
       role="link"
-      onPress={() => router.navigate(`/plant/past/${assetId}?with=${scope}&said=${key}`)}
+      onPress={() => router.navigate(openedAddress(address, key))}
       style={[sheet.said, { borderColor: palette.line }]}
     >
       {children}

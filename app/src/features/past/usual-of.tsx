@@ -15,6 +15,6 @@ export function UsualOf({ work, children }: Props): ReactNode {
 }
 
 function UsualOn({ asset, work, children }: Props & { readonly asset: Asset }): ReactNode {
-  const past = usePast(asset, 'asset', work);
+  const past = usePast({ scope: 'asset', id: asset.id }, work);
   return past.is === 'here' && past.said.usual !== null ? children(past.said.usual) : null;
 }

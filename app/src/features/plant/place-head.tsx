@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { asId, type Asset, type PlaceId } from '@oilcan/core';
+import { useRow } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
@@ -15,8 +16,7 @@ const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((mod
 export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElement {
   const router = useRouter();
   const [isPrinting, setIsPrinting] = useState(false);
-  // The past of a place is asked for by a machine that stands in it.
-  const first = place.children.flatMap(({ asset }) => asset ?? [])[0];
+  const around = useRow('places', useRow('places', place.id)?.parentId);
   const facts = [
     counted(place.assets, 'machine', 'machines'),
     ...(place.out === 0 ? [] : [`${place.out} out of order`]),
@@ -29,10 +29,11 @@ export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElemen
       </Words>
       <Words soft>{facts.join(', ')}.</Words>
       <View style={sheet.buttons}>
-        {first === undefined ? null : (
-          <Button word="What happened here" onPress={() => router.navigate(`/plant/past/${first.id}?with=place`)} />
-        )}
+        <Button word="What happened here" onPress={() => router.navigate(`/plant/past/at/${place.id}`)} />
         <Button icon="print" word="Print labels" onPress={() => setIsPrinting(true)} />
+        {around === undefined ? null : (
+          <Button word={`All of ${around.name}`} onPress={() => router.navigate(`/plant?place=${around.id}`)} />
+        )}
         <Button word="The whole plant" onPress={() => router.navigate('/plant')} />
       </View>
       {isPrinting ? (

@@ -15,7 +15,7 @@ import { useKeptScroll } from '../frame/use-kept-scroll';
 import { findableAssets, findAssets } from './find-assets';
 import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
-import { conditionWords } from './plant-words';
+import { conditionWords, PLACE_MISSING } from './plant-words';
 import { TreeRow } from './tree-row';
 
 /** So many rows at most are open before anybody opened anything. */
@@ -106,6 +106,8 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
       <FlatList
         ref={scroller}
         {...kept}
+        // Whoever goes to another place begins at its head.
+        key={at ?? 'all'}
         role="main"
         data={rows}
         // While somebody types, a row is made into another instead of drawn anew, and none is kept ready beyond the screen.
@@ -127,11 +129,7 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
                 {out.length > 0 && out.length <= 6 && !isFinding ? <OutOfOrder assets={out} onGo={go} /> : null}
               </>
             )}
-            {at !== undefined && place === undefined ? (
-              <Words live>
-                This place is not on this phone: it is on a site that you do not see, or does not exist.
-              </Words>
-            ) : null}
+            {at !== undefined && place === undefined ? <Words live>{PLACE_MISSING}</Words> : null}
             <View style={sheet.find}>
               <View style={sheet.field}>
                 <Field label="Find a machine" value={find} onChange={setFind} />

@@ -7,6 +7,7 @@ import { AssetScreen } from './asset-screen';
 import { PlantScreen } from './plant-screen';
 
 const hall = asId<PlaceId>('place');
+const station = 'station';
 const motor = anAsset({
   id: asId<AssetId>('motor'),
   parentId: assetId,
@@ -27,7 +28,8 @@ const gearbox = anAsset({
 const reading = (value: number, minutes: number) => ({ value, at: addMinutes(noon, minutes) });
 const rows = [
   ...smallWorks(),
-  put('places', { id: hall, siteId: site, parentId: null, name: 'Drive hall' } as never),
+  put('places', { id: station, siteId: site, parentId: null, name: 'Station' } as never),
+  put('places', { id: hall, siteId: site, parentId: station, name: 'Drive hall' } as never),
   put('assets', gearbox),
   put('assets', motor),
   put('points', aPoint({ latest: [reading(70, -90), reading(74.5, -60), reading(79, -30)] })),
@@ -81,9 +83,11 @@ describe('a place', () => {
     expect(words()).toMatch(/Drive hall2 machines, 1 out of order, 2 open jobs\./);
     expect(words()).toContain('Gearbox');
     await press('What happened here');
-    expect(visited.at(-1)).toBe(`/plant/past/${assetId}?with=place`);
+    expect(visited.at(-1)).toBe(`/plant/past/at/${hall}`);
     await press('Print labels');
     expect(words()).toContain('3 labels');
+    await press('All of Station');
+    expect(visited.at(-1)).toBe(`/plant?place=${station}`);
     await press('The whole plant');
     expect(visited.at(-1)).toBe('/plant');
   });

@@ -11,3 +11,5 @@ export function classWords(equipmentClass: string): string {
   const words = equipmentClass.replaceAll('-', ' ');
   return words.slice(0, 1).toUpperCase() + words.slice(1);
 }
+
+export const PLACE_MISSING = 'This place is not on this phone: it is on a site that you do not see, or does not exist.';

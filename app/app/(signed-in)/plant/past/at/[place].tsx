@@ -1,0 +1,12 @@
+import { useLocalSearchParams } from 'expo-router';
+import type { ReactElement } from 'react';
+import { piece } from '../../../../../src/ui/piece';
+
+const PlacePastScreen = piece(() =>
+  import('../../../../../src/features/past/past').then((module) => module.PlacePastScreen),
+);
+
+export default function PastOfPlace(): ReactElement {
+  const { place, said } = useLocalSearchParams<{ place: string; said?: string }>();
+  return <PlacePastScreen placeId={place} said={said} />;
+}
