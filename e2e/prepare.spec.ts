@@ -65,6 +65,19 @@ test('on a wide screen the rows are sorted and saved as CSV', async ({ open }) =
   expect(csv.split('\r\n').length).toBeGreaterThan(40);
 });
 
+test('a place has its past, and the whole plant is beside it again once somebody goes there', async ({ open }) => {
+  const tess = await open('Tess Lindqvist', wide);
+  await tess.goto('/plant?place=top-drive');
+  await tess.getByRole('button', { name: 'All of Top station' }).click();
+  await tess.getByRole('button', { name: 'What happened here' }).click();
+  await tess.getByRole('link', { name: /failures in/ }).click();
+  await expect(tess.getByText('The rows: Failures')).toBeVisible();
+  await tess.reload();
+  await expect(tess.getByText('The rows: Failures')).toBeVisible();
+  await tess.getByRole('link', { name: 'Plant', exact: true }).click();
+  await expect(tess.getByRole('heading', { name: /stopped or reduced/ })).toBeVisible();
+});
+
 test('energy is locked out in its order, and every lock is owed until it is off', async ({ open }) => {
   const ines = await open('Ines Okafor');
   await ines.getByText('Service brake lining below 5 mm').tap();

@@ -12,5 +12,6 @@ export const router = {
 
 export const useRouter = (): typeof router => router;
 export const useGlobalSearchParams = (): Readonly<Record<string, string>> => ({});
+export const useRootNavigationState = (): undefined => undefined;
 export const useSegments = (): readonly string[] => [];
 export const usePathname = (): string => visited.at(-1) ?? '/shift';

@@ -1,6 +1,7 @@
-import { Slot, useGlobalSearchParams } from 'expo-router';
+import { Slot } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
 import { Beside } from '../../../src/features/frame/beside';
+import { useOpenParams } from '../../../src/features/frame/use-open-params';
 import { SheetPiece } from '../../../src/features/sheet/sheet-piece';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
@@ -15,7 +16,7 @@ const ShiftKeys = piece(() => import('../../../src/features/keys/shift-keys').th
 /** On a wide screen the list stays beside whatever is open. */
 export default function ShiftLayout(): ReactElement {
   const isWide = useIsWide();
-  const { work } = useGlobalSearchParams<{ work?: string }>();
+  const { work } = useOpenParams();
   useEffect(() => {
     const timer = setTimeout(() => void SheetPiece.load().catch(() => undefined), SOON_MILLISECONDS);
     return () => clearTimeout(timer);

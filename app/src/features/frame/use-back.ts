@@ -1,19 +1,18 @@
-import { useGlobalSearchParams, usePathname, useRouter, useSegments } from 'expo-router';
+import { usePathname, useRouter, useSegments } from 'expo-router';
 import { useEffect } from 'react';
 import { placeWord } from './places';
 import { useTrail } from './trail';
+import { useOpenParams } from './use-open-params';
 
 /** Notes every address on the person's way through the application. The frame does it, once. */
 export function useNotedTrail(): void {
   const path = usePathname();
-  const given = useGlobalSearchParams();
+  const given = useOpenParams();
   const segments: readonly string[] = useSegments();
   // What stands in the path already is no part of the search.
   const inPath = new Set(segments.map((segment) => /^\[(\w+)\]$/.exec(segment)?.[1]));
   const search = new URLSearchParams(
-    Object.entries(given).flatMap(([name, value]) =>
-      inPath.has(name) || typeof value !== 'string' ? [] : [[name, value]],
-    ),
+    Object.entries(given).flatMap(([name, value]) => (inPath.has(name) ? [] : [[name, value]])),
   ).toString();
   const address = search === '' ? path : `${path}?${search}`;
   useEffect(() => useTrail.getState().visit(address), [address]);
