@@ -96,6 +96,7 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
   let passed = 0;
   const shares = modes.map(({ jobs }) => Math.round((100 * (passed += jobs.length)) / all));
   const slot = (width - AXIS_WIDTH - 12) / Math.max(3, modes.length);
+  const barWidth = Math.max(8, slot * 0.6);
   return (
     <Figure
       title="How it fails"
@@ -107,10 +108,15 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
         data={modes.map(({ mode, jobs }, index) => ({
           value: jobs.length,
           label: mode,
-          topLabelComponent: () => <Words as="mark">{`${shares[index]} %`}</Words>,
+          // Wider than its bar.
+          topLabelComponent: () => (
+            <View style={[sheet.share, { width: slot, marginHorizontal: (barWidth - slot) / 2 }]}>
+              <Words as="mark">{`${shares[index]}\u00a0%`}</Words>
+            </View>
+          ),
         }))}
         width={width - AXIS_WIDTH - 8}
-        barWidth={Math.max(8, slot * 0.6)}
+        barWidth={barWidth}
         spacing={slot * 0.4}
         maxValue={roundedMost(modes.map(({ jobs }) => jobs.length * 1.25))}
         frontColor={palette.green}
@@ -127,5 +133,6 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
 const sheet = StyleSheet.create({
   pictures: { gap: 16 },
   pair: { gap: 16 },
+  share: { alignItems: 'center' },
   beside: { flexDirection: 'row', gap: 24 },
 });
