@@ -8,8 +8,8 @@ import { Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../frame/top-bar';
 import { useBack } from '../frame/use-back';
+import { ASSET_MISSING, PLACE_MISSING } from '../plant/plant-words';
 import { scopeWords } from './event-words';
-import { PLACE_MISSING } from '../plant/plant-words';
 import { pastAddress } from './past-address';
 import { PastRows } from './past-rows';
 import { PastStanding } from './past-standing';
@@ -35,7 +35,7 @@ export function PastScreen({ assetId, scope, ...opened }: Props): ReactElement {
     <View style={sheet.screen}>
       <TopBar title="What happened before" {...back} />
       {asset === undefined ? (
-        <Missing words="This machine is not on this phone: it is on a site that you do not see, or does not exist." />
+        <Missing words={ASSET_MISSING} />
       ) : (
         <ShownPast
           key={`${asset.id} ${scope}`}

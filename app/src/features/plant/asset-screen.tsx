@@ -20,7 +20,7 @@ import { Section } from '../../ui/section';
 import { Points } from './asset-points';
 import { KnownProblems, OpenWork } from './asset-work';
 import { ContactList, useContacts } from './contact-list';
-import { classWords, conditionWords } from './plant-words';
+import { ASSET_MISSING, classWords, conditionWords } from './plant-words';
 
 const PastBrief = piece(
   () => import('../past/past').then((module) => module.PastBrief),
@@ -39,11 +39,7 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
       <TopBar title={asset?.tag ?? 'Machine'} {...(isWide ? { isBeside: true } : back)} />
       {asset === undefined ? (
         <View role="main" style={sheet.missing}>
-          <Words live>
-            {hasRows
-              ? 'This machine is not on this phone: it is on a site that you do not see, or does not exist.'
-              : 'Fetching the plant …'}
-          </Words>
+          <Words live>{hasRows ? ASSET_MISSING : 'Fetching the plant …'}</Words>
         </View>
       ) : (
         <Page key={asset.id} asset={asset} />

@@ -12,4 +12,6 @@ export function classWords(equipmentClass: string): string {
   return words.slice(0, 1).toUpperCase() + words.slice(1);
 }
 
+export const ASSET_MISSING =
+  'This machine is not on this phone: it is on a site that you do not see, or does not exist.';
 export const PLACE_MISSING = 'This place is not on this phone: it is on a site that you do not see, or does not exist.';
