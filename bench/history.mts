@@ -125,7 +125,14 @@ function fill(file: string, jobs: number): void {
       const id = asId<WorkOrderId>(`job-${index}`);
       const on = asId<AssetId>(`asset-${index % assets}`);
       const ended = isOpen ? null : at;
-      const work: WorkOrder = aWorkOrder({ id, assetId: on, createdAt: at, finishedAt: ended, closedAt: ended });
+      const work: WorkOrder = aWorkOrder({
+        id,
+        assetId: on,
+        state: 'accepted',
+        createdAt: at,
+        finishedAt: ended,
+        closedAt: ended,
+      });
       putWork.run(id, (revision += 1), site, on, endOf(work), JSON.stringify(work));
       if (isOpen) continue;
       const entry = { id: `${id}-e`, siteId: site, workOrderId: id, assetId: on, at, by: ann.id, amends: null };

@@ -28,7 +28,7 @@ export async function startServer(file: string, rows: readonly Change[]) {
     address,
     cookie,
     sessionOf: async (person: PersonId): Promise<string> =>
-      `${SESSION_COOKIE}=${await openSession(database, person, Date.now())}`,
+      `${SESSION_COOKIE}=${await openSession(database, person, 'bench', Date.now())}`,
     close: async (): Promise<void> => {
       await server.close();
       await database.destroy();

@@ -104,7 +104,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
     case 'drop':
       return { name: 'work.drop', args: { ...onWork, reason: 'not needed' } };
     case 'add hazard':
-      return { name: 'work.add-hazard', args: { ...onWork, hazard: `Hazard ${choice}`, precaution: 'Care' } };
+      return { name: 'work.add-hazard', args: { ...onWork, hazard: `Hazard ${choice}`, control: 'Care' } };
     case 'photo':
       return {
         name: 'photo.add',

@@ -256,7 +256,7 @@ function startRows() {
     { id: 'main', energy: 'electrical', device: 'Main switch', release: null, test: 'No voltage' },
     { id: 'oil', energy: 'hydraulic', device: 'Valve 3', release: 'Drain it', test: 'Gauge reads 0' },
   ];
-  const hazards = [{ id: 'rotating', hazard: 'Drive starts', precaution: 'Lock out' }];
+  const hazards = [{ id: 'rotating', hazard: 'Drive starts', control: 'Lock out' }];
   return [
     ...smallWorks({ personIds: everybody }),
     put('people', persons.cleo),

@@ -10,7 +10,7 @@ import {
   type PullAnswer,
   type PushAnswer,
 } from '@oilcan/core';
-import { openDatabase, pull, push, readWork, SqlRecords, type PullSizes } from '@oilcan/server';
+import { mayNameFile, noteFile, openDatabase, pull, push, readWork, SqlRecords, type PullSizes } from '@oilcan/server';
 import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
@@ -27,7 +27,7 @@ export class SimulatedServer {
   /** The protocol it speaks. */
   protocol = 1;
   readonly #now: () => Instant;
-  readonly #received = new Map<FileId, number>();
+  readonly #received = new Map<string, number>();
   readonly #lateCopies: (() => Promise<unknown>)[] = [];
 
   private constructor(database: Knex, now: () => Instant) {
@@ -53,7 +53,7 @@ export class SimulatedServer {
       push: (operations) => deliver(() => this.#push(person, operations)),
       pull: (since, isFilling) => deliver(() => this.#pull(person, since, isFilling)),
       work: (id) => deliver(() => readWork(this.database, person, id)),
-      received: (id) => deliver(() => this.#fileAnswer(id)),
+      received: (id) => deliver(() => this.#fileAnswer(id, person)),
       sendPiece: (id, from, total, piece) => deliver(() => this.#take(id, from, total, piece.length, person)),
     };
   }
@@ -73,32 +73,28 @@ export class SimulatedServer {
   }
 
   async #push(person: Person, operations: readonly Operation[]): Promise<PushAnswer> {
-    const answer = await push(this.database, person, operations, toMillis(this.#now()));
+    const { answer } = await push(this.database, person, operations, toMillis(this.#now()));
     for (const { id, outcome } of answer.outcomes) if (outcome.ok) this.accepted.add(id);
     return answer;
   }
 
-  async #fileAnswer(id: FileId): Promise<FileAnswer> {
-    const isWhole = (await this.database('files').where('id', id).first('id')) !== undefined;
-    return { received: this.#received.get(id) ?? 0, isWhole };
+  async #fileAnswer(id: FileId, person: Person): Promise<FileAnswer> {
+    const isWhole = await mayNameFile(this.database, id, person);
+    return { received: this.#received.get(`${person.id} ${id}`) ?? 0, isWhole };
   }
 
   async #take(id: FileId, from: number, total: number, bytes: number, person: Person): Promise<FileAnswer> {
-    const received = this.#received.get(id) ?? 0;
-    const answer = await this.#fileAnswer(id);
+    const key = `${person.id} ${id}`;
+    const received = this.#received.get(key) ?? 0;
+    const answer = await this.#fileAnswer(id, person);
     if (answer.isWhole) return answer;
     if (from !== received) throw new OilcanError('file_piece_out_of_place', { received });
-    this.#received.set(id, received + bytes);
+    this.#received.set(key, received + bytes);
     if (received + bytes === total) {
-      await this.database('files').insert({
-        id,
-        media_type: 'image/jpeg',
-        bytes: total,
-        by_person: person.id,
-        received_at: instantFromMillis(0),
-      });
+      const file = { id, mediaType: 'image/jpeg', bytes: total, receivedAt: instantFromMillis(0) };
+      await noteFile(this.database, file, person.id);
     }
-    return this.#fileAnswer(id);
+    return this.#fileAnswer(id, person);
   }
 
   async #deliver<Answer>(fate: MessageFate, message: () => Promise<Answer>): Promise<Answer> {

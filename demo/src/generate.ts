@@ -4,7 +4,7 @@ import type { Line } from './line';
 import { codesOf, installationsOf } from './mountain/installations';
 import { contactsOfSector } from './mountain/contacts';
 import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
-import { crews, lifts, people, settings, sites } from './mountain/people';
+import { crews, lifts, people, rates, settings, sites } from './mountain/people';
 import { parts, shelfOf, shelves, Stockroom, stores } from './mountain/stores';
 import { openJobsOf, openWorkFrom } from './open/open-work';
 import { permitsOf } from './open/permits';
@@ -27,6 +27,7 @@ const FIRST_NUMBER = 901;
 export function* generateDemo({ now, scale, password, documents }: DemoOptions): Generator<Line> {
   const sectors = Array.from({ length: Math.max(1, Math.round(scale)) }, (_, index) => sectorOf(index + 1));
   yield { table: 'settings', row: settings };
+  for (const row of rates) yield { table: 'rates', row };
   for (const row of sites) yield { table: 'sites', row };
   for (const row of people) {
     yield { table: 'people', row };

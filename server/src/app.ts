@@ -10,6 +10,7 @@ import { accountRoutes } from './accounts/routes';
 import type { ServerConfig } from './config';
 import { codeRoutes } from './codes/routes';
 import { apiDescription } from './docs/openapi';
+import { errorWithoutValues } from './errors/error-log';
 import { problemDetails, sendProblem, translate } from './errors/problem';
 import { yupValidation } from './errors/validation';
 import { FileStore } from './files/file-store';
@@ -27,9 +28,15 @@ import { webRoutes } from './web/routes';
 export async function buildServer(database: Knex, config: ServerConfig): Promise<FastifyInstance> {
   const server = fastify({
     bodyLimit: REQUEST_BYTES_LIMIT,
+    // A body that comes so slowly that it never ends is not waited for; the longest piece of a file needs about a minute.
+    requestTimeout: REQUEST_MILLISECONDS,
+    trustProxy: config.trustedProxies.length === 0 ? false : [...config.trustedProxies],
+    // A code of a label, each of whose characters may take three.
+    routerOptions: { maxParamLength: 600 },
     logger: {
       level: config.logLevel,
       redact: ['req.headers.cookie', 'req.remoteAddress', 'req.headers.authorization'],
+      serializers: { err: errorWithoutValues },
     },
     logController: new LogController({ disableRequestLogging: true }),
     frameworkErrors: (error, request, reply) => void sendProblem(reply, translate(error), request.id),
@@ -57,9 +64,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
       new OilcanError('too_many_requests', { seconds: Math.ceil(context.ttl / 1000) }),
   });
   const files = new FileStore(config.filesRoot);
-  await files.tidy(Date.now());
   const news = new News();
-  keepTelling(server, { database, news, mail: new Outbox(config.outboxRoot) });
+  keepTelling(server, { database, news, files, mail: new Outbox(config.outboxRoot) });
   await server.register(signedInPeople, { database });
   await server.register(apiDescription);
   await server.register(
@@ -69,7 +75,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
         reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
         done();
       });
-      await api.register(accountRoutes, { database, config });
+      await api.register(accountRoutes, { database, config, news });
       await api.register(syncRoutes, { database, news });
       await api.register(noticeRoutes, { database });
       await api.register(pastRoutes, { database });
@@ -82,6 +88,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   await server.register(webRoutes, { webRoot: config.webRoot });
   return server;
 }
+
+const REQUEST_MILLISECONDS = 120_000;
 
 /** Everything comes from this server. Styles may stand in the page because React Native for Web writes them there. */
 const contentSources = {

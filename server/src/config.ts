@@ -14,13 +14,21 @@ export interface ServerConfig {
   readonly webRoot: string | null;
   /** Shown on the sign-in page when it serves demo data; null otherwise. */
   readonly demoPassword: string | null;
+  /** Whether the session's cookie goes over HTTPS alone. */
   readonly isCookieSecure: boolean;
-  readonly logLevel: 'silent' | 'error' | 'warn' | 'info';
+  /** Addresses of proxies that are believed when they say from where a request comes; none when empty. */
+  readonly trustedProxies: readonly string[];
+  readonly logLevel: LogLevel;
   /** Requests a minute from one address, signing in apart. */
   readonly requestsPerMinute: number;
-  /** Wrong passwords for one name from one address within five minutes. */
-  readonly wrongPasswordsAllowed: number;
+  /** Wrong passwords for one name from one address that cost no wait. */
+  readonly freePasswordTries: number;
+  /** Wrong passwords from one address within a quarter of an hour, over all names. */
+  readonly wrongPasswordsPerAddress: number;
 }
+
+const logLevels = ['silent', 'error', 'warn', 'info'] as const;
+type LogLevel = (typeof logLevels)[number];
 
 export const defaultConfig: ServerConfig = {
   host: '127.0.0.1',
@@ -31,32 +39,89 @@ export const defaultConfig: ServerConfig = {
   webRoot: resolve('app/dist'),
   demoPassword: null,
   isCookieSecure: false,
+  trustedProxies: [],
   logLevel: 'warn',
   requestsPerMinute: 12_000,
-  wrongPasswordsAllowed: 10,
+  freePasswordTries: 5,
+  wrongPasswordsPerAddress: 100,
 };
-
-const logLevels: readonly string[] = ['silent', 'error', 'warn', 'info'];
 
 /** The configuration from environment variables, each of which may be left out. Throws a sentence for a bad one. */
 export function configFromEnvironment(environment: NodeJS.ProcessEnv): ServerConfig {
-  const port = Number(environment['PORT'] ?? defaultConfig.port);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new Error(`PORT is “${environment['PORT']}”; it must be a whole number from 0 to 65535.`);
-  }
-  const logLevel = environment['LOG_LEVEL'] ?? defaultConfig.logLevel;
-  if (!logLevels.includes(logLevel)) throw new Error(`LOG_LEVEL must be one of: ${logLevels.join(', ')}.`);
+  const host = textOf(environment, 'HOST', defaultConfig.host);
   return {
-    ...defaultConfig,
-    host: environment['HOST'] ?? defaultConfig.host,
-    port,
-    database: environment['DATABASE_URL'] ?? defaultConfig.database,
-    filesRoot: environment['OILCAN_FILES'] ?? defaultConfig.filesRoot,
-    outboxRoot: environment['OILCAN_OUTBOX'] ?? defaultConfig.outboxRoot,
-    webRoot: environment['OILCAN_WEB_ROOT'] ?? defaultConfig.webRoot,
+    host,
+    port: wholeOf(environment, 'PORT', defaultConfig.port, 0, 65_535),
+    database: textOf(environment, 'DATABASE_URL', defaultConfig.database),
+    filesRoot: textOf(environment, 'OILCAN_FILES', defaultConfig.filesRoot),
+    outboxRoot: textOf(environment, 'OILCAN_OUTBOX', defaultConfig.outboxRoot),
+    webRoot: textOf(environment, 'OILCAN_WEB_ROOT', defaultConfig.webRoot ?? ''),
     demoPassword: environment['OILCAN_DEMO_PASSWORD'] ?? null,
-    isCookieSecure: environment['OILCAN_SECURE_COOKIE'] === '1',
-    logLevel: logLevel as ServerConfig['logLevel'],
-    requestsPerMinute: Number(environment['OILCAN_REQUESTS_PER_MINUTE'] ?? defaultConfig.requestsPerMinute),
+    isCookieSecure: flagOf(environment, 'OILCAN_SECURE_COOKIE', !isLoopback(host)),
+    trustedProxies: proxiesOf(environment),
+    logLevel: choiceOf(environment, 'LOG_LEVEL', logLevels, defaultConfig.logLevel),
+    requestsPerMinute: wholeOf(environment, 'OILCAN_REQUESTS_PER_MINUTE', defaultConfig.requestsPerMinute, 1, 1e9),
+    freePasswordTries: wholeOf(environment, 'OILCAN_FREE_PASSWORD_TRIES', defaultConfig.freePasswordTries, 1, 1_000),
+    wrongPasswordsPerAddress: wholeOf(
+      environment,
+      'OILCAN_WRONG_PASSWORDS_PER_ADDRESS',
+      defaultConfig.wrongPasswordsPerAddress,
+      1,
+      1e6,
+    ),
   };
+}
+
+/** Whether only this machine itself reaches the address, so that nobody listens on the way. */
+function isLoopback(host: string): boolean {
+  return host === 'localhost' || host === '::1' || host === '[::1]' || /^127(\.\d{1,3}){3}$/.test(host);
+}
+
+function textOf(environment: NodeJS.ProcessEnv, name: string, otherwise: string): string {
+  const given = environment[name];
+  if (given === undefined) return otherwise;
+  if (given.trim() === '') throw new Error(`${name} is empty. Give it a value, or leave it out.`);
+  return given;
+}
+
+function wholeOf(environment: NodeJS.ProcessEnv, name: string, otherwise: number, least: number, most: number): number {
+  const given = environment[name];
+  if (given === undefined) return otherwise;
+  const value = /^\d+$/.test(given.trim()) ? Number(given) : Number.NaN;
+  if (!(value >= least && value <= most)) {
+    throw new Error(`${name} is “${given}”; it must be a whole number from ${least} to ${most}.`);
+  }
+  return value;
+}
+
+function flagOf(environment: NodeJS.ProcessEnv, name: string, otherwise: boolean): boolean {
+  const given = environment[name];
+  if (given === undefined) return otherwise;
+  if (given !== '0' && given !== '1') throw new Error(`${name} is “${given}”; it must be 0 or 1.`);
+  return given === '1';
+}
+
+function choiceOf<const T extends string>(
+  environment: NodeJS.ProcessEnv,
+  name: string,
+  choices: readonly T[],
+  otherwise: T,
+): T {
+  const given = environment[name];
+  if (given === undefined) return otherwise;
+  const chosen = choices.find((each) => each === given);
+  if (chosen === undefined) throw new Error(`${name} is “${given}”; it must be one of: ${choices.join(', ')}.`);
+  return chosen;
+}
+
+const PROXY = /^(loopback|linklocal|uniquelocal|[0-9a-f.:]+(\/\d{1,3})?)$/i;
+
+function proxiesOf(environment: NodeJS.ProcessEnv): readonly string[] {
+  const name = 'OILCAN_TRUST_PROXY';
+  const given = environment[name];
+  if (given === undefined) return [];
+  const proxies = given.split(',').map((each) => each.trim());
+  const wrong = proxies.find((each) => !PROXY.test(each));
+  if (wrong === undefined) return proxies;
+  throw new Error(`${name} has “${wrong}”; give addresses or ranges of proxies, such as 127.0.0.1 or 10.0.0.0/8.`);
 }

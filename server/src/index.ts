@@ -2,6 +2,7 @@ export * from './app';
 export * from './config';
 export * from './db/connection';
 export * from './db/sql-records';
+export * from './files/known-files';
 export * from './load/load';
 export * from './sync/pull';
 export * from './sync/push';

@@ -1,6 +1,8 @@
-import { existsSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
+import { dirname } from 'node:path';
 import { backUp, openDatabase } from './db/connection';
+import { serveAlone } from './db/serve-alone';
 import { buildServer } from './app';
 import { configFromEnvironment, type ServerConfig } from './config';
 import { FileStore } from './files/file-store';
@@ -9,11 +11,15 @@ import { loadRows } from './load/load';
 const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE';
 
 async function serve(config: ServerConfig): Promise<void> {
+  const isFile = !/^postgres(ql)?:/.test(config.database);
+  if (isFile) mkdirSync(dirname(config.database), { recursive: true, mode: 0o700 });
+  const letGo = isFile ? serveAlone(config.database) : () => undefined;
   const database = await openDatabase(config.database);
   const server = await buildServer(database, config);
   const stop = async (): Promise<void> => {
     await server.close();
     await database.destroy();
+    letGo();
     process.exit(0);
   };
   process.once('SIGTERM', () => void stop());
@@ -36,7 +42,7 @@ async function run(command: string | undefined, file: string | undefined): Promi
   if (command === 'serve') return serve(config);
   if (command === 'load') return load(config);
   if (command === 'backup' && file !== undefined) {
-    const database = await openDatabase(config.database);
+    const database = await openDatabase(config.database, { mustExist: true, asItIs: true });
     await backUp(database, file);
     if (existsSync(config.filesRoot)) await cp(config.filesRoot, `${file}-files`, { recursive: true });
     return database.destroy();
@@ -55,6 +61,9 @@ function startSentence(error: unknown): string {
     return 'There is no space left on the disk. Free some and start again.';
   return error instanceof Error ? error.message : String(error);
 }
+
+// What this program writes, its owner alone reads and writes.
+process.umask(0o077);
 
 run(process.argv[2], process.argv[3]).catch((error: unknown) => {
   process.stderr.write(`${startSentence(error)}\n`);

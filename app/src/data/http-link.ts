@@ -26,7 +26,7 @@ const FILE_MILLISECONDS = 300_000;
 export interface About {
   readonly demo: {
     readonly password: string;
-    readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'craftId'>[];
+    readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'tradeId'>[];
   } | null;
 }
 

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
 import { asId, readOperation, type Change, type FileId } from '@oilcan/core';
-import { ann, anOperation, aWorkOrder, noon, put, site, workId } from '@oilcan/core/testing';
+import { ann, anOperation, aWorkOrder, noon, put, site, workId, aSite } from '@oilcan/core/testing';
 import { openDB } from 'idb';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
@@ -19,7 +19,7 @@ const kept = (text: string, sequence: number): KeptOperation => ({
   sequence,
   where: 'pending',
 });
-const row = (name: string): Change => put('sites', { id: site, name });
+const row = (name: string): Change => put('sites', aSite({ name }));
 
 describe.each<[string, () => Promise<LocalDatabase>]>([
   ['in IndexedDB', openIndexed],

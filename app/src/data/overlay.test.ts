@@ -61,7 +61,7 @@ describe('what is carried no longer', () => {
       workOrderId: workId,
       number: 'W-1',
       title: '',
-      detail: '',
+      facts: [],
       at: noon,
       seenAt: null,
       ...given,

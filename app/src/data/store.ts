@@ -3,6 +3,7 @@ import {
   instantFromMillis,
   OilcanError,
   SETTINGS_ID,
+  settingsAt,
   type ArgsOf,
   type Instant,
   type OperationName,
@@ -13,12 +14,14 @@ import {
   type Person,
   type DocumentType,
   type Refusal,
+  type SiteId,
   type TableName,
   type Tables,
   type WorkOrderId,
 } from '@oilcan/core';
 import { DateTime } from 'luxon';
 import { V7Generator } from 'uuidv7';
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { httpLink } from './http-link';
@@ -310,6 +313,10 @@ export function peekAll<T extends TableName>(table: T): readonly Tables[T][] {
   return phone?.view.peekAll(table) ?? none;
 }
 
-export function useSettings(): Tables['settings'] | undefined {
-  return useRow('settings', SETTINGS_ID);
+/** The settings as they hold on a site: the given one, else the only one of the person; of several, what holds for all. */
+export function useSettings(siteId?: SiteId): Tables['settings'] | undefined {
+  const settings = useRow('settings', SETTINGS_ID);
+  const only = usePhone(({ person }) => (person?.siteIds.length === 1 ? person.siteIds[0] : undefined));
+  const site = useRow('sites', siteId ?? only);
+  return useMemo(() => (settings === undefined ? undefined : settingsAt(settings, site)), [settings, site]);
 }

@@ -200,12 +200,20 @@ describe('entries in words', () => {
   const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));
   it.each<[EntryContent, string, string]>([
     [
-      { kind: 'labor', personId: ann.id, startedAt: noon, minutes: 90, timeType: 'regular', cost: money(8_100, 'EUR') },
+      {
+        kind: 'labor',
+        personId: ann.id,
+        startedAt: noon,
+        minutes: 90,
+        timeType: 'regular',
+        rate: null,
+        cost: money(8_100, 'EUR'),
+      },
       '1\u00a0h\u00a030 of work',
       'Regular · €81.00',
     ],
     [
-      { kind: 'part', partId, binId, quantity: 2_000, cost: money(7_640, 'EUR') },
+      { kind: 'part', partId, binId, quantity: 2_000, unitPrice: money(3_820, 'EUR'), cost: money(7_640, 'EUR') },
       '2 pcs Seal',
       'SEAL-70, bin C-04 · €76.40',
     ],

@@ -11,7 +11,7 @@ export interface JobCard {
   readonly facts: readonly (readonly [label: string, value: string])[];
   /** What it is with its number and end, and the conditions. */
   readonly permits: readonly (readonly [permit: string, conditions: string])[];
-  readonly hazards: readonly (readonly [hazard: string, precaution: string])[];
+  readonly hazards: readonly (readonly [hazard: string, control: string])[];
   /** The device, how its energy is let go, how it is tested. */
   readonly isolation: readonly (readonly [device: string, release: string, test: string])[];
   readonly kit: readonly string[];
@@ -50,7 +50,7 @@ export async function jobCard(card: JobCard, read: ReadFont): Promise<Uint8Array
   }
   if (card.hazards.length > 0) {
     paper.heading('Hazards');
-    for (const [hazard, precaution] of card.hazards) tickLine(paper, hazard, precaution);
+    for (const [hazard, control] of card.hazards) tickLine(paper, hazard, control);
   }
   if (card.isolation.length > 0) {
     paper.heading('Isolation: shut down, then lock, release, test each');

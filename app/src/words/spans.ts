@@ -1,3 +1,5 @@
+import { toMillis, type Instant } from '@oilcan/core';
+
 const UNDER_AN_HOUR = 'under an hour';
 
 /** A stretch of days as a person says it: `5 h`, `11 days`, `5 months`, `3 years`; years to a half from two on. */
@@ -19,6 +21,11 @@ export function saySpans(least: number, most: number): string {
   if (low === high) return high;
   const [amount = '', unit] = low.split(' ');
   return low !== UNDER_AN_HOUR && high.endsWith(` ${unit}`) ? `${amount} to ${high}` : `${low} to ${high}`;
+}
+
+/** Since when: `Nov 2023`. */
+export function sayMonth(instant: Instant): string {
+  return new Intl.DateTimeFormat('en', { month: 'short', year: 'numeric', timeZone: 'UTC' }).format(toMillis(instant));
 }
 
 /** How often, from the usual gap in days: `about every 2 months`. */

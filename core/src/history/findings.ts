@@ -1,16 +1,11 @@
 import { addMinutes, type Instant } from '../time/instant';
 import { coveredMinutes } from './intervals';
 import { isFailure, type PastJob } from './past-job';
-import { daysBetween, recurrencesOf, silencesOf, type Recurrence, type Silence } from './recurrence';
+import { daysBetween, repetitionsOf, type PastWindow, type Recurrence, type Silence } from './recurrence';
 import { meanBetween, quantile, trendOf, type MeanBetween, type Trend } from './reliability';
+import { holm } from './several-tests';
 
 const YEAR_MINUTES = 365 * 24 * 60;
-
-/** From when on failures would have been written down, and the present. */
-export interface PastWindow {
-  readonly from: Instant;
-  readonly to: Instant;
-}
 
 /** What the past of an asset says, as figures; every one names the jobs that it was made from. */
 export interface Findings {
@@ -34,6 +29,12 @@ export interface Findings {
 }
 
 /**
+ * Of a hundred pasts of pure chance at most five say anything false: half of that is left to the trend, half to all that
+ * recurs or fell silent together.
+ */
+const FALSE_PATTERNS = 0.025;
+
+/**
  * Reads a past. Jobs may come in any order; failures before the window or after the present (a clock was wrong) are not
  * counted.
  */
@@ -50,10 +51,23 @@ export function findingsOf(jobs: readonly PastJob[], window: PastWindow): Findin
   return {
     window,
     failures: meanDays === null ? null : { jobs: failed, meanDays, trend: trendOf(watched) },
-    recurrences: recurrencesOf(known, window.to),
-    silences: silencesOf(known, window.to),
+    ...tellingOf(known, window),
     downtime: downtimeOf(jobs, window.to),
     repair: repairOf(failed),
+  };
+}
+
+/** What recurs and what fell silent, as far as chance would hardly do it among so many looks. */
+function tellingOf(jobs: readonly PastJob[], window: PastWindow): Pick<Findings, 'recurrences' | 'silences'> {
+  const { recurrences, silences, tests } = repetitionsOf(jobs, window);
+  const adjusted = holm(
+    [...recurrences, ...silences].map(({ p }) => p),
+    tests,
+  );
+  const isTelling = (index: number): boolean => (adjusted[index] ?? 1) < FALSE_PATTERNS;
+  return {
+    recurrences: recurrences.filter((_, index) => isTelling(index)),
+    silences: silences.filter((_, index) => isTelling(recurrences.length + index)),
   };
 }
 
@@ -62,7 +76,11 @@ function downtimeOf(jobs: readonly PastJob[], now: Instant): Findings['downtime'
   const stopping = jobs.flatMap((job) => {
     const stoppages = job.stoppages.filter(
       ({ from, to, extent, isPlanned }) =>
-        extent === 'full' && !isPlanned && from < year.to && (to === null || to > year.from),
+        extent === 'full' &&
+        !isPlanned &&
+        from < year.to &&
+        // One that ends before it begins, or at once, stopped nothing.
+        (to === null || (to > year.from && to > from)),
     );
     return stoppages.length === 0 ? [] : [{ job, stoppages }];
   });

@@ -1,10 +1,9 @@
 import type { AssetId, PartId, PlaceId, PointId, WorkOrderId } from '../ids/ids';
 import type { Thousandths } from '../quantity/quantity';
 import type { ReadingLevel } from '../readings/limits';
-import { endOf } from '../sync/carried';
 import { addMinutes, type Instant } from '../time/instant';
 import { standingOf, type Entry, type FaultContent, type StoppageContent } from '../work/entries';
-import type { WorkKind, WorkOrder, WorkState } from '../work/work-order';
+import { doneAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
 import { coveredMinutes } from './intervals';
 
 /** One work order boiled down to what its past is asked for: the list, the statistics, and what it usually takes. */
@@ -14,7 +13,7 @@ export interface PastJob {
   readonly assetId: AssetId;
   readonly placeId: PlaceId;
   readonly kind: WorkKind;
-  readonly craftId: string;
+  readonly tradeId: string;
   readonly state: WorkState;
   readonly title: string;
   readonly reason: string;
@@ -56,12 +55,12 @@ export function pastJobOf(work: WorkOrder, entries: readonly Entry[]): PastJob {
     assetId: work.assetId,
     placeId: work.placeId,
     kind: work.kind,
-    craftId: work.craftId,
+    tradeId: work.tradeId,
     state: work.state,
     title: work.title,
     reason: work.reason,
     at: [work.createdAt, ...began].sort()[0] ?? work.createdAt,
-    endedAt: endOf(work),
+    endedAt: doneAt(work),
     activeMinutes: activeMinutesOf(entries),
     faults: standingOf(entries, 'fault').map(({ content }) => ({
       mode: content.mode,

@@ -7,13 +7,20 @@ import { binsOf } from './bins';
 import { findingsOf, modesOf } from './findings';
 import { countEvents, pastEventKinds, recordedOn, wantedEvents, type PastFilter } from './past-events';
 import { isFailure, pastJobOf, type PastJob } from './past-job';
-import { recurrencesOf, silencesOf } from './recurrence';
+import { repetitionsOf, type Recurrence, type Silence } from './recurrence';
+import { stretchBegins, watchedSince } from './past-answer';
 import { thinned } from './thinned';
 import { titleKey, usualFor } from './usual';
 
 const daysAgo = (days: number): Instant => addMinutes(noon, Math.round(-days * 24 * 60));
 const window = { from: daysAgo(1_000), to: noon };
 const seal = asId<PartId>('seal');
+
+const until = (to: Instant) => ({ from: daysAgo(1_000), to });
+const recurrencesOf = (jobs: readonly PastJob[], to: Instant): readonly Recurrence[] =>
+  repetitionsOf(jobs, until(to)).recurrences;
+const silencesOf = (jobs: readonly PastJob[], to: Instant): readonly Silence[] =>
+  repetitionsOf(jobs, until(to)).silences;
 
 const sealFault = { mode: 'ELU', mechanism: '1.1', cause: '3.3', detection: 8, activity: 1, component: 'Output seal' };
 let count = 0;
@@ -40,6 +47,7 @@ describe('a work order of the past', () => {
     startedAt: addMinutes(noon, from),
     minutes,
     timeType,
+    rate: null,
     cost,
   });
 
@@ -57,7 +65,8 @@ describe('a work order of the past', () => {
   it('begins with its unplanned stoppage, adds up parts, and leaves out what was taken back', () => {
     const stopped = (from: number, isPlanned: boolean) =>
       entry({ kind: 'stoppage', from: addMinutes(noon, from), to: null, extent: 'full', isPlanned });
-    const part = (quantity: number) => entry({ kind: 'part', partId: seal, binId: asId('bin'), quantity, cost });
+    const part = (quantity: number) =>
+      entry({ kind: 'part', partId: seal, binId: asId('bin'), quantity, unitPrice: cost, cost });
     const wrong = part(5_000);
     const past = pastJobOf(aWorkOrder(), [
       stopped(-90, true),
@@ -138,43 +147,19 @@ describe('silence', () => {
   });
 
   it('means nothing when it is short or the times were few', () => {
-    expect(
-      silencesOf(
-        [100, 80, 60, 40].map((days) => job(days)),
-        noon,
-      ),
-    ).toEqual([]);
-    expect(
-      silencesOf(
-        [900, 890, 880].map((days) => job(days)),
-        noon,
-      ),
-    ).toEqual([]);
-  });
-
-  it('is called so by chance in about one of fifty', () => {
-    let state = 7;
-    const next = (): number => {
-      state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
-      return (state + 0.5) / 4_294_967_296;
-    };
-    const rounds = 2_000;
-    let called = 0;
-    for (let round = 0; round < rounds; round += 1) {
-      // Five gaps, and the present at the end of a sixth of the same length: the present is where the next one would come.
-      const gaps = Array.from({ length: 6 }, () => -Math.log(next()) * 30);
-      const total = gaps.reduce((sum, gap) => sum + gap, 0);
-      let passed = 0;
-      const jobs = [0, ...gaps.slice(0, 5)].map((gap) => job(total - (passed += gap)));
-      if (silencesOf(jobs, noon).length > 0) called += 1;
-    }
-    expect(called / rounds).toBeGreaterThan(0.012);
-    expect(called / rounds).toBeLessThan(0.028);
+    const told = (...days: number[]) =>
+      findingsOf(
+        days.map((day) => job(day)),
+        window,
+      ).silences;
+    expect(told(100, 80, 60, 40)).toEqual([]);
+    expect(told(900, 890, 880)).toEqual([]);
+    expect(told(900, 860, 830, 790, 750)).toHaveLength(1);
   });
 });
 
 describe('what a job usually takes', () => {
-  const like = { assetId, kind: 'corrective' as const, craftId: 'mechanical', title: 'Door 12 sticks' };
+  const like = { assetId, kind: 'corrective' as const, tradeId: 'mechanical', title: 'Door 12 sticks' };
   const parts = [{ partId: seal, quantity: 2_000 }];
 
   it('is read from the same job here, then from this asset, then from its class, and says which', () => {
@@ -198,7 +183,7 @@ describe('what a job usually takes', () => {
       job(1, { endedAt: null }),
       job(2, { state: 'dropped' }),
       job(3, { kind: 'inspection' }),
-      job(4, { craftId: 'electrical' }),
+      job(4, { tradeId: 'electrical' }),
     ];
     expect(usualFor(like, out, [])).toBeNull();
     const timeless = [1, 2, 3].map((days) => job(days, { activeMinutes: 0 }));
@@ -343,5 +328,97 @@ describe('a picture of many values', () => {
         expect(few.map(({ at }) => at)).toEqual(few.map(({ at }) => at).toSorted((a, b) => a - b));
       }),
     );
+  });
+});
+
+describe('what a past of pure chance says', () => {
+  /** A generator of our own, so that a test says the same whenever it runs. */
+  const chanceFrom = (seed: number) => {
+    let state = seed >>> 0;
+    return (): number => {
+      state = (state + 0x6d2b79f5) >>> 0;
+      let mixed = state;
+      mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1);
+      mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+      return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+    };
+  };
+  const LENGTH = 1_000;
+  /** Failures at one rate (shape 1) or ever faster, each of a mode drawn with these weights. */
+  const pastOf = (chance: () => number, failures: number, weights: readonly number[], shape = 1) => {
+    const total = weights.reduce((sum, weight) => sum + weight, 0);
+    const jobs = Array.from({ length: failures }, () => {
+      let left = chance() * total;
+      const mode = weights.findIndex((weight) => (left -= weight) <= 0);
+      return job(LENGTH * (1 - chance() ** (1 / shape)), { faults: [{ ...sealFault, mode: `M${mode}` }] });
+    });
+    return findingsOf(jobs, window);
+  };
+  const isTrend = ({ failures }: ReturnType<typeof findingsOf>): boolean =>
+    failures?.trend.is === 'faster' || failures?.trend.is === 'slower';
+  const even = (modes: number): number[] => new Array<number>(modes).fill(1);
+  const uneven = (modes: number): number[] => Array.from({ length: modes }, (_, index) => 1 / (index + 1));
+
+  it.each<[string, number, readonly number[]]>([
+    ['of one failure mode', 30, even(1)],
+    ['of a few', 40, even(5)],
+    ['of twenty', 60, even(20)],
+    ['of twenty, of which some are frequent', 120, uneven(20)],
+  ])('%s is false in at most one of twenty', (_, failures, weights) => {
+    const chance = chanceFrom(failures);
+    const rounds = 600;
+    let spoke = 0;
+    for (let round = 0; round < rounds; round += 1) {
+      const found = pastOf(chance, failures, weights);
+      if (isTrend(found) || found.recurrences.length > 0 || found.silences.length > 0) spoke += 1;
+    }
+    // Five in a hundred, and two standard errors of what is counted here.
+    expect(spoke / rounds).toBeLessThan(0.05 + 2 * Math.sqrt((0.05 * 0.95) / rounds));
+  });
+
+  it('keeps its power: failures of shape 2 are found by thirty of them in nine of ten', () => {
+    const chance = chanceFrom(2);
+    const rounds = 1_000;
+    let found = 0;
+    for (let round = 0; round < rounds; round += 1)
+      if (pastOf(chance, 30, even(20), 2).failures?.trend.is === 'faster') found += 1;
+    expect(found / rounds).toBeGreaterThan(0.9);
+  });
+
+  it('still tells what comes back evenly, and what crowds towards the present', () => {
+    const regular = Array.from({ length: 12 }, (_, index) => job(900 - index * 70 - (index % 3)));
+    expect(findingsOf(regular, until(daysAgo(100))).recurrences).toHaveLength(1);
+    const crowding = [job(40), job(30), job(20), job(5)];
+    expect(findingsOf(crowding, window).recurrences).toHaveLength(1);
+  });
+});
+
+describe('from when on a machine is watched', () => {
+  const answer = (times: readonly Instant[]) => ({ recordsSince: stretchBegins(times) ?? noon, cutAt: null });
+  const steady = [900, 850, 800, 700].map(daysAgo);
+
+  it('is the first stretch of entries: wrong old dates do not count', () => {
+    expect(stretchBegins(steady)).toBe(daysAgo(900));
+    expect(stretchBegins([daysAgo(9_000), ...steady])).toBe(daysAgo(900));
+    expect(stretchBegins([daysAgo(9_000), daysAgo(8_990), ...steady])).toBe(daysAgo(900));
+    expect(stretchBegins([])).toBeNull();
+  });
+
+  it('is its date of service when that is later', () => {
+    expect(watchedSince(answer(steady), '2026-01-01')).toBe('2026-01-01T00:00:00.000Z');
+    expect(watchedSince(answer(steady), '2001-01-01')).toBe(daysAgo(900));
+  });
+});
+
+describe('stoppages that cannot have been', () => {
+  it('stop nothing, and their jobs are not named', () => {
+    const stopped = (from: number, to: number) => ({
+      from: daysAgo(from),
+      to: daysAgo(to),
+      extent: 'full' as const,
+      isPlanned: false,
+    });
+    const jobs = [job(3, { stoppages: [stopped(2, 3)] }), job(3, { stoppages: [stopped(2, 2)] })];
+    expect(findingsOf(jobs, window).downtime).toEqual({ minutes: 0, jobs: [] });
   });
 });

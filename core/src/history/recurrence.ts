@@ -2,6 +2,13 @@ import type { PartId } from '../ids/ids';
 import { toMillis, type Instant } from '../time/instant';
 import { isFailure, type PastJob } from './past-job';
 import { quantile } from './reliability';
+import { atLeast, evenByChance } from './several-tests';
+
+/** From when on failures would have been written down, and the present. */
+export interface PastWindow {
+  readonly from: Instant;
+  readonly to: Instant;
+}
 
 export const DAY_MILLISECONDS = 86_400_000;
 
@@ -11,8 +18,6 @@ const WINDOW_IN_GAPS = 2;
 const FEWEST_TO_RECUR = 3;
 /** From so many times on its silence can mean something. */
 const FEWEST_TO_BE_QUIET = 4;
-/** Silence this long comes by chance less often than once in fifty times. */
-const QUIET_BY_CHANCE = 0.02;
 
 /** What comes back: a coded failure at a part of the machine, or a part that is used up again and again. */
 export type Recurring =
@@ -43,6 +48,8 @@ export interface Recurrence extends Repeated {
   readonly spanDays: number;
   /** For how many days each remedy before the last held, oldest first. */
   readonly heldDays: readonly number[];
+  /** How likely it looks at least so much like coming back if it came by pure chance at one rate. */
+  readonly p: number;
 }
 
 /** It came often and then stopped, for longer than chance would let it. */
@@ -57,13 +64,32 @@ interface Times {
   readonly jobs: readonly PastJob[];
 }
 
+/** What looks as if it recurs or fell silent, and how many such looks were taken: whoever tells of them allows for that. */
+export interface Repetitions {
+  readonly recurrences: readonly Recurrence[];
+  readonly silences: readonly Silence[];
+  readonly tests: number;
+}
+
+export function repetitionsOf(jobs: readonly PastJob[], window: PastWindow): Repetitions {
+  const repeated = repeatedOf(jobs);
+  const forRecurring = repeated.filter((each) => each.jobs.length >= FEWEST_TO_RECUR);
+  const forQuiet = repeated.filter(({ what, jobs: times }) => what.by === 'mode' && times.length >= FEWEST_TO_BE_QUIET);
+  return {
+    recurrences: recurrencesAmong(forRecurring, window),
+    silences: silencesAmong(forQuiet, window.to),
+    tests: forRecurring.length + forQuiet.length,
+  };
+}
+
 /**
- * What recurs: at least three times, each within twice the usual gap (the median) of the one before, and the last one so
+ * What may recur: at least three times, each within twice the usual gap (the median) of the one before, and the last one so
  * near to the present too. What comes most often comes first. A part that is only used where a mode is counted already
- * is not counted again.
+ * is not counted again. Pure chance does as much, so each bears how likely that is.
  */
-export function recurrencesOf(jobs: readonly PastJob[], now: Instant): Recurrence[] {
-  const found = repeatedOf(jobs).flatMap(({ what, jobs: times }): Recurrence[] => {
+function recurrencesAmong(repeated: readonly Times[], watched: PastWindow): Recurrence[] {
+  const now = watched.to;
+  const found = repeated.flatMap(({ what, jobs: times }): Recurrence[] => {
     const gaps = gapsOf(times);
     const usualGapDays = quantile(gaps, 0.5) ?? 0;
     const window = usualGapDays * WINDOW_IN_GAPS;
@@ -81,6 +107,7 @@ export function recurrencesOf(jobs: readonly PastJob[], now: Instant): Recurrenc
         jobs: run,
         spanDays: daysBetween(first.at, last.at),
         heldDays: gapsOf(run),
+        p: recurrenceByChance(times, gaps, run, watched),
       },
     ];
   });
@@ -89,18 +116,40 @@ export function recurrencesOf(jobs: readonly PastJob[], now: Instant): Recurrenc
 }
 
 /**
- * What came often and is quiet since. With n gaps that add up to S, and failures by pure chance at one rate, a further
+ * How likely chance at one rate does as much: either its gaps are as even as these, or as many of its times crowd towards
+ * the present. Of the times in the watched stretch, which are spread evenly by chance, k or more of n lie after a moment
+ * by the binomial distribution; that one looks for the most telling k costs a factor for each. Both looks cost a factor 2.
+ */
+function recurrenceByChance(
+  times: readonly PastJob[],
+  gaps: readonly number[],
+  run: readonly PastJob[],
+  { from, to }: PastWindow,
+): number {
+  const [first] = run;
+  const length = daysBetween(from, to);
+  if (first === undefined || length === 0) return 1;
+  const counted = times.filter(({ at }) => at > from && at <= to).length;
+  const share = daysBetween(first.at, to) / length;
+  const looks = Math.max(1, counted - FEWEST_TO_RECUR + 1);
+  const crowded = Math.min(1, looks * atLeast(run.length, counted, share));
+  return Math.min(1, 2 * Math.min(evenByChance(gaps), crowded));
+}
+
+/**
+ * What came often and is quiet since, with how likely that is. With n gaps that add up to S, and failures by pure chance at one rate, a further
  * gap is longer than q with probability (S / (S + q))ⁿ: the exponential with its unknown rate integrated out.
  */
-export function silencesOf(jobs: readonly PastJob[], now: Instant): Silence[] {
-  const found = repeatedOf(jobs).flatMap(({ what, jobs: times }): Silence[] => {
+function silencesAmong(repeated: readonly Times[], now: Instant): Silence[] {
+  const found = repeated.flatMap(({ what, jobs: times }): Silence[] => {
     const last = times.at(-1);
-    if (what.by !== 'mode' || last === undefined || times.length < FEWEST_TO_BE_QUIET) return [];
+    if (last === undefined) return [];
     const gaps = gapsOf(times);
     const sum = gaps.reduce((total, gap) => total + gap, 0);
     const quietDays = daysBetween(last.at, now);
-    const p = sum === 0 ? 1 : (sum / (sum + quietDays)) ** gaps.length;
-    if (p > QUIET_BY_CHANCE) return [];
+    // All at one moment were one event, whatever it was written down as.
+    if (sum === 0) return [];
+    const p = (sum / (sum + quietDays)) ** gaps.length;
     return [{ what, usualGapDays: quantile(gaps, 0.5) ?? 0, last: remedyOf(last), jobs: times, quietDays, p }];
   });
   found.sort((a, b) => a.p - b.p);

@@ -4,6 +4,12 @@ import { chiSquareBelow, chiSquareQuantile, normalBelow } from './distributions'
 export const FEWEST_FOR_A_TREND = 5;
 const CONFIDENCE = 0.9;
 
+/** A trend is told where chance shows one so strong at most so often: half of what a whole past may say falsely. */
+const LIKELY = 0.025;
+const CLEARLY = 0.005;
+/** What the second test must show at least. */
+const LEANING = 0.1;
+
 /** Failures within a time that was watched: the moments in one unit, counted from its beginning, in rising order. */
 export interface Watched {
   /** Each above 0 and at most `length`. */
@@ -68,12 +74,12 @@ export type Trend =
       readonly is: 'faster' | 'slower';
       readonly p: number;
       readonly beta: number;
-      readonly sure: 'perhaps' | 'likely' | 'clearly';
+      readonly sure: 'likely' | 'clearly';
     };
 
 /**
- * Whether failures come faster, slower or neither. Both tests are asked and the less sure one counts, so that a single
- * odd failure does not make a trend.
+ * Whether failures come faster, slower or neither, by the test of the power law; Laplace's has to lean the same way, so that
+ * a single odd failure, which weighs much in a logarithm, does not make a trend.
  */
 export function trendOf(watched: Watched): Trend {
   const count = watched.failures.length;
@@ -81,9 +87,9 @@ export function trendOf(watched: Watched): Trend {
   // All at the very end have no logarithm to speak of; they crowd towards the end all the same.
   const { u, p: ofLaplace } = laplace(watched);
   const { beta, p: ofPowerLaw } = powerLaw(watched);
-  const p = Math.max(ofLaplace, ofPowerLaw);
-  const agree = u > 0 === beta > 1;
-  const sure = p < 0.01 ? 'clearly' : p < 0.05 ? 'likely' : p < 0.1 ? 'perhaps' : null;
+  const p = ofPowerLaw;
+  const agree = u > 0 === beta > 1 && ofLaplace < LEANING;
+  const sure = p < CLEARLY ? 'clearly' : p < LIKELY ? 'likely' : null;
   if (!agree || sure === null || Number.isNaN(p)) return { is: 'steady', p };
   return { is: u > 0 ? 'faster' : 'slower', p, beta, sure };
 }

@@ -32,7 +32,7 @@ export interface Usual {
 }
 
 /** What a job is: on which asset, of which kind, with which title. */
-export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'craftId' | 'title'>;
+export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'tradeId' | 'title'>;
 
 /**
  * What jobs like this one took: jobs with its title on its asset where there are enough, else of its kind and trade on its
@@ -43,7 +43,7 @@ export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'craftId' | 'title'>;
  */
 export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: readonly PastJob[]): Usual | null {
   const isAlike = (job: PastJob): boolean =>
-    job.kind === like.kind && job.craftId === like.craftId && job.endedAt !== null && job.state !== 'dropped';
+    job.kind === like.kind && job.tradeId === like.tradeId && job.endedAt !== null && job.state !== 'dropped';
   const here = past.filter((job) => isAlike(job) && job.assetId === like.assetId);
   const title = titleKey(like.title);
   const candidates: readonly (readonly [UsualFrom, readonly PastJob[]])[] = [

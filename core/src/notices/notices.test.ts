@@ -1,4 +1,4 @@
-import { asId, type CrewId, type PersonId, type WorkOrderId } from '../ids/ids';
+import { asId, type CrewId, type FileId, type PersonId, type WorkOrderId } from '../ids/ids';
 import { applyOperation } from '../operations/apply';
 import type { ArgsOf, OperationName } from '../operations/registry';
 import type { Person } from '../people/people';
@@ -7,36 +7,56 @@ import {
   aCrew,
   ann,
   aPerson,
+  anEntry,
   anOperation,
   aWorkOrder,
   bob,
   lea,
   noon,
+  otherSite,
   put,
   smallWorks,
   workId,
 } from '../testing/builders';
 import { addMinutes } from '../time/instant';
 import type { WorkOrder } from '../work/work-order';
+import type { Entry } from '../work/entries';
+import type { NoticeFact } from './notice-facts';
+import { noticeDetail } from './notice-words';
 import { isNoticeKept, noticeChoiceOf, noticesOfChange, noticesOfLate, noticesOfShort, type Notice } from './notices';
 
 const crews = [aCrew()];
+const everybody = { crews, people: [ann, bob, lea] };
+const aPhoto = anEntry({
+  kind: 'photo',
+  fileId: asId<FileId>('f'),
+  mediaType: 'image/jpeg',
+  width: 1,
+  height: 1,
+  caption: '',
+});
+const aNote = anEntry({ kind: 'note', text: 'Greased' });
 const told = (notices: readonly Notice[]): string[] =>
-  notices.map(({ personId, kind, detail }) => `${personId} ${kind}${detail === '' ? '' : `: ${detail}`}`).sort();
+  notices
+    .map((notice) => {
+      const detail = noticeDetail(notice, 'Europe/Vienna');
+      return `${notice.personId} ${notice.kind}${detail === '' ? '' : `: ${detail}`}`;
+    })
+    .sort();
 const change = (
   before: Partial<WorkOrder> | null,
   after: Partial<WorkOrder>,
-  given: { recorded?: string[]; by?: PersonId; followers?: PersonId[] } = {},
+  given: { entries?: Entry[]; by?: PersonId; followers?: PersonId[] } = {},
 ): string[] =>
   told(
     noticesOfChange(
       {
         before: before === null ? undefined : aWorkOrder(before),
         after: aWorkOrder(after),
-        recorded: given.recorded ?? [],
+        entries: given.entries ?? [],
         by: given.by ?? lea.id,
       },
-      crews,
+      everybody,
       given.followers ?? [],
       noon,
     ),
@@ -59,9 +79,7 @@ describe('whom a change concerns', () => {
   it('is whoever follows it, with what changed, each thing once', () => {
     const followers = [bob.id];
     expect(change({ state: 'ready' }, { state: 'held' }, { followers })).toEqual(['bob changed: now held']);
-    expect(change({}, {}, { followers, recorded: ['a note', 'a note', 'a photo'] })).toEqual([
-      'bob changed: a note, a photo',
-    ]);
+    expect(change({}, {}, { followers, entries: [aNote, aNote, aPhoto] })).toEqual(['bob changed: a note, a photo']);
     expect(change({}, {}, { followers })).toEqual([]);
   });
 
@@ -77,20 +95,64 @@ describe('whom a change concerns', () => {
   });
 });
 
+describe('what leads and others are told', () => {
+  it('is that work is finished and waits, however it was finished', () => {
+    const finished = { state: 'finished' as const, personIds: [ann.id] };
+    expect(change({ state: 'underway' }, finished, { by: ann.id })).toEqual(['lea finished']);
+    expect(change({ state: 'finished' }, finished, { by: ann.id })).toEqual([]);
+  });
+
+  it('is what somebody recorded in one’s name: the clock stopped, the lock taken off, with when, who and why', () => {
+    const isolation = [
+      { id: 'main', energy: 'electrical' as const, device: 'Main switch', release: null, test: 'No voltage' },
+    ];
+    const stopped = anEntry(
+      {
+        kind: 'labor',
+        personId: bob.id,
+        startedAt: addMinutes(noon, -90),
+        minutes: 60,
+        timeType: 'regular',
+        rate: null,
+        cost: null,
+        stoppedBecause: 'Went home',
+      },
+      { by: lea.id },
+    );
+    const off = anEntry(
+      { kind: 'isolation', act: 'unlock', pointId: 'main', ofPersonId: bob.id, reason: 'Left the site' },
+      { by: lea.id },
+    );
+    expect(change({ isolation }, { isolation }, { entries: [stopped, off] })).toEqual([
+      'bob forYou: Lea stopped your clock at 11:30: Went home, Lea took off your lock at Main switch: Left the site',
+    ]);
+  });
+
+  it('is nothing of a site that they do not have, by crew, by following or as a lead', () => {
+    const elsewhere = { siteId: otherSite, personIds: [], crewId: crews[0]?.id ?? null };
+    expect(change(null, elsewhere, { followers: [bob.id] })).toEqual([]);
+    expect(
+      change({ ...elsewhere, state: 'underway' }, { ...elsewhere, state: 'finished' }, { followers: [bob.id] }),
+    ).toEqual([]);
+  });
+});
+
 describe('what nobody did', () => {
   const due = (minutes: number, given: Partial<WorkOrder> = {}) =>
     aWorkOrder({ dueAt: addMinutes(noon, minutes), ...given });
 
   it('is told when it became late since the last look, and not again', () => {
     const works = [due(-10), due(-90), due(10), due(-10, { state: 'finished' })];
-    expect(noticesOfLate(works, crews, addMinutes(noon, -60), noon)).toHaveLength(1);
+    expect(noticesOfLate(works, everybody, addMinutes(noon, -60), noon)).toHaveLength(1);
   });
 
   it('is told to those who have the work and to the store when parts are short for it', () => {
     const window = { from: noon, to: addMinutes(noon, 1_440) };
-    const short = noticesOfShort([due(60), due(2_000)], crews, [bob.id], window, () => ['Oil: 1 of 4 L'], noon);
+    const oil: NoticeFact = { is: 'short', part: 'Oil', onHand: 1_000, needed: 4_000, unit: 'L', jobs: 1 };
+    const withStore = { crews, people: [ann, aPerson({ id: bob.id, roles: ['storekeeper'] })] };
+    const short = noticesOfShort([due(60), due(2_000)], withStore, window, () => [oil], noon);
     expect(told(short)).toEqual(['ann short: Oil: 1 of 4 L', 'bob short: Oil: 1 of 4 L']);
-    expect(noticesOfShort([due(60)], crews, [bob.id], window, () => [], noon)).toEqual([]);
+    expect(noticesOfShort([due(60)], withStore, window, () => [], noon)).toEqual([]);
   });
 });
 
@@ -109,7 +171,12 @@ describe('a person’s notices', () => {
   };
 
   it('are seen, unless they were renewed after that or are somebody else’s', async () => {
-    const [mine] = noticesOfChange({ before: undefined, after: aWorkOrder(), recorded: [], by: lea.id }, [], [], noon);
+    const [mine] = noticesOfChange(
+      { before: undefined, after: aWorkOrder(), entries: [], by: lea.id },
+      everybody,
+      [],
+      noon,
+    );
     if (mine === undefined) throw new Error('Nobody was told.');
     const later = { ...mine, id: 'later', at: addMinutes(noon, 30) };
     const others = { ...mine, id: 'others', personId: bob.id };
@@ -135,7 +202,7 @@ describe('a person’s notices', () => {
     expect(noticeChoiceOf(ann.id, records.peek('noticeChoices', ann.id))).toMatchObject({
       silent: ['given'],
       mail: ['late'],
-      push: ['handedBack'],
+      push: ['handedBack', 'forYou'],
     });
   });
 

@@ -1,12 +1,14 @@
-import type { CrewId, PersonId, WorkOrderId } from '../ids/ids';
-import type { Crew } from '../people/people';
+import type { CrewId, PersonId, SiteId, WorkOrderId } from '../ids/ids';
+import { hasRole, type Crew, type Person } from '../people/people';
 import { isLate } from '../planning/shift-order';
 import { addMinutes, type Instant } from '../time/instant';
+import type { Entry, EntryKind } from '../work/entries';
 import { isOpen } from '../work/states';
 import type { WorkOrder } from '../work/work-order';
+import type { NoticeFact } from './notice-facts';
 
-/** What a person is told of. */
-export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short'] as const;
+/** What a person is told of: `finished` is for leads, who accept it; `forYou` is what somebody recorded in one's name. */
+export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'finished', 'forYou'] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
 /** How: in the list of notices always; by mail and by the phone's own notifications when chosen. */
@@ -23,8 +25,8 @@ export interface Notice {
   /** Of the work order, as they were then. */
   readonly number: string;
   readonly title: string;
-  /** What changed, why it came back, what is short; empty for nothing more. */
-  readonly detail: string;
+  /** What changed, why it came back, what is short; none for nothing more. */
+  readonly facts: readonly NoticeFact[];
   readonly at: Instant;
   readonly seenAt: Instant | null;
 }
@@ -62,27 +64,37 @@ export interface NoticeChoice {
 
 /** Before anybody chose: everything in the list, what is urgent also on the phone, nothing by mail. */
 export function noticeChoiceOf(personId: PersonId, chosen: NoticeChoice | undefined): NoticeChoice {
-  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack'] };
+  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou'] };
 }
 
 export function followId(personId: PersonId, workOrderId: WorkOrderId): string {
   return `${personId}@${workOrderId}`;
 }
 
-/** Everybody who has a work order: people by name, and the members of its crew. */
+/** Crews and people, by whom it is found who is told. */
+export interface Everybody {
+  readonly crews: readonly Crew[];
+  readonly people: readonly Person[];
+}
+
+/**
+ * Everybody who has a work order: people by name, and the members of its crew. Who does not have its site has nothing to do
+ * with it, and hears nothing of it.
+ */
 export function peopleWith(
-  work: { readonly personIds: readonly PersonId[]; readonly crewId: CrewId | null },
-  crews: readonly Crew[],
+  work: { readonly siteId: SiteId; readonly personIds: readonly PersonId[]; readonly crewId: CrewId | null },
+  { crews, people }: Everybody,
 ): PersonId[] {
   const crew = crews.find(({ id }) => id === work.crewId);
-  return [...new Set([...work.personIds, ...(crew?.memberIds ?? [])])];
+  const ofSite = new Set(people.filter(({ siteIds }) => siteIds.includes(work.siteId)).map(({ id }) => id));
+  return [...new Set([...work.personIds, ...(crew?.memberIds ?? [])])].filter((id) => ofSite.has(id));
 }
 
 function notice(
   personId: PersonId,
   kind: NoticeKind,
   work: Pick<WorkOrder, 'id' | 'number' | 'title'>,
-  detail: string,
+  facts: readonly NoticeFact[],
   at: Instant,
 ): Notice {
   const { id: workOrderId, number, title } = work;
@@ -93,7 +105,7 @@ function notice(
     workOrderId,
     number,
     title,
-    detail,
+    facts,
     at,
     seenAt: null,
   };
@@ -103,67 +115,109 @@ function notice(
 export interface WorkChange {
   readonly before: WorkOrder | undefined;
   readonly after: WorkOrder;
-  /** What was recorded on it beside, in words such as “a note”. */
-  readonly recorded: readonly string[];
+  /** What was recorded on it beside. */
+  readonly entries: readonly Entry[];
   /** Who did it: nobody is told of their own doing. */
   readonly by: PersonId;
 }
 
-/** Whom a change concerns, each told once: given to me before handed back before changed. */
+/** Kinds of entry of which followers are told. */
+const toldOf = new Set<EntryKind>(['note', 'photo', 'fault', 'stoppage']);
+
+/**
+ * Whom a change concerns, each told once: what was recorded in one's name before given to me before handed back before
+ * finished before changed.
+ */
 export function noticesOfChange(
-  { before, after, recorded, by }: WorkChange,
-  crews: readonly Crew[],
+  { before, after, entries, by }: WorkChange,
+  everybody: Everybody,
   followers: readonly PersonId[],
   now: Instant,
 ): Notice[] {
   const told = new Map<PersonId, Notice>();
-  const tell = (person: PersonId, kind: NoticeKind, detail: string): void => {
-    if (person !== by && !told.has(person)) told.set(person, notice(person, kind, after, detail, now));
+  const tell = (person: PersonId, kind: NoticeKind, facts: readonly NoticeFact[] = []): void => {
+    if (person !== by && !told.has(person)) told.set(person, notice(person, kind, after, facts, now));
   };
-  const had = before === undefined ? [] : peopleWith(before, crews);
-  for (const person of peopleWith(after, crews))
-    if (isOpen(after.state) && !had.includes(person)) tell(person, 'given', '');
-  const isBack = after.handedBack !== null && before?.handedBack?.since !== after.handedBack.since;
-  if (isBack) for (const person of peopleWith(after, crews)) tell(person, 'handedBack', after.handedBack?.reason ?? '');
-  const detail = changeDetail(before, after, recorded);
-  if (detail !== '') for (const person of followers) tell(person, 'changed', detail);
+  for (const [person, facts] of factsInTheNameOf(after, entries, everybody)) tell(person, 'forYou', facts);
+  const had = before === undefined ? [] : peopleWith(before, everybody);
+  for (const person of peopleWith(after, everybody))
+    if (isOpen(after.state) && !had.includes(person)) tell(person, 'given');
+  const { handedBack } = after;
+  if (handedBack !== null && before?.handedBack?.since !== handedBack.since) {
+    for (const person of peopleWith(after, everybody))
+      tell(person, 'handedBack', [{ is: 'reason', reason: handedBack.reason }]);
+  }
+  const ofSite = everybody.people.filter(({ siteIds }) => siteIds.includes(after.siteId));
+  if (after.state === 'finished' && before?.state !== 'finished') {
+    for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'finished');
+  }
+  const facts = factsOfChange(before, after, entries);
+  const mayKnow = new Set(ofSite.map(({ id }) => id));
+  if (facts.length > 0) for (const person of followers) if (mayKnow.has(person)) tell(person, 'changed', facts);
   return [...told.values()];
 }
 
-function changeDetail(before: WorkOrder | undefined, after: WorkOrder, recorded: readonly string[]): string {
-  const changes: string[] = [];
-  if (before !== undefined && before.state !== after.state) changes.push(`now ${after.state}`);
-  if (before !== undefined && before.hazards.length < after.hazards.length) changes.push('a hazard was added');
-  if (before !== undefined && before.dueAt !== after.dueAt) changes.push('due at another time');
-  return [...changes, ...new Set(recorded)].join(', ');
+/** What others did in somebody's name: a clock stopped, a lock taken off. */
+function factsInTheNameOf(
+  work: WorkOrder,
+  entries: readonly Entry[],
+  { people }: Everybody,
+): ReadonlyMap<PersonId, readonly NoticeFact[]> {
+  const facts = new Map<PersonId, NoticeFact[]>();
+  const add = (person: PersonId, fact: NoticeFact): void => {
+    facts.set(person, [...(facts.get(person) ?? []), fact]);
+  };
+  for (const { by, content } of entries) {
+    const name = people.find(({ id }) => id === by)?.name ?? '';
+    if (content.kind === 'labor' && content.stoppedBecause !== undefined) {
+      const at = addMinutes(content.startedAt, content.minutes);
+      add(content.personId, { is: 'clockStopped', at, by: name, reason: content.stoppedBecause });
+    }
+    if (content.kind === 'isolation' && content.ofPersonId !== null && content.ofPersonId !== by) {
+      const device = work.isolation.find(({ id }) => id === content.pointId)?.device ?? '';
+      add(content.ofPersonId, { is: 'lockOff', device, by: name, reason: content.reason });
+    }
+  }
+  return facts;
+}
+
+function factsOfChange(before: WorkOrder | undefined, after: WorkOrder, entries: readonly Entry[]): NoticeFact[] {
+  const facts: NoticeFact[] = [];
+  if (before !== undefined && before.state !== after.state) facts.push({ is: 'state', state: after.state });
+  if (before !== undefined && before.hazards.length < after.hazards.length) facts.push({ is: 'hazardAdded' });
+  if (before !== undefined && before.dueAt !== after.dueAt) facts.push({ is: 'dueChanged' });
+  const kinds = new Set(entries.map(({ content }) => content.kind).filter((kind) => toldOf.has(kind)));
+  return [...facts, ...[...kinds].map((kind): NoticeFact => ({ is: 'recorded', kind }))];
 }
 
 /** For open work that became late since it was last looked at. */
 export function noticesOfLate(
   works: readonly WorkOrder[],
-  crews: readonly Crew[],
+  everybody: Everybody,
   lookedAt: Instant,
   now: Instant,
 ): Notice[] {
   return works
     .filter((work) => isLate(work, now) && work.dueAt !== null && work.dueAt >= lookedAt)
-    .flatMap((work) => peopleWith(work, crews).map((person) => notice(person, 'late', work, '', now)));
+    .flatMap((work) => peopleWith(work, everybody).map((person) => notice(person, 'late', work, [], now)));
 }
 
-/** For work that is due in a time and for which parts are short; storekeepers hear of all of it. */
+/** For work that is due in a time and for which parts are short; the storekeepers of its site hear of all of it. */
 export function noticesOfShort(
   works: readonly WorkOrder[],
-  crews: readonly Crew[],
-  storekeepers: readonly PersonId[],
+  everybody: Everybody,
   due: { readonly from: Instant; readonly to: Instant },
-  shortOf: (work: WorkOrder) => readonly string[],
+  shortOf: (work: WorkOrder) => readonly NoticeFact[],
   now: Instant,
 ): Notice[] {
   return works.flatMap((work) => {
     if (!isOpen(work.state) || work.dueAt === null || work.dueAt < due.from || work.dueAt >= due.to) return [];
     const short = shortOf(work);
     if (short.length === 0) return [];
-    const people = new Set([...peopleWith(work, crews), ...storekeepers]);
-    return [...people].map((person) => notice(person, 'short', work, short.join(', '), now));
+    const storekeepers = everybody.people.filter(
+      (person) => hasRole(person, ['storekeeper']) && person.siteIds.includes(work.siteId),
+    );
+    const people = new Set([...peopleWith(work, everybody), ...storekeepers.map(({ id }) => id)]);
+    return [...people].map((person) => notice(person, 'short', work, short, now));
   });
 }

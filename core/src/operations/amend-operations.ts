@@ -6,13 +6,13 @@ import { timeTypes, type Entry, type EntryContent, type EntryKind } from '../wor
 import type { WorkOrder } from '../work/work-order';
 import { argsSchema, choiceField, idField, instantField, LONGEST_LINE, textField, wholeField } from './fields';
 import { findOpenWork, newEntry } from './guards';
-import { laborContent } from './labor-operations';
+import { checkLabor, laborContent } from './labor-operations';
 import { accepted, defineOperation, refuse, type OperationContext, type Refusal } from './operation';
 import { forgetReading, moveStock, partContent } from './record-operations';
 
 const onEntry = { workOrderId: idField<WorkOrderId>(), entryId: idField<EntryId>() };
 
-/** A time was wrong: another start, length or type stands in its place. */
+/** A time was wrong: another start, length or type stands in its place, paid by the rate of then. */
 export const amendLabor = defineOperation({
   label: 'the amended time',
   roles: ['technician', 'lead'],
@@ -26,26 +26,28 @@ export const amendLabor = defineOperation({
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
     if (found.entry.content.kind !== 'labor') return refuse('entry_not_amendable', {}, 'entryId');
-    const { personId } = found.entry.content;
+    const { personId, rate } = found.entry.content;
     const input = { personId, startedAt: parseInstant(args.startedAt), minutes: args.minutes, timeType: args.timeType };
-    const content = await laborContent(records, input, context);
+    const possible = checkLabor(input, context);
+    if (!possible.ok) return possible;
+    const content = await laborContent(records, found.work, input, rate);
     if (!content.ok) return content;
     await putAmendment(records, found, content.value, context);
     return accepted;
   },
 });
 
-/** The amount of a part was wrong: the difference goes back into the bin or out of it. */
+/** The amount of a part was wrong: the difference goes back into the bin or out of it, at the price of then. */
 export const amendPart = defineOperation({
   label: 'the amended amount',
-  roles: ['technician', 'lead', 'storekeeper'],
+  roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
     const before = found.entry.content;
     if (before.kind !== 'part') return refuse('entry_not_amendable', {}, 'entryId');
-    const content = await partContent(records, { ...before, quantity: args.quantity }, before.quantity, context);
+    const content = await partContent(records, { ...before, quantity: args.quantity }, context, before);
     if (!content.ok) return content;
     await putAmendment(records, found, content.value, context);
     await moveStock(records, found.work, before, before.quantity - args.quantity, 'correction', context);

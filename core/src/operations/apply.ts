@@ -1,25 +1,33 @@
 import * as yup from 'yup';
 import { isErrorCode, type ErrorCode } from '../errors/catalogue';
+import { NOT_PLAIN, strangeIn } from '../errors/plain-data';
 import { asId, type EntryId, type OperationId, type PersonId } from '../ids/ids';
 import { hasRole, type Person } from '../people/people';
 import type { Change, Records } from '../records/records';
 import { StagedRecords } from '../records/staged-records';
 import { SETTINGS_ID } from '../settings/settings';
 import { correctedTime } from '../sync/device-clock';
-import { parseInstant, tryParseInstant, type Instant } from '../time/instant';
+import { addMinutes, parseInstant, tryParseInstant, type Instant } from '../time/instant';
+import { isShowable } from './fields';
 import { refuse, type Operation, type Outcome, type Refusal } from './operation';
 import { definitionOf, isOperationName } from './registry';
 
 /** A hundred years: no clock is further off, and every corrected time keeps a year of four digits. */
 const LARGEST_AHEAD = 100 * 365 * 24 * 3_600_000;
-const YEARS = { from: 2000, to: 2199 };
+const YEARS = { from: 1970, to: 2199 };
+
+/** A phone that was without signal for a year has other troubles; what claims to be older is not taken. */
+const LONGEST_DELAY_MINUTES = 366 * 24 * 60;
+/** Nobody can know what the server has not told yet; a little is left for messages that cross. */
+const KNEW_TOLERANCE_MINUTES = 1;
+const NOT_KNOWN = 'Nobody can know what is still to come.';
 
 const UUID_V7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 const LONGEST_NAME = 64;
 const NOT_AN_OPERATION = 'An operation has an id, name, args, at, ahead, knew, by and device, and nothing else.';
 const NOT_A_UUID = 'The number of an operation is a UUID of version 7.';
-const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset, from the years 2000 to 2199.';
+const NOT_A_TIME = 'The time of an operation is ISO 8601 with its offset, from the years 1970 to 2199.';
 const NOT_AHEAD = 'How far a device is ahead is a whole number of milliseconds.';
 const fieldNames = ['id', 'name', 'args', 'at', 'ahead', 'knew', 'by', 'device'] as const;
 const envelopeFields: ReadonlySet<string> = new Set(fieldNames);
@@ -32,6 +40,8 @@ export function readOperation(given: unknown): { ok: true; value: Operation } | 
   if (typeof given !== 'object' || given === null) return refuse('invalid', { reason: NOT_AN_OPERATION });
   if (!isEnvelope(given)) return refuse('invalid', { reason: NOT_AN_OPERATION });
   const { id, name, args, at, ahead, knew, by, device } = given;
+  const strange = strangeIn(args);
+  if (strange !== null) return refuse('invalid', { reason: NOT_PLAIN }, strange);
   if (typeof id !== 'string' || !UUID_V7.test(id)) return refuse('invalid', { reason: NOT_A_UUID }, 'id');
   if (!isTime(at)) return refuse('invalid', { reason: NOT_A_TIME }, 'at');
   if (typeof ahead !== 'number' || !Number.isInteger(ahead) || Math.abs(ahead) > LARGEST_AHEAD)
@@ -59,7 +69,7 @@ function isEnvelope(given: object): given is Envelope {
 }
 
 function isShortText(given: unknown): given is string {
-  return typeof given === 'string' && given !== '' && given.length <= LONGEST_NAME;
+  return typeof given === 'string' && given !== '' && given.length <= LONGEST_NAME && isShowable(given);
 }
 
 export interface Applied {
@@ -93,6 +103,8 @@ async function judge(records: Records, operation: Operation, person: Person, now
   const definition = definitionOf(operation.name);
   if (!hasRole(person, definition.roles)) return refuse('role_missing', { roles: definition.roles.join(' or ') });
   const at = correctedTime(operation.at, operation.ahead, now);
+  if (at < addMinutes(now, -LONGEST_DELAY_MINUTES)) return refuse('made_too_long_ago');
+  if (operation.knew > addMinutes(now, KNEW_TOLERANCE_MINUTES)) return refuse('invalid', { reason: NOT_KNOWN }, 'knew');
   const settings = await records.get('settings', SETTINGS_ID);
   if (settings === undefined) return refuse('not_found', { what: 'settings record' });
   const read = readArgs(definition.schema, operation.args);
@@ -102,6 +114,7 @@ async function judge(records: Records, operation: Operation, person: Person, now
     entryId: asId<EntryId>(operation.id),
     person,
     at,
+    clockOffMinutes: Math.round(operation.ahead / 60_000),
     knew: operation.knew,
     now,
     settings,

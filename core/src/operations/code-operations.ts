@@ -1,33 +1,69 @@
-import * as yup from 'yup';
 import type { AssetId } from '../ids/ids';
-import { readCode } from '../plant/codes';
-import { argsSchema, idField, LONGEST_LINE } from './fields';
-import { accepted, defineOperation, refuse } from './operation';
+import { hasRole } from '../people/people';
+import type { Asset } from '../plant/plant';
+import { isCodeOfOtherKind, readCode, type Code } from '../plant/codes';
+import type { Records } from '../records/records';
+import { argsSchema, idField, keyField } from './fields';
+import { accepted, defineOperation, refuse, type OperationContext, type Refusal } from './operation';
 
-/** Says on the spot which asset a label belongs to. A label belongs to one asset; an asset may have several. */
+/**
+ * Says on the spot which asset a label belongs to. A label belongs to one asset; an asset may have several. What is a
+ * machine's own label, or bound already, stays so; only a lead may bind a label of their sites to another machine, and what
+ * it belonged to before stays with it.
+ */
 export const bindCode = defineOperation({
   label: 'this label',
   roles: ['technician', 'lead', 'storekeeper'],
-  schema: argsSchema({
-    code: yup.string().strict().required('Give the code.').max(LONGEST_LINE, 'text_too_long'),
-    assetId: idField<AssetId>(),
-  }),
+  schema: argsSchema({ code: keyField('Give the code.'), assetId: idField<AssetId>() }),
   apply: async (records, args, context) => {
     const code = readCode(args.code);
     if (code === null) return refuse('code_unreadable', {}, 'code');
+    if (isCodeOfOtherKind(code)) return refuse('code_of_other_kind', { code }, 'code');
     const asset = await records.get('assets', args.assetId);
-    if (asset === undefined || !context.person.siteIds.includes(asset.siteId)) {
-      return refuse('not_found', { what: 'machine' }, 'assetId');
-    }
+    if (asset === undefined || !isOfMySites(asset, context)) return refuse('not_found', { what: 'machine' }, 'assetId');
+    const owners = await records.list('assets', 'tag', code);
+    if (owners.some(({ id }) => id === asset.id)) return accepted;
+    const [owner] = owners;
+    if (owner !== undefined) return belongsTo(owner, code, context);
     const bound = await records.get('codes', code);
-    if (bound !== undefined && bound.assetId !== asset.id) {
-      const other = await records.get('assets', bound.assetId);
-      return refuse('code_bound', { code, name: other?.name ?? 'another machine' }, 'code');
+    if (bound?.assetId === asset.id) return accepted;
+    if (bound !== undefined && !mayTakeOver(bound, context)) {
+      return belongsTo(await records.get('assets', bound.assetId), code, context);
     }
     const { id: assetId, siteId } = asset;
-    if (bound === undefined) {
-      await records.put('codes', { id: code, siteId, assetId, by: context.person.id, at: context.at });
-    }
+    const previous = bound === undefined ? [] : [...bound.previous, historyOf(bound)].slice(-MOST_PREVIOUS);
+    await records.put('codes', { id: code, siteId, assetId, by: context.person.id, at: context.at, previous });
     return accepted;
   },
 });
+
+/** A label does not belong to its machine any more: it is nobody's until it is bound again. */
+export const unbindCode = defineOperation({
+  label: 'taking a label off its machine',
+  roles: ['lead'],
+  schema: argsSchema({ code: keyField('Give the code.') }),
+  apply: async (records, args, context) => {
+    const code = readCode(args.code);
+    if (code === null) return refuse('code_unreadable', {}, 'code');
+    const bound = await records.get('codes', code);
+    if (bound === undefined || !isOfMySites(bound, context)) return refuse('not_found', { what: 'label' }, 'code');
+    await records.remove('codes', code);
+    return accepted;
+  },
+});
+
+const MOST_PREVIOUS = 20;
+
+const historyOf = ({ assetId, by, at }: Code): Code['previous'][number] => ({ assetId, by, at });
+
+const isOfMySites = ({ siteId }: Pick<Asset, 'siteId'>, { person }: OperationContext): boolean =>
+  person.siteIds.includes(siteId);
+
+const mayTakeOver = (bound: Code, context: OperationContext): boolean =>
+  hasRole(context.person, ['lead']) && isOfMySites(bound, context);
+
+/** Whose it is may only be said to somebody who may see that machine. */
+function belongsTo(owner: Asset | undefined, code: string, context: OperationContext): Refusal {
+  if (owner === undefined || !isOfMySites(owner, context)) return refuse('code_taken', { code }, 'code');
+  return refuse('code_bound', { code, name: owner.name }, 'code');
+}

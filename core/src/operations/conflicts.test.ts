@@ -11,7 +11,7 @@ import type { ArgsOf, OperationName } from './registry';
  * of the works in minutes after noon; `from` is when it reached the server, and `knew` when its maker last heard.
  */
 const onWork = { workOrderId: workId };
-const hazards = [{ id: 'rotating', hazard: 'Drive starts', precaution: 'Lock out' }];
+const hazards = [{ id: 'rotating', hazard: 'Drive starts', control: 'Lock out' }];
 const both = { personIds: [ann.id, bob.id] };
 
 interface When {
@@ -97,7 +97,7 @@ describe('work that somebody else finished meanwhile', () => {
   it('is not accepted under a clock that came late', async () => {
     const works = await finishedByBob();
     await hears(works, ann, 'clock.start', onWork, offline(20));
-    expect(await hears(works, lea, 'work.accept', onWork, live(130))).toBe('still_owed');
+    expect(await hears(works, lea, 'work.accept', onWork, live(130))).toBe('not_accepted_owed');
     expect(await hears(works, ann, 'clock.stop', { ...onWork, endedAt: null }, live(140))).toBe('accepted');
     expect(await hears(works, lea, 'work.accept', onWork, live(150))).toBe('accepted');
   });
@@ -148,7 +148,7 @@ describe('hazards that changed meanwhile', () => {
   it('do not undo what was done under the list as it was', async () => {
     const works = new Works({ ...both, hazards }, [aStep(1)]);
     expect(
-      await hears(works, bob, 'work.add-hazard', { ...onWork, hazard: 'Ice', precaution: 'Crampons' }, live(30)),
+      await hears(works, bob, 'work.add-hazard', { ...onWork, hazard: 'Ice', control: 'Crampons' }, live(30)),
     ).toBe('accepted');
     expect(await hears(works, ann, 'work.acknowledge-hazards', acknowledged, offline(20))).toBe('accepted');
     const tick = { ...onWork, stepId: aStep(1).id, answer: { type: 'tick' as const } };
@@ -159,7 +159,7 @@ describe('hazards that changed meanwhile', () => {
     const works = new Works({ ...both, hazards });
     await hears(works, ann, 'work.acknowledge-hazards', acknowledged, live(5));
     await hears(works, bob, 'work.acknowledge-hazards', acknowledged, live(6));
-    await hears(works, bob, 'work.add-hazard', { ...onWork, hazard: 'Ice', precaution: 'Crampons' }, live(30));
+    await hears(works, bob, 'work.add-hazard', { ...onWork, hazard: 'Ice', control: 'Crampons' }, live(30));
     expect(await hears(works, ann, 'clock.start', onWork, live(40))).toBe('hazards_not_acknowledged');
     expect(await hears(works, ann, 'work.acknowledge-hazards', acknowledged, live(41))).toBe('hazards_changed');
     // Whoever adds a hazard has read it.

@@ -7,9 +7,20 @@ import { tryParseInstant, type Instant } from '../time/instant';
 export const LONGEST_TEXT = 10_000;
 export const LONGEST_LINE = 200;
 
-// Everything below space but tab and line feed, delete, the C1 block, and the marks that turn the writing direction.
-// eslint-disable-next-line no-control-regex
-const UNSHOWABLE = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069\ufffe\uffff]/;
+/**
+ * What is not seen and changes what is: everything below space but tab and line feed, delete, the C1 block, the marks that
+ * turn the writing direction, what has no width, fillers, variation tags, and halves of a character. The two joiners are
+ * part of some scripts and of emoji: they may stand between two characters that are seen, and nowhere else.
+ */
+const UNSHOWABLE =
+  /[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u00ad\u034f\u061c\u115f\u1160\u17b4\u17b5\u180b-\u180f\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\u3164\ufeff\uffa0\ufff0-\uffff]|[\u{e0000}-\u{e0fff}]|\p{Cs}|(?<![\p{L}\p{M}\p{N}\p{So}\p{Sk}])[\u200c\u200d]|[\u200c\u200d](?![\p{L}\p{M}\p{N}\p{So}])/u;
+
+/** Whether every character of a text is seen as what it is. */
+export function isShowable(text: string): boolean {
+  return !UNSHOWABLE.test(text);
+}
+
+const ID_FORM = /^[A-Za-z0-9@._-]{1,64}$/;
 
 /** The name of a row: letters, digits and `-`, at most 64. */
 export function idField<I extends Id<string>>(): yup.StringSchema<I> {
@@ -17,24 +28,72 @@ export function idField<I extends Id<string>>(): yup.StringSchema<I> {
     .string()
     .strict()
     .required('Say which one is meant.')
-    .matches(/^[A-Za-z0-9@._-]{1,64}$/, 'This is not the name of a row.')
+    .matches(ID_FORM, 'This is not the name of a row.')
     .transform((text: string) => asId<I>(text)) as unknown as yup.StringSchema<I>;
 }
 
-/** Text that a person typed: shown as it is, so without characters that cannot be shown. */
-export function textField(limit: number = LONGEST_TEXT): yup.StringSchema<string> {
+/** A text of at most so many characters, each of which is seen as what it is. Every text that a person may type is one. */
+function shownText(limit: number): yup.StringSchema<string | undefined> {
   return yup
     .string()
     .strict()
-    .required('Write something first.')
-    .test('shown', 'control_characters', (text) => !UNSHOWABLE.test(text ?? ''))
+    .test('shown', 'control_characters', (text) => isShowable(text ?? ''))
     .test({
       name: 'length',
       message: 'text_too_long',
       params: { limit },
       test: (text) => (text ?? '').length <= limit,
-    })
-    .test('not blank', 'Write something first.', (text) => (text ?? '').trim() !== '');
+    });
+}
+
+/** Text that a person typed: something must be there. */
+export function textField(limit: number = LONGEST_TEXT): yup.StringSchema<string> {
+  return shownText(limit)
+    .required('Write something first.')
+    .test('not blank', 'Write something first.', (text) => (text ?? '').trim() !== '')
+    .meta({ maxLength: limit, isText: true }) as yup.StringSchema<string>;
+}
+
+/** Text that a person may leave out: empty then, never missing. */
+export function optionalTextField(limit: number = LONGEST_LINE): yup.StringSchema<string> {
+  return shownText(limit).defined().meta({ maxLength: limit }) as yup.StringSchema<string>;
+}
+
+/** The name of something that is no row, such as a line of a kit list: a short text that people do not type. */
+export function keyField(message = 'Say which one is meant.'): yup.StringSchema<string> {
+  return shownText(LONGEST_LINE)
+    .required(message)
+    .meta({ maxLength: LONGEST_LINE, minLength: 1 }) as yup.StringSchema<string>;
+}
+
+/** As `keyField`, or null for none. */
+export function optionalKeyField(): yup.Schema<string | null> {
+  return shownText(LONGEST_LINE).defined().nullable().meta({ maxLength: LONGEST_LINE }) as yup.Schema<string | null>;
+}
+
+/** As `idField`, or null for none. */
+export function optionalIdField<I extends Id<string>>(): yup.Schema<I | null> {
+  return yup
+    .string()
+    .strict()
+    .defined()
+    .nullable()
+    .matches(ID_FORM, 'This is not the name of a row.') as unknown as yup.Schema<I | null>;
+}
+
+/** A list of names of rows, at most so many. */
+export function idListField<I extends Id<string>>(limit: number, message = 'Say which ones are meant.') {
+  return yup
+    .array()
+    .strict()
+    .of(idField<I>())
+    .required(message)
+    .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly I[]>;
+}
+
+/** Yes or no. */
+export function flagField(): yup.BooleanSchema<boolean> {
+  return yup.boolean().strict().required('Say yes or no.');
 }
 
 const NOT_AN_INSTANT = 'Give a time as ISO 8601 with its offset, such as 2026-11-23T14:20:00+01:00.';

@@ -1,9 +1,8 @@
-import * as yup from 'yup';
 import type { CrewId, PersonId, WorkOrderId } from '../ids/ids';
 import type { Records } from '../records/records';
 import { isOpen } from '../work/states';
 import type { WorkOrder } from '../work/work-order';
-import { argsSchema, idField } from './fields';
+import { argsSchema, idField, idListField, optionalIdField } from './fields';
 import { findOwnWork } from './guards';
 import { accepted, defineOperation, refuse } from './operation';
 
@@ -15,8 +14,8 @@ export const giveWork = defineOperation({
   roles: ['lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
-    personIds: yup.array().strict().of(idField<PersonId>()).required('Name the people.').max(MOST_PEOPLE),
-    crewId: yup.string().strict().defined().nullable().max(64) as unknown as yup.Schema<CrewId | null>,
+    personIds: idListField<PersonId>(MOST_PEOPLE, 'Name the people.'),
+    crewId: optionalIdField<CrewId>(),
   }),
   apply: async (records, { workOrderId, personIds, crewId }, context) => {
     const found = await findOwnWork(records, workOrderId, context);
@@ -25,13 +24,14 @@ export const giveWork = defineOperation({
     if (!isOpen(work.state)) {
       return refuse('work_order_closed', { number: work.number, state: work.state }, 'workOrderId');
     }
-    const people = [...new Set(personIds as readonly PersonId[])];
+    const people = [...new Set(personIds)];
     for (const id of people) {
       const person = await records.get('people', id);
       if (person?.siteIds.includes(work.siteId) !== true) return refuse('not_found', { what: 'person' }, 'personIds');
     }
-    if (crewId !== null && (await records.get('crews', crewId)) === undefined) {
-      return refuse('not_found', { what: 'crew' }, 'crewId');
+    if (crewId !== null) {
+      const crew = await records.get('crews', crewId);
+      if (crew?.siteIds.includes(work.siteId) !== true) return refuse('not_found', { what: 'crew' }, 'crewId');
     }
     const formerly = { ...(await everybodyBefore(records, work)), since: context.now };
     await records.put('workOrders', { ...work, personIds: people, crewId, formerly });

@@ -2,8 +2,8 @@ import { asId, type EntryId, type StepId, type WorkOrderId } from '../ids/ids';
 import { hasRole } from '../people/people';
 import { isAssignedTo } from '../planning/shift-order';
 import type { Records } from '../records/records';
-import { acknowledgementId, coversHazards } from '../work/clock';
-import type { Entry, EntryContent } from '../work/entries';
+import { acknowledgementId, coversHazards, hazardsKnownAt } from '../work/clock';
+import { arrivalOf, type Entry, type EntryContent } from '../work/entries';
 import { canChange, isOpen, transitions, type Transition } from '../work/states';
 import type { Step } from '../work/steps';
 import type { WorkOrder } from '../work/work-order';
@@ -11,8 +11,8 @@ import { accepted, refuse, type OperationContext, type Outcome, type Refusal } f
 
 type Found<T> = { readonly ok: true; readonly value: T } | Refusal;
 
-/** The work order, if it is on a site of the person and is the person's to work on (or the person is a lead). */
-export async function findOwnWork(
+/** The work order, if it is on a site of the person. */
+export async function findWorkOfSite(
   records: Records,
   id: WorkOrderId,
   context: OperationContext,
@@ -21,6 +21,18 @@ export async function findOwnWork(
   if (work === undefined || !context.person.siteIds.includes(work.siteId)) {
     return refuse('not_found', { what: 'work order' }, 'workOrderId');
   }
+  return { ok: true, value: work };
+}
+
+/** As `findWorkOfSite`, and the person's to work on (or the person is a lead). */
+export async function findOwnWork(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const found = await findWorkOfSite(records, id, context);
+  if (!found.ok) return found;
+  const work = found.value;
   if (hasRole(context.person, ['lead'])) return { ok: true, value: work };
   const crew = work.crewId === null ? undefined : await records.get('crews', work.crewId);
   if (!isAssignedTo(work, context.person.id, crew) && !(await hadItUnknowing(records, work, context))) {
@@ -66,14 +78,9 @@ function wasTurnedUnseen(work: WorkOrder, context: OperationContext): boolean {
   return work.turned !== null && work.turned.by !== context.person.id && work.turned.since >= context.knew;
 }
 
-/** Whether the list of hazards changed and the person could not know: then the earlier list is what counts for this. */
-export function hazardsChangedUnseen(work: WorkOrder, context: OperationContext): boolean {
-  return work.hazardsSince !== null && work.hazardsSince >= context.knew;
-}
-
 /**
- * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards, and the work order
- * goes from Ready to Underway by it.
+ * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know, and
+ * the work order goes from Ready to Underway by it.
  */
 export async function beginWork(
   records: Records,
@@ -83,7 +90,7 @@ export async function beginWork(
   const found = await findOpenWork(records, id, context);
   if (!found.ok) return found;
   const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
-  if (!coversHazards(acknowledgement, found.value.hazards) && !hazardsChangedUnseen(found.value, context)) {
+  if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knew))) {
     return refuse('hazards_not_acknowledged');
   }
   if (found.value.state !== 'ready') return found;
@@ -133,7 +140,9 @@ export async function changeState(
 
 /** The entry of this operation on a work order. */
 export function newEntry(work: WorkOrder, content: EntryContent, context: OperationContext): Entry {
+  const arrival = arrivalOf(context.at, context.now, context.clockOffMinutes);
   return {
+    ...(arrival === undefined ? {} : { arrival }),
     id: context.entryId,
     siteId: work.siteId,
     workOrderId: work.id,

@@ -1,23 +1,14 @@
-import * as yup from 'yup';
 import type { PersonId, WorkOrderId } from '../ids/ids';
 import { hasRole } from '../people/people';
 import { isolationActs, isolationOf, missingBefore, type IsolationAct } from '../work/isolation';
-import { argsSchema, choiceField, idField, LONGEST_LINE } from './fields';
-import { findOpenWork, newEntry } from './guards';
+import { argsSchema, choiceField, idField, optionalIdField, optionalKeyField, optionalTextField } from './fields';
+import { findOpenWork, findWorkOfSite, newEntry } from './guards';
 import { accepted, defineOperation, refuse } from './operation';
-
-/** What has to be done first, as a sentence ends. */
-const firstWords: Readonly<Record<IsolationAct, string>> = {
-  shutDown: 'shut the machine down',
-  lock: 'put the locks on',
-  release: 'let the stored energy go',
-  test: 'test it',
-  unlock: 'take the lock off',
-};
 
 /**
  * Shutting down, locking, releasing, testing, taking a lock off: in this order (OSHA 29 CFR 1910.147(d) and (e)). It is
- * judged by what was so at its own time, because it is a fact, and what others did meanwhile may come first.
+ * judged by what was so at its own time, because it is a fact, and what others did meanwhile may come first. A lock comes
+ * off work in any state, and by its owner whoever the work is given to: nothing that is on may stay on for good.
  */
 export const recordIsolation = defineOperation({
   label: 'this isolation',
@@ -25,12 +16,13 @@ export const recordIsolation = defineOperation({
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
     act: choiceField(isolationActs),
-    pointId: yup.string().strict().defined().nullable().max(LONGEST_LINE, 'text_too_long'),
-    ofPersonId: yup.string().strict().defined().nullable().max(LONGEST_LINE) as unknown as yup.Schema<PersonId | null>,
-    reason: yup.string().strict().defined().max(LONGEST_LINE, 'text_too_long'),
+    pointId: optionalKeyField(),
+    ofPersonId: optionalIdField<PersonId>(),
+    reason: optionalTextField(),
   }),
   apply: async (records, args, context) => {
-    const found = await findOpenWork(records, args.workOrderId, context);
+    const isTakingOff = args.act === 'unlock';
+    const found = await (isTakingOff ? findWorkOfSite : findOpenWork)(records, args.workOrderId, context);
     if (!found.ok) return found;
     const work = found.value;
     const isOfMachine = args.act === 'shutDown';
@@ -43,9 +35,9 @@ export const recordIsolation = defineOperation({
       work.isolation,
       entries.filter(({ at }) => at <= context.at),
     );
-    const ofPersonId = args.act === 'unlock' ? (args.ofPersonId ?? context.person.id) : null;
+    const ofPersonId = isTakingOff ? (args.ofPersonId ?? context.person.id) : null;
     const missing = missingBefore(args.act, args.pointId, standing, ofPersonId ?? context.person.id);
-    if (missing !== null) return refuse('isolation_out_of_order', { first: firstWords[missing] });
+    if (missing !== null) return refuse('isolation_out_of_order', { first: missing });
     if (ofPersonId !== null && ofPersonId !== context.person.id) {
       // 1910.147(e)(3): somebody else takes it off only under the employer's direction, and for a reason.
       if (!hasRole(context.person, ['lead'])) return refuse('lock_of_another', {}, 'ofPersonId');

@@ -1,8 +1,7 @@
-import * as yup from 'yup';
 import type { PersonId, WorkOrderId } from '../ids/ids';
 import type { KitList } from '../planning/kit-list';
 import type { Records } from '../records/records';
-import { argsSchema, idField, LONGEST_LINE } from './fields';
+import { argsSchema, flagField, idField, idListField, keyField } from './fields';
 import { accepted, defineOperation, refuse } from './operation';
 
 const MOST_JOBS = 100;
@@ -18,16 +17,11 @@ export const chooseKitList = defineOperation({
   label: 'the choice of jobs for the kit list',
   roles,
   schema: argsSchema({
-    workOrderIds: yup
-      .array()
-      .strict()
-      .of(idField<WorkOrderId>())
-      .required('Name the work orders.')
-      .max(MOST_JOBS, `At most ${MOST_JOBS} jobs fit on a kit list.`),
+    workOrderIds: idListField<WorkOrderId>(MOST_JOBS, 'Name the work orders.'),
   }),
   apply: async (records, args, context) => {
     const list = await listOf(records, context.person.id);
-    const workOrderIds = [...new Set(args.workOrderIds as readonly WorkOrderId[])];
+    const workOrderIds = [...new Set(args.workOrderIds)];
     await records.put('kitLists', { ...list, workOrderIds, inBag: workOrderIds.length === 0 ? {} : list.inBag });
     return accepted;
   },
@@ -37,10 +31,12 @@ export const chooseKitList = defineOperation({
 export const shareKitList = defineOperation({
   label: 'sharing the kit list',
   roles,
-  schema: argsSchema({ personId: idField<PersonId>(), isShared: yup.boolean().strict().required() }),
+  schema: argsSchema({ personId: idField<PersonId>(), isShared: flagField() }),
   apply: async (records, { personId, isShared }, context) => {
-    if ((await records.get('people', personId)) === undefined)
-      return refuse('not_found', { what: 'person' }, 'personId');
+    const mate = await records.get('people', personId);
+    const isOfMySites = mate?.siteIds.some((id) => context.person.siteIds.includes(id)) === true;
+    // Somebody who works elsewhere by now can still be taken off the list.
+    if (isShared && !isOfMySites) return refuse('not_found', { what: 'person' }, 'personId');
     const list = await listOf(records, context.person.id);
     const others = list.sharedWith.filter((each) => each !== personId);
     await records.put('kitLists', { ...list, sharedWith: isShared ? [...others, personId] : others });
@@ -54,8 +50,8 @@ export const tickKitLine = defineOperation({
   roles,
   schema: argsSchema({
     ownerId: idField<PersonId>(),
-    line: yup.string().strict().required('Name the line.').max(LONGEST_LINE, 'text_too_long'),
-    isIn: yup.boolean().strict().required(),
+    line: keyField('Name the line.'),
+    isIn: flagField(),
   }),
   apply: async (records, { ownerId, line, isIn }, context) => {
     const list = await listOf(records, ownerId);

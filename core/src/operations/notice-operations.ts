@@ -1,8 +1,9 @@
 import * as yup from 'yup';
 import type { PersonId, WorkOrderId } from '../ids/ids';
 import { followId, noticeChoiceOf, noticeKinds } from '../notices/notices';
-import { argsSchema, choiceField, idField, LONGEST_LINE } from './fields';
-import { accepted, defineOperation, refuse } from './operation';
+import { argsSchema, choiceField, flagField, idField, keyField } from './fields';
+import { findWorkOfSite } from './guards';
+import { accepted, defineOperation } from './operation';
 
 const roles = ['technician', 'lead', 'storekeeper'] as const;
 const MOST_AT_ONCE = 500;
@@ -12,12 +13,7 @@ export const seeNotices = defineOperation({
   label: 'having seen notices',
   roles,
   schema: argsSchema({
-    noticeIds: yup
-      .array()
-      .strict()
-      .of(yup.string().strict().required().max(LONGEST_LINE))
-      .required('Name the notices.')
-      .max(MOST_AT_ONCE),
+    noticeIds: yup.array().strict().of(keyField()).required('Name the notices.').max(MOST_AT_ONCE),
   }),
   apply: async (records, { noticeIds }, context) => {
     for (const id of noticeIds) {
@@ -36,9 +32,9 @@ export const chooseNotices = defineOperation({
   roles,
   schema: argsSchema({
     kind: choiceField(noticeKinds),
-    isWanted: yup.boolean().strict().required(),
-    byMail: yup.boolean().strict().required(),
-    byPush: yup.boolean().strict().required(),
+    isWanted: flagField(),
+    byMail: flagField(),
+    byPush: flagField(),
   }),
   apply: async (records, { kind, isWanted, byMail, byPush }, context) => {
     const { id } = context.person;
@@ -61,16 +57,18 @@ export const chooseNotices = defineOperation({
 export const followWork = defineOperation({
   label: 'following this work order',
   roles,
-  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: yup.boolean().strict().required() }),
+  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: flagField() }),
   apply: async (records, { workOrderId, isFollowed }, context) => {
-    const work = await records.get('workOrders', workOrderId);
-    if (work === undefined || !context.person.siteIds.includes(work.siteId)) {
-      return refuse('not_found', { what: 'work order' }, 'workOrderId');
-    }
     const personId: PersonId = context.person.id;
     const id = followId(personId, workOrderId);
-    if (isFollowed) await records.put('follows', { id, personId, workOrderId });
-    else if ((await records.get('follows', id)) !== undefined) await records.remove('follows', id);
+    if (!isFollowed) {
+      // Also of work on a site that the person has no more, and whether there is such work or not.
+      if ((await records.get('follows', id)) !== undefined) await records.remove('follows', id);
+      return accepted;
+    }
+    const found = await findWorkOfSite(records, workOrderId, context);
+    if (!found.ok) return found;
+    await records.put('follows', { id, personId, workOrderId });
     return accepted;
   },
 });

@@ -48,6 +48,8 @@ export interface OperationContext {
   readonly person: Person;
   /** When the person did it, by the server's clock. */
   readonly at: Instant;
+  /** How far the device's clock was off, in minutes: above zero when it was ahead. */
+  readonly clockOffMinutes: number;
   /** What came to the server at this moment or later, the person could not know. */
   readonly knew: Instant;
   /** The present of the side that applies it: when it comes to be known. */

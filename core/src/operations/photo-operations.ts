@@ -1,7 +1,6 @@
-import * as yup from 'yup';
 import { isFileId, pictureTypes } from '../files/files';
 import type { FileId, WorkOrderId } from '../ids/ids';
-import { argsSchema, choiceField, idField, LONGEST_LINE, wholeField } from './fields';
+import { argsSchema, choiceField, idField, optionalTextField, wholeField } from './fields';
 import { findOpenWork, newEntry } from './guards';
 import { accepted, defineOperation } from './operation';
 
@@ -19,7 +18,7 @@ export const addPhoto = defineOperation({
     mediaType: choiceField(pictureTypes),
     width: side(),
     height: side(),
-    caption: yup.string().strict().defined().max(LONGEST_LINE, 'text_too_long'),
+    caption: optionalTextField(),
   }),
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);

@@ -1,5 +1,14 @@
 import * as yup from 'yup';
-import { asId, type BinId, type EntryId, type PartId, type PointId, type StepId, type WorkOrderId } from '../ids/ids';
+import {
+  asId,
+  type AssetId,
+  type BinId,
+  type EntryId,
+  type PartId,
+  type PointId,
+  type StepId,
+  type WorkOrderId,
+} from '../ids/ids';
 import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
 import { formatQuantity, type Thousandths } from '../quantity/quantity';
 import { levelOf } from '../readings/limits';
@@ -113,7 +122,7 @@ function readingContent(point: MeasuringPoint, value: number): ReadingContent {
 /** A part was used: the stock of its bin goes down by as much. */
 export const usePart = defineOperation({
   label: 'this part',
-  roles: ['technician', 'lead', 'storekeeper'],
+  roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
     partId: idField<PartId>(),
@@ -123,7 +132,7 @@ export const usePart = defineOperation({
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, context);
     if (!begun.ok) return begun;
-    const content = await partContent(records, args, 0, context);
+    const content = await partContent(records, args, context);
     if (!content.ok) return content;
     await records.put('entries', newEntry(begun.value, content.value, context));
     await moveStock(records, begun.value, args, -args.quantity, 'use', context);
@@ -134,13 +143,13 @@ export const usePart = defineOperation({
 /**
  * Checks an amount against the bin and works out what it costs.
  *
- * @param alreadyTaken how much of the bin's stock the entry that this one amends had taken
+ * @param before the entry that this one amends: what it had taken of the bin's stock, and at what price
  */
 export async function partContent(
   records: Records,
   input: { readonly partId: PartId; readonly binId: BinId; readonly quantity: Thousandths },
-  alreadyTaken: Thousandths,
   context: OperationContext,
+  before?: Pick<PartContent, 'quantity' | 'unitPrice'>,
 ): Promise<{ readonly ok: true; readonly value: PartContent } | Refusal> {
   if (input.quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
   const part = await records.get('parts', input.partId);
@@ -153,14 +162,15 @@ export async function partContent(
   if (bin === undefined || level === undefined || !context.person.siteIds.includes(bin.siteId)) {
     return refuse('not_found', { what: 'part in this bin' }, 'binId');
   }
-  const available = level.onHand + alreadyTaken;
+  const available = level.onHand + (before?.quantity ?? 0);
   if (input.quantity > available) {
     const values = { onHand: formatQuantity(available), unit: part.unit, bin: bin.label };
     return refuse('not_enough_stock', values, 'quantity');
   }
-  const cost = partCost(input.quantity, part.priceMinor, context.settings.currency);
+  const unitPrice = before?.unitPrice ?? { minor: part.priceMinor, currency: context.settings.currency };
   const { partId, binId, quantity } = input;
-  return { ok: true, value: { kind: 'part', partId, binId, quantity, cost } };
+  const cost = partCost(quantity, unitPrice);
+  return { ok: true, value: { kind: 'part', partId, binId, quantity, unitPrice, cost } };
 }
 
 /** Adds a movement and carries it into the level of the bin. */
@@ -199,6 +209,9 @@ export const addReading = defineOperation({
     if (point === undefined || !context.person.siteIds.includes(point.siteId)) {
       return refuse('not_found', { what: 'measuring point' }, 'pointId');
     }
+    if (!(await isPartOf(records, point.assetId, begun.value.assetId))) {
+      return refuse('point_of_other_machine', { point: point.name }, 'pointId');
+    }
     const checked = checkReading(point, args.value, context);
     if (!checked.ok) return checked;
     const entry = newEntry(begun.value, readingContent(point, args.value), context);
@@ -208,6 +221,17 @@ export const addReading = defineOperation({
   },
 });
 
+/** Whether one asset is the other or belongs to it, however deep. */
+async function isPartOf(records: Records, assetId: AssetId, wholeId: AssetId): Promise<boolean> {
+  const seen = new Set<AssetId>();
+  for (let id: AssetId | null = assetId; id !== null && !seen.has(id);) {
+    if (id === wholeId) return true;
+    seen.add(id);
+    id = (await records.get('assets', id))?.parentId ?? null;
+  }
+  return false;
+}
+
 function checkReading(point: MeasuringPoint, value: number, context: OperationContext): Outcome {
   if (!Number.isFinite(value) || Math.abs(value) > LARGEST_READING) {
     return refuse('reading_out_of_range', {}, 'value');
@@ -215,6 +239,11 @@ function checkReading(point: MeasuringPoint, value: number, context: OperationCo
   const before = point.latest.filter((reading) => reading.at <= context.at).at(-1);
   if (point.isMeter && before !== undefined && value < before.value) {
     return refuse('meter_runs_back', { latest: before.value, unit: point.unit }, 'value');
+  }
+  // One that comes late may not be above what was read after it either.
+  const after = point.latest.find((reading) => reading.at > context.at);
+  if (point.isMeter && after !== undefined && value > after.value) {
+    return refuse('meter_read_lower_since', { later: after.value, unit: point.unit }, 'value');
   }
   return accepted;
 }

@@ -1,8 +1,8 @@
 import { amendLabor, amendNote, amendPart, withdrawEntry } from './amend-operations';
-import { addLabor, startClock, stopOwnClock } from './labor-operations';
+import { addLabor, startClock, stopClockFor, stopOwnClock } from './labor-operations';
 import { giveWork } from './give-operations';
 import { chooseNotices, followWork, seeNotices } from './notice-operations';
-import { bindCode } from './code-operations';
+import { bindCode, unbindCode } from './code-operations';
 import { recordIsolation } from './isolation-operations';
 import { chooseKitList, shareKitList, tickKitLine } from './kit-list-operations';
 import type { OperationDefinition } from './operation';
@@ -34,6 +34,7 @@ export const operations = {
   'step.answer': answerStep,
   'clock.start': startClock,
   'clock.stop': stopOwnClock,
+  'clock.stop-for': stopClockFor,
   'labor.add': addLabor,
   'labor.amend': amendLabor,
   'part.use': usePart,
@@ -45,6 +46,7 @@ export const operations = {
   'entry.withdraw': withdrawEntry,
   'isolation.record': recordIsolation,
   'code.bind': bindCode,
+  'code.unbind': unbindCode,
   'kit-list.choose': chooseKitList,
   'kit-list.share': shareKitList,
   'kit-list.tick': tickKitLine,

@@ -1,18 +1,18 @@
-import * as yup from 'yup';
 import type { WorkOrderId } from '../ids/ids';
 import type { Records } from '../records/records';
-import { acknowledgementId, coversHazards } from '../work/clock';
+import { isolationOf } from '../work/isolation';
+import { acknowledgementId, coversHazards, hazardsKnownAt } from '../work/clock';
 import { owedBefore, type Owed } from '../work/owed';
 import { transitions } from '../work/states';
 import { holdReasons, type WorkOrder } from '../work/work-order';
 import { stopClock } from './labor-operations';
-import { argsSchema, choiceField, idField, LONGEST_LINE, textField } from './fields';
+import { argsSchema, choiceField, idField, idListField, LONGEST_LINE, optionalTextField, textField } from './fields';
 import {
   beginWork,
   changeState,
   findOpenWork,
   findOwnWork,
-  hazardsChangedUnseen,
+  findWorkOfSite,
   isThereAlready,
   mayChangeState,
   newEntry,
@@ -22,21 +22,22 @@ import { accepted, defineOperation, refuse, type OperationContext, type Outcome,
 const onWork = { workOrderId: idField<WorkOrderId>() };
 const MOST_HAZARDS = 100;
 
-/** The person has read these hazards. Must name every hazard of the work order as it now stands. */
+/** The person has read these hazards. Must name every hazard of which the person could know, and no other. */
 export const acknowledgeHazards = defineOperation({
   label: 'acknowledging the hazards',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
-    hazardIds: yup.array().strict().of(idField()).required('Name the hazards.').max(MOST_HAZARDS),
+    hazardIds: idListField(MOST_HAZARDS, 'Name the hazards.'),
   }),
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
     const work = found.value;
     const named = new Set<string>(args.hazardIds);
-    const isPresentList = work.hazards.length === named.size && work.hazards.every((hazard) => named.has(hazard.id));
-    if (!isPresentList && !hazardsChangedUnseen(work, context)) return refuse('hazards_changed', {}, 'hazardIds');
+    const isComplete = hazardsKnownAt(work.hazards, context.knew).every(({ id }) => named.has(id));
+    const ofWork = new Set(work.hazards.map(({ id }) => id));
+    if (!isComplete || [...named].some((id) => !ofWork.has(id))) return refuse('hazards_changed', {}, 'hazardIds');
     const hazardIds: string[] = [...args.hazardIds];
     await records.put('acknowledgements', {
       id: acknowledgementId(work.id, context.person.id),
@@ -55,7 +56,7 @@ export const acknowledgeHazards = defineOperation({
 export const addHazard = defineOperation({
   label: 'this hazard',
   roles: ['technician', 'lead'],
-  schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), precaution: textField(LONGEST_LINE) }),
+  schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -64,8 +65,8 @@ export const addHazard = defineOperation({
     const id = acknowledgementId(work.id, context.person.id);
     const acknowledgement = await records.get('acknowledgements', id);
     const hadReadAll = coversHazards(acknowledgement, work.hazards);
-    const hazard = { id: context.operationId, hazard: args.hazard, precaution: args.precaution };
-    const hazards = [...work.hazards, hazard];
+    const hazard = { id: context.operationId, hazard: args.hazard, control: args.control };
+    const hazards = [...work.hazards, { ...hazard, addedAt: context.now }];
     await records.put('workOrders', { ...work, hazards, hazardsSince: context.now });
     await records.put('entries', newEntry(work, { kind: 'hazard', ...hazard }, context));
     if (!hadReadAll) return accepted;
@@ -105,7 +106,7 @@ export const holdWork = defineOperation({
   schema: argsSchema({
     ...onWork,
     reason: choiceField(holdReasons),
-    note: yup.string().strict().defined().max(LONGEST_LINE, 'text_too_long'),
+    note: optionalTextField(),
   }),
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
@@ -162,7 +163,7 @@ export const finishWork = defineOperation({
       context.settings.owed[work.kind],
       work.isolation,
     );
-    if (owed.length > 0) return refuse('still_owed', { what: owedInWords(owed) });
+    if (owed.length > 0) return refuse('not_finished_owed', countOwed(owed));
     const stopped = await stopOwnClockOn(records, work, context);
     if (!stopped.ok) return stopped;
     await changeState(records, work, 'finish', '', context);
@@ -170,13 +171,13 @@ export const finishWork = defineOperation({
   },
 });
 
-/** The lead takes finished work as it is; from then on it is locked. */
+/** The lead takes finished work as it is; from then on it is locked. Refused while a clock runs or a lock is on. */
 export const acceptWork = defineOperation({
   label: 'accepting',
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
   apply: async (records, args, context) =>
-    (await runningClocks(records, args.workOrderId)) ??
+    (await standInTheWay(records, args.workOrderId, 'not_accepted_owed', context)) ??
     leadTransition(records, args.workOrderId, 'accept', '', context),
 });
 
@@ -196,19 +197,29 @@ export const handBackWork = defineOperation({
   },
 });
 
-/** The work will not be done. Refused while a clock runs on it. */
+/** The work will not be done. Refused while a clock runs or a lock is on. */
 export const dropWork = defineOperation({
   label: 'dropping',
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   apply: async (records, args, context) =>
-    (await runningClocks(records, args.workOrderId)) ??
+    (await standInTheWay(records, args.workOrderId, 'not_dropped_owed', context)) ??
     leadTransition(records, args.workOrderId, 'drop', args.reason, context),
 });
 
-async function runningClocks(records: Records, workOrderId: WorkOrderId): Promise<Refusal | null> {
-  const clocks = await records.list('clocks', 'workOrder', workOrderId);
-  return clocks.length === 0 ? null : refuse('still_owed', { what: 'a running clock to stop is' });
+/** Running clocks and locks that are on, without which nothing is accepted or dropped. */
+async function standInTheWay(
+  records: Records,
+  workOrderId: WorkOrderId,
+  code: 'not_accepted_owed' | 'not_dropped_owed',
+  context: OperationContext,
+): Promise<Refusal | null> {
+  const found = await findWorkOfSite(records, workOrderId, context);
+  if (!found.ok) return found;
+  const clocks = (await records.list('clocks', 'workOrder', workOrderId)).length;
+  const entries = await records.list('entries', 'workOrder', workOrderId);
+  const locks = isolationOf(found.value.isolation, entries).points.reduce((sum, point) => sum + point.locks.length, 0);
+  return clocks + locks === 0 ? null : refuse(code, { clocks, locks });
 }
 
 async function leadTransition(
@@ -233,12 +244,8 @@ async function stopOwnClockOn(records: Records, work: WorkOrder, context: Operat
   return stopClock(records, clock, context.at, context);
 }
 
-function owedInWords(owed: readonly Owed[]): string {
-  const steps = owed.filter((each) => each.what === 'step').length;
-  const words: string[] = [];
-  if (steps > 0) words.push(steps === 1 ? '1 step' : `${steps} steps`);
-  if (owed.some((each) => each.what === 'time')) words.push('the time');
-  if (owed.some((each) => each.what === 'clockOfAnother')) words.push('a running clock of a mate');
-  if (owed.some((each) => each.what === 'lock')) words.push('a lock to take off');
-  return `${words.join(', ')} ${owed.length === 1 ? 'is' : 'are'}`;
+/** How many of each there are, for the sentence that says so. */
+function countOwed(owed: readonly Owed[]): { steps: number; times: number; clocks: number; locks: number } {
+  const count = (what: Owed['what']): number => owed.filter((each) => each.what === what).length;
+  return { steps: count('step'), times: count('time'), clocks: count('clockOfAnother'), locks: count('lock') };
 }

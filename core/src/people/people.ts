@@ -9,22 +9,27 @@ export interface Person {
   readonly name: string;
   readonly roles: readonly Role[];
   readonly siteIds: readonly SiteId[];
-  /** A craft of the settings, which sets the rate of this person's time. */
-  readonly craftId: string;
+  /** A trade of the settings, which sets the rate of this person's time. */
+  readonly tradeId: string;
 }
 
-/** People who share work. */
+/** People who share work, on the sites of that work. */
 export interface Crew {
   readonly id: CrewId;
   readonly name: string;
+  readonly siteIds: readonly SiteId[];
   readonly memberIds: readonly PersonId[];
 }
 
 export interface Site {
   readonly id: SiteId;
   readonly name: string;
+  /** IANA time zone; null for that of the settings. */
+  readonly zone: string | null;
+  /** ISO 4217; null for the currency of the settings. */
+  readonly currency: string | null;
 }
 
-export function hasRole(person: Person, wanted: readonly Role[]): boolean {
+export function hasRole(person: Pick<Person, 'roles'>, wanted: readonly Role[]): boolean {
   return person.roles.some((role) => wanted.includes(role));
 }

@@ -57,13 +57,18 @@ const job = (kit: readonly Partial<KitPart>[], tools: { name: string; count: num
 };
 
 describe('units', () => {
-  // NIST SP 811: 1 in = 25.4 mm exactly, 1 US gal = 3.785412 L, 1 lb = 0.45359237 kg exactly.
+  // NIST SP 811: 1 in = 25.4 mm, 1 US gal = 231 in³ = 3.785411784 L, 1 lb = 0.45359237 kg, all exactly.
   it.each([
     [500, 'mL', 'L', 1],
     [1_500_000, 'mL', 'L', 1_500],
     [1_000, 'US gal', 'L', 3_785],
     [1_000, 'in', 'mm', 25_400],
     [2_000, 'lb', 'kg', 907],
+    // 10⁹ thousandths show the gallon's last digits; exact halves go away from zero.
+    [1_000_000_000, 'US gal', 'L', 3_785_411_784],
+    [145, 'mL', 'cL', 15],
+    [-145, 'mL', 'cL', -15],
+    [6, 'in', 'ft', 1],
     [1_000, 'm', 'L', null],
     [1_000, 'box', 'pcs', null],
     [1_000, 'box', 'box', 1_000],
@@ -123,6 +128,38 @@ describe('a kit list', () => {
         expect(total(works.toReversed())).toBe(total(works));
       }),
     );
+  });
+
+  it('adds up before it rounds: three times 0.4 mL of a part in litres is not nothing', () => {
+    const drop = { partId: oil, binId: c4, quantity: 400, unit: 'mL' };
+    expect(kitListParts([job([drop]), job([drop]), job([drop])], rows).map(({ needed }) => needed)).toEqual([1]);
+    expect(kitListParts([job([drop, drop, drop])], rows).map(({ needed }) => needed)).toEqual([1]);
+  });
+
+  it('walks through one store before the next, whatever their names', () => {
+    const [two, b2] = [asId<StoreId>('two'), asId<BinId>('b2')];
+    const named = {
+      ...rows,
+      bins: new Map([...rows.bins, [b2, aBin({ id: b2, label: '1', storeId: two })]]),
+      stores: new Map([
+        [base, { id: base, siteId: site, name: 'Store' }],
+        [two, { id: two, siteId: site, name: 'Store 2' }],
+      ]),
+      levels: [...rows.levels, aLevel(9_000, { id: 'd', binId: b2 })],
+    };
+    const lines = kitListParts([job([{ binId: b2 }, { binId: c10 }, { partId: oil, binId: c4 }])], named);
+    expect(lines.map(({ binId }) => binId)).toEqual([c4, c10, b2]);
+  });
+
+  it('needs a tool that one job lists twice as often as both lines say', () => {
+    const twice = job(
+      [],
+      [
+        { name: 'Chain hoist', count: 1 },
+        { name: 'chain hoist', count: 2 },
+      ],
+    );
+    expect(kitListTools([twice, job([], [{ name: 'Chain hoist', count: 2 }])]).map(({ count: of }) => of)).toEqual([3]);
   });
 
   it('takes a tool along as often as one job needs it', () => {

@@ -3,6 +3,7 @@ import type { Thousandths } from '../quantity/quantity';
 import type { Bin, Part, StockLevel, Store } from '../stock/stock';
 import type { Instant } from '../time/instant';
 import type { KitPart, WorkOrder } from '../work/work-order';
+import { roundQuantity, type ExactQuantity } from '../stock/units';
 import { kitNeeds } from './kit';
 
 /** What somebody takes along: the chosen work orders, with whom it is shared, and what is in the bag. A person has one. */
@@ -55,24 +56,26 @@ export interface KitListRows {
  * by the label of the bin. Amounts in units that do not convert stand on lines of their own.
  */
 export function kitListParts(works: readonly WorkOrder[], rows: KitListRows): KitListPart[] {
-  const lines = new Map<string, { planned: KitPart; unit: string; needed: Thousandths; ids: Set<WorkOrderId> }>();
+  const lines = new Map<string, { planned: KitPart; unit: string; exact: ExactQuantity; ids: Set<WorkOrderId> }>();
   for (const work of works) {
     const needs = kitNeeds(
       work.kit,
       (partId) => rows.usedOf(work.id, partId),
       (partId) => rows.parts.get(partId),
     );
-    for (const { planned, quantity, unit, left } of needs) {
-      const needed = left ?? quantity;
-      if (needed === 0) continue;
+    for (const { planned, quantity, unit, exactLeft } of needs) {
+      const exact = exactLeft ?? { above: BigInt(quantity), below: 1n };
+      if (exact.above === 0n) continue;
       const key = `${planned.partId}@${planned.binId}@${unit}`;
-      const line = lines.get(key) ?? { planned, unit, needed: 0, ids: new Set() };
-      lines.set(key, { ...line, needed: line.needed + needed, ids: line.ids.add(work.id) });
+      const line = lines.get(key) ?? { planned, unit, exact: { above: 0n, below: exact.below }, ids: new Set() };
+      const above = line.exact.above + exact.above;
+      lines.set(key, { ...line, exact: { above, below: exact.below }, ids: line.ids.add(work.id) });
     }
   }
   const levelsOf = new Map<string, StockLevel[]>();
   for (const level of rows.levels) levelsOf.set(level.partId, [...(levelsOf.get(level.partId) ?? []), level]);
-  const found = [...lines].map(([key, { planned, unit, needed, ids }]): KitListPart => {
+  const found = [...lines].map(([key, { planned, unit, exact, ids }]): KitListPart => {
+    const needed = roundQuantity(exact);
     const levels = levelsOf.get(planned.partId) ?? [];
     const storeId = rows.bins.get(planned.binId)?.storeId ?? null;
     const isComparable = unit === rows.parts.get(planned.partId)?.unit;
@@ -94,15 +97,20 @@ export function kitListParts(works: readonly WorkOrder[], rows: KitListRows): Ki
         .map(({ binId, onHand: there }) => ({ binId, onHand: there })),
     };
   });
-  const place = (line: KitListPart): string =>
-    `${rows.stores.get(line.storeId ?? '')?.name ?? ''} ${rows.bins.get(line.binId)?.label ?? ''}`;
+  const storeOf = (line: KitListPart): string => rows.stores.get(line.storeId ?? '')?.name ?? '';
+  const binOf = (line: KitListPart): string => rows.bins.get(line.binId)?.label ?? '';
   return found.sort(
     (a, b) =>
       Number(b.short > 0) - Number(a.short > 0) ||
-      inWalkingOrder.compare(place(a), place(b)) ||
+      inWalkingOrder.compare(storeOf(a), storeOf(b)) ||
+      // Two stores of one name are still two.
+      compareText(a.storeId ?? '', b.storeId ?? '') ||
+      inWalkingOrder.compare(binOf(a), binOf(b)) ||
       (a.key < b.key ? -1 : 1),
   );
 }
+
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /** Bin C-4 before C-10. */
 const inWalkingOrder = new Intl.Collator('en', { numeric: true });
@@ -111,16 +119,26 @@ const inWalkingOrder = new Intl.Collator('en', { numeric: true });
 export function kitListTools(works: readonly WorkOrder[]): KitListTool[] {
   const tools = new Map<string, KitListTool>();
   for (const work of works) {
-    for (const { name, count } of work.tools) {
-      const key = `tool ${name.trim().toLowerCase()}`;
+    for (const [key, { name, count }] of toolsOf(work)) {
       const before = tools.get(key);
       tools.set(key, {
         key,
-        name: before?.name ?? name.trim(),
+        name: before?.name ?? name,
         count: Math.max(before?.count ?? 0, count),
         workOrderIds: [...(before?.workOrderIds ?? []), work.id],
       });
     }
   }
   return [...tools.values()].sort((a, b) => inWalkingOrder.compare(a.name, b.name));
+}
+
+/** What one job needs of each tool: one that it lists twice is needed as often as both lines say. */
+function toolsOf(work: WorkOrder): ReadonlyMap<string, { readonly name: string; readonly count: number }> {
+  const needed = new Map<string, { name: string; count: number }>();
+  for (const { name, count } of work.tools) {
+    const key = `tool ${name.trim().toLowerCase()}`;
+    const before = needed.get(key);
+    needed.set(key, { name: before?.name ?? name.trim(), count: (before?.count ?? 0) + count });
+  }
+  return needed;
 }

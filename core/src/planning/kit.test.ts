@@ -21,7 +21,14 @@ const needs = (kit: readonly KitPart[], used: number, unit = 'pcs') =>
 describe('what a kit still needs', () => {
   it('is what is planned less what was used, in the part’s own unit', () => {
     expect(needs([planned(3_000)], 1_000)).toEqual([
-      { planned: planned(3_000), quantity: 3_000, unit: 'pcs', used: 1_000, left: 2_000 },
+      {
+        planned: planned(3_000),
+        quantity: 3_000,
+        unit: 'pcs',
+        used: 1_000,
+        left: 2_000,
+        exactLeft: { above: 2_000n, below: 1n },
+      },
     ]);
     const [oil] = needs([planned(2_500_000, { unit: 'mL' })], 500, 'L');
     expect(oil).toMatchObject({ quantity: 2_500, unit: 'L', used: 500, left: 2_000 });
@@ -46,7 +53,9 @@ describe('what a kit still needs', () => {
 
   it('compares nothing that does not convert', () => {
     const box = planned(1_000, { unit: 'box' });
-    expect(needs([box], 400)).toEqual([{ planned: box, quantity: 1_000, unit: 'box', used: 400, left: null }]);
+    expect(needs([box], 400)).toEqual([
+      { planned: box, quantity: 1_000, unit: 'box', used: 400, left: null, exactLeft: null },
+    ]);
     expect(needs([planned(500), box], 400).map(({ used, left }) => [used, left])).toEqual([
       [400, 100],
       [0, null],

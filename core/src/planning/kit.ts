@@ -1,7 +1,7 @@
 import type { PartId } from '../ids/ids';
 import type { Thousandths } from '../quantity/quantity';
 import type { Part } from '../stock/stock';
-import { convertQuantity } from '../stock/units';
+import { exactQuantity, roundQuantity, type ExactQuantity } from '../stock/units';
 import { standingOf, type Entry } from '../work/entries';
 import type { KitPart } from '../work/work-order';
 
@@ -16,6 +16,8 @@ export interface KitNeed {
   readonly used: Thousandths;
   /** In the part's unit, never below zero; null where the planned unit does not convert to it. */
   readonly left: Thousandths | null;
+  /** The same before rounding, for adding it up. */
+  readonly exactLeft: ExactQuantity | null;
 }
 
 type PartOf = (partId: PartId) => Pick<Part, 'unit'> | undefined;
@@ -37,27 +39,33 @@ export function kitNeeds(
     for (const [index, { planned, inPartUnit }] of lines.entries())
       if ((inPartUnit !== null) === isComparable) lastOf.set(planned.partId, index);
   }
-  const rest = new Map<PartId, Thousandths>();
+  /** What is left to be counted against the lines that follow, in the fine steps of the part's unit. */
+  const rest = new Map<PartId, bigint>();
   return lines.map(({ planned, inPartUnit }, index) => {
     const { partId } = planned;
-    const usable = rest.get(partId) ?? usedOf(partId);
-    const spent = Math.min(usable, inPartUnit ?? 0);
-    const used = lastOf.get(partId) === index ? usable : spent;
-    rest.set(partId, usable - used);
+    const unit = partOf(partId)?.unit ?? planned.unit ?? '';
+    const { below } = exactQuantity(0, unit, unit) ?? { below: 1n };
+    const usable = rest.get(partId) ?? BigInt(usedOf(partId)) * below;
+    const spent = inPartUnit === null ? 0n : usable < inPartUnit.above ? usable : inPartUnit.above;
+    const left = usable - (lastOf.get(partId) === index ? usable : spent);
+    rest.set(partId, left);
+    const exactLeft = inPartUnit === null ? null : { above: inPartUnit.above - spent, below };
     return {
       planned,
-      quantity: inPartUnit ?? planned.quantity,
-      unit: (inPartUnit === null ? planned.unit : (partOf(partId)?.unit ?? planned.unit)) ?? '',
-      used,
-      left: inPartUnit === null ? null : inPartUnit - spent,
+      quantity: inPartUnit === null ? planned.quantity : roundQuantity(inPartUnit),
+      unit: (inPartUnit === null ? planned.unit : unit) ?? '',
+      // Rounded as a running sum, so that what the lines say adds up to what was used.
+      used: roundQuantity({ above: usable, below }) - roundQuantity({ above: left, below }),
+      left: exactLeft === null ? null : roundQuantity(exactLeft),
+      exactLeft,
     };
   });
 }
 
 /** A planned amount in the part's own unit; null when the two units measure different things. */
-function plannedInPartUnit(planned: KitPart, part: Pick<Part, 'unit'> | undefined): Thousandths | null {
-  if (planned.unit === null || part === undefined) return planned.quantity;
-  return convertQuantity(planned.quantity, planned.unit, part.unit);
+function plannedInPartUnit(planned: KitPart, part: Pick<Part, 'unit'> | undefined): ExactQuantity | null {
+  const unit = part?.unit ?? planned.unit ?? '';
+  return exactQuantity(planned.quantity, planned.unit ?? unit, unit);
 }
 
 /** What was used of each part by what was recorded on a job. */

@@ -1,11 +1,10 @@
 import type { PersonId } from '../ids/ids';
 import type { Crew } from '../people/people';
 import type { Asset, AssetCondition } from '../plant/plant';
-import { endOf } from '../sync/carried';
 import { calendarDaysBetween, startOfDay, type Zone } from '../time/zone';
 import type { Instant } from '../time/instant';
 import { isOpen } from '../work/states';
-import { urgencies, type Urgency, type WorkOrder } from '../work/work-order';
+import { doneAt, urgencies, type Urgency, type WorkOrder } from '../work/work-order';
 
 /** When a work order is to be done, which is how the Shift list is grouped. */
 export const shiftGroups = ['late', 'shift', 'week', 'later', 'done'] as const;
@@ -92,10 +91,19 @@ export function rankReasons({ work, asset }: Ranked, now: Instant, zone: Zone): 
   return reasons;
 }
 
-/** Ended work stays in the list until the end of the next shift, which is the local day after the one it ended on. */
-export function isInSight(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>, now: Instant, zone: Zone): boolean {
-  const end = endOf(work);
-  return end === null || now < startOfDay(end, zone, 2);
+/**
+ * Ended work stays in the list until the end of the next shift: the local day after the one on which its end came to be
+ * known, which may be long after it was done.
+ */
+export function isInSight(
+  work: Pick<WorkOrder, 'finishedAt' | 'closedAt' | 'turned'>,
+  now: Instant,
+  zone: Zone,
+): boolean {
+  const done = doneAt(work);
+  if (done === null) return true;
+  const known = work.turned?.since ?? done;
+  return now < startOfDay(known > done ? known : done, zone, 2);
 }
 
 /** Whether the work is the person's own: assigned by name, or to a crew the person belongs to. */

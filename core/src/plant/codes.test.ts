@@ -63,7 +63,9 @@ describe('binding a code', () => {
   });
 
   it('refuses what is no code, and assets that are not there', async () => {
-    expect(await bind('\u0000', assetId)).toBe('code_unreadable');
+    expect(await bind('\u0000', assetId)).toBe('control_characters');
+    expect(await bind('Müller 7', assetId)).toBe('code_unreadable');
+    expect(await bind('BIN:BASE:C-04', assetId)).toBe('code_of_other_kind');
     expect(await bind('X1', asId<AssetId>('none'))).toBe('not_found');
     expect(await bind('X1', asId<AssetId>('far'))).toBe('not_found');
   });

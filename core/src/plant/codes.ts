@@ -9,6 +9,8 @@ export interface Code {
   readonly assetId: AssetId;
   readonly by: PersonId;
   readonly at: Instant;
+  /** What it belonged to before, oldest first, and who had bound it then. */
+  readonly previous: readonly { readonly assetId: AssetId; readonly by: PersonId; readonly at: Instant }[];
 }
 
 /** The path of the address that our own labels carry, so that any phone's camera leads to the application. */
@@ -40,6 +42,18 @@ export function placeCode(id: PlaceId): string {
 export function readCode(text: string): string | null {
   const code = (fromLabel(text.trim()) ?? text).trim().toUpperCase().replace(/\s+/g, ' ');
   return code.length <= LONGEST_CODE && PRINTED.test(code) ? code : null;
+}
+
+/** The code of a machine's own label: its tag. */
+export function codeOfTag(tag: string): string {
+  return readCode(tag) ?? tag.toUpperCase();
+}
+
+const OTHER_KINDS = /^(BIN|PLACE):/;
+
+/** Whether a code is of a kind that never belongs to a machine: our own labels of bins and places. */
+export function isCodeOfOtherKind(code: string): boolean {
+  return OTHER_KINDS.test(code);
 }
 
 function fromLabel(text: string): string | null {

@@ -1,11 +1,11 @@
 import type { Follow, Notice, NoticeChoice } from '../notices/notices';
 import type { KitList } from '../planning/kit-list';
-import type { Code } from '../plant/codes';
+import { codeOfTag, type Code } from '../plant/codes';
 import type { Contact } from '../plant/contacts';
 import type { AssetDocument, Installation } from '../plant/documents';
 import type { Asset, MeasuringPoint, Place } from '../plant/plant';
 import type { Crew, Person, Site } from '../people/people';
-import type { Settings } from '../settings/settings';
+import type { Rate, Settings } from '../settings/settings';
 import { endOf } from '../sync/carried';
 import type { Bin, Movement, Part, StockLevel, Store } from '../stock/stock';
 import type { Acknowledgement, Clock } from '../work/clock';
@@ -17,6 +17,7 @@ import type { WorkOrder } from '../work/work-order';
 /** Every table that operations read or change, and the row it holds. Rows are never changed, only replaced. */
 export interface Tables {
   settings: Settings;
+  rates: Rate;
   sites: Site;
   people: Person;
   crews: Crew;
@@ -50,16 +51,22 @@ export type Row = Tables[TableName];
 /** For each table the named indexes by which its rows are listed: the key of a row, or null to leave it out. */
 export const tableIndexes = {
   settings: {},
-  sites: {},
-  people: {},
-  crews: {},
+  rates: { site: (row: Rate) => row.siteId },
+  sites: { site: (row: Site) => row.id },
+  people: { sites: (row: Person) => keyOfList(row.siteIds) },
+  crews: { sites: (row: Crew) => keyOfList(row.siteIds) },
   places: { site: (row: Place) => row.siteId },
-  assets: { site: (row: Asset) => row.siteId, parent: (row: Asset) => row.parentId },
+  assets: {
+    site: (row: Asset) => row.siteId,
+    parent: (row: Asset) => row.parentId,
+    /** Its own label. */
+    tag: (row: Asset) => codeOfTag(row.tag),
+  },
   points: { site: (row: MeasuringPoint) => row.siteId, asset: (row: MeasuringPoint) => row.assetId },
   parts: {},
   stores: { site: (row: Store) => row.siteId },
   bins: { site: (row: Bin) => row.siteId },
-  stock: { part: (row: StockLevel) => row.partId },
+  stock: { site: (row: StockLevel) => row.siteId, part: (row: StockLevel) => row.partId },
   movements: { level: (row: Movement) => `${row.partId}@${row.binId}`, workOrder: (row: Movement) => row.workOrderId },
   workOrders: {
     site: (row: WorkOrder) => row.siteId,
@@ -90,12 +97,16 @@ export const tableIndexes = {
   installations: { site: (row: Installation) => row.siteId, asset: (row: Installation) => row.assetId },
   codes: { site: (row: Code) => row.siteId, asset: (row: Code) => row.assetId },
   contacts: { site: (row: Contact) => row.siteId },
-  kitLists: {},
-  // Each person's own: `person` is also what a pull goes by.
+  kitLists: { readers: (row: KitList) => keyOfList([row.id, ...row.sharedWith]) },
   notices: { person: (row: Notice) => row.personId },
   follows: { person: (row: Follow) => row.personId, workOrder: (row: Follow) => row.workOrderId },
   noticeChoices: { person: (row: NoticeChoice) => row.personId },
 } as const satisfies { [T in TableName]: Record<string, (row: Tables[T]) => string | null> };
+
+/** Several ids as one key, of which each can be found as `|id|`. */
+export function keyOfList(ids: readonly string[]): string {
+  return `|${ids.join('|')}|`;
+}
 
 export type IndexName<T extends TableName> = keyof (typeof tableIndexes)[T] & string;
 

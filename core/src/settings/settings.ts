@@ -1,3 +1,5 @@
+import type { SiteId } from '../ids/ids';
+import { hasRole, type Person, type Role, type Site } from '../people/people';
 import type { WorkKind } from '../work/work-order';
 
 /** What must be there before a work order of a kind can be finished. */
@@ -8,30 +10,59 @@ export interface OwedRules {
   readonly time: boolean;
 }
 
-export interface Craft {
+/** What somebody has learned, by which work is handed out and time is priced. */
+export interface Trade {
   readonly id: string;
   readonly name: string;
-  /** Regular rate in the smallest currency unit an hour. */
-  readonly rateMinorPerHour: number;
+}
+
+/** What an hour of a trade costs on a site, in the currency of that site. Only who may see what people cost has it. */
+export interface Rate {
+  /** `siteId@tradeId`. */
+  readonly id: string;
+  readonly siteId: SiteId;
+  readonly tradeId: string;
+  /** Regular rate in the smallest currency unit an hour; may be a fraction of it. */
+  readonly minorPerHour: number;
+  /** Overtime is paid at this many percent of it (150 is one and a half times). */
+  readonly overtimePercent: number;
+}
+
+export function rateId(siteId: SiteId, tradeId: string): string {
+  return `${siteId}@${tradeId}`;
 }
 
 /** The one settings record: what is the same for everybody. */
 export interface Settings {
   readonly id: 'settings';
   readonly organization: string;
-  /** IANA time zone of the sites. */
+  /** IANA time zone of the sites that have none of their own. */
   readonly zone: string;
   /** BCP 47 language of the interface. */
   readonly language: string;
-  /** ISO 4217 currency of all money. */
+  /** ISO 4217 currency of part prices, and of the sites that have none of their own. */
   readonly currency: string;
   readonly units: 'metric' | 'imperial';
   /** Minutes of work in one shift of one person. */
   readonly shiftMinutes: number;
-  readonly crafts: readonly Craft[];
-  /** Overtime is paid at this many percent of the regular rate (150 is one and a half times). */
-  readonly overtimePercent: number;
+  readonly trades: readonly Trade[];
+  /** Who sees what people's time costs: nobody but persons with one of these roles. */
+  readonly laborCostSeenBy: readonly Role[];
   readonly owed: Readonly<Record<WorkKind, OwedRules>>;
 }
 
 export const SETTINGS_ID = 'settings';
+
+/** Whether a person sees what people's time costs. */
+export function seesLaborCost(person: Pick<Person, 'roles'>, settings: Pick<Settings, 'laborCostSeenBy'>): boolean {
+  return hasRole(person, settings.laborCostSeenBy);
+}
+
+/** The settings as they hold on a site: with its own time zone and currency where it has them. */
+export function settingsAt(settings: Settings, site: Site | undefined): Settings {
+  return {
+    ...settings,
+    zone: site?.zone ?? settings.zone,
+    currency: site?.currency ?? settings.currency,
+  };
+}

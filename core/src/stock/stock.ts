@@ -38,6 +38,8 @@ export interface Bin {
 export interface StockLevel {
   /** `partId@binId`. */
   readonly id: string;
+  /** The site of the bin. */
+  readonly siteId: SiteId;
   readonly partId: PartId;
   readonly binId: BinId;
   readonly onHand: Thousandths;

@@ -1,16 +1,29 @@
 import { asId, type CrewId } from '../ids/ids';
 import { aCrew, ann, aWorkOrder, bob, lea, noon } from '../testing/builders';
 import { minutesLater } from '../testing/works';
-import { assigneesOf, carriesWholeFor, isCarried, isWholeFor } from './carried';
+import type { WorkOrder } from '../work/work-order';
+import { assigneesOf, carriesWholeFor, endOf, isCarried, isWholeFor } from './carried';
 
 describe('what a phone carries', () => {
-  it('is open work, and ended work for three days', () => {
+  const carriedAt = (work: WorkOrder, ...minutes: number[]): boolean[] =>
+    minutes.map((each) => isCarried(work, minutesLater(each)));
+
+  it('is open work, and accepted or dropped work for three days', () => {
     expect(isCarried(aWorkOrder(), noon)).toBe(true);
-    const finished = aWorkOrder({ finishedAt: noon });
-    expect([3 * 1440 - 1, 3 * 1440].map((minutes) => isCarried(finished, minutesLater(minutes)))).toEqual([
-      true,
-      false,
-    ]);
+    const accepted = aWorkOrder({ state: 'accepted', finishedAt: noon, closedAt: noon });
+    expect(carriedAt(accepted, 3 * 1440 - 1, 3 * 1440)).toEqual([true, false]);
+  });
+
+  it('is finished work for as long as it waits, whenever it was done', () => {
+    const finished = aWorkOrder({ state: 'finished', finishedAt: minutesLater(-4 * 1440) });
+    expect(carriedAt(finished, 0, 30 * 1440)).toEqual([true, true]);
+    expect(endOf(finished)).toBeNull();
+  });
+
+  it('counts the three days from when the end came to be known, not from when it was brought about', () => {
+    const turned = { by: lea.id, since: minutesLater(5 * 1440) };
+    const late = aWorkOrder({ state: 'dropped', closedAt: noon, turned });
+    expect(carriedAt(late, 8 * 1440 - 1, 8 * 1440)).toEqual([true, false]);
   });
 
   it('is whole for oneself, one’s crews, and a lead', () => {

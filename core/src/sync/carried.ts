@@ -1,8 +1,9 @@
 import { hasRole, type Crew, type Person } from '../people/people';
 import { addMinutes, type Instant } from '../time/instant';
+import { isClosed } from '../work/states';
 import type { WorkOrder } from '../work/work-order';
 
-/** Finished, accepted and dropped work stays on the phones for this long. */
+/** Accepted and dropped work stays on the phones for this long. */
 const RECENT_DAYS = 3;
 
 /** Work that ended before this moment is not carried on phones. */
@@ -10,13 +11,19 @@ export function carriedSince(now: Instant): Instant {
   return addMinutes(now, -RECENT_DAYS * 24 * 60);
 }
 
-/** When the work left the open work; null while it is open. */
-export function endOf(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>): Instant | null {
-  return work.closedAt ?? work.finishedAt;
+/** What says whether and when work has ended. */
+export type Ending = Pick<WorkOrder, 'state' | 'closedAt' | 'turned'>;
+
+/**
+ * When it came to be known, by the server's time, that the work was accepted or dropped; null until then. Work that is
+ * finished waits for somebody, so it has not ended, however long it waits and whenever it was done.
+ */
+export function endOf(work: Ending): Instant | null {
+  return isClosed(work.state) ? (work.turned?.since ?? work.closedAt) : null;
 }
 
 /** Whether phones of its site carry this work order. */
-export function isCarried(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>, now: Instant): boolean {
+export function isCarried(work: Ending, now: Instant): boolean {
   const end = endOf(work);
   return end === null || end > carriedSince(now);
 }

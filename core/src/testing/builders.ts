@@ -18,11 +18,11 @@ import type { PastJob } from '../history/past-job';
 import { money } from '../money/money';
 import type { Operation } from '../operations/operation';
 import type { ArgsOf, OperationName } from '../operations/registry';
-import type { Crew, Person } from '../people/people';
+import type { Crew, Person, Site } from '../people/people';
 import type { Asset, MeasuringPoint } from '../plant/plant';
 import type { Change } from '../records/records';
 import type { TableName, Tables } from '../records/tables';
-import type { Settings } from '../settings/settings';
+import { rateId, type Rate, type Settings } from '../settings/settings';
 import { stockLevelId, type Bin, type Part, type StockLevel } from '../stock/stock';
 import { parseInstant, type Instant } from '../time/instant';
 import type { Entry, EntryContent } from '../work/entries';
@@ -45,7 +45,7 @@ export const aPerson = (given: Partial<Person> = {}): Person => ({
   name: 'Ann',
   roles: ['technician'],
   siteIds: [site],
-  craftId: 'mechanical',
+  tradeId: 'mechanical',
   ...given,
 });
 
@@ -56,6 +56,7 @@ export const lea = aPerson({ id: asId<PersonId>('lea'), name: 'Lea', roles: ['le
 export const aCrew = (given: Partial<Crew> = {}): Crew => ({
   id: asId<CrewId>('crew'),
   name: 'Crew',
+  siteIds: [site],
   memberIds: [bob.id],
   ...given,
 });
@@ -68,14 +69,32 @@ export const someSettings = (given: Partial<Settings> = {}): Settings => ({
   currency: 'EUR',
   units: 'metric',
   shiftMinutes: 480,
-  crafts: [{ id: 'mechanical', name: 'Mechanical', rateMinorPerHour: 6_000 }],
-  overtimePercent: 150,
+  trades: [{ id: 'mechanical', name: 'Mechanical' }],
+  laborCostSeenBy: ['lead'],
   owed: {
     corrective: { steps: true, time: true },
     preventive: { steps: true, time: true },
     inspection: { steps: true, time: true },
     improvement: { steps: false, time: false },
   },
+  ...given,
+});
+
+/** 60 euros an hour for mechanics, half as much again for overtime. */
+export const aRate = (given: Partial<Rate> = {}): Rate => ({
+  id: rateId(site, 'mechanical'),
+  siteId: site,
+  tradeId: 'mechanical',
+  minorPerHour: 6_000,
+  overtimePercent: 150,
+  ...given,
+});
+
+export const aSite = (given: Partial<Site> = {}): Site => ({
+  id: site,
+  name: 'Site',
+  zone: null,
+  currency: null,
   ...given,
 });
 
@@ -90,7 +109,7 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   state: 'ready',
   title: 'Seal weeping',
   reason: 'Oil on the floor',
-  craftId: 'mechanical',
+  tradeId: 'mechanical',
   dueAt: null,
   estimateMinutes: 60,
   personIds: [ann.id],
@@ -156,7 +175,7 @@ export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
   assetId,
   placeId: asId<PlaceId>('place'),
   kind: 'corrective',
-  craftId: 'mechanical',
+  tradeId: 'mechanical',
   state: 'accepted',
   title: 'Seal weeping',
   reason: 'Oil on the floor',
@@ -207,6 +226,7 @@ export const aBin = (given: Partial<Bin> = {}): Bin => ({
 
 export const aLevel = (onHand: number, given: Partial<StockLevel> = {}): StockLevel => ({
   id: stockLevelId(partId, binId),
+  siteId: site,
   partId,
   binId,
   onHand,
@@ -232,6 +252,7 @@ export const aUse = (quantity: number): EntryContent => ({
   partId,
   binId,
   quantity,
+  unitPrice: { minor: 0, currency: 'EUR' },
   cost: money(0, 'EUR'),
 });
 
@@ -244,7 +265,8 @@ export function put<T extends TableName>(table: T, row: Tables[T]): Change {
 export function smallWorks(work: Partial<WorkOrder> = {}, steps: readonly Step[] = []): Change[] {
   return [
     put('settings', someSettings()),
-    put('sites', { id: site, name: 'Site' }),
+    put('rates', aRate()),
+    put('sites', aSite()),
     put('people', ann),
     put('people', bob),
     put('people', lea),

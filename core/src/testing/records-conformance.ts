@@ -37,12 +37,12 @@ export function describeRecords(
     it('moves a row in its index when its key changes, and leaves out null', () =>
       withRecords(async (records) => {
         await records.put('workOrders', aWorkOrder());
-        const finishedAt = aWorkOrder().createdAt;
-        expect(await records.list('workOrders', 'ended', finishedAt)).toEqual([]);
-        await records.put('workOrders', aWorkOrder({ finishedAt }));
-        expect(await records.list('workOrders', 'ended', finishedAt)).toHaveLength(1);
+        const closedAt = aWorkOrder().createdAt;
+        expect(await records.list('workOrders', 'ended', closedAt)).toEqual([]);
+        await records.put('workOrders', aWorkOrder({ state: 'accepted', closedAt }));
+        expect(await records.list('workOrders', 'ended', closedAt)).toHaveLength(1);
         await records.put('workOrders', aWorkOrder());
-        expect(await records.list('workOrders', 'ended', finishedAt)).toEqual([]);
+        expect(await records.list('workOrders', 'ended', closedAt)).toEqual([]);
       }));
 
     it('removes a row, and does not mind one that is not there', () =>

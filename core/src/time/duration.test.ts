@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { formatClock, formatDuration, parseDuration, typedDuration } from './duration';
 
 describe('parseDuration', () => {
-  it.each(['1:30', '1.5', '1,5', '90m', '1h30', '1.5h', '1,5 h', '90 min', '01:30', '1h30m'])(
+  it.each(['1:30', '1.5', '1,5', '90m', '1h30', '1.5h', '1,5 h', '90 min', '01:30', '1h30m', ' 1 h 30 ', '1 h 30 min'])(
     'reads %s as 90 minutes',
     (text) => {
       expect(parseDuration(text)).toBe(90);
@@ -23,12 +23,29 @@ describe('parseDuration', () => {
     expect(parseDuration(text)).toBe(minutes);
   });
 
-  it.each(['', ' ', 'h', '.', '1:60', '1:5', '-1', '1e3', '1.5.5', '90mm', 'an hour', '1h75', '12345h'])(
-    'does not read %j',
-    (text) => {
-      expect(parseDuration(text)).toBeUndefined();
-    },
-  );
+  it.each([
+    '',
+    ' ',
+    'h',
+    '.',
+    '1:60',
+    '1:5',
+    '-1',
+    '1e3',
+    '1.5.5',
+    '90mm',
+    'an hour',
+    '1h75',
+    '12345h',
+    '1 5',
+    '1 . 5',
+    '1: 30',
+    '1  h',
+    '9 0 m',
+    '1 5 h',
+  ])('does not read %j', (text) => {
+    expect(parseDuration(text)).toBeUndefined();
+  });
 
   it('reads back every whole minute that it writes, in every form', () => {
     fc.assert(

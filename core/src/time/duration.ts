@@ -2,18 +2,20 @@
 export const LONGEST_LABOR_MINUTES = 24 * 60;
 
 const CLOCK_FORM = /^(\d{1,3}):([0-5]\d)$/;
-const HOURS_FORM = /^(\d{0,3})(?:[.,](\d{1,4}))?(?:h|hours?)?$/;
-const MINUTES_FORM = /^(\d{1,5})(?:m|min|minutes?)$/;
-const BOTH_FORM = /^(\d{1,3})h([0-5]?\d)(?:m|min)?$/;
+const HOURS_FORM = /^(\d{0,3})(?:[.,](\d{1,4}))?(?: ?(?:h|hours?))?$/;
+const MINUTES_FORM = /^(\d{1,5}) ?(?:m|min|minutes?)$/;
+const BOTH_FORM = /^(\d{1,3}) ?h ?([0-5]?\d)(?: ?(?:m|min))?$/;
 
 /**
  * Reads a duration as people write it: `1:30`, `1.5`, `1,5`, `1.5h`, `90m`, `1h30` are all 90 minutes.
- * A bare number is hours. A fraction of an hour is rounded to the nearest whole minute, exactly (no floating point).
+ * A bare number is hours. One blank may stand between a figure and its unit or the next figure's (`1 h 30`), and nowhere
+ * else: what is not one of these forms is not guessed at. A fraction of an hour is rounded to the nearest whole minute, exactly (no floating point).
  *
  * @returns whole minutes, or `undefined` when the text is not a duration.
  */
 export function parseDuration(text: string): number | undefined {
-  const compact = text.toLowerCase().replace(/\s+/g, '');
+  // The blank that does not break counts as one, so that what we write ourselves is read back.
+  const compact = text.trim().toLowerCase().replaceAll('\u00a0', ' ');
   if (compact === '') return undefined;
   const clock = CLOCK_FORM.exec(compact) ?? BOTH_FORM.exec(compact);
   if (clock !== null) return Number(clock[1]) * 60 + Number(clock[2]);

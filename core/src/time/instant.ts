@@ -20,7 +20,7 @@ export function toMillis(instant: Instant): number {
   return Date.parse(instant);
 }
 
-/** ISO 8601 text with `Z` or an offset to an instant. Throws `time_unreadable` when it is neither. */
+/** ISO 8601 text with `Z` or an offset, from the years 1900 to 2199, to an instant. Throws `time_unreadable` when it is neither. */
 export function parseInstant(text: string): Instant {
   const instant = tryParseInstant(text);
   if (instant === undefined) throw new OilcanError('time_unreadable', { text });
@@ -39,7 +39,15 @@ export function tryParseInstant(text: string): Instant | undefined {
   if (match === null) return undefined;
   const [year, month, day] = [Number(match[1]), Number(match[2]), Number(match[3])];
   if (month < 1 || month > 12 || day < 1 || day > daysInMonth(year, month)) return undefined;
-  return instantFromMillis(Date.parse(text));
+  const instant = instantFromMillis(Date.parse(text));
+  return isWithinYears(instant) ? instant : undefined;
+}
+
+/** Years in which a moment of maintenance can lie. Beyond them a text would lose its one length, and its order. */
+const YEARS = { from: '1900', before: '2200' };
+
+function isWithinYears(instant: Instant): boolean {
+  return instant >= YEARS.from && instant < YEARS.before && !instant.startsWith('+') && !instant.startsWith('-');
 }
 
 function daysInMonth(year: number, month: number): number {

@@ -1,5 +1,6 @@
 import type { PersonId, SiteId, WorkOrderId } from '../ids/ids';
 import { minutesBetween, type Instant } from '../time/instant';
+import type { Hazard } from './work-order';
 
 /** Somebody's running clock. A person has at most one, so the person's id is its id. */
 export interface Clock {
@@ -27,6 +28,11 @@ export interface Acknowledgement {
 
 export function acknowledgementId(workOrderId: WorkOrderId, personId: PersonId): string {
   return `${workOrderId}@${personId}`;
+}
+
+/** The hazards of which a person could know who last heard of others at this moment. */
+export function hazardsKnownAt(hazards: readonly Hazard[], knew: Instant): readonly Hazard[] {
+  return hazards.filter(({ addedAt }) => addedAt === undefined || addedAt < knew);
 }
 
 /** Whether every hazard was in the list that the person acknowledged. */

@@ -1,45 +1,41 @@
-import { money, scaleMoney, sumMoney, type Money } from '../money/money';
+import { scaleAmount, sumsByCurrency, type Money } from '../money/money';
 import type { Thousandths } from '../quantity/quantity';
-import type { Settings } from '../settings/settings';
-import { standingOf, type Entry, type TimeType } from './entries';
+import { standingOf, type Entry, type LaborRate, type TimeType, type UnitPrice } from './entries';
 
 /**
- * What so many minutes of a craft cost, rounded once to the smallest currency unit.
- * An unknown craft costs nothing; travel is paid like regular time (common practice).
+ * What so many minutes cost at a rate, rounded once to the smallest currency unit; travel is paid like regular time
+ * (common practice).
  */
-export function laborCost(minutes: number, craftId: string, timeType: TimeType, settings: Settings): Money {
-  const rate = settings.crafts.find((craft) => craft.id === craftId)?.rateMinorPerHour ?? 0;
-  const percent = timeType === 'overtime' ? settings.overtimePercent : 100;
-  return scaleMoney(money(rate, settings.currency), minutes * percent, 60 * 100);
+export function laborCost(minutes: number, timeType: TimeType, rate: LaborRate): Money {
+  const percent = timeType === 'overtime' ? rate.overtimePercent : 100;
+  return scaleAmount([rate.minorPerHour, minutes, percent], 60 * 100, rate.currency);
 }
 
 /** What an amount of a part costs at a price for one unit. */
-export function partCost(quantity: Thousandths, priceMinor: number, currency: string): Money {
-  return scaleMoney(money(priceMinor, currency), quantity, 1000);
+export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {
+  return scaleAmount([unitPrice.minor, quantity], 1000, unitPrice.currency);
 }
 
+/** What a work order cost. Amounts of different currencies are never added: there is one sum of each. */
 export interface WorkCost {
   readonly laborMinutes: number;
-  readonly labor: Money;
-  readonly parts: Money;
-  readonly total: Money;
+  /** Null where somebody's time has no cost that one may see. */
+  readonly labor: readonly Money[] | null;
+  readonly parts: readonly Money[];
+  /** Of time and parts, or of parts alone where the cost of time may not be seen. */
+  readonly total: readonly Money[];
 }
 
 /** What a work order cost, from its standing entries. */
-export function costOf(entries: readonly Entry[], currency: string): WorkCost {
+export function costOf(entries: readonly Entry[]): WorkCost {
   const labor = standingOf(entries, 'labor').map((entry) => entry.content);
-  const laborSum = sumMoney(
-    labor.map((content) => content.cost),
-    currency,
-  );
-  const parts = sumMoney(
-    standingOf(entries, 'part').map((entry) => entry.content.cost),
-    currency,
-  );
+  const costs = labor.flatMap(({ cost }) => cost ?? []);
+  const laborSums = costs.length < labor.length ? null : sumsByCurrency(costs);
+  const parts = sumsByCurrency(standingOf(entries, 'part').map((entry) => entry.content.cost));
   return {
     laborMinutes: labor.reduce((sum, content) => sum + content.minutes, 0),
-    labor: laborSum,
+    labor: laborSums,
     parts,
-    total: sumMoney([laborSum, parts], currency),
+    total: sumsByCurrency([...(laborSums ?? []), ...parts]),
   };
 }

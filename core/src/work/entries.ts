@@ -14,7 +14,7 @@ import type {
 import type { Money } from '../money/money';
 import type { Thousandths } from '../quantity/quantity';
 import type { ReadingLevel } from '../readings/limits';
-import type { Instant } from '../time/instant';
+import { minutesBetween, type Instant } from '../time/instant';
 import type { IsolationContent } from './isolation';
 import type { StepAnswer } from './steps';
 import type { WorkState } from './work-order';
@@ -22,22 +22,47 @@ import type { WorkState } from './work-order';
 export const timeTypes = ['regular', 'overtime', 'travel'] as const;
 export type TimeType = (typeof timeTypes)[number];
 
-/** Somebody's time. Its cost is fixed when it is recorded, so that a later rate does not rewrite the past. */
+/** What somebody's time was paid by when it was recorded. */
+export interface LaborRate {
+  /** Regular rate in the smallest currency unit an hour; may be a fraction of it. */
+  readonly minorPerHour: number;
+  /** Overtime is paid at this many percent of it. */
+  readonly overtimePercent: number;
+  /** ISO 4217. */
+  readonly currency: string;
+}
+
+/**
+ * Somebody's time. Its rate and cost are fixed when it is recorded, so that neither a later rate nor an amendment rewrites
+ * the past. Both are null for whoever may not see what people cost, and on a phone that does not carry the rates.
+ */
 export interface LaborContent {
   readonly kind: 'labor';
   readonly personId: PersonId;
   readonly startedAt: Instant;
   readonly minutes: number;
   readonly timeType: TimeType;
-  readonly cost: Money;
+  readonly rate: LaborRate | null;
+  readonly cost: Money | null;
+  /** Why somebody else stopped this person's clock; absent otherwise. */
+  readonly stoppedBecause?: string;
 }
 
-/** A part used (quantity above zero). */
+/** What one unit of a part cost when it was used. */
+export interface UnitPrice {
+  /** In the smallest currency unit; may be a fraction of it. */
+  readonly minor: number;
+  /** ISO 4217. */
+  readonly currency: string;
+}
+
+/** A part used (quantity above zero), at a price that stays as it was. */
 export interface PartContent {
   readonly kind: 'part';
   readonly partId: PartId;
   readonly binId: BinId;
   readonly quantity: Thousandths;
+  readonly unitPrice: UnitPrice;
   readonly cost: Money;
 }
 
@@ -70,7 +95,7 @@ export interface HazardContent {
   readonly kind: 'hazard';
   readonly id: string;
   readonly hazard: string;
-  readonly precaution: string;
+  readonly control: string;
 }
 
 /** A picture, kept as a file under its SHA-256. */
@@ -140,6 +165,25 @@ export type EntryContent =
 
 export type EntryKind = EntryContent['kind'];
 
+/** How an entry came in, where a lead should look twice at its time. */
+export interface Arrival {
+  /** When it came to the server. */
+  readonly at: Instant;
+  /** How far its device's clock was off, in minutes; zero when it was right. */
+  readonly clockOffMinutes: number;
+}
+
+/** What comes in so long after it was made, or from a clock that is so far off, is marked for the review. */
+const LATE_MINUTES = 24 * 60;
+const CLOCK_OFF_MINUTES = 10;
+
+/** The mark of an entry that was made at `at` and comes in at `now`; undefined when nothing is strange about it. */
+export function arrivalOf(at: Instant, now: Instant, clockOffMinutes: number): Arrival | undefined {
+  const isOff = Math.abs(clockOffMinutes) > CLOCK_OFF_MINUTES;
+  if (!isOff && minutesBetween(at, now) <= LATE_MINUTES) return undefined;
+  return { at: now, clockOffMinutes: isOff ? clockOffMinutes : 0 };
+}
+
 /** One thing recorded on a work order. Never changed: amended by another entry that names it. */
 export interface Entry {
   readonly id: EntryId;
@@ -150,6 +194,8 @@ export interface Entry {
   readonly at: Instant;
   readonly by: PersonId;
   readonly amends: EntryId | null;
+  /** Present where it was recorded long after it happened, or by a clock that was far off. */
+  readonly arrival?: Arrival;
   readonly content: EntryContent;
 }
 

@@ -136,7 +136,7 @@ describe('locking out', () => {
     await lockOutAll();
     const finish = anOperation('work.finish', { workOrderId: workId }, { at: addMinutes(noon, 30) });
     const { outcome } = await applyOperation(records, finish, ann, addMinutes(noon, 30));
-    expect(outcome).toMatchObject({ ok: false, code: 'still_owed', values: { what: expect.stringContaining('lock') } });
+    expect(outcome).toMatchObject({ ok: false, code: 'not_finished_owed', values: { locks: 2 } });
   });
 
   it('of nothing is safe', () => {

@@ -27,6 +27,11 @@ export function canChange(state: WorkState, transition: Transition): boolean {
   return transitions[transition].from.includes(state);
 }
 
+/** Whether nobody has to act on it any more: accepted or dropped. */
+export function isClosed(state: WorkState): boolean {
+  return state === 'accepted' || state === 'dropped';
+}
+
 /** Whether work can still be recorded: not finished, accepted or dropped. */
 export function isOpen(state: WorkState): boolean {
   return state === 'ready' || state === 'underway' || state === 'held';

@@ -20,7 +20,10 @@ export type HoldReason = (typeof holdReasons)[number];
 export interface Hazard {
   readonly id: string;
   readonly hazard: string;
-  readonly precaution: string;
+  /** What is done about it (ISO 45001). */
+  readonly control: string;
+  /** When it came to be known; absent where the work order was made with it. */
+  readonly addedAt?: Instant;
 }
 
 /** A part that the job is expected to take. */
@@ -39,6 +42,11 @@ export interface KitTool {
   readonly count: number;
 }
 
+/** When it left the open work, as far as those who did it say: dropped, accepted or finished; null while it is open. */
+export function doneAt(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>): Instant | null {
+  return work.closedAt ?? work.finishedAt;
+}
+
 /** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
 export interface WorkOrder {
   readonly id: WorkOrderId;
@@ -53,7 +61,7 @@ export interface WorkOrder {
   readonly title: string;
   /** Why it is done: what was noticed, or what makes it due. */
   readonly reason: string;
-  readonly craftId: string;
+  readonly tradeId: string;
   readonly dueAt: Instant | null;
   readonly estimateMinutes: number;
   readonly personIds: readonly PersonId[];

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asId, type EntryId, type PersonId } from '../ids/ids';
 import { money } from '../money/money';
-import { ann, aStep, aWorkOrder, binId, bob, noon, partId, someSettings, anEntry } from '../testing/builders';
+import { ann, aStep, aWorkOrder, binId, bob, noon, partId, anEntry } from '../testing/builders';
 import { addMinutes } from '../time/instant';
 import { clockMinutes } from './clock';
 import { costOf, laborCost, partCost } from './cost';
@@ -19,6 +19,7 @@ const labor = (minutes: number): EntryContent => ({
   startedAt: noon,
   minutes,
   timeType: 'regular',
+  rate: null,
   cost: money(minutes * 100, 'EUR'),
 });
 
@@ -85,29 +86,56 @@ describe('entries', () => {
 });
 
 describe('cost', () => {
-  const settings = someSettings();
+  const rate = { minorPerHour: 6_000, overtimePercent: 150, currency: 'EUR' };
+  const part = (minor: number, currency = 'EUR', id = '5') =>
+    entry(id, {
+      kind: 'part',
+      partId,
+      binId,
+      quantity: 1_000,
+      unitPrice: { minor, currency },
+      cost: money(minor, currency),
+    });
 
-  it('is time at the rate of the craft, overtime more', () => {
-    expect(laborCost(90, 'mechanical', 'regular', settings).minor).toBe(9_000);
-    expect(laborCost(90, 'mechanical', 'overtime', settings).minor).toBe(13_500);
-    expect(laborCost(1, 'mechanical', 'travel', settings).minor).toBe(100);
-    expect(laborCost(90, 'unknown', 'regular', settings).minor).toBe(0);
+  it('is time at the rate of the trade, overtime more', () => {
+    expect(laborCost(90, 'regular', rate).minor).toBe(9_000);
+    expect(laborCost(90, 'overtime', rate).minor).toBe(13_500);
+    expect(laborCost(1, 'travel', rate).minor).toBe(100);
   });
 
-  it('is amounts of parts at their price', () => {
-    expect(partCost(2_000, 3_820, 'EUR').minor).toBe(7_640);
-    expect(partCost(333, 100, 'EUR').minor).toBe(33);
+  it('takes rates and percents that are fractions, and rounds once', () => {
+    // 53.75 × 1.5 h × 137.5 % = 110.859375.
+    expect(laborCost(90, 'overtime', { ...rate, minorPerHour: 5_375, overtimePercent: 137.5 }).minor).toBe(11_086);
+    expect(laborCost(60, 'regular', { ...rate, minorPerHour: 0.1 + 0.2 }).minor).toBe(0);
+    expect(laborCost(600, 'regular', { ...rate, minorPerHour: 0.25 }).minor).toBe(3);
+  });
+
+  it('is amounts of parts at their price, which may be a fraction too', () => {
+    expect(partCost(2_000, { minor: 3_820, currency: 'EUR' }).minor).toBe(7_640);
+    expect(partCost(333, { minor: 100, currency: 'EUR' }).minor).toBe(33);
+    expect(partCost(100_000, { minor: 12.5, currency: 'EUR' }).minor).toBe(1_250);
   });
 
   it('adds up what stands', () => {
-    const part = entry('5', { kind: 'part', partId, binId, quantity: 1_000, cost: money(3_820, 'EUR') });
-    const entries = [entry('1', labor(60)), entry('2', labor(90), { amends: asId<EntryId>('1') }), part];
-    expect(costOf(entries, 'EUR')).toEqual({
+    const entries = [entry('1', labor(60)), entry('2', labor(90), { amends: asId<EntryId>('1') }), part(3_820)];
+    expect(costOf(entries)).toEqual({
       laborMinutes: 90,
-      labor: money(9_000, 'EUR'),
-      parts: money(3_820, 'EUR'),
-      total: money(12_820, 'EUR'),
+      labor: [money(9_000, 'EUR')],
+      parts: [money(3_820, 'EUR')],
+      total: [money(12_820, 'EUR')],
     });
+  });
+
+  it('of two currencies is two sums', () => {
+    expect(costOf([entry('1', labor(60)), part(500, 'CHF'), part(250, 'CHF', '6')]).total).toEqual([
+      money(6_000, 'EUR'),
+      money(750, 'CHF'),
+    ]);
+  });
+
+  it('says nothing of time whose cost one may not see, and still its hours', () => {
+    const hidden = entry('1', { ...labor(60), cost: null } as EntryContent);
+    expect(costOf([hidden, part(500)])).toMatchObject({ laborMinutes: 60, labor: null, total: [money(500, 'EUR')] });
   });
 });
 

@@ -52,6 +52,6 @@ export function codesOf(sector: Sector, assets: ReadonlyMap<string, Asset>, now:
     const asset = assets.get(key ?? '');
     if (asset === undefined || code === undefined) return [];
     const at = addMinutes(now, -90 * DAY);
-    return [{ id: code, siteId: asset.siteId, assetId: asset.id, by: tess.id, at }];
+    return [{ id: code, siteId: asset.siteId, assetId: asset.id, by: tess.id, at, previous: [] }];
   });
 }

@@ -1,9 +1,12 @@
 import {
   asId,
+  rateId,
   type Crew,
   type CrewId,
+  type LaborRate,
   type Person,
   type PersonId,
+  type Rate,
   type Settings,
   type Site,
   type SiteId,
@@ -13,17 +16,17 @@ export const lifts = asId<SiteId>('site-lifts');
 export const snow = asId<SiteId>('site-snow');
 
 export const sites: readonly Site[] = [
-  { id: lifts, name: 'Lifts' },
-  { id: snow, name: 'Snow plant' },
+  { id: lifts, name: 'Lifts', zone: null, currency: null },
+  { id: snow, name: 'Snow plant', zone: null, currency: null },
 ];
 
 const person = (
   id: string,
   name: string,
   roles: Person['roles'],
-  craftId: string,
+  tradeId: string,
   siteIds: readonly SiteId[] = [lifts, snow],
-): Person => ({ id: asId<PersonId>(id), name, roles, craftId, siteIds });
+): Person => ({ id: asId<PersonId>(id), name, roles, tradeId, siteIds });
 
 const ines = person('ines', 'Ines Okafor', ['technician'], 'mechanical');
 const pavel = person('pavel', 'Pavel Brandt', ['technician'], 'electrical');
@@ -35,9 +38,44 @@ const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store');
 export const people: readonly Person[] = [ines, pavel, mira, jonas, tess, arun];
 const technicians: readonly Person[] = [ines, pavel, mira, jonas];
 
-const ropeCrew: Crew = { id: asId<CrewId>('crew-rope'), name: 'Rope crew', memberIds: [jonas.id, ines.id] };
-const plantCrew: Crew = { id: asId<CrewId>('crew-plant'), name: 'Plant crew', memberIds: [pavel.id, mira.id] };
+const ropeCrew: Crew = {
+  id: asId<CrewId>('crew-rope'),
+  name: 'Rope crew',
+  siteIds: [lifts],
+  memberIds: [jonas.id, ines.id],
+};
+const plantCrew: Crew = {
+  id: asId<CrewId>('crew-plant'),
+  name: 'Plant crew',
+  siteIds: [lifts, snow],
+  memberIds: [pavel.id, mira.id],
+};
 export const crews: readonly Crew[] = [ropeCrew, plantCrew];
+
+/** What an hour of each trade costs, in cents. */
+const centsPerHour: Readonly<Record<string, number>> = {
+  mechanical: 5_400,
+  electrical: 5_800,
+  hydraulics: 5_600,
+  rope: 5_600,
+  lead: 6_400,
+  store: 4_600,
+};
+
+export const rates: readonly Rate[] = [lifts, snow].flatMap((siteId) =>
+  Object.entries(centsPerHour).map(([tradeId, minorPerHour]) => ({
+    id: rateId(siteId, tradeId),
+    siteId,
+    tradeId,
+    minorPerHour,
+    overtimePercent: 150,
+  })),
+);
+
+/** The rate of a trade, as time was paid by it. */
+export function laborRateOf(tradeId: string): LaborRate {
+  return { minorPerHour: centsPerHour[tradeId] ?? 0, overtimePercent: 150, currency: settings.currency };
+}
 
 export const settings: Settings = {
   id: 'settings',
@@ -47,15 +85,15 @@ export const settings: Settings = {
   currency: 'EUR',
   units: 'metric',
   shiftMinutes: 480,
-  crafts: [
-    { id: 'mechanical', name: 'Mechanical', rateMinorPerHour: 5_400 },
-    { id: 'electrical', name: 'Electrical', rateMinorPerHour: 5_800 },
-    { id: 'hydraulics', name: 'Hydraulics', rateMinorPerHour: 5_600 },
-    { id: 'rope', name: 'Rope and grips', rateMinorPerHour: 5_600 },
-    { id: 'lead', name: 'Lead', rateMinorPerHour: 6_400 },
-    { id: 'store', name: 'Store', rateMinorPerHour: 4_600 },
+  trades: [
+    { id: 'mechanical', name: 'Mechanical' },
+    { id: 'electrical', name: 'Electrical' },
+    { id: 'hydraulics', name: 'Hydraulics' },
+    { id: 'rope', name: 'Rope and grips' },
+    { id: 'lead', name: 'Lead' },
+    { id: 'store', name: 'Store' },
   ],
-  overtimePercent: 150,
+  laborCostSeenBy: ['lead'],
   owed: {
     corrective: { steps: true, time: true },
     preventive: { steps: true, time: true },
@@ -64,7 +102,7 @@ export const settings: Settings = {
   },
 };
 
-/** Who mostly works in a craft. */
-export function technicianOf(craftId: string): Person {
-  return technicians.find((each) => each.craftId === craftId) ?? ines;
+/** Who mostly works in a trade. */
+export function technicianOf(tradeId: string): Person {
+  return technicians.find((each) => each.tradeId === tradeId) ?? ines;
 }

@@ -111,7 +111,7 @@ export class Stockroom {
     return shelves.map(({ bin, plan, low }) => {
       const partId = partIdOf(plan.number);
       const onHand = this.#onHand.get(bin.id) ?? 0;
-      return { id: stockLevelId(partId, bin.id), partId, binId: bin.id, onHand, lowLevel: low };
+      return { id: stockLevelId(partId, bin.id), siteId: bin.siteId, partId, binId: bin.id, onHand, lowLevel: low };
     });
   }
 

@@ -8,7 +8,7 @@ export const heat = 'heat';
 export const diesel = 'diesel';
 
 /** What endangers people at work here, and what is done about it. */
-export const hazardList: Readonly<Record<string, readonly [hazard: string, precaution: string]>> = {
+export const hazardList: Readonly<Record<string, readonly [hazard: string, control: string]>> = {
   [rotating]: ['Drive can start by remote command', 'Lock out at the main switch, own padlock, try to start'],
   [height]: ['Fall from the platform', 'Harness and two lanyards, a mate in sight'],
   [pressure]: ['Oil or water under pressure', 'Shut, release, gauge at zero; never feel for a leak by hand'],

@@ -7,7 +7,7 @@ export interface OpenJob {
   readonly reason: string;
   readonly kind: WorkKind;
   readonly urgency: Urgency;
-  readonly craft: string;
+  readonly trade: string;
   /** Days from today and hour of the day. */
   readonly due: readonly [day: number, hour: number] | null;
   readonly minutes: number;

@@ -56,11 +56,11 @@ export function openJobsOf(sectorNumber: number): OpenJob[] {
         reason: round.reason,
         kind: round.kind,
         urgency: day > 6 ? 'free' : 'week',
-        craft: round.craft,
+        trade: round.trade,
         due: [day, 16],
         minutes: round.minutes,
-        people: [technicianOf(round.craft).id],
-        hazards: round.craft === 'rope' ? ['height', 'rope'] : ['rotating'],
+        people: [technicianOf(round.trade).id],
+        hazards: round.trade === 'rope' ? ['height', 'rope'] : ['rotating'],
         kit: (round.uses ?? []).map(([number, thousandths]) => [number, thousandths] as const),
         steps: round.steps,
       };
@@ -92,14 +92,14 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
     state: job.held !== undefined ? 'held' : isBegun ? 'underway' : 'ready',
     title: job.title,
     reason: job.reason,
-    craftId: job.craft,
+    tradeId: job.trade,
     dueAt: job.due === null ? null : at(...job.due),
     estimateMinutes: job.minutes,
     personIds: job.people.map((id) => asId<PersonId>(id)),
     crewId: job.crew === undefined ? null : asId<CrewId>(job.crew),
     hazards: job.hazards.map((id) => {
-      const [hazard, precaution] = hazardList[id] ?? ['', ''];
-      return { id, hazard, precaution };
+      const [hazard, control] = hazardList[id] ?? ['', ''];
+      return { id, hazard, control };
     }),
     formerly: null,
     hazardsSince: null,

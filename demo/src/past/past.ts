@@ -17,7 +17,7 @@ import {
   type WorkOrder,
   type WorkOrderId,
 } from '@oilcan/core';
-import { settings, technicianOf, tess } from '../mountain/people';
+import { laborRateOf, settings, technicianOf, tess } from '../mountain/people';
 import { valueAt, type Sector } from '../mountain/mountain';
 import { pointPlans } from '../mountain/points';
 import { partIdOf, shelfOf, type Stockroom } from '../mountain/stores';
@@ -121,7 +121,7 @@ export class PastWriter {
       kind: 'corrective',
       title: story.title,
       reason: story.reason,
-      craftId: failure.craft,
+      tradeId: failure.trade,
       estimateMinutes: Math.round(failure.repair.medianMinutes / 15) * 15,
       urgency:
         failure.stoppage === null ? random.pick(['week', 'shift'] as const) : random.pick(['now', 'shift'] as const),
@@ -169,7 +169,7 @@ export class PastWriter {
       kind: round.kind,
       title: round.title,
       reason: round.reason,
-      craftId: round.craft,
+      tradeId: round.trade,
       estimateMinutes: round.minutes,
       urgency: 'week',
       dueAt: addMinutes(event.at, random.whole(-1, 3) * 1440),
@@ -199,12 +199,12 @@ export class PastWriter {
   #finishedWork(
     event: PastEvent,
     number: number,
-    made: Pick<WorkOrder, 'kind' | 'title' | 'reason' | 'craftId' | 'estimateMinutes' | 'urgency' | 'dueAt'> & {
+    made: Pick<WorkOrder, 'kind' | 'title' | 'reason' | 'tradeId' | 'estimateMinutes' | 'urgency' | 'dueAt'> & {
       readonly startedAt: Instant;
       readonly finishedAt: Instant;
     },
   ): FinishedWork {
-    const person = technicianOf(made.craftId);
+    const person = technicianOf(made.tradeId);
     const isAccepted = made.finishedAt < addMinutes(this.#now, -ACCEPTED_AFTER_DAYS * 1440);
     return {
       ...made,
@@ -233,32 +233,44 @@ export class PastWriter {
 
   #takePart(scribe: Scribe, number: string, quantity: number, at: Instant): void {
     const shelf = shelfOf(number);
-    const cost = partCost(quantity, shelf.plan.priceMinor, settings.currency);
-    const entry = scribe.add(at, { kind: 'part', partId: partIdOf(number), binId: shelf.bin.id, quantity, cost });
+    const unitPrice = { minor: shelf.plan.priceMinor, currency: settings.currency };
+    const cost = partCost(quantity, unitPrice);
+    const entry = scribe.add(at, {
+      kind: 'part',
+      partId: partIdOf(number),
+      binId: shelf.bin.id,
+      quantity,
+      unitPrice,
+      cost,
+    });
     this.#stockroom.use(shelf, quantity, at, { workOrderId: entry.workOrderId, entryId: entry.id });
   }
 
   #addLabor(scribe: Scribe, work: FinishedWork, minutes: number, random: Random): void {
-    const person = technicianOf(work.craftId);
+    const person = technicianOf(work.tradeId);
     const timeType = random.chance(0.06) ? 'overtime' : 'regular';
+    const rate = laborRateOf(person.tradeId);
     scribe.add(work.finishedAt, {
       kind: 'labor',
       personId: person.id,
       startedAt: work.startedAt,
       minutes,
       timeType,
-      cost: laborCost(minutes, person.craftId, timeType, settings),
+      rate,
+      cost: laborCost(minutes, timeType, rate),
     });
     if (minutes < 150 || !random.chance(0.4)) return;
-    const mate = technicianOf(work.craftId === 'mechanical' ? 'rope' : 'mechanical');
+    const mate = technicianOf(work.tradeId === 'mechanical' ? 'rope' : 'mechanical');
     const shorter = Math.round(minutes * 0.6);
+    const ofMate = laborRateOf(mate.tradeId);
     scribe.add(work.finishedAt, {
       kind: 'labor',
       personId: mate.id,
       startedAt: work.startedAt,
       minutes: shorter,
       timeType: 'regular',
-      cost: laborCost(shorter, mate.craftId, 'regular', settings),
+      rate: ofMate,
+      cost: laborCost(shorter, 'regular', ofMate),
     });
   }
 }

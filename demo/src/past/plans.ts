@@ -7,7 +7,7 @@ export interface RoundPlan {
   readonly title: string;
   readonly reason: string;
   readonly kind: Extract<WorkKind, 'preventive' | 'inspection'>;
-  readonly craft: string;
+  readonly trade: string;
   readonly minutes: number;
   /** Consumables used: number, thousandths. */
   readonly uses?: readonly (readonly [number: string, thousandths: number])[];
@@ -19,7 +19,7 @@ const plan = (
   everyDays: number,
   title: string,
   kind: RoundPlan['kind'],
-  craft: string,
+  trade: string,
   minutes: number,
   steps: readonly string[],
   uses: RoundPlan['uses'] = [],
@@ -28,7 +28,7 @@ const plan = (
   everyDays,
   title,
   kind,
-  craft,
+  trade,
   minutes,
   steps,
   uses,

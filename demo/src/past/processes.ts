@@ -26,7 +26,7 @@ export interface FailureProcess {
   readonly mechanism: string;
   readonly cause: string;
   readonly course: Course;
-  readonly craft: 'mechanical' | 'electrical' | 'hydraulics' | 'rope';
+  readonly trade: 'mechanical' | 'electrical' | 'hydraulics' | 'rope';
   readonly words: string;
   /** Number, amount, how often it is used. */
   readonly parts: readonly (readonly [number: string, amount: number, probability: number])[];
@@ -50,7 +50,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '1.1',
     cause: '3.3',
     course: { type: 'power-law', shape: 2.1, scaleDays: 430 },
-    craft: 'mechanical',
+    trade: 'mechanical',
     words: 'seal',
     parts: [
       ['SEAL-70-90-10', 1, 0.95],
@@ -67,7 +67,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.4',
     cause: '3.4',
     course: { type: 'renewal', shape: 3.2, scaleDays: 260 },
-    craft: 'mechanical',
+    trade: 'mechanical',
     words: 'lining',
     parts: [['LINING-SB40', 4, 0.9]],
     repair: lasting(150),
@@ -80,7 +80,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.4',
     cause: '3.4',
     course: { type: 'renewal', shape: 3, scaleDays: 330 },
-    craft: 'mechanical',
+    trade: 'mechanical',
     words: 'lining',
     parts: [['LINING-SB30', 2, 0.9]],
     repair: lasting(120),
@@ -93,7 +93,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.4',
     cause: '3.4',
     course: { type: 'renewal', shape: 2.2, scaleDays: 52 },
-    craft: 'mechanical',
+    trade: 'mechanical',
     words: 'tyre',
     parts: [
       ['TYRE-4.00-8', 1, 0.7],
@@ -109,7 +109,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.4',
     cause: '3.4',
     course: { type: 'renewal', shape: 2.2, scaleDays: 64 },
-    craft: 'mechanical',
+    trade: 'mechanical',
     words: 'tyre',
     parts: [
       ['TYRE-4.00-8', 1, 0.7],
@@ -125,7 +125,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.5',
     cause: '3.4',
     course: { type: 'renewal', shape: 1.8, scaleDays: 48 },
-    craft: 'rope',
+    trade: 'rope',
     words: 'grip',
     parts: [
       ['SPRING-DT108-S', 2, 0.8],
@@ -141,7 +141,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '1.1',
     cause: '3.4',
     course: { type: 'renewal', shape: 2.6, scaleDays: 190 },
-    craft: 'hydraulics',
+    trade: 'hydraulics',
     words: 'pumpSeal',
     parts: [['PUMP-SEALKIT-80', 1, 0.95]],
     repair: lasting(240),
@@ -155,7 +155,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '3.1',
     cause: '2.2',
     course: { type: 'cured', meanGapDays: 34, curedOnDay: 480 },
-    craft: 'electrical',
+    trade: 'electrical',
     words: 'ropeSwitch',
     parts: [
       ['SENS-ROPE-POS', 1, 0.35],
@@ -172,7 +172,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '4.2',
     cause: '5.1',
     course: { type: 'renewal', shape: 1, scaleDays: 115 },
-    craft: 'electrical',
+    trade: 'electrical',
     words: 'relay',
     parts: [
       ['REL-SAFE-3', 1, 0.6],
@@ -188,7 +188,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '1.5',
     cause: '3.4',
     course: { type: 'renewal', shape: 1, scaleDays: 21 },
-    craft: 'rope',
+    trade: 'rope',
     words: 'door',
     parts: [
       ['DOOR-ROLLER', 2, 0.5],
@@ -205,7 +205,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '1.1',
     cause: '3.4',
     course: { type: 'renewal', shape: 1, scaleDays: 140 },
-    craft: 'hydraulics',
+    trade: 'hydraulics',
     words: 'hydraulicLeak',
     parts: [
       ['HOSE-DN16-1200', 1, 0.6],
@@ -222,7 +222,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '1.1',
     cause: '3.4',
     course: { type: 'renewal', shape: 1, scaleDays: 210 },
-    craft: 'hydraulics',
+    trade: 'hydraulics',
     words: 'hydraulicLeak',
     parts: [
       ['HOSE-DN10-800', 1, 0.6],
@@ -238,7 +238,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '4.3',
     cause: '3.4',
     course: { type: 'renewal', shape: 2.5, scaleDays: 420 },
-    craft: 'electrical',
+    trade: 'electrical',
     words: 'battery',
     parts: [['BAT-12V-180', 2, 0.7]],
     repair: lasting(60),
@@ -251,7 +251,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.4',
     cause: '3.4',
     course: { type: 'renewal', shape: 1, scaleDays: 30 },
-    craft: 'rope',
+    trade: 'rope',
     words: 'seat',
     parts: [
       ['SEAT-CUSHION', 1, 0.5],
@@ -267,7 +267,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '2.3',
     cause: '3.4',
     course: { type: 'renewal', shape: 1.6, scaleDays: 170 },
-    craft: 'hydraulics',
+    trade: 'hydraulics',
     words: 'compressor',
     parts: [
       ['FLT-SEP-75', 1, 0.5],
@@ -283,7 +283,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '3.4',
     cause: '5.2',
     course: { type: 'renewal', shape: 1, scaleDays: 120 },
-    craft: 'electrical',
+    trade: 'electrical',
     words: 'mast',
     parts: [
       ['SENS-ANEMO', 1, 0.4],
@@ -299,7 +299,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mechanism: '1.5',
     cause: '3.4',
     course: { type: 'renewal', shape: 1, scaleDays: 55 },
-    craft: 'rope',
+    trade: 'rope',
     words: 'tow',
     parts: [['GRIP-ROLLER', 1, 0.4]],
     repair: lasting(50),
@@ -314,7 +314,7 @@ const towerProcess = (asset: string, scaleDays: number): FailureProcess => ({
   mechanism: '2.4',
   cause: '3.4',
   course: { type: 'renewal', shape: 2.4, scaleDays },
-  craft: 'rope',
+  trade: 'rope',
   words: 'liner',
   parts: [
     ['LINER-420', 2, 0.9],
@@ -332,7 +332,7 @@ const gunProcesses = (gun: number): readonly FailureProcess[] => [
     mechanism: '1.5',
     cause: '5.2',
     course: { type: 'renewal', shape: 1, scaleDays: 240 },
-    craft: 'hydraulics',
+    trade: 'hydraulics',
     words: 'gunValve',
     parts: [
       ['VALVE-GUN-DN32', 1, 0.4],
@@ -348,7 +348,7 @@ const gunProcesses = (gun: number): readonly FailureProcess[] => [
     mechanism: '5.1',
     cause: '5.1',
     course: { type: 'renewal', shape: 1, scaleDays: 300 },
-    craft: 'hydraulics',
+    trade: 'hydraulics',
     words: 'nozzle',
     parts: [
       ['NOZ-W-06', 3, 0.6],

@@ -4,7 +4,7 @@ import { PASSWORD, startTestServer, type TestServer } from '../testing/test-serv
 
 let works: TestServer;
 beforeAll(async () => {
-  works = await startTestServer(smallWorks(), { wrongPasswordsAllowed: 3, demoPassword: PASSWORD });
+  works = await startTestServer(smallWorks(), { freePasswordTries: 3, demoPassword: PASSWORD });
 });
 afterAll(() => works.close());
 

@@ -22,3 +22,15 @@ export async function putAccount(database: Knex, person: PersonId, name: string,
   const account = { person, sign_in_name: foldName(name), password_hash: await hashPassword(password) };
   await database('accounts').insert(account).onConflict('person').merge();
 }
+
+/** The hash of a person's password; undefined for somebody who has none. */
+export async function passwordOf(database: Knex, person: PersonId): Promise<string | undefined> {
+  const account: Account | undefined = await database<Account>('accounts').where('person', person).first();
+  return account?.password_hash;
+}
+
+export async function putPassword(database: Knex, person: PersonId, password: string): Promise<void> {
+  await database('accounts')
+    .where('person', person)
+    .update({ password_hash: await hashPassword(password) });
+}

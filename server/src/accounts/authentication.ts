@@ -3,28 +3,38 @@ import type { FastifyInstance, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';
 import { readRow, type StoredRow } from '../db/sql-records';
-import { personOfSession } from './sessions';
+import { sessionOfToken } from './sessions';
 
 export const SESSION_COOKIE = 'oilcan_session';
 
+interface SignedIn {
+  readonly person: Person;
+  /** The name of the session, which is no secret. */
+  readonly session: string;
+}
+
 declare module 'fastify' {
   interface FastifyInstance {
-    /** The person who asks. Throws `not_signed_in` or `session_expired`. */
+    /** The person who asks, and in which session. Throws `not_signed_in` or `session_expired`. */
+    sessionOf(request: FastifyRequest): Promise<SignedIn>;
+    /** The person who asks. Throws as `sessionOf`. */
     personOf(request: FastifyRequest): Promise<Person>;
   }
 }
 
 async function authentication(server: FastifyInstance, options: { readonly database: Knex }): Promise<void> {
   const { database } = options;
-  server.decorate('personOf', async (request: FastifyRequest): Promise<Person> => {
+  const sessionOf = async (request: FastifyRequest): Promise<SignedIn> => {
     const token = request.cookies[SESSION_COOKIE];
     if (token === undefined || token === '') throw new OilcanError('not_signed_in');
-    const id = await personOfSession(database, token, Date.now());
-    if (id === undefined) throw new OilcanError('session_expired');
-    const stored = await database<StoredRow>('people').where('id', id).first();
+    const session = await sessionOfToken(database, token, Date.now());
+    if (session === undefined) throw new OilcanError('session_expired');
+    const stored = await database<StoredRow>('people').where('id', session.personId).first();
     if (stored === undefined) throw new OilcanError('session_expired');
-    return readRow('people', stored);
-  });
+    return { person: readRow('people', stored), session: session.id };
+  };
+  server.decorate('sessionOf', sessionOf);
+  server.decorate('personOf', async (request: FastifyRequest) => (await sessionOf(request)).person);
 
   // The cookie is SameSite=Strict already; this also refuses what an old browser would send from elsewhere.
   server.addHook('onRequest', async (request) => {

@@ -1,42 +1,62 @@
 import { OilcanError, PROTOCOL_VERSION, type Person } from '@oilcan/core';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyReply } from 'fastify';
 import type { Knex } from 'knex';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
 import { readRow, type StoredRow } from '../db/sql-records';
-import { findAccount, foldName } from './accounts';
+import type { News } from '../sync/news';
+import { findAccount, foldName, passwordOf, putPassword } from './accounts';
 import { SESSION_COOKIE } from './authentication';
+import { deviceWords } from './device-words';
 import { isPasswordRight } from './passwords';
-import { closeSession, openSession, SESSION_DAYS } from './sessions';
+import { endOtherSessions, endSession, openSession, SESSION_DAYS, sessionsOf } from './sessions';
+import { WrongPasswords } from './wrong-passwords';
 
 const LONGEST_SECRET = 256;
-const WRONG_PASSWORD_WINDOW_SECONDS = 300;
+/** NIST SP 800-63B, section 5.1.1.1. */
+const SHORTEST_SECRET = 8;
+
+const secret = (what: string) =>
+  yup.string().strict().required(what).max(LONGEST_SECRET, `A password has at most ${LONGEST_SECRET} characters.`);
 
 const signInSchema = yup
   .object({
     name: yup.string().strict().required('Give your name.').max(120, 'A name has at most 120 characters.'),
-    password: yup
-      .string()
-      .strict()
-      .required('Give your password.')
-      .max(LONGEST_SECRET, `A password has at most ${LONGEST_SECRET} characters.`),
+    password: secret('Give your password.'),
   })
   .noUnknown()
   .required();
 
-type SignIn = yup.InferType<typeof signInSchema>;
+const changePasswordSchema = yup
+  .object({
+    present: secret('Give your present password.'),
+    next: secret('Give a new password.').min(SHORTEST_SECRET, `Choose at least ${SHORTEST_SECRET} characters.`),
+  })
+  .noUnknown()
+  .required();
+
+const sessionSchema = yup
+  .object({
+    id: yup
+      .string()
+      .strict()
+      .required('Name the device.')
+      .matches(/^[0-9a-f-]{32,36}$/, 'This is not the name of a device.'),
+  })
+  .noUnknown()
+  .required();
 
 interface Options {
   readonly database: Knex;
   readonly config: ServerConfig;
+  readonly news: News;
 }
 
-/** Signing in and out, who I am, and what the sign-in page may know. */
-export async function accountRoutes(server: FastifyInstance, { database, config }: Options): Promise<void> {
-  const wrongPasswords = new RateLimiterMemory({
-    points: config.wrongPasswordsAllowed,
-    duration: WRONG_PASSWORD_WINDOW_SECONDS,
+/** Signing in and out, passwords and devices, who I am, and what the sign-in page may know. */
+export async function accountRoutes(server: FastifyInstance, { database, config, news }: Options): Promise<void> {
+  const wrongPasswords = new WrongPasswords({
+    freeTries: config.freePasswordTries,
+    triesPerAddress: config.wrongPasswordsPerAddress,
   });
 
   server.get('/about', { schema: { summary: 'What this server is, and the time it has' } }, async () => ({
@@ -46,60 +66,101 @@ export async function accountRoutes(server: FastifyInstance, { database, config 
     demo: config.demoPassword === null ? null : await demoPeople(database, config.demoPassword),
   }));
 
-  server.post<{ Body: SignIn }>(
+  server.post<{ Body: yup.InferType<typeof signInSchema> }>(
     '/session',
     { schema: { summary: 'Sign in', body: signInSchema } },
     async (request, reply) => {
       const { name, password } = request.body;
-      const key = `${request.ip} ${foldName(name)}`;
-      await countTry(wrongPasswords, key);
+      const folded = foldName(name);
+      await wrongPasswords.begin(request.ip, folded);
       const account = await findAccount(database, name);
       if (!(await isPasswordRight(account?.password_hash, password)) || account === undefined) {
         throw new OilcanError('wrong_name_or_password');
       }
-      await wrongPasswords.delete(key);
-      const token = await openSession(database, account.person, Date.now());
-      reply.setCookie(SESSION_COOKIE, token, {
-        path: '/',
-        httpOnly: true,
-        sameSite: 'strict',
-        secure: config.isCookieSecure,
-        maxAge: SESSION_DAYS * 24 * 60 * 60,
-      });
+      await wrongPasswords.right(request.ip, folded);
       const stored = await database<StoredRow>('people').where('id', account.person).first();
       if (stored === undefined) throw new OilcanError('wrong_name_or_password');
+      const device = deviceWords(request.headers['user-agent']);
+      giveCookie(reply, await openSession(database, account.person, device, Date.now()), config);
       return { person: readRow('people', stored) };
     },
   );
 
-  server.get('/session', { schema: { summary: 'Who is signed in' } }, async (request) => ({
-    person: await server.personOf(request),
-  }));
+  server.get('/session', { schema: { summary: 'Who is signed in' } }, async (request, reply) => {
+    const person = await server.personOf(request);
+    // The browser keeps the cookie for as long as the session lasts, which counts from its last use.
+    const token = request.cookies[SESSION_COOKIE];
+    if (token !== undefined) giveCookie(reply, token, config);
+    return { person };
+  });
 
   server.delete('/session', { schema: { summary: 'Sign out' } }, async (request, reply) => {
-    const token = request.cookies[SESSION_COOKIE];
-    if (token !== undefined) await closeSession(database, token);
+    const signedIn = await server.sessionOf(request).catch(() => undefined);
+    if (signedIn !== undefined) {
+      await endSession(database, signedIn.person.id, signedIn.session);
+      news.endSessions(new Set([signedIn.session]));
+    }
     return reply.clearCookie(SESSION_COOKIE, { path: '/' }).code(204).send();
   });
+
+  server.get(
+    '/sessions',
+    { schema: { summary: 'Where I am signed in, the last used first' } },
+    async (request, reply) => {
+      const { person, session } = await server.sessionOf(request);
+      reply.header('cache-control', 'no-store');
+      return { sessions: await sessionsOf(database, person.id, Date.now()), present: session };
+    },
+  );
+
+  server.delete<{ Params: { id: string } }>(
+    '/sessions/:id',
+    { schema: { summary: 'Sign out another device of mine', params: sessionSchema } },
+    async (request, reply) => {
+      const { person } = await server.sessionOf(request);
+      if (!(await endSession(database, person.id, request.params.id))) {
+        throw new OilcanError('not_found', { what: 'device' });
+      }
+      news.endSessions(new Set([request.params.id]));
+      return reply.code(204).send();
+    },
+  );
+
+  server.put<{ Body: yup.InferType<typeof changePasswordSchema> }>(
+    '/password',
+    { schema: { summary: 'Change my password; all my other devices are signed out', body: changePasswordSchema } },
+    async (request, reply) => {
+      const { person, session } = await server.sessionOf(request);
+      const { present, next } = request.body;
+      await wrongPasswords.begin(request.ip, person.id);
+      if (!(await isPasswordRight(await passwordOf(database, person.id), present))) {
+        throw new OilcanError('wrong_password', {}, 'present');
+      }
+      await wrongPasswords.right(request.ip, person.id);
+      await putPassword(database, person.id, next);
+      news.endSessions(await endOtherSessions(database, person.id, session));
+      return reply.code(204).send();
+    },
+  );
 }
 
-/** Counts a try before it is judged, so that tries sent all at once count too; the right password clears the count. */
-async function countTry(limiter: RateLimiterMemory, key: string): Promise<void> {
-  try {
-    await limiter.consume(key);
-  } catch (limited) {
-    if (!(limited instanceof RateLimiterRes)) throw limited;
-    throw new OilcanError('too_many_requests', { seconds: Math.ceil(limited.msBeforeNext / 1000) });
-  }
+function giveCookie(reply: FastifyReply, token: string, config: ServerConfig): void {
+  reply.setCookie(SESSION_COOKIE, token, {
+    path: '/',
+    httpOnly: true,
+    sameSite: 'strict',
+    secure: config.isCookieSecure,
+    maxAge: SESSION_DAYS * 24 * 60 * 60,
+  });
 }
 
 interface DemoPeople {
   readonly password: string;
-  readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'craftId'>[];
+  readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'tradeId'>[];
 }
 
 async function demoPeople(database: Knex, password: string): Promise<DemoPeople> {
   const stored: StoredRow[] = await database<StoredRow>('people').orderBy('revision').select('body');
   const people = stored.map((each) => readRow('people', each));
-  return { password, people: people.map(({ id, name, roles, craftId }) => ({ id, name, roles, craftId })) };
+  return { password, people: people.map(({ id, name, roles, tradeId }) => ({ id, name, roles, tradeId })) };
 }

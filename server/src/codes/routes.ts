@@ -1,13 +1,4 @@
-import {
-  OilcanError,
-  placeCode,
-  readCode,
-  type Asset,
-  type Code,
-  type Person,
-  type Place,
-  type Site,
-} from '@oilcan/core';
+import { OilcanError, placeCode, readCode, type Asset, type Code, type Person, type Place } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
@@ -34,12 +25,11 @@ export async function codeRoutes(server: FastifyInstance, { database }: { readon
 
 async function find(database: Knex, code: string, person: Person): Promise<{ assetId: string } | { placeId: string }> {
   const labelled =
-    (await boundAsset(database, code)) ?? (await assetByTag(database, code)) ?? (await placeByCode(database, code));
+    (await assetByTag(database, code)) ?? (await boundAsset(database, code)) ?? (await placeByCode(database, code));
   if (labelled === undefined) throw new OilcanError('not_found', { what: 'label' }, 'code');
   if (person.siteIds.includes(labelled.siteId))
     return 'tag' in labelled ? { assetId: labelled.id } : { placeId: labelled.id };
-  const site: { body: string } | undefined = await database('sites').where('id', labelled.siteId).first('body');
-  throw new OilcanError('other_site', { site: site === undefined ? '' : (JSON.parse(site.body) as Site).name });
+  throw new OilcanError('other_site');
 }
 
 async function boundAsset(database: Knex, code: string): Promise<Asset | undefined> {
@@ -55,9 +45,7 @@ async function placeByCode(database: Knex, code: string): Promise<Place | undefi
   return stored.map(({ body }) => JSON.parse(body) as Place).find(({ id }) => placeCode(id) === code);
 }
 
-/** A tag is no column of its own; this is asked rarely, and only what holds its text is looked into. */
 async function assetByTag(database: Knex, code: string): Promise<Asset | undefined> {
-  const pattern = `%"tag":${JSON.stringify(code).replace(/[\\%_]/g, (character) => `\\${character}`)}%`;
-  const stored: { body: string }[] = await database('assets').whereRaw(`body like ? escape '\\'`, [pattern]).limit(10);
-  return stored.map(({ body }) => JSON.parse(body) as Asset).find(({ tag }) => tag.toUpperCase() === code);
+  const stored: { body: string } | undefined = await database('assets').where('tag', code).orderBy('id').first('body');
+  return stored === undefined ? undefined : (JSON.parse(stored.body) as Asset);
 }

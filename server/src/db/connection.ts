@@ -1,16 +1,47 @@
-import { mkdirSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import knex, { type Knex } from 'knex';
+import { bringPastUpToDate } from '../past/note-past';
+import { DatabaseProblem, problemWith } from './database-problem';
 import { migrations } from './migrations/migrations';
+import { SqliteClient } from './sqlite-client';
+
+/** What a program wants of a database. */
+interface Wanted {
+  /** Whether one that is not there is an error, and not made. */
+  readonly mustExist?: boolean;
+  /** Whether it is left in the version in which it is. */
+  readonly asItIs?: boolean;
+}
+
+const MEMORY = ':memory:';
 
 /**
  * Opens the database and brings it up to date. SQLite runs with a write-ahead log and full synchronization, so that
- * what was acknowledged survives a power cut; one connection, so that changes follow one another.
+ * what was acknowledged survives a power cut; one connection, so that changes follow one another. Throws
+ * `DatabaseProblem` with one sentence for one that cannot be used.
  */
-export async function openDatabase(database: string): Promise<Knex> {
-  const connection = /^postgres(ql)?:\/\//.test(database) ? postgres(database) : sqlite(database);
-  await connection.migrate.latest({ migrationSource: migrations });
-  return connection;
+export async function openDatabase(database: string, wanted: Wanted = {}): Promise<Knex> {
+  const isPostgres = /^postgres(ql)?:\/\//.test(database);
+  const isFile = !isPostgres && database !== MEMORY;
+  if (isFile && wanted.mustExist === true && !existsSync(database)) {
+    throw new DatabaseProblem(`There is no database at ${database}. Nothing was made.`);
+  }
+  let connection: Knex | undefined;
+  try {
+    connection = isPostgres ? postgres(database) : sqlite(database);
+    if (isFile) await checkFile(connection, database);
+    await refuseNewer(connection, database);
+    if (wanted.asItIs !== true) {
+      await connection.migrate.latest({ migrationSource: migrations });
+      await bringPastUpToDate(connection);
+    }
+    if (isFile) keepPrivate(database);
+    return connection;
+  } catch (error) {
+    await connection?.destroy();
+    throw isPostgres ? error : problemWith(database, error);
+  }
 }
 
 function postgres(url: string): Knex {
@@ -18,13 +49,43 @@ function postgres(url: string): Knex {
 }
 
 function sqlite(file: string): Knex {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
+  if (file !== MEMORY) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   return knex({
-    client: 'better-sqlite3',
+    client: SqliteClient,
     connection: { filename: file },
     useNullAsDefault: true,
     pool: { min: 1, max: 1, afterCreate: configureSqlite },
   });
+}
+
+/** Larger files are not looked through at every start; what is wrong with them is found when it is read. */
+const LOOKED_THROUGH_BYTES = 256 * 1024 * 1024;
+
+/** Throws for a file that is damaged, or is a database of something else. */
+async function checkFile(connection: Knex, file: string): Promise<void> {
+  if (statSync(file).size < LOOKED_THROUGH_BYTES) {
+    const [found]: { quick_check: string }[] = await connection.raw('PRAGMA quick_check(1)');
+    if (found?.quick_check !== 'ok') throw new DatabaseProblem(`The database ${file} is damaged. Restore a backup.`);
+  }
+  const tables: { name: string }[] = await connection('sqlite_master').where('type', 'table').select('name');
+  if (tables.length > 0 && !tables.some(({ name }) => name === 'knex_migrations')) {
+    throw new DatabaseProblem(`${file} is not a database of Oilcan.`);
+  }
+}
+
+/** Throws for a database that a later Oilcan has written. */
+async function refuseNewer(connection: Knex, database: string): Promise<void> {
+  if (!(await connection.schema.hasTable('knex_migrations'))) return;
+  const known = new Set((await migrations.getMigrations([])).map((each) => migrations.getMigrationName(each)));
+  const done: string[] = await connection('knex_migrations').pluck('name');
+  if (done.some((name) => !known.has(name))) {
+    throw new DatabaseProblem(`The database ${database} was written by a newer Oilcan. Update this one first.`);
+  }
+}
+
+/** The files of a database are read and written by their owner alone. */
+function keepPrivate(file: string): void {
+  for (const path of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(path)) chmodSync(path, 0o600);
 }
 
 interface SqliteHandle {
@@ -32,13 +93,20 @@ interface SqliteHandle {
   prepare(sql: string): unknown;
 }
 
+/** How long a statement waits for another program that writes; nothing else is answered meanwhile. */
+const BUSY_MILLISECONDS = 2_000;
+
 function configureSqlite(handle: SqliteHandle, done: (error: Error | null, handle: SqliteHandle) => void): void {
-  handle.pragma('journal_mode = WAL');
-  handle.pragma('synchronous = FULL');
-  handle.pragma('foreign_keys = ON');
-  handle.pragma('busy_timeout = 5000');
-  rememberStatements(handle);
-  done(null, handle);
+  try {
+    handle.pragma(`busy_timeout = ${BUSY_MILLISECONDS}`);
+    handle.pragma('journal_mode = WAL');
+    handle.pragma('synchronous = FULL');
+    handle.pragma('foreign_keys = ON');
+    rememberStatements(handle);
+    done(null, handle);
+  } catch (error) {
+    done(error instanceof Error ? error : new Error(String(error)), handle);
+  }
 }
 
 const STATEMENTS_REMEMBERED = 500;
@@ -57,7 +125,10 @@ function rememberStatements(handle: SqliteHandle): void {
   };
 }
 
-/** A consistent copy of a running SQLite database in a new file. */
+/** A consistent copy of a running SQLite database in a new file, read and written by its owner alone. */
 export async function backUp(connection: Knex, file: string): Promise<void> {
+  if (existsSync(file))
+    throw new DatabaseProblem(`There is a file at ${file} already. Name one that is not there yet.`);
   await connection.raw('VACUUM INTO ?', [file]);
+  chmodSync(file, 0o600);
 }

@@ -47,8 +47,8 @@ describe('SqlRecords', () => {
       };
       await records.put('clocks', clock);
       await records.remove('clocks', 'ann');
-      expect(await transaction('removals').select('table_name', 'id', 'site')).toEqual([
-        { table_name: 'clocks', id: 'ann', site: 'site' },
+      expect(await transaction('removals').select('table_name', 'id', 'audience')).toEqual([
+        { table_name: 'clocks', id: 'ann', audience: 'site:site' },
       ]);
       await records.put('clocks', clock);
       expect(await transaction('removals')).toEqual([]);

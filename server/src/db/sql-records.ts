@@ -1,10 +1,15 @@
 import {
+  audienceOf,
   indexesOf,
   isTableName,
+  seenBy,
   tableNames,
+  tablesOfWork,
+  visibilityKeyOf,
   type Change,
   type IndexName,
   type Records,
+  type Row,
   type TableName,
   type Tables,
 } from '@oilcan/core';
@@ -38,12 +43,40 @@ export function readRow<T extends TableName>(_table: T, stored: StoredRow): Tabl
   return JSON.parse(stored.body) as Tables[T];
 }
 
+/** Whom a change concerns: `site:…`, `person:…`, or everybody. */
+export type Audience = string;
+
+const EVERYBODY: Audience = 'everybody';
+
+/** Everybody who hears of what concerns this person. */
+export function audiencesOf(person: { readonly id: string; readonly siteIds: readonly string[] }): Audience[] {
+  return [EVERYBODY, `person:${person.id}`, ...person.siteIds.map((id) => `site:${id}`)];
+}
+
+/** Whom a row of a table concerns. */
+function audiencesOfRow(table: TableName, row: Row): Audience[] {
+  const key = visibilityKeyOf(table);
+  if (key === null) return seenBy[table] === 'nobody' ? [] : [EVERYBODY];
+  const kind = key.column === 'site' || key.column === 'sites' ? 'site' : 'person';
+  return audienceOf(table, row).map((id) => `${kind}:${id}`);
+}
+
+/** Rows that never come to be others' than they were when they were made. */
+const isSettled = (table: TableName): boolean =>
+  seenBy[table] === 'nobody' || table === 'notices' || tablesOfWork.some((each) => each === table);
+
 /** Records in SQL, within one transaction. Every row written takes the next revision. */
 export class SqlRecords implements Records {
   readonly #transaction: Knex.Transaction;
+  /** Whom what was written concerns. */
+  readonly #audience = new Set<Audience>();
 
   constructor(transaction: Knex.Transaction) {
     this.#transaction = transaction;
+  }
+
+  get audience(): ReadonlySet<Audience> {
+    return this.#audience;
   }
 
   async get<T extends TableName>(table: T, id: string): Promise<Tables[T] | undefined> {
@@ -78,9 +111,18 @@ export class SqlRecords implements Records {
   /** Carries out many changes with few statements, in their order within a table. */
   async write(changes: readonly Change[]): Promise<void> {
     if (changes.length === 0) return;
-    let revision = (await takeRevisions(this.#transaction, changes.length)) - changes.length;
+    const losses = await this.#lossesOf(changes);
+    const count = changes.length + losses.size;
+    let revision = (await takeRevisions(this.#transaction, count)) - count;
     const byTable = new Map<TableName, (Change & { revision: number })[]>();
     for (const change of changes) {
+      const losing = losses.get(`${change.table}/${change.id}`);
+      if (losing !== undefined) {
+        // Whom a row leaves is told just before the others hear what it is now.
+        losses.delete(`${change.table}/${change.id}`);
+        revision += 1;
+        await this.#noteRemovals(change.table, change.id, losing, revision);
+      }
       revision += 1;
       const list = byTable.get(change.table) ?? [];
       byTable.set(change.table, list);
@@ -100,6 +142,8 @@ export class SqlRecords implements Records {
     const columns = ['id', 'revision', 'body', ...indexes.map(([index]) => sqlName(index))];
     // A statement may not name a row twice: of one that was written twice, the last holds.
     const last = new Map(puts.map((put) => [put.id, put]));
+    for (const { row } of last.values())
+      if (row !== null) for (const each of audiencesOfRow(table, row)) this.#audience.add(each);
     const rows = [...last.values()].map(({ id, row, revision }) => [
       id,
       revision,
@@ -111,26 +155,56 @@ export class SqlRecords implements Records {
     if (works.length > 0) await noteAssignments(this.#transaction, works);
   }
 
+  /** By `table/id`: those who saw a row, and do not see what it becomes. */
+  async #lossesOf(changes: readonly Change[]): Promise<Map<string, readonly Audience[]>> {
+    const losses = new Map<string, readonly Audience[]>();
+    const tables = new Set(changes.flatMap(({ table, row }) => (row === null || isSettled(table) ? [] : [table])));
+    for (const table of tables) {
+      const after = new Map(
+        changes.flatMap(({ table: of, id, row }) => (of === table && row !== null ? [[id, row] as const] : [])),
+      );
+      for (const before of await this.getMany(table, [...after.keys()])) {
+        const row = after.get(before.id);
+        if (row === undefined) continue;
+        const stays = audiencesOfRow(table, row);
+        const losing = audiencesOfRow(table, before).filter((each) => !stays.includes(each));
+        if (losing.length > 0) losses.set(`${table}/${before.id}`, losing);
+      }
+    }
+    return losses;
+  }
+
+  /** Whoever sees a row again is not told any more that it went. */
   async #forgetRemovals(table: TableName, puts: readonly Change[]): Promise<void> {
-    if (!removable.has(table)) return;
-    const ids = puts.map((change) => change.id);
-    await this.#transaction('removals').where('table_name', sqlName(table)).whereIn('id', ids).delete();
+    if (isSettled(table)) return;
+    const rows = new Map(puts.map(({ id, row }) => [id, row]));
+    const gone: { id: string; audience: Audience }[] = await this.#transaction('removals')
+      .where('table_name', sqlName(table))
+      .whereIn('id', [...rows.keys()])
+      .select('id', 'audience');
+    for (const { id, audience } of gone) {
+      const row = rows.get(id);
+      if (row === undefined || row === null || !audiencesOfRow(table, row).includes(audience)) continue;
+      await this.#transaction('removals')
+        .where({ table_name: sqlName(table), id, audience })
+        .delete();
+    }
   }
 
   async #removeOne(table: TableName, id: string, revision: number): Promise<void> {
-    const name = sqlName(table);
-    const hasSite = indexesOf(table).some(([index]) => index === 'site');
-    const row: { site?: string | null } | undefined = await this.#transaction(name)
-      .where('id', id)
-      .first(hasSite ? 'site' : 'id');
+    const row = await this.get(table, id);
     if (row === undefined) return;
-    await this.#transaction(name).where('id', id).delete();
-    await this.#transaction('removals')
-      .insert({ table_name: name, id, site: row.site ?? null, revision })
-      .onConflict(['table_name', 'id'])
-      .merge();
+    await this.#transaction(sqlName(table)).where('id', id).delete();
+    await this.#noteRemovals(table, id, audiencesOfRow(table, row), revision);
+  }
+
+  async #noteRemovals(table: TableName, id: string, audiences: readonly Audience[], revision: number): Promise<void> {
+    for (const audience of audiences) {
+      this.#audience.add(audience);
+      await this.#transaction('removals')
+        .insert({ table_name: sqlName(table), id, audience, revision })
+        .onConflict(['table_name', 'id', 'audience'])
+        .merge();
+    }
   }
 }
-
-/** Tables whose rows operations remove and may put again; elsewhere a put need not look for a removal. */
-const removable: ReadonlySet<TableName> = new Set(['clocks', 'follows']);

@@ -156,7 +156,7 @@ describe('a bad operation', () => {
       'invalid',
       'ahead',
     ],
-    ['from the year 1999', () => ({ ...operation('work.start', onWork), at: '1999-12-31T23:00:00Z' }), 'invalid', 'at'],
+    ['from the year 1969', () => ({ ...operation('work.start', onWork), at: '1969-12-31T23:00:00Z' }), 'invalid', 'at'],
     ['that does not say what was known', () => ({ ...operation('work.start', onWork), knew: null }), 'invalid', 'knew'],
     ['with a field too many', () => operation('work.start', { ...onWork, force: true }), 'invalid', null],
     [

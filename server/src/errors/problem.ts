@@ -1,6 +1,7 @@
 import { OilcanError, REQUEST_BYTES_LIMIT, type ErrorCode, type ErrorValues } from '@oilcan/core';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
+import { isBusy } from '../db/database-problem';
 
 /** RFC 9457 problem details, with the code of the catalogue. */
 export interface Problem {
@@ -38,6 +39,8 @@ export function translate(error: FastifyError | OilcanError): OilcanError {
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
     case 'FST_ERR_CTP_INVALID_CONTENT_LENGTH':
       return new OilcanError('malformed_json');
+    case 'ENOENT':
+      return new OilcanError('not_found', { what: 'file' });
     case 'SQLITE_FULL':
     case 'SQLITE_IOERR_WRITE':
     case 'ENOSPC':
@@ -45,8 +48,10 @@ export function translate(error: FastifyError | OilcanError): OilcanError {
     default:
       break;
   }
+  if (isBusy(error)) return new OilcanError('busy', { seconds: 1 });
+  if (error.code?.startsWith('SQLITE_READONLY') === true) return new OilcanError('not_ready', { seconds: 10 });
   if (error instanceof SyntaxError) return new OilcanError('malformed_json');
-  if (error.statusCode === 429) return new OilcanError('too_many_requests');
+  if (error.statusCode === 429) return new OilcanError('too_many_requests', { seconds: 60 });
   if (error.statusCode !== undefined && error.statusCode < 500) return new OilcanError('invalid');
   return new OilcanError('unexpected');
 }
@@ -60,6 +65,9 @@ async function problems(server: FastifyInstance): Promise<void> {
 }
 
 export function sendProblem(reply: FastifyReply, error: OilcanError, requestId: string): FastifyReply {
+  const { seconds } = error.values;
+  // RFC 9110, section 10.2.3.
+  if (typeof seconds === 'number') reply.header('retry-after', String(seconds));
   return reply
     .code(error.status)
     .header('content-type', 'application/problem+json; charset=utf-8')

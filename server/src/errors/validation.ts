@@ -1,4 +1,4 @@
-import { OilcanError } from '@oilcan/core';
+import { NOT_PLAIN, OilcanError, strangeIn } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import plugin from 'fastify-plugin';
 import * as yup from 'yup';
@@ -7,6 +7,8 @@ import * as yup from 'yup';
 async function validation(server: FastifyInstance): Promise<void> {
   server.setValidatorCompiler<yup.Schema>(({ schema }) => (data: unknown) => {
     try {
+      const strange = strangeIn(data);
+      if (strange !== null) return { error: new OilcanError('invalid', { reason: NOT_PLAIN }, strange) };
       return { value: schema.validateSync(data) };
     } catch (error) {
       if (!(error instanceof yup.ValidationError)) throw error;

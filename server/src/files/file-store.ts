@@ -9,6 +9,10 @@ import { OilcanError, pictureTypeOf, type FileId, type PictureType } from '@oilc
 const ABANDONED_MILLISECONDS = 14 * 24 * 3_600_000;
 const SIGNATURE_BYTES = 16;
 
+/** Unfinished files of one person, and the bytes they hold together. */
+const MOST_UNFINISHED = 40;
+const MOST_UNFINISHED_BYTES = 256 * 1024 * 1024;
+
 /** Where one piece of a file belongs. */
 export interface Piece {
   readonly from: number;
@@ -21,7 +25,10 @@ export interface WholeFile {
   readonly mediaType: PictureType;
 }
 
-/** Files in a folder, each under its SHA-256; those that are still coming beside them. */
+/**
+ * Files in a folder, each under its SHA-256; those that are still coming beside them, for each person apart: whoever brings a
+ * file that is here already brings all of it, and so shows that they have it.
+ */
 export class FileStore {
   readonly #folder: string;
   /** What is being done to a file, so that pieces of one file follow one another. */
@@ -31,17 +38,22 @@ export class FileStore {
     this.#folder = folder;
   }
 
-  /** How many bytes have arrived. */
-  async received(id: FileId): Promise<number> {
-    return (await sizeOf(this.#path(id))) ?? (await sizeOf(this.#partPath(id))) ?? 0;
+  /** How many bytes have arrived from a person of a file that is not whole yet. */
+  async received(id: FileId, personId: string): Promise<number> {
+    return (await sizeOf(this.#partPath(id, personId))) ?? 0;
+  }
+
+  /** Bytes of a whole file; undefined when it is not here, whatever is noted of it. */
+  bytesOf(id: FileId): Promise<number | undefined> {
+    return sizeOf(this.#path(id));
   }
 
   /**
    * Takes the next piece; gives the whole file once its last piece is there and it is what its name says.
-   * Throws `file_piece_out_of_place`, `file_damaged` or `file_type_unsupported`.
+   * Throws `file_piece_out_of_place`, `file_damaged`, `file_type_unsupported` or `too_many_unfinished_files`.
    */
-  take(id: FileId, piece: Piece): Promise<WholeFile | null> {
-    return this.#inTurn(id, () => this.#take(id, piece));
+  take(id: FileId, personId: string, piece: Piece): Promise<WholeFile | null> {
+    return this.#inTurn(id, () => this.#take(id, personId, piece));
   }
 
   /** Keeps a whole file that is at hand. Throws `file_damaged` when it is not what its name says. */
@@ -49,8 +61,8 @@ export class FileStore {
     if (createHash('sha256').update(content).digest('hex') !== id) throw new OilcanError('file_damaged');
     const path = this.#path(id);
     await mkdir(join(path, '..'), { recursive: true });
-    await writeFile(this.#partPath(id), content);
-    await rename(this.#partPath(id), path);
+    await writeFile(this.#partPath(id, ''), content);
+    await rename(this.#partPath(id, ''), path);
   }
 
   read(id: FileId): ReadStream {
@@ -59,23 +71,20 @@ export class FileStore {
 
   /** Removes what was begun long ago and never ended. */
   async tidy(nowMillis: number): Promise<void> {
-    const names = await readdir(this.#folder, { recursive: true }).catch(() => []);
-    for (const name of names.filter((each) => each.endsWith('.part'))) {
-      const path = join(this.#folder, name);
-      const { mtimeMs } = await stat(path);
-      if (nowMillis - mtimeMs > ABANDONED_MILLISECONDS) await rm(path, { force: true });
+    for (const path of await this.#unfinished()) {
+      // It may be finished just now.
+      const found = await stat(path).catch(() => undefined);
+      if (found !== undefined && nowMillis - found.mtimeMs > ABANDONED_MILLISECONDS) await rm(path, { force: true });
     }
   }
 
-  async #take(id: FileId, { from, total, bytes }: Piece): Promise<WholeFile | null> {
-    const whole = await sizeOf(this.#path(id));
-    // It may have been here already, or the server stopped between storing it and noting that it did.
-    if (whole !== undefined) return { bytes: whole, mediaType: await this.#typeOf(this.#path(id)) };
-    const part = this.#partPath(id);
+  async #take(id: FileId, personId: string, { from, total, bytes }: Piece): Promise<WholeFile | null> {
+    const part = this.#partPath(id, personId);
     const received = (await sizeOf(part)) ?? 0;
     // All of it came, and the server stopped before it looked at it.
     if (received >= total && total > 0) return this.#finish(id, part, received);
     if (from !== received) throw new OilcanError('file_piece_out_of_place', { received });
+    if (received === 0) await this.#refuseTooMany(personId, total);
     await mkdir(join(part, '..'), { recursive: true });
     const file = await open(part, 'a');
     try {
@@ -86,6 +95,21 @@ export class FileStore {
     }
     if (received + bytes.length < total) return null;
     return this.#finish(id, part, received + bytes.length);
+  }
+
+  /** Throws when a person has begun too many files, or too large ones, and finished none of them. */
+  async #refuseTooMany(personId: string, bytes: number): Promise<void> {
+    const unfinished = (await this.#unfinished()).filter((path) => path.endsWith(`.${ownerOf(personId)}.part`));
+    let sum = bytes;
+    for (const path of unfinished) sum += (await sizeOf(path)) ?? 0;
+    if (unfinished.length >= MOST_UNFINISHED || sum > MOST_UNFINISHED_BYTES) {
+      throw new OilcanError('too_many_unfinished_files', { limit: MOST_UNFINISHED });
+    }
+  }
+
+  async #unfinished(): Promise<string[]> {
+    const names = await readdir(this.#folder, { recursive: true }).catch(() => []);
+    return names.filter((each) => each.endsWith('.part')).map((name) => join(this.#folder, name));
   }
 
   async #finish(id: FileId, part: string, bytes: number): Promise<WholeFile> {
@@ -121,8 +145,8 @@ export class FileStore {
     return join(this.#folder, id.slice(0, 2), id);
   }
 
-  #partPath(id: FileId): string {
-    return `${this.#path(id)}.part`;
+  #partPath(id: FileId, personId: string): string {
+    return `${this.#path(id)}.${ownerOf(personId)}.part`;
   }
 
   #inTurn<T>(id: FileId, task: () => Promise<T>): Promise<T> {
@@ -135,6 +159,11 @@ export class FileStore {
     this.#turns.set(id, settled);
     return turn;
   }
+}
+
+/** A person as part of a file's name. */
+function ownerOf(personId: string): string {
+  return createHash('sha256').update(personId).digest('hex').slice(0, 16);
 }
 
 async function sizeOf(path: string): Promise<number | undefined> {

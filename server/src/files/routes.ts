@@ -5,12 +5,12 @@ import {
   isFileId,
   OilcanError,
   type FileId,
-  type Person,
 } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
 import type { FileStore } from './file-store';
+import { mayNameFile, noteFile } from './known-files';
 
 interface Options {
   readonly database: Knex;
@@ -47,10 +47,12 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
     '/files/:id/received',
     { schema: { summary: 'How much of a file has arrived', params: named } },
     async (request, reply) => {
-      await server.personOf(request);
+      const person = await server.personOf(request);
       reply.header('cache-control', 'no-store');
       const { id } = request.params;
-      return { received: await files.received(id), isWhole: await isKnown(database, id) };
+      const bytes = (await mayNameFile(database, id, person)) ? await files.bytesOf(id) : undefined;
+      if (bytes !== undefined) return { received: bytes, isWhole: true };
+      return { received: await files.received(id, person.id), isWhole: false };
     },
   );
 
@@ -61,18 +63,15 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
       const person = await server.personOf(request);
       const { id } = request.params;
       const { from, total } = readRange(request.headers['content-range'], request.body);
-      const whole = await files.take(id, { from, total, bytes: request.body });
+      if (person.siteIds.length === 0 || person.roles.length === 0) {
+        throw new OilcanError('role_missing', { roles: 'person with a site and a role' });
+      }
+      // Who has brought it, or may see it, need not bring it again.
+      const known = (await mayNameFile(database, id, person)) ? await files.bytesOf(id) : undefined;
+      if (known !== undefined) return { received: known, isWhole: true };
+      const whole = await files.take(id, person.id, { from, total, bytes: request.body });
       if (whole === null) return { received: from + request.body.length, isWhole: false };
-      await database('files')
-        .insert({
-          id,
-          media_type: whole.mediaType,
-          bytes: whole.bytes,
-          by_person: person.id,
-          received_at: instantFromMillis(Date.now()),
-        })
-        .onConflict('id')
-        .ignore();
+      await noteFile(database, { id, ...whole, receivedAt: instantFromMillis(Date.now()) }, person.id);
       return { received: whole.bytes, isWhole: true };
     },
   );
@@ -80,33 +79,21 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
   server.get<Named>('/files/:id', { schema: { summary: 'A file', params: named } }, async (request, reply) => {
     const person = await server.personOf(request);
     const { id } = request.params;
-    const file: { media_type: string; bytes: number; by_person: string } | undefined = await database('files')
-      .where('id', id)
-      .first();
-    if (file === undefined || !(file.by_person === person.id || (await isShownTo(database, id, person)))) {
-      throw new OilcanError('not_found', { what: 'file' });
+    const bytes = (await mayNameFile(database, id, person)) ? await files.bytesOf(id) : undefined;
+    const file: { media_type: string } | undefined = await database('files').where('id', id).first('media_type');
+    if (file === undefined || bytes === undefined) throw new OilcanError('not_found', { what: 'file' });
+    // A drawing may hold a script. The application shows it as a picture, in which nothing runs; whoever opens its address
+    // gets it as a file to save.
+    if (file.media_type === 'image/svg+xml') {
+      reply.header('content-disposition', 'attachment');
+      reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
     }
     return reply
       .header('content-type', file.media_type)
-      .header('content-length', file.bytes)
+      .header('content-length', bytes)
       .header('cache-control', 'private, max-age=31536000, immutable')
       .send(files.read(id));
   });
-}
-
-async function isKnown(database: Knex, id: FileId): Promise<boolean> {
-  return (await database('files').where('id', id).first('id')) !== undefined;
-}
-
-async function isShownTo(database: Knex, id: FileId, person: Person): Promise<boolean> {
-  for (const table of ['entries', 'documents']) {
-    const row: unknown = await database(table)
-      .where('file', id)
-      .whereIn('site', [...person.siteIds])
-      .first('id');
-    if (row !== undefined) return true;
-  }
-  return false;
 }
 
 const RANGE = /^bytes (\d{1,12})-(\d{1,12})\/(\d{1,12})$/;

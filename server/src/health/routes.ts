@@ -2,14 +2,28 @@ import { OilcanError } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 
+const CHECK_MILLISECONDS = 1_000;
+
+/** Rejects when the database does not answer, or nothing can be written: its disk is full, or it is read-only. */
+async function writeSomething(database: Knex): Promise<void> {
+  await database('counters').insert({ name: 'ready_checked_at', value: Date.now() }).onConflict('name').merge();
+}
+
 /** For whoever watches the server: is it alive, and can it serve. */
 export async function healthRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
   server.get('/healthz', { schema: { summary: 'The process is alive' } }, async () => ({ status: 'ok' }));
-  server.get('/readyz', { schema: { summary: 'The database answers' } }, async () => {
-    try {
-      await database('counters').first('value');
-    } catch {
-      throw new OilcanError('not_ready');
+  let checking: Promise<void> | null = null;
+  let checkedAt = 0;
+  server.get('/readyz', { schema: { summary: 'The database answers, and can be written' } }, async () => {
+    // Whoever asks often does not make it write often.
+    if (Date.now() - checkedAt > CHECK_MILLISECONDS) {
+      checking ??= writeSomething(database).finally(() => (checking = null));
+      try {
+        await checking;
+      } catch {
+        throw new OilcanError('not_ready', { seconds: 10 });
+      }
+      checkedAt = Date.now();
     }
     return { status: 'ready' };
   });

@@ -42,7 +42,7 @@ describe('loading JSON lines', () => {
     const content = Buffer.from('%PDF-1.7');
     const id = createHash('sha256').update(content).digest('hex');
     await load([{ file: { id, mediaType: 'application/pdf', content: content.toString('base64') } }]);
-    expect(await files.received(id as never)).toBe(content.length);
+    expect(await files.bytesOf(id as never)).toBe(content.length);
     expect(await database('files').pluck('media_type')).toEqual(['application/pdf']);
     await expect(load([{ file: { id, mediaType: 'application/pdf', content: 'AAAA' } }])).rejects.toThrow();
     await expect(load([{ file: { id: '../x', mediaType: 'application/pdf', content: '' } }])).rejects.toThrow(

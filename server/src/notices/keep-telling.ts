@@ -1,5 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { FileStore } from '../files/file-store';
 import type { MailSender } from '../standins/mail';
 import type { News } from '../sync/news';
 import { deliverMails } from './deliver-mails';
@@ -7,12 +8,17 @@ import { watchTime } from './watch-time';
 
 const WATCH_MILLISECONDS = 60_000;
 const MAIL_MILLISECONDS = 3_000;
+const TIDY_MILLISECONDS = 3_600_000;
 
-/** While the server listens: looks at the clock once a minute, and carries mails away. */
-export function keepTelling(
-  server: FastifyInstance,
-  { database, news, mail }: { readonly database: Knex; readonly news: News; readonly mail: MailSender },
-): void {
+interface KeptTelling {
+  readonly database: Knex;
+  readonly news: News;
+  readonly files: FileStore;
+  readonly mail: MailSender;
+}
+
+/** While the server listens: looks at the clock once a minute, carries mails away, and tidies what was begun and left. */
+export function keepTelling(server: FastifyInstance, { database, news, files, mail }: KeptTelling): void {
   const timers: NodeJS.Timeout[] = [];
   const again = (task: () => Promise<void>, milliseconds: number): void => {
     let isRunning = false;
@@ -32,10 +38,11 @@ export function keepTelling(
   };
   server.addHook('onListen', async () => {
     again(async () => {
-      const revision = await watchTime(database, Date.now());
-      if (revision !== null) news.tell(revision);
+      const told = await watchTime(database, Date.now());
+      if (told !== null) news.tell(told.revision, told.concerned);
     }, WATCH_MILLISECONDS);
     again(async () => void (await deliverMails(database, mail, Date.now())), MAIL_MILLISECONDS);
+    again(() => files.tidy(Date.now()), TIDY_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));
 }

@@ -1,9 +1,10 @@
+import { randomUUID } from 'node:crypto';
 import {
   byId,
   noticeChoiceOf,
   noticesOfChange,
   type Change,
-  type EntryKind,
+  type Entry,
   type Follow,
   type Instant,
   type Notice,
@@ -13,16 +14,8 @@ import {
   type WorkOrder,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
-import { readRow, type SqlRecords, type StoredRow } from '../db/sql-records';
+import { readRow, sqlName, type SqlRecords, type StoredRow } from '../db/sql-records';
 import { worksTouchedBy } from '../past/note-past';
-
-/** What followers are told of, beside changes of the work order itself. */
-const recordedWords: Partial<Readonly<Record<EntryKind, string>>> = {
-  note: 'a note',
-  photo: 'a photo',
-  fault: 'a fault',
-  stoppage: 'a stoppage',
-};
 
 /** Whom these changes concern, as rows to be written with them. Reads the rows as they were before. */
 export async function noticesOfPush(
@@ -41,25 +34,31 @@ export async function noticesOfPush(
       change.table === 'workOrders' && change.row !== null ? [[change.id, change.row]] : [],
     ),
   );
-  if (after.size === 0 && follows.length === 0) return [];
-  const crews = await allOf(transaction, 'crews');
+  const isInSomebodysName = changes.some(({ table, row }) => table === 'entries' && row !== null && isForAnother(row));
+  if (after.size === 0 && follows.length === 0 && !isInSomebodysName) return [];
+  const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };
   const told: Notice[] = [];
   for (const id of touched) {
     const before = await records.get('workOrders', id);
     const work = after.get(id) ?? before;
     if (work === undefined) continue;
     const followers = follows.filter(({ workOrderId }) => workOrderId === id).map(({ personId }) => personId);
-    const change = { before, after: work, recorded: recordedOn(id, changes), by: person.id };
-    told.push(...noticesOfChange(change, crews, followers, now));
+    const change = { before, after: work, entries: entriesOn(id, changes), by: person.id };
+    told.push(...noticesOfChange(change, everybody, followers, now));
   }
   return writeNotices(transaction, told, now);
 }
 
-function recordedOn(workOrderId: string, changes: readonly Change[]): string[] {
-  return changes.flatMap((change) => {
-    if (change.table !== 'entries' || change.row === null || change.row.workOrderId !== workOrderId) return [];
-    return recordedWords[change.row.content.kind] ?? [];
-  });
+function entriesOn(workOrderId: string, changes: readonly Change[]): Entry[] {
+  return changes.flatMap((change) =>
+    change.table === 'entries' && change.row?.workOrderId === workOrderId ? [change.row] : [],
+  );
+}
+
+/** Whether an entry was made in the name of somebody else. */
+function isForAnother({ by, content }: Entry): boolean {
+  if (content.kind === 'labor') return content.stoppedBecause !== undefined;
+  return content.kind === 'isolation' && content.ofPersonId !== null && content.ofPersonId !== by;
 }
 
 /** Notices as rows, without those that their people do not want; mails that were wanted are queued. */
@@ -74,17 +73,21 @@ export async function writeNotices(
   const wanted = told.filter(({ personId, kind }) => !choiceOf(personId).silent.includes(kind));
   const byMail = wanted.filter(({ personId, kind }) => choiceOf(personId).mail.includes(kind));
   if (byMail.length > 0) {
-    const rows = byMail.map((notice) => ({ person: notice.personId, notice: JSON.stringify(notice), queued_at: now }));
+    const rows = byMail.map((notice) => ({
+      person: notice.personId,
+      notice: JSON.stringify(notice),
+      queued_at: now,
+      mail_id: randomUUID(),
+    }));
     await transaction.batchInsert('mail_queue', rows, 100);
   }
   return wanted.map((row): Change => ({ table: 'notices', id: row.id, row }));
 }
 
-export async function allOf<T extends 'crews' | 'noticeChoices' | 'people'>(
+export async function allOf<T extends 'crews' | 'noticeChoices' | 'people' | 'sites'>(
   transaction: Knex,
   table: T,
 ): Promise<Tables[T][]> {
-  const name = { crews: 'crews', noticeChoices: 'notice_choices', people: 'people' }[table];
-  const stored: StoredRow[] = await transaction<StoredRow>(name).select('body');
+  const stored: StoredRow[] = await transaction<StoredRow>(sqlName(table)).select('body');
   return stored.map((each) => readRow(table, each));
 }

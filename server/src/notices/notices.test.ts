@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
   addMinutes,
+  noticeDetail,
   noticesOfLate,
   startOfDay,
   toMillis,
@@ -28,7 +29,7 @@ import {
   aUse,
 } from '@oilcan/core/testing';
 import { SqlRecords } from '../db/sql-records';
-import { Outbox } from '../standins/mail';
+import { Outbox, type Mail } from '../standins/mail';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { deliverMails } from './deliver-mails';
 import { watchTime } from './watch-time';
@@ -72,7 +73,9 @@ describe('notices', () => {
     const note = (text: string) => anOperation('note.add', { workOrderId: workId, text }, { by: lea.id });
     await works.push(leaCookie, [note('one'), note('two')]);
     await works.push(leaCookie, [note('three')]);
-    expect((await noticesFor(bobCookie)).map(({ kind, detail }) => [kind, detail])).toEqual([['changed', 'a note']]);
+    expect((await noticesFor(bobCookie)).map((notice) => [notice.kind, noticeDetail(notice, 'Europe/Vienna')])).toEqual(
+      [['changed', 'a note']],
+    );
   });
 
   it('that are not wanted do not come', async () => {
@@ -93,7 +96,7 @@ describe('mail', () => {
     await give(await works.signIn(lea));
     const outbox = new Outbox(folder);
     const failing = { send: () => Promise.reject(new Error('No line')) };
-    await expect(deliverMails(works.database, failing, 0)).rejects.toThrow('No line');
+    expect(await deliverMails(works.database, failing, 0)).toBe(0);
     expect(await deliverMails(works.database, outbox, toMillis(noon))).toBe(1);
     expect(await deliverMails(works.database, outbox, toMillis(noon))).toBe(0);
     const [file] = await readdir(folder);
@@ -108,6 +111,62 @@ describe('mail', () => {
   });
 });
 
+describe('a mail that cannot be delivered', () => {
+  const wantMail = async (): Promise<string> => {
+    const annCookie = await works.signIn(ann);
+    const byMail = { kind: 'given' as const, isWanted: true, byMail: true, byPush: false };
+    await works.push(annCookie, [anOperation('notices.choose', byMail)]);
+    await give(await works.signIn(lea));
+    return annCookie;
+  };
+
+  it('keeps its name through every try, so that one that went out before a crash is known again', async () => {
+    await wantMail();
+    const seen: string[] = [];
+    const crashes = { send: ({ id }: Mail) => Promise.reject(new Error(`crashed after ${seen.push(id)}`)) };
+    await deliverMails(works.database, crashes, 0, () => 0);
+    await deliverMails(works.database, crashes, 3_600_000, () => 0);
+    expect(seen).toHaveLength(2);
+    expect(new Set(seen).size).toBe(1);
+  });
+
+  it('is tried ever more rarely, holds up no other, and is put aside for a lead, who may try it again', async () => {
+    await wantMail();
+    const [stuck]: { notice: string }[] = await works.database('mail_queue');
+    const later = { person: bob.id, notice: stuck?.notice, queued_at: noon, mail_id: 'b'.repeat(36) };
+    await works.database('mail_queue').insert(later);
+    const sent: string[] = [];
+    const onlyBob = {
+      send: ({ to }: Mail) => {
+        if (to.name !== 'Bob') return Promise.reject(new Error('No line'));
+        sent.push(to.name);
+        return Promise.resolve();
+      },
+    };
+    expect(await deliverMails(works.database, onlyBob, 0, () => 0)).toBe(1);
+    expect(await deliverMails(works.database, onlyBob, 500, () => 0)).toBe(0);
+    let tries = 1;
+    for (let now = 1_000; tries < 20 && now < 40 * 3_600_000; now += 1_000) {
+      const [before]: { tries: number }[] = await works.database('mail_queue').select('tries');
+      tries = before?.tries ?? 0;
+      if (tries >= 10) break;
+      await deliverMails(works.database, onlyBob, now, () => 0);
+      now += 60_000;
+    }
+    expect(tries).toBe(10);
+    const undelivered = async (cookie: string) =>
+      (await works.ask(cookie, { url: '/api/mails/undelivered' })).json<{ mails: { id: string; to: string }[] }>()
+        .mails;
+    const leaCookie = await works.signIn(lea);
+    const [aside] = await undelivered(leaCookie);
+    expect(aside).toMatchObject({ to: 'Ann', subject: 'Given to you: W-1 Seal weeping', tries: 10 });
+    expect((await works.ask(await works.signIn(bob), { url: '/api/mails/undelivered' })).statusCode).toBe(403);
+    const again = await works.ask(leaCookie, { method: 'POST', url: `/api/mails/undelivered/${aside?.id}/again` });
+    expect([again.statusCode, await undelivered(leaCookie)]).toEqual([204, []]);
+    expect(await deliverMails(works.database, { send: () => Promise.resolve() }, toMillis(noon))).toBe(1);
+  });
+});
+
 describe('looking at the clock', () => {
   it('tells what became late once, and what is short for tomorrow once', async () => {
     await works.close();
@@ -119,10 +178,12 @@ describe('looking at the clock', () => {
     ]);
     const annCookie = await works.signIn(ann);
     expect(await watchTime(works.database, toMillis(noon))).not.toBeNull();
-    expect((await noticesFor(annCookie)).map(({ kind, detail }) => [kind, detail])).toEqual([
-      ['late', ''],
-      ['short', 'Seal: 8 of 9 pcs'],
-    ]);
+    expect((await noticesFor(annCookie)).map((notice) => [notice.kind, noticeDetail(notice, 'Europe/Vienna')])).toEqual(
+      [
+        ['late', ''],
+        ['short', 'Seal: 8 of 9 pcs'],
+      ],
+    );
     expect(await watchTime(works.database, toMillis(noon) + 60_000)).toBeNull();
     await works.database.transaction((transaction) => new SqlRecords(transaction).put('stock', aLevel(2_000)));
     expect(await watchTime(works.database, toMillis(noon) + 120_000)).not.toBeNull();
@@ -146,12 +207,15 @@ describe('looking at the clock', () => {
     const annCookie = await works.signIn(ann);
     await watchTime(works.database, toMillis(noon));
     const short = (await noticesFor(annCookie)).filter(({ kind }) => kind === 'short');
-    expect(short.map(({ detail }) => detail)).toEqual(['Seal: 8 of 9 pcs for 2 jobs', 'Seal: 8 of 9 pcs for 2 jobs']);
+    expect(short.map((notice) => noticeDetail(notice, 'Europe/Vienna'))).toEqual([
+      'Seal: 8 of 9 pcs for 2 jobs',
+      'Seal: 8 of 9 pcs for 2 jobs',
+    ]);
   });
 
   it('lets go, once a day, of notices and mails of long ago', async () => {
     const days = (count: number) => addMinutes(noon, count * 24 * 60);
-    const told = noticesOfLate([aWorkOrder({ dueAt: noon })], [], noon, addMinutes(noon, 1));
+    const told = noticesOfLate([aWorkOrder({ dueAt: noon })], { crews: [], people: [ann] }, noon, addMinutes(noon, 1));
     const [notice] = told;
     if (notice === undefined) throw new Error('Nobody was told.');
     await works.database.transaction(async (transaction) => {

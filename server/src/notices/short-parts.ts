@@ -1,32 +1,36 @@
 import {
   byId,
-  formatQuantity,
   kitListParts,
   stockLevelId,
   usedIn,
   type KitListRows,
+  type NoticeFact,
   type WorkOrder,
   type WorkOrderId,
 } from '@oilcan/core';
 import type { SqlRecords } from '../db/sql-records';
 
 /**
- * Parts of which less lies in their bins than these work orders together still need, in words and by work order:
- * `Gear oil: 41 of 64 L for 2 jobs`.
+ * Parts of which less lies in their bins than these work orders together still need, by work order.
  */
 export async function shortParts(
   records: SqlRecords,
   works: readonly WorkOrder[],
-): Promise<ReadonlyMap<WorkOrderId, readonly string[]>> {
+): Promise<ReadonlyMap<WorkOrderId, readonly NoticeFact[]>> {
   const rows = await kitRows(records, works);
-  const short = new Map<WorkOrderId, string[]>();
+  const short = new Map<WorkOrderId, NoticeFact[]>();
   for (const line of kitListParts(works, rows)) {
     const part = rows.parts.get(line.partId);
     if (line.short === 0 || part === undefined) continue;
-    const onHand = formatQuantity(Math.max(0, line.onHand ?? 0));
-    const jobs = line.workOrderIds.length === 1 ? '' : ` for ${line.workOrderIds.length} jobs`;
-    const words = `${part.name}: ${onHand} of ${formatQuantity(line.needed)} ${line.unit}${jobs}`;
-    for (const id of line.workOrderIds) short.set(id, [...(short.get(id) ?? []), words]);
+    const fact: NoticeFact = {
+      is: 'short',
+      part: part.name,
+      onHand: Math.max(0, line.onHand ?? 0),
+      needed: line.needed,
+      unit: line.unit,
+      jobs: line.workOrderIds.length,
+    };
+    for (const id of line.workOrderIds) short.set(id, [...(short.get(id) ?? []), fact]);
   }
   return short;
 }

@@ -1,16 +1,16 @@
 import {
-  hasRole,
   instantFromMillis,
   noticesOfLate,
   noticesOfShort,
   SETTINGS_ID,
+  settingsAt,
   startOfDay,
   type Notice,
   type WorkOrder,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
-import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
+import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';
 import { clearAway } from './clear-away';
 import { allOf, writeNotices } from './notices-of-push';
 import { shortParts } from './short-parts';
@@ -23,9 +23,12 @@ const FIRST_LOOK_MILLISECONDS = 24 * 3_600_000;
  * Tells of what nobody did: work that became late since the last look, and parts short for tomorrow's work. Once a day it
  * lets go of what was told long ago.
  *
- * @returns the revision after it, when anybody was told
+ * @returns the revision after it, and whom it concerns, when anybody was told
  */
-export async function watchTime(database: Knex, nowMillis: number): Promise<number | null> {
+export async function watchTime(
+  database: Knex,
+  nowMillis: number,
+): Promise<{ readonly revision: number; readonly concerned: ReadonlySet<Audience> } | null> {
   const now = instantFromMillis(nowMillis);
   return database.transaction(async (transaction) => {
     const looked: { value: number | string } | undefined = await transaction('counters')
@@ -39,19 +42,21 @@ export async function watchTime(database: Knex, nowMillis: number): Promise<numb
     if (startOfDay(lookedAt, settings.zone) !== startOfDay(now, settings.zone)) await clearAway(transaction, now);
     const stored: StoredRow[] = await transaction<StoredRow>('work_orders').whereNull('ended').select('body');
     const works = stored.map((each): WorkOrder => readRow('workOrders', each));
-    const crews = await allOf(transaction, 'crews');
-    const people = await allOf(transaction, 'people');
-    const storekeepers = people.filter((person) => hasRole(person, ['storekeeper'])).map(({ id }) => id);
-    const tomorrow = { from: startOfDay(now, settings.zone, 1), to: startOfDay(now, settings.zone, 2) };
-    const dueTomorrow = works.filter(({ dueAt }) => dueAt !== null && dueAt >= tomorrow.from && dueAt < tomorrow.to);
-    const short = await shortParts(records, dueTomorrow);
-    const told = [
-      ...noticesOfLate(works, crews, lookedAt, now),
-      ...noticesOfShort(dueTomorrow, crews, storekeepers, tomorrow, ({ id }) => short.get(id) ?? [], now),
-    ];
+    const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };
+    const told = noticesOfLate(works, everybody, lookedAt, now);
+    for (const site of await allOf(transaction, 'sites')) {
+      const { zone } = settingsAt(settings, site);
+      const tomorrow = { from: startOfDay(now, zone, 1), to: startOfDay(now, zone, 2) };
+      const due = works.filter(
+        ({ siteId, dueAt }) => siteId === site.id && dueAt !== null && dueAt >= tomorrow.from && dueAt < tomorrow.to,
+      );
+      const short = await shortParts(records, due);
+      told.push(...noticesOfShort(due, everybody, tomorrow, ({ id }) => short.get(id) ?? [], now));
+    }
     const changes = await writeNotices(transaction, await onlyNews(records, told), now);
     await records.write(changes);
-    return changes.length === 0 ? null : currentRevision(transaction);
+    if (changes.length === 0) return null;
+    return { revision: await currentRevision(transaction), concerned: records.audience };
   });
 }
 
@@ -60,7 +65,8 @@ async function onlyNews(records: SqlRecords, told: readonly Notice[]): Promise<N
   const news: Notice[] = [];
   for (const notice of told) {
     const before = await records.get('notices', notice.id);
-    if (notice.kind === 'late' || before === undefined || before.detail !== notice.detail) news.push(notice);
+    if (notice.kind === 'late' || before === undefined || JSON.stringify(before.facts) !== JSON.stringify(notice.facts))
+      news.push(notice);
   }
   return news;
 }

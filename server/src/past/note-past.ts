@@ -1,4 +1,4 @@
-import { endOf, pastJobOf, type Change, type Entry, type PastJob, type WorkOrder } from '@oilcan/core';
+import { doneAt, pastJobOf, type Change, type Entry, type PastJob, type WorkOrder } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 
@@ -15,8 +15,34 @@ export function worksTouchedBy(changes: readonly Change[]): ReadonlySet<string> 
   );
 }
 
+/** Raised whenever a `PastJob` says something else of the same work: then all of them are made anew. */
+const PAST_VERSION = 1;
+const VERSION_COUNTER = 'past_version';
+
+/** What is derived from work orders and entries is made anew when it is of another version than this program makes. */
+export async function bringPastUpToDate(database: Knex): Promise<void> {
+  const made: { value: number | string } | undefined = await database('counters')
+    .where('name', VERSION_COUNTER)
+    .first();
+  if (Number(made?.value ?? 0) === PAST_VERSION) return;
+  await database.transaction(async (transaction) => {
+    await transaction('past_jobs').delete();
+    for (let last = ''; ;) {
+      const ids: string[] = await transaction('work_orders')
+        .where('id', '>', last)
+        .orderBy('id')
+        .limit(IDS_PER_STATEMENT)
+        .pluck('id');
+      if (ids.length === 0) break;
+      await noteSome(transaction, ids);
+      last = ids.at(-1) ?? '';
+    }
+    await transaction('counters').insert({ name: VERSION_COUNTER, value: PAST_VERSION }).onConflict('name').merge();
+  });
+}
+
 /**
- * Boils those of the work orders that have ended down and keeps it; one that was taken up again is forgotten until it ends
+ * Summarises those of the work orders that are done and keeps it; one that was taken up again is forgotten until it ends
  * anew. Reads what is stored, so it comes after the rows were written.
  */
 export async function notePast(transaction: Knex, workIds: ReadonlySet<string>): Promise<void> {
@@ -31,9 +57,9 @@ async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void
     .whereIn('id', [...ids])
     .select('body');
   const works = stored.map(({ body }) => JSON.parse(body) as WorkOrder);
-  const open = works.filter((work) => endOf(work) === null).map(({ id }) => id);
+  const open = works.filter((work) => doneAt(work) === null).map(({ id }) => id);
   if (open.length > 0) await transaction('past_jobs').whereIn('id', open).delete();
-  const ended = works.filter((work) => endOf(work) !== null);
+  const ended = works.filter((work) => doneAt(work) !== null);
   if (ended.length === 0) return;
   const entriesOf = await entriesByWork(
     transaction,

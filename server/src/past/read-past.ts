@@ -2,8 +2,10 @@ import {
   idsWithin,
   OilcanError,
   PAST_JOBS_LIMIT,
+  stretchBegins,
   type Asset,
   type AssetId,
+  type Instant,
   type PastOf,
   type Person,
 } from '@oilcan/core';
@@ -11,6 +13,8 @@ import type { Knex } from 'knex';
 
 /** Jobs of other assets of the class, for what is usual where the asset itself has too few. */
 const CLASS_JOBS_LIMIT = 200;
+/** Among so many of a site's oldest jobs the first stretch is found, unless more of them than this have wrong dates. */
+const OLDEST_JOBS_LOOKED_AT = 200;
 const IDS_PER_STATEMENT = 400;
 
 interface Stored {
@@ -31,9 +35,14 @@ export async function readPast(database: Knex, person: Person, of: PastOf, now: 
       : await newestOf(database, site, 'asset', await assetsOf(database, of.scope, of.id), limit);
   const jobs = found.slice(0, PAST_JOBS_LIMIT);
   const ofClass = of.scope === 'place' ? [] : await newestOfClass(database, person, body, of.id);
-  const first: { at: string } | undefined = await database('past_jobs').where('site', site).orderBy('at').first('at');
+  const oldest: Instant[] = await database('past_jobs')
+    .where('site', site)
+    .orderBy('at')
+    .limit(OLDEST_JOBS_LOOKED_AT)
+    .pluck('at');
+  const recordsSince = stretchBegins(oldest) ?? oldest.at(-1) ?? now;
   const cutAt = found.length > jobs.length ? (jobs.at(-1)?.at ?? null) : null;
-  const head = JSON.stringify({ recordsSince: first?.at ?? now, cutAt, asOf: now });
+  const head = JSON.stringify({ recordsSince, cutAt, asOf: now });
   const list = (some: readonly Stored[]): string => `[${some.map(({ body }) => body).join()}]`;
   return `${head.slice(0, -1)},"jobs":${list(jobs)},"ofClass":${list(ofClass)}}`;
 }
@@ -49,7 +58,7 @@ async function subjectOf(
     .where('id', id)
     .first('site', 'body');
   if (row === undefined) throw new OilcanError('not_found', { what });
-  if (!person.siteIds.some((site) => site === row.site)) throw await ofAnotherSite(database, row.site);
+  if (!person.siteIds.some((site) => site === row.site)) throw new OilcanError('other_site');
   return row;
 }
 
@@ -62,13 +71,6 @@ async function newestOfClass(database: Knex, person: Person, body: string, but: 
     .orderBy('at', 'desc')
     .limit(CLASS_JOBS_LIMIT)
     .select('at', 'body');
-}
-
-/** What the person may not see: which site it is on may be said, and nothing else. */
-async function ofAnotherSite(database: Knex, siteId: string): Promise<OilcanError> {
-  const site: { body: string } | undefined = await database('sites').where('id', siteId).first('body');
-  const name = site === undefined ? '' : (JSON.parse(site.body) as { name: string }).name;
-  return new OilcanError('other_site', { site: name });
 }
 
 async function newestOf(

@@ -3,17 +3,25 @@ import { News } from './news';
 
 let news: News;
 let told: string[];
+const here = new Set(['site:here']);
+
+/** A line of somebody who hears of these; what was written on it. */
+function listen(audiences: ReadonlySet<string>, session = 's-1'): string[] {
+  const written: string[] = [];
+  const response = {
+    on: () => response,
+    write: (text: string) => written.push(text.trim()),
+    end: () => written.push('end'),
+  };
+  news.listen(response as unknown as ServerResponse, { audiences, session });
+  written.length = 0;
+  return written;
+}
+
 beforeEach(() => {
   jest.useFakeTimers();
   news = new News();
-  told = [];
-  const response = {
-    on: () => response,
-    write: (text: string) => told.push(text.trim()),
-    end: () => told.push('end'),
-  };
-  news.listen(response as unknown as ServerResponse);
-  told.length = 0;
+  told = listen(here);
 });
 afterEach(() => {
   news.close();
@@ -24,14 +32,30 @@ const revisions = (): string[] => told.flatMap((text) => /data: (\d+)/.exec(text
 
 describe('news', () => {
   it('are told at once after a quiet while, then at most once a second, the newest', () => {
-    for (const revision of [1, 2, 3, 4]) news.tell(revision);
+    for (const revision of [1, 2, 3, 4]) news.tell(revision, here);
     expect(revisions()).toEqual(['1']);
     jest.advanceTimersByTime(1_000);
     expect(revisions()).toEqual(['1', '4']);
     jest.advanceTimersByTime(5_000);
     expect(revisions()).toEqual(['1', '4']);
-    news.tell(5);
+    news.tell(5, here);
     expect(revisions()).toEqual(['1', '4', '5']);
+  });
+
+  it('are told to those whom they concern, and to nobody else', () => {
+    const elsewhere = listen(new Set(['site:there', 'person:bob']));
+    news.tell(1, here);
+    jest.advanceTimersByTime(5_000);
+    expect([revisions(), elsewhere]).toEqual([['1'], []]);
+    news.tell(2, new Set(['person:bob']));
+    jest.advanceTimersByTime(5_000);
+    expect([revisions(), elsewhere.length]).toEqual([['1'], 1]);
+  });
+
+  it('end with the session in which the line was opened', () => {
+    const other = listen(here, 's-2');
+    news.endSessions(new Set(['s-2']));
+    expect([told, other]).toEqual([[], ['end']]);
   });
 
   it('show between them that the line is alive, and end with the server', () => {

@@ -1,28 +1,32 @@
 import { createHash } from 'node:crypto';
 import {
+  amongSeveral,
   carriedSince,
   carriesWholeFor,
-  indexesOf,
   instantFromMillis,
+  mayLookInto,
   OilcanError,
   PULL_PAGE_ROWS,
+  seesLaborCost,
+  SETTINGS_ID,
+  shownTo,
   tableNames,
   tablesOfWork,
+  visibilityKeyOf,
   type Change,
   type Crew,
   type Instant,
   type Person,
   type PullAnswer,
   type Revision,
+  type Settings,
   type TableName,
   type WorkOrderId,
 } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
-import { readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-records';
+import { audiencesOf, readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-records';
 
-/** Tables that phones do not carry: the movements behind a stock level are asked for when somebody looks. */
-const notCarried: ReadonlySet<TableName> = new Set(['movements']);
 const isOfWork = (table: TableName): boolean => tablesOfWork.some((each) => each === table);
 
 /** What a person may see and carries, and its name: when that changes, the phone begins anew. */
@@ -30,7 +34,10 @@ interface Scope {
   readonly name: string;
   readonly siteIds: readonly string[];
   readonly wholeFor: 'all' | readonly string[];
-  readonly personId: string;
+  readonly person: Person;
+  readonly settings: Pick<Settings, 'laborCostSeenBy'>;
+  /** Whether the person sees what people's time costs. */
+  readonly seesCost: boolean;
 }
 
 /** The scope of a person in this database. */
@@ -43,13 +50,22 @@ export async function scopeOf(database: Knex, person: Person): Promise<Scope> {
   );
   const wholeFor = carried === 'all' ? carried : [...carried].sort();
   const siteIds = [...person.siteIds].sort();
-  const named = JSON.stringify([identity?.id, siteIds, wholeFor]);
+  const settings = await settingsOf(database);
+  const seesCost = settings !== undefined && seesLaborCost(person, settings);
+  const named = JSON.stringify([identity?.id, siteIds, wholeFor, seesCost]);
   return {
     name: createHash('sha256').update(named).digest('hex').slice(0, 16),
     siteIds,
     wholeFor,
-    personId: person.id,
+    person,
+    seesCost,
+    settings: settings ?? { laborCostSeenBy: [] },
   };
+}
+
+async function settingsOf(database: Knex): Promise<Settings | undefined> {
+  const stored: StoredRow | undefined = await database<StoredRow>('settings').where('id', SETTINGS_ID).first();
+  return stored === undefined ? undefined : readRow('settings', stored);
 }
 
 /** A phone that is so many revisions behind begins anew: what it carries is less than what it would look through. */
@@ -78,14 +94,15 @@ export async function pull(
   const behind = (await currentRevision(database)) - since;
   if (behind <= 0) return nothing;
   if (behind > farBehind && since > 0 && !isFilling) return { ...nothing, scope: ANEW };
-  return database.transaction(async (transaction) => {
+  const read = async (transaction: Knex.Transaction): Promise<PullAnswer> => {
     const newest = await currentRevision(transaction);
     const found = await readSince(transaction, scope, since, now, isFilling, pageRows + 1);
     const page = found.slice(0, pageRows);
     const hasMore = found.length > pageRows;
     const revision = hasMore ? (page.at(-1)?.revision ?? newest) : newest;
     return { changes: page.map(({ change }) => change), revision, hasMore, scope: scope.name, now };
-  });
+  };
+  return database.transaction(read, { readOnly: true });
 }
 
 /** A work order of the person's sites with everything recorded on it, whether phones carry it or not. */
@@ -95,10 +112,13 @@ export async function readWork(database: Knex, person: Person, id: WorkOrderId):
     .whereIn('site', [...person.siteIds])
     .first();
   if (stored === undefined) throw new OilcanError('not_found', { what: 'work order' });
+  const { seesCost } = await scopeOf(database, person);
   const changes: Change[] = [{ table: 'workOrders', id, row: readRow('workOrders', stored) }];
   for (const table of tablesOfWork) {
     const rows: StoredRow[] = await database<StoredRow>(sqlName(table)).where('work_order', id).orderBy('id');
-    changes.push(...rows.map((each) => ({ table, id: each.id, row: readRow(table, each) }) as Change));
+    changes.push(
+      ...rows.map((each) => ({ table, id: each.id, row: shownTo(table, readRow(table, each), seesCost) }) as Change),
+    );
   }
   return { changes };
 }
@@ -123,7 +143,7 @@ async function readSince(
 ): Promise<Revised[]> {
   const recentSince = carriedSince(now);
   const pieces = tableNames
-    .filter((table) => !notCarried.has(table))
+    .filter((table) => mayLookInto(table, scope.person, scope.settings))
     .map((table) => rowsOf(transaction, table, { scope, since, recentSince, limit, isFilling }));
   if (!isFilling) {
     pieces.push(goneSince(transaction, scope, since, recentSince, limit));
@@ -136,7 +156,7 @@ async function readSince(
     .select('name', 'id', 'revision', 'body');
   return found.map((each) => {
     const table = tableOfSqlName(each.name);
-    const row = each.body === null ? null : readRow(table, each);
+    const row = each.body === null ? null : shownTo(table, readRow(table, each), scope.seesCost);
     return { revision: Number(each.revision), change: { table, id: each.id, row } as Change };
   });
 }
@@ -178,9 +198,24 @@ function rowsOf(
     if (scope.wholeFor !== 'all') work.whereIn('work_orders.id', givenTo(transaction, scope.wholeFor));
     // With its limit it stays a question asked of each row, and is not turned into a join that begins with all work.
     query.whereExists(work.select('work_orders.id').limit(1));
-  } else if (indexesOf(table).some(([index]) => index === 'person')) query.where('person', scope.personId);
-  else if (indexesOf(table).some(([index]) => index === 'site')) ofSites(query, scope, name);
+  } else ofAudience(query, scope, table);
   return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
+}
+
+/** Only what the person may see, by the key that says whose the rows of this table are. */
+function ofAudience(query: Knex.QueryBuilder, scope: Scope, table: TableName): void {
+  const key = visibilityKeyOf(table);
+  if (key === null) return;
+  const mine = key.column === 'site' || key.column === 'sites' ? scope.siteIds : [scope.person.id];
+  if (key.column === 'site') ofSites(query, scope, sqlName(table));
+  else if (key.holds === 'one') query.whereIn(key.column, [...mine]);
+  else {
+    query.where((any) => {
+      // Somebody without a site sees nothing of any.
+      any.whereRaw('1 = 0');
+      for (const id of mine) any.orWhereRaw("?? like ? escape '\\'", [key.column, amongSeveral(id)]);
+    });
+  }
 }
 
 /** What is carried among all work: open work and recent work, each found by the index of sites and ends. */
@@ -240,7 +275,7 @@ function goneSince(
 function removalsSince(transaction: Knex.Transaction, scope: Scope, since: Revision, limit: number): Knex.QueryBuilder {
   return transaction('removals')
     .where('revision', '>', since)
-    .where((visible) => visible.whereNull('site').orWhereIn('site', [...scope.siteIds]))
+    .whereIn('audience', audiencesOf(scope.person))
     .orderBy('revision')
     .limit(limit)
     .select('table_name as name', 'id', 'revision', transaction.raw('null as body'));

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import {
   accepted,
   applyOperation,
@@ -22,7 +23,8 @@ import {
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 import { currentRevision } from '../db/revisions';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords, type Audience } from '../db/sql-records';
+import { mayNameFile } from '../files/known-files';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
@@ -53,6 +55,12 @@ export function checkEnvelope(request: { readonly protocol: number; readonly ope
   }
 }
 
+/** What is answered, and whom what was written concerns. */
+interface Pushed {
+  readonly answer: PushAnswer;
+  readonly concerned: ReadonlySet<Audience>;
+}
+
 /**
  * Takes operations in their order, in one transaction: each is judged on what the ones before it left, and its
  * outcome, its rows and their revisions are written together or not at all. An operation that is known already
@@ -64,7 +72,7 @@ export async function push(
   person: Person,
   operations: readonly unknown[],
   nowMillis: number,
-): Promise<PushAnswer> {
+): Promise<Pushed> {
   const now = instantFromMillis(nowMillis);
   return database.transaction(async (transaction) => {
     await transaction('counters').where('name', 'revision').forUpdate().first('value');
@@ -77,7 +85,7 @@ export async function push(
 
     const outcomes: { id: string; outcome: Outcome }[] = [];
     const early = await earlyCopies(transaction, wellFormed, now);
-    const missingFiles = await missingFilesOf(transaction, wellFormed);
+    const missingFiles = await missingFilesOf(transaction, wellFormed, person);
     const log: NewlyLogged[] = [];
     for (const [index, each] of read.entries()) {
       if (!each.ok) {
@@ -116,7 +124,7 @@ export async function push(
       const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);
       await insertRows(transaction, 'operations', [...logColumns, 'received_at', 'revision'], rows, null);
     }
-    return { outcomes, revision, now };
+    return { answer: { outcomes, revision, now }, concerned: records.audience };
   });
 }
 
@@ -146,9 +154,20 @@ function toLog(operation: Operation, outcome: Outcome): NewlyLogged {
     at: operation.at,
     ahead: operation.ahead,
     knew: operation.knew,
-    args: JSON.stringify(operation.args),
+    args: outcome.ok ? JSON.stringify(operation.args) : loggedArgs(operation),
     outcome: JSON.stringify(outcome),
   };
+}
+
+/** Of a refused operation so much is kept. */
+const REFUSED_ARGS_LENGTH = 2_000;
+
+/** The arguments of a refused operation: cut when they are long, with a digest by which the whole is known again. */
+function loggedArgs({ args }: Operation): string {
+  const whole = JSON.stringify(args) ?? 'null';
+  if (whole.length <= REFUSED_ARGS_LENGTH) return whole;
+  const sha256 = createHash('sha256').update(whole).digest('hex');
+  return JSON.stringify({ cut: whole.slice(0, REFUSED_ARGS_LENGTH / 2), sha256 });
 }
 
 async function knownOperations(
@@ -189,14 +208,17 @@ async function earlyCopies(
   return new Set(rest.map(copyOf));
 }
 
-/** Files that operations name and that have not arrived. Their operations are not judged, and wait. */
-async function missingFilesOf(transaction: Knex.Transaction, operations: readonly Operation[]): Promise<Set<FileId>> {
+/**
+ * Files that operations name and that have not arrived, or that their person has neither brought nor may see: a name is not
+ * enough to see a file. Their operations are not applied yet, and wait until the person has brought the file.
+ */
+async function missingFilesOf(
+  transaction: Knex.Transaction,
+  operations: readonly Operation[],
+  person: Person,
+): Promise<Set<FileId>> {
   const named = new Set(operations.flatMap((operation) => fileNamedBy(operation) ?? []));
-  if (named.size === 0) return named;
-  const arrived: { id: FileId }[] = await transaction('files')
-    .whereIn('id', [...named])
-    .select('id');
-  for (const { id } of arrived) named.delete(id);
+  for (const id of named) if (await mayNameFile(transaction, id, person)) named.delete(id);
   return named;
 }
 
@@ -204,7 +226,7 @@ function firstOutcome(before: LoggedOperation, operation: Operation): Outcome {
   const isSame =
     before.name === operation.name &&
     before.by_person === operation.by &&
-    before.args === JSON.stringify(operation.args);
+    (before.args === JSON.stringify(operation.args) || before.args === loggedArgs(operation));
   if (!isSame) return refuse('operation_id_reused', {}, 'id');
   const outcome = JSON.parse(before.outcome) as Outcome;
   return outcome.ok ? accepted : outcome;

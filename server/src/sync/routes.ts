@@ -2,6 +2,7 @@ import { checkProtocol, pushSchema, type PushRequest, type WorkOrderId } from '@
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { audiencesOf } from '../db/sql-records';
 import type { News } from './news';
 import { pull, readWork } from './pull';
 import { checkEnvelope, push } from './push';
@@ -42,8 +43,8 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     async (request) => {
       const person = await server.personOf(request);
       checkEnvelope(request.body);
-      const answer = await push(database, person, request.body.operations, Date.now());
-      if (answer.outcomes.some(({ outcome }) => outcome.ok)) news.tell(answer.revision);
+      const { answer, concerned } = await push(database, person, request.body.operations, Date.now());
+      news.tell(answer.revision, concerned);
       return answer;
     },
   );
@@ -71,9 +72,13 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
 
   server.get(
     '/news',
-    { schema: { summary: 'Server-sent events: a revision whenever something changed' } },
+    {
+      schema: { summary: 'Server-sent events: a revision whenever something changed that concerns me' },
+      // A question for the head alone would wait for an answer that never ends.
+      exposeHeadRoute: false,
+    },
     async (request, reply) => {
-      await server.personOf(request);
+      const { person, session } = await server.sessionOf(request);
       reply.hijack();
       reply.raw.writeHead(200, {
         'content-type': 'text/event-stream; charset=utf-8',
@@ -81,7 +86,7 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
         connection: 'keep-alive',
         'x-accel-buffering': 'no',
       });
-      news.listen(reply.raw);
+      news.listen(reply.raw, { audiences: new Set(audiencesOf(person)), session });
     },
   );
 }

@@ -45,7 +45,7 @@ beforeEach(async () => {
     put('steps', aStep(9, { type: 'tick' }, { workOrderId: elsewhere, siteId: otherSite })),
     put(
       'workOrders',
-      aWorkOrder({ id: longAgo, number: 'W-0', state: 'finished', finishedAt: addMinutes(noon, -60 * 24 * 400) }),
+      aWorkOrder({ id: longAgo, number: 'W-0', state: 'accepted', closedAt: addMinutes(noon, -60 * 24 * 400) }),
     ),
     put('steps', aStep(8, { type: 'tick' }, { workOrderId: longAgo })),
   ]);
@@ -216,14 +216,46 @@ describe('pulling rows', () => {
     expect(changes).toContainEqual({ table: 'workOrders', id: workId, row: null });
   });
 
-  it('brings the rows of work that was handed back long after', async () => {
-    const { revision } = await works.pull(cookie);
+  it('keeps finished work with everybody until it is accepted, however long ago it was done', async () => {
     const lead = await works.signIn(lea);
-    const handBack = anOperation('work.hand-back', { workOrderId: longAgo, reason: 'sign here' }, { by: lea.id });
-    expect(codesOf(await works.push(lead, [handBack]))).toEqual(['accepted']);
-    const news = await works.pull(cookie, revision);
-    expect(idsIn(news, 'workOrders')).toEqual([longAgo]);
-    expect(idsIn(news, 'steps')).toEqual([aStep(8).id]);
+    const { revision } = await works.pull(lead);
+    const at = (minutes: number) => addMinutes(noon, minutes);
+    const stamped = { at: at(0), knew: at(-1) };
+    const answers = [1, 2].map((position) =>
+      anOperation(
+        'step.answer',
+        { workOrderId: workId, stepId: aStep(position).id, answer: { type: 'tick' } },
+        { ...stamped },
+      ),
+    );
+    const time = {
+      workOrderId: workId,
+      personId: ann.id,
+      startedAt: at(-60),
+      minutes: 30,
+      timeType: 'regular' as const,
+    };
+    const finish = [
+      anOperation('labor.add', time, stamped),
+      anOperation('work.finish', { workOrderId: workId }, stamped),
+    ];
+    const daysLater = Date.parse(at(4 * 24 * 60));
+    const { answer } = await push(works.database, ann, [...answers, ...finish], daysLater);
+    expect(answer.outcomes.map(({ outcome }) => outcome.ok)).toEqual([true, true, true, true]);
+    const leadPull = (since: number, isFilling: boolean) =>
+      pull(works.database, lea, since, isFilling, daysLater + 60_000);
+    const news = await leadPull(revision, false);
+    expect(news.changes.find(({ table }) => table === 'workOrders')).toMatchObject({ row: { state: 'finished' } });
+    expect(news.changes.filter(({ table }) => table === 'notices')).toMatchObject([{ row: { kind: 'finished' } }]);
+    expect(idsIn(await leadPull(0, true), 'workOrders')).toEqual([workId]);
+    // Accepted at last, it stays for the days in which ended work is in sight, by the server's time.
+    const accept = anOperation('work.accept', { workOrderId: workId }, { ...stamped, by: lea.id, at: at(10) });
+    await push(works.database, lea, [accept], daysLater + 120_000);
+    const shown = async (days: number) =>
+      (await pull(works.database, lea, 0, true, daysLater + days * 24 * 3_600_000)).changes.some(
+        ({ table, id }) => table === 'workOrders' && id === workId,
+      );
+    expect([await shown(2), await shown(4)]).toEqual([true, false]);
   });
 
   it('names another scope for another person, other sites and another crew', async () => {
@@ -273,7 +305,9 @@ describe('pulling rows', () => {
     const late = { ...tick(1), at: new Date(Date.now() + hour).toISOString() };
     await works.push(cookie, [late]);
     const tomorrow = Date.now() + 24 * hour;
-    const { outcomes } = await push(works.database, ann, [late], tomorrow);
+    const {
+      answer: { outcomes },
+    } = await push(works.database, ann, [late], tomorrow);
     expect(outcomes).toMatchObject([{ outcome: { code: 'made_in_future' } }]);
     expect(idsIn(await works.pull(cookie, revision), 'steps')).toEqual([aStep(1).id, aStep(2).id]);
   });

@@ -82,7 +82,7 @@ export async function startTestServer(
 let passwordHash: Promise<string> | undefined;
 
 /** A person signs in with {@link PASSWORD}, whose costly hash is made once for all tests of a file. */
-async function giveAccount(database: Knex, { id, name }: Person): Promise<void> {
+export async function giveAccount(database: Knex, { id, name }: Person): Promise<void> {
   passwordHash ??= hashPassword(PASSWORD);
   await database('accounts').insert({ person: id, sign_in_name: foldName(name), password_hash: await passwordHash });
 }

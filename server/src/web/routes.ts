@@ -20,6 +20,8 @@ export async function webRoutes(
       wildcard: false,
       index: false,
       preCompressed: true,
+      // What is set below holds; by itself this would say that nothing may be kept.
+      cacheControl: false,
       setHeaders: (response, path) => {
         const cacheControl = HASHED.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache';
         void response.setHeader('cache-control', cacheControl);

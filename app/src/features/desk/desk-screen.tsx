@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { costOf, formatDuration, formatMoney, isLate, isOpen, type WorkOrder } from '@oilcan/core';
+import { costOf, formatDuration, formatSums, isLate, isOpen, type WorkOrder } from '@oilcan/core';
 import { now, useRow, useRows, useSettings, useTable } from '../../data/store';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
@@ -70,12 +70,12 @@ export function DeskScreen(): ReactElement {
 function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const palette = usePalette();
   const router = useRouter();
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const asset = useRow('assets', work.assetId);
   const by = useRow('people', work.finishedBy ?? work.personIds[0]);
   const entries = useRows('entries', 'workOrder', work.id);
   if (settings === undefined) return null;
-  const cost = costOf(entries, settings.currency);
+  const cost = costOf(entries);
   const when =
     work.finishedAt === null
       ? stateWords[work.state]
@@ -98,7 +98,7 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
       <View style={sheet.sums}>
         <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
         <Words as="mark" soft>
-          {formatMoney(cost.total, settings.language)}
+          {formatSums(cost.total, settings.currency, settings.language)}
         </Words>
       </View>
     </Press>

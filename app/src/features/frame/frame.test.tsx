@@ -1,6 +1,6 @@
 import { act, screen } from '@testing-library/react';
 import { asId, type PersonId, type SiteId } from '@oilcan/core';
-import { ann, aPerson, lea, otherSite, put, site, smallWorks, workId } from '@oilcan/core/testing';
+import { ann, aPerson, lea, otherSite, put, site, smallWorks, workId, aSite } from '@oilcan/core/testing';
 import { perform, usePhone } from '../../data/store';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, words } from '../../testing/works';
@@ -70,7 +70,7 @@ describe('the frame', () => {
 });
 
 describe('who I am', () => {
-  it('is said with role and craft, and signs out at once when everything is sent', async () => {
+  it('is said with role and trade, and signs out at once when everything is sent', async () => {
     works = await TestWorks.open(smallWorks());
     await works.show(<PersonMark />);
     await press('Me');
@@ -109,7 +109,7 @@ describe('who I am', () => {
 
 describe('my sites', () => {
   it('are chosen in two presses, and are no choice for somebody with one', async () => {
-    const sites = [...smallWorks(), put('sites', { id: otherSite, name: 'Valley' })];
+    const sites = [...smallWorks(), put('sites', aSite({ id: otherSite, name: 'Valley' }))];
     works = await TestWorks.open(sites, { ...ann, siteIds: [site, otherSite] as SiteId[] });
     await works.show(<SiteMark />);
     await press('Site: All sites');

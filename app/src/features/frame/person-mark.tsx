@@ -37,7 +37,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
   const { lighting, choose } = useLighting();
   const [isAsking, setIsAsking] = useState(false);
   if (person === null) return null;
-  const craft = settings?.crafts.find((each) => each.id === person.craftId)?.name;
+  const trade = settings?.trades.find((each) => each.id === person.tradeId)?.name;
   const leave = async (): Promise<void> => {
     await signOut();
     forgetChoices();
@@ -47,7 +47,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
     <BottomSheet title={person.name} onClose={onClose}>
       <Words soft>
         {person.roles.map((role) => roleWords[role]).join(', ')}
-        {craft === undefined ? '' : ` · ${craft}`} · {settings?.organization ?? ''}
+        {trade === undefined ? '' : ` · ${trade}`} · {settings?.organization ?? ''}
       </Words>
       <Words as="label">Colours</Words>
       <Choices label="Colours">

@@ -8,6 +8,7 @@ import { Icon } from '../../ui/icon';
 import { Button, Choice, Choices, Press } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { binName } from '../sheet/kit';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../frame/top-bar';
 import { ChooseJobsSheet } from './choose-jobs-sheet';
@@ -137,7 +138,8 @@ function sectionsOf(parts: readonly KitListPart[], tools: readonly KitListTool[]
 
 function binWords(binId: string): string {
   const bin = peekRow('bins', binId);
-  return `${peekRow('stores', bin?.storeId ?? '')?.name ?? ''}, bin ${bin?.label ?? '?'}`;
+  if (bin === undefined) return binName(bin);
+  return `${peekRow('stores', bin.storeId)?.name ?? ''}, ${binName(bin)}`;
 }
 
 const numbersOf = (ids: readonly string[]): string =>

@@ -1,4 +1,4 @@
-import type { Notice, NoticeKind } from '@oilcan/core';
+import type { NoticeKind } from '@oilcan/core';
 
 /** Each kind as a person chooses it. */
 export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
@@ -7,17 +7,6 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
   handedBack: 'Work of mine is handed back',
   changed: 'Something I follow changes',
   short: 'Parts are short for tomorrow',
+  finished: 'Work is finished and waits for me',
+  forYou: 'Somebody records in my name',
 };
-
-const headlines: Readonly<Record<NoticeKind, string>> = {
-  given: 'Given to you',
-  late: 'Late',
-  handedBack: 'Handed back',
-  changed: 'Changed',
-  short: 'Parts short for tomorrow',
-};
-
-/** `Handed back: still wet`. */
-export function noticeHeadline({ kind, detail }: Pick<Notice, 'kind' | 'detail'>): string {
-  return detail === '' ? headlines[kind] : `${headlines[kind]}: ${detail}`;
-}

@@ -13,7 +13,7 @@ const notice = (given: Partial<Notice>): Change =>
     workOrderId: workId,
     number: 'W-1',
     title: 'Seal weeping',
-    detail: '',
+    facts: [],
     at: noon,
     seenAt: null,
     ...given,
@@ -21,7 +21,7 @@ const notice = (given: Partial<Notice>): Change =>
 const rows = [
   ...smallWorks(),
   notice({ kind: 'given' }),
-  notice({ kind: 'handedBack', detail: 'Still wet', at: addMinutes(noon, 5) }),
+  notice({ kind: 'handedBack', facts: [{ is: 'reason', reason: 'Still wet' }], at: addMinutes(noon, 5) }),
   notice({ kind: 'late', seenAt: noon, at: addMinutes(noon, -60) }),
   notice({ kind: 'short', personId: bob.id }),
 ];

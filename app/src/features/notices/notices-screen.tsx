@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import type { Notice } from '@oilcan/core';
+import { noticeHeadline, type Notice } from '@oilcan/core';
 import { now, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button, Press } from '../../ui/press';
@@ -13,7 +13,6 @@ import { TopBar } from '../frame/top-bar';
 import { useBack } from '../frame/use-back';
 import { ChooseNoticesSheet } from './choose-notices-sheet';
 import { MailsSheet } from './mails-sheet';
-import { noticeHeadline } from './notice-words';
 import { useNotices } from './use-notices';
 
 const see = (notices: readonly Notice[]): void => {
@@ -90,7 +89,7 @@ function NoticeRow({ notice }: { readonly notice: Notice }): ReactElement {
           {notice.number}
         </Words>
       </View>
-      <Words as={isNew ? 'row' : 'text'}>{noticeHeadline(notice)}</Words>
+      <Words as={isNew ? 'row' : 'text'}>{noticeHeadline(notice, settings?.zone ?? 'UTC')}</Words>
       <Words soft>{notice.title}</Words>
     </Press>
   );

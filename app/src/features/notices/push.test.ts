@@ -37,7 +37,7 @@ const notice = (kind: NoticeKind, minutes: number, personId = ann.id): Change =>
     workOrderId: workId,
     number: 'W-1',
     title: 'Seal weeping',
-    detail: kind === 'handedBack' ? 'Still wet' : '',
+    facts: kind === 'handedBack' ? [{ is: 'reason', reason: 'Still wet' }] : [],
     at: addMinutes(instantFromMillis(Date.now()), minutes),
     seenAt: null,
   });

@@ -1,5 +1,4 @@
-import { noticeChoiceOf, type Instant, type Notice } from '@oilcan/core';
-import { noticeHeadline } from './notice-words';
+import { noticeChoiceOf, noticeHeadline, SETTINGS_ID, type Instant, type Notice } from '@oilcan/core';
 import { isPathToOpen, type PathToOpen } from './path-to-open';
 import { peekAll, peekRow, usePhone } from '../../data/store';
 
@@ -42,7 +41,8 @@ async function show(notice: Notice): Promise<void> {
   const { id, number, title, workOrderId } = notice;
   const data: PathToOpen = { open: `/shift/${workOrderId}` };
   const registration = await navigator.serviceWorker.ready;
-  await registration.showNotification(noticeHeadline(notice), { body: `${number} ${title}`, tag: id, data });
+  const zone = peekRow('settings', SETTINGS_ID)?.zone ?? 'UTC';
+  await registration.showNotification(noticeHeadline(notice, zone), { body: `${number} ${title}`, tag: id, data });
 }
 
 /** Goes where a pressed notification leads. */

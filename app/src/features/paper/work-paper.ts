@@ -4,7 +4,7 @@ import type { JobCard } from '../../paper/job-card';
 import type { MaintenanceTag } from '../../paper/maintenance-tag';
 import { sayDue, sayExactly } from '../../words/dates';
 import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
-import { kitLines, amountOf } from '../sheet/kit';
+import { kitLines, amountOf, binName } from '../sheet/kit';
 
 /** A work order as it goes onto paper. */
 export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
@@ -22,7 +22,7 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
     const bin = peekRow('bins', line.planned.binId);
     const store = peekRow('stores', bin?.storeId ?? '');
     const part = peekRow('parts', line.planned.partId);
-    return `${amountOf(line.quantity, line)} ${part?.name ?? ''} (${part?.number ?? ''}), ${store?.name ?? ''} bin ${bin?.label ?? ''}`;
+    return `${amountOf(line.quantity, line)} ${part?.name ?? ''} (${part?.number ?? ''}), ${store?.name ?? ''} ${binName(bin)}`.trim();
   });
   const steps = [...peekRows('steps', 'workOrder', work.id)].sort((a, b) => a.position - b.position);
   return {
@@ -39,7 +39,7 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
       ['With', [...people, ...crew].join(', ') || 'nobody yet'],
     ],
     permits: peekRows('permits', 'workOrder', work.id).map((permit) => permitLine(permit, settings)),
-    hazards: work.hazards.map(({ hazard, precaution }) => [hazard, precaution]),
+    hazards: work.hazards.map(({ hazard, control }) => [hazard, control]),
     isolation: work.isolation.map(({ device, release, test }) => [device, release ?? '', test]),
     kit: [...kit, ...work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`))],
     steps: steps.map(({ text, question }) => [text, answerLine(question)]),

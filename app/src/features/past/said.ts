@@ -14,7 +14,7 @@ import {
   type Usual,
   formatDuration,
 } from '@oilcan/core';
-import { ordinal, sayEvery, saySpan, saySpans, sayStanding } from '../../words/spans';
+import { ordinal, sayEvery, sayMonth, saySpan, saySpans, sayStanding } from '../../words/spans';
 import { counted } from '../../words/work-words';
 
 /** A sentence about a past, and the rows that it was made from. */
@@ -43,7 +43,8 @@ export function sentencesOf(findings: Findings, names: NamesInPast): Said[] {
   if (failures.jobs.length === 0) {
     const watched = saySpan(daysBetween(findings.window.from, findings.window.to));
     const nothing = names.asset === null ? 'It has not failed' : 'Nothing here has failed';
-    return [{ key: 'none', text: `${nothing} in ${watched}.`, brief: 'All', jobs: [] }];
+    const since = sayMonth(findings.window.from);
+    return [{ key: 'none', text: `${nothing} in ${watched} (since ${since}).`, brief: 'All', jobs: [] }];
   }
   const said = [
     ...recurrences.slice(0, 1).map((found) => recurrenceSaid(found, findings, names)),
@@ -118,8 +119,7 @@ function remedySaid({ job, activity, text }: Remedy, { to }: Findings['window'])
     : `${done} ${when}${text === '' ? '.' : `: ${quoted(text)}`}`;
 }
 
-const trendWords: Readonly<Record<'perhaps' | 'likely' | 'clearly', string>> = {
-  perhaps: 'perhaps',
+const trendWords: Readonly<Record<'likely' | 'clearly', string>> = {
   likely: 'probably',
   clearly: 'clearly',
 };
@@ -145,7 +145,7 @@ function failuresSaid({ jobs, meanDays, trend }: NonNullable<Findings['failures'
   return {
     key: 'failures',
     brief: 'Failures',
-    text: `${count} in ${watched}: ${rate}. ${trendSaid(trend)}`,
+    text: `${count} in ${watched} (since ${sayMonth(window.from)}): ${rate}. ${trendSaid(trend)}`,
     jobs,
   };
 }

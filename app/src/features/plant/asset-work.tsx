@@ -56,7 +56,7 @@ function WorkLine({
 }): ReactElement {
   const palette = usePalette();
   const router = useRouter();
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const present = useNow(60);
   const due =
     work.dueAt === null || settings === undefined

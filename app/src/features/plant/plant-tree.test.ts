@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { asId, type Asset, type AssetId, type Place, type PlaceId, type SiteId } from '@oilcan/core';
-import { anAsset, otherSite, site } from '@oilcan/core/testing';
+import { anAsset, otherSite, site, aSite } from '@oilcan/core/testing';
 import { findableAssets, findAssets } from './find-assets';
 import { openAtFirst, plantTree, rowsInSight, type PlantNode } from './plant-tree';
 
@@ -21,7 +21,7 @@ const asset = (id: string, given: { place?: string; parent?: string; name?: stri
     ...rest,
   });
 };
-const sites = [{ id: site, name: 'Lifts' }];
+const sites = [aSite({ name: 'Lifts' })];
 const places = [place('hall'), place('pit', 'hall'), place('roof')];
 const treeOf = (assets: readonly Asset[], openOn: ReadonlyMap<string, number> = new Map()): PlantNode[] =>
   plantTree({ sites, places, assets, openOn });

@@ -6,7 +6,7 @@ const pump = anAsset({ id: asId<AssetId>('pump'), tag: 'Pmp-2', name: 'Pump' });
 const gearbox = anAsset({ tag: 'LRK-G1' });
 const store = { id: asId<StoreId>('store'), siteId: site, name: 'Base store' };
 const rows = {
-  codes: [{ id: 'MAKER 77', siteId: site, assetId: pump.id, by: ann.id, at: noon }],
+  codes: [{ id: 'MAKER 77', siteId: site, assetId: pump.id, by: ann.id, at: noon, previous: [] }],
   assets: [gearbox, pump],
   places: [{ id: asId<PlaceId>('drive-room'), siteId: site, parentId: null, name: 'Drive room' }],
   works: [aWorkOrder({ number: 'W-2417' })],

@@ -1,5 +1,6 @@
 import {
   binCode,
+  codeOfTag,
   placeCode,
   type Asset,
   type Bin,
@@ -28,12 +29,11 @@ interface CodedRows {
   readonly stores: readonly Store[];
 }
 
-/** What on this phone has a code: by a label that was bound, else by its own tag or number; null for nothing. */
+/** What on this phone has a code: by a machine's own tag, by a label that was bound, or by its number; null for nothing. */
 export function findByCode(code: string, rows: CodedRows): Found | null {
   const bound = rows.codes.find(({ id }) => id === code);
-  const asset = rows.assets.find(({ id, tag }) =>
-    bound === undefined ? tag.toUpperCase() === code : id === bound.assetId,
-  );
+  const asset =
+    rows.assets.find(({ tag }) => codeOfTag(tag) === code) ?? rows.assets.find(({ id }) => id === bound?.assetId);
   if (asset !== undefined) return { is: 'asset', asset };
   const work = rows.works.find(({ number }) => number.toUpperCase() === code);
   if (work !== undefined) return { is: 'work', work };

@@ -68,7 +68,7 @@ describe('scanning', () => {
   });
 
   it('leads to the machine that a label was bound to', async () => {
-    const bound = { id: 'LABEL-7', siteId: site, assetId, by: ann.id, at: noon };
+    const bound = { id: 'LABEL-7', siteId: site, assetId, by: ann.id, at: noon, previous: [] };
     await open('label-7', [...smallWorks(), put('codes', bound)]);
     expect(visited.at(-1)).toBe(`/plant/${assetId}`);
   });

@@ -1,6 +1,14 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatQuantity, parseQuantity, type BinId, type Part, type WorkOrder } from '@oilcan/core';
+import {
+  formatQuantity,
+  parseQuantity,
+  type BinId,
+  type Part,
+  type SiteId,
+  type StockLevel,
+  type WorkOrder,
+} from '@oilcan/core';
 import { useRow } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -18,7 +26,7 @@ interface Props {
 
 /** How much of a part was used, and out of which bin. */
 export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElement {
-  const stock = useStockOf(part.id);
+  const stock = useStockOf(part.id, work.siteId);
   const successor = useRow('parts', part.successorId);
   const { run, errorAt } = useOperation();
   const [text, setText] = useState('1');
@@ -70,7 +78,8 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
         {stock.map((level) => (
           <BinChoice
             key={level.binId}
-            binId={level.binId}
+            level={level}
+            siteId={work.siteId}
             words={amountOf(level.onHand, part)}
             isChosen={binId === level.binId}
             onChoose={setChosenBin}
@@ -83,21 +92,24 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
 }
 
 function BinChoice({
-  binId,
+  level: { binId, siteId: ofSite },
+  siteId,
   words,
   isChosen,
   onChoose,
 }: {
-  readonly binId: BinId;
+  readonly level: Pick<StockLevel, 'binId' | 'siteId'>;
+  readonly siteId: SiteId;
   readonly words: string;
   readonly isChosen: boolean;
   readonly onChoose: (binId: BinId) => void;
 }): ReactElement {
   const bin = useRow('bins', binId);
   const store = useRow('stores', bin?.storeId);
+  const site = useRow('sites', ofSite);
   return (
     <Choice
-      word={`${store?.name ?? ''} ${bin?.label ?? ''}: ${words}`}
+      word={`${store?.name ?? ''} ${bin?.label ?? ''}${ofSite === siteId ? '' : `, ${site?.name ?? 'another site'}`}: ${words}`}
       isChosen={isChosen}
       onPress={() => onChoose(binId)}
     />

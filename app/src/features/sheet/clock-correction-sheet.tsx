@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { OilcanError, latestWallTime, addMinutes, toMillis, type Clock, type Instant } from '@oilcan/core';
+import type { Clock } from '@oilcan/core';
 import { useOperation } from '../../data/use-operation';
 import { now, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -7,6 +7,7 @@ import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { firstWallTimeAfter } from './wall-time';
 
 /** A clock that ran for over a day was forgotten: when did the work really stop? */
 export function ClockCorrectionSheet({
@@ -16,7 +17,7 @@ export function ClockCorrectionSheet({
   readonly clock: Clock;
   readonly onClose: () => void;
 }): ReactElement | null {
-  const settings = useSettings();
+  const settings = useSettings(clock.siteId);
   const { run, errorAt } = useOperation();
   const [typed, setTyped] = useState('');
   const [unreadable, setUnreadable] = useState<string | null>(null);
@@ -46,15 +47,4 @@ export function ClockCorrectionSheet({
       />
     </BottomSheet>
   );
-}
-
-/** The first time after `start` at which the clock on the wall showed this. */
-function firstWallTimeAfter(text: string, start: Instant, zone: string): Instant | null {
-  try {
-    const latest = latestWallTime(text, addMinutes(start, 24 * 60), zone);
-    return toMillis(latest) >= toMillis(start) ? latest : null;
-  } catch (error) {
-    if (error instanceof OilcanError) return null;
-    throw error;
-  }
 }

@@ -31,7 +31,7 @@ interface Props {
 
 /** One entry in full, and the ways to put it right: another value in its place, or taking it back. */
 export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactElement | null {
-  const settings = useSettings();
+  const settings = useSettings(entry.siteId);
   const person = usePhone((state) => state.person);
   const by = useRow('people', entry.by);
   const where = useWhere(entry);

@@ -1,4 +1,5 @@
 import {
+  daysBetween,
   formatDuration,
   formatMoney,
   type Bin,
@@ -11,7 +12,8 @@ import {
   type HoldReason,
 } from '@oilcan/core';
 import { holdWords, isolationWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
-import { amountOf } from './kit';
+import { saySpan } from '../../words/spans';
+import { amountOf, binName } from './kit';
 
 /** Looks up what an entry names; undefined for what this phone does not have. */
 export interface EntryNames {
@@ -22,6 +24,21 @@ export interface EntryNames {
   readonly step: (id: string) => Step | undefined;
   /** The device of an isolation point; empty for the machine as a whole. */
   readonly isolationPoint: (workOrderId: string, id: string | null) => string;
+}
+
+/** What a lead should know of how an entry came in; null when nothing is strange about it. */
+export function arrivalWords({ at, arrival }: Pick<Entry, 'at' | 'arrival'>): string | null {
+  if (arrival === undefined) return null;
+  const late = daysBetween(at, arrival.at);
+  const words = [
+    ...(late > 1 ? [`came in ${saySpan(late)} later`] : []),
+    ...(arrival.clockOffMinutes === 0
+      ? []
+      : [
+          `phone’s clock ${saySpan(Math.abs(arrival.clockOffMinutes) / 1440)} ${arrival.clockOffMinutes > 0 ? 'ahead' : 'behind'}`,
+        ]),
+  ];
+  return words.length === 0 ? null : `Check the time: ${words.join(', ')}`;
 }
 
 export interface EntryWords {
@@ -37,14 +54,20 @@ export function entryWords({ content, by, workOrderId }: Entry, names: EntryName
       const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
       return {
         headline: `${formatDuration(content.minutes)} of work`,
-        detail: `${timeTypeWords[content.timeType]}${whose} · ${formatMoney(content.cost, language)}`,
+        detail: [
+          `${timeTypeWords[content.timeType]}${whose}`,
+          content.cost === null ? '' : formatMoney(content.cost, language),
+          content.stoppedBecause === undefined ? '' : `clock stopped: ${content.stoppedBecause}`,
+        ]
+          .filter((each) => each !== '')
+          .join(' · '),
       };
     }
     case 'part': {
       const part = names.part(content.partId);
       return {
         headline: `${amountOf(content.quantity, part)} ${part?.name ?? 'a part'}`,
-        detail: `${part?.number ?? ''}, bin ${names.bin(content.binId)?.label ?? ''} · ${formatMoney(content.cost, language)}`,
+        detail: `${part?.number ?? ''}, ${binName(names.bin(content.binId))} · ${formatMoney(content.cost, language)}`,
       };
     }
     case 'reading': {
@@ -62,7 +85,7 @@ export function entryWords({ content, by, workOrderId }: Entry, names: EntryName
       return { headline: step?.text ?? 'A step', detail: `${position}, ${answerWords(content.answer, step)}` };
     }
     case 'hazard':
-      return { headline: content.hazard, detail: `Hazard added. ${content.precaution}` };
+      return { headline: content.hazard, detail: `Hazard added. ${content.control}` };
     case 'photo':
       return { headline: content.caption === '' ? 'Photo' : content.caption, detail: 'Photo' };
     case 'acknowledgement':

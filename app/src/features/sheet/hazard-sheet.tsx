@@ -16,9 +16,9 @@ export function HazardSheet({
 }): ReactElement {
   const { run, errorAt } = useOperation();
   const [hazard, setHazard] = useState('');
-  const [precaution, setPrecaution] = useState('');
+  const [control, setControl] = useState('');
   const add = async (): Promise<void> => {
-    if (await run('work.add-hazard', { workOrderId: work.id, hazard, precaution }, 'Hazard added.')) onClose();
+    if (await run('work.add-hazard', { workOrderId: work.id, hazard, control }, 'Hazard added.')) onClose();
   };
   return (
     <BottomSheet
@@ -28,7 +28,7 @@ export function HazardSheet({
       foot={<Button main word="Add it to the list" onPress={() => void add()} />}
     >
       <Field label="What is dangerous" value={hazard} onChange={setHazard} error={errorAt('hazard')} autoFocus />
-      <Field label="What to do about it" value={precaution} onChange={setPrecaution} error={errorAt('precaution')} />
+      <Field label="Control: what is done about it" value={control} onChange={setControl} error={errorAt('control')} />
       <Words soft>Everybody else on this work order reads the list again before going on.</Words>
     </BottomSheet>
   );

@@ -144,7 +144,8 @@ export function LocksToTakeOff({ work }: { readonly work: WorkOrder }): ReactEle
   const [asking, setAsking] = useState<{ readonly pointId: string; readonly of: PersonId } | null>(null);
   const { points } = useIsolation(work);
   const locks = points.flatMap(({ point, locks: on }) => on.map((lock) => ({ point, lock })));
-  if (locks.length === 0 || !isOpen(work.state)) return null;
+  // Also on work that is finished: nothing that is on may stay on for good.
+  if (locks.length === 0) return null;
   return (
     <View id={LOCKS_ELEMENT}>
       <View style={sheet.head}>

@@ -5,16 +5,19 @@ import {
   kitNeeds,
   stockLevelId,
   usedIn,
+  type Bin,
+  type BinId,
   type Entry,
   type KitNeed,
   type KitPart,
   type Part,
   type PartId,
+  type SiteId,
   type StockLevel,
   type Thousandths,
   type WorkOrder,
 } from '@oilcan/core';
-import { peekRow, useRows, useRowsById } from '../../data/store';
+import { peekRow, useRow, useRows, useRowsById } from '../../data/store';
 
 /** One line of a work order's kit, with what lies in its bin. */
 export interface KitLine extends KitNeed {
@@ -69,8 +72,25 @@ export function amountOf(quantity: Thousandths, part: Pick<Part, 'unit'> | undef
   return `${formatQuantity(quantity)} ${part?.unit ?? ''}`.trim();
 }
 
-/** Where a part lies and how much of it, fullest bin first. */
-export function useStockOf(partId: PartId | undefined): readonly StockLevel[] {
+/** Where a part lies and how much of it: bins of the given site first, of these the fullest. */
+export function useStockOf(partId: PartId | undefined, siteId?: SiteId): readonly StockLevel[] {
   const levels = useRows('stock', 'part', partId);
-  return useMemo(() => [...levels].sort((a, b) => b.onHand - a.onHand), [levels]);
+  return useMemo(() => {
+    const isNear = (level: StockLevel): number => Number(level.siteId === siteId);
+    return [...levels].sort((a, b) => isNear(b) - isNear(a) || b.onHand - a.onHand);
+  }, [levels, siteId]);
+}
+
+/** `bin C-04`; one that this person does not see belongs to another site. */
+export function binName(bin: Pick<Bin, 'label'> | undefined): string {
+  return bin === undefined ? 'a bin of another site' : `bin ${bin.label}`;
+}
+
+/** As `binName`, with the site where it is not that of the work. */
+export function useBinName(binId: BinId | undefined, siteId: SiteId): string {
+  const bin = useRow('bins', binId);
+  const site = useRow('sites', bin?.siteId);
+  return bin === undefined || bin.siteId === siteId
+    ? binName(bin)
+    : `${binName(bin)} at ${site?.name ?? 'another site'}`;
 }

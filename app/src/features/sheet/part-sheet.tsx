@@ -11,7 +11,7 @@ import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { findParts } from '../stores/find-parts';
 import { AmountSheet } from './amount-sheet';
-import { amountOf, useKitLines, useStockOf, type KitLine } from './kit';
+import { amountOf, useBinName, useKitLines, useStockOf, type KitLine } from './kit';
 
 const SHOWN_RESULTS = 8;
 const SHOWN_USUAL = 4;
@@ -34,8 +34,8 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     return <AmountSheet work={work} part={chosen} onBack={() => setChosen(null)} onClose={onClose} />;
   return (
     <BottomSheet title="Part" onClose={onClose}>
-      {kit.map((line) => (
-        <PlannedRow key={line.planned.partId} line={line} {...row} />
+      {kit.map((line, index) => (
+        <PlannedRow key={index} line={line} {...row} />
       ))}
       <UsualOf work={work}>
         {({ parts: usual, jobs }) => {
@@ -74,13 +74,15 @@ interface RowProps {
 function PlannedRow({ line, ...row }: RowProps & { readonly line: KitLine }): ReactElement | null {
   const { partId, binId } = line.planned;
   const part = useRow('parts', partId);
-  const bin = useRow('bins', binId);
+  const where = useBinName(binId, row.work.siteId);
+  const isSeen = useRow('bins', binId) !== undefined;
   if (part === undefined) return null;
   const used = line.used > 0 ? ` · ${amountOf(line.used, part)} used` : '';
   // What is planned in a unit that does not convert to the part's own is for the person to count.
   const planned = line.left === null ? ` · planned: ${amountOf(line.quantity, line)}` : '';
-  const facts = `${part.number} · ${amountOf(line.onHand, part)} in bin ${bin?.label}${used}${planned}`;
-  return <LikelyRow {...row} part={part} facts={facts} binId={binId} quantity={line.left ?? 0} />;
+  const facts = `${part.number} · ${amountOf(line.onHand, part)} in ${where}${used}${planned}`;
+  // From a bin that the person does not see nothing can be taken; another bin may have some.
+  return <LikelyRow {...row} part={part} facts={facts} binId={isSeen ? binId : null} quantity={line.left ?? 0} />;
 }
 
 /** One that such jobs also took, from its fullest bin. */
@@ -90,10 +92,10 @@ function UsualRow({
   ...row
 }: RowProps & { readonly usual: UsualPart; readonly of: number }): ReactElement | null {
   const part = useRow('parts', usual.partId);
-  const [fullest] = useStockOf(usual.partId);
-  const bin = useRow('bins', fullest?.binId);
+  const [fullest] = useStockOf(usual.partId, row.work.siteId);
+  const binWords = useBinName(fullest?.binId, row.work.siteId);
   if (part === undefined) return null;
-  const where = fullest === undefined ? 'in no bin' : `${amountOf(fullest.onHand, part)} in bin ${bin?.label}`;
+  const where = fullest === undefined ? 'in no bin' : `${amountOf(fullest.onHand, part)} in ${binWords}`;
   const facts = `Used ${usual.jobs} of ${of} times · ${part.number} · ${where}`;
   return <LikelyRow {...row} part={part} facts={facts} binId={fullest?.binId ?? null} quantity={usual.quantity} />;
 }

@@ -29,7 +29,7 @@ export function PermitList({ work }: { readonly work: WorkOrder }): ReactElement
 
 function PermitRow({ permit, present }: { readonly permit: Permit; readonly present: Instant }): ReactElement {
   const palette = usePalette();
-  const settings = useSettings();
+  const settings = useSettings(permit.siteId);
   const by = useRow('people', permit.issued?.by);
   const standing = permitStanding(permit, present);
   const say = (at: Instant): string =>

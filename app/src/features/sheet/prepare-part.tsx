@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { hasRole, isOpen, type WorkOrder } from '@oilcan/core';
+import { hasRole, isOpen, type SiteId, type WorkOrder } from '@oilcan/core';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
@@ -14,7 +14,7 @@ import { counted } from '../../words/work-words';
 import { FollowButton } from './follow-button';
 import { HazardSheet } from './hazard-sheet';
 import { IsolationList } from './isolation-list';
-import { amountOf, isShort, useKitLines, type KitLine } from './kit';
+import { amountOf, binName, isShort, useKitLines, type KitLine } from './kit';
 import { useIsPrepared } from './parts';
 import { PermitList } from './permit-list';
 import { Row, Section } from '../../ui/section';
@@ -70,7 +70,7 @@ export function PreparePart({
           <View style={sheet.words}>
             <Words>{hazard.hazard}</Words>
             <Words as="small" soft>
-              {hazard.precaution}
+              {hazard.control}
             </Words>
           </View>
         </Row>
@@ -103,8 +103,8 @@ export function PreparePart({
           <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
         </View>
       )}
-      {kit.map((line) => (
-        <KitRow key={line.planned.partId} line={line} />
+      {kit.map((line, index) => (
+        <KitRow key={index} line={line} siteId={work.siteId} />
       ))}
       {work.tools.length === 0 ? null : (
         <Row>
@@ -141,13 +141,15 @@ export function PreparePart({
   );
 }
 
-function KitRow({ line }: { readonly line: KitLine }): ReactElement {
+function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: SiteId }): ReactElement {
   const palette = usePalette();
   const part = useRow('parts', line.planned.partId);
   const bin = useRow('bins', line.planned.binId);
   const store = useRow('stores', bin?.storeId);
   const isTooLittle = isShort(line);
-  const where = `${store?.name ?? ''}, bin ${bin?.label ?? ''}`;
+  const site = useRow('sites', bin?.siteId);
+  const far = bin === undefined || bin.siteId === siteId ? '' : ` (${site?.name ?? 'another site'})`;
+  const where = bin === undefined ? binName(bin) : `${store?.name ?? ''}, ${binName(bin)}${far}`;
   return (
     <Row>
       <Icon name="kit" />

@@ -1,6 +1,6 @@
 import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { costOf, formatDuration, formatMoney, inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core';
+import { costOf, formatDuration, formatSums, inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Choice, Choices, Press } from '../../ui/press';
 import { Section } from '../../ui/section';
@@ -10,7 +10,7 @@ import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
 import { EntrySheet } from './entry-sheet';
 import { entryNames } from './entry-names';
-import { entryWords } from './entry-words';
+import { arrivalWords, entryWords } from './entry-words';
 import { Picture } from './picture';
 import { groupRecord, recordGroups, recordGroupWords, type RecordGroup } from './record-groups';
 
@@ -19,7 +19,7 @@ const FEWEST_TO_NARROW = 9;
 
 /** Everything recorded on the job, newest first; a long record can be narrowed. */
 export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
   const [open, setOpen] = useState<Entry | null>(null);
   const [wanted, setWanted] = useState<RecordGroup | null>(null);
@@ -28,11 +28,11 @@ export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement
   const shown = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
   const amended = useMemo(() => new Set(entries.map((entry) => entry.amends)), [entries]);
   if (settings === undefined) return null;
-  const cost = costOf(entries, settings.currency);
+  const cost = costOf(entries);
   return (
     <Section
       title="Record"
-      aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatMoney(cost.total, settings.language)}`}
+      aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatSums(cost.total, settings.currency, settings.language)}`}
     >
       {ordered.length < FEWEST_TO_NARROW || groups.size < 2 ? null : (
         <View style={sheet.narrow}>
@@ -76,7 +76,7 @@ interface EntryRowProps {
 
 const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowProps): ReactElement | null {
   const palette = usePalette();
-  const settings = useSettings();
+  const settings = useSettings(entry.siteId);
   const person = useRow('people', entry.by);
   const where = useWhere(entry);
   if (settings === undefined) return null;
@@ -91,7 +91,12 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
           {headline}
         </Words>
         <Words as="small" soft>
-          {[isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment', detail, person?.name]
+          {[
+            isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment',
+            detail,
+            person?.name,
+            arrivalWords(entry),
+          ]
             .filter((each) => each !== null && each !== '')
             .join(' · ')}
         </Words>

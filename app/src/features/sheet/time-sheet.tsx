@@ -31,7 +31,7 @@ export function TimeSheet({
   readonly onClose: () => void;
 }): ReactElement | null {
   const me = useMe();
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const { run, errorAt } = useOperation();
   const [present] = useState(now);
   const [duration, setDuration] = useState('');

@@ -6,8 +6,8 @@ import { canPress, press, TestWorks, type, words } from '../../testing/works';
 import { WorkSheet } from './work-sheet';
 
 const hazards: WorkOrder['hazards'] = [
-  { id: 'h1', hazard: 'Rotating shaft', precaution: 'Lock the motor out' },
-  { id: 'h2', hazard: 'Hot oil', precaution: 'Gloves' },
+  { id: 'h1', hazard: 'Rotating shaft', control: 'Lock the motor out' },
+  { id: 'h2', hazard: 'Hot oil', control: 'Gloves' },
 ];
 
 let works: TestWorks;

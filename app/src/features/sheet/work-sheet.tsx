@@ -205,7 +205,7 @@ function SheetDipstick({ work, current, onGoTo }: SheetDipstickProps): ReactElem
 function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
   const asset = useRow('assets', work.assetId);
   const place = useRow('places', work.placeId);
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const present = useNow(30);
   const [isAsking, setIsAsking] = useState(false);
   return (

@@ -4,7 +4,7 @@ import {
   canChange,
   costOf,
   formatDuration,
-  formatMoney,
+  formatSums,
   hasRole,
   owedBefore,
   type Owed,
@@ -21,6 +21,7 @@ import { Words } from '../../ui/words';
 import { counted, owedWords, stateWords } from '../../words/work-words';
 import { HoldSheet } from './hold-sheet';
 import { useCommand } from '../keys/commands';
+import { ClocksToStop } from './clocks-to-stop';
 import { LocksToTakeOff } from './isolation-list';
 import { useMe } from './parts';
 import { Section } from '../../ui/section';
@@ -35,12 +36,12 @@ interface Props {
 /** What is still owed, what it cost, and finishing. */
 export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | null {
   const me = useMe();
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const steps = useRows('steps', 'workOrder', work.id);
   const entries = useRows('entries', 'workOrder', work.id);
   const clocks = useRows('clocks', 'workOrder', work.id);
   const person = usePhone((state) => state.person);
-  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | null>(null);
+  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | null>(null);
   useCommand('finish', () => {
     if (settings === undefined || !canChange(work.state, 'finish')) return;
     const left = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
@@ -58,6 +59,7 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
     >
       <CostLine work={work} />
       <LocksToTakeOff work={work} />
+      <ClocksToStop work={work} />
       {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
       {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
       <View style={sheet.buttons}>
@@ -78,6 +80,9 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
             onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
           />
         ) : null}
+        {isLead && canChange(work.state, 'drop') ? (
+          <Button icon="close" word="Drop this work" onPress={() => setAsking('drop')} />
+        ) : null}
       </View>
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
       {work.state === 'finished' && isLead ? (
@@ -97,23 +102,25 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
       {asking === 'finish' ? <FinishSheet work={work} onClose={close} /> : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
+      {asking === 'drop' ? <DropSheet work={work} onClose={close} /> : null}
     </Section>
   );
 }
 
 function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
   if (settings === undefined) return null;
-  const cost = costOf(entries, settings.currency);
-  const say = (amount: typeof cost.total): string => formatMoney(amount, settings.language);
+  const cost = costOf(entries);
+  const say = (sums: typeof cost.total): string => formatSums(sums, settings.currency, settings.language);
   return (
     <View style={sheet.cost}>
       <Words as="heading">
-        {formatDuration(cost.laborMinutes)} · {say(cost.total)}
+        {formatDuration(cost.laborMinutes)} · {cost.labor === null ? `${say(cost.parts)} of parts` : say(cost.total)}
       </Words>
       <Words as="small" soft>
-        Planned {formatDuration(work.estimateMinutes)}. Time {say(cost.labor)}, parts {say(cost.parts)}.
+        Planned {formatDuration(work.estimateMinutes)}.
+        {cost.labor === null ? '' : ` Time ${say(cost.labor)}, parts ${say(cost.parts)}.`}
       </Words>
     </View>
   );
@@ -181,6 +188,26 @@ function HandBackSheet({ work, onClose }: { readonly work: WorkOrder; readonly o
       foot={<Button main word="Hand it back" onPress={() => void handBack()} />}
     >
       <Field label="What is missing" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
+    </BottomSheet>
+  );
+}
+
+/** A lead decides that the work will not be done, and says why. */
+function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+  const { run, errorAt } = useOperation();
+  const [reason, setReason] = useState('');
+  const drop = async (): Promise<void> => {
+    if (await run('work.drop', { workOrderId: work.id, reason }, `${work.number} is dropped.`)) onClose();
+  };
+  return (
+    <BottomSheet
+      title={`Drop ${work.number}`}
+      onClose={onClose}
+      foot={<Button main word="It will not be done" onPress={() => void drop()} />}
+    >
+      <Words>What was recorded stays readable. Whoever has the job is told.</Words>
+      <Field label="Why" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
+      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
     </BottomSheet>
   );
 }

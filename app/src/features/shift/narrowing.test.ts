@@ -4,11 +4,11 @@ import { choicesAmong, everything, isNarrowed, isWithin, narrowedTo, readNarrowi
 
 const summit = asId<PlaceId>('summit');
 const works = [
-  aWorkOrder({ urgency: 'now', kind: 'corrective', craftId: 'mechanical' }),
-  aWorkOrder({ urgency: 'week', kind: 'corrective', craftId: 'electrical', placeId: summit }),
-  aWorkOrder({ urgency: 'week', kind: 'inspection', craftId: 'electrical', state: 'held' }),
+  aWorkOrder({ urgency: 'now', kind: 'corrective', tradeId: 'mechanical' }),
+  aWorkOrder({ urgency: 'week', kind: 'corrective', tradeId: 'electrical', placeId: summit }),
+  aWorkOrder({ urgency: 'week', kind: 'inspection', tradeId: 'electrical', state: 'held' }),
 ];
-const words = { craft: (id: string) => id.toUpperCase(), place: () => undefined };
+const words = { trade: (id: string) => id.toUpperCase(), place: () => undefined };
 const left = (narrowing: typeof everything): number => works.filter((work) => isWithin(work, narrowing)).length;
 
 describe('narrowing the Shift list', () => {

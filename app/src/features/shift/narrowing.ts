@@ -5,14 +5,14 @@ import { kindWords, stateWords, urgencyWords } from '../../words/work-words';
 export interface Narrowing {
   readonly urgency: readonly string[];
   readonly kind: readonly string[];
-  readonly craft: readonly string[];
+  readonly trade: readonly string[];
   readonly state: readonly string[];
   readonly place: readonly string[];
 }
 
 export type Aspect = keyof Narrowing;
 
-export const everything: Narrowing = { urgency: [], kind: [], craft: [], state: [], place: [] };
+export const everything: Narrowing = { urgency: [], kind: [], trade: [], state: [], place: [] };
 
 const aspects = Object.keys(everything) as readonly Aspect[];
 
@@ -20,7 +20,7 @@ const aspects = Object.keys(everything) as readonly Aspect[];
 const valueOf: Readonly<Record<Aspect, (work: WorkOrder) => string>> = {
   urgency: (work) => work.urgency,
   kind: (work) => work.kind,
-  craft: (work) => work.craftId,
+  trade: (work) => work.tradeId,
   state: (work) => work.state,
   place: (work) => work.placeId,
 };
@@ -41,9 +41,9 @@ export function toggled(narrowing: Narrowing, aspect: Aspect, value: string): Na
   return { ...narrowing, [aspect]: after };
 }
 
-/** The word for a value: of a craft or a place its name. */
+/** The word for a value: of a trade or a place its name. */
 export interface NarrowWords {
-  readonly craft: (id: string) => string | undefined;
+  readonly trade: (id: string) => string | undefined;
   readonly place: (id: string) => string | undefined;
 }
 
@@ -59,7 +59,7 @@ export function choicesAmong(works: readonly WorkOrder[], narrowing: Narrowing, 
     urgency: (value) => urgencyWords[value as WorkOrder['urgency']],
     kind: (value) => kindWords[value as WorkOrder['kind']],
     state: (value) => stateWords[value as WorkOrder['state']],
-    craft: (value) => words.craft(value) ?? value,
+    trade: (value) => words.trade(value) ?? value,
     place: (value) => words.place(value) ?? value,
   };
   return (
@@ -67,7 +67,7 @@ export function choicesAmong(works: readonly WorkOrder[], narrowing: Narrowing, 
       ['urgency', 'Urgency', urgencies],
       ['place', 'Place', null],
       ['kind', 'Kind', workKinds],
-      ['craft', 'Trade', null],
+      ['trade', 'Trade', null],
       ['state', 'State', workStates],
     ] as const
   ).flatMap(([aspect, word, order]): AspectChoices[] => {

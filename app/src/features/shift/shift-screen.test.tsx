@@ -1,6 +1,6 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { addMinutes, asId, type SiteId, type WorkOrder, type WorkOrderId } from '@oilcan/core';
-import { ann, anAsset, aWorkOrder, noon, otherSite, put, smallWorks } from '@oilcan/core/testing';
+import { ann, anAsset, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, type, words } from '../../testing/works';
 import { give } from '../keys/commands';
@@ -80,7 +80,7 @@ describe('the Shift list', () => {
   it('shows one of several sites when that is chosen', async () => {
     const atBoth = { ...ann, siteIds: [...ann.siteIds, otherSite] as SiteId[] };
     const there = job(4, { siteId: otherSite, title: 'Pump hums' });
-    await open([...rows, put('sites', { id: otherSite, name: 'Valley' }), there], atBoth);
+    await open([...rows, put('sites', aSite({ id: otherSite, name: 'Valley' })), there], atBoth);
     expect(listed()).toContain('W-4');
     await press('Site: All sites');
     await press('Valley', 'radio');

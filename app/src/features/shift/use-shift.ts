@@ -43,7 +43,7 @@ export function useShift(find: string, narrowing: Narrowing): Shift | null {
     if (settings === undefined || listed === null) return [];
     const works = listed.map(({ work }) => work);
     return choicesAmong(works, narrowing, {
-      craft: (id) => settings.crafts.find((craft) => craft.id === id)?.name,
+      trade: (id) => settings.trades.find((trade) => trade.id === id)?.name,
       place: (id) => places.get(id)?.name,
     });
   }, [listed, settings, narrowing, places]);

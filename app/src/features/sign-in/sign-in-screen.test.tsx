@@ -49,7 +49,7 @@ describe('signing in', () => {
     about.mockResolvedValue({
       demo: {
         password: 'mountain',
-        people: [{ id: 'ann' as never, name: 'Ann', roles: ['technician'], craftId: 'mechanical' }],
+        people: [{ id: 'ann' as never, name: 'Ann', roles: ['technician'], tradeId: 'mechanical' }],
       },
     });
     await works.show(<SignInScreen />);

@@ -137,7 +137,7 @@ function DemoPeople({
             <Words as="row">{person.name}</Words>
             <Words as="small" soft>
               {person.roles.map((role) => roleWords[role]).join(', ')}
-              {person.roles.includes('technician') ? `, ${person.craftId}` : ''}
+              {person.roles.includes('technician') ? `, ${person.tradeId}` : ''}
             </Words>
           </View>
           <Icon name="right" />

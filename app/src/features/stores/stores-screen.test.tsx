@@ -1,6 +1,6 @@
 import { act } from '@testing-library/react';
 import { asId, stockLevelId, type BinId, type PartId, type SiteId, type StoreId } from '@oilcan/core';
-import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks } from '@oilcan/core/testing';
+import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks, aSite } from '@oilcan/core/testing';
 import { press, TestWorks, type, words } from '../../testing/works';
 import { useSiteChoice } from '../frame/use-site';
 import { findParts, partsInBin, partsOf } from './find-parts';
@@ -12,10 +12,19 @@ const rows = [
   ...smallWorks(),
   put('stores', { id: asId<StoreId>('store'), siteId: site, name: 'Base store' }),
   put('stores', { id: asId<StoreId>('far-store'), siteId: otherSite, name: 'Valley store' }),
-  put('sites', { id: otherSite, name: 'Valley' }),
+  put('sites', aSite({ id: otherSite, name: 'Valley' })),
   put('parts', oil),
   put('bins', farBin),
-  put('stock', aLevel(500, { id: stockLevelId(oil.id, farBin.id), partId: oil.id, binId: farBin.id, lowLevel: 2_000 })),
+  put(
+    'stock',
+    aLevel(500, {
+      id: stockLevelId(oil.id, farBin.id),
+      siteId: otherSite,
+      partId: oil.id,
+      binId: farBin.id,
+      lowLevel: 2_000,
+    }),
+  ),
 ];
 
 let works: TestWorks;

@@ -59,10 +59,11 @@ const mendable: Readonly<Record<string, Readonly<Record<string, typeof duration>
   'part.amend': { quantity: amount },
   'reading.add': { value },
   'entry.withdraw': { reason: words('Why it should not be there') },
+  'clock.stop-for': { reason: words('Why you stop it') },
   'work.hold': { note: words('Note') },
   'work.hand-back': { reason: words('What is missing') },
   'work.drop': { reason: words('Why it will not be done') },
-  'work.add-hazard': { hazard: words('Hazard'), precaution: words('What to do about it') },
+  'work.add-hazard': { hazard: words('Hazard'), control: words('Control') },
 };
 
 /** The values of a refused operation that can be put right; none when it can only be sent again as it is. */

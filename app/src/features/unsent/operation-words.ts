@@ -27,6 +27,7 @@ const sayings: Say = {
   'step.answer': ({ stepId }, { step }) => step(stepId)?.text ?? 'A step',
   'clock.start': () => 'Clock started',
   'clock.stop': () => 'Clock stopped',
+  'clock.stop-for': () => 'Clock of a mate stopped',
   'labor.add': ({ minutes }) => `${formatDuration(minutes)} of work`,
   'labor.amend': ({ minutes }) => `Amended to ${formatDuration(minutes)} of work`,
   'part.use': ({ partId, quantity }, { part }) =>

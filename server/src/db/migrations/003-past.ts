@@ -1,12 +1,10 @@
 import type { Knex } from 'knex';
-import { notePast } from '../../past/note-past';
-import { workOrdersInBatches } from './work-orders-in-batches';
 
-/** Work that ended, boiled down to what its past is asked for; derived from work orders and entries. */
+/** Work that ended, summarised to what its past is asked for. It is derived, and filled when the database is opened. */
 export const past = {
   name: '003-past',
-  up: async (database: Knex): Promise<void> => {
-    await database.schema.createTable('past_jobs', (table) => {
+  up: (database: Knex): Promise<void> =>
+    database.schema.createTable('past_jobs', (table) => {
       table.string('id', 160).primary();
       table.string('site', 160).notNullable();
       table.string('asset', 160).notNullable();
@@ -18,8 +16,5 @@ export const past = {
       table.index(['place', 'at']);
       table.index(['site', 'at']);
       table.index(['class', 'at']);
-    });
-    for await (const works of workOrdersInBatches(database))
-      await notePast(database, new Set(works.map(({ id }) => id)));
-  },
+    }),
 };

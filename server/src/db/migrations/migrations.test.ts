@@ -1,7 +1,11 @@
 import knex, { type Knex } from 'knex';
 import { anAsset, aWorkOrder, bob, noon } from '@oilcan/core/testing';
 import { asId, type CrewId, type WorkOrderId } from '@oilcan/core';
+import { bringPastUpToDate } from '../../past/note-past';
 import { migrations } from './migrations';
+import { asOfTheFirstVersion, asOfNow } from '../../testing/first-version';
+import { openDatabase } from '../connection';
+import { SqlRecords } from '../sql-records';
 
 let database: Knex;
 beforeEach(() => {
@@ -70,6 +74,7 @@ describe('a database of the first version', () => {
       })),
     );
     await database.migrate.latest({ migrationSource: migrations });
+    await bringPastUpToDate(database);
     expect(await database('past_jobs').select('id', 'class')).toEqual([{ id: 'w-2', class: asset.equipmentClass }]);
   });
 
@@ -92,5 +97,51 @@ describe('a database of the first version', () => {
   it('is never taken back', async () => {
     await database.migrate.latest({ migrationSource: migrations });
     await expect(database.migrate.down({ migrationSource: migrations })).rejects.toThrow('Migrations only go forward');
+  });
+});
+
+describe('a database that came all the way from the first version', () => {
+  /** Tables with their columns and the columns of their indexes. */
+  async function shapeOf(of: Knex): Promise<Record<string, unknown>> {
+    const tables: string[] = await of('sqlite_master').where('type', 'table').orderBy('name').pluck('name');
+    const shape: Record<string, unknown> = {};
+    for (const table of tables) {
+      const columns = Object.keys(await of(table).columnInfo()).sort();
+      const indexes: { name: string }[] = await of.raw(`PRAGMA index_list(\`${table}\`)`);
+      const indexed = [];
+      for (const { name } of indexes) {
+        const ofIndex: { name: string }[] = await of.raw(`PRAGMA index_info(\`${name}\`)`);
+        indexed.push(ofIndex.map((each) => each.name).join());
+      }
+      shape[table] = { columns, indexed: indexed.sort() };
+    }
+    return shape;
+  }
+
+  /** Rows as they are now, by table and id, with the columns by which they are found. */
+  async function rowsOf(of: Knex): Promise<Record<string, unknown>> {
+    const rows: Record<string, unknown> = {};
+    for (const table of ['past_jobs', 'assignments', ...Object.keys(asOfTheFirstVersion), 'rates']) {
+      const stored: Record<string, unknown>[] = await of(table);
+      for (const { revision: _revision, body, ...columns } of stored) {
+        const key = `${table}/${String(columns['id'] ?? Object.values(columns).join('@'))}`;
+        rows[key] = { ...columns, ...(typeof body === 'string' ? { body: JSON.parse(body) as unknown } : {}) };
+      }
+    }
+    return rows;
+  }
+
+  it('has the shape of a fresh one, and gives what a fresh one gives', async () => {
+    await migrateTo('001-first-tables');
+    for (const [table, rows] of Object.entries(asOfTheFirstVersion)) await database(table).insert(rows);
+    await database.migrate.latest({ migrationSource: migrations });
+    await bringPastUpToDate(database);
+    const fresh = await openDatabase(':memory:');
+    await fresh.transaction((transaction) => new SqlRecords(transaction).write(asOfNow));
+    await fresh('counters').where('name', 'past_version').delete();
+    await bringPastUpToDate(fresh);
+    expect(await shapeOf(database)).toEqual(await shapeOf(fresh));
+    expect(await rowsOf(database)).toEqual(await rowsOf(fresh));
+    await fresh.destroy();
   });
 });

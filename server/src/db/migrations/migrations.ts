@@ -4,6 +4,7 @@ import { filesAndDeviceClocks } from './002-files-and-device-clocks';
 import { past } from './003-past';
 import { preparing } from './004-preparing';
 import { permitsAndContacts } from './005-permits-and-contacts';
+import { whoseRowsAre } from './006-whose-rows-are';
 
 interface Migration {
   readonly name: string;
@@ -11,7 +12,14 @@ interface Migration {
 }
 
 /** Every migration in its order. They only go forward; a released one is never changed. */
-const all: readonly Migration[] = [firstTables, filesAndDeviceClocks, past, preparing, permitsAndContacts];
+const all: readonly Migration[] = [
+  firstTables,
+  filesAndDeviceClocks,
+  past,
+  preparing,
+  permitsAndContacts,
+  whoseRowsAre,
+];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...all]),

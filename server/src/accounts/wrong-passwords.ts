@@ -1,0 +1,69 @@
+import { OilcanError } from '@oilcan/core';
+import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+
+/** After so long without a wrong one, the waits begin anew. */
+const REMEMBERED_SECONDS = 3_600;
+const LONGEST_WAIT_SECONDS = 300;
+const ADDRESS_WINDOW_SECONDS = 900;
+
+interface Limits {
+  /** Tries for one name from one address that cost no wait. */
+  readonly freeTries: number;
+  /** Wrong tries from one address within a quarter of an hour, over all names. */
+  readonly triesPerAddress: number;
+}
+
+/**
+ * What wrong passwords cost: for a name from one address, waits that double from a second to five minutes. Somebody
+ * elsewhere who tries that name makes its owner wait for nothing. One address is bounded over all names.
+ */
+export class WrongPasswords {
+  readonly #free: number;
+  readonly #counted = new RateLimiterMemory({
+    keyPrefix: 'tries',
+    points: Number.MAX_SAFE_INTEGER,
+    duration: REMEMBERED_SECONDS,
+  });
+  readonly #waits = new RateLimiterMemory({ keyPrefix: 'waits', points: 1, duration: LONGEST_WAIT_SECONDS });
+  readonly #addresses: RateLimiterMemory;
+
+  constructor({ freeTries, triesPerAddress }: Limits) {
+    this.#free = freeTries;
+    this.#addresses = new RateLimiterMemory({
+      keyPrefix: 'addresses',
+      points: triesPerAddress,
+      duration: ADDRESS_WINDOW_SECONDS,
+    });
+  }
+
+  /**
+   * Counts a try before it is judged, so that tries sent all at once count too. Throws `too_many_requests` with the seconds
+   * to wait.
+   */
+  async begin(address: string, name: string): Promise<void> {
+    const key = keyOf(address, name);
+    const waiting = await this.#waits.get(key);
+    if (waiting !== null && waiting.msBeforeNext > 0) throw tooMany(waiting.msBeforeNext);
+    const counted = await this.#counted.consume(key);
+    const beyond = counted.consumedPoints - this.#free;
+    if (beyond >= 0) await this.#waits.block(key, Math.min(LONGEST_WAIT_SECONDS, 2 ** beyond));
+    try {
+      await this.#addresses.consume(address);
+    } catch (limited) {
+      if (!(limited instanceof RateLimiterRes)) throw limited;
+      throw tooMany(limited.msBeforeNext);
+    }
+  }
+
+  /** The password was right: what was counted for it is forgotten. */
+  async right(address: string, name: string): Promise<void> {
+    const key = keyOf(address, name);
+    await Promise.all([this.#counted.delete(key), this.#waits.delete(key), this.#addresses.reward(address)]);
+  }
+}
+
+const keyOf = (address: string, name: string): string => `${address} ${name}`;
+
+function tooMany(milliseconds: number): OilcanError {
+  return new OilcanError('too_many_requests', { seconds: Math.max(1, Math.ceil(milliseconds / 1000)) });
+}

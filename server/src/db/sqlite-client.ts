@@ -1,0 +1,21 @@
+import type { Knex } from 'knex';
+import BetterSqlite from 'knex/lib/dialects/better-sqlite3/index.js';
+import SqliteTransaction from 'knex/lib/dialects/sqlite3/execution/sqlite-transaction.js';
+
+/**
+ * A transaction that takes the right to write when it begins, so that it waits for another writer before it has read
+ * anything, and never finds out in its middle that it cannot write. One that only reads says `readOnly`, and waits for
+ * nobody.
+ */
+class ImmediateTransaction extends SqliteTransaction {
+  override begin(connection: unknown): Promise<unknown> {
+    return this.query(connection, this.readOnly === true ? 'BEGIN;' : 'BEGIN IMMEDIATE;');
+  }
+}
+
+/** Knex's own client for SQLite, with such transactions. */
+export class SqliteClient extends BetterSqlite {
+  override transaction(container: unknown, config: unknown, outer: unknown): Knex.Transaction {
+    return new ImmediateTransaction(this, container, config, outer) as unknown as Knex.Transaction;
+  }
+}

@@ -1,0 +1,287 @@
+import {
+  asId,
+  instantFromMillis,
+  isSeenBy,
+  roles,
+  seenBy,
+  settingsAt,
+  tableNames,
+  tablesOfWork,
+  type Person,
+  type PersonId,
+  type Role,
+  type Row,
+  type SiteId,
+  type TableName,
+  type Tables,
+  type WorkOrderId,
+} from '@oilcan/core';
+import {
+  aBin,
+  aCrew,
+  aLevel,
+  anAsset,
+  anEntry,
+  ann,
+  aPart,
+  aPerson,
+  aPoint,
+  aRate,
+  aSite,
+  aStep,
+  aWorkOrder,
+  noon,
+  otherSite,
+  put,
+  site,
+  someSettings,
+} from '@oilcan/core/testing';
+import type { Knex } from 'knex';
+import { openDatabase } from '../db/connection';
+import { audiencesOf, SqlRecords } from '../db/sql-records';
+import { pull, readWork } from './pull';
+
+const sam = asId<PersonId>('sam');
+const settings = someSettings();
+
+/** A row of every table, of a site and, where rows are people's, of a person there. */
+const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) => Tables[T] } = {
+  settings: () => settings,
+  rates: (siteId) => aRate({ id: `rate-${siteId}`, siteId }),
+  sites: (siteId) => aSite({ id: siteId }),
+  people: (siteId) => aPerson({ id: asId<never>(`person-${siteId}`), siteIds: [siteId] }),
+  crews: (siteId) => aCrew({ id: asId<never>(`crew-${siteId}`), siteIds: [siteId], memberIds: [] }),
+  places: (siteId) => ({ id: asId<never>(`place-${siteId}`), siteId, parentId: null, name: 'Place' }),
+  assets: (siteId) => anAsset({ id: asId<never>(`asset-${siteId}`), siteId }),
+  points: (siteId) => aPoint({ id: asId<never>(`point-${siteId}`), siteId }),
+  parts: (siteId) => aPart({ id: asId<never>(`part-${siteId}`) }),
+  stores: (siteId) => ({ id: asId<never>(`store-${siteId}`), siteId, name: 'Store' }),
+  bins: (siteId) => aBin({ id: asId<never>(`bin-${siteId}`), siteId }),
+  stock: (siteId) => aLevel(1_000, { id: `level-${siteId}`, siteId }),
+  movements: (siteId) => ({
+    id: `movement-${siteId}`,
+    partId: asId('part'),
+    binId: asId(`bin-${siteId}`),
+    change: 1_000,
+    reason: 'opening',
+    at: noon,
+    workOrderId: null,
+    entryId: null,
+  }),
+  workOrders: (siteId, personId) => aWorkOrder({ id: workOf(siteId), siteId, personIds: [personId] }),
+  steps: (siteId) =>
+    aStep(1, { type: 'tick' }, { id: asId<never>(`step-${siteId}`), siteId, workOrderId: workOf(siteId) }),
+  entries: (siteId) =>
+    anEntry(
+      { kind: 'note', text: 'Greased' },
+      { id: asId<never>(`entry-${siteId}`), siteId, workOrderId: workOf(siteId) },
+    ),
+  acknowledgements: (siteId, personId) => ({
+    id: `read-${siteId}`,
+    siteId,
+    workOrderId: workOf(siteId),
+    personId,
+    hazardIds: [],
+    at: noon,
+  }),
+  permits: (siteId) => ({
+    id: `permit-${siteId}`,
+    siteId,
+    workOrderId: workOf(siteId),
+    kind: 'hotWork',
+    conditions: '',
+    issued: null,
+  }),
+  clocks: (siteId, personId) => ({ id: personId, siteId, workOrderId: workOf(siteId), startedAt: noon }),
+  documents: (siteId) =>
+    ({
+      id: `document-${siteId}`,
+      siteId,
+      assetId: asId(`asset-${siteId}`),
+      name: 'Manual',
+      kind: 'manual',
+      fileId: asId('f'),
+      mediaType: 'application/pdf',
+      bytes: 1,
+    }) as unknown as Tables['documents'],
+  installations: (siteId) =>
+    ({ id: `installation-${siteId}`, siteId, assetId: asId(`asset-${siteId}`) }) as unknown as Tables['installations'],
+  codes: (siteId, personId) => ({
+    id: `CODE-${siteId}`,
+    siteId,
+    assetId: asId(`asset-${siteId}`),
+    by: personId,
+    at: noon,
+    previous: [],
+  }),
+  contacts: (siteId) => ({
+    id: `contact-${siteId}`,
+    siteId,
+    name: 'Rescue',
+    about: '',
+    phone: '112',
+    assetId: null,
+    placeId: null,
+  }),
+  kitLists: (_, personId) => ({ id: personId, workOrderIds: [], sharedWith: [], inBag: {} }),
+  notices: (siteId, personId) => ({
+    id: `${personId}@given@x`,
+    personId,
+    kind: 'given',
+    workOrderId: workOf(siteId),
+    number: 'W-1',
+    title: '',
+    facts: [],
+    at: instantFromMillis(Date.now()),
+    seenAt: null,
+  }),
+  follows: (siteId, personId) => ({ id: `${personId}@x`, personId, workOrderId: workOf(siteId) }),
+  noticeChoices: (_, personId) => ({ id: personId, personId, silent: [], mail: [], push: [] }),
+};
+
+function workOf(siteId: SiteId): WorkOrderId {
+  return asId(`work-${siteId}`);
+}
+
+let database: Knex;
+let samsRows: ReadonlyMap<TableName, Row>;
+beforeAll(async () => {
+  database = await openDatabase(':memory:');
+  samsRows = new Map(tableNames.map((table) => [table, rowOf[table](otherSite, sam)]));
+  await database.transaction((transaction) =>
+    new SqlRecords(transaction).write([...samsRows].map(([table, row]) => put(table, row as never))),
+  );
+});
+afterAll(() => database.destroy());
+
+/** Somebody of a role who has these sites: another than Sam, whose rows they are, or Sam. */
+const viewer = (role: Role, siteIds: readonly SiteId[], id: PersonId = ann.id): Person =>
+  aPerson({ id, roles: [role], siteIds });
+
+const pulled = async (person: Person): Promise<readonly { table: TableName; id: string }[]> =>
+  (await pull(database, person, 0, true, Date.now())).changes;
+
+/** What the tables say of themselves, written out once more by hand. */
+const expected: Readonly<Record<(typeof seenBy)[TableName], (person: Person) => boolean>> = {
+  nobody: () => false,
+  own: ({ id }) => id === sam,
+  given: ({ id }) => id === sam,
+  site: ({ siteIds }) => siteIds.includes(otherSite),
+  'site, who sees costs': ({ siteIds, roles: of }) => siteIds.includes(otherSite) && of.includes('lead'),
+  everybody: () => true,
+};
+
+describe.each(tableNames.map((table) => [table]))('a row of %s', (table) => {
+  const id = (): string => samsRows.get(table)?.id ?? '';
+  const isOfWork = tablesOfWork.some((each) => each === table);
+
+  it.each(roles.flatMap((role) => [[site], [otherSite], [site, otherSite], []].map((sites) => [role, sites] as const)))(
+    'is shown to a %s with the sites %j exactly when it may be seen',
+    async (role, siteIds) => {
+      for (const person of [viewer(role, siteIds), viewer(role, siteIds, sam)]) {
+        const maySee = expected[seenBy[table]](person);
+        const row = samsRows.get(table);
+        expect(row !== undefined && isSeenBy(table, row, person, settingsAt(settings, undefined))).toBe(maySee);
+        const isGiven = (await pulled(person)).some((each) => each.table === table && each.id === id());
+        // What belongs to a work order is carried by whoever has it, and looked up by the others of its site.
+        if (!isOfWork || role === 'lead' || person.id === sam || !maySee) expect(isGiven).toBe(maySee);
+        if (isOfWork && maySee) {
+          const { changes } = await readWork(database, person, workOf(otherSite));
+          expect(changes.some((each) => each.table === table && each.id === id())).toBe(true);
+        }
+      }
+    },
+  );
+
+  it('is told to be gone to those who saw it, and to nobody else', async () => {
+    if (table === 'settings') return;
+    const row = samsRows.get(table);
+    const before = Number((await database('counters').where('name', 'revision').first('value'))?.value);
+    await database.transaction((transaction) => new SqlRecords(transaction).remove(table, id()));
+    for (const role of roles) {
+      for (const siteIds of [[site], [otherSite]]) {
+        for (const person of [viewer(role, siteIds), viewer(role, siteIds, sam)]) {
+          const { changes } = await pull(database, person, before, false, Date.now());
+          const isTold = changes.some((each) => each.table === table && each.id === id() && each.row === null);
+          const mayHaveSeen = expected[seenBy[table] === 'site, who sees costs' ? 'site' : seenBy[table]](person);
+          expect(isTold).toBe(mayHaveSeen);
+        }
+      }
+    }
+    await database.transaction((transaction) => new SqlRecords(transaction).write([put(table, row as never)]));
+  });
+});
+
+describe('what leaves somebody', () => {
+  it('is told to be gone, and comes back when it is theirs again', async () => {
+    const bag = (sharedWith: readonly PersonId[]): Tables['kitLists'] => ({
+      id: sam,
+      workOrderIds: [],
+      sharedWith,
+      inBag: {},
+    });
+    const write = (row: Tables['kitLists']) =>
+      database.transaction((transaction) => new SqlRecords(transaction).put('kitLists', row));
+    const mate = viewer('technician', [otherSite]);
+    const since = async (revision: number) => {
+      const answer = await pull(database, mate, revision, false, Date.now());
+      return {
+        revision: answer.revision,
+        rows: answer.changes.filter(({ table }) => table === 'kitLists').map(({ row }) => row !== null),
+      };
+    };
+    const start = (await pull(database, mate, 0, true, Date.now())).revision;
+    await write(bag([mate.id]));
+    const shared = await since(start);
+    await write(bag([]));
+    const taken = await since(shared.revision);
+    await write(bag([mate.id]));
+    const again = await since(taken.revision);
+    expect([shared.rows, taken.rows, again.rows]).toEqual([[true], [false], [true]]);
+  });
+});
+
+describe('what people cost', () => {
+  it('leaves the server only for those whom the settings name', async () => {
+    const time = anEntry(
+      {
+        kind: 'labor',
+        personId: sam,
+        startedAt: noon,
+        minutes: 60,
+        timeType: 'regular',
+        rate: { minorPerHour: 6_000, overtimePercent: 150, currency: 'EUR' },
+        cost: { minor: 6_000, currency: 'EUR' },
+      },
+      { id: asId<never>('labor'), siteId: otherSite, workOrderId: workOf(otherSite) },
+    );
+    await database.transaction((transaction) => new SqlRecords(transaction).put('entries', time));
+    const asSeen = async (role: Role) => {
+      const person = viewer(role, [otherSite], sam);
+      const carried = await pull(database, person, 0, true, Date.now());
+      const looked = await readWork(database, person, workOf(otherSite));
+      return [carried, looked].map(({ changes }) => JSON.stringify(changes.find(({ id }) => id === 'labor')));
+    };
+    for (const text of await asSeen('technician')) {
+      expect(text).toContain('"minutes":60');
+      expect(text).not.toContain('6000');
+    }
+    for (const text of await asSeen('lead')) expect(text).toContain('6000');
+  });
+});
+
+describe('whom news concern', () => {
+  it('is said for every change by its table, and is never everybody by oversight', async () => {
+    for (const table of tableNames) {
+      const row = samsRows.get(table);
+      const concerned = await database.transaction(async (transaction) => {
+        const records = new SqlRecords(transaction);
+        await records.write([put(table, row as never)]);
+        return records.audience;
+      });
+      const stranger = viewer('lead', [site], asId<PersonId>('zoe'));
+      const hears = audiencesOf(stranger).some((each) => concerned.has(each));
+      expect([table, hears]).toEqual([table, seenBy[table] === 'everybody']);
+    }
+  });
+});
