@@ -47,6 +47,24 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   ...importDirections,
+  {
+    // A released migration does the same for ever: it depends on nothing that may change.
+    files: ['server/src/db/migrations/*.ts'],
+    ignores: ['server/src/db/migrations/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(?!(knex|node:crypto|\\./[a-z0-9-]+)$)',
+              message: 'A migration depends on nothing that can change.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   // Its tests run on Node, and may call what reads back the application's work.
   { files: ['app/**/*.test.{ts,tsx}', 'app/src/testing/**'], rules: { 'no-restricted-imports': 'off' } },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },

@@ -2,6 +2,7 @@ import { Slot } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { keepApplication } from '../src/data/application-update';
+import { listenForInstall } from '../src/data/install';
 import { openPhone } from '../src/data/store';
 import { NoticeBar } from '../src/ui/notice';
 import { ThemeProvider } from '../src/ui/theme';
@@ -12,6 +13,7 @@ export default function RootLayout(): ReactElement {
   useEffect(() => {
     void openPhone();
     keepApplication();
+    listenForInstall();
   }, []);
   return (
     <SafeAreaProvider>

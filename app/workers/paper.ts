@@ -1,13 +1,13 @@
 import { jobCard, type JobCard } from '../src/paper/job-card';
 import type { Label, LabelFormatName } from '../src/paper/label-formats';
 import { labelSheet } from '../src/paper/label-sheet';
-import { maintenanceTag, type MaintenanceTag } from '../src/paper/maintenance-tag';
+import { outOfServiceTag, type OutOfServiceTag } from '../src/paper/out-of-service-tag';
 import type { ReadFont } from '../src/paper/paper-fonts';
 
 /** What is to be set. */
 export type PaperOrder =
   | { readonly what: 'job card'; readonly card: JobCard }
-  | { readonly what: 'tag'; readonly tag: MaintenanceTag }
+  | { readonly what: 'tag'; readonly tag: OutOfServiceTag }
   | {
       readonly what: 'labels';
       readonly labels: readonly Label[];
@@ -26,7 +26,7 @@ function set(order: PaperOrder): Promise<Uint8Array> {
     case 'job card':
       return jobCard(order.card, readFont);
     case 'tag':
-      return maintenanceTag(order.tag, readFont);
+      return outOfServiceTag(order.tag, readFont);
     case 'labels':
       return labelSheet(order.labels, order.format, order.firstPlace, readFont);
   }

@@ -18,6 +18,7 @@ import {
   type Tables,
   usualFor,
   type WorkOrder,
+  startOfDay,
 } from '@oilcan/core';
 import { PDFDocument } from 'pdf-lib';
 import { makeDocuments } from './documents/documents';
@@ -27,6 +28,7 @@ import { partIdOf } from './mountain/stores';
 import { PAST_DAYS } from './past/past';
 import { failureDays } from './past/failure-times';
 import { failureProcesses } from './past/processes';
+import { openJobsOf, dueAt } from './open/open-work';
 import { randomFor } from './random';
 
 const now = parseInstant('2026-11-23T11:00:00Z');
@@ -122,6 +124,19 @@ describe('the demo', () => {
     }
   });
 
+  it('reads the same at any hour at which it is made', () => {
+    const jobs = [...openJobsOf(1)].filter(({ due }) => due?.[0] === 0);
+    expect(jobs.length).toBeGreaterThan(5);
+    for (const time of ['00:10', '05:00', '08:00', '13:30', '18:40', '22:00', '23:50']) {
+      const made = parseInstant(`2026-11-23T${time}:00+01:00`);
+      const midnight = startOfDay(made, 'Europe/Vienna', 1);
+      const dues = jobs.map(({ due }) => ({ hour: due?.[1] ?? 0, at: dueAt(made, 0, due?.[1] ?? 0) }));
+      for (const { at } of dues) expect([time, at >= made && at < midnight]).toEqual([time, true]);
+      const byHour = [...dues].sort((a, b) => a.hour - b.hour).map(({ at }) => at);
+      expect(byHour).toEqual([...byHour].sort());
+    }
+  });
+
   it('gives the lead something to do for everybody', () => {
     for (const person of rowsOf('people').filter(({ roles }) => roles.includes('technician'))) {
       expect(workOrders.some((work) => work.finishedAt === null && work.personIds.includes(person.id))).toBe(true);
@@ -185,14 +200,23 @@ describe('what the past of the demo says', () => {
   it('gets worse where a process was made to, with the shape that was put in', () => {
     const [process] = processOf('lark-gearbox');
     if (process?.course.type !== 'power-law') throw new Error('The gearbox is meant to get worse.');
-    const { failures, recurrences } = findings('lark-gearbox');
+    const { failures } = findings('lark-gearbox');
     if (failures?.trend.is !== 'faster') throw new Error(`The trend is ${failures?.trend.is}.`);
     // 2Nβ/β̂ is χ² with 2N degrees of freedom (MIL-HDBK-189): the shape put in lies in the 90 % interval.
     const degrees = 2 * failures.jobs.length;
     const { shape } = process.course;
     expect((degrees * shape) / failures.trend.beta).toBeGreaterThan(chiSquareQuantile(0.05, degrees));
     expect((degrees * shape) / failures.trend.beta).toBeLessThan(chiSquareQuantile(0.95, degrees));
-    expect(recurrences[0]?.what).toEqual({ by: 'mode', mode: process.mode, component: process.component });
+  });
+
+  it('tells of what comes back because it wears out, and of nothing that fails by chance', () => {
+    const assets = [...new Set(failureProcesses.map(({ asset }) => asset))];
+    const told = assets.filter((asset) => findings(asset).recurrences.length > 0);
+    expect(told).toContain('lark-conveyor-base');
+    for (const asset of told) {
+      const wearsOut = processOf(asset).some(({ course }) => course.type !== 'renewal' || course.shape > 1.5);
+      expect([asset, wearsOut]).toEqual([asset, true]);
+    }
   });
 
   it('is quiet since the day on which something was repaired for good, and nowhere else', () => {

@@ -38,6 +38,23 @@ export interface SentMail {
   readonly sentAt: Instant;
 }
 
+/** A mail to somebody that could not be delivered. */
+export interface UndeliveredMail {
+  readonly id: string;
+  readonly to: string;
+  readonly subject: string;
+  readonly tries: number;
+  readonly putAsideAt: Instant;
+}
+
+/** Where somebody is signed in. */
+export interface DeviceSession {
+  readonly id: string;
+  readonly device: string;
+  readonly signedInAt: Instant;
+  readonly lastUsedAt: Instant;
+}
+
 /** The server over HTTP, at the address the application came from. */
 export const httpLink = {
   push: (operations: readonly Operation[]): Promise<PushAnswer> =>
@@ -66,6 +83,14 @@ export const httpLink = {
   /** The machine that a label belongs to. */
   code: (code: string): Promise<{ readonly assetId: AssetId }> =>
     request('GET', `/api/codes/${encodeURIComponent(code)}`),
+  undeliveredMails: (): Promise<{ readonly mails: readonly UndeliveredMail[] }> =>
+    request('GET', '/api/mails/undelivered'),
+  tryMailAgain: (id: string): Promise<void> => request('POST', `/api/mails/undelivered/${id}/again`),
+  sessions: (): Promise<{ readonly sessions: readonly DeviceSession[]; readonly present: string }> =>
+    request('GET', '/api/sessions'),
+  endSession: (id: string): Promise<void> => request('DELETE', `/api/sessions/${id}`),
+  changePassword: (present: string, next: string): Promise<void> =>
+    request('PUT', '/api/password', json({ present, next })),
   mails: (): Promise<{ readonly mails: readonly SentMail[] }> => request('GET', '/api/mails'),
   session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
   about: (): Promise<About> => request<About>('GET', '/api/about'),

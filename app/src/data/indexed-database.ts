@@ -1,5 +1,6 @@
 import type { Change, FileId } from '@oilcan/core';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
+import { operationOfVersion4, personOfVersion4, rowOfVersion4 } from './version-4';
 import { inOrderMade, type KeptOperation } from './kept-operation';
 import {
   nowhere,
@@ -27,7 +28,7 @@ export interface Schema extends DBSchema {
 }
 
 /** Raised with every change of the stores; `migrate` brings each earlier version here. */
-const VERSION = 3;
+const VERSION = 4;
 
 type Upgrade = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 
@@ -35,6 +36,7 @@ type Upgrade = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
  * 1: rows, kept operations and bearings.
  * 2: editions and files; operations say how far the device was ahead and what was known.
  * 3: work orders have tools, isolation, the units of their kit, and who had them before.
+ * 4: trades and controls have their names, times and parts what they were paid by; rows say whose they are.
  */
 async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Upgrade): Promise<void> {
   if (from < 1) {
@@ -72,6 +74,22 @@ async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Up
       };
       await rows.put({ ...each, row }, `${each.table}/${each.id}`);
     }
+  }
+  if (from < 4) {
+    const rows = upgrade.objectStore('rows');
+    for (const each of await rows.getAll()) {
+      const upgraded = rowOfVersion4(each);
+      if (upgraded !== each) await rows.put(upgraded, `${each.table}/${each.id}`);
+    }
+    const kept = upgrade.objectStore('kept');
+    for (const each of await kept.getAll()) {
+      const operation = operationOfVersion4(each.operation);
+      if (operation !== each.operation) await kept.put({ ...each, operation }, operation.id);
+    }
+    const bearings = await upgrade.objectStore('bearings').get('here');
+    const person = bearings?.person as Parameters<typeof personOfVersion4>[0] | null | undefined;
+    if (bearings !== undefined && person !== undefined && person !== null)
+      await upgrade.objectStore('bearings').put({ ...bearings, person: personOfVersion4(person) }, 'here');
   }
 }
 

@@ -141,3 +141,43 @@ describe('a database of version 2', () => {
     ]);
   });
 });
+
+describe('a database of version 3', () => {
+  it('has the names of today in its rows and in what was not sent, and forgets what people cost', async () => {
+    const name = `test-${(count += 1)}`;
+    const old = await openDB(name, 3, {
+      upgrade: (database) => {
+        for (const store of ['rows', 'kept', 'bearings', 'edition', 'files', 'contents'])
+          database.createObjectStore(store);
+      },
+    });
+    const rowsBefore = [
+      ['settings', { id: 'settings', crafts: [{ id: 'm', name: 'M', rateMinorPerHour: 5 }], overtimePercent: 150 }],
+      ['people', { id: 'ann', craftId: 'm' }],
+      ['workOrders', { id: 'w-1', craftId: 'm', hazards: [{ id: 'h', hazard: 'Ice', precaution: 'Crampons' }] }],
+      ['entries', { id: 'e-1', content: { kind: 'labor', minutes: 60, cost: { minor: 6_000, currency: 'EUR' } } }],
+      ['entries', { id: 'e-2', content: { kind: 'part', quantity: 2_000, cost: { minor: 500, currency: 'EUR' } } }],
+      ['notices', { id: 'n', detail: 'Still wet' }],
+      ['steps', { id: 's-1' }],
+    ] as const;
+    for (const [table, row] of rowsBefore) await old.put('rows', { table, id: row.id, row }, `${table}/${row.id}`);
+    const args = { workOrderId: workId, hazard: 'Ice', precaution: 'Crampons' };
+    const hazard = { ...kept('x', 1), operation: { ...kept('x', 1).operation, name: 'work.add-hazard', args } };
+    await old.put('kept', hazard, hazard.operation.id);
+    await old.put('bearings', { ...here, person: { ...ann, tradeId: undefined, craftId: 'm' } }, 'here');
+    old.close();
+    const loaded = await (await IndexedDatabase.open(name, silent)).load();
+    expect(Object.fromEntries(loaded.rows.map(({ id, row }) => [id, row]))).toMatchObject({
+      settings: { trades: [{ id: 'm', name: 'M' }], laborCostSeenBy: ['lead'] },
+      ann: { tradeId: 'm' },
+      'w-1': { tradeId: 'm', hazards: [{ control: 'Crampons' }] },
+      'e-1': { content: { minutes: 60, rate: null, cost: null } },
+      'e-2': { content: { unitPrice: { minor: 250, currency: 'EUR' } } },
+      n: { facts: [{ is: 'reason', reason: 'Still wet' }] },
+      's-1': { id: 's-1' },
+    });
+    expect(JSON.stringify(loaded.rows)).not.toContain('rateMinorPerHour');
+    expect(loaded.kept[0]?.operation.args).toEqual({ workOrderId: workId, hazard: 'Ice', control: 'Crampons' });
+    expect(loaded.bearings.person?.tradeId).toBe('m');
+  });
+});

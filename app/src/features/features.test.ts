@@ -51,7 +51,7 @@ describe('the Shift list', () => {
       { number: 'W-4', state: 'dropped' },
     );
     expect(sectionsOf(rows).map(({ group, data }) => [group, data.map(({ number }) => number)])).toEqual([
-      ['late', ['W-1']],
+      ['shift', ['W-1']],
       ['done', ['W-3']],
     ]);
     expect(sectionsOf(rows, lea).flatMap(({ data }) => data)).toHaveLength(3);

@@ -8,7 +8,7 @@ import { labelText, readCode } from '@oilcan/core';
 import { jobCard, type JobCard } from './job-card';
 import { labelFormats, type Label, type LabelFormatName } from './label-formats';
 import { labelSheet } from './label-sheet';
-import { maintenanceTag } from './maintenance-tag';
+import { outOfServiceTag } from './out-of-service-tag';
 import type { ReadFont } from './paper-fonts';
 
 // What we print is read back by others: the text by poppler, the codes (ISO/IEC 18004) by jsQR.
@@ -123,7 +123,7 @@ describe('a job card', () => {
 
 describe('a tag', () => {
   it('says what it is for, and its code leads to the machine', async () => {
-    const tag = await maintenanceTag(
+    const tag = await outOfServiceTag(
       {
         number: 'W-2417',
         title: 'Seal',
@@ -138,7 +138,7 @@ describe('a tag', () => {
       read,
     );
     const text = textOf(tag);
-    for (const piece of ['UNDER MAINTENANCE', 'Do not start', 'LRK-G1', 'Ines Okafor']) expect(text).toContain(piece);
+    for (const piece of ['DO NOT START', 'Out of service', 'LRK-G1', 'Ines Okafor']) expect(text).toContain(piece);
     expect(codeIn(pictureOf(tag, 1), 0, 0, 105, 148)).toBe(code);
   });
 });

@@ -16,7 +16,7 @@ interface Props {
   readonly keyboard?: KeyboardTypeOptions;
   readonly autoFocus?: boolean;
   readonly onEnter?: () => void;
-  readonly autoComplete?: 'username' | 'current-password' | 'off';
+  readonly autoComplete?: 'username' | 'current-password' | 'new-password' | 'off';
 }
 
 /** A field with its label, and under it either a hint or what is wrong. */

@@ -42,7 +42,7 @@ export const kindWords: Readonly<Record<WorkKind, string>> = {
 export const outcomeWords: Readonly<Record<StepOutcome, string>> = { ok: 'OK', fixed: 'Fixed', faulty: 'Faulty' };
 
 export const groupWords: Readonly<Record<ShiftGroup, string>> = {
-  late: 'Late',
+  now: 'Now',
   shift: 'This shift',
   week: 'This week',
   later: 'Later',

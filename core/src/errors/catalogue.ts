@@ -172,6 +172,8 @@ export const catalogue = {
 
 export type ErrorCode = keyof typeof catalogue;
 
+export const errorCodes = Object.keys(catalogue) as readonly ErrorCode[];
+
 export function isErrorCode(text: string): text is ErrorCode {
   return Object.hasOwn(catalogue, text);
 }

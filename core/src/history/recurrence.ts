@@ -96,18 +96,19 @@ function recurrencesAmong(repeated: readonly Times[], watched: PastWindow): Recu
     if (daysBetween(times.at(-1)?.at ?? now, now) > window) return [];
     const lastLong = gaps.findLastIndex((gap) => gap > window);
     const run = times.slice(lastLong + 1);
-    const last = run.at(-1);
-    const first = run[0];
-    if (run.length < FEWEST_TO_RECUR || last === undefined || first === undefined) return [];
+    if (run.length < FEWEST_TO_RECUR) return [];
+    const { jobs: told, p } = mostTelling(times, gaps, run, watched);
+    const [first, last] = [told[0], told.at(-1)];
+    if (first === undefined || last === undefined) return [];
     return [
       {
         what,
         usualGapDays,
         last: remedyOf(last),
-        jobs: run,
+        jobs: told,
         spanDays: daysBetween(first.at, last.at),
-        heldDays: gapsOf(run),
-        p: recurrenceByChance(times, gaps, run, watched),
+        heldDays: gapsOf(told),
+        p,
       },
     ];
   });
@@ -116,24 +117,29 @@ function recurrencesAmong(repeated: readonly Times[], watched: PastWindow): Recu
 }
 
 /**
- * How likely chance at one rate does as much: either its gaps are as even as these, or as many of its times crowd towards
- * the present. Of the times in the watched stretch, which are spread evenly by chance, k or more of n lie after a moment
- * by the binomial distribution; that one looks for the most telling k costs a factor for each. Both looks cost a factor 2.
+ * The part of a run that tells most against chance at one rate, and how likely chance does as much: either the gaps are as
+ * even as all of these, or as many of its last times crowd towards the present. Of n times in the watched stretch, which
+ * chance spreads evenly, k or more lie after a moment by the binomial distribution; looking for the most telling k costs a
+ * factor for each that could be looked at, and looking for both a factor of 2.
  */
-function recurrenceByChance(
+function mostTelling(
   times: readonly PastJob[],
   gaps: readonly number[],
   run: readonly PastJob[],
   { from, to }: PastWindow,
-): number {
-  const [first] = run;
+): { readonly jobs: readonly PastJob[]; readonly p: number } {
   const length = daysBetween(from, to);
-  if (first === undefined || length === 0) return 1;
   const counted = times.filter(({ at }) => at > from && at <= to).length;
-  const share = daysBetween(first.at, to) / length;
-  const looks = Math.max(1, counted - FEWEST_TO_RECUR + 1);
-  const crowded = Math.min(1, looks * atLeast(run.length, counted, share));
-  return Math.min(1, 2 * Math.min(evenByChance(gaps), crowded));
+  let [told, crowded] = [run, 1];
+  for (let count = FEWEST_TO_RECUR; count <= run.length && length > 0; count += 1) {
+    const jobs = run.slice(-count);
+    const share = daysBetween(jobs[0]?.at ?? from, to) / length;
+    const p = atLeast(count, counted, share);
+    if (p < crowded) [told, crowded] = [jobs, p];
+  }
+  crowded *= Math.max(1, counted - FEWEST_TO_RECUR + 1);
+  const even = evenByChance(gaps);
+  return { jobs: crowded < even ? told : run, p: Math.min(1, 2 * Math.min(even, crowded)) };
 }
 
 /**

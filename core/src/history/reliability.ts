@@ -4,8 +4,8 @@ import { chiSquareBelow, chiSquareQuantile, normalBelow } from './distributions'
 export const FEWEST_FOR_A_TREND = 5;
 const CONFIDENCE = 0.9;
 
-/** A trend is told where chance shows one so strong at most so often: half of what a whole past may say falsely. */
-const LIKELY = 0.025;
+/** A trend is told where chance shows one so strong at most so often: nearly half of what a whole past may say falsely. */
+const LIKELY = 0.022;
 const CLEARLY = 0.005;
 /** What the second test must show at least. */
 const LEANING = 0.1;

@@ -19,10 +19,9 @@ import {
 } from '../testing/builders';
 import { codeOf, minutesLater, Works } from '../testing/works';
 import { standingOf } from '../work/entries';
-import { readOperation } from './apply';
 import { isShowable } from './fields';
 import { definitionOf, isOperationName, operations } from './registry';
-import { applyOperation } from './apply';
+import { applyOperation, readOperation } from './apply';
 
 const onWork = { workOrderId: workId };
 const DAY = 24 * 60;

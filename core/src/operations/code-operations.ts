@@ -2,7 +2,6 @@ import type { AssetId } from '../ids/ids';
 import { hasRole } from '../people/people';
 import type { Asset } from '../plant/plant';
 import { isCodeOfOtherKind, readCode, type Code } from '../plant/codes';
-import type { Records } from '../records/records';
 import { argsSchema, idField, keyField } from './fields';
 import { accepted, defineOperation, refuse, type OperationContext, type Refusal } from './operation';
 

@@ -12,12 +12,16 @@ export const LONGEST_LINE = 200;
  * turn the writing direction, what has no width, fillers, variation tags, and halves of a character. The two joiners are
  * part of some scripts and of emoji: they may stand between two characters that are seen, and nowhere else.
  */
-const UNSHOWABLE =
-  /[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u00ad\u034f\u061c\u115f\u1160\u17b4\u17b5\u180b-\u180f\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\u3164\ufeff\uffa0\ufff0-\uffff]|[\u{e0000}-\u{e0fff}]|\p{Cs}|(?<![\p{L}\p{M}\p{N}\p{So}\p{Sk}])[\u200c\u200d]|[\u200c\u200d](?![\p{L}\p{M}\p{N}\p{So}])/u;
+const UNSHOWABLE = String.raw`[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u00ad\u061c\u115f\u1160\u17b4\u17b5\u180b-\u180f\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\u3164\ufeff\uffa0\ufff0-\uffff]|\u034f|[\u{e0000}-\u{e0fff}]|\p{Cs}|(?<![\p{L}\p{M}\p{N}\p{So}\p{Sk}])(?:\u200c|\u200d)|(?:\u200c|\u200d)(?![\p{L}\p{M}\p{N}\p{So}])`;
+const unshowable = new RegExp(UNSHOWABLE, 'u');
+
+/** The same for JSON Schema: texts in which nothing unseen stands, and those in which something is seen besides. */
+const SHOWN_PATTERN = `^(?![\\s\\S]*(?:${UNSHOWABLE}))[\\s\\S]*$`;
+const TEXT_PATTERN = `^(?![\\s\\S]*(?:${UNSHOWABLE}))[\\s\\S]*\\S[\\s\\S]*$`;
 
 /** Whether every character of a text is seen as what it is. */
 export function isShowable(text: string): boolean {
-  return !UNSHOWABLE.test(text);
+  return !unshowable.test(text);
 }
 
 const ID_FORM = /^[A-Za-z0-9@._-]{1,64}$/;
@@ -51,24 +55,31 @@ export function textField(limit: number = LONGEST_TEXT): yup.StringSchema<string
   return shownText(limit)
     .required('Write something first.')
     .test('not blank', 'Write something first.', (text) => (text ?? '').trim() !== '')
-    .meta({ maxLength: limit, isText: true }) as yup.StringSchema<string>;
+    .meta({ jsonSchema: { maxLength: limit, pattern: TEXT_PATTERN } }) as yup.StringSchema<string>;
 }
 
 /** Text that a person may leave out: empty then, never missing. */
 export function optionalTextField(limit: number = LONGEST_LINE): yup.StringSchema<string> {
-  return shownText(limit).defined().meta({ maxLength: limit }) as yup.StringSchema<string>;
+  return shownText(limit)
+    .defined()
+    .meta({ jsonSchema: { maxLength: limit, pattern: SHOWN_PATTERN } }) as yup.StringSchema<string>;
 }
 
 /** The name of something that is no row, such as a line of a kit list: a short text that people do not type. */
 export function keyField(message = 'Say which one is meant.'): yup.StringSchema<string> {
   return shownText(LONGEST_LINE)
     .required(message)
-    .meta({ maxLength: LONGEST_LINE, minLength: 1 }) as yup.StringSchema<string>;
+    .meta({
+      jsonSchema: { minLength: 1, maxLength: LONGEST_LINE, pattern: SHOWN_PATTERN },
+    }) as yup.StringSchema<string>;
 }
 
 /** As `keyField`, or null for none. */
 export function optionalKeyField(): yup.Schema<string | null> {
-  return shownText(LONGEST_LINE).defined().nullable().meta({ maxLength: LONGEST_LINE }) as yup.Schema<string | null>;
+  return shownText(LONGEST_LINE)
+    .defined()
+    .nullable()
+    .meta({ jsonSchema: { maxLength: LONGEST_LINE, pattern: SHOWN_PATTERN } }) as yup.Schema<string | null>;
 }
 
 /** As `idField`, or null for none. */
@@ -96,6 +107,7 @@ export function flagField(): yup.BooleanSchema<boolean> {
   return yup.boolean().strict().required('Say yes or no.');
 }
 
+const INSTANT_SCHEMA = { format: 'date-time', pattern: '^(19|20|21)\\d\\d-' };
 const NOT_AN_INSTANT = 'Give a time as ISO 8601 with its offset, such as 2026-11-23T14:20:00+01:00.';
 
 /** ISO 8601 with `Z` or an offset. */
@@ -104,11 +116,8 @@ export function instantField(): yup.StringSchema<Instant> {
     .string()
     .strict()
     .required('Give a time.')
-    .test(
-      'instant',
-      NOT_AN_INSTANT,
-      (text) => tryParseInstant(text ?? '') !== undefined,
-    ) as unknown as yup.StringSchema<Instant>;
+    .test('instant', NOT_AN_INSTANT, (text) => tryParseInstant(text ?? '') !== undefined)
+    .meta({ jsonSchema: INSTANT_SCHEMA }) as unknown as yup.StringSchema<Instant>;
 }
 
 /** As `instantField`, or null for none. */
@@ -118,11 +127,8 @@ export function optionalInstantField(): yup.Schema<Instant | null> {
     .strict()
     .defined()
     .nullable()
-    .test(
-      'instant',
-      NOT_AN_INSTANT,
-      (text) => text === null || tryParseInstant(text ?? '') !== undefined,
-    ) as unknown as yup.Schema<Instant | null>;
+    .test('instant', NOT_AN_INSTANT, (text) => text === null || tryParseInstant(text ?? '') !== undefined)
+    .meta({ jsonSchema: INSTANT_SCHEMA }) as unknown as yup.Schema<Instant | null>;
 }
 
 /** A finite number that fits a row. */

@@ -1,6 +1,6 @@
 import type { PersonId, WorkOrderId } from '../ids/ids';
 import { hasRole } from '../people/people';
-import { isolationActs, isolationOf, missingBefore, type IsolationAct } from '../work/isolation';
+import { isolationActs, isolationOf, missingBefore } from '../work/isolation';
 import { argsSchema, choiceField, idField, optionalIdField, optionalKeyField, optionalTextField } from './fields';
 import { findOpenWork, findWorkOfSite, newEntry } from './guards';
 import { accepted, defineOperation, refuse } from './operation';

@@ -14,7 +14,9 @@ export const addPhoto = defineOperation({
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
-    fileId: idField<FileId>().test('sha256', 'This is not the name of a file.', (text) => isFileId(text)),
+    fileId: idField<FileId>()
+      .test('sha256', 'This is not the name of a file.', (text) => isFileId(text))
+      .meta({ jsonSchema: { pattern: '^[0-9a-f]{64}$' } }),
     mediaType: choiceField(pictureTypes),
     width: side(),
     height: side(),

@@ -34,7 +34,22 @@ const answerSchemas = {
   number: argsSchema({ type: choiceField(['number']), value: numberField() }),
 };
 const noAnswer = yup.mixed().nullable().defined();
-const someAnswer = argsSchema({ type: choiceField(['tick', 'verdict', 'number']) });
+const answerKind = (type: string, properties: object) => ({
+  type: 'object',
+  properties: { type: { const: type }, ...properties },
+  required: ['type', ...Object.keys(properties)],
+  additionalProperties: false,
+});
+const someAnswer = argsSchema({ type: choiceField(['tick', 'verdict', 'number']) }).meta({
+  jsonSchema: {
+    oneOf: [
+      { type: 'null' },
+      answerKind('tick', {}),
+      answerKind('verdict', { outcome: { enum: [...outcomes] } }),
+      answerKind('number', { value: { type: 'number' } }),
+    ],
+  },
+});
 
 const answerField = yup.lazy((given: { type?: unknown } | null | undefined) => {
   if (given === null) return noAnswer;

@@ -24,7 +24,7 @@ const sorted = (list: readonly Ranked[]): string[] =>
   [...list].sort((a, b) => compareForShift(a, b, noon)).map(({ work }) => work.number);
 
 describe('the order of the shift', () => {
-  it('puts late before urgent, urgent before standing still, then critical, then due', () => {
+  it('puts what is needed now first, then urgent, standing still, critical, due; late counts as one urgency more', () => {
     expect(
       sorted([
         ranked({ number: 'due later', urgency: 'week', dueAt: hours(9) }),
@@ -33,8 +33,42 @@ describe('the order of the shift', () => {
         ranked({ number: 'stopped', urgency: 'week', dueAt: hours(9) }, { condition: 'stopped', criticality: 4 }),
         ranked({ number: 'now', urgency: 'now', dueAt: hours(9) }, { criticality: 4 }),
         ranked({ number: 'late', urgency: 'free', dueAt: hours(-1) }, { criticality: 4 }),
+        ranked({ number: 'late this week', urgency: 'week', dueAt: hours(-1) }, { criticality: 4 }),
       ]),
-    ).toEqual(['late', 'now', 'stopped', 'critical', 'due sooner', 'due later']);
+    ).toEqual(['now', 'late this week', 'stopped', 'critical', 'due sooner', 'due later', 'late']);
+  });
+
+  it('puts a lift that stands still and is needed now before all that is late', () => {
+    expect(
+      sorted([
+        ranked({ number: 'free, a day late', urgency: 'free', dueAt: hours(-24) }),
+        ranked({ number: 'shift, a day late', urgency: 'shift', dueAt: hours(-24) }, { condition: 'stopped' }),
+        ranked({ number: 'now', urgency: 'now', dueAt: hours(2) }, { condition: 'stopped' }),
+        ranked({ number: 'now, late', urgency: 'now', dueAt: hours(-2) }, { condition: 'stopped' }),
+      ]),
+    ).toEqual(['now, late', 'now', 'shift, a day late', 'free, a day late']);
+  });
+
+  it('never lets being late go further than one urgency', () => {
+    const anyOf = fc.record({
+      urgency: fc.constantFrom(...urgencies),
+      late: fc.boolean(),
+      condition: fc.constantFrom('stopped' as const, 'reduced' as const, 'running' as const),
+      criticality: fc.constantFrom(1 as const, 2 as const, 3 as const, 4 as const),
+    });
+    fc.assert(
+      fc.property(anyOf, anyOf, (one, other) => {
+        const [a, b] = [one, other].map(({ urgency, late, condition, criticality }, index) =>
+          ranked({ number: `W-${index}`, urgency, dueAt: hours(late ? -1 : 1) }, { condition, criticality }),
+        );
+        if (a === undefined || b === undefined) return;
+        const apart = urgencies.indexOf(other.urgency) - urgencies.indexOf(one.urgency);
+        // More urgent by two, or by one and as late: it comes first whatever else is so.
+        if (apart >= 2 || (apart === 1 && one.late >= other.late) || (apart > 0 && one.urgency === 'now'))
+          expect(compareForShift(a, b, noon)).toBeLessThan(0);
+        expect(Math.sign(compareForShift(a, b, noon))).toBe(-Math.sign(compareForShift(b, a, noon)));
+      }),
+    );
   });
 
   it('is one order, whatever order the rows came in', () => {
@@ -57,8 +91,9 @@ describe('groups by when', () => {
     shiftGroupOf(aWorkOrder({ urgency: 'free', ...work }), shiftTimes(noon, zone));
 
   it.each([
-    [{ dueAt: hours(-1) }, 'late'],
-    [{ urgency: 'now' as const }, 'shift'],
+    [{ dueAt: hours(-1) }, 'shift'],
+    [{ urgency: 'now' as const }, 'now'],
+    [{ urgency: 'now' as const, dueAt: hours(-1) }, 'now'],
     [{ dueAt: parseInstant('2026-11-23T23:59:00+01:00') }, 'shift'],
     [{ dueAt: parseInstant('2026-11-24T00:00:00+01:00') }, 'week'],
     [{ urgency: 'week' as const }, 'week'],
@@ -92,10 +127,10 @@ describe('why it stands there', () => {
 
   it('names the terms of the order in their order, and only those that say something', () => {
     const late = { dueAt: addMinutes(noon, -3 * 1_440) };
-    expect(reasons(late, { condition: 'stopped' })).toEqual(['late', 'urgency', 'condition', 'criticality']);
+    expect(reasons(late, { condition: 'stopped' })).toEqual(['urgency', 'late', 'condition', 'criticality']);
     expect(reasons({ dueAt: addMinutes(noon, 60) })).toEqual(['urgency', 'criticality', 'due']);
     expect(reasons({ state: 'finished' })).toEqual(['ended']);
-    expect(rankReasons({ work: aWorkOrder(late), asset: undefined }, noon, zone)[0]).toEqual({ is: 'late', days: 3 });
+    expect(rankReasons({ work: aWorkOrder(late), asset: undefined }, noon, zone)[1]).toEqual({ is: 'late', days: 3 });
   });
 
   it('lets ended work go at the end of the shift after the one it ended in', () => {

@@ -7,7 +7,7 @@ import { isOpen } from '../work/states';
 import { doneAt, urgencies, type Urgency, type WorkOrder } from '../work/work-order';
 
 /** When a work order is to be done, which is how the Shift list is grouped. */
-export const shiftGroups = ['late', 'shift', 'week', 'later', 'done'] as const;
+export const shiftGroups = ['now', 'shift', 'week', 'later', 'done'] as const;
 export type ShiftGroup = (typeof shiftGroups)[number];
 
 const DAYS_AHEAD_IN_WEEK = 7;
@@ -30,9 +30,9 @@ export function shiftTimes(now: Instant, zone: Zone): ShiftTimes {
 
 export function shiftGroupOf(work: WorkOrder, times: ShiftTimes): ShiftGroup {
   if (!isOpen(work.state)) return 'done';
-  if (isLate(work, times.now)) return 'late';
   const due = work.dueAt;
-  if (work.urgency === 'now' || work.urgency === 'shift') return 'shift';
+  if (work.urgency === 'now') return 'now';
+  if (work.urgency === 'shift') return 'shift';
   if (due !== null && due < times.dayEnds) return 'shift';
   if (work.urgency === 'week' || (due !== null && due < times.weekEnds)) return 'week';
   return 'later';
@@ -47,15 +47,23 @@ export interface Ranked {
 const conditionRank: Readonly<Record<AssetCondition, number>> = { stopped: 0, reduced: 1, running: 2 };
 
 /**
- * What should be done first: late before not late, then by urgency, whether the asset stands still,
- * its criticality, the due time (none is last), and the number so that the order never wavers.
+ * How soon work must be answered, 0 first. What is marked Now is always first, late or not: an emergency does not wait for
+ * what is overdue. Being late lifts any other work by one urgency, and no further.
+ */
+function pressure(work: Pick<WorkOrder, 'urgency' | 'dueAt' | 'state'>, now: Instant): number {
+  const place = urgencies.indexOf(work.urgency);
+  return place === 0 ? 0 : place + (isLate(work, now) ? 0 : 1);
+}
+
+/**
+ * What should be done first: what is needed now, then by urgency, to which being late adds one; whether the asset stands
+ * still, its criticality, the due time (none is last), and the number so that the order never wavers.
  *
  * @returns below zero when `a` comes first
  */
 export function compareForShift(a: Ranked, b: Ranked, now: Instant): number {
   return (
-    Number(isLate(b.work, now)) - Number(isLate(a.work, now)) ||
-    urgencies.indexOf(a.work.urgency) - urgencies.indexOf(b.work.urgency) ||
+    pressure(a.work, now) - pressure(b.work, now) ||
     conditionRank[a.asset?.condition ?? 'running'] - conditionRank[b.asset?.condition ?? 'running'] ||
     (a.asset?.criticality ?? 4) - (b.asset?.criticality ?? 4) ||
     compareText(a.work.dueAt ?? '9', b.work.dueAt ?? '9') ||
@@ -79,11 +87,10 @@ export type RankReason =
 /** Why it stands there: the terms of `compareForShift` as they are for this work order, in their order. */
 export function rankReasons({ work, asset }: Ranked, now: Instant, zone: Zone): RankReason[] {
   if (!isOpen(work.state)) return [{ is: 'ended' }];
-  const reasons: RankReason[] = [];
+  const reasons: RankReason[] = [{ is: 'urgency', urgency: work.urgency }];
   if (isLate(work, now) && work.dueAt !== null) {
     reasons.push({ is: 'late', days: calendarDaysBetween(work.dueAt, now, zone) });
   }
-  reasons.push({ is: 'urgency', urgency: work.urgency });
   if (asset !== undefined && asset.condition !== 'running')
     reasons.push({ is: 'condition', condition: asset.condition });
   if (asset !== undefined) reasons.push({ is: 'criticality', criticality: asset.criticality });

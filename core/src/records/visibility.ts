@@ -15,7 +15,7 @@ import { indexesOf, keyOfList, type Row, type TableName, type Tables } from './t
 export type SeenBy = 'nobody' | 'own' | 'given' | 'site' | 'site, who sees costs' | 'everybody';
 
 /** Said of every table: one that is forgotten does not compile. */
-export const seenBy: { readonly [T in TableName]: SeenBy } = {
+export const seenBy: Readonly<Record<TableName, SeenBy>> = {
   settings: 'everybody',
   rates: 'site, who sees costs',
   sites: 'site',

@@ -90,10 +90,17 @@ export class DeviceClock {
     // A jump of the clock is in this measurement already.
     this.#corrected();
     const { ahead, within } = measureAhead(answer);
-    if (Math.abs(ahead - this.#ahead) <= within + NOISE_MILLISECONDS) return false;
+    if (Math.abs(ahead - this.#ahead) <= within + NOISE_MILLISECONDS) {
+      // What is done from here on is done after the server answered, also by a clock that is set back to its beginning.
+      this.#latest = Math.max(this.#latest, answer.serverTime - 1);
+      return false;
+    }
     this.#ahead = ahead;
     // Somebody had set the device forward: what it stamped then is stamped anew, see `notAfter`.
-    this.#latest = Math.min(this.#latest, Math.max(answer.answeredAt - ahead, answer.serverTime));
+    this.#latest = Math.max(
+      answer.serverTime - 1,
+      Math.min(this.#latest, Math.max(answer.answeredAt - ahead, answer.serverTime)),
+    );
     return true;
   }
 

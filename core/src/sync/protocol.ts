@@ -10,8 +10,9 @@ import type { Instant } from '../time/instant';
  * 2: operations say how far the device's clock was ahead, and what its person could know.
  * 3: work orders have tools, isolation and kits in other units; documents, numbered parts, labels and kit lists.
  * 4: permits and contacts.
+ * 5: rows say whose they are; rates are a table of their own; hazards have controls, people and work a trade.
  */
-export const PROTOCOL_VERSION = 4;
+export const PROTOCOL_VERSION = 5;
 
 /** Operations in one push. */
 export const PUSH_LIMIT = 50;
@@ -33,7 +34,8 @@ export const pushSchema = yup
   })
   .noUnknown()
   .strict()
-  .required();
+  .required()
+  .meta({ describedAs: 'Push' });
 
 export interface PushRequest {
   readonly protocol: number;

@@ -18,6 +18,7 @@ import {
   type StepQuestion,
   type WorkOrder,
   type WorkOrderId,
+  minutesBetween,
 } from '@oilcan/core';
 import { settings, technicianOf, tess } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
@@ -68,15 +69,30 @@ export function openJobsOf(sectorNumber: number): OpenJob[] {
   return [...openJobs, ...comingUp];
 }
 
-/** A job as rows, as they stand at `now`. */
-export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant, sector: Sector): OpenWork {
-  const workId = asId<WorkOrderId>(`w-${number}`);
-  const at = (days: number, hour: number): Instant =>
-    instantFromMillis(
-      inZone(startOfDay(now, settings.zone, days), settings.zone)
+/** The dues of the jobs are written for a demo that is made at this hour. */
+const WRITTEN_AT_HOUR = 8;
+
+/**
+ * When a job is due: on other days at its hour, today as long after the present as it would be at eight in the morning. What
+ * would lie beyond midnight moves together before it, so that the demo reads the same at any hour.
+ */
+export function dueAt(now: Instant, days: number, hour: number): Instant {
+  const { zone } = settings;
+  if (days !== 0)
+    return instantFromMillis(
+      inZone(startOfDay(now, zone, days), zone)
         .set({ hour })
         .toMillis(),
     );
+  const hoursAhead = hour - WRITTEN_AT_HOUR;
+  const leftMinutes = minutesBetween(now, startOfDay(now, zone, 1)) - 1;
+  const share = Math.min(60, leftMinutes / (24 - WRITTEN_AT_HOUR));
+  return addMinutes(now, Math.round(hoursAhead * (hoursAhead < 0 ? 60 : share)));
+}
+
+/** A job as rows, as they stand at `now`. */
+export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant, sector: Sector): OpenWork {
+  const workId = asId<WorkOrderId>(`w-${number}`);
   const isBegun = (job.done ?? 0) > 0;
   const startedAt = isBegun ? addMinutes(now, -95) : null;
   const firstPerson = asId<PersonId>(job.people[0] ?? 'jonas');
@@ -93,7 +109,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
     title: job.title,
     reason: job.reason,
     tradeId: job.trade,
-    dueAt: job.due === null ? null : at(...job.due),
+    dueAt: job.due === null ? null : dueAt(now, ...job.due),
     estimateMinutes: job.minutes,
     personIds: job.people.map((id) => asId<PersonId>(id)),
     crewId: job.crew === undefined ? null : asId<CrewId>(job.crew),

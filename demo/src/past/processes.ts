@@ -49,7 +49,7 @@ const namedProcesses: readonly FailureProcess[] = [
     mode: 'ELU',
     mechanism: '1.1',
     cause: '3.3',
-    course: { type: 'power-law', shape: 2.1, scaleDays: 430 },
+    course: { type: 'power-law', shape: 2.1, scaleDays: 300 },
     trade: 'mechanical',
     words: 'seal',
     parts: [

@@ -1,10 +1,18 @@
 import { ann, aPerson, put, smallWorks } from '@oilcan/core/testing';
-import { asId, type PersonId } from '@oilcan/core';
+import { asId, instantFromMillis, type PersonId } from '@oilcan/core';
+import { deviceWords } from './device-words';
+import { WrongPasswords } from './wrong-passwords';
 import { PASSWORD, startTestServer, type TestServer } from '../testing/test-server';
 
 let works: TestServer;
 beforeAll(async () => {
-  works = await startTestServer(smallWorks(), { freePasswordTries: 3, demoPassword: PASSWORD });
+  works = await startTestServer(
+    [...smallWorks(), put('people', aPerson({ id: asId<PersonId>('cleo'), name: 'Cleo' }))],
+    {
+      freePasswordTries: 3,
+      demoPassword: PASSWORD,
+    },
+  );
 });
 afterAll(() => works.close());
 
@@ -32,11 +40,23 @@ describe('signing in', () => {
     expect(unknown.json()).toMatchObject(said);
   });
 
-  it('stops after a few wrong tries for one name, even at once, and lets others in', async () => {
+  it('makes ever longer waits for wrong tries at one name from one address, even at once, and lets others in', async () => {
     const tries = await Promise.all(Array.from({ length: 6 }, () => signIn('Lea', 'guess')));
     expect(tries.map((answer) => answer.statusCode).sort()).toEqual([401, 401, 401, 429, 429, 429]);
-    expect((await signIn('Lea', PASSWORD)).statusCode).toBe(429);
+    const waiting = await signIn('Lea', PASSWORD);
+    expect([waiting.statusCode, waiting.headers['retry-after']]).toEqual([429, '1']);
     expect((await signIn('Ann', PASSWORD)).statusCode).toBe(200);
+  });
+
+  it('does not lock anybody out who is asked for from somewhere else', async () => {
+    for (let count = 0; count < 6; count += 1) await signIn('Bob', 'guess');
+    const elsewhere = await works.ask(null, {
+      method: 'POST',
+      url: '/api/session',
+      payload: { name: 'Bob', password: PASSWORD },
+      remoteAddress: '192.0.2.7',
+    });
+    expect(elsewhere.statusCode).toBe(200);
   });
 
   it('names the demo’s people only where it serves a demo', async () => {
@@ -57,6 +77,60 @@ describe('a session', () => {
     expect([after.statusCode, after.json<{ code: string }>().code]).toEqual([401, 'session_expired']);
   });
 
+  it('counts from its last use', async () => {
+    const cookie = await works.signIn(ann);
+    const days = (count: number) => instantFromMillis(Date.now() + count * 24 * 3_600_000);
+    await works.database('sessions').update({ expires_at: days(1), last_used_at: days(-29) });
+    expect((await works.ask(cookie, { url: '/api/session' })).statusCode).toBe(200);
+    const [kept]: { expires_at: string }[] = await works
+      .database('sessions')
+      .where('last_used_at', '>', days(-1))
+      .select('expires_at');
+    expect(kept?.expires_at !== undefined && kept.expires_at > days(29)).toBe(true);
+  });
+
+  const cleo = aPerson({ id: asId<PersonId>('cleo'), name: 'Cleo' });
+
+  it('is listed for its person alone, by device, and is ended from another', async () => {
+    const [phone, desk, others] = [await works.signIn(ann), await works.signIn(ann), await works.signIn(cleo)];
+    const list = async (cookie: string) =>
+      (await works.ask(cookie, { url: '/api/sessions' })).json<{ sessions: { id: string }[]; present: string }>();
+    const [ofPhone, ofDesk, ofBob] = [await list(phone), await list(desk), await list(others)];
+    expect(ofPhone.sessions.map(({ id }) => id)).toEqual(expect.arrayContaining([ofPhone.present, ofDesk.present]));
+    expect(ofBob.sessions.some(({ id }) => id === ofPhone.present)).toBe(false);
+    const end = (cookie: string, id: string) =>
+      works.ask(cookie, { method: 'DELETE', url: `/api/sessions/${id}` }).then(({ statusCode }) => statusCode);
+    expect(await end(others, ofPhone.present)).toBe(404);
+    expect(await end(desk, ofPhone.present)).toBe(204);
+    expect((await works.ask(phone, { url: '/api/session' })).statusCode).toBe(401);
+    expect((await works.ask(desk, { url: '/api/session' })).statusCode).toBe(200);
+  });
+
+  it('ends with its news when the password is changed elsewhere', async () => {
+    const other = await startTestServer([...smallWorks(), put('people', cleo)]);
+    const [here, there] = [await other.signIn(cleo), await other.signIn(cleo)];
+    const address = await other.server.listen({ port: 0, host: '127.0.0.1' });
+    const news = await fetch(`${address}/api/news`, { headers: { cookie: there } });
+    const change = (present: string, next: string) =>
+      other.ask(here, { method: 'PUT', url: '/api/password', payload: { present, next } });
+    expect((await change('wrong', 'correct horses')).json()).toMatchObject({
+      code: 'wrong_password',
+      field: 'present',
+    });
+    expect((await change(PASSWORD, 'short')).json()).toMatchObject({ code: 'invalid', field: 'next' });
+    expect((await change(PASSWORD, 'correct horses')).statusCode).toBe(204);
+    // The stream ends: nothing more comes, and it says so.
+    const reader = news.body?.getReader();
+    let isOver = false;
+    while (!isOver) isOver = (await reader?.read())?.done ?? true;
+    expect((await other.ask(there, { url: '/api/session' })).statusCode).toBe(401);
+    expect((await other.ask(here, { url: '/api/session' })).statusCode).toBe(200);
+    const signInAs = (password: string) =>
+      other.ask(null, { method: 'POST', url: '/api/session', payload: { name: 'Cleo', password } });
+    expect([(await signInAs(PASSWORD)).statusCode, (await signInAs('correct horses')).statusCode]).toEqual([401, 200]);
+    await other.close();
+  });
+
   it('ends by itself', async () => {
     const cookie = await works.signIn(ann);
     await works.database('sessions').update({ expires_at: '2020-01-01T00:00:00.000Z' });
@@ -72,5 +146,53 @@ describe('a session', () => {
     await other.database('people').where('id', guest.id).delete();
     expect((await other.ask(cookie, { url: '/api/session' })).statusCode).toBe(401);
     await other.close();
+  });
+});
+
+describe('wrong passwords', () => {
+  it('wait twice as long each time, up to five minutes', async () => {
+    jest.useFakeTimers({ now: Date.parse('2026-11-23T11:00:00Z') });
+    const wrong = new WrongPasswords({ freeTries: 2, triesPerAddress: 1_000 });
+    const waits: number[] = [];
+    for (let count = 0; count < 12; count += 1) {
+      const seconds = await wrong.begin('here', 'ann').then(
+        () => 0,
+        (error: { values: { seconds: number } }) => error.values.seconds,
+      );
+      waits.push(seconds);
+      jest.advanceTimersByTime(seconds * 1_000 + 1);
+    }
+    expect(waits).toEqual([0, 0, 1, 0, 2, 0, 4, 0, 8, 0, 16, 0]);
+    jest.useRealTimers();
+  });
+
+  it('from one address are bounded over all names, and right ones cost nothing', async () => {
+    const wrong = new WrongPasswords({ freeTries: 5, triesPerAddress: 3 });
+    for (const name of ['a', 'b', 'c']) await wrong.begin('here', name);
+    await expect(wrong.begin('here', 'd')).rejects.toMatchObject({ code: 'too_many_requests' });
+    await expect(wrong.begin('there', 'd')).resolves.toBeUndefined();
+    const right = new WrongPasswords({ freeTries: 5, triesPerAddress: 3 });
+    for (let count = 0; count < 9; count += 1) {
+      await right.begin('here', 'ann');
+      await right.right('here', 'ann');
+    }
+  });
+});
+
+describe('a device', () => {
+  it.each([
+    [
+      'Mozilla/5.0 (Linux; Android 14) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/126.0 Mobile Safari/537.36',
+      'Chrome on Android',
+    ],
+    [
+      'Mozilla/5.0 (iPhone; CPU iPhone OS 17_5 like Mac OS X) AppleWebKit/605.1.15 Version/17.5 Safari/604.1',
+      'Safari on iPhone',
+    ],
+    ['Mozilla/5.0 (X11; Linux x86_64; rv:128.0) Gecko/20100101 Firefox/128.0', 'Firefox on Linux'],
+    ['curl/8', 'Unknown device'],
+    [undefined, 'Unknown device'],
+  ])('is called as its person would: %s', (userAgent, words) => {
+    expect(deviceWords(userAgent)).toBe(words);
   });
 });

@@ -4,6 +4,7 @@ import type { Knex } from 'knex';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
 import { readRow, type StoredRow } from '../db/sql-records';
+import { answers, answersNothing, shape } from '../docs/json-schema';
 import type { News } from '../sync/news';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
 import { SESSION_COOKIE } from './authentication';
@@ -17,11 +18,21 @@ const LONGEST_SECRET = 256;
 const SHORTEST_SECRET = 8;
 
 const secret = (what: string) =>
-  yup.string().strict().required(what).max(LONGEST_SECRET, `A password has at most ${LONGEST_SECRET} characters.`);
+  yup
+    .string()
+    .strict()
+    .required(what)
+    .min(1, what)
+    .max(LONGEST_SECRET, `A password has at most ${LONGEST_SECRET} characters.`);
 
 const signInSchema = yup
   .object({
-    name: yup.string().strict().required('Give your name.').max(120, 'A name has at most 120 characters.'),
+    name: yup
+      .string()
+      .strict()
+      .required('Give your name.')
+      .min(1, 'Give your name.')
+      .max(120, 'A name has at most 120 characters.'),
     password: secret('Give your password.'),
   })
   .noUnknown()
@@ -46,6 +57,20 @@ const sessionSchema = yup
   .noUnknown()
   .required();
 
+const aboutShape = shape.object({
+  product: shape.text,
+  protocol: shape.whole,
+  now: shape.moment,
+  demo: shape.orNull(shape.object({ password: shape.text, people: shape.list({ type: 'object' }) })),
+});
+
+const sessionsShape = shape.object({
+  sessions: shape.list(
+    shape.object({ id: shape.text, device: shape.text, signedInAt: shape.moment, lastUsedAt: shape.moment }),
+  ),
+  present: shape.text,
+});
+
 interface Options {
   readonly database: Knex;
   readonly config: ServerConfig;
@@ -59,16 +84,26 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
     triesPerAddress: config.wrongPasswordsPerAddress,
   });
 
-  server.get('/about', { schema: { summary: 'What this server is, and the time it has' } }, async () => ({
-    product: 'Oilcan',
-    protocol: PROTOCOL_VERSION,
-    now: new Date().toISOString(),
-    demo: config.demoPassword === null ? null : await demoPeople(database, config.demoPassword),
-  }));
+  server.get(
+    '/about',
+    { schema: { summary: 'What this server is, and the time it has', response: answers('What it is', aboutShape) } },
+    async () => ({
+      product: 'Oilcan',
+      protocol: PROTOCOL_VERSION,
+      now: new Date().toISOString(),
+      demo: config.demoPassword === null ? null : await demoPeople(database, config.demoPassword),
+    }),
+  );
 
   server.post<{ Body: yup.InferType<typeof signInSchema> }>(
     '/session',
-    { schema: { summary: 'Sign in', body: signInSchema } },
+    {
+      schema: {
+        summary: 'Sign in',
+        response: answers('Who is signed in', shape.object({ person: shape.ref('Person') })),
+        body: signInSchema,
+      },
+    },
     async (request, reply) => {
       const { name, password } = request.body;
       const folded = foldName(name);
@@ -86,26 +121,41 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
     },
   );
 
-  server.get('/session', { schema: { summary: 'Who is signed in' } }, async (request, reply) => {
-    const person = await server.personOf(request);
-    // The browser keeps the cookie for as long as the session lasts, which counts from its last use.
-    const token = request.cookies[SESSION_COOKIE];
-    if (token !== undefined) giveCookie(reply, token, config);
-    return { person };
-  });
+  server.get(
+    '/session',
+    {
+      schema: {
+        summary: 'Who is signed in',
+        response: answers('Who is signed in', shape.object({ person: shape.ref('Person') })),
+      },
+    },
+    async (request, reply) => {
+      const person = await server.personOf(request);
+      // The browser keeps the cookie for as long as the session lasts, which counts from its last use.
+      const token = request.cookies[SESSION_COOKIE];
+      if (token !== undefined) giveCookie(reply, token, config);
+      return { person };
+    },
+  );
 
-  server.delete('/session', { schema: { summary: 'Sign out' } }, async (request, reply) => {
-    const signedIn = await server.sessionOf(request).catch(() => undefined);
-    if (signedIn !== undefined) {
-      await endSession(database, signedIn.person.id, signedIn.session);
-      news.endSessions(new Set([signedIn.session]));
-    }
-    return reply.clearCookie(SESSION_COOKIE, { path: '/' }).code(204).send();
-  });
+  server.delete(
+    '/session',
+    { schema: { summary: 'Sign out', response: answersNothing('Signed out') } },
+    async (request, reply) => {
+      const signedIn = await server.sessionOf(request).catch(() => undefined);
+      if (signedIn !== undefined) {
+        await endSession(database, signedIn.person.id, signedIn.session);
+        news.endSessions(new Set([signedIn.session]));
+      }
+      return reply.clearCookie(SESSION_COOKIE, { path: '/' }).code(204).send();
+    },
+  );
 
   server.get(
     '/sessions',
-    { schema: { summary: 'Where I am signed in, the last used first' } },
+    {
+      schema: { summary: 'Where I am signed in, the last used first', response: answers('My devices', sessionsShape) },
+    },
     async (request, reply) => {
       const { person, session } = await server.sessionOf(request);
       reply.header('cache-control', 'no-store');
@@ -115,7 +165,13 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
 
   server.delete<{ Params: { id: string } }>(
     '/sessions/:id',
-    { schema: { summary: 'Sign out another device of mine', params: sessionSchema } },
+    {
+      schema: {
+        summary: 'Sign out another device of mine',
+        response: answersNothing('It is signed out'),
+        params: sessionSchema,
+      },
+    },
     async (request, reply) => {
       const { person } = await server.sessionOf(request);
       if (!(await endSession(database, person.id, request.params.id))) {
@@ -128,7 +184,13 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
 
   server.put<{ Body: yup.InferType<typeof changePasswordSchema> }>(
     '/password',
-    { schema: { summary: 'Change my password; all my other devices are signed out', body: changePasswordSchema } },
+    {
+      schema: {
+        summary: 'Change my password; all my other devices are signed out',
+        response: answersNothing('It is changed'),
+        body: changePasswordSchema,
+      },
+    },
     async (request, reply) => {
       const { person, session } = await server.sessionOf(request);
       const { present, next } = request.body;

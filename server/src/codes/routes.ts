@@ -2,17 +2,35 @@ import { OilcanError, placeCode, readCode, type Asset, type Code, type Person, t
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { answers, shape } from '../docs/json-schema';
 
 const codeSchema = yup
-  .object({ code: yup.string().strict().required('Give the code.').max(200, 'A code is shorter than that.') })
+  .object({
+    code: yup
+      .string()
+      .strict()
+      .required('Give the code.')
+      .max(200, 'A code is shorter than that.')
+      .meta({ jsonSchema: { maxLength: 128, pattern: '^[\\x21-\\x7e][\\x20-\\x7e]*$' } }),
+  })
   .noUnknown()
   .required();
+
+const labelShape = {
+  oneOf: [shape.object({ assetId: shape.text }), shape.object({ placeId: shape.text })],
+};
 
 /** Of a code that a phone does not know: whether it is bound meanwhile, or to something on a site that the person has not. */
 export async function codeRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
   server.get<{ Params: { code: string } }>(
     '/codes/:code',
-    { schema: { summary: 'What a label belongs to', params: codeSchema } },
+    {
+      schema: {
+        summary: 'What a label belongs to',
+        response: answers('A machine or a place', labelShape),
+        params: codeSchema,
+      },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       reply.header('cache-control', 'no-store');

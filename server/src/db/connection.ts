@@ -54,8 +54,16 @@ function sqlite(file: string): Knex {
     client: SqliteClient,
     connection: { filename: file },
     useNullAsDefault: true,
+    log: silent,
     pool: { min: 1, max: 1, afterCreate: configureSqlite },
   });
+}
+
+/** What goes wrong is thrown, and said by whoever started this; Knex need not say it too. */
+const silent = { warn: nothing, error: nothing, deprecate: nothing, debug: nothing };
+
+function nothing(): void {
+  // Nothing at all.
 }
 
 /** Larger files are not looked through at every start; what is wrong with them is found when it is read. */
@@ -63,7 +71,8 @@ const LOOKED_THROUGH_BYTES = 256 * 1024 * 1024;
 
 /** Throws for a file that is damaged, or is a database of something else. */
 async function checkFile(connection: Knex, file: string): Promise<void> {
-  if (statSync(file).size < LOOKED_THROUGH_BYTES) {
+  const size = existsSync(file) ? statSync(file).size : 0;
+  if (size > 0 && size < LOOKED_THROUGH_BYTES) {
     const [found]: { quick_check: string }[] = await connection.raw('PRAGMA quick_check(1)');
     if (found?.quick_check !== 'ok') throw new DatabaseProblem(`The database ${file} is damaged. Restore a backup.`);
   }

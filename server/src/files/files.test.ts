@@ -1,7 +1,12 @@
 import { createHash } from 'node:crypto';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
 import { asId, FILE_BYTES_LIMIT, type FileId, type PersonId } from '@oilcan/core';
-import { anOperation, ann, aPerson, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
-import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { anOperation, ann, aPerson, bob, noon, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
+import { SqlRecords } from '../db/sql-records';
+import { codesOf, giveAccount, startTestServer, type TestServer } from '../testing/test-server';
+import { FileStore } from './file-store';
+import { noteFile } from './known-files';
 
 const stranger = aPerson({ id: asId<PersonId>('sam'), name: 'Sam', siteIds: [otherSite] });
 let works: TestServer;
@@ -28,6 +33,83 @@ const send = (id: string, piece: Buffer, from: number, total: number) =>
 const photo = (fileId: FileId) =>
   anOperation('photo.add', { workOrderId: workId, fileId, mediaType: 'image/jpeg', width: 4, height: 3, caption: '' });
 const codeIn = (answer: { json: () => unknown }) => (answer.json() as { code: string }).code;
+
+describe('a name of a file', () => {
+  const file = picture(1_000);
+  const id = nameOf(file);
+  const bring = async (by: string, bytes: Buffer) => {
+    const before = cookie;
+    cookie = by;
+    const answer = await send(id, bytes, 0, file.length);
+    cookie = before;
+    return answer;
+  };
+
+  it('opens nothing to somebody who has not brought it and may not see it', async () => {
+    const far = await works.signIn(stranger);
+    await bring(far, file);
+    const receivedBy = async (who: string) =>
+      (await works.ask(who, { url: `/api/files/${id}/received` })).json<{ received: number; isWhole: boolean }>();
+    expect([await receivedBy(far), await receivedBy(cookie)]).toEqual([
+      { received: 1_000, isWhole: true },
+      { received: 0, isWhole: false },
+    ]);
+    // Naming it in a photo of one's own is not enough.
+    expect(codesOf(await works.push(cookie, [photo(id)]))).toEqual(['file_missing']);
+    expect((await works.ask(cookie, { url: `/api/files/${id}` })).statusCode).toBe(404);
+    // Nor is a piece of it: whoever has it sends all of it.
+    expect((await bring(cookie, file.subarray(0, 10))).json()).toEqual({ received: 10, isWhole: false });
+    expect((await works.ask(cookie, { url: `/api/files/${id}` })).statusCode).toBe(404);
+    expect((await send(id, file.subarray(10), 10, 1_000)).json()).toEqual({ received: 1_000, isWhole: true });
+    expect(codesOf(await works.push(cookie, [photo(id)]))).toEqual(['accepted']);
+  });
+
+  it('may be used by whoever sees it in a record of their site already', async () => {
+    await bring(cookie, file);
+    await works.push(cookie, [photo(id)]);
+    const bobs = await works.signIn(bob);
+    expect((await works.ask(bobs, { url: `/api/files/${id}` })).statusCode).toBe(200);
+    expect((await works.ask(await works.signIn(stranger), { url: `/api/files/${id}` })).statusCode).toBe(404);
+  });
+
+  it('whose file is gone is not found, and breaks nothing', async () => {
+    await bring(cookie, file);
+    await rm(join(works.filesRoot, id.slice(0, 2), id));
+    expect((await works.ask(cookie, { url: `/api/files/${id}` })).statusCode).toBe(404);
+  });
+
+  it('of a drawing never gives what could run', async () => {
+    const drawing = '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>';
+    const drawingId = nameOf(Buffer.from(drawing));
+    await new FileStore(works.filesRoot).put(drawingId, Buffer.from(drawing));
+    const noted = { id: drawingId, mediaType: 'image/svg+xml', bytes: drawing.length, receivedAt: noon };
+    await noteFile(works.database, noted, ann.id);
+    const { headers } = await works.ask(cookie, { url: `/api/files/${drawingId}` });
+    expect(headers).toMatchObject({
+      'content-disposition': 'attachment',
+      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+      'x-content-type-options': 'nosniff',
+    });
+  });
+});
+
+describe('unfinished files', () => {
+  it('are bounded for each person, need a site and a role, and are tidied when they are old', async () => {
+    const begin = (index: number) => send(nameOf(picture(500 + index)), picture(10), 0, 1_000);
+    for (let index = 0; index < 40; index += 1) expect((await begin(index)).statusCode).toBe(200);
+    expect(codeIn(await begin(40))).toBe('too_many_unfinished_files');
+    const store = new FileStore(works.filesRoot);
+    await store.tidy(Date.now());
+    expect(codeIn(await begin(40))).toBe('too_many_unfinished_files');
+    await store.tidy(Date.now() + 15 * 24 * 3_600_000);
+    expect((await begin(40)).statusCode).toBe(200);
+    const nobody = aPerson({ id: asId<PersonId>('no'), name: 'No', siteIds: [] });
+    await works.database.transaction((transaction) => new SqlRecords(transaction).put('people', nobody));
+    await giveAccount(works.database, nobody);
+    cookie = await works.signIn(nobody);
+    expect((await begin(1)).statusCode).toBe(403);
+  });
+});
 
 describe('a file', () => {
   const file = picture(1_000);

@@ -9,6 +9,7 @@ import {
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { answers, answersAs, shape } from '../docs/json-schema';
 import type { FileStore } from './file-store';
 import { mayNameFile, noteFile } from './known-files';
 
@@ -23,10 +24,13 @@ const named = yup
       .string()
       .strict()
       .required('Name the file.')
-      .test('sha256', 'A file is named by its SHA-256.', (id) => isFileId(id)),
+      .test('sha256', 'A file is named by its SHA-256.', (id) => isFileId(id))
+      .meta({ jsonSchema: { pattern: '^[0-9a-f]{64}$' } }),
   })
   .noUnknown()
   .required();
+
+const arrivedShape = shape.object({ received: shape.whole, isWhole: shape.flag });
 
 interface Named {
   readonly Params: { readonly id: FileId };
@@ -45,7 +49,9 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
 
   server.get<Named>(
     '/files/:id/received',
-    { schema: { summary: 'How much of a file has arrived', params: named } },
+    {
+      schema: { summary: 'How much of a file has arrived', response: answers('How much', arrivedShape), params: named },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       reply.header('cache-control', 'no-store');
@@ -58,7 +64,13 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
 
   server.put<Named & { Body: Buffer }>(
     '/files/:id',
-    { schema: { summary: 'Send a piece of a file (Content-Range, RFC 9110 section 14)', params: named } },
+    {
+      schema: {
+        summary: 'Send a piece of a file (Content-Range, RFC 9110 section 14)',
+        response: answers('How much has arrived now', arrivedShape),
+        params: named,
+      },
+    },
     async (request) => {
       const person = await server.personOf(request);
       const { id } = request.params;
@@ -76,24 +88,28 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
     },
   );
 
-  server.get<Named>('/files/:id', { schema: { summary: 'A file', params: named } }, async (request, reply) => {
-    const person = await server.personOf(request);
-    const { id } = request.params;
-    const bytes = (await mayNameFile(database, id, person)) ? await files.bytesOf(id) : undefined;
-    const file: { media_type: string } | undefined = await database('files').where('id', id).first('media_type');
-    if (file === undefined || bytes === undefined) throw new OilcanError('not_found', { what: 'file' });
-    // A drawing may hold a script. The application shows it as a picture, in which nothing runs; whoever opens its address
-    // gets it as a file to save.
-    if (file.media_type === 'image/svg+xml') {
-      reply.header('content-disposition', 'attachment');
-      reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
-    }
-    return reply
-      .header('content-type', file.media_type)
-      .header('content-length', bytes)
-      .header('cache-control', 'private, max-age=31536000, immutable')
-      .send(files.read(id));
-  });
+  server.get<Named>(
+    '/files/:id',
+    { schema: { summary: 'A file', response: answersAs('Its bytes', 'application/octet-stream'), params: named } },
+    async (request, reply) => {
+      const person = await server.personOf(request);
+      const { id } = request.params;
+      const bytes = (await mayNameFile(database, id, person)) ? await files.bytesOf(id) : undefined;
+      const file: { media_type: string } | undefined = await database('files').where('id', id).first('media_type');
+      if (file === undefined || bytes === undefined) throw new OilcanError('not_found', { what: 'file' });
+      // A drawing may hold a script. The application shows it as a picture, in which nothing runs; whoever opens its address
+      // gets it as a file to save.
+      if (file.media_type === 'image/svg+xml') {
+        reply.header('content-disposition', 'attachment');
+        reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
+      }
+      return reply
+        .header('content-type', file.media_type)
+        .header('content-length', bytes)
+        .header('cache-control', 'private, max-age=31536000, immutable')
+        .send(files.read(id));
+    },
+  );
 }
 
 const RANGE = /^bytes (\d{1,12})-(\d{1,12})\/(\d{1,12})$/;

@@ -1,6 +1,7 @@
 import { OilcanError } from '@oilcan/core';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import { answers, shape } from '../docs/json-schema';
 
 const CHECK_MILLISECONDS = 1_000;
 
@@ -11,20 +12,33 @@ async function writeSomething(database: Knex): Promise<void> {
 
 /** For whoever watches the server: is it alive, and can it serve. */
 export async function healthRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
-  server.get('/healthz', { schema: { summary: 'The process is alive' } }, async () => ({ status: 'ok' }));
+  server.get(
+    '/healthz',
+    { schema: { summary: 'The process is alive', response: answers('It is', shape.object({ status: shape.text })) } },
+    async () => ({ status: 'ok' }),
+  );
   let checking: Promise<void> | null = null;
   let checkedAt = 0;
-  server.get('/readyz', { schema: { summary: 'The database answers, and can be written' } }, async () => {
-    // Whoever asks often does not make it write often.
-    if (Date.now() - checkedAt > CHECK_MILLISECONDS) {
-      checking ??= writeSomething(database).finally(() => (checking = null));
-      try {
-        await checking;
-      } catch {
-        throw new OilcanError('not_ready', { seconds: 10 });
+  server.get(
+    '/readyz',
+    {
+      schema: {
+        summary: 'The database answers, and can be written',
+        response: answers('It can serve', shape.object({ status: shape.text })),
+      },
+    },
+    async () => {
+      // Whoever asks often does not make it write often.
+      if (Date.now() - checkedAt > CHECK_MILLISECONDS) {
+        checking ??= writeSomething(database).finally(() => (checking = null));
+        try {
+          await checking;
+        } catch {
+          throw new OilcanError('not_ready', { seconds: 10 });
+        }
+        checkedAt = Date.now();
       }
-      checkedAt = Date.now();
-    }
-    return { status: 'ready' };
-  });
+      return { status: 'ready' };
+    },
+  );
 }

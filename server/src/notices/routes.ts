@@ -2,6 +2,7 @@ import { hasRole, noticeHeadlines, OilcanError, type Notice } from '@oilcan/core
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { answers, answersNothing, shape } from '../docs/json-schema';
 import { readRow, type StoredRow } from '../db/sql-records';
 
 const MOST_MAILS = 100;
@@ -17,6 +18,22 @@ const mailSchema = yup
   .noUnknown()
   .required();
 
+const mailsShape = shape.object({
+  mails: shape.list(shape.object({ id: shape.text, subject: shape.text, text: shape.text, sentAt: shape.moment })),
+});
+
+const undeliveredShape = shape.object({
+  mails: shape.list(
+    shape.object({
+      id: shape.text,
+      to: shape.text,
+      subject: shape.text,
+      tries: shape.whole,
+      putAsideAt: shape.moment,
+    }),
+  ),
+});
+
 interface PutAside {
   readonly mail_id: string;
   readonly person: string;
@@ -27,20 +44,29 @@ interface PutAside {
 
 /** The mails that went out to a person, for the page that stands in for a mailbox; those that did not, for a lead. */
 export async function noticeRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
-  server.get('/mails', { schema: { summary: 'Mails that were sent to me, newest first' } }, async (request, reply) => {
-    const person = await server.personOf(request);
-    reply.header('cache-control', 'no-store');
-    const mails: unknown = await database('mails')
-      .where('person', person.id)
-      .orderBy('sent_at', 'desc')
-      .limit(MOST_MAILS)
-      .select('id', 'subject', 'body as text', 'sent_at as sentAt');
-    return { mails };
-  });
+  server.get(
+    '/mails',
+    { schema: { summary: 'Mails that were sent to me, newest first', response: answers('My mails', mailsShape) } },
+    async (request, reply) => {
+      const person = await server.personOf(request);
+      reply.header('cache-control', 'no-store');
+      const mails: unknown = await database('mails')
+        .where('person', person.id)
+        .orderBy('sent_at', 'desc')
+        .limit(MOST_MAILS)
+        .select('id', 'subject', 'body as text', 'sent_at as sentAt');
+      return { mails };
+    },
+  );
 
   server.get(
     '/mails/undelivered',
-    { schema: { summary: 'For a lead: mails to people of my sites that could not be delivered' } },
+    {
+      schema: {
+        summary: 'For a lead: mails to people of my sites that could not be delivered',
+        response: answers('Mails put aside', undeliveredShape),
+      },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       if (!hasRole(person, ['lead'])) throw new OilcanError('role_missing', { roles: 'lead' });
@@ -51,7 +77,13 @@ export async function noticeRoutes(server: FastifyInstance, { database }: { read
 
   server.post<{ Params: { id: string } }>(
     '/mails/undelivered/:id/again',
-    { schema: { summary: 'For a lead: try to deliver a mail once more', params: mailSchema } },
+    {
+      schema: {
+        summary: 'For a lead: try to deliver a mail once more',
+        response: answersNothing('It is tried again'),
+        params: mailSchema,
+      },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       if (!hasRole(person, ['lead'])) throw new OilcanError('role_missing', { roles: 'lead' });

@@ -2,6 +2,7 @@ import { instantFromMillis, type AssetId, type PastOf, type PlaceId } from '@oil
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { answers, shape } from '../docs/json-schema';
 import { readPast } from './read-past';
 
 const idSchema = (message: string) =>
@@ -24,6 +25,14 @@ const pastSchema = yup
   )
   .required();
 
+const pastShape = shape.object({
+  recordsSince: shape.moment,
+  cutAt: shape.orNull(shape.moment),
+  asOf: shape.moment,
+  jobs: shape.list({ type: 'object' }),
+  ofClass: shape.list({ type: 'object' }),
+});
+
 interface Asked {
   readonly asset?: AssetId;
   readonly place?: PlaceId;
@@ -34,7 +43,13 @@ interface Asked {
 export async function pastRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
   server.get<{ Querystring: Asked }>(
     '/past',
-    { schema: { summary: 'The past of an asset, of an asset with its parts, or of a place', querystring: pastSchema } },
+    {
+      schema: {
+        summary: 'The past of an asset, of an asset with its parts, or of a place',
+        response: answers('The past', pastShape),
+        querystring: pastSchema,
+      },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       const now = instantFromMillis(Date.now());

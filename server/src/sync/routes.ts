@@ -2,6 +2,7 @@ import { checkProtocol, pushSchema, type PushRequest, type WorkOrderId } from '@
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { answers, answersAs, shape } from '../docs/json-schema';
 import { audiencesOf } from '../db/sql-records';
 import type { News } from './news';
 import { pull, readWork } from './pull';
@@ -27,6 +28,20 @@ const workSchema = yup
   .noUnknown()
   .required();
 
+const pushedShape = shape.object({
+  outcomes: shape.list(shape.object({ id: shape.text, outcome: shape.ref('Outcome') })),
+  revision: shape.whole,
+  now: shape.moment,
+});
+
+const pulledShape = shape.object({
+  changes: shape.list(shape.ref('Change')),
+  revision: shape.whole,
+  hasMore: shape.flag,
+  scope: shape.text,
+  now: shape.moment,
+});
+
 interface Options {
   readonly database: Knex;
   readonly news: News;
@@ -39,7 +54,13 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
 
   server.post<{ Body: PushRequest }>(
     '/operations',
-    { schema: { summary: 'Send operations; each is answered with its outcome', body: pushSchema } },
+    {
+      schema: {
+        summary: 'Send operations; each is answered with its outcome',
+        response: answers('What became of each, in their order', pushedShape),
+        body: pushSchema,
+      },
+    },
     async (request) => {
       const person = await server.personOf(request);
       checkEnvelope(request.body);
@@ -51,7 +72,13 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
 
   server.get<{ Querystring: { since: number; filling: boolean; protocol: number } }>(
     '/sync',
-    { schema: { summary: 'Rows changed since a revision', querystring: pullSchema } },
+    {
+      schema: {
+        summary: 'Rows changed since a revision',
+        response: answers('A page of changes', pulledShape),
+        querystring: pullSchema,
+      },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       checkProtocol(request.query.protocol);
@@ -62,7 +89,13 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
 
   server.get<{ Params: { id: WorkOrderId } }>(
     '/work/:id',
-    { schema: { summary: 'A work order with everything recorded on it', params: workSchema } },
+    {
+      schema: {
+        summary: 'A work order with everything recorded on it',
+        response: answers('Its rows', shape.object({ changes: shape.list(shape.ref('Change')) })),
+        params: workSchema,
+      },
+    },
     async (request, reply) => {
       const person = await server.personOf(request);
       reply.header('cache-control', 'no-store');
@@ -73,7 +106,10 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
   server.get(
     '/news',
     {
-      schema: { summary: 'Server-sent events: a revision whenever something changed that concerns me' },
+      schema: {
+        summary: 'Server-sent events: a revision whenever something changed that concerns me',
+        response: answersAs('A stream without end', 'text/event-stream'),
+      },
       // A question for the head alone would wait for an answer that never ends.
       exposeHeadRoute: false,
     },

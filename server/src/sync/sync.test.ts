@@ -113,6 +113,17 @@ describe('pushing operations', () => {
     ]);
   });
 
+  it('keeps of a refused operation at most two kilobytes, and knows it again', async () => {
+    const args = { workOrderId: 'w-404', text: 'x'.repeat(9_000) };
+    const refused = anOperation('note.add', args as never);
+    expect(codesOf(await works.push(cookie, [refused]))).toEqual(['not_found']);
+    const [logged]: { args: string }[] = await works.database('operations').where('id', refused.id).select('args');
+    expect(logged?.args.length).toBeLessThan(2_048);
+    expect(codesOf(await works.push(cookie, [refused]))).toEqual(['not_found']);
+    const other = { ...refused, args: { ...args, text: `${'x'.repeat(8_999)}y` } };
+    expect(codesOf(await works.push(cookie, [other]))).toEqual(['operation_id_reused']);
+  });
+
   it('lets the good ones of a batch through beside the bad', async () => {
     const bad = anOperation('note.add', { workOrderId: workId, text: '' });
     expect(codesOf(await works.push(cookie, [bad, { nonsense: true }, tick(1)]))).toEqual([

@@ -19,6 +19,7 @@ export const PASSWORD = 'correct horse';
 export interface TestServer {
   readonly server: FastifyInstance;
   readonly database: Knex;
+  readonly filesRoot: string;
   /** Signs in and gives the cookie to send along. */
   signIn(person: Person): Promise<string>;
   ask(cookie: string | null, options: InjectOptions): Promise<LightMyRequestResponse>;
@@ -54,6 +55,7 @@ export async function startTestServer(
   return {
     server,
     database,
+    filesRoot,
     ask,
     signIn: async (person) => {
       const answer = await ask(null, {

@@ -1,9 +1,12 @@
 import { useRouter } from 'expo-router';
-import { useMemo, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { costOf, formatDuration, formatSums, isLate, isOpen, type WorkOrder } from '@oilcan/core';
 import { now, useRow, useRows, useSettings, useTable } from '../../data/store';
-import { Press } from '../../ui/press';
+import { httpLink } from '../../data/http-link';
+import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
+import { useNotice } from '../../ui/notice';
+import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
@@ -40,6 +43,7 @@ export function DeskScreen(): ReactElement {
             {counted(groups.open, 'job is', 'jobs are')} open, {groups.late} of them late;{' '}
             {counted(groups.underway.length, 'is', 'are')} underway or held.
           </Words>
+          <UndeliveredMails />
           <View style={sheet.columns}>
             <View style={sheet.column}>
               <Section title="Finished">
@@ -67,6 +71,36 @@ export function DeskScreen(): ReactElement {
   );
 }
 
+/** Mails to people of my sites that could not be delivered; nothing at all when there are none. */
+function UndeliveredMails(): ReactElement | null {
+  const palette = usePalette();
+  const say = useNotice((state) => state.say);
+  const [again, setAgain] = useState(0);
+  const answered = useAnswer(httpLink.undeliveredMails, again);
+  if (answered.is !== 'there' || answered.answer.mails.length === 0) return null;
+  const tryAgain = (id: string): void => {
+    httpLink.tryMailAgain(id).then(
+      () => setAgain(again + 1),
+      (error: unknown) => say(sentenceOfFailure(error)),
+    );
+  };
+  return (
+    <Section title="Mails that could not be delivered">
+      {answered.answer.mails.map(({ id, to, subject, tries }) => (
+        <View key={id} style={[sheet.row, { borderColor: palette.line }]}>
+          <View style={sheet.words}>
+            <Words>{subject}</Words>
+            <Words as="small" soft>
+              To {to}, tried {counted(tries, 'time', 'times')}
+            </Words>
+          </View>
+          <Button word="Try again" label={`Try again to mail ${to}: ${subject}`} onPress={() => tryAgain(id)} />
+        </View>
+      ))}
+    </Section>
+  );
+}
+
 function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const palette = usePalette();
   const router = useRouter();
@@ -76,6 +110,7 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const entries = useRows('entries', 'workOrder', work.id);
   if (settings === undefined) return null;
   const cost = costOf(entries);
+  const strange = entries.filter(({ arrival }) => arrival !== undefined).length;
   const when =
     work.finishedAt === null
       ? stateWords[work.state]
@@ -94,6 +129,11 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
         <Words as="small" soft>
           {asset?.name} · {by?.name ?? ''} · {when}
         </Words>
+        {strange === 0 ? null : (
+          <Words as="small">
+            {counted(strange, 'time', 'times')} to check: came in late, or by a clock that was off
+          </Words>
+        )}
       </View>
       <View style={sheet.sums}>
         <Words as="label">{formatDuration(cost.laborMinutes)}</Words>

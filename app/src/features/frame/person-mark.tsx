@@ -8,13 +8,18 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Icon } from '../../ui/icon';
 import { useLighting, type Lighting } from '../../ui/lighting';
 import { Button, Choice, Choices, Press } from '../../ui/press';
+import { piece } from '../../ui/piece';
 import { Words } from '../../ui/words';
+import { InstallButton } from './install';
 
 const lightings: readonly (readonly [Lighting, string])[] = [
   ['as the device', 'As the device'],
   ['day', 'Day'],
   ['night', 'Night'],
 ];
+
+const DevicesSheet = piece(() => import('./devices-sheet').then((module) => module.DevicesSheet));
+const PasswordSheet = piece(() => import('./password-sheet').then((module) => module.PasswordSheet));
 
 /** Who I am here: my sites, day or night, and the way out. */
 export function PersonMark(): ReactElement {
@@ -36,6 +41,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
   const settings = useSettings();
   const { lighting, choose } = useLighting();
   const [isAsking, setIsAsking] = useState(false);
+  const [opened, setOpened] = useState<'devices' | 'password' | null>(null);
   if (person === null) return null;
   const trade = settings?.trades.find((each) => each.id === person.tradeId)?.name;
   const leave = async (): Promise<void> => {
@@ -43,6 +49,8 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
     forgetChoices();
     router.replace('/sign-in');
   };
+  if (opened === 'devices') return <DevicesSheet onClose={onClose} />;
+  if (opened === 'password') return <PasswordSheet onClose={onClose} />;
   return (
     <BottomSheet title={person.name} onClose={onClose}>
       <Words soft>
@@ -55,6 +63,11 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
           <Choice key={value} word={word} isChosen={lighting === value} onPress={() => choose(value)} />
         ))}
       </Choices>
+      <View style={sheet.buttons}>
+        <Button word="My devices" onPress={() => setOpened('devices')} />
+        <Button word="Change my password" onPress={() => setOpened('password')} />
+        <InstallButton />
+      </View>
       {isAsking ? (
         <View style={sheet.ask}>
           <Words>
@@ -75,4 +88,5 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
 const sheet = StyleSheet.create({
   mark: { alignItems: 'center' },
   ask: { gap: 10 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

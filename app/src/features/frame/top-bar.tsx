@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { RULE, usePalette } from '../../ui/theme';
+import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
 import { NoticesMark } from '../notices/notices-mark';
 import { PersonMark } from './person-mark';
@@ -11,6 +12,8 @@ import { SentMark } from '../unsent/sent-mark';
 
 interface Props {
   readonly title: string;
+  /** What the page is called in the browser, where that is more than its title. */
+  readonly pageTitle?: string;
   readonly aside?: string;
   readonly onBack?: () => void;
   /** Where that leads, for a screen reader. */
@@ -21,7 +24,16 @@ interface Props {
 }
 
 /** Slim bar at the head of a screen: where I am, and whether all is sent. */
-export function TopBar({ title, aside, onBack, backTo = 'Shift', isBeside = false, children }: Props): ReactElement {
+export function TopBar({
+  title,
+  pageTitle = title,
+  aside,
+  onBack,
+  backTo = 'Shift',
+  isBeside = false,
+  children,
+}: Props): ReactElement {
+  usePageTitle(pageTitle);
   const palette = usePalette();
   return (
     <View role="banner" style={[sheet.bar, { borderColor: palette.line, backgroundColor: palette.paper }]}>

@@ -69,7 +69,7 @@ export function useJobsToChoose(): { readonly jobs: readonly WorkOrder[]; readon
       (work) => isOpen(work.state) && (work.kit.length > 0 || work.tools.length > 0),
     );
     const times = shiftTimes(now(), settings.zone);
-    const todays = jobs.filter((work) => ['late', 'shift'].includes(shiftGroupOf(work, times)));
+    const todays = jobs.filter((work) => ['now', 'shift'].includes(shiftGroupOf(work, times)));
     return { jobs, todays: new Set(todays.map(({ id }) => id)) };
   }, [person, settings, workOrders, crews]);
 }

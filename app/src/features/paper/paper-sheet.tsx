@@ -32,7 +32,7 @@ export function PaperSheet({
       />
       <Button
         icon="print"
-        word="“Under maintenance” tag, A6"
+        word="Out-of-service tag, A6"
         onPress={() => make({ what: 'tag', tag: tagOf(work, settings) }, `${work.number}-tag.pdf`)}
       />
     </BottomSheet>

@@ -23,7 +23,7 @@ describe('paper of a work order', () => {
     await works.show(<OnWork>{(work) => <PaperSheet work={work} onClose={onClose} />}</OnWork>);
     await press('Job card, A4');
     expect(made.mock.calls.at(-1)).toMatchObject([{ what: 'job card', card: { number: 'W-1' } }, 'W-1.pdf']);
-    await press('“Under maintenance” tag, A6');
+    await press('Out-of-service tag, A6');
     expect(made.mock.calls.at(-1)).toMatchObject([{ what: 'tag' }, 'W-1-tag.pdf']);
     expect(onClose).toHaveBeenCalledTimes(2);
   });

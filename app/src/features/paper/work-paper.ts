@@ -1,7 +1,7 @@
 import { formatDuration, isOpen, labelText, type Permit, type Settings, type WorkOrder } from '@oilcan/core';
 import { now, peekRow, peekRows, usePhone } from '../../data/store';
 import type { JobCard } from '../../paper/job-card';
-import type { MaintenanceTag } from '../../paper/maintenance-tag';
+import type { OutOfServiceTag } from '../../paper/out-of-service-tag';
 import { sayDue, sayExactly } from '../../words/dates';
 import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
 import { kitLines, amountOf, binName } from '../sheet/kit';
@@ -67,7 +67,7 @@ function answerLine(question: { readonly type: string; readonly unit?: string })
 }
 
 /** What hangs on the machine while it is worked on. */
-export function tagOf(work: WorkOrder, settings: Settings): MaintenanceTag {
+export function tagOf(work: WorkOrder, settings: Settings): OutOfServiceTag {
   const asset = peekRow('assets', work.assetId);
   const person = usePhone.getState().person;
   const since = work.startedAt !== null && isOpen(work.state) ? work.startedAt : now();

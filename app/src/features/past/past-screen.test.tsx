@@ -199,9 +199,9 @@ describe('what happened before', () => {
     expect(words()).toContain('Its past is not on this phone. It comes when there is signal.');
     await works.close();
     const past = jest.spyOn(httpLink, 'past');
-    past.mockRejectedValueOnce(new OilcanError('other_site', { site: 'Valley' }));
+    past.mockRejectedValueOnce(new OilcanError('other_site'));
     await open('');
-    expect(words()).toContain('This belongs to Valley, a site that you do not have.');
+    expect(words()).toContain('This belongs to a site that you do not have.');
     past.mockRestore();
   });
 

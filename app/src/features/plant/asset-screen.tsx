@@ -18,7 +18,8 @@ import { assetLabel } from './labels';
 import { Installed, Nameplate, Structure } from './asset-make-up';
 import { Section } from '../../ui/section';
 import { Points } from './asset-points';
-import { KnownProblems, OpenWork } from './asset-work';
+import { OpenWork, WrongNow } from './asset-work';
+import { BoundLabels } from './bound-labels';
 import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from './plant-words';
 
@@ -36,7 +37,11 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
   const hasRows = usePhone((state) => state.hasRows);
   return (
     <View style={sheet.screen}>
-      <TopBar title={asset?.tag ?? 'Machine'} {...(isWide ? { isBeside: true } : back)} />
+      <TopBar
+        title={asset?.tag ?? 'Machine'}
+        pageTitle={asset === undefined ? 'Machine' : `${asset.tag} ${asset.name}`}
+        {...(isWide ? { isBeside: true } : back)}
+      />
       {asset === undefined ? (
         <View role="main" style={sheet.missing}>
           <Words live>{hasRows ? ASSET_MISSING : 'Fetching the plant …'}</Words>
@@ -58,7 +63,7 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
       <Head asset={asset} />
       <View style={isWide && sheet.columns}>
         <View style={isWide && sheet.column}>
-          <KnownProblems asset={asset} />
+          <WrongNow asset={asset} />
           <OpenWork asset={asset} />
           <Section title="What the past says">
             <PastBrief asset={asset} />
@@ -76,6 +81,7 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
           <Contacts asset={asset} />
           <Installed asset={asset} />
           <Nameplate asset={asset} />
+          <BoundLabels asset={asset} />
           <Labels asset={asset} />
         </View>
       </View>

@@ -15,14 +15,14 @@ import { lines } from './asset-lines';
 import { levelOfLatest, PointLine } from './asset-points';
 
 /** What is wrong with it and known: open corrective work, and measuring points beyond a limit. */
-export function KnownProblems({ asset }: { readonly asset: Asset }): ReactElement | null {
+export function WrongNow({ asset }: { readonly asset: Asset }): ReactElement | null {
   const works = useRows('workOrders', 'asset', asset.id).filter(
     (work) => isOpen(work.state) && work.kind === 'corrective',
   );
   const points = useRows('points', 'asset', asset.id).filter((point) => levelOfLatest(point) !== 'normal');
   if (works.length + points.length === 0) return null;
   return (
-    <Section title="Known problems">
+    <Section title="Wrong with it now">
       {works.map((work) => (
         <WorkLine key={work.id} work={work} isReasonShown />
       ))}

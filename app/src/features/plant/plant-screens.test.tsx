@@ -108,7 +108,7 @@ describe('a place', () => {
 describe('a machine', () => {
   it('shows what is known of it: problems, work, points, parts, plate', async () => {
     await works.show(<AssetScreen assetId={assetId} />);
-    expect(words()).toMatch(/Known problemsSeal weepingW-1.*Oil on the floor/);
+    expect(words()).toMatch(/Wrong with it nowSeal weepingW-1.*Oil on the floor/);
     expect(words()).toMatch(/Open work.*Oil change/);
     expect(words()).toMatch(/Oil temperature.*up 9.0 over 3 readings.*79.0 °CBeyond alert/);
     expect(words()).toMatch(/Made ofMotorA2 · /);

@@ -73,12 +73,12 @@ describe('scanning', () => {
     expect(visited.at(-1)).toBe(`/plant/${assetId}`);
   });
 
-  it('names the site of a label that belongs elsewhere', async () => {
+  it('says that a label belongs elsewhere, and not where', async () => {
     await open(null);
-    works.labels.set('LABEL-8', new OilcanError('other_site', { site: 'Valley' }));
+    works.labels.set('LABEL-8', new OilcanError('other_site'));
     await type('Or type the code', 'LABEL-8');
     await press('Open');
-    expect(words()).toContain('This belongs to Valley, a site that you do not have.');
+    expect(words()).toContain('This belongs to a site that you do not have.');
     await press('Scan another');
     expect(words()).toContain('Or type the code');
   });

@@ -45,7 +45,7 @@ describe('the sheet', () => {
     await press('Add it to the list');
     expect((await work())?.hazards).toHaveLength(2);
     await type('What is dangerous', 'Ice on the ladder');
-    await type('What to do about it', 'Second ladder');
+    await type('Control: what is done about it', 'Second ladder');
     await press('Add it to the list');
     expect([(await work())?.hazards.length, works.said]).toEqual([3, 'Hazard added.']);
   });
@@ -103,7 +103,7 @@ describe('the sheet', () => {
   it('says why it stands where it does in the list', async () => {
     await open({ dueAt: addMinutes(noon, -2 * 1_440), urgency: 'now' });
     await press('Why first or last?');
-    expect(words()).toContain('It stands here because it is 2 days late');
+    expect(words()).toMatch(/It stands here because its urgency is “Now”, it is 2 days late and/);
   });
 
   it('is given to others by a lead, and to nobody by anybody else', async () => {

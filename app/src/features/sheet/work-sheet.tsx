@@ -138,7 +138,12 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
 
   return (
     <View style={sheet.screen}>
-      <TopBar title={work.number} aside={stateOf(work)} {...(isWide ? { isBeside: true } : back)} />
+      <TopBar
+        title={work.number}
+        pageTitle={`${work.number} ${work.title}`}
+        aside={stateOf(work)}
+        {...(isWide ? { isBeside: true } : back)}
+      />
       <View style={sheet.columns}>
         <SheetDipstick work={work} current={current} onGoTo={goTo} />
         <ScrollView

@@ -45,8 +45,9 @@ export function NarrowSheet({ among, narrowing, left, onChange, onClose }: Props
         </View>
       ))}
       <Words soft>
-        The list is sorted by what should be done first: late before not late, then urgency, whether the machine stands
-        still or runs reduced, how critical it is, and when the work is due.
+        The list is sorted by what should be done first. What is needed now stands at the top, late or not. The rest
+        goes by urgency, and being late counts as one urgency more; then by whether the machine stands still or runs
+        reduced, how critical it is, and when the work is due.
       </Words>
     </BottomSheet>
   );

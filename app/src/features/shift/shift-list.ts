@@ -100,7 +100,7 @@ function textOf(work: WorkOrder, rows: ShiftRows): string {
 
 /** The answer before the rows: how much there is for this shift; a lead's list is everybody's. */
 export function shiftHeadline(sections: readonly ShiftSection[], person: Person, settings: Settings): string {
-  const today = sections.filter(({ group }) => group === 'late' || group === 'shift');
+  const today = sections.filter(({ group }) => group === 'now' || group === 'shift');
   const jobs = today.reduce((sum, { data }) => sum + data.length, 0);
   const minutes = today.reduce((sum, { estimateMinutes }) => sum + estimateMinutes, 0);
   if (jobs === 0) return 'Nothing due this shift';
@@ -123,17 +123,22 @@ export function firstReason(
   const reasons = rankReasons({ work: first, asset }, present, settings.zone)
     .filter(({ is }) => is === 'late' || is === 'condition')
     .map((reason) => reasonWords(reason, asset?.name ?? '', settings, present));
-  if (reasons.length === 0 && first.urgency === 'now') reasons.push('it is needed now');
+  if (first.urgency === 'now') reasons.unshift('it is needed now');
   if (reasons.length === 0) return null;
-  return `Start with ${first.number}: ${reasons.join(' and ')}.`;
+  return `Start with ${first.number}: ${inARow(reasons)}.`;
 }
 
 /** Why a job stands where it does, as a sentence. */
 export function whyHere(work: WorkOrder, asset: Asset | undefined, present: Instant, settings: Settings): string {
   const reasons = rankReasons({ work, asset }, present, settings.zone);
   const words = reasons.map((reason) => reasonWords(reason, asset?.name ?? '', settings, present));
-  const last = words.pop() ?? '';
-  return `It stands here because ${words.length === 0 ? last : `${words.join(', ')} and ${last}`}.`;
+  return `It stands here because ${inARow(words)}.`;
+}
+
+/** `one, another and a third`. */
+function inARow(words: readonly string[]): string {
+  const last = words.at(-1) ?? '';
+  return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
 }
 
 function reasonWords(reason: RankReason, machine: string, settings: Settings, present: Instant): string {

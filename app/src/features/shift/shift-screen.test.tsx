@@ -29,7 +29,7 @@ describe('the Shift list', () => {
     await open();
     expect(listed()).toEqual(['W-3', 'W-1', 'W-2']);
     expect(words()).toContain('3 jobs, 3 h of your 8 h');
-    expect(words()).toContain('Start with W-3: it is 1 day late and Gearbox stands still.');
+    expect(words()).toContain('Start with W-3: it is needed now, it is 1 day late and Gearbox stands still.');
   });
 
   it('finds by any word as it is typed, and says when nothing fits', async () => {

@@ -9,6 +9,7 @@ import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { useIsWide, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { InstallOffer } from '../frame/install';
 import { TopBar } from '../frame/top-bar';
 import { useKeptScroll } from '../frame/use-kept-scroll';
 import { useCommand } from '../keys/commands';
@@ -112,6 +113,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               <Button word="Kit list" icon="kit" style={sheet.narrow} onPress={() => router.navigate('/shift/kit')} />
               <Button word="Scan" icon="scan" style={sheet.narrow} onPress={() => router.navigate('/scan')} />
             </View>
+            <InstallOffer />
             {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}
           </View>
         }

@@ -14,6 +14,7 @@ import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
 import { CORNER, RULE, usePalette } from '../../ui/theme';
+import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
 
 const schema = yup.object({
@@ -25,6 +26,7 @@ type Demo = NonNullable<About['demo']>;
 
 /** Name and password; on a demo server also the people of the demo, to sign in as with one tap. */
 export function SignInScreen(): ReactElement {
+  usePageTitle('Sign in');
   const palette = usePalette();
   const router = useRouter();
   const [demo, setDemo] = useState<Demo | null>(null);

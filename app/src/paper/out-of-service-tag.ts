@@ -2,7 +2,7 @@ import { A6, MILLIMETRE, Paper } from './paper';
 import type { ReadFont } from './paper-fonts';
 
 /** What hangs on a machine while people work on it. */
-export interface MaintenanceTag {
+export interface OutOfServiceTag {
   readonly number: string;
   readonly title: string;
   readonly machine: string;
@@ -17,12 +17,12 @@ export interface MaintenanceTag {
 const CODE_SIDE = 32 * MILLIMETRE;
 
 /** A6, to be read from two metres. */
-export async function maintenanceTag(tag: MaintenanceTag, read: ReadFont): Promise<Uint8Array> {
-  const paper = await Paper.begin(`Under maintenance: ${tag.tag}`, A6, 8 * MILLIMETRE, read);
+export async function outOfServiceTag(tag: OutOfServiceTag, read: ReadFont): Promise<Uint8Array> {
+  const paper = await Paper.begin(`Out-of-service tag: ${tag.tag}`, A6, 8 * MILLIMETRE, read);
   const { margin, room } = paper;
   paper.bar(margin, paper.top, room, 6);
-  paper.textAt('UNDER MAINTENANCE', margin, paper.top + 14, { font: 'heading', size: 32 }, room);
-  paper.textAt('Do not start', margin, paper.top + 54, { font: 'heading', size: 26 }, room);
+  paper.textAt('DO NOT START', margin, paper.top + 14, { font: 'heading', size: 36 }, room);
+  paper.textAt('Out of service', margin, paper.top + 54, { font: 'heading', size: 26 }, room);
   paper.bar(margin, paper.top + 92, room, 6);
   paper.top += 112;
   paper.textAt(tag.tag, margin, paper.top, { font: 'heading', size: 26 }, room);

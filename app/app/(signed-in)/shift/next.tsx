@@ -1,0 +1,1 @@
+export { NextJob as default } from '../../../src/features/shift/next-job';

@@ -1,0 +1,62 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useInstall } from '../../data/install';
+import { Button } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { Words } from '../../ui/words';
+
+const KEY = 'oilcan.install-offered';
+
+/** Among what concerns me: install Oilcan, where the browser can. */
+export function InstallButton(): ReactElement | null {
+  const install = useInstall();
+  return install === null ? null : <Button word="Install Oilcan" onPress={install} />;
+}
+
+/** On a list, once: Oilcan can be installed. Never over a job. */
+export function InstallOffer(): ReactElement | null {
+  const palette = usePalette();
+  const install = useInstall();
+  const [isOver, setIsOver] = useState(wasOffered);
+  if (install === null || isOver) return null;
+  const done = (): void => {
+    noteOffered();
+    setIsOver(true);
+  };
+  return (
+    <View style={[sheet.offer, { borderColor: palette.line }]} role="region" aria-label="Install">
+      <Words>Oilcan can be installed. Then it opens like any application, with or without signal.</Words>
+      <View style={sheet.buttons}>
+        <Button
+          word="Install"
+          onPress={() => {
+            done();
+            install();
+          }}
+        />
+        <Button word="Not now" onPress={done} />
+      </View>
+    </View>
+  );
+}
+
+function wasOffered(): boolean {
+  try {
+    return localStorage.getItem(KEY) !== null;
+  } catch {
+    return true;
+  }
+}
+
+function noteOffered(): void {
+  try {
+    localStorage.setItem(KEY, 'yes');
+  } catch {
+    // Then it is offered again.
+  }
+}
+
+const sheet = StyleSheet.create({
+  offer: { borderTopWidth: 1, borderBottomWidth: 1, padding: 12, gap: 8 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
