@@ -40,6 +40,9 @@ export class TestWorks {
   /** The machines of labels that this phone does not know, and the files of documents. */
   readonly labels = new Map<string, OilcanError | { readonly assetId: string }>();
   readonly documents = new Map<string, Uint8Array>();
+  /** What other routes answer, by method and path; an error is a problem. Each question is noted with its body. */
+  readonly answers = new Map<string, unknown>();
+  readonly questions: { readonly route: string; readonly body: unknown }[] = [];
 
   private constructor(rows: readonly Change[]) {
     this.server = new SmallServer(rows, () => instantFromMillis(Date.now()));
@@ -119,9 +122,16 @@ export class TestWorks {
     };
     return async (input, init = {}) => {
       const url = new URL(String(input), 'http://oilcan.test');
-      const answer = answers[`${init.method ?? 'GET'} ${url.pathname}`];
+      const route = `${init.method ?? 'GET'} ${url.pathname}`;
+      const answer = answers[route];
       const parts = url.pathname.split('/');
       try {
+        if (this.answers.has(route)) {
+          this.questions.push({ route, body: typeof init.body === 'string' ? JSON.parse(init.body) : null });
+          const prepared = this.answers.get(route);
+          if (prepared instanceof Error) throw prepared;
+          return answered(200, prepared);
+        }
         if (answer !== undefined) return answered(200, await answer(url, init));
         if (url.pathname.startsWith('/api/work/')) {
           return answered(200, await link.work(asId<WorkOrderId>(parts.at(-1) ?? '')));

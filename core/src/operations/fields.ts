@@ -13,6 +13,7 @@ export const LONGEST_LINE = 200;
  * part of some scripts and of emoji: they may stand between two characters that are seen, and nowhere else.
  */
 const UNSHOWABLE = String.raw`[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u00ad\u061c\u115f\u1160\u17b4\u17b5\u180b-\u180f\u200b\u200e\u200f\u2028-\u202e\u2060-\u206f\u3164\ufeff\uffa0\ufff0-\uffff]|\u034f|[\u{e0000}-\u{e0fff}]|\p{Cs}|(?<![\p{L}\p{M}\p{N}\p{So}\p{Sk}])(?:\u200c|\u200d)|(?:\u200c|\u200d)(?![\p{L}\p{M}\p{N}\p{So}])`;
+// eslint-disable-next-line no-misleading-character-class -- each of them is meant by itself
 const unshowable = new RegExp(UNSHOWABLE, 'u');
 
 /** The same for JSON Schema: texts in which nothing unseen stands, and those in which something is seen besides. */

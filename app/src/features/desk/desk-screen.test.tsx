@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { addMinutes, asId, type WorkOrder, type WorkOrderId } from '@oilcan/core';
-import { ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
+import { anEntry, ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { press, TestWorks, words } from '../../testing/works';
 import { perform } from '../../data/store';
@@ -42,5 +42,28 @@ describe('the Desk', () => {
     works = await TestWorks.open(smallWorks(), lea);
     await works.show(<DeskScreen />);
     expect(words()).toMatch(/Nothing waits for you.*Finished work appears here the moment it is done\./);
+  });
+
+  it('shows mails that could not be delivered, and tries one again', async () => {
+    works = await TestWorks.open(smallWorks(), lea);
+    const mail = { id: 'm-1', to: 'Ann', subject: 'Given to you: W-1 Seal weeping', tries: 10, putAsideAt: noon };
+    works.answers.set('GET /api/mails/undelivered', { mails: [mail] });
+    works.answers.set('POST /api/mails/undelivered/m-1/again', {});
+    await works.show(<DeskScreen />);
+    expect(words()).toContain('Mails that could not be delivered');
+    expect(words()).toContain('To Ann, tried 10 times');
+    works.answers.set('GET /api/mails/undelivered', { mails: [] });
+    await press(/Try again to mail Ann/);
+    expect(words()).not.toContain('Mails that could not be delivered');
+  });
+
+  it('points at times that came in late or from a clock that was off', async () => {
+    const late = anEntry(
+      { kind: 'note', text: 'Greased' },
+      { workOrderId: asId<WorkOrderId>('w-2'), arrival: { at: addMinutes(noon, 2_880), clockOffMinutes: 0 } },
+    );
+    works = await TestWorks.open([...smallWorks(), finished(2, 10), put('entries', late)], lea);
+    await works.show(<DeskScreen />);
+    expect(words()).toContain('1 time to check: came in late, or by a clock that was off');
   });
 });

@@ -1,15 +1,18 @@
 import { act, screen } from '@testing-library/react';
-import { asId, type PersonId, type SiteId } from '@oilcan/core';
-import { ann, aPerson, lea, otherSite, put, site, smallWorks, workId, aSite } from '@oilcan/core/testing';
+import { asId, OilcanError, type PersonId, type SiteId } from '@oilcan/core';
+import { ann, aPerson, lea, noon, otherSite, put, site, smallWorks, workId, aSite } from '@oilcan/core/testing';
+import { listenForInstall } from '../../data/install';
 import { perform, usePhone } from '../../data/store';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, words } from '../../testing/works';
+import { canPress, press, TestWorks, type, words } from '../../testing/works';
 import { useLighting } from '../../ui/lighting';
 import { Words } from '../../ui/words';
 import { Frame } from './frame';
+import { InstallOffer } from './install';
 import { NoPage } from './no-page';
 import { PersonMark } from './person-mark';
 import { SiteMark } from './site-mark';
+import { TopBar } from './top-bar';
 import { useSiteChoice } from './use-site';
 
 const arun = aPerson({ id: asId<PersonId>('arun'), name: 'Arun', roles: ['storekeeper'] });
@@ -133,5 +136,96 @@ describe('an address where there is nothing', () => {
     await works.show(<NoPage />);
     await press('To my work');
     expect(visited.at(-1)).toBe('/');
+  });
+});
+
+describe('what concerns me', () => {
+  const device = (id: string, given: object = {}) => ({
+    id,
+    device: 'Chrome on Android',
+    signedInAt: noon,
+    lastUsedAt: noon,
+    ...given,
+  });
+
+  it('has my devices, of which each but this one can be signed out', async () => {
+    works = await TestWorks.open(smallWorks());
+    const sessions = [device('a', { device: 'Safari on iPhone' }), device('b')];
+    works.answers.set('GET /api/sessions', { sessions, present: 'b' });
+    works.answers.set('DELETE /api/sessions/a', {});
+    await works.show(<PersonMark />);
+    await press('Me');
+    await press('My devices');
+    expect(words()).toContain('Chrome on Android, this one');
+    await press('Sign out Safari on iPhone');
+    expect(works.questions.map(({ route }) => route)).toContain('DELETE /api/sessions/a');
+    expect(works.said).toBe('Safari on iPhone is signed out.');
+  });
+
+  it('says without signal that devices show later', async () => {
+    works = await TestWorks.open(smallWorks());
+    works.answers.set('GET /api/sessions', new OilcanError('not_ready'));
+    await works.show(<PersonMark />);
+    await press('Me');
+    await press('My devices');
+    expect(words()).toContain('Your devices show when there is signal.');
+  });
+
+  it('changes my password, and says at its field what is wrong', async () => {
+    works = await TestWorks.open(smallWorks());
+    works.answers.set('PUT /api/password', new OilcanError('wrong_password', {}, 'present'));
+    await works.show(<PersonMark />);
+    await press('Me');
+    await press('Change my password');
+    await type('Present password', 'wrong');
+    await type('New password, at least 8 characters', 'a new secret');
+    await press('Change it');
+    expect(words()).toContain('This is not your present password.');
+    works.answers.set('PUT /api/password', {});
+    await press('Change it');
+    expect(works.questions.at(-1)?.body).toEqual({ present: 'wrong', next: 'a new secret' });
+    expect(works.said).toBe('Your password is changed. Your other devices are signed out.');
+  });
+});
+
+describe('installing', () => {
+  const offered = (): jest.Mock => {
+    const prompt = jest.fn(() => Promise.resolve());
+    const event = Object.assign(new Event('beforeinstallprompt', { cancelable: true }), { prompt });
+    act(() => void window.dispatchEvent(event));
+    return prompt;
+  };
+
+  it('is offered once on a list where the browser can, and stays with what concerns me', async () => {
+    listenForInstall();
+    works = await TestWorks.open(smallWorks());
+    await works.show(<InstallOffer />);
+    expect(words()).toBe('');
+    const prompt = offered();
+    expect(words()).toContain('Oilcan can be installed.');
+    await press('Not now');
+    expect(words()).toBe('');
+    await works.show(<InstallOffer />);
+    expect([words(), prompt.mock.calls.length]).toEqual(['', 0]);
+    await works.show(<PersonMark />);
+    await press('Me');
+    await press('Install Oilcan');
+    expect(prompt).toHaveBeenCalledTimes(1);
+    expect(words()).not.toContain('Install Oilcan');
+  });
+});
+
+describe('the page', () => {
+  it('is called after the view that was opened last', async () => {
+    works = await TestWorks.open(smallWorks());
+    await works.show(
+      <>
+        <TopBar title="Shift" />
+        <TopBar title="W-1" pageTitle="W-1 Seal weeping" />
+      </>,
+    );
+    expect(document.title).toBe('W-1 Seal weeping · Oilcan');
+    await works.show(<TopBar title="Shift" />);
+    expect(document.title).toBe('Shift · Oilcan');
   });
 });

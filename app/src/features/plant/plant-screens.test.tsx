@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { addMinutes, asId, type AssetId, type PlaceId, type WorkOrderId } from '@oilcan/core';
-import { anAsset, aPoint, assetId, aWorkOrder, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
+import { anAsset, aPoint, assetId, aWorkOrder, lea, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, type, words } from '../../testing/works';
 import { AssetScreen } from './asset-screen';
@@ -134,5 +134,22 @@ describe('a machine', () => {
   it('that is on no site of mine says so', async () => {
     await works.show(<AssetScreen assetId="nowhere" />);
     expect(words()).toContain('This machine is not on this phone');
+  });
+});
+
+describe('labels bound to a machine', () => {
+  const bound = put('codes', { id: 'MAKER 77', siteId: site, assetId, by: lea.id, at: noon, previous: [] });
+
+  it('are taken off by a lead, and by nobody else', async () => {
+    works = await TestWorks.open([...rows, bound]);
+    await works.show(<AssetScreen assetId={assetId} />);
+    expect(words()).toContain('Labels bound to itMAKER 77');
+    expect(canPress('Take off the label MAKER 77')).toBe(false);
+    await works.close();
+    works = await TestWorks.open([...rows, bound], lea);
+    await works.show(<AssetScreen assetId={assetId} />);
+    await press('Take off the label MAKER 77');
+    expect((await works.sent()).peek('codes', 'MAKER 77')).toBeUndefined();
+    expect(words()).not.toContain('MAKER 77');
   });
 });

@@ -1,5 +1,6 @@
 import { stockLevelId, type BinId, type PartId } from '@oilcan/core';
-import { aBin, aLevel, aPart, aPastJob, binId, partId, put, smallWorks } from '@oilcan/core/testing';
+import { screen } from '@testing-library/react';
+import { aBin, aLevel, aPart, aPastJob, aSite, binId, otherSite, partId, put, smallWorks } from '@oilcan/core/testing';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
 import { PartSheet } from './part-sheet';
 
@@ -101,5 +102,44 @@ describe('the Part sheet', () => {
     await open();
     expect(words()).toContain('8 pcs in bin C-04 · planned: 500 mL');
     expect([canPress(/^Use/), canPress('Other amount of Seal')]).toEqual([false, true]);
+  });
+});
+
+describe('parts of other sites and parts on two lines', () => {
+  const elsewhere = 'elsewhere' as BinId;
+  const unseen = 'unseen' as BinId;
+  const there = (bin: BinId) => put('stock', aLevel(90_000, { id: `far-${bin}`, binId: bin, siteId: otherSite }));
+
+  it('offers bins of the job’s site first, says which others are elsewhere, and names no bin “undefined”', async () => {
+    await works.close();
+    works = await TestWorks.open([
+      ...smallWorks({ kit: [{ partId, binId: unseen, quantity: 1_000, unit: null }] }),
+      put('sites', aSite({ id: otherSite, name: 'Valley' })),
+      put('bins', aBin({ id: elsewhere, label: 'V-01', siteId: otherSite })),
+      there(elsewhere),
+    ]);
+    await open();
+    expect(words()).toContain('0 pcs in a bin of another site');
+    expect(words()).not.toContain('undefined');
+    expect(canPress('Use 1 pcs Seal')).toBe(false);
+    await press('Other amount of Seal');
+    const bins = screen.getAllByRole('radio').map((each) => each.textContent);
+    expect(bins).toEqual([expect.stringContaining('C-04: 8 pcs'), expect.stringContaining('V-01, Valley: 90 pcs')]);
+  });
+
+  it('keeps two lines of one part apart, each with what was used of it', async () => {
+    await works.close();
+    const line = { partId, binId, quantity: 1_000, unit: null };
+    works = await TestWorks.open(smallWorks({ kit: [line, { ...line, quantity: 2_000 }] }));
+    const warned = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    await open();
+    await press('Use 1 pcs Seal');
+    await open();
+    expect(screen.getAllByText(/SEAL-70/).map((each) => each.textContent)).toEqual([
+      'SEAL-70 · 7 pcs in bin C-04 · 1 pcs used',
+      'SEAL-70 · 7 pcs in bin C-04',
+    ]);
+    expect(warned.mock.calls.filter(([text]) => String(text).includes('same key'))).toEqual([]);
+    warned.mockRestore();
   });
 });

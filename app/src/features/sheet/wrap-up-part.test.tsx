@@ -1,5 +1,7 @@
-import type { Change } from '@oilcan/core';
-import { ann, aStep, lea, noon, smallWorks, workId } from '@oilcan/core/testing';
+import { act } from '@testing-library/react';
+import { addMinutes, type Change } from '@oilcan/core';
+import { ann, aStep, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
+import { perform } from '../../data/store';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
 import { WorkPart } from './work-part';
 import { WrapUpPart } from './wrap-up-part';
@@ -98,5 +100,51 @@ describe('wrapping up', () => {
     await open(finished, lea);
     await press('Accept');
     expect(words()).toContain('Nothing more can be recorded here.');
+  });
+
+  it('is dropped by a lead who says why, and by nobody else', async () => {
+    await open(smallWorks());
+    expect(words()).not.toContain('Drop this work');
+    await works.close();
+    await open(smallWorks(), lea);
+    await press('Drop this work');
+    await press('It will not be done');
+    expect((await work())?.state).toBe('ready');
+    await type('Why', 'The pump is sold');
+    await press('It will not be done');
+    expect([works.said, (await work())?.state]).toEqual(['W-1 is dropped.', 'dropped']);
+  });
+
+  it('shows a lead the clocks of others, and stops one at the time they give', async () => {
+    const clock = put('clocks', { id: ann.id, siteId: site, workOrderId: workId, startedAt: addMinutes(noon, -60) });
+    await open([...smallWorks({ state: 'underway' }), clock], lea);
+    expect(words()).toContain('Clocks that run here');
+    await press('Stop the clock of Ann');
+    await type('Stopped at, such as 15:30', 'noon');
+    await press('Stop the clock');
+    expect(words()).toContain('Write the time as 14:20.');
+    await type('Stopped at, such as 15:30', '11:45');
+    await type('Why you stop it', 'Went home');
+    await press('Stop the clock');
+    expect(works.said).toBe('The clock of Ann is stopped.');
+    const entries = (await works.sent()).peekList('entries', 'workOrder', workId);
+    expect(entries.at(-1)?.content).toMatchObject({
+      kind: 'labor',
+      personId: ann.id,
+      minutes: 45,
+      stoppedBecause: 'Went home',
+    });
+  });
+
+  it('says what a job cost to those who may see it, and its hours to everybody', async () => {
+    const time = { workOrderId: workId, startedAt: addMinutes(noon, -60), minutes: 60, timeType: 'regular' as const };
+    await open(smallWorks({ state: 'underway' }), lea);
+    await act(async () => void (await perform('labor.add', { ...time, personId: lea.id })));
+    expect(words()).toContain('1 h · €60.00');
+    await works.close();
+    const withoutRates = smallWorks({ state: 'underway' }).filter(({ table }) => table !== 'rates');
+    await open(withoutRates);
+    await act(async () => void (await perform('labor.add', { ...time, personId: ann.id })));
+    expect(words()).toContain('1 h · €0.00 of parts');
   });
 });
