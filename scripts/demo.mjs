@@ -15,7 +15,15 @@ const { values } = parseArgs({
 const port = process.env.PORT ?? '4870';
 const host = process.env.HOST ?? '127.0.0.1';
 const database = process.env.DATABASE_URL ?? join(root, '.oilcan', 'demo.sqlite');
-const environment = { ...process.env, PORT: port, HOST: host, DATABASE_URL: database, OILCAN_DEMO_PASSWORD: PASSWORD };
+const environment = {
+  // Made-up data may go over a plain line, also to a phone in the same house.
+  OILCAN_SECURE_COOKIE: '0',
+  ...process.env,
+  PORT: port,
+  HOST: host,
+  DATABASE_URL: database,
+  OILCAN_DEMO_PASSWORD: PASSWORD,
+};
 
 checkMachine();
 if (!/^\d+$/.test(port) || Number(port) > 65_535) giveUp(`PORT is “${port}”; it must be a whole number up to 65535.`);

@@ -131,6 +131,14 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       const kind = noticeKinds[choice % noticeKinds.length] ?? 'given';
       return { name: 'notices.choose', args: { kind, isWanted: choice % 4 > 0, byMail: false, byPush: false } };
     }
+    case 'stop another’s clock': {
+      const clock = pick(view.peekAll('clocks').filter(({ id }) => id !== person.id));
+      if (clock === undefined) return null;
+      const args = { workOrderId: clock.workOrderId, personId: clock.id, endedAt: now, reason: 'went home' };
+      return { name: 'clock.stop-for', args };
+    }
+    case 'take a label off':
+      return { name: 'code.unbind', args: { code: `LABEL-${choice % 5}` } };
     case 'bind a label':
       return { name: 'code.bind', args: { code: `LABEL-${choice % 5}`, assetId } };
     case 'choose the kit list':

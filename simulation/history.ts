@@ -107,6 +107,8 @@ const deedsOfPreparing = [
   'see notices',
   'choose notices',
   'bind a label',
+  'stop another’s clock',
+  'take a label off',
   'choose the kit list',
   'share the kit list',
   'tick the bag',

@@ -138,7 +138,7 @@ async function wrongSums(
       broken.push(`${name} ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} an entry.`);
   }
   for (const { id, name, outcome } of log) {
-    if (name === 'clock.stop' && isOk(outcome) !== ids.has(`${id}-clock`))
+    if ((name === 'clock.stop' || name === 'clock.stop-for') && isOk(outcome) !== ids.has(`${id}-clock`))
       broken.push(`Stopping a clock with ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} its time.`);
   }
   const steps = await bodies<Step>('steps');

@@ -12,7 +12,7 @@ export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   const palette = usePalette();
   const { run, errorAt } = useOperation();
   const people = useTable('people').filter(({ siteIds }) => siteIds.includes(work.siteId));
-  const crews = useTable('crews');
+  const crews = useTable('crews').filter(({ siteIds }) => siteIds.includes(work.siteId));
   const [personIds, setPersonIds] = useState<readonly PersonId[]>(work.personIds);
   const [crewId, setCrewId] = useState<CrewId | null>(work.crewId);
   const give = async (): Promise<void> => {
