@@ -38,7 +38,7 @@ test('a code is typed, unknown ones are bound in two taps, others say what they 
   const jonas = await open('Jonas Reith');
   await jonas.goto('/code/SNW-P2');
   await expect(
-    jonas.getByText('This belongs to Snow plant, a site that you do not have.', { exact: false }),
+    jonas.getByText('This belongs to a site that you do not have.', { exact: false }),
   ).toBeVisible();
 });
 
