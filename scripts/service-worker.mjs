@@ -16,7 +16,7 @@ export async function writeServiceWorker() {
   rmSync(press);
   const { warnings } = await generateSW({
     globDirectory: folder,
-    globPatterns: ['**/*.{html,js,mjs,css,woff,woff2,ico,png,pfb,ttf}'],
+    globPatterns: ['**/*.{html,js,mjs,css,woff,woff2,ico,png,pfb,ttf,webmanifest}'],
     globIgnores: ['service-worker.js'],
     // Their names change with their content, so their content needs no second revision.
     dontCacheBustURLsMatching: /_expo\/static\//,

@@ -83,6 +83,11 @@ describe('whom a change concerns', () => {
     expect(change({}, {}, { followers })).toEqual([]);
   });
 
+  it('is whoever has work that is dropped', () => {
+    expect(change({ state: 'ready' }, { state: 'dropped' })).toEqual(['ann changed: now dropped']);
+    expect(change({ state: 'dropped' }, { state: 'dropped' })).toEqual([]);
+  });
+
   it('is nobody for their own doing, and nobody twice', () => {
     expect(change({ personIds: [] }, { personIds: [lea.id] })).toEqual([]);
     expect(

@@ -153,7 +153,10 @@ export function noticesOfChange(
   }
   const facts = factsOfChange(before, after, entries);
   const mayKnow = new Set(ofSite.map(({ id }) => id));
-  if (facts.length > 0) for (const person of followers) if (mayKnow.has(person)) tell(person, 'changed', facts);
+  // Whoever has work that will not be done after all hears of it without following it.
+  const isDropped = after.state === 'dropped' && before?.state !== 'dropped';
+  const concerned = [...followers, ...(isDropped ? peopleWith(after, everybody) : [])];
+  if (facts.length > 0) for (const person of concerned) if (mayKnow.has(person)) tell(person, 'changed', facts);
   return [...told.values()];
 }
 

@@ -223,3 +223,9 @@ describe('a bad operation', () => {
     ).toEqual(['invalid']);
   });
 });
+
+describe('a request that never ends', () => {
+  it('is given up after two minutes: Node counts the time of head and body', () => {
+    expect(works.server.server).toMatchObject({ requestTimeout: 120_000 });
+  });
+});
