@@ -37,9 +37,7 @@ test('a code is typed, unknown ones are bound in two taps, others say what they 
 
   const jonas = await open('Jonas Reith');
   await jonas.goto('/code/SNW-P2');
-  await expect(
-    jonas.getByText('This belongs to a site that you do not have.', { exact: false }),
-  ).toBeVisible();
+  await expect(jonas.getByText('This belongs to a site that you do not have.', { exact: false })).toBeVisible();
 });
 
 test('without a camera it says so, and the typed way works', async ({ open }) => {
