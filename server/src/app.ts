@@ -66,7 +66,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   const files = new FileStore(config.filesRoot);
   const news = new News();
   keepTelling(server, { database, news, files, mail: new Outbox(config.outboxRoot) });
-  await server.register(signedInPeople, { database });
+  await server.register(signedInPeople, { database, isCookieSecure: config.isCookieSecure });
   await server.register(apiDescription);
   await server.register(
     async (api) => {

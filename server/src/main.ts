@@ -2,11 +2,17 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { backUp, openDatabase } from './db/connection';
+import { DatabaseProblem, problemWith } from './db/database-problem';
 import { serveAlone } from './db/serve-alone';
 import { buildServer } from './app';
 import { configFromEnvironment, type ServerConfig } from './config';
 import { FileStore } from './files/file-store';
 import { loadRows } from './load/load';
+
+/** What whoever started it should know, beside what it was started for. */
+function say(sentence: string): void {
+  process.stderr.write(`${sentence}\n`);
+}
 
 const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE';
 
@@ -14,7 +20,7 @@ async function serve(config: ServerConfig): Promise<void> {
   const isFile = !/^postgres(ql)?:/.test(config.database);
   if (isFile) mkdirSync(dirname(config.database), { recursive: true, mode: 0o700 });
   const letGo = isFile ? serveAlone(config.database) : () => undefined;
-  const database = await openDatabase(config.database);
+  const database = await openDatabase(config.database, { onUpgrade: say });
   const server = await buildServer(database, config);
   const stop = async (): Promise<void> => {
     await server.close();
@@ -31,7 +37,7 @@ async function serve(config: ServerConfig): Promise<void> {
 }
 
 async function load(config: ServerConfig): Promise<void> {
-  const database = await openDatabase(config.database);
+  const database = await openDatabase(config.database, { onUpgrade: say });
   const rows = await loadRows(database, process.stdin, new FileStore(config.filesRoot));
   await database.destroy();
   process.stdout.write(`${rows} rows loaded\n`);
@@ -59,6 +65,12 @@ function startSentence(error: unknown): string {
   if (code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with PORT=.`;
   if (code === 'ENOSPC' || code === 'SQLITE_FULL')
     return 'There is no space left on the disk. Free some and start again.';
+  const { database } = configFromEnvironment(process.env);
+  const problem = problemWith(database, error);
+  // What a database says of itself holds the statement, with the values of rows.
+  if (code.startsWith('SQLITE')) {
+    return problem instanceof DatabaseProblem ? problem.message : `The database ${database} refused: ${code}.`;
+  }
   return error instanceof Error ? error.message : String(error);
 }
 

@@ -1,9 +1,9 @@
 import { OilcanError, type Person } from '@oilcan/core';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';
 import { readRow, type StoredRow } from '../db/sql-records';
-import { sessionOfToken } from './sessions';
+import { SESSION_DAYS, sessionOfToken } from './sessions';
 
 export const SESSION_COOKIE = 'oilcan_session';
 
@@ -14,6 +14,10 @@ interface SignedIn {
 }
 
 declare module 'fastify' {
+  interface FastifyRequest {
+    /** Whether this request made the session last anew. */
+    isSessionRenewed: boolean;
+  }
   interface FastifyInstance {
     /** The person who asks, and in which session. Throws `not_signed_in` or `session_expired`. */
     sessionOf(request: FastifyRequest): Promise<SignedIn>;
@@ -22,19 +26,44 @@ declare module 'fastify' {
   }
 }
 
-async function authentication(server: FastifyInstance, options: { readonly database: Knex }): Promise<void> {
-  const { database } = options;
+interface Options {
+  readonly database: Knex;
+  readonly isCookieSecure: boolean;
+}
+
+/** The session's cookie goes where the browser keeps it for as long as the session lasts without being used. */
+export function giveCookie(reply: FastifyReply, token: string, isSecure: boolean): void {
+  reply.setCookie(SESSION_COOKIE, token, {
+    path: '/',
+    httpOnly: true,
+    sameSite: 'strict',
+    secure: isSecure,
+    maxAge: SESSION_DAYS * 24 * 60 * 60,
+  });
+}
+
+async function authentication(server: FastifyInstance, { database, isCookieSecure }: Options): Promise<void> {
+  server.decorateRequest('isSessionRenewed', false);
   const sessionOf = async (request: FastifyRequest): Promise<SignedIn> => {
     const token = request.cookies[SESSION_COOKIE];
     if (token === undefined || token === '') throw new OilcanError('not_signed_in');
     const session = await sessionOfToken(database, token, Date.now());
     if (session === undefined) throw new OilcanError('session_expired');
+    request.isSessionRenewed = session.isRenewed;
     const stored = await database<StoredRow>('people').where('id', session.personId).first();
     if (stored === undefined) throw new OilcanError('session_expired');
     return { person: readRow('people', stored), session: session.id };
   };
   server.decorate('sessionOf', sessionOf);
   server.decorate('personOf', async (request: FastifyRequest) => (await sessionOf(request)).person);
+
+  // The session counts from its last use, and so does what the browser keeps of it.
+  server.addHook('onSend', async (request, reply) => {
+    const token = request.cookies[SESSION_COOKIE];
+    // Whoever signs out has been given another.
+    if (!request.isSessionRenewed || token === undefined || reply.getHeader('set-cookie') !== undefined) return;
+    giveCookie(reply, token, isCookieSecure);
+  });
 
   // The cookie is SameSite=Strict already; this also refuses what an old browser would send from elsewhere.
   server.addHook('onRequest', async (request) => {

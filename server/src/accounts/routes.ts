@@ -1,5 +1,5 @@
 import { OilcanError, PROTOCOL_VERSION, type Person } from '@oilcan/core';
-import type { FastifyInstance, FastifyReply } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
@@ -7,10 +7,10 @@ import { readRow, type StoredRow } from '../db/sql-records';
 import { answers, answersNothing, shape } from '../docs/json-schema';
 import type { News } from '../sync/news';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
-import { SESSION_COOKIE } from './authentication';
+import { giveCookie, SESSION_COOKIE } from './authentication';
 import { deviceWords } from './device-words';
 import { isPasswordRight } from './passwords';
-import { endOtherSessions, endSession, openSession, SESSION_DAYS, sessionsOf } from './sessions';
+import { endOtherSessions, endSession, openSession, sessionsOf } from './sessions';
 import { WrongPasswords } from './wrong-passwords';
 
 const LONGEST_SECRET = 256;
@@ -116,7 +116,7 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
       const stored = await database<StoredRow>('people').where('id', account.person).first();
       if (stored === undefined) throw new OilcanError('wrong_name_or_password');
       const device = deviceWords(request.headers['user-agent']);
-      giveCookie(reply, await openSession(database, account.person, device, Date.now()), config);
+      giveCookie(reply, await openSession(database, account.person, device, Date.now()), config.isCookieSecure);
       return { person: readRow('people', stored) };
     },
   );
@@ -129,13 +129,7 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
         response: answers('Who is signed in', shape.object({ person: shape.ref('Person') })),
       },
     },
-    async (request, reply) => {
-      const person = await server.personOf(request);
-      // The browser keeps the cookie for as long as the session lasts, which counts from its last use.
-      const token = request.cookies[SESSION_COOKIE];
-      if (token !== undefined) giveCookie(reply, token, config);
-      return { person };
-    },
+    async (request) => ({ person: await server.personOf(request) }),
   );
 
   server.delete(
@@ -204,16 +198,6 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
       return reply.code(204).send();
     },
   );
-}
-
-function giveCookie(reply: FastifyReply, token: string, config: ServerConfig): void {
-  reply.setCookie(SESSION_COOKIE, token, {
-    path: '/',
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: config.isCookieSecure,
-    maxAge: SESSION_DAYS * 24 * 60 * 60,
-  });
 }
 
 interface DemoPeople {

@@ -57,18 +57,19 @@ export async function sessionOfToken(
   database: Knex,
   token: string,
   nowMillis: number,
-): Promise<{ readonly id: string; readonly personId: PersonId } | undefined> {
+): Promise<{ readonly id: string; readonly personId: PersonId; readonly isRenewed: boolean } | undefined> {
   const stored: StoredSession | undefined = await database<StoredSession>('sessions')
     .where('token_hash' as never, digest(token))
     .first();
   const now = instantFromMillis(nowMillis);
   if (stored === undefined || stored.expires_at < now) return undefined;
-  if (stored.last_used_at < addMinutes(now, -NOTED_EVERY_MINUTES)) {
+  const isRenewed = stored.last_used_at < addMinutes(now, -NOTED_EVERY_MINUTES);
+  if (isRenewed) {
     await database('sessions')
       .where('id', stored.id)
       .update({ last_used_at: now, expires_at: addMinutes(now, SESSION_MINUTES) });
   }
-  return { id: stored.id, personId: asId<PersonId>(stored.person) };
+  return { id: stored.id, personId: asId<PersonId>(stored.person), isRenewed };
 }
 
 /** The sessions of a person that have not ended, the last used first. */

@@ -43,7 +43,9 @@ export async function codeRoutes(server: FastifyInstance, { database }: { readon
 
 async function find(database: Knex, code: string, person: Person): Promise<{ assetId: string } | { placeId: string }> {
   const labelled =
-    (await assetByTag(database, code)) ?? (await boundAsset(database, code)) ?? (await placeByCode(database, code));
+    (await assetByTag(database, code, person)) ??
+    (await boundAsset(database, code)) ??
+    (await placeByCode(database, code));
   if (labelled === undefined) throw new OilcanError('not_found', { what: 'label' }, 'code');
   if (person.siteIds.includes(labelled.siteId))
     return 'tag' in labelled ? { assetId: labelled.id } : { placeId: labelled.id };
@@ -63,7 +65,9 @@ async function placeByCode(database: Knex, code: string): Promise<Place | undefi
   return stored.map(({ body }) => JSON.parse(body) as Place).find(({ id }) => placeCode(id) === code);
 }
 
-async function assetByTag(database: Knex, code: string): Promise<Asset | undefined> {
-  const stored: { body: string } | undefined = await database('assets').where('tag', code).orderBy('id').first('body');
-  return stored === undefined ? undefined : (JSON.parse(stored.body) as Asset);
+async function assetByTag(database: Knex, code: string, person: Person): Promise<Asset | undefined> {
+  const stored: { body: string }[] = await database('assets').where('tag', code).orderBy('id').select('body');
+  const assets = stored.map(({ body }) => JSON.parse(body) as Asset);
+  // Two sites may have machines of one tag: that of one's own is meant.
+  return assets.find(({ siteId }) => person.siteIds.includes(siteId)) ?? assets[0];
 }

@@ -3,11 +3,12 @@ import { existsSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import type { Knex } from 'knex';
+import knex, { type Knex } from 'knex';
 import { aStep, put, smallWorks } from '@oilcan/core/testing';
 import { backUp, openDatabase } from './connection';
 import { DatabaseProblem, isBusy } from './database-problem';
 import { serveAlone } from './serve-alone';
+import { migrations } from './migrations/migrations';
 import { SqlRecords } from './sql-records';
 
 let folder: string;
@@ -73,6 +74,25 @@ describe('a database that cannot be used', () => {
 
   it('is refused when it is a folder', async () => {
     expect(await sentence(folder)).toContain('cannot be opened');
+  });
+});
+
+describe('a database of an older Oilcan', () => {
+  it('is brought up to date, which is said once; a backup of it is left as it is', async () => {
+    const old = knex({ client: 'better-sqlite3', connection: { filename: file }, useNullAsDefault: true });
+    const all = await migrations.getMigrations([]);
+    const earlier = { ...migrations, getMigrations: () => Promise.resolve(all.slice(0, 5)) };
+    await old.migrate.latest({ migrationSource: earlier });
+    await old.destroy();
+    const said: string[] = [];
+    const say = { onUpgrade: (sentence: string) => said.push(sentence) };
+    const asItIs = await open(file, { mustExist: true, asItIs: true, ...say });
+    expect(said).toEqual([]);
+    expect(await asItIs('knex_migrations').pluck('name')).toHaveLength(5);
+    await open(file, say);
+    await open(file, say);
+    await open(join(folder, 'new.sqlite'), say);
+    expect(said).toEqual([expect.stringContaining('was written by an older Oilcan')]);
   });
 });
 

@@ -12,6 +12,8 @@ interface Wanted {
   readonly mustExist?: boolean;
   /** Whether it is left in the version in which it is. */
   readonly asItIs?: boolean;
+  /** Hears of one that an older Oilcan wrote, once it is of this version. */
+  readonly onUpgrade?: (sentence: string) => void;
 }
 
 const MEMORY = ':memory:';
@@ -33,7 +35,10 @@ export async function openDatabase(database: string, wanted: Wanted = {}): Promi
     if (isFile) await checkFile(connection, database);
     await refuseNewer(connection, database);
     if (wanted.asItIs !== true) {
-      await connection.migrate.latest({ migrationSource: migrations });
+      const [, done] = (await connection.migrate.latest({ migrationSource: migrations })) as [number, string[]];
+      const count = (await migrations.getMigrations([])).length;
+      if (done.length > 0 && done.length < count)
+        wanted.onUpgrade?.(`The database ${database} was written by an older Oilcan. It is brought up to date.`);
       await bringPastUpToDate(connection);
     }
     if (isFile) keepPrivate(database);

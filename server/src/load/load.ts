@@ -3,6 +3,7 @@ import type { Readable } from 'node:stream';
 import { asId, instantFromMillis, isFileId, isTableName, type Change, type PersonId } from '@oilcan/core';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
+import { isBusy } from '../db/database-problem';
 import { SqlRecords } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
 import { notePast, worksTouchedBy } from '../past/note-past';
@@ -29,10 +30,12 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
   let written = 0;
   let lineNumber = 0;
   const flush = async (): Promise<void> => {
-    await database.transaction(async (transaction) => {
-      await new SqlRecords(transaction).write(waiting);
-      await notePast(transaction, worksTouchedBy(waiting));
-    });
+    await whenFree(() =>
+      database.transaction(async (transaction) => {
+        await new SqlRecords(transaction).write(waiting);
+        await notePast(transaction, worksTouchedBy(waiting));
+      }),
+    );
     written += waiting.length;
     waiting = [];
   };
@@ -54,6 +57,21 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
   }
   await flush();
   return written;
+}
+
+const TRIES = 30;
+const PAUSE_MILLISECONDS = 500;
+
+/** Writes as soon as no other program does: a server that is used meanwhile goes first. */
+async function whenFree(write: () => Promise<void>): Promise<void> {
+  for (let tried = 1; ; tried += 1) {
+    try {
+      return await write();
+    } catch (error) {
+      if (!isBusy(error) || tried === TRIES) throw error;
+      await new Promise((resolve) => setTimeout(resolve, PAUSE_MILLISECONDS));
+    }
+  }
 }
 
 async function putFile(database: Knex, files: FileStore, { id, mediaType, content }: FileLine['file']): Promise<void> {

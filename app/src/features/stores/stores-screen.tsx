@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import { formatMoney, isLow, money, type Part, type StockLevel } from '@oilcan/core';
+import { formatMoney, isLow, partCost, type Part, type StockLevel } from '@oilcan/core';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button, Choice } from '../../ui/press';
@@ -127,7 +127,7 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
           {part.number}
           {settings === undefined
             ? ''
-            : ` · ${formatMoney(money(part.priceMinor, settings.currency), settings.language)} per ${part.unit}`}
+            : ` · ${formatMoney(partCost(1_000, { minor: part.priceMinor, currency: settings.currency }), settings.language)} per ${part.unit}`}
           {part.isObsolete ? ' · no longer bought' : ''}
         </Words>
       </View>
