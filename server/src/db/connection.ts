@@ -119,7 +119,7 @@ function configureSqlite(handle: SqliteHandle, done: (error: Error | null, handl
     rememberStatements(handle);
     done(null, handle);
   } catch (error) {
-    done(error instanceof Error ? error : new Error(String(error)), handle);
+    done(error as Error, handle);
   }
 }
 

@@ -6,8 +6,9 @@ export class DatabaseProblem extends Error {
   }
 }
 
+/** The code of an error of SQLite; looked for by itself, because a native module has errors of its own making. */
 function codeOf(error: unknown): string {
-  return error instanceof Error && 'code' in error ? String(error.code) : '';
+  return typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
 }
 
 /** What an error of SQLite means for a file; the error itself when it means nothing that a person could mend. */
@@ -33,6 +34,6 @@ export function problemWith(file: string, error: unknown): unknown {
 
 /** Whether an error says that another writer has the database just now. */
 export function isBusy(error: unknown): boolean {
-  const isTimeout = error instanceof Error && error.name === 'KnexTimeoutError';
+  const isTimeout = typeof error === 'object' && error !== null && 'name' in error && error.name === 'KnexTimeoutError';
   return isTimeout || codeOf(error).startsWith('SQLITE_BUSY') || codeOf(error).startsWith('SQLITE_LOCKED');
 }

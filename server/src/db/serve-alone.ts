@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { DatabaseProblem } from './database-problem';
+import { DatabaseProblem, isBusy } from './database-problem';
 
 /**
  * Holds the right to serve a database file, until it is let go or the process ends, however it ends: the lock is the
@@ -13,7 +13,7 @@ export function serveAlone(file: string): () => void {
     lock.exec('BEGIN EXCLUSIVE');
   } catch (error) {
     lock.close();
-    if (!(error instanceof Database.SqliteError) || !error.code.startsWith('SQLITE_BUSY')) throw error;
+    if (!isBusy(error)) throw error;
     throw new DatabaseProblem(`Another Oilcan serves the database ${file} already. Stop it first.`);
   }
   return () => lock.close();
