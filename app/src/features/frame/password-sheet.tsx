@@ -40,7 +40,8 @@ export function PasswordSheet({ onClose }: { readonly onClose: () => void }): Re
         autoComplete="current-password"
       />
       <Field
-        label="New password, at least 8 characters"
+        label="New password"
+        hint="At least 8 characters."
         value={next}
         onChange={setNext}
         error={at('next')}
