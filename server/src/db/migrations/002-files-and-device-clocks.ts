@@ -1,10 +1,10 @@
 import type { Knex } from 'knex';
-import { workOrdersInBatches } from './work-orders-in-batches';
+import { rowsInBatches } from './rows-in-batches';
 
 const ROWS_PER_STATEMENT = 400;
 
 async function fillAssignments(database: Knex): Promise<void> {
-  for await (const works of workOrdersInBatches(database)) {
+  for await (const works of rowsInBatches(database, 'work_orders')) {
     const rows = works.flatMap(({ id, body }) => {
       const { personIds, crewId } = JSON.parse(body) as { personIds: string[]; crewId: string | null };
       const assignees = new Set([...personIds, ...(crewId === null ? [] : [crewId])]);

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
+import { rowsInBatches } from './rows-in-batches';
 import { createRowTables } from './row-tables';
-import { workOrdersInBatches } from './work-orders-in-batches';
 
 /** Tables that came with preparing, each with the columns by which its rows are listed. */
 const rowTables: Readonly<Record<string, readonly string[]>> = {
@@ -19,7 +19,7 @@ interface Earlier {
 }
 
 async function fillWorkOrders(database: Knex): Promise<void> {
-  for await (const works of workOrdersInBatches(database)) {
+  for await (const works of rowsInBatches(database, 'work_orders')) {
     for (const { id, body } of works) {
       const earlier = JSON.parse(body) as Earlier;
       const kit = earlier.kit.map((part) => ({ unit: null, ...part }));
