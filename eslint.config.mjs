@@ -36,6 +36,8 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/switch-exhaustiveness-check': 'off',
+      // A subject adds its errors to those of all with an interface that only extends.
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
       'no-console': 'error',
       'no-duplicate-imports': 'error',

@@ -3,17 +3,10 @@ import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import {
-  asId,
-  endOf,
-  PROTOCOL_VERSION,
-  type AssetId,
-  type Entry,
-  type Place,
-  type PlaceId,
-  type WorkOrder,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { asId, type AssetId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Place } from '@oilcan/core/plant';
+import { PROTOCOL } from '@oilcan/core/sync';
+import { endOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { anAsset, ann, aPastJob, aWorkOrder, lea, noon, smallWorks } from '@oilcan/core/testing';
 import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
 import { putAccount } from '../server/src/accounts/accounts';
@@ -65,7 +58,7 @@ async function measured(jobs: number): Promise<Record<'past' | 'place' | 'fillin
   });
   const line = new Line(address, (signedIn.headers.get('set-cookie') ?? '').split(';')[0] ?? '', 1);
   const pull = (since: number, filling: boolean): Promise<string> =>
-    line.ask('GET', `/api/sync?since=${since}&filling=${filling}&protocol=${PROTOCOL_VERSION}`);
+    line.ask('GET', `/api/sync?since=${since}&filling=${filling}&protocol=${PROTOCOL.newest}`);
   let revision = 0;
   for (let hasMore = true; hasMore;) {
     ({ revision, hasMore } = JSON.parse(await pull(revision, true)) as { revision: number; hasMore: boolean });

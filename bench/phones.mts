@@ -1,12 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import {
-  instantFromMillis,
-  PROTOCOL_VERSION,
-  type OperationId,
-  type PersonId,
-  type PullAnswer,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { instantFromMillis, type OperationId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
+import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
 import { ann, newOperationId } from '@oilcan/core/testing';
 import { MemoryDatabase } from '../app/src/data/memory-database';
 import { noOtherWindows } from '../app/src/data/other-windows';
@@ -49,7 +43,7 @@ async function drain(line: Line, operations: number): Promise<number> {
     server: {
       push: async (sent) => JSON.parse(await line.ask('POST', '/api/operations', pushBody(sent))),
       pull: async (since, isFilling) =>
-        JSON.parse(await line.ask('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL_VERSION}`)),
+        JSON.parse(await line.ask('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL.newest}`)),
       work: () => Promise.reject(new Error('There is nothing to look up here.')),
       received: () => Promise.reject(new Error('There are no files here.')),
       sendPiece: () => Promise.reject(new Error('There are no files here.')),
@@ -80,7 +74,7 @@ async function crowd(line: Line, phones: number, seconds: number, works: readonl
   let made = 0;
   let end = 0;
   const pull = async (since: number, cookie: string): Promise<PullAnswer> => {
-    const path = `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL_VERSION}`;
+    const path = `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL.newest}`;
     return JSON.parse(await line.ask('GET', path, '', cookie)) as PullAnswer;
   };
   const phone = async ({ work, person, cookie }: CrowdWork, since: number): Promise<void> => {

@@ -1,4 +1,5 @@
-import type { Operation, WorkOrderId } from '@oilcan/core';
+import type { WorkOrderId } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
 import { ann, anOperation, aStep, workId } from '@oilcan/core/testing';
 
 export const STEPS = 60;
@@ -6,7 +7,7 @@ export const STEPS = 60;
 /** What a technician sends over a shift: mostly steps, some notes, readings and time. */
 export function shiftOperation(index: number, workOrderId: WorkOrderId = workId, prefix = ''): Operation {
   const at = new Date(Date.now() - 60_000).toISOString();
-  const given = { at, knew: at as never };
+  const given = { at, knownUntil: at as never };
   const onWork = { workOrderId };
   switch (index % 10) {
     case 7:

@@ -1,4 +1,7 @@
-import { PROTOCOL_VERSION, type Change, type Operation, type PersonId } from '@oilcan/core';
+import type { PersonId } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Change } from '@oilcan/core/records';
+import { PROTOCOL } from '@oilcan/core/sync';
 import { ann } from '@oilcan/core/testing';
 import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
 import { putAccount } from '../server/src/accounts/accounts';
@@ -37,5 +40,5 @@ export async function startServer(file: string, rows: readonly Change[]) {
 }
 
 export function pushBody(operations: readonly Operation[]): string {
-  return JSON.stringify({ protocol: PROTOCOL_VERSION, operations });
+  return JSON.stringify({ protocol: PROTOCOL.newest, operations });
 }

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { PROTOCOL_VERSION, PUSH_LIMIT, type PushAnswer } from '@oilcan/core';
+import { PROTOCOL, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { DemoServer } from './demo-server';
 import { expect, test } from './works';
 
@@ -22,10 +22,10 @@ for (const time of [1, 2, 3]) {
         made += 1;
         const args = { workOrderId, text: `Note ${made}` };
         const at = new Date().toISOString();
-        return { id: idOf(made), name: 'note.add', args, at, ahead: 0, knew: at, by: 'ines', device: 'crash' };
+        return { id: idOf(made), name: 'note.add', args, at, ahead: 0, knownUntil: at, by: 'ines', device: 'crash' };
       });
     const push = async (): Promise<void> => {
-      const body = JSON.stringify({ protocol: PROTOCOL_VERSION, operations: batch() });
+      const body = JSON.stringify({ protocol: PROTOCOL.newest, operations: batch() });
       const headers = { 'content-type': 'application/json', cookie };
       const answer = await fetch(`${server.address}/api/operations`, { method: 'POST', headers, body });
       if (!answer.ok) throw new Error(await answer.text());

@@ -1,5 +1,5 @@
-import type { FileId } from '@oilcan/core';
-import type { Edition, KeptFile, Loaded, LocalDatabase, Write } from '../app/src/data/local-database';
+import type { FileId } from '@oilcan/core/kernel';
+import type { WriteVersion, KeptFile, Loaded, LocalDatabase, Write } from '../app/src/data/local-database';
 import { MemoryDatabase } from '../app/src/data/memory-database';
 import type { BatteryDeath } from './history';
 
@@ -31,8 +31,8 @@ export class BatteryDatabase implements LocalDatabase {
     return this.#read(() => this.#storage.load());
   }
 
-  write(write: Write, edition: Edition): Promise<Edition> {
-    return this.#write(() => this.#storage.write(write, edition));
+  write(write: Write, writeVersion: WriteVersion): Promise<WriteVersion> {
+    return this.#write(() => this.#storage.write(write, writeVersion));
   }
 
   files(): Promise<readonly KeptFile[]> {

@@ -1,20 +1,11 @@
-import {
-  addMinutes,
-  asId,
-  isolationActs,
-  noticeKinds,
-  standingEntries,
-  type ArgsOf,
-  type Entry,
-  type EntryId,
-  type FileId,
-  type Instant,
-  type MemoryRecords,
-  type OperationName,
-  type Person,
-  type PersonId,
-  type Step,
-} from '@oilcan/core';
+import { isolationActs } from '@oilcan/core/isolation';
+import { addMinutes, asId, type EntryId, type FileId, type Instant, type PersonId } from '@oilcan/core/kernel';
+import { noticeKinds } from '@oilcan/core/notices';
+import type { Person } from '@oilcan/core/people';
+import type { MemoryRecords } from '@oilcan/core/records';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import type { Step } from '@oilcan/core/steps';
+import { standingEntries, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 
 /** An operation that somebody wants to do. */

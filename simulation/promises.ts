@@ -1,15 +1,9 @@
-import {
-  onHandAfter,
-  standingOf,
-  stockLevelId,
-  tableNames,
-  type Change,
-  type Entry,
-  type Movement,
-  type Person,
-  type Step,
-  type StockLevel,
-} from '@oilcan/core';
+import type { Person } from '@oilcan/core/people';
+import type { Change } from '@oilcan/core/records';
+import { tableNames } from '@oilcan/core/registry';
+import type { Step } from '@oilcan/core/steps';
+import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
+import { standingOf, type Entry } from '@oilcan/core/work';
 import { binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone';
 import type { Pocket, Shift } from './shift';

@@ -1,19 +1,19 @@
+import { FILE_PIECE_BYTES } from '@oilcan/core/files';
 import {
   addMinutes,
   asId,
-  FILE_PIECE_BYTES,
   instantFromMillis,
   toMillis,
   type FileId,
   type Instant,
-  type Operation,
   type OperationId,
-  type Person,
   type PersonId,
   type StepId,
-  type WorkOrder,
   type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { WorkOrder } from '@oilcan/core/work';
 import { aPerson, aStep, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { Phone } from '../app/src/data/phone';
 import { Windows } from '../app/src/data/testing/windows';

@@ -1,15 +1,8 @@
-import {
-  instantFromMillis,
-  OilcanError,
-  toMillis,
-  type Change,
-  type FileId,
-  type Instant,
-  type Operation,
-  type Person,
-  type PullAnswer,
-  type PushAnswer,
-} from '@oilcan/core';
+import { instantFromMillis, OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { Change } from '@oilcan/core/records';
+import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import { mayNameFile, noteFile, openDatabase, pull, push, readWork, SqlRecords, type PullSizes } from '@oilcan/server';
 import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';

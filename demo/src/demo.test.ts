@@ -1,25 +1,12 @@
-import {
-  chiSquareQuantile,
-  contactsOf,
-  documentTypeOf,
-  findingsOf,
-  isFailure,
-  onHandAfter,
-  pastJobOf,
-  parseInstant,
-  permitStanding,
-  standingOf,
-  tableNames,
-  type AssetId,
-  type Entry,
-  type Movement,
-  type StockLevel,
-  type TableName,
-  type Tables,
-  usualFor,
-  type WorkOrder,
-  startOfDay,
-} from '@oilcan/core';
+import { documentTypeOf } from '@oilcan/core/documents';
+import { parseInstant, type AssetId, startOfDay } from '@oilcan/core/kernel';
+import { chiSquareQuantile, findingsOf, isFailure, usualFor } from '@oilcan/core/past';
+import { permitStanding } from '@oilcan/core/permits';
+import { contactsOf } from '@oilcan/core/plant';
+import type { TableName, Tables } from '@oilcan/core/records';
+import { pastJobOf, tableNames } from '@oilcan/core/registry';
+import { onHandAfter, type Movement, type StockLevel } from '@oilcan/core/stock';
+import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { PDFDocument } from 'pdf-lib';
 import { makeDocuments } from './documents/documents';
 import { generateDemo } from './generate';

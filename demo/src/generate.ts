@@ -1,4 +1,5 @@
-import { addMinutes, asId, type Asset, type Instant, type PointId, type SiteId } from '@oilcan/core';
+import { addMinutes, asId, type Instant, type PointId, type SiteId } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
 import { documentsOf, type DemoDocument } from './documents/documents';
 import type { Line } from './line';
 import { codesOf, installationsOf } from './mountain/installations';

@@ -1,4 +1,4 @@
-import type { TableName, Tables } from '@oilcan/core';
+import type { TableName, Tables } from '@oilcan/core/records';
 
 /** What a document holds, base64. */
 interface DocumentFile {

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { instantFromMillis, parseInstant } from '@oilcan/core';
+import { instantFromMillis, parseInstant } from '@oilcan/core/kernel';
 import { makeDocuments } from './documents/documents';
 import { generateDemo } from './generate';
 

@@ -1,6 +1,6 @@
 export * from './app';
 export * from './config';
-export * from './db/connection';
+export * from './database/open-database';
 export * from './db/sql-records';
 export * from './files/known-files';
 export * from './load/load';

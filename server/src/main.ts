@@ -1,7 +1,8 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
 import { dirname } from 'node:path';
-import { backUp, openDatabase } from './db/connection';
+import { backUp } from './db/connection';
+import { openDatabase } from './database/open-database';
 import { DatabaseProblem, problemWith } from './db/database-problem';
 import { serveAlone } from './db/serve-alone';
 import { buildServer } from './app';

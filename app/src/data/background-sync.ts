@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { retryDelay } from '@oilcan/core';
+import { retryDelay } from '@oilcan/core/sync';
 import { synchronize, usePhone } from './store';
 
 /** Without news for so long, the phone asks by itself. */

@@ -1,13 +1,7 @@
 import { act } from '@testing-library/react';
-import {
-  asId,
-  type AssetId,
-  type Change,
-  type FileId,
-  type PersonId,
-  type WorkOrder,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { asId, type AssetId, type FileId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Change } from '@oilcan/core/records';
+import type { WorkOrder } from '@oilcan/core/work';
 import { anAsset, ann, assetId, aWorkOrder, bob, lea, type noon, put, site, smallWorks } from '@oilcan/core/testing';
 import { TestWorks } from '../testing/works';
 import { carryAheadLater } from './carry-ahead';
@@ -85,13 +79,16 @@ describe('what comes along before it is needed', () => {
     expect([...caches.kept.keys()]).toEqual([`/past/${assetId}/asset`]);
   });
 
-  it('is fetched again only when it is a day old, or work on the machine turned since', async () => {
+  it('is fetched again only when it is a day old, or work on the machine changed its state since', async () => {
     works = await TestWorks.open(rows);
     await later();
     await later();
     expect(asked()).toEqual([assetId]);
-    const turned = { by: asId<PersonId>('bob'), since: new Date(Date.now() + 60_000).toISOString() as typeof noon };
-    works.server.write([job('w-1', assetId, { turned })]);
+    const lastTransition = {
+      by: asId<PersonId>('bob'),
+      since: new Date(Date.now() + 60_000).toISOString() as typeof noon,
+    };
+    works.server.write([job('w-1', assetId, { lastTransition })]);
     await works.sent();
     await later();
     expect(asked()).toEqual([assetId, assetId]);

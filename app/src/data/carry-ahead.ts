@@ -1,4 +1,6 @@
-import { assigneesFor, CARRIED_DOCUMENT_BYTES, isOpen, isWholeFor, type AssetId } from '@oilcan/core';
+import { CARRIED_DOCUMENT_BYTES } from '@oilcan/core/documents';
+import type { AssetId } from '@oilcan/core/kernel';
+import { assigneesFor, isOpen, isWholeFor } from '@oilcan/core/work';
 import { httpLink } from './http-link';
 import { cachedAt, cachePast } from './past/past-cache';
 import { hasFile, peekAll, peekRows, readFile, usePhone } from './store';
@@ -47,7 +49,7 @@ function assetsWithWork(): ReadonlySet<AssetId> {
 
 async function isPastStale(assetId: AssetId): Promise<boolean> {
   const at = await cachedAt({ scope: 'asset', id: assetId });
-  const turns = peekRows('workOrders', 'asset', assetId).map((work) => Date.parse(work.turned?.since ?? ''));
+  const turns = peekRows('workOrders', 'asset', assetId).map((work) => Date.parse(work.lastTransition?.since ?? ''));
   return at < Date.now() - FRESH_MILLISECONDS || turns.some((turn) => turn > at);
 }
 

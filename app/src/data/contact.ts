@@ -1,4 +1,5 @@
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import { statusFor } from '@oilcan/core/registry';
 import { StorageFailed } from './local-database';
 import { Unreachable } from './server-link';
 
@@ -14,7 +15,7 @@ export function contactAfter(error: unknown): Contact {
   if (error instanceof Unreachable) return 'no-signal';
   if (error instanceof StorageFailed) return 'phone-full';
   if (!(error instanceof OilcanError)) throw error;
-  if (error.status === 401) return 'signed-out';
+  if (statusFor(error.code) === 401) return 'signed-out';
   if (error.code === 'protocol_older') return 'older';
   if (error.code === 'protocol_newer') return 'newer';
   return 'server-trouble';
@@ -22,10 +23,10 @@ export function contactAfter(error: unknown): Contact {
 
 /** Whether trying the same again later may well succeed. */
 export function isPassing(error: OilcanError): boolean {
-  return [401, 426, 429, 503].includes(error.status);
+  return [401, 426, 429, 503].includes(statusFor(error.code));
 }
 
 /** Whether the fault lies in what was sent, so that sending it again is of no use. */
 export function isAboutTheRequest(error: OilcanError): boolean {
-  return error.status < 500;
+  return statusFor(error.code) < 500;
 }

@@ -1,4 +1,4 @@
-import { addMinutes, asId, OilcanError, type FileId } from '@oilcan/core';
+import { addMinutes, asId, OilcanError, type FileId } from '@oilcan/core/kernel';
 import { ann, noon } from '@oilcan/core/testing';
 import { FileQueue } from './file-queue';
 import type { KeptFile } from './local-database';
@@ -75,7 +75,7 @@ describe('files on their way', () => {
     line.failure = () => new Unreachable();
     await expect(queue.sendNext(wanted, new Set())).rejects.toThrow(Unreachable);
     line.failure = () => new OilcanError('no_space');
-    await expect(queue.sendNext(wanted, new Set())).rejects.toThrow('no space');
+    await expect(queue.sendNext(wanted, new Set())).rejects.toThrow('no_space');
     expect(queue.isUnsent(idOf(1))).toBe(true);
   });
 

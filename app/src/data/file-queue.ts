@@ -1,4 +1,6 @@
-import { FILE_PIECE_BYTES, OilcanError, refuse, toMillis, type FileId, type Instant, type Refusal } from '@oilcan/core';
+import { FILE_PIECE_BYTES } from '@oilcan/core/files';
+import { OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
+import { refuse, type Refusal } from '@oilcan/core/operations';
 import { isAboutTheRequest, isPassing } from './contact';
 import { refusalOf, StorageFailed, type KeptFile, type LocalDatabase } from './local-database';
 import type { FileAnswer, ServerLink } from './server-link';

@@ -1,20 +1,17 @@
 import {
-  isErrorCode,
   OilcanError,
-  PROTOCOL_VERSION,
   type AssetId,
-  type Change,
   type ErrorValues,
   type FileId,
   type Instant,
-  type Operation,
-  type PastOf,
-  type Person,
-  type PullAnswer,
-  type PushAnswer,
-  type Revision,
   type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { PastOf } from '@oilcan/core/past';
+import type { Person } from '@oilcan/core/people';
+import type { Change } from '@oilcan/core/records';
+import { isErrorCode } from '@oilcan/core/registry';
+import { PROTOCOL, type PullAnswer, type PushAnswer, type Revision } from '@oilcan/core/sync';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
@@ -58,11 +55,15 @@ export interface DeviceSession {
 /** The server over HTTP, at the address the application came from. */
 export const httpLink = {
   push: (operations: readonly Operation[]): Promise<PushAnswer> =>
-    request<PushAnswer>('POST', '/api/operations', json({ protocol: PROTOCOL_VERSION, operations })),
+    request<PushAnswer>(
+      'POST',
+      '/api/operations',
+      json({ protocol: PROTOCOL.newest, oldest: PROTOCOL.oldest, operations }),
+    ),
   pull: (since: Revision, isFilling: boolean): Promise<PullAnswer> =>
     request<PullAnswer>(
       'GET',
-      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL_VERSION}`,
+      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL.newest}&oldest=${PROTOCOL.oldest}`,
     ),
   work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> => request('GET', `/api/work/${id}`),
   received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),

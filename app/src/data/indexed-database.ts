@@ -1,17 +1,20 @@
-import type { Change, FileId } from '@oilcan/core';
+import type { FileId, Instant } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import { upgraded, upgradedChange, type Change, type Fields } from '@oilcan/core/records';
+import { SHAPE_VERSION, tableNamed, tables, upgradedOperation } from '@oilcan/core/registry';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
-import { operationOfVersion4, personOfVersion4, rowOfVersion4 } from './version-4';
 import { inOrderMade, type KeptOperation } from './kept-operation';
 import {
   nowhere,
   Overtaken,
   StorageFailed,
-  type Bearings,
-  type Edition,
   type KeptFile,
   type Loaded,
   type LocalDatabase,
+  type SyncState,
   type Write,
+  type WriteVersion,
 } from './local-database';
 
 export interface Schema extends DBSchema {
@@ -19,78 +22,95 @@ export interface Schema extends DBSchema {
   rows: { key: string; value: Change };
   /** Operations under their id. */
   kept: { key: string; value: KeptOperation };
-  bearings: { key: 'here'; value: Bearings };
+  syncState: { key: 'here'; value: SyncState };
   /** Counts the writes. */
-  edition: { key: 'now'; value: Edition };
+  writeVersion: { key: 'now'; value: WriteVersion };
   files: { key: FileId; value: KeptFile };
   /** What the files hold, apart, so that listing them does not read them. */
   contents: { key: FileId; value: Uint8Array<ArrayBuffer> };
 }
 
-/** Raised with every change of the stores; `migrate` brings each earlier version here. */
-const VERSION = 4;
+/** Raised with every change of the stores. */
+const STORES_VERSION = 1;
+/** IndexedDB has one number for both, which only rises: of the stores, and of the shapes of the rows in them. */
+const VERSION = STORES_VERSION * 100 + SHAPE_VERSION;
 
 type Upgrade = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 
-/**
- * 1: rows, kept operations and bearings.
- * 2: editions and files; operations say how far the device was ahead and what was known.
- * 3: work orders have tools, isolation, the units of their kit, and who had them before.
- * 4: trades and controls have their names, times and parts what they were paid by; rows say whose they are.
- */
+/** The shapes of the rows in the first versions, which counted otherwise. */
+const shapesOfFirst: Readonly<Record<number, number>> = { 1: 1, 2: 2, 3: 3, 4: 5 };
+
+/** Brings a database of any earlier version here; a new one is of version 0. */
 async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Upgrade): Promise<void> {
-  if (from < 1) {
-    database.createObjectStore('rows');
-    database.createObjectStore('kept');
-    database.createObjectStore('bearings');
+  if (from < 2) await fromFirstVersion(database, from, upgrade);
+  if (from > 0 && from < 100) await renameStores(database, upgrade);
+  const shape = shapesOfFirst[from] ?? from % 100;
+  if (from > 0) await bringShapesUpToDate(upgrade, shape);
+}
+
+/** The first version had no files and knew of no other windows; its rows are fetched anew. */
+async function fromFirstVersion(database: IDBPDatabase<Schema>, from: number, upgrade: Upgrade): Promise<void> {
+  for (const store of ['files', 'contents'] as const) database.createObjectStore(store);
+  if (from === 0) {
+    for (const store of ['rows', 'kept', 'syncState', 'writeVersion'] as const) database.createObjectStore(store);
+    return;
   }
-  if (from < 2) {
-    database.createObjectStore('edition');
-    database.createObjectStore('files');
-    database.createObjectStore('contents');
-    const kept = upgrade.objectStore('kept');
-    for (const each of await kept.getAll()) {
-      // What version 1 kept was made by an unmeasured clock, and knew nothing for certain.
-      const operation = { ...each.operation, ahead: 0, knew: nowhere.knew };
-      const isJudged = each.where === 'rejected' ? { isJudged: true } : {};
-      await kept.put({ ...each, ...isJudged, operation }, operation.id);
-    }
-    const bearings = await upgrade.objectStore('bearings').get('here');
-    // Rows have new fields since: they are fetched anew.
-    if (bearings !== undefined)
-      await upgrade.objectStore('bearings').put({ ...nowhere, person: bearings.person }, 'here');
-    await upgrade.objectStore('rows').clear();
+  const kept = upgrade.objectStore('kept');
+  for (const each of await kept.getAll()) {
+    // What it kept was made by an unmeasured clock, and for certain nothing was known.
+    const operation = { ...each.operation, ahead: 0, knownUntil: nowhere.knownUntil };
+    const wasApplied = each.where === 'rejected' ? { wasApplied: true } : {};
+    await kept.put({ ...each, ...wasApplied, operation }, operation.id);
   }
-  if (from < 3) {
-    const rows = upgrade.objectStore('rows');
-    for (const each of await rows.getAll()) {
-      if (each.table !== 'workOrders' || each.row === null) continue;
-      const row = {
-        ...each.row,
-        tools: [],
-        isolation: [],
-        formerly: null,
-        kit: each.row.kit.map((part) => ({ ...part, unit: null })),
-      };
-      await rows.put({ ...each, row }, `${each.table}/${each.id}`);
-    }
+  await upgrade.objectStore('rows').clear();
+}
+
+/** What a store held under its first name, which this program does not know any more. */
+async function heldUnder(upgrade: Upgrade, name: string, key: string): Promise<unknown> {
+  if (!upgrade.objectStoreNames.contains(name as never)) return undefined;
+  return upgrade.objectStore(name as never).get(key as never);
+}
+
+/** `bearings` became `syncState`, and `edition` `writeVersion`. */
+async function renameStores(database: IDBPDatabase<Schema>, upgrade: Upgrade): Promise<void> {
+  const before = (await heldUnder(upgrade, 'bearings', 'here')) as (SyncState & { knew?: Instant }) | undefined;
+  const count = await heldUnder(upgrade, 'edition', 'now');
+  for (const name of ['bearings', 'edition'])
+    if (upgrade.objectStoreNames.contains(name as never)) database.deleteObjectStore(name as never);
+  for (const name of ['syncState', 'writeVersion'] as const) database.createObjectStore(name);
+  if (typeof count === 'number') await upgrade.objectStore('writeVersion').put(count, 'now');
+  if (before === undefined) return;
+  const { knew, ...state } = before;
+  const isWhole = knew !== undefined;
+  // The very first version did not say how far its rows went in time: they come anew.
+  const syncState = isWhole ? { ...state, knownUntil: knew } : { ...nowhere, person: state.person };
+  await upgrade.objectStore('syncState').put(syncState, 'here');
+}
+
+/** Rows and kept operations get the shape of today. */
+async function bringShapesUpToDate(upgrade: Upgrade, from: number): Promise<void> {
+  if (from === SHAPE_VERSION) return;
+  const rows = upgrade.objectStore('rows');
+  for (const each of await rows.getAll()) {
+    const change = upgradedChange(tables, each, from);
+    if (change !== each) await rows.put(change, `${each.table}/${each.id}`);
   }
-  if (from < 4) {
-    const rows = upgrade.objectStore('rows');
-    for (const each of await rows.getAll()) {
-      const upgraded = rowOfVersion4(each);
-      if (upgraded !== each) await rows.put(upgraded, `${each.table}/${each.id}`);
-    }
-    const kept = upgrade.objectStore('kept');
-    for (const each of await kept.getAll()) {
-      const operation = operationOfVersion4(each.operation);
-      if (operation !== each.operation) await kept.put({ ...each, operation }, operation.id);
-    }
-    const bearings = await upgrade.objectStore('bearings').get('here');
-    const person = bearings?.person as Parameters<typeof personOfVersion4>[0] | null | undefined;
-    if (bearings !== undefined && person !== undefined && person !== null)
-      await upgrade.objectStore('bearings').put({ ...bearings, person: personOfVersion4(person) }, 'here');
+  const kept = upgrade.objectStore('kept');
+  for (const each of await kept.getAll()) {
+    await kept.put(keptSince(each, upgradedOperation(each.operation, from)), each.operation.id);
   }
+  const syncState = await upgrade.objectStore('syncState').get('here');
+  const { person } = syncState ?? nowhere;
+  if (syncState === undefined || person === null) return;
+  const upgradedPerson = upgraded(tableNamed('people').upgrades, person as unknown as Fields, from);
+  await upgrade.objectStore('syncState').put({ ...syncState, person: upgradedPerson as unknown as Person }, 'here');
+}
+
+/** A kept operation with its upgraded form; that the server had applied it was once called otherwise. */
+function keptSince(each: KeptOperation, operation: Operation): KeptOperation {
+  const { isJudged, ...rest } = each as KeptOperation & { readonly isJudged?: boolean };
+  const applied = isJudged === undefined ? {} : { wasApplied: isJudged };
+  return { ...rest, ...applied, operation } as KeptOperation;
 }
 
 interface Events {
@@ -126,29 +146,34 @@ export class IndexedDatabase implements LocalDatabase {
   }
 
   async load(): Promise<Loaded> {
-    const transaction = this.#database.transaction(['rows', 'kept', 'bearings', 'edition']);
-    const [rows, kept, bearings, edition] = await Promise.all([
+    const transaction = this.#database.transaction(['rows', 'kept', 'syncState', 'writeVersion']);
+    const [rows, kept, syncState, writeVersion] = await Promise.all([
       transaction.objectStore('rows').getAll(),
       transaction.objectStore('kept').getAll(),
-      transaction.objectStore('bearings').get('here'),
-      transaction.objectStore('edition').get('now'),
+      transaction.objectStore('syncState').get('here'),
+      transaction.objectStore('writeVersion').get('now'),
     ]);
-    return { edition: edition ?? 0, bearings: bearings ?? nowhere, rows, kept: inOrderMade(kept) };
+    return { writeVersion: writeVersion ?? 0, syncState: syncState ?? nowhere, rows, kept: inOrderMade(kept) };
   }
 
-  write(write: Write, edition: Edition): Promise<Edition> {
-    const { keep = [], forget = [], changes = [], isWhole = false, bearings } = write;
+  write(write: Write, writeVersion: WriteVersion): Promise<WriteVersion> {
+    const { keep = [], forget = [], changes = [], isWhole = false, syncState } = write;
     const touchesRows = isWhole || changes.length > 0;
-    const stores: StoreNames<Schema>[] = ['kept', 'bearings', 'edition', ...(touchesRows ? (['rows'] as const) : [])];
+    const stores: StoreNames<Schema>[] = [
+      'kept',
+      'syncState',
+      'writeVersion',
+      ...(touchesRows ? (['rows'] as const) : []),
+    ];
     return this.#change(stores, async (transaction) => {
-      const here = (await transaction.objectStore('edition').get('now')) ?? 0;
-      if (here !== edition) throw new Overtaken();
+      const here = (await transaction.objectStore('writeVersion').get('now')) ?? 0;
+      if (here !== writeVersion) throw new Overtaken();
       const kept = transaction.objectStore('kept');
       const requests: Promise<unknown>[] = [
         ...forget.map((id) => kept.delete(id)),
         ...keep.map((each) => kept.put(each, each.operation.id)),
-        transaction.objectStore('bearings').put(bearings, 'here'),
-        transaction.objectStore('edition').put(edition + 1, 'now'),
+        transaction.objectStore('syncState').put(syncState, 'here'),
+        transaction.objectStore('writeVersion').put(writeVersion + 1, 'now'),
       ];
       if (touchesRows) {
         const rows = transaction.objectStore('rows');
@@ -159,7 +184,7 @@ export class IndexedDatabase implements LocalDatabase {
         }
       }
       await Promise.all(requests);
-      return edition + 1;
+      return writeVersion + 1;
     });
   }
 

@@ -1,4 +1,5 @@
-import type { Operation, OperationId, Refusal, Revision } from '@oilcan/core';
+import type { Operation, Refusal } from '@oilcan/core/operations';
+import type { Revision } from '@oilcan/core/sync';
 
 /**
  * An operation that this phone answers for.
@@ -15,23 +16,12 @@ export type KeptOperation = {
   | {
       readonly where: 'rejected';
       readonly refusal: Refusal;
-      /** Whether the server judged it; if not, it failed at it, or at its file. */
-      readonly isJudged: boolean;
+      /** Whether the server applied it, and so refused it for good; if not, it failed at it, or at its file. */
+      readonly wasApplied: boolean;
     }
 );
 
 /** The order in which operations were made on this phone. */
 export function inOrderMade(kept: readonly KeptOperation[]): KeptOperation[] {
   return [...kept].sort((a, b) => a.sequence - b.sequence || (a.operation.id < b.operation.id ? -1 : 1));
-}
-
-const ID_LENGTH = 36;
-
-/** Whether an operation names the entry of one of these, and so cannot be carried out before it. */
-export function namesOneOf(operation: Operation, ids: ReadonlySet<OperationId>): boolean {
-  const { args } = operation;
-  if (ids.size === 0 || typeof args !== 'object' || args === null) return false;
-  return Object.values(args).some(
-    (value) => typeof value === 'string' && ids.has(value.slice(0, ID_LENGTH) as OperationId),
-  );
 }

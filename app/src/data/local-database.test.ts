@@ -1,6 +1,8 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
-import { asId, readOperation, type Change, type FileId } from '@oilcan/core';
+import { asId, type FileId } from '@oilcan/core/kernel';
+import { readOperation } from '@oilcan/core/operations';
+import type { Change } from '@oilcan/core/records';
 import { ann, anOperation, aWorkOrder, noon, put, site, workId, aSite } from '@oilcan/core/testing';
 import { openDB } from 'idb';
 import { IndexedDatabase } from './indexed-database';
@@ -27,16 +29,16 @@ describe.each<[string, () => Promise<LocalDatabase>]>([
 ])('a phone’s database %s', (_, open) => {
   it('is empty at first', async () => {
     const database = await open();
-    expect(await database.load()).toEqual({ edition: 0, bearings: nowhere, rows: [], kept: [] });
+    expect(await database.load()).toEqual({ writeVersion: 0, syncState: nowhere, rows: [], kept: [] });
   });
 
   it('gives back what was written, operations in the order in which they were made', async () => {
     const database = await open();
     const [first, second] = [kept('first', 1), kept('second', 2)];
-    const edition = await database.write({ keep: [second, first], changes: [row('Valley')], bearings: here }, 0);
+    const writeVersion = await database.write({ keep: [second, first], changes: [row('Valley')], syncState: here }, 0);
     expect(await database.load()).toEqual({
-      edition,
-      bearings: here,
+      writeVersion,
+      syncState: here,
       rows: [row('Valley')],
       kept: [first, second],
     });
@@ -45,21 +47,27 @@ describe.each<[string, () => Promise<LocalDatabase>]>([
   it('replaces, removes and forgets', async () => {
     const database = await open();
     const [first, second] = [kept('first', 1), kept('second', 2)];
-    let edition = await database.write({ keep: [first, second], changes: [row('Valley')], bearings: here }, 0);
-    edition = await database.write({ forget: [first.operation.id], changes: [row('Summit')], bearings: here }, edition);
+    let writeVersion = await database.write({ keep: [first, second], changes: [row('Valley')], syncState: here }, 0);
+    writeVersion = await database.write(
+      { forget: [first.operation.id], changes: [row('Summit')], syncState: here },
+      writeVersion,
+    );
     expect(await database.load()).toMatchObject({ rows: [row('Summit')], kept: [second] });
-    edition = await database.write({ changes: [{ table: 'sites', id: site, row: null }], bearings: here }, edition);
+    writeVersion = await database.write(
+      { changes: [{ table: 'sites', id: site, row: null }], syncState: here },
+      writeVersion,
+    );
     expect((await database.load()).rows).toEqual([]);
-    edition = await database.write({ changes: [row('Valley')], bearings: here }, edition);
-    await database.write({ isWhole: true, bearings: nowhere }, edition);
-    expect(await database.load()).toMatchObject({ bearings: nowhere, rows: [], kept: [second] });
+    writeVersion = await database.write({ changes: [row('Valley')], syncState: here }, writeVersion);
+    await database.write({ isWhole: true, syncState: nowhere }, writeVersion);
+    expect(await database.load()).toMatchObject({ syncState: nowhere, rows: [], kept: [second] });
   });
 
   it('lets nobody write over what they have not read', async () => {
     const database = await open();
-    await database.write({ keep: [kept('first', 1)], bearings: here }, 0);
-    await expect(database.write({ keep: [kept('second', 2)], bearings: nowhere }, 0)).rejects.toThrow(Overtaken);
-    expect(await database.load()).toMatchObject({ bearings: here, kept: [{ sequence: 1 }] });
+    await database.write({ keep: [kept('first', 1)], syncState: here }, 0);
+    await expect(database.write({ keep: [kept('second', 2)], syncState: nowhere }, 0)).rejects.toThrow(Overtaken);
+    expect(await database.load()).toMatchObject({ syncState: here, kept: [{ sequence: 1 }] });
   });
 
   it('keeps files until they are removed', async () => {
@@ -86,7 +94,7 @@ describe('a browser that cannot write', () => {
   it('is told apart from one that was overtaken', async () => {
     const database = await openIndexed();
     database.close();
-    await expect(database.write({ bearings: here }, 0)).rejects.toThrow(StorageFailed);
+    await expect(database.write({ syncState: here }, 0)).rejects.toThrow(StorageFailed);
   });
 });
 
@@ -106,8 +114,8 @@ describe('a database of version 1', () => {
   }
 
   it('keeps its person and everything that was not sent, in the form of today', async () => {
-    const { bearings, kept: operations } = await (await openedOfVersionOne()).load();
-    expect(bearings.person?.id).toBe('ann');
+    const { syncState, kept: operations } = await (await openedOfVersionOne()).load();
+    expect(syncState.person?.id).toBe('ann');
     expect(operations.map(({ where, sequence }) => [where, sequence])).toEqual([
       ['pending', 4],
       ['rejected', 5],
@@ -116,8 +124,8 @@ describe('a database of version 1', () => {
   });
 
   it('fetches its rows anew', async () => {
-    const { bearings, rows } = await (await openedOfVersionOne()).load();
-    expect([bearings.revision, bearings.isFilling, rows]).toEqual([0, true, []]);
+    const { syncState, rows } = await (await openedOfVersionOne()).load();
+    expect([syncState.revision, syncState.isFilling, rows]).toEqual([0, true, []]);
   });
 });
 
@@ -130,14 +138,14 @@ describe('a database of version 2', () => {
           database.createObjectStore(store);
       },
     });
-    const { tools: _tools, isolation: _isolation, formerly: _formerly, ...work } = aWorkOrder();
+    const { tools: _tools, isolation: _isolation, previousAssignees: _previous, ...work } = aWorkOrder();
     const kit = [{ partId: 'seal', binId: 'c4', quantity: 1_000 }];
     const row = { ...work, kit };
     await old.put('rows', { table: 'workOrders', id: work.id, row }, `workOrders/${work.id}`);
     old.close();
     const { rows } = await (await IndexedDatabase.open(name, silent)).load();
     expect(rows.map((each) => each.row)).toEqual([
-      { ...work, tools: [], isolation: [], formerly: null, kit: [{ ...kit[0], unit: null }] },
+      { ...work, tools: [], isolation: [], previousAssignees: null, kit: [{ ...kit[0], unit: null }] },
     ]);
   });
 });
@@ -178,6 +186,6 @@ describe('a database of version 3', () => {
     });
     expect(JSON.stringify(loaded.rows)).not.toContain('rateMinorPerHour');
     expect(loaded.kept[0]?.operation.args).toEqual({ workOrderId: workId, hazard: 'Ice', control: 'Crampons' });
-    expect(loaded.bearings.person?.tradeId).toBe('m');
+    expect(loaded.syncState.person?.tradeId).toBe('m');
   });
 });

@@ -1,21 +1,13 @@
-import {
-  refuse,
-  trustedClock,
-  type Change,
-  type ClockMemory,
-  type DocumentType,
-  type FileId,
-  type Instant,
-  type OperationId,
-  type Person,
-  type PersonId,
-  type Refusal,
-  type Revision,
-} from '@oilcan/core';
+import type { DocumentType } from '@oilcan/core/documents';
+import type { FileId, Instant, OperationId, PersonId } from '@oilcan/core/kernel';
+import { refuse, type Refusal } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { Change } from '@oilcan/core/records';
+import { trustedClock, type ClockMemory, type Revision } from '@oilcan/core/sync';
 import type { KeptOperation } from './kept-operation';
 
 /** Where the phone stands. */
-export interface Bearings {
+export interface SyncState {
   /** Who uses it. */
   readonly person: Person | null;
   /** Up to which revision its rows go. */
@@ -25,28 +17,28 @@ export interface Bearings {
   /** The scope that these rows belong to. */
   readonly scope: string;
   /** The server's time up to which these rows tell everything. */
-  readonly knew: Instant;
+  readonly knownUntil: Instant;
   readonly clock: ClockMemory;
 }
 
 /** A time before everything that Oilcan knows. */
 const NEVER = '2000-01-01T00:00:00.000Z' as Instant;
 
-export const nowhere: Bearings = {
+export const nowhere: SyncState = {
   person: null,
   revision: 0,
   isFilling: true,
   scope: '',
-  knew: NEVER,
+  knownUntil: NEVER,
   clock: trustedClock,
 };
 
 /** Counts the writes to a database, so that a window notices that another one wrote. */
-export type Edition = number;
+export type WriteVersion = number;
 
 export interface Loaded {
-  readonly edition: Edition;
-  readonly bearings: Bearings;
+  readonly writeVersion: WriteVersion;
+  readonly syncState: SyncState;
   /** The rows as the server last gave them. */
   readonly rows: readonly Change[];
   /** Of everybody who used this phone, in the order in which they were made. */
@@ -63,7 +55,7 @@ export interface Write {
   readonly changes?: readonly Change[];
   /** Whether the changes replace all earlier rows. */
   readonly isWhole?: boolean;
-  readonly bearings: Bearings;
+  readonly syncState: SyncState;
 }
 
 /** A file that is kept here: until it is sent, and then for as long as there is room. */
@@ -80,10 +72,10 @@ export interface KeptFile {
 export interface LocalDatabase {
   load(): Promise<Loaded>;
   /**
-   * Resolves with the new edition once the write would survive a dead battery. Rejects with `Overtaken` when the
-   * database is not at `edition` any more, and with `StorageFailed` when it cannot be written.
+   * Resolves with the new version of writes once the write would survive a dead battery. Rejects with `Overtaken` when the
+   * database is not at `version` any more, and with `StorageFailed` when it cannot be written.
    */
-  write(write: Write, edition: Edition): Promise<Edition>;
+  write(write: Write, writeVersion: WriteVersion): Promise<WriteVersion>;
   files(): Promise<readonly KeptFile[]>;
   putFile(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<void>;
   markSent(id: FileId): Promise<void>;

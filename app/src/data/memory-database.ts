@@ -1,10 +1,11 @@
-import type { Change, FileId, OperationId } from '@oilcan/core';
+import type { FileId, OperationId } from '@oilcan/core/kernel';
+import type { Change } from '@oilcan/core/records';
 import { inOrderMade, type KeptOperation } from './kept-operation';
 import {
   nowhere,
   Overtaken,
-  type Bearings,
-  type Edition,
+  type SyncState,
+  type WriteVersion,
   type KeptFile,
   type Loaded,
   type LocalDatabase,
@@ -13,8 +14,8 @@ import {
 
 /** Keeps what a phone keeps for as long as the object lives: for tests, and where a browser has no storage. */
 export class MemoryDatabase implements LocalDatabase {
-  #edition: Edition = 0;
-  #bearings: Bearings = nowhere;
+  #writeVersion: WriteVersion = 0;
+  #syncState: SyncState = nowhere;
   readonly #rows = new Map<string, Change>();
   readonly #kept = new Map<OperationId, KeptOperation>();
   readonly #files = new Map<FileId, KeptFile & { readonly content: Uint8Array<ArrayBuffer> }>();
@@ -22,15 +23,15 @@ export class MemoryDatabase implements LocalDatabase {
   load(): Promise<Loaded> {
     const kept = inOrderMade([...this.#kept.values()]);
     const rows = [...this.#rows.values()];
-    return Promise.resolve({ edition: this.#edition, bearings: this.#bearings, rows, kept });
+    return Promise.resolve({ writeVersion: this.#writeVersion, syncState: this.#syncState, rows, kept });
   }
 
   write(
-    { keep = [], forget = [], changes = [], isWhole = false, bearings }: Write,
-    edition: Edition,
-  ): Promise<Edition> {
-    if (edition !== this.#edition) return Promise.reject(new Overtaken());
-    this.#edition += 1;
+    { keep = [], forget = [], changes = [], isWhole = false, syncState }: Write,
+    writeVersion: WriteVersion,
+  ): Promise<WriteVersion> {
+    if (writeVersion !== this.#writeVersion) return Promise.reject(new Overtaken());
+    this.#writeVersion += 1;
     for (const id of forget) this.#kept.delete(id);
     for (const kept of keep) this.#kept.set(kept.operation.id, kept);
     if (isWhole) this.#rows.clear();
@@ -39,8 +40,8 @@ export class MemoryDatabase implements LocalDatabase {
       if (change.row === null) this.#rows.delete(key);
       else this.#rows.set(key, change);
     }
-    this.#bearings = bearings;
-    return Promise.resolve(this.#edition);
+    this.#syncState = syncState;
+    return Promise.resolve(this.#writeVersion);
   }
 
   files(): Promise<readonly KeptFile[]> {

@@ -1,9 +1,9 @@
-import type { Edition, Write } from './local-database';
+import type { WriteVersion, Write } from './local-database';
 
 /** What one window wrote, for the others. */
 export interface Told {
-  readonly before: Edition;
-  readonly edition: Edition;
+  readonly before: WriteVersion;
+  readonly writeVersion: WriteVersion;
   readonly write: Write;
 }
 

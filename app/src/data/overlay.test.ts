@@ -1,4 +1,6 @@
-import { addMinutes, MemoryRecords, type Change, type Notice } from '@oilcan/core';
+import { addMinutes } from '@oilcan/core/kernel';
+import type { Notice } from '@oilcan/core/notices';
+import { MemoryRecords, type Change } from '@oilcan/core/records';
 import { ann, anOperation, aStep, aWorkOrder, bob, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import type { KeptOperation } from './kept-operation';
 import { Overlay } from './overlay';
@@ -44,7 +46,7 @@ describe('what the person sees', () => {
     const refused: KeptOperation = {
       ...tick(1),
       where: 'rejected',
-      isJudged: true,
+      wasApplied: true,
       refusal: { ok: false, code: 'not_found', values: {}, field: null },
     };
     await overlay.replay([], [refused], ann, noon);

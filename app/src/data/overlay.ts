@@ -1,23 +1,14 @@
-import {
-  applyOperation,
-  carriesWholeFor,
-  isCarried,
-  isNoticeKept,
-  isWholeFor,
-  MemoryRecords,
-  StagedRecords,
-  tablesOfWork,
-  type Change,
-  type Instant,
-  type Person,
-  type TableName,
-} from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
+import { MemoryRecords, StagedRecords, type Change, type TableName } from '@oilcan/core/records';
+import { applyOperation, tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
+import { carriesWholeFor, isWholeFor } from '@oilcan/core/work';
 import type { KeptOperation } from './kept-operation';
 import { sameRow } from './same-row';
 
 /** The server's rows with this phone's own operations laid over them: what the person sees. */
 export class Overlay {
-  readonly view = new MemoryRecords();
+  readonly view = new MemoryRecords(tables);
   /** Rows of the server that our operations have changed in `view`, as the server gave them. */
   #covered = new Map<string, Change>();
 
@@ -61,15 +52,17 @@ export class Overlay {
     this.view.change(differing);
   }
 
-  /**
-   * What the server no longer gives to a new phone either: work that ended a while ago, with what belongs to it, and
-   * notices of long ago.
-   */
+  /** What the server no longer gives to a new phone either, with what belongs to it. */
   outlived(now: Instant): Change[] {
-    const ended = this.view.peekAll('workOrders').filter((work) => !isCarried(work, now));
-    const old = this.view.peekAll('notices').filter((notice) => !isNoticeKept(notice, now));
-    const works = ended.map(({ id }) => removal('workOrders', id));
-    return [...this.withTheirRows(works, null), ...old.map(({ id }) => removal('notices', id))];
+    const outlived = tableNames.flatMap((table) => {
+      const { isOutlived } = tableNamed(table);
+      if (isOutlived === null) return [];
+      return this.view
+        .peekAll(table)
+        .filter((row) => isOutlived(row, now))
+        .map(({ id }) => removal(table, id));
+    });
+    return this.withTheirRows(outlived, null);
   }
 
   /** Shows rows that are looked at and not carried; the next change of their work order takes them away. */
@@ -78,8 +71,7 @@ export class Overlay {
   }
 
   /**
-   * A work order that goes, or is not the person's to carry whole any more, takes its steps, entries,
-   * acknowledgements and permits with it.
+   * A work order that goes, or is not the person's to carry whole any more, takes with it what belongs to it.
    */
   withTheirRows(changes: readonly Change[], person: Person | null): Change[] {
     const carriedFor = person === null ? 'all' : carriesWholeFor(person, this.view.peekAll('crews'));

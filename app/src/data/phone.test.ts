@@ -1,4 +1,5 @@
-import { asId, OilcanError, onHandAfter, toMillis, type OperationId } from '@oilcan/core';
+import { asId, OilcanError, toMillis, type OperationId } from '@oilcan/core/kernel';
+import { onHandAfter } from '@oilcan/core/stock';
 import { ann, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
 import { StorageFailed } from './local-database';
 import { MemoryDatabase } from './memory-database';
@@ -296,7 +297,7 @@ describe('a phone that cannot write', () => {
     await phone.perform('note.add', { ...onWork, text: 'poison' });
     server.failure = () => new OilcanError('body_too_large', { limitKilobytes: 1 });
     await phone.synchronize();
-    expect(phone.kept).toMatchObject([{ where: 'rejected', isJudged: false }]);
+    expect(phone.kept).toMatchObject([{ where: 'rejected', wasApplied: false }]);
     jest.spyOn(database, 'write').mockRejectedValue(new StorageFailed(true));
     expect(await phone.mend(idOf(phone), phone.kept[0]?.operation.args)).toMatchObject({
       ok: false,

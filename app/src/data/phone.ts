@@ -1,34 +1,31 @@
 import {
-  accepted,
-  applyOperation,
-  DeviceClock,
-  fileNamedBy,
   OilcanError,
-  refuse,
   toMillis,
-  type ArgsOf,
-  type Change,
-  type DeviceClocks,
   type FileId,
   type Instant,
-  type MemoryRecords,
-  type Operation,
   type OperationId,
-  type OperationName,
-  type Outcome,
-  type Person,
-  type PullAnswer,
-  type PushAnswer,
   type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import { accepted, refuse, type Operation, type Outcome } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { Change, MemoryRecords } from '@oilcan/core/records';
+import {
+  applyOperation,
+  fileNamedBy,
+  isKnownAt,
+  operationNamed,
+  type ArgsOf,
+  type OperationName,
+} from '@oilcan/core/registry';
+import { DeviceClock, PROTOCOL, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { contactAfter, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
-import { nowhere, refusalOf, StorageFailed, type Bearings, type LocalDatabase } from './local-database';
+import { nowhere, refusalOf, StorageFailed, type SyncState, type LocalDatabase } from './local-database';
 import type { ServerLink } from './server-link';
 import { Overlay } from './overlay';
 import { Sending } from './sending';
-import { Shelf } from './shelf';
+import { LocalStore } from './local-store';
 import type { OtherWindows } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -52,12 +49,12 @@ export interface PhoneParts {
  *
  * It shows the server's rows with its own operations applied on top. It never merges: when rows come, it takes back
  * what its operations did, puts the new rows in, and applies the operations again. What it keeps is shared with other
- * windows of the same browser: every write says which edition it was made on, and one that was overtaken is made again.
+ * windows of the same browser: every write says on which one before it was made, and one that was overtaken is made again.
  */
 export class Phone {
   readonly clock: DeviceClock;
   readonly #overlay = new Overlay();
-  readonly #shelf: Shelf;
+  readonly #store: LocalStore;
   readonly #sending: Sending;
   #contact: Contact = 'unknown';
   /** Photos and the like; one is kept before the operation that names it is performed. */
@@ -70,7 +67,7 @@ export class Phone {
     this.#parts = parts;
     this.clock = new DeviceClock(parts.clocks);
     this.files = new FileQueue(parts.database, parts.server);
-    this.#shelf = new Shelf({
+    this.#store = new LocalStore({
       ...parts,
       clock: this.clock,
       onReload: async (rows) => {
@@ -84,7 +81,7 @@ export class Phone {
       },
     });
     this.#sending = new Sending({
-      shelf: this.#shelf,
+      store: this.#store,
       files: this.files,
       server: parts.server,
       asked: (ask) => this.#asked(ask),
@@ -99,12 +96,12 @@ export class Phone {
   }
 
   get person(): Person | null {
-    return this.#shelf.person;
+    return this.#store.person;
   }
 
   /** Every operation of the person that this phone still answers for, in the order it was made. */
   get kept(): readonly KeptOperation[] {
-    return this.#shelf.kept;
+    return this.#store.kept;
   }
 
   /** The pending operations that are on their way just now. */
@@ -118,30 +115,30 @@ export class Phone {
 
   /** When the server was last heard in full, by its own clock. */
   get heardAt(): Instant {
-    return this.#shelf.bearings.knew;
+    return this.#store.syncState.knownUntil;
   }
 
   /** Whether rows of the server have ever arrived. */
   get hasRows(): boolean {
-    return this.#shelf.bearings.revision > 0;
+    return this.#store.syncState.revision > 0;
   }
 
   /** Opens what the phone kept. */
   async open(): Promise<void> {
-    await this.#shelf.inTurn(async () => {
-      await this.#shelf.reload();
+    await this.#store.inTurn(async () => {
+      await this.#store.reload();
       // Rows of a first filling that was cut short are left, and it begins anew.
-      if (!this.#shelf.bearings.isFilling || this.#shelf.bearings.revision === 0) return;
-      await this.#shelf.write({ isWhole: true, bearings: { ...nowhere, person: this.person } });
-      await this.#shelf.reload();
+      if (!this.#store.syncState.isFilling || this.#store.syncState.revision === 0) return;
+      await this.#store.write({ isWhole: true, syncState: { ...nowhere, person: this.person } });
+      await this.#store.reload();
     });
     this.#parts.onChange();
   }
 
   /** Somebody signed in here. What another person left unsent stays on this phone for that person alone. */
   async signIn(person: Person): Promise<void> {
-    await this.#shelf.inTurn(async () => {
-      if (this.person?.id === person.id) await this.#shelf.write({ bearings: { ...this.#shelf.bearings, person } });
+    await this.#store.inTurn(async () => {
+      if (this.person?.id === person.id) await this.#store.write({ syncState: { ...this.#store.syncState, person } });
       else await this.#beginAs(person);
     });
     this.#contact = 'unknown';
@@ -150,19 +147,19 @@ export class Phone {
 
   /** Rows go; what is unsent stays for its person, who may sign in here again. */
   async signOut(): Promise<void> {
-    await this.#shelf.inTurn(() => this.#beginAs(null));
+    await this.#store.inTurn(() => this.#beginAs(null));
     this.#contact = 'unknown';
     this.#parts.onChange();
   }
 
   async #beginAs(person: Person | null): Promise<void> {
-    const forget = this.#shelf.everybodys.filter(({ where }) => where === 'sent').map(({ operation }) => operation.id);
-    await this.#shelf.write({ forget, isWhole: true, bearings: { ...nowhere, person } });
-    await this.#shelf.reload();
+    const forget = this.#store.everybodys.filter(({ where }) => where === 'sent').map(({ operation }) => operation.id);
+    await this.#store.write({ forget, isWhole: true, syncState: { ...nowhere, person } });
+    await this.#store.reload();
   }
 
   /**
-   * Does what the person asked: judges it here, keeps it, and shows it. What is refused here, or cannot be kept,
+   * Does what the person asked: applies it here, keeps it, and shows it. What is refused here, or cannot be kept,
    * leaves no trace. Sending it is left to `synchronize`.
    */
   async perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
@@ -177,14 +174,14 @@ export class Phone {
   async mend(id: OperationId, args: unknown): Promise<Outcome> {
     const rejected = this.kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
     if (rejected?.where !== 'rejected') return refuse('not_found', { what: 'record' });
-    if (!rejected.isJudged) return this.#sendAgain(rejected);
+    if (!rejected.wasApplied) return this.#sendAgain(rejected);
     return this.#perform(rejected.operation.name, args, rejected.operation);
   }
 
-  /** The server has not judged it, or it is not known: the same operation goes once more, and counts once. */
+  /** The server has not applied it, or that is not known: the same operation goes once more, and counts once. */
   async #sendAgain({ operation, sequence }: KeptOperation): Promise<Outcome> {
     const outcome = await this.#orRefusal(async () => {
-      await this.#shelf.write({ keep: [{ operation, sequence, where: 'pending' }] });
+      await this.#store.write({ keep: [{ operation, sequence, where: 'pending' }] });
       await this.#replay([]);
       return accepted;
     });
@@ -194,7 +191,7 @@ export class Phone {
 
   /** In turn; what cannot be kept is refused with the reason. */
   #orRefusal(task: () => Promise<Outcome>): Promise<Outcome> {
-    return this.#shelf.inTurn(task).catch((error: unknown) => {
+    return this.#store.inTurn(task).catch((error: unknown) => {
       if (error instanceof StorageFailed) return refusalOf(error);
       throw error;
     });
@@ -207,8 +204,8 @@ export class Phone {
       const operation = this.#newOperation(name, args, person, mended);
       const applied = await applyOperation(this.view, operation, person, this.clock.now());
       if (!applied.outcome.ok) return applied.outcome;
-      const kept: KeptOperation = { operation, sequence: this.#shelf.nextSequence, where: 'pending' };
-      await this.#shelf.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
+      const kept: KeptOperation = { operation, sequence: this.#store.nextSequence, where: 'pending' };
+      await this.#store.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
       this.#overlay.lay(applied.changes);
       return applied.outcome;
     });
@@ -218,14 +215,14 @@ export class Phone {
 
   #newOperation(name: string, args: unknown, person: Person, mended: Operation | null): Operation {
     const { deviceTime, ahead } = this.clock.stamp();
-    const happensNow = mended === null || /^(work|clock)\./.test(name);
+    const happensNow = mended === null || operationNamed(name)?.mend.keepsTime !== true;
     return {
       id: this.#parts.newOperationId(deviceTime - ahead),
       name,
       args,
       at: happensNow ? this.#parts.deviceTime(deviceTime) : mended.at,
       ahead: happensNow ? ahead : mended.ahead,
-      knew: happensNow ? this.#shelf.bearings.knew : mended.knew,
+      knownUntil: happensNow ? this.#store.syncState.knownUntil : mended.knownUntil,
       by: person.id,
       device: this.#parts.device,
     };
@@ -234,15 +231,15 @@ export class Phone {
   /** Looks up a work order that this phone does not carry whole. Rejects when there is no signal. */
   async lookUp(id: WorkOrderId): Promise<void> {
     const { changes } = await this.#parts.server.work(id);
-    await this.#shelf.inTurn(async () => this.#overlay.showForNow(changes));
+    await this.#store.inTurn(async () => this.#overlay.showForNow(changes));
     this.#parts.onChange();
   }
 
   /** Drops an operation that the server refused. */
   async dropRejected(id: OperationId): Promise<void> {
-    await this.#shelf.inTurn(async () => {
+    await this.#store.inTurn(async () => {
       if (!this.kept.some(({ operation, where }) => operation.id === id && where === 'rejected')) return;
-      await this.#shelf.write({ forget: [id] });
+      await this.#store.write({ forget: [id] });
     });
     this.#parts.onChange();
   }
@@ -287,35 +284,37 @@ export class Phone {
 
   /** Fetches one page. Returns whether there is another. */
   async #pullOnce(): Promise<boolean> {
-    const { revision, scope, person } = this.#shelf.bearings;
-    let { isFilling } = this.#shelf.bearings;
+    const { revision, scope, person } = this.#store.syncState;
+    let { isFilling } = this.#store.syncState;
     let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling));
     const isOtherScope = scope !== '' && answer.scope !== scope;
     if (isOtherScope) {
       isFilling = true;
       answer = await this.#asked(() => this.#parts.server.pull(0, isFilling));
     }
-    return this.#shelf.inTurn(async () => {
-      if (this.#shelf.bearings.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
+    return this.#store.inTurn(async () => {
+      if (this.#store.syncState.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
       if (this.person === null) return false;
-      const bearings: Bearings = {
-        ...this.#shelf.bearings,
+      const syncState: SyncState = {
+        ...this.#store.syncState,
         revision: answer.revision,
         isFilling: isFilling && answer.hasMore,
         scope: answer.scope,
-        knew: answer.hasMore ? this.#shelf.bearings.knew : answer.now,
+        knownUntil: answer.hasMore ? this.#store.syncState.knownUntil : answer.now,
       };
       // Operations whose rows have come from the server need not be applied on top any more.
       const arrived = this.kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
       const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
       if (!isNews && answer.revision === revision && answer.scope === scope) {
         // Nothing new is not worth a write; that it was heard is.
-        this.#shelf.note(bearings);
+        this.#store.note(syncState);
         return false;
       }
-      const changes = this.#overlay.withTheirRows(answer.changes, this.person);
+      // Of what a newer server adds, this phone knows nothing until it is brought up to date.
+      const known = answer.changes.filter((change) => isKnownAt(change, PROTOCOL.newest));
+      const changes = this.#overlay.withTheirRows(known, this.person);
       const forget = arrived.map(({ operation }) => operation.id);
-      await this.#shelf.write({ changes, isWhole: isOtherScope, forget, bearings });
+      await this.#store.write({ changes, isWhole: isOtherScope, forget, syncState });
       if (isOtherScope) this.#overlay.begin([]);
       await this.#replay(changes);
       return answer.hasMore;
@@ -324,14 +323,14 @@ export class Phone {
 
   /** Removes work that ended a while ago, as the server no longer gives it to a new phone either. */
   async #letGo(): Promise<void> {
-    await this.#shelf.inTurn(async () => {
+    await this.#store.inTurn(async () => {
       // By the server's time, which no setting of this device's clock can move.
-      const changes = this.#overlay.outlived(this.#shelf.bearings.knew);
+      const changes = this.#overlay.outlived(this.#store.syncState.knownUntil);
       if (changes.length === 0) return;
-      await this.#shelf.write({ changes });
+      await this.#store.write({ changes });
       await this.#replay(changes);
     });
-    const named = this.#shelf.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
+    const named = this.#store.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
     await this.files.tidy(named, this.clock.now());
   }
 

@@ -1,4 +1,4 @@
-import { asId, type FileId } from '@oilcan/core';
+import { asId, type FileId } from '@oilcan/core/kernel';
 import { ann, workId } from '@oilcan/core/testing';
 import type { Phone } from './phone';
 import { TestPhones } from './testing/phones';

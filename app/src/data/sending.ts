@@ -1,26 +1,16 @@
-import {
-  batchOf,
-  fileNamedBy,
-  OilcanError,
-  PUSH_LIMIT,
-  refuse,
-  toMillis,
-  type ErrorCode,
-  type FileId,
-  type OperationId,
-  type Outcome,
-  type PushAnswer,
-  type Refusal,
-} from '@oilcan/core';
+import { OilcanError, toMillis, type ErrorCode, type FileId, type OperationId } from '@oilcan/core/kernel';
+import { refuse, type Outcome, type Refusal } from '@oilcan/core/operations';
+import { fileNamedBy, namesOneOf } from '@oilcan/core/registry';
+import { batchOf, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { isAboutTheRequest, isPassing } from './contact';
 import type { FileQueue } from './file-queue';
-import { namesOneOf, type KeptOperation } from './kept-operation';
+import type { KeptOperation } from './kept-operation';
 import type { ServerLink } from './server-link';
-import type { Shelf } from './shelf';
-import { stampedAnew } from './stamped-anew';
+import type { LocalStore } from './local-store';
+import { reStamped } from './re-stamped';
 
 interface SendingParts {
-  readonly shelf: Shelf;
+  readonly store: LocalStore;
   readonly files: FileQueue;
   readonly server: ServerLink;
   /** Asks the server, and measures the device's clock by its answer. */
@@ -29,6 +19,9 @@ interface SendingParts {
   readonly replay: () => Promise<void>;
   readonly onChange: () => void;
 }
+
+/** What was not applied, and may be taken when it is sent again: its file is missing, or the server is too old to know it. */
+const failedAt: readonly ErrorCode[] = ['file_missing', 'operation_unknown'];
 
 /** An operation that the server fails at so often in a row is put aside, so that it does not hold up the others. */
 const TRIES_OF_ONE = 5;
@@ -52,7 +45,7 @@ export class Sending {
   /** Pending operations that can go now: those that wait for a file, or for one that does, are left out. */
   #sendable(): KeptOperation[] {
     const waiting = new Set<OperationId>();
-    return this.#parts.shelf.kept.filter(({ operation, where }) => {
+    return this.#parts.store.kept.filter(({ operation, where }) => {
       if (where !== 'pending') return false;
       const file = fileNamedBy(operation);
       const isWaiting = (file !== null && this.#parts.files.isUnsent(file)) || namesOneOf(operation, waiting);
@@ -75,7 +68,7 @@ export class Sending {
     try {
       const answer = await this.#parts.asked(() => this.#parts.server.push(operations));
       await this.#settle(batch, answer);
-      // Operations from the future were not judged: stamped anew, they go once more.
+      // Operations from the future were not applied: re-stamped, they go once more.
       const early = new Set(
         answer.outcomes.filter(({ outcome }) => isCode(outcome, 'made_in_future')).map(({ id }) => id),
       );
@@ -104,15 +97,23 @@ export class Sending {
       waiting.add(operation.id);
       await this.#parts.files.sendAgain(fileNamedBy(operation));
     }
-    await this.#parts.shelf.inTurn(async () => {
+    await this.#parts.store.inTurn(async () => {
       const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
         const outcome = outcomes.get(operation.id);
         if (outcome === undefined || waiting.has(operation.id)) return [];
         return outcome.ok
           ? [{ operation, sequence, where: 'sent', revision: answer.revision }]
-          : [{ operation, sequence, where: 'rejected', refusal: outcome, isJudged: outcome.code !== 'file_missing' }];
+          : [
+              {
+                operation,
+                sequence,
+                where: 'rejected',
+                refusal: outcome,
+                wasApplied: !failedAt.includes(outcome.code),
+              },
+            ];
       });
-      await this.#parts.shelf.write({ keep: this.#stillPending(settled) });
+      await this.#parts.store.write({ keep: this.#stillPending(settled) });
       if (settled.some(({ where }) => where === 'rejected')) await this.#parts.replay();
     });
   }
@@ -120,7 +121,7 @@ export class Sending {
   /** Another window may have settled some of these meanwhile. */
   #stillPending(settled: readonly KeptOperation[]): KeptOperation[] {
     const pending = new Set(
-      this.#parts.shelf.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id),
+      this.#parts.store.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id),
     );
     return settled.filter(({ operation }) => pending.has(operation.id));
   }
@@ -143,22 +144,22 @@ export class Sending {
   }
 
   #reject(operations: readonly KeptOperation[], refusal: Refusal): Promise<void> {
-    return this.#parts.shelf.inTurn(async () => {
+    return this.#parts.store.inTurn(async () => {
       const rejected = operations.map(({ operation, sequence }): KeptOperation => ({
         operation,
         sequence,
         where: 'rejected',
         refusal,
-        isJudged: false,
+        wasApplied: false,
       }));
-      await this.#parts.shelf.write({ keep: this.#stillPending(rejected) });
+      await this.#parts.store.write({ keep: this.#stillPending(rejected) });
       await this.#parts.replay();
     });
   }
 
   /** Sends one file that pending operations wait for. Returns whether it arrived or was put aside. */
   async sendFile(passedOver: Set<FileId>): Promise<boolean> {
-    const pending = this.#parts.shelf.kept.filter(({ where }) => where === 'pending');
+    const pending = this.#parts.store.kept.filter(({ where }) => where === 'pending');
     const wanted = pending.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
     const result = await this.#parts.files.sendNext(wanted, passedOver);
     if (result === null) return false;
@@ -173,11 +174,11 @@ export class Sending {
 
   /** Stamps anew what a clock that was ahead had stamped. */
   restamp(now: number, early: ReadonlySet<string>): Promise<void> {
-    return this.#parts.shelf.inTurn(async () => {
-      const pending = this.#parts.shelf.kept.filter(({ where }) => where === 'pending');
-      const keep = stampedAnew(pending, now, early);
+    return this.#parts.store.inTurn(async () => {
+      const pending = this.#parts.store.kept.filter(({ where }) => where === 'pending');
+      const keep = reStamped(pending, now, early);
       if (keep.length === 0) return;
-      await this.#parts.shelf.write({ keep });
+      await this.#parts.store.write({ keep });
       await this.#parts.replay();
     });
   }

@@ -1,4 +1,7 @@
-import type { Change, FileId, Operation, PullAnswer, PushAnswer, Revision, WorkOrderId } from '@oilcan/core';
+import type { FileId, WorkOrderId } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Change } from '@oilcan/core/records';
+import type { PullAnswer, PushAnswer, Revision } from '@oilcan/core/sync';
 
 /** What the phone asks of the server. Rejects with `Unreachable`, or with the server's own `OilcanError`. */
 export interface ServerLink {

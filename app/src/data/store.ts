@@ -1,24 +1,19 @@
+import type { DocumentType } from '@oilcan/core/documents';
 import {
   asId,
   instantFromMillis,
   OilcanError,
-  SETTINGS_ID,
-  settingsAt,
-  type ArgsOf,
   type Instant,
-  type OperationName,
-  type Outcome,
   type FileId,
-  type IndexName,
   type OperationId,
-  type Person,
-  type DocumentType,
-  type Refusal,
   type SiteId,
-  type TableName,
-  type Tables,
   type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import type { Outcome, Refusal } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { IndexName, TableName, Tables } from '@oilcan/core/records';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import { DateTime } from 'luxon';
 import { V7Generator } from 'uuidv7';
 import { useMemo } from 'react';
@@ -74,7 +69,7 @@ export const usePhone = create<PhoneState>(() => ({
   pending: new Set(),
   sending: new Set(),
   contact: 'unknown',
-  heardAt: nowhere.knew,
+  heardAt: nowhere.knownUntil,
   clockAhead: 0,
   keeping: 'well',
   changes: 0,

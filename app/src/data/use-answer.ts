@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import { sentenceFor } from '@oilcan/core/registry';
 import { Unreachable } from './server-link';
 
 export type Answered<Answer> =
@@ -32,7 +33,7 @@ export function useAnswer<Answer>(ask: () => Promise<Answer>, again = 0): Answer
 
 /** The sentence of what went wrong with a request; what is no such failure is thrown on. */
 export function sentenceOfFailure(error: unknown): string {
-  if (error instanceof OilcanError) return error.message;
+  if (error instanceof OilcanError) return sentenceFor(error.code, error.values);
   if (error instanceof Unreachable) return 'There is no signal. Try again when there is.';
   throw error;
 }

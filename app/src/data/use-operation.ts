@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { sentenceFor, type ArgsOf, type OperationName, type Refusal } from '@oilcan/core';
+import type { Refusal } from '@oilcan/core/operations';
+import { sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
 import { useNotice } from '../ui/notice';
 import { perform } from './store';
 

@@ -1,4 +1,6 @@
-import { addMinutes, money, parseInstant, type EntryContent, type Person } from '@oilcan/core';
+import { addMinutes, money, parseInstant } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
+import type { EntryContent } from '@oilcan/core/work';
 import {
   anAsset,
   ann,

@@ -2,19 +2,13 @@ import { TextDecoder, TextEncoder } from 'node:util';
 import { act, cleanup, configure, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement, ReactNode } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import {
-  asId,
-  instantFromMillis,
-  OilcanError,
-  toMillis,
-  type Change,
-  type FileId,
-  type Operation,
-  type Person,
-  type PushAnswer,
-  type WorkOrder,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { asId, instantFromMillis, OilcanError, toMillis, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { Change } from '@oilcan/core/records';
+import { statusFor } from '@oilcan/core/registry';
+import type { PushAnswer } from '@oilcan/core/sync';
+import type { WorkOrder } from '@oilcan/core/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
 import { readAnswer } from '../data/past/read-answer';
 import type { PastQuestion } from '../data/past/read-past';
@@ -145,7 +139,7 @@ export class TestWorks {
         return answered(200, given);
       } catch (error) {
         if (!(error instanceof OilcanError)) throw error;
-        return answered(error.status, { code: error.code, values: error.values, field: error.field });
+        return answered(statusFor(error.code), { code: error.code, values: error.values, field: error.field });
       }
     };
   }

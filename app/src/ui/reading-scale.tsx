@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { MeasuringPoint } from '@oilcan/core';
+import type { MeasuringPoint } from '@oilcan/core/plant';
 import { usePalette } from './theme';
 import { Words } from './words';
 

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { urgencies, type Urgency } from '@oilcan/core';
+import { urgencies, type Urgency } from '@oilcan/core/work';
 import { urgencyWords } from '../words/work-words';
 import { usePalette } from './theme';
 import { Words } from './words';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Instant } from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
 import { now } from '../data/store';
 
 /** The present, renewed every so many seconds. */

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { StepOutcome } from '@oilcan/core';
+import type { StepOutcome } from '@oilcan/core/steps';
 
 interface Props {
   readonly outcome: StepOutcome;

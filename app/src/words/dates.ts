@@ -1,4 +1,4 @@
-import { calendarDaysBetween, inZone, type Instant, type Zone } from '@oilcan/core';
+import { calendarDaysBetween, inZone, type Instant, type Zone } from '@oilcan/core/kernel';
 
 /** A moment as a person says it: `14:20` today, `Tue 14:20` this week, `21 Oct` this year, `21 Oct 2025` before. */
 export function sayMoment(instant: Instant, now: Instant, zone: Zone, language: string): string {

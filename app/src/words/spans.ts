@@ -1,4 +1,4 @@
-import { toMillis, type Instant } from '@oilcan/core';
+import { toMillis, type Instant } from '@oilcan/core/kernel';
 
 const UNDER_AN_HOUR = 'under an hour';
 

@@ -1,20 +1,13 @@
-import type {
-  Energy,
-  HoldReason,
-  IsolationAct,
-  Owed,
-  PermitKind,
-  PersonId,
-  ReadingLevel,
-  Role,
-  ShiftGroup,
-  StepOutcome,
-  TimeType,
-  Urgency,
-  WorkKind,
-  WorkOrder,
-  WorkState,
-} from '@oilcan/core';
+import type { IsolationAct } from '@oilcan/core/isolation';
+import type { PersonId } from '@oilcan/core/kernel';
+import type { TimeType } from '@oilcan/core/labor';
+import type { Owed } from '@oilcan/core/lifecycle';
+import type { Role } from '@oilcan/core/operations';
+import type { PermitKind } from '@oilcan/core/permits';
+import type { ReadingLevel } from '@oilcan/core/readings';
+import type { ShiftGroup } from '@oilcan/core/shift';
+import type { StepOutcome } from '@oilcan/core/steps';
+import type { CostGroup, Energy, HoldReason, Urgency, WorkKind, WorkOrder, WorkState } from '@oilcan/core/work';
 
 export const urgencyWords: Readonly<Record<Urgency, string>> = {
   now: 'Now',
@@ -68,6 +61,14 @@ export const holdWords: Readonly<Record<HoldReason, string>> = {
   help: 'Needs help',
   tool: 'Tool missing',
   other: 'Something else',
+};
+
+/** Sums of what a job cost, each as it stands before its amount. */
+export const costGroupWords: Readonly<Record<CostGroup, string>> = {
+  time: 'Time',
+  material: 'parts',
+  boughtIn: 'bought in',
+  other: 'other',
 };
 
 /** What was done about energy. */

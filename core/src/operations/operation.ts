@@ -1,10 +1,10 @@
 import type * as yup from 'yup';
-import type { ErrorCode, ErrorValues } from '../errors/catalogue';
-import type { EntryId, OperationId, PersonId } from '../ids/ids';
-import type { Person, Role } from '../people/people';
+import type { ErrorCode, ErrorValues } from '../kernel/errors/catalogue';
+import type { EntryId, OperationId, PersonId } from '../kernel/ids';
+import type { Instant } from '../kernel/time/instant';
 import type { Records } from '../records/records';
-import type { Settings } from '../settings/settings';
-import type { Instant } from '../time/instant';
+import type { TableName, Upgrade } from '../records/table';
+import type { Actor, Role } from './actor';
 
 /** One change that a person makes; the unit that is kept on the phone and sent. */
 export interface Operation {
@@ -17,7 +17,7 @@ export interface Operation {
   /** Milliseconds that the device's clock was ahead of the server's, as far as it knew. */
   readonly ahead: number;
   /** The server's time up to which the person could know what others did: when the device last heard all of it. */
-  readonly knew: Instant;
+  readonly knownUntil: Instant;
   readonly by: PersonId;
   /** Names the device, not the person. */
   readonly device: string;
@@ -40,33 +40,71 @@ export function refuse(code: ErrorCode, values: ErrorValues = {}, field: string 
   return { ok: false, code, values, field };
 }
 
+/** What was looked for, or why it is not to be had. */
+export type Found<T> = { readonly ok: true; readonly value: T } | Refusal;
+
 /** What an operation may know beside its arguments and the records. */
 export interface OperationContext {
   readonly operationId: OperationId;
   /** The entry that the operation adds carries its id, so that a second application adds nothing. */
   readonly entryId: EntryId;
-  readonly person: Person;
+  readonly person: Actor;
   /** When the person did it, by the server's clock. */
   readonly at: Instant;
   /** How far the device's clock was off, in minutes: above zero when it was ahead. */
   readonly clockOffMinutes: number;
   /** What came to the server at this moment or later, the person could not know. */
-  readonly knew: Instant;
+  readonly knownUntil: Instant;
   /** The present of the side that applies it: when it comes to be known. */
   readonly now: Instant;
-  readonly settings: Settings;
 }
 
-/** One kind of operation: what it takes, who may do it, what it does. */
-export interface OperationDefinition<Args> {
+/** How the value of an argument is typed again by the person whose operation was refused. */
+export type MendKind = 'line' | 'text' | 'duration' | 'quantity' | 'number' | 'numberAnswer';
+
+/** Which arguments of a refused operation can be put right, and how. */
+export type MendFields<Args> = { readonly [Name in keyof Args]?: MendKind };
+
+/** A row by its table and id. */
+export interface RowName {
+  readonly table: TableName;
+  readonly id: string;
+}
+
+/** The name of a row, where its id is given. */
+export function rowNamed(table: TableName, id: string | undefined): RowName | null {
+  return id === undefined ? null : { table, id };
+}
+
+/** Those arguments that are short texts, before anybody has checked them. */
+export type NamedIn<Args> = { readonly [Name in keyof Args]?: string };
+
+/** One kind of operation: what it takes, who may do it, what it does. Nothing of it may be left out. */
+export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly schema: yup.Schema<Args>;
   readonly roles: readonly Role[];
   /** For people: what it does, as a noun phrase that ends a sentence such as “Not taken: …”. */
   readonly label: string;
-  /** Reads and writes the records, or refuses. What a refused one wrote is dropped by the caller. */
+  /** The argument that names a file, which is with the server before this is; null for none. */
+  readonly file: (keyof Args & string) | null;
+  /** The rows that it is going to read by their ids, so that many are read at once. Only speed depends on it. */
+  readonly reads: (named: NamedIn<Args>, by: PersonId) => readonly (RowName | null)[];
+  readonly mend: {
+    readonly fields: Mend;
+    /** Whether a mended one happened when it was first made, as a record did, or happens now, as a change of state does. */
+    readonly keepsTime: boolean;
+  };
+  /** How the arguments of an older Oilcan become those of this one; the oldest first. */
+  readonly upgrades: readonly Upgrade[];
+  /** Reads and writes the records, or refuses. What a refused one wrote is discarded by the caller. */
   readonly apply: (records: Records, args: Args, context: OperationContext) => Promise<Outcome>;
 }
 
-export function defineOperation<Args>(definition: OperationDefinition<Args>): OperationDefinition<Args> {
+export function defineOperation<Args, const Mend extends MendFields<Args>>(
+  definition: OperationDefinition<Args, Mend>,
+): OperationDefinition<Args, Mend> {
   return definition;
 }
+
+/** A definition with its arguments unknown until its schema has read them. */
+export type AnyOperation = OperationDefinition<Readonly<Record<string, unknown>>, Readonly<Record<string, MendKind>>>;

@@ -1,11 +1,11 @@
 import type { Change, Records } from './records';
-import { indexesOf, type IndexName, type Row, type TableName, type Tables } from './tables';
+import { anyTable, type IndexName, type Row, type TableName, type Tables, type TableSet } from './table';
 
 interface Table {
   readonly rows: Map<string, Row>;
   /** Index name → key → ids. */
   readonly indexes: Map<string, Map<string, Set<string>>>;
-  /** Lists already made, by `index/key`; dropped when the table changes there. */
+  /** Lists already made, by `index/key`; discarded when the table changes there. */
   readonly lists: Map<string, readonly Row[]>;
 }
 
@@ -14,7 +14,12 @@ interface Table {
  * A list that did not change is the same array as before, so that an interface redraws only what changed.
  */
 export class MemoryRecords implements Records {
-  readonly #tables = new Map<TableName, Table>();
+  readonly tables: TableSet;
+  readonly #held = new Map<TableName, Table>();
+
+  constructor(tables: TableSet) {
+    this.tables = tables;
+  }
 
   /** The row as it stands now. */
   peek<T extends TableName>(table: T, id: string): Tables[T] | undefined {
@@ -49,7 +54,7 @@ export class MemoryRecords implements Records {
   }
 
   clear(): void {
-    this.#tables.clear();
+    this.#held.clear();
   }
 
   get<T extends TableName>(table: T, id: string): Promise<Tables[T] | undefined> {
@@ -71,10 +76,10 @@ export class MemoryRecords implements Records {
   }
 
   #table(name: TableName): Table {
-    const known = this.#tables.get(name);
+    const known = this.#held.get(name);
     if (known !== undefined) return known;
     const created: Table = { rows: new Map(), indexes: new Map(), lists: new Map() };
-    this.#tables.set(name, created);
+    this.#held.set(name, created);
     return created;
   }
 
@@ -82,7 +87,7 @@ export class MemoryRecords implements Records {
     const table = this.#table(name);
     const before = table.rows.get(id);
     table.lists.delete('');
-    for (const [index, keyOf] of indexesOf(name)) {
+    for (const [index, keyOf] of Object.entries(anyTable(this.tables, name).indexes)) {
       const oldKey = before === undefined ? null : keyOf(before);
       const newKey = row === null ? null : keyOf(row);
       if (oldKey !== null) table.lists.delete(`${index}/${oldKey}`);

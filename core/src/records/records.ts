@@ -1,10 +1,12 @@
-import type { IndexName, TableName, Tables } from './tables';
+import type { IndexName, TableName, Tables, TableSet } from './table';
 
 /**
  * Where rows are kept, as operations see it. Every implementation passes the one conformance suite.
  * Lists come in the order of their ids. What is read is never changed in place.
  */
 export interface Records {
+  /** How its tables are defined. */
+  readonly tables: TableSet;
   get<T extends TableName>(table: T, id: string): Promise<Tables[T] | undefined>;
   /** All rows whose key in the named index is `key`. */
   list<T extends TableName>(table: T, index: IndexName<T>, key: string): Promise<readonly Tables[T][]>;

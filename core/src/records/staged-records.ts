@@ -1,10 +1,10 @@
 import type { Change, Records } from './records';
-import { indexesOf, type IndexName, type Row, type TableName, type Tables } from './tables';
+import { anyTable, type IndexName, type Row, type TableName, type Tables, type TableSet } from './table';
 
 /**
  * Changes laid over other records: reads see them, the records below do not until `changes()` is
  * carried there. What was read below is remembered, so nothing is read twice; so while one of these is
- * in use, nobody else may change what lies below. An operation that is refused simply drops its layer.
+ * in use, nobody else may change what lies below. The layer of a refused operation is discarded.
  */
 export class StagedRecords implements Records {
   readonly #below: Records;
@@ -14,6 +14,10 @@ export class StagedRecords implements Records {
 
   constructor(below: Records) {
     this.#below = below;
+  }
+
+  get tables(): TableSet {
+    return this.#below.tables;
   }
 
   async get<T extends TableName>(table: T, id: string): Promise<Tables[T] | undefined> {
@@ -29,7 +33,7 @@ export class StagedRecords implements Records {
     const rows = new Map<string, Tables[T]>();
     const read = this.#readOf(table);
     for (const id of belowIds) rows.set(id, read.get(id) as Tables[T]);
-    const keyOf = indexesOf(table).find(([name]) => name === index)?.[1];
+    const keyOf = anyTable(this.tables, table).indexes[index];
     for (const [id, staged] of this.#staged.get(table) ?? []) {
       if (staged !== null && keyOf?.(staged) === key) rows.set(id, staged as Tables[T]);
       else rows.delete(id);

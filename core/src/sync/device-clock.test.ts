@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { parseInstant, toMillis } from '../time/instant';
-import { correctedTime, DeviceClock, measureAhead, notAfter, type Stamp } from './device-clock';
+import { parseInstant, toMillis } from '../kernel/time/instant';
+import { DeviceClock, measureAhead } from './device-clock';
+import { correctedTime, notAfter, type Stamp } from '../operations/stamp';
 
 const HOUR = 3_600_000;
 const start = Date.parse('2026-11-23T11:00:00Z');

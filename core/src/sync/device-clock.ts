@@ -1,4 +1,5 @@
-import { instantFromMillis, parseInstant, toMillis, type Instant } from '../time/instant';
+import { instantFromMillis, type Instant } from '../kernel/time/instant';
+import type { Stamp } from '../operations/stamp';
 
 /** A difference below this is the network's noise, not the clock's fault. */
 const NOISE_MILLISECONDS = 1_000;
@@ -30,12 +31,6 @@ export interface ClockMemory {
 }
 
 export const trustedClock: ClockMemory = { ahead: 0, latest: 0 };
-
-/** When something is done: the device's own time, and how far that is ahead of the corrected one. */
-export interface Stamp {
-  readonly deviceTime: number;
-  readonly ahead: number;
-}
 
 /** The two clocks of a device, in milliseconds: the one that can be set (whole ones), and one that only runs. */
 export interface DeviceClocks {
@@ -114,31 +109,4 @@ export class DeviceClock {
     this.#runningBefore = running;
     return wall - this.#ahead;
   }
-}
-
-/**
- * The stamp of an operation that a device made while its clock was too far ahead: it happened by now. Several come to
- * the same moment, and their ids, which rise as well, keep their order.
- *
- * @param now corrected milliseconds since 1970
- */
-export function notAfter({ deviceTime, ahead }: Stamp, now: number): Stamp {
-  return { deviceTime, ahead: Math.max(ahead, deviceTime - now) };
-}
-
-/** More than a device can be off that measured its clock over the slowest line. */
-const TOLERANCE_MILLISECONDS = 30_000;
-
-/** Whether a stamp lies so far in the future that its device cannot have measured its clock since that was set. */
-export function isFromTheFuture(deviceTime: string, ahead: number, now: Instant): boolean {
-  return toMillis(parseInstant(deviceTime)) - ahead > toMillis(now) + TOLERANCE_MILLISECONDS;
-}
-
-/**
- * When something was done by the server's clock: the device's time less what the device was ahead, and never after
- * the present, because what has arrived has happened.
- */
-export function correctedTime(deviceTime: string, ahead: number, now: Instant): Instant {
-  const corrected = instantFromMillis(toMillis(parseInstant(deviceTime)) - ahead);
-  return corrected > now ? now : corrected;
 }

@@ -1,5 +1,5 @@
 import { anOperation, workId } from '../testing/builders';
-import { batchOf, checkProtocol, PROTOCOL_VERSION, PUSH_BYTES, PUSH_LIMIT } from './protocol';
+import { agreeOn, batchOf, PUSH_BYTES, PUSH_LIMIT } from './protocol';
 
 const note = (length: number) => anOperation('note.add', { workOrderId: workId, text: 'ü'.repeat(length) });
 
@@ -22,8 +22,13 @@ describe('a push', () => {
 
 describe('the protocol', () => {
   it('tells an older phone to update and a newer one to wait', () => {
-    expect(() => checkProtocol(PROTOCOL_VERSION - 1)).toThrow('older than the server');
-    expect(() => checkProtocol(PROTOCOL_VERSION + 1)).toThrow('newer than the server');
-    expect(() => checkProtocol(PROTOCOL_VERSION)).not.toThrow();
+    expect(() => agreeOn({ oldest: 3, newest: 5 }, { oldest: 6, newest: 8 })).toThrow('protocol_older');
+    expect(() => agreeOn({ oldest: 9, newest: 9 }, { oldest: 6, newest: 8 })).toThrow('protocol_newer');
+  });
+
+  it('is the newest that both sides speak', () => {
+    expect(agreeOn({ oldest: 5, newest: 7 }, { oldest: 6, newest: 8 })).toBe(7);
+    expect(agreeOn({ oldest: 7, newest: 9 }, { oldest: 6, newest: 8 })).toBe(8);
+    expect(agreeOn({ oldest: 6, newest: 6 }, { oldest: 6, newest: 8 })).toBe(6);
   });
 });

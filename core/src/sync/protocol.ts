@@ -1,18 +1,27 @@
-import '../operations/yup-sentences';
+import '../kernel/schema/yup-sentences';
 import * as yup from 'yup';
 import type { Operation, Outcome } from '../operations/operation';
-import { OilcanError } from '../errors/oilcan-error';
+import { OilcanError } from '../kernel/errors/oilcan-error';
 import type { Change } from '../records/records';
-import type { Instant } from '../time/instant';
+import type { Instant } from '../kernel/time/instant';
 
 /**
- * Raised whenever an older phone could no longer talk to the server.
+ * The versions of the protocol that are spoken here. The newest is raised whenever something is added; the oldest whenever
+ * an older phone could not read what it gets any more. What is added says the version with which it came, so that an older
+ * phone does not hear of it (`isKnownAt`).
  * 2: operations say how far the device's clock was ahead, and what its person could know.
  * 3: work orders have tools, isolation and kits in other units; documents, numbered parts, labels and kit lists.
  * 4: permits and contacts.
  * 5: rows say whose they are; rates are a table of their own; hazards have controls, people and work a trade.
+ * 6: operations say until when things were known; who had work before and its last transition have other names.
  */
-export const PROTOCOL_VERSION = 5;
+export const PROTOCOL: ProtocolRange = { oldest: 6, newest: 6 };
+
+/** The versions that one side speaks, from the oldest to the newest. */
+export interface ProtocolRange {
+  readonly oldest: number;
+  readonly newest: number;
+}
 
 /** Operations in one push. */
 export const PUSH_LIMIT = 50;
@@ -26,10 +35,11 @@ export const PULL_PAGE_ROWS = 2_000;
 /** Where a phone stands: every row up to this revision is known to it. */
 export type Revision = number;
 
-/** `POST /api/operations`. The operations themselves are judged one by one. */
+/** `POST /api/operations`. The operations themselves are applied one by one. */
 export const pushSchema = yup
   .object({
     protocol: yup.number().strict().integer().required(),
+    oldest: yup.number().strict().integer(),
     operations: yup.array().strict().of(yup.mixed().defined()).min(1, 'Send at least one operation.').required(),
   })
   .noUnknown()
@@ -38,7 +48,10 @@ export const pushSchema = yup
   .meta({ describedAs: 'Push' });
 
 export interface PushRequest {
+  /** The newest version that the phone speaks. */
   readonly protocol: number;
+  /** The oldest; the same when it is left out. */
+  readonly oldest?: number;
   readonly operations: readonly Operation[];
 }
 
@@ -51,7 +64,7 @@ export interface PushAnswer {
   readonly now: Instant;
 }
 
-/** `GET /api/sync?since=&filling=&protocol=`: while the phone is filled for the first time, nothing is said of what is gone. */
+/** `GET /api/sync?since=&filling=&protocol=&oldest=`: while the phone is filled for the first time, nothing is said of what is gone. */
 export interface PullAnswer {
   readonly changes: readonly Change[];
   /** Pass it as the next `since`. */
@@ -67,10 +80,14 @@ export interface PullAnswer {
   readonly now: Instant;
 }
 
-/** Throws `protocol_older` or `protocol_newer` for a phone that speaks another version than this server. */
-export function checkProtocol(protocol: number): void {
-  if (protocol < PROTOCOL_VERSION) throw new OilcanError('protocol_older');
-  if (protocol > PROTOCOL_VERSION) throw new OilcanError('protocol_newer');
+/**
+ * The newest version that a phone and this server both speak. Throws `protocol_older` or `protocol_newer`, as the phone is,
+ * when there is none.
+ */
+export function agreeOn(phone: ProtocolRange, server: ProtocolRange = PROTOCOL): number {
+  if (phone.newest < server.oldest) throw new OilcanError('protocol_older');
+  if (phone.oldest > server.newest) throw new OilcanError('protocol_newer');
+  return Math.min(phone.newest, server.newest);
 }
 
 /** The first of these operations that go into one push: at least one, then as many as fit. */

@@ -13,21 +13,21 @@ import {
   type StepId,
   type StoreId,
   type WorkOrderId,
-} from '../ids/ids';
-import type { PastJob } from '../history/past-job';
-import { money } from '../money/money';
+} from '../kernel/ids';
+import type { PastJob } from '../subjects/past/past-job';
+import { money } from '../kernel/money/money';
 import type { Operation } from '../operations/operation';
-import type { ArgsOf, OperationName } from '../operations/registry';
-import type { Crew, Person, Site } from '../people/people';
-import type { Asset, MeasuringPoint } from '../plant/plant';
+import type { ArgsOf, OperationName } from '../registry/operations';
+import type { Crew, Person, Site } from '../subjects/people/people';
+import type { Asset, MeasuringPoint } from '../subjects/plant/plant';
 import type { Change } from '../records/records';
-import type { TableName, Tables } from '../records/tables';
-import { rateId, type Rate, type Settings } from '../settings/settings';
-import { stockLevelId, type Bin, type Part, type StockLevel } from '../stock/stock';
-import { parseInstant, type Instant } from '../time/instant';
-import type { Entry, EntryContent } from '../work/entries';
-import type { Step, StepQuestion } from '../work/steps';
-import type { WorkOrder } from '../work/work-order';
+import type { TableName, Tables } from '../records/table';
+import { rateId, type Rate, type Settings } from '../subjects/settings/settings';
+import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/stock/stock';
+import { parseInstant, type Instant } from '../kernel/time/instant';
+import type { Entry, EntryContent } from '../subjects/work/entries';
+import type { Step, StepQuestion } from '../subjects/steps/step';
+import type { WorkOrder } from '../subjects/work/work-order';
 
 /** Made-up rows for tests: each builder gives a complete row, of which a test names only what it is about. */
 
@@ -114,9 +114,8 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   estimateMinutes: 60,
   personIds: [ann.id],
   crewId: null,
-  formerly: null,
+  previousAssignees: null,
   hazards: [],
-  hazardsSince: null,
   kit: [],
   tools: [],
   isolation: [],
@@ -127,7 +126,7 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   closedAt: null,
   held: null,
   handedBack: null,
-  turned: null,
+  lastTransition: null,
   ...given,
 });
 
@@ -309,7 +308,7 @@ export function anOperation<N extends OperationName>(
     args,
     at: '2026-11-23T12:00:00.000+01:00',
     ahead: 0,
-    knew: noon,
+    knownUntil: noon,
     by: ann.id,
     device: 'test',
     ...given,

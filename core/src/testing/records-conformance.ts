@@ -1,5 +1,6 @@
+import { tables } from '../registry/tables';
 import fc from 'fast-check';
-import { asId, type WorkOrderId } from '../ids/ids';
+import { asId, type WorkOrderId } from '../kernel/ids';
 import type { Records } from '../records/records';
 import { MemoryRecords } from '../records/memory-records';
 import { aStep, aWorkOrder, site, workId } from './builders';
@@ -98,7 +99,7 @@ export function describeRecords(
 
 /** Memory filled with changes. */
 export function memoryWith(changes: Parameters<MemoryRecords['change']>[0]): MemoryRecords {
-  const records = new MemoryRecords();
+  const records = new MemoryRecords(tables);
   records.change(changes);
   return records;
 }

@@ -1,14 +1,13 @@
-import { applyOperation } from '../operations/apply';
+import { applyOperation, type ArgsOf, type OperationName } from '../registry/operations';
 import type { Operation, Outcome } from '../operations/operation';
-import type { ArgsOf, OperationName } from '../operations/registry';
-import type { Entry } from '../work/entries';
-import type { MemoryRecords } from '../records/memory-records';
-import { stockLevelId } from '../stock/stock';
-import { addMinutes, parseInstant, type Instant } from '../time/instant';
-import type { Step } from '../work/steps';
-import type { WorkOrder } from '../work/work-order';
-import { anOperation, ann, binId, noon, partId, smallWorks, workId } from './builders';
+import { type Instant, addMinutes, parseInstant } from '../kernel/time/instant';
+import { noon, smallWorks, ann, anOperation, workId, partId, binId } from './builders';
+import { type MemoryRecords } from '../records/memory-records';
+import type { WorkOrder } from '../subjects/work/work-order';
+import type { Step } from '../subjects/steps/step';
 import { memoryWith } from './records-conformance';
+import type { Entry } from '../subjects/work/entries';
+import { stockLevelId } from '../subjects/stock/stock';
 
 /** So many minutes after noon. */
 export const minutesLater = (minutes: number): Instant => addMinutes(noon, minutes);
@@ -31,7 +30,7 @@ export class Works {
   }
 
   do<N extends OperationName>(name: N, args: ArgsOf<N>, by = ann, at: string = noon): Promise<Outcome> {
-    return this.send(anOperation(name, args, { by: by.id, at, knew: parseInstant(at) }), by);
+    return this.send(anOperation(name, args, { by: by.id, at, knownUntil: parseInstant(at) }), by);
   }
 
   get work(): WorkOrder | undefined {

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
-import { asId, type Asset, type AssetDocument, type DocumentType, type FileId } from '@oilcan/core';
+import type { AssetDocument, DocumentType } from '@oilcan/core/documents';
+import { asId, type FileId } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
 import type { Sector } from '../mountain/mountain';
 import { gearboxManual } from './gearbox-manual';
 import { hydraulicDrawing } from './hydraulic-drawing';

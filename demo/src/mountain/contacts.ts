@@ -1,4 +1,5 @@
-import type { Asset, Contact, SiteId } from '@oilcan/core';
+import type { SiteId } from '@oilcan/core/kernel';
+import type { Asset, Contact } from '@oilcan/core/plant';
 import type { Sector } from './mountain';
 import { lifts, snow } from './people';
 

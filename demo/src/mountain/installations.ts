@@ -1,4 +1,6 @@
-import { addMinutes, localDate, type Asset, type Code, type Installation, type Instant } from '@oilcan/core';
+import { addMinutes, localDate, type Instant } from '@oilcan/core/kernel';
+import type { Code } from '@oilcan/core/labels';
+import type { Asset, Installation } from '@oilcan/core/plant';
 import type { Sector } from './mountain';
 import { settings, tess } from './people';
 import { partIdOf } from './stores';

@@ -1,18 +1,13 @@
 import {
   asId,
   parseInstant,
-  type Asset,
-  type AssetCondition,
   type AssetId,
   type Instant,
-  type Limits,
-  type MeasuringPoint,
-  type Place,
   type PlaceId,
   type PointId,
-  type ReadingValue,
   type SiteId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import type { Asset, AssetCondition, Limits, MeasuringPoint, Place, ReadingValue } from '@oilcan/core/plant';
 import { randomFor } from '../random';
 import type { AssetPlan } from './asset-plan';
 import { assetPlans } from './assets';

@@ -1,16 +1,7 @@
-import {
-  asId,
-  rateId,
-  type Crew,
-  type CrewId,
-  type LaborRate,
-  type Person,
-  type PersonId,
-  type Rate,
-  type Settings,
-  type Site,
-  type SiteId,
-} from '@oilcan/core';
+import { asId, type CrewId, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import type { LaborRate } from '@oilcan/core/labor';
+import type { Crew, Person, Site } from '@oilcan/core/people';
+import { rateId, type Rate, type Settings } from '@oilcan/core/settings';
 
 export const lifts = asId<SiteId>('site-lifts');
 export const snow = asId<SiteId>('site-snow');

@@ -1,4 +1,4 @@
-import type { Limits } from '@oilcan/core';
+import type { Limits } from '@oilcan/core/plant';
 
 /** A measuring point and how its value behaves over the years. */
 export interface PointPlan {

@@ -1,17 +1,5 @@
-import {
-  asId,
-  stockLevelId,
-  type Bin,
-  type BinId,
-  type Instant,
-  type Movement,
-  type Part,
-  type PartId,
-  type StockLevel,
-  type Store,
-  type StoreId,
-  type Thousandths,
-} from '@oilcan/core';
+import { asId, type BinId, type Instant, type PartId, type StoreId, type Thousandths } from '@oilcan/core/kernel';
+import { stockLevelId, type Bin, type Movement, type Part, type StockLevel, type Store } from '@oilcan/core/stock';
 import { randomFor } from '../random';
 import { lifts } from './people';
 import { partPlans, successors, type PartPlan } from './parts';

@@ -1,4 +1,4 @@
-import type { IsolationPoint, KitTool } from '@oilcan/core';
+import type { IsolationPoint, KitTool } from '@oilcan/core/work';
 
 const mainSwitch: IsolationPoint = {
   id: 'main-switch',

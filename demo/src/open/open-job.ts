@@ -1,4 +1,4 @@
-import type { HoldReason, Urgency, WorkKind } from '@oilcan/core';
+import type { HoldReason, Urgency, WorkKind } from '@oilcan/core/work';
 
 /** A job that is open when the demo starts, written out by hand. */
 export interface OpenJob {

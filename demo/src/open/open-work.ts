@@ -4,22 +4,18 @@ import {
   inZone,
   instantFromMillis,
   startOfDay,
-  type Asset,
   type CrewId,
-  type Entry,
-  type EntryContent,
   type EntryId,
   type Instant,
   type PersonId,
   type PointId,
-  type Step,
-  type StepAnswer,
   type StepId,
-  type StepQuestion,
-  type WorkOrder,
   type WorkOrderId,
   minutesBetween,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
+import type { Step, StepAnswer, StepQuestion } from '@oilcan/core/steps';
+import type { Entry, EntryContent, WorkOrder } from '@oilcan/core/work';
 import { settings, technicianOf, tess } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
 import { pointPlans } from '../mountain/points';
@@ -117,8 +113,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
       const [hazard, control] = hazardList[id] ?? ['', ''];
       return { id, hazard, control };
     }),
-    formerly: null,
-    hazardsSince: null,
+    previousAssignees: null,
     kit: job.kit.map(([part, quantity, unit]) => ({
       partId: partIdOf(part),
       binId: shelfOf(part).bin.id,
@@ -134,7 +129,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
     closedAt: null,
     held: job.held === undefined ? null : { reason: job.held[0], note: job.held[1] },
     handedBack: job.handedBack === undefined ? null : { reason: job.handedBack, by: tess.id, since: createdAt },
-    turned: null,
+    lastTransition: null,
   };
   const entries: Entry[] = [];
   const enter = (by: PersonId, when: Instant, content: EntryContent): Entry => {

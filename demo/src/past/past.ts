@@ -3,20 +3,17 @@ import {
   asId,
   inZone,
   instantFromMillis,
-  laborCost,
-  levelOf,
-  partCost,
   startOfDay,
-  type Asset,
-  type Entry,
-  type EntryContent,
   type EntryId,
   type Instant,
   type PointId,
-  type ReadingValue,
-  type WorkOrder,
   type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import { laborCost } from '@oilcan/core/labor';
+import type { Asset, ReadingValue } from '@oilcan/core/plant';
+import { levelOf } from '@oilcan/core/readings';
+import { partCost } from '@oilcan/core/stock';
+import type { Entry, EntryContent, WorkOrder } from '@oilcan/core/work';
 import { laborRateOf, settings, technicianOf, tess } from '../mountain/people';
 import { valueAt, type Sector } from '../mountain/mountain';
 import { pointPlans } from '../mountain/points';
@@ -216,9 +213,8 @@ export class PastWriter {
       state: isAccepted ? 'accepted' : 'finished',
       personIds: [person.id],
       crewId: null,
-      formerly: null,
+      previousAssignees: null,
       hazards: [],
-      hazardsSince: null,
       kit: [],
       tools: [],
       isolation: [],
@@ -227,7 +223,7 @@ export class PastWriter {
       closedAt: isAccepted ? addMinutes(made.finishedAt, 900) : null,
       held: null,
       handedBack: null,
-      turned: null,
+      lastTransition: null,
     };
   }
 

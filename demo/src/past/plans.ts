@@ -1,4 +1,4 @@
-import type { WorkKind } from '@oilcan/core';
+import type { WorkKind } from '@oilcan/core/work';
 
 /** Planned work that comes round again and again. */
 export interface RoundPlan {

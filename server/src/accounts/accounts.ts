@@ -1,4 +1,4 @@
-import type { PersonId } from '@oilcan/core';
+import type { PersonId } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
 import { hashPassword } from './passwords';
 

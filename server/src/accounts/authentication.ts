@@ -1,4 +1,5 @@
-import { OilcanError, type Person } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';

@@ -1,11 +1,13 @@
-import { OilcanError, PROTOCOL_VERSION, type Person } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
+import { PROTOCOL } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
 import { readRow, type StoredRow } from '../db/sql-records';
 import { answers, answersNothing, shape } from '../docs/json-schema';
-import type { News } from '../sync/news';
+import type { News } from '../news/news';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
 import { giveCookie, SESSION_COOKIE } from './authentication';
 import { deviceWords } from './device-words';
@@ -89,7 +91,7 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
     { schema: { summary: 'What this server is, and the time it has', response: answers('What it is', aboutShape) } },
     async () => ({
       product: 'Oilcan',
-      protocol: PROTOCOL_VERSION,
+      protocol: PROTOCOL.newest,
       now: new Date().toISOString(),
       demo: config.demoPassword === null ? null : await demoPeople(database, config.demoPassword),
     }),

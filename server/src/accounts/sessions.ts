@@ -1,5 +1,5 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
-import { addMinutes, asId, instantFromMillis, type Instant, type PersonId } from '@oilcan/core';
+import { addMinutes, asId, instantFromMillis, type Instant, type PersonId } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
 
 /** A phone that was not used for this long signs in again. */

@@ -1,4 +1,4 @@
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 
 /** After so long without a wrong one, the waits begin anew. */
@@ -37,7 +37,7 @@ export class WrongPasswords {
   }
 
   /**
-   * Counts a try before it is judged, so that tries sent all at once count too. Throws `too_many_requests` with the seconds
+   * Counts a try before it is looked at, so that tries sent all at once count too. Throws `too_many_requests` with the seconds
    * to wait.
    */
   async begin(address: string, name: string): Promise<void> {

@@ -1,4 +1,5 @@
-import { asId, type AssetId, type Person, type PersonId, type PlaceId } from '@oilcan/core';
+import { asId, type AssetId, type PersonId, type PlaceId } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
 import {
   anAsset,
   ann,

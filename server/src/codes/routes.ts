@@ -1,4 +1,7 @@
-import { OilcanError, placeCode, readCode, type Asset, type Code, type Person, type Place } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import type { Code } from '@oilcan/core/labels';
+import type { Person } from '@oilcan/core/people';
+import { placeCode, readCode, type Asset, type Place } from '@oilcan/core/plant';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';

@@ -1,4 +1,4 @@
-import { assigneesOf, type WorkOrder } from '@oilcan/core';
+import { assigneesOf, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 
 interface Assignment {

@@ -1,19 +1,20 @@
 import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import knex, { type Knex } from 'knex';
-import { bringPastUpToDate } from '../past/note-past';
 import { DatabaseProblem, problemWith } from './database-problem';
 import { migrations } from './migrations/migrations';
 import { SqliteClient } from './sqlite-client';
 
 /** What a program wants of a database. */
-interface Wanted {
+export interface Wanted {
   /** Whether one that is not there is an error, and not made. */
   readonly mustExist?: boolean;
   /** Whether it is left in the version in which it is. */
   readonly asItIs?: boolean;
   /** Hears of one that an older Oilcan wrote, once it is of this version. */
   readonly onUpgrade?: (sentence: string) => void;
+  /** What is done after the migrations, before anybody uses it. */
+  readonly bringUpToDate?: (connection: Knex) => Promise<void>;
 }
 
 const MEMORY = ':memory:';
@@ -23,7 +24,7 @@ const MEMORY = ':memory:';
  * what was acknowledged survives a power cut; one connection, so that changes follow one another. Throws
  * `DatabaseProblem` with one sentence for one that cannot be used.
  */
-export async function openDatabase(database: string, wanted: Wanted = {}): Promise<Knex> {
+export async function connect(database: string, wanted: Wanted = {}): Promise<Knex> {
   const isPostgres = /^postgres(ql)?:\/\//.test(database);
   const isFile = !isPostgres && database !== MEMORY;
   if (isFile && wanted.mustExist === true && !existsSync(database)) {
@@ -39,7 +40,7 @@ export async function openDatabase(database: string, wanted: Wanted = {}): Promi
       const count = (await migrations.getMigrations([])).length;
       if (done.length > 0 && done.length < count)
         wanted.onUpgrade?.(`The database ${database} was written by an older Oilcan. It is brought up to date.`);
-      await bringPastUpToDate(connection);
+      await wanted.bringUpToDate?.(connection);
     }
     if (isFile) keepPrivate(database);
     return connection;

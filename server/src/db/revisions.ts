@@ -1,4 +1,4 @@
-import type { Revision } from '@oilcan/core';
+import type { Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 
 /**

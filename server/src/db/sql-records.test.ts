@@ -1,7 +1,7 @@
-import { indexesOf, tableNames } from '@oilcan/core';
+import { tableNamed, tableNames } from '@oilcan/core/registry';
 import { aStep, workId, describeRecords } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
-import { openDatabase } from './connection';
+import { openDatabase } from '../database/open-database';
 import { currentRevision } from './revisions';
 import { SqlRecords, sqlName } from './sql-records';
 
@@ -67,7 +67,7 @@ describe('the migrations', () => {
     for (const table of tableNames) {
       const columns = Object.keys(await database(sqlName(table)).columnInfo());
       expect(columns.sort()).toEqual(
-        ['body', 'id', 'revision', ...indexesOf(table).map(([index]) => sqlName(index))].sort(),
+        ['body', 'id', 'revision', ...Object.keys(tableNamed(table).indexes).map(sqlName)].sort(),
       );
     }
   });

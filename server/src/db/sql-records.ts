@@ -1,18 +1,14 @@
 import {
-  audienceOf,
-  indexesOf,
-  isTableName,
-  seenBy,
-  tableNames,
-  tablesOfWork,
-  visibilityKeyOf,
+  anyTable,
   type Change,
   type IndexName,
   type Records,
   type Row,
   type TableName,
   type Tables,
-} from '@oilcan/core';
+  type TableSet,
+} from '@oilcan/core/records';
+import { audienceOf, isTableName, tableNamed, tableNames, tables, visibilityKeyOf } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
 import { noteAssignments } from './assignments';
 import { insertRows } from './insert-rows';
@@ -56,17 +52,14 @@ export function audiencesOf(person: { readonly id: string; readonly siteIds: rea
 /** Whom a row of a table concerns. */
 function audiencesOfRow(table: TableName, row: Row): Audience[] {
   const key = visibilityKeyOf(table);
-  if (key === null) return seenBy[table] === 'nobody' ? [] : [EVERYBODY];
+  if (key === null) return tableNamed(table).seenBy === 'nobody' ? [] : [EVERYBODY];
   const kind = key.column === 'site' || key.column === 'sites' ? 'site' : 'person';
   return audienceOf(table, row).map((id) => `${kind}:${id}`);
 }
 
-/** Rows that never come to be others' than they were when they were made. */
-const isSettled = (table: TableName): boolean =>
-  seenBy[table] === 'nobody' || table === 'notices' || tablesOfWork.some((each) => each === table);
-
 /** Records in SQL, within one transaction. Every row written takes the next revision. */
 export class SqlRecords implements Records {
+  readonly tables: TableSet = tables;
   readonly #transaction: Knex.Transaction;
   /** Whom what was written concerns. */
   readonly #audience = new Set<Audience>();
@@ -138,7 +131,7 @@ export class SqlRecords implements Records {
   }
 
   async #upsert(table: TableName, puts: readonly (Change & { revision: number })[]): Promise<void> {
-    const indexes = indexesOf(table);
+    const indexes = Object.entries(anyTable(this.tables, table).indexes);
     const columns = ['id', 'revision', 'body', ...indexes.map(([index]) => sqlName(index))];
     // A statement may not name a row twice: of one that was written twice, the last holds.
     const last = new Map(puts.map((put) => [put.id, put]));
@@ -158,7 +151,9 @@ export class SqlRecords implements Records {
   /** By `table/id`: those who saw a row, and do not see what it becomes. */
   async #lossesOf(changes: readonly Change[]): Promise<Map<string, readonly Audience[]>> {
     const losses = new Map<string, readonly Audience[]>();
-    const tables = new Set(changes.flatMap(({ table, row }) => (row === null || isSettled(table) ? [] : [table])));
+    const tables = new Set(
+      changes.flatMap(({ table, row }) => (row === null || tableNamed(table).audienceIsFixed ? [] : [table])),
+    );
     for (const table of tables) {
       const after = new Map(
         changes.flatMap(({ table: of, id, row }) => (of === table && row !== null ? [[id, row] as const] : [])),
@@ -176,7 +171,7 @@ export class SqlRecords implements Records {
 
   /** Whoever sees a row again is not told any more that it went. */
   async #forgetRemovals(table: TableName, puts: readonly Change[]): Promise<void> {
-    if (isSettled(table)) return;
+    if (tableNamed(table).audienceIsFixed) return;
     const rows = new Map(puts.map(({ id, row }) => [id, row]));
     const gone: { id: string; audience: Audience }[] = await this.#transaction('removals')
       .where('table_name', sqlName(table))

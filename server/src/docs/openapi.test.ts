@@ -2,16 +2,10 @@ import SwaggerParser from '@apidevtools/swagger-parser';
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
-import {
-  asId,
-  isOperationName,
-  operations,
-  PROTOCOL_VERSION,
-  PUSH_LIMIT,
-  roles,
-  type PersonId,
-  type PushAnswer,
-} from '@oilcan/core';
+import { asId, type PersonId } from '@oilcan/core/kernel';
+import { roles } from '@oilcan/core/operations';
+import { isOperationName, operations } from '@oilcan/core/registry';
+import { PROTOCOL, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { anOperation, aPerson, aStep, put, smallWorks } from '@oilcan/core/testing';
 import { startTestServer, type TestServer } from '../testing/test-server';
 
@@ -116,7 +110,7 @@ const brokenOf = (values: fc.Arbitrary<unknown>): fc.Arbitrary<unknown> =>
       return JSON.parse(JSON.stringify(given)) as unknown;
     });
 
-const judgedElsewhere = ['invalid', 'control_characters', 'text_too_long'];
+const refusedForTheirForm = ['invalid', 'control_characters', 'text_too_long'];
 
 async function outcomesOf(given: readonly (readonly [string, unknown])[]): Promise<PushAnswer['outcomes']> {
   const made = given.map(([name, args]) => ({
@@ -184,14 +178,14 @@ describe('the description of the API', () => {
 });
 
 describe('operations', () => {
-  it.each(names.map((name) => [name]))('%s: what is described is judged, and nothing else is', async (name) => {
+  it.each(names.map((name) => [name]))('%s: what is described is applied, and nothing else is', async (name) => {
     const schema = api.components.schemas[name] ?? {};
     const good = fc.sample(valuesOf(schema), { numRuns: 40, seed: 1 });
     const bad = fc.sample(brokenOf(valuesOf(schema)), { numRuns: 60, seed: 2 }).filter((args) => !allows(schema, args));
     expect(good.every((args) => allows(schema, args))).toBe(true);
     expect(bad.length).toBeGreaterThan(20);
     for (const [index, { outcome }] of (await outcomesOf(good.map((args) => [name, args]))).entries()) {
-      const isRefusedForItsForm = !outcome.ok && judgedElsewhere.includes(outcome.code);
+      const isRefusedForItsForm = !outcome.ok && refusedForTheirForm.includes(outcome.code);
       expect([good[index], isRefusedForItsForm && outcome]).toEqual([good[index], false]);
     }
     for (const [index, { outcome }] of (await outcomesOf(bad.map((args) => [name, args]))).entries())
@@ -230,7 +224,7 @@ describe('routes', () => {
   // A stream without end; signing out would end the test's own session; a change of the password its account.
   const leftOut = ['get /api/news', 'delete /api/session', 'put /api/password'];
 
-  it('judge what is described, refuse what is not, and never fail', async () => {
+  it('take what is described, refuse what is not, and never fail', async () => {
     for (const [path, methods] of Object.entries(api.paths)) {
       for (const [method, route] of Object.entries(methods)) {
         if (leftOut.includes(`${method} ${path}`)) continue;
@@ -248,7 +242,7 @@ describe('routes', () => {
           for (const [inPath, query, payload] of asked) {
             // Of the two of which a past may be, exactly one is named; OpenAPI has no words for that.
             if (path === '/api/past' && isGood) Reflect.deleteProperty(query, 'place');
-            if (path === '/api/sync' && isGood) query['protocol'] = PROTOCOL_VERSION;
+            if (path === '/api/sync' && isGood) query['protocol'] = PROTOCOL.newest;
             const answer = await ask(method, path, { path: inPath, query, body: payload });
             const code = answer.statusCode >= 400 ? answer.json<{ code: string }>().code : 'fine';
             expect([method, path, inPath, query, payload, answer.statusCode < 500]).toEqual([
@@ -291,7 +285,7 @@ describe('routes', () => {
       }
     }
     const [sample] = [anOperation('note.add', { workOrderId: 'w' as never, text: '' }, { by: everyRole.id })];
-    const batch = JSON.stringify({ protocol: PROTOCOL_VERSION, operations: [sample, { ...sample, id: nextId() }] });
+    const batch = JSON.stringify({ protocol: PROTOCOL.newest, operations: [sample, { ...sample, id: nextId() }] });
     const answer = await works.ask(cookie, {
       method: 'POST',
       url: '/api/operations',

@@ -1,15 +1,8 @@
 import swagger from '@fastify/swagger';
 import swaggerUi from '@fastify/swagger-ui';
-import {
-  definitionOf,
-  errorCodes,
-  isOperationName,
-  operations,
-  PROTOCOL_VERSION,
-  PUSH_LIMIT,
-  roles,
-  tableNames,
-} from '@oilcan/core';
+import { roles } from '@oilcan/core/operations';
+import { errorCodes, isOperationName, operationNamed, operations, tableNames } from '@oilcan/core/registry';
+import { PROTOCOL, PUSH_LIMIT } from '@oilcan/core/sync';
 import type { FastifyInstance, FastifySchema } from 'fastify';
 import plugin from 'fastify-plugin';
 import * as yup from 'yup';
@@ -33,11 +26,15 @@ const operation: JsonSchema = {
       maximum: HUNDRED_YEARS,
       description: 'Milliseconds that the clock of the device was ahead.',
     },
-    knew: { type: 'string', format: 'date-time', description: 'Up to when its person could know of others, UTC.' },
+    knownUntil: {
+      type: 'string',
+      format: 'date-time',
+      description: 'Up to when its person could know of others, UTC.',
+    },
     by: NAME,
     device: NAME,
   },
-  required: ['id', 'name', 'args', 'at', 'ahead', 'knew', 'by', 'device'],
+  required: ['id', 'name', 'args', 'at', 'ahead', 'knownUntil', 'by', 'device'],
   additionalProperties: false,
   oneOf: operationNames.map((name) => ({ properties: { name: { const: name }, args: shape.ref(name) } })),
 };
@@ -103,7 +100,7 @@ function components(): Record<string, JsonSchema> {
     Problem: problem,
     ...Object.fromEntries(
       operationNames.map((name) => {
-        const { label, roles: of, schema } = definitionOf(name);
+        const { label, roles: of, schema } = operationNamed(name);
         const description = `For a ${of.join(' or ')}: ${label}.`;
         return [name, { ...toJsonSchema(schema), title: name, description }];
       }),
@@ -143,7 +140,7 @@ async function describe(server: FastifyInstance): Promise<void> {
       openapi: '3.1.0',
       info: {
         title: 'Oilcan',
-        version: String(PROTOCOL_VERSION),
+        version: String(PROTOCOL.newest),
         description:
           'Changes go in as operations (POST /api/operations) and come back as rows (GET /api/sync). ' +
           'The arguments of every operation are under Schemas, by its name. Errors are RFC 9457 problem details.',

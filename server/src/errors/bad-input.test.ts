@@ -1,4 +1,5 @@
-import { catalogue, isErrorCode, PROTOCOL_VERSION, PUSH_LIMIT, REQUEST_BYTES_LIMIT } from '@oilcan/core';
+import { catalogue, isErrorCode } from '@oilcan/core/registry';
+import { PROTOCOL, PUSH_LIMIT, REQUEST_BYTES_LIMIT } from '@oilcan/core/sync';
 import { anOperation, ann, aStep, binId, bob, lea, partId, smallWorks, workId } from '@oilcan/core/testing';
 import type { InjectOptions } from 'fastify';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
@@ -54,18 +55,18 @@ describe('a bad request', () => {
       415,
       'media_type_unsupported',
     ],
-    ['no operations', push({ protocol: PROTOCOL_VERSION, operations: [] }), 400, 'invalid'],
+    ['no operations', push({ protocol: PROTOCOL.newest, operations: [] }), 400, 'invalid'],
     ['a list instead of an object', push([1, 2]), 400, 'invalid'],
     ['null', push(null), 400, 'invalid'],
-    ['an unknown field', push({ protocol: PROTOCOL_VERSION, operations: [{}], admin: true }), 400, 'invalid'],
+    ['an unknown field', push({ protocol: PROTOCOL.newest, operations: [{}], admin: true }), 400, 'invalid'],
     ['a number as text', push({ protocol: '1', operations: [{}] }), 400, 'invalid'],
-    ['an older protocol', push({ protocol: PROTOCOL_VERSION - 1, operations: [{}] }), 426, 'protocol_older'],
-    ['a newer protocol', push({ protocol: PROTOCOL_VERSION + 1, operations: [{}] }), 426, 'protocol_newer'],
+    ['an older protocol', push({ protocol: PROTOCOL.oldest - 1, operations: [{}] }), 426, 'protocol_older'],
+    ['a newer protocol', push({ protocol: PROTOCOL.newest + 1, operations: [{}] }), 426, 'protocol_newer'],
     ['a pull of an older protocol', { url: '/api/sync?since=0&protocol=1' }, 426, 'protocol_older'],
     ['a pull of no protocol', { url: '/api/sync?since=0' }, 400, 'invalid'],
     [
       'too many operations',
-      push({ protocol: PROTOCOL_VERSION, operations: Array.from({ length: PUSH_LIMIT + 1 }, () => ({})) }),
+      push({ protocol: PROTOCOL.newest, operations: Array.from({ length: PUSH_LIMIT + 1 }, () => ({})) }),
       413,
       'too_many_operations',
     ],
@@ -81,7 +82,7 @@ describe('a bad request', () => {
     [
       'another origin',
       {
-        ...push({ protocol: PROTOCOL_VERSION, operations: [{}] }),
+        ...push({ protocol: PROTOCOL.newest, operations: [{}] }),
         headers: { 'content-type': 'application/json', origin: 'https://elsewhere.example' },
       },
       403,
@@ -90,7 +91,7 @@ describe('a bad request', () => {
     [
       'an unreadable origin',
       {
-        ...push({ protocol: PROTOCOL_VERSION, operations: [{}] }),
+        ...push({ protocol: PROTOCOL.newest, operations: [{}] }),
         headers: { 'content-type': 'application/json', origin: 'null' },
       },
       403,
@@ -124,8 +125,8 @@ describe('a bad request', () => {
     ['an invented cookie', 'oilcan_session=abc', 'session_expired'],
   ])('with %s is not let in', async (_, given, code) => {
     for (const options of [
-      push({ protocol: PROTOCOL_VERSION, operations: [{}] }),
-      { url: `/api/sync?since=0&protocol=${PROTOCOL_VERSION}` },
+      push({ protocol: PROTOCOL.newest, operations: [{}] }),
+      { url: `/api/sync?since=0&protocol=${PROTOCOL.newest}` },
       { url: '/api/session' },
     ]) {
       const answer = await works.ask(given, options);
@@ -157,7 +158,12 @@ describe('a bad operation', () => {
       'ahead',
     ],
     ['from the year 1969', () => ({ ...operation('work.start', onWork), at: '1969-12-31T23:00:00Z' }), 'invalid', 'at'],
-    ['that does not say what was known', () => ({ ...operation('work.start', onWork), knew: null }), 'invalid', 'knew'],
+    [
+      'that does not say what was known',
+      () => ({ ...operation('work.start', onWork), knownUntil: null }),
+      'invalid',
+      'knownUntil',
+    ],
     ['with a field too many', () => operation('work.start', { ...onWork, force: true }), 'invalid', null],
     [
       'on work that does not exist',

@@ -7,7 +7,7 @@ const ofDatabase = (code: string): Error =>
 describe('an error of the database', () => {
   it('is busy when another writes, to be tried again soon', () => {
     for (const code of ['SQLITE_BUSY', 'SQLITE_BUSY_SNAPSHOT', 'SQLITE_LOCKED']) {
-      expect(translate(ofDatabase(code) as never)).toMatchObject({ code: 'busy', status: 503, values: { seconds: 1 } });
+      expect(translate(ofDatabase(code) as never)).toMatchObject({ code: 'busy', values: { seconds: 1 } });
     }
   });
 

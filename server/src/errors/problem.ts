@@ -1,4 +1,6 @@
-import { OilcanError, REQUEST_BYTES_LIMIT, type ErrorCode, type ErrorValues } from '@oilcan/core';
+import { OilcanError, type ErrorCode, type ErrorValues } from '@oilcan/core/kernel';
+import { sentenceFor, statusFor } from '@oilcan/core/registry';
+import { REQUEST_BYTES_LIMIT } from '@oilcan/core/sync';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import { isBusy } from '../db/database-problem';
@@ -18,8 +20,8 @@ export interface Problem {
 function problemOf(error: OilcanError, requestId: string): Problem {
   return {
     type: `urn:oilcan:problem:${error.code}`,
-    title: error.message,
-    status: error.status,
+    title: sentenceFor(error.code, error.values),
+    status: statusFor(error.code),
     code: error.code,
     values: error.values,
     field: error.field ?? null,
@@ -59,7 +61,7 @@ export function translate(error: FastifyError | OilcanError): OilcanError {
 async function problems(server: FastifyInstance): Promise<void> {
   server.setErrorHandler((error: FastifyError | OilcanError, request: FastifyRequest, reply: FastifyReply) => {
     const translated = translate(error);
-    if (translated.status >= 500) request.log.error({ err: error }, 'request failed');
+    if (statusFor(translated.code) >= 500) request.log.error({ err: error }, 'request failed');
     return sendProblem(reply, translated, request.id);
   });
 }
@@ -69,7 +71,7 @@ export function sendProblem(reply: FastifyReply, error: OilcanError, requestId: 
   // RFC 9110, section 10.2.3.
   if (typeof seconds === 'number') reply.header('retry-after', String(seconds));
   return reply
-    .code(error.status)
+    .code(statusFor(error.code))
     .header('content-type', 'application/problem+json; charset=utf-8')
     .header('cache-control', 'no-store')
     .send(JSON.stringify(problemOf(error, requestId)));

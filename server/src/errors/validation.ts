@@ -1,4 +1,4 @@
-import { inheritedKeyIn, NOT_PLAIN, OilcanError } from '@oilcan/core';
+import { inheritedKeyIn, NOT_PLAIN, OilcanError } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import plugin from 'fastify-plugin';
 import * as yup from 'yup';

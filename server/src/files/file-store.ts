@@ -3,7 +3,8 @@ import { createReadStream, type ReadStream } from 'node:fs';
 import { mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { OilcanError, pictureTypeOf, type FileId, type PictureType } from '@oilcan/core';
+import { pictureTypeOf, type PictureType } from '@oilcan/core/files';
+import { OilcanError, type FileId } from '@oilcan/core/kernel';
 
 /** A file that was begun and not gone on with for so long is removed. */
 const ABANDONED_MILLISECONDS = 14 * 24 * 3_600_000;

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { asId, FILE_BYTES_LIMIT, type FileId, type PersonId } from '@oilcan/core';
+import { FILE_BYTES_LIMIT } from '@oilcan/core/files';
+import { asId, type FileId, type PersonId } from '@oilcan/core/kernel';
 import { anOperation, ann, aPerson, bob, noon, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
 import { SqlRecords } from '../db/sql-records';
 import { codesOf, giveAccount, startTestServer, type TestServer } from '../testing/test-server';
@@ -134,7 +135,7 @@ describe('a file', () => {
     expect(answers.map((answer) => answer.json<{ isWhole: boolean }>().isWhole)).toEqual([true, true]);
   });
 
-  it('goes before the operation that names it, which is not judged until then', async () => {
+  it('goes before the operation that names it, which is not applied until then', async () => {
     const operation = photo(id);
     expect(codesOf(await works.push(cookie, [operation]))).toEqual(['file_missing']);
     await send(id, file, 0, 1_000);

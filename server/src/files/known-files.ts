@@ -1,4 +1,5 @@
-import type { FileId, Person } from '@oilcan/core';
+import type { FileId } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
 import type { Knex } from 'knex';
 
 /** Whether a person has brought a file themselves, whole. */

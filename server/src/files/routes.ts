@@ -1,11 +1,5 @@
-import {
-  FILE_BYTES_LIMIT,
-  FILE_PIECE_BYTES,
-  instantFromMillis,
-  isFileId,
-  OilcanError,
-  type FileId,
-} from '@oilcan/core';
+import { FILE_BYTES_LIMIT, FILE_PIECE_BYTES, isFileId } from '@oilcan/core/files';
+import { instantFromMillis, OilcanError, type FileId } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';

@@ -1,4 +1,4 @@
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import { answers, shape } from '../docs/json-schema';

@@ -6,7 +6,7 @@ import { Readable } from 'node:stream';
 import { aWorkOrder, ann, workId } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
 import { findAccount } from '../accounts/accounts';
-import { openDatabase } from '../db/connection';
+import { openDatabase } from '../database/open-database';
 import { FileStore } from '../files/file-store';
 import { loadRows } from './load';
 

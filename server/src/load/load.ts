@@ -1,6 +1,9 @@
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
-import { asId, instantFromMillis, isFileId, isTableName, type Change, type PersonId } from '@oilcan/core';
+import { isFileId } from '@oilcan/core/files';
+import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
+import type { Change } from '@oilcan/core/records';
+import { isTableName } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
 import { isBusy } from '../db/database-problem';

@@ -1,4 +1,5 @@
-import { addMinutes, isNoticeKept, type Instant, type Notice } from '@oilcan/core';
+import { addMinutes, type Instant } from '@oilcan/core/kernel';
+import { tables } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
 import { readRow, type StoredRow } from '../db/sql-records';
 
@@ -12,8 +13,8 @@ const IDS_PER_STATEMENT = 400;
 export async function clearAway(transaction: Knex.Transaction, now: Instant): Promise<void> {
   const stored: StoredRow[] = await transaction<StoredRow>('notices').select('id', 'body');
   const old = stored.flatMap((each) => {
-    const notice: Notice = readRow('notices', each);
-    return isNoticeKept(notice, now) ? [] : [notice.id];
+    const notice = readRow('notices', each);
+    return tables.notices.isOutlived?.(notice, now) === true ? [notice.id] : [];
   });
   for (let start = 0; start < old.length; start += IDS_PER_STATEMENT) {
     const some = old.slice(start, start + IDS_PER_STATEMENT);

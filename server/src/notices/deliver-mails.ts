@@ -1,12 +1,8 @@
-import {
-  instantFromMillis,
-  noticeDetail,
-  noticeHeadlines,
-  retryDelay,
-  SETTINGS_ID,
-  type Notice,
-  type Settings,
-} from '@oilcan/core';
+import { instantFromMillis } from '@oilcan/core/kernel';
+import { noticeHeadlines, type Notice } from '@oilcan/core/notices';
+import { noticeDetail } from '@oilcan/core/registry';
+import { SETTINGS_ID, type Settings } from '@oilcan/core/settings';
+import { retryDelay } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Mail, MailSender } from '../standins/mail';
 import { allOf } from './notices-of-push';

@@ -2,7 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { FileStore } from '../files/file-store';
 import type { MailSender } from '../standins/mail';
-import type { News } from '../sync/news';
+import type { News } from '../news/news';
 import { deliverMails } from './deliver-mails';
 import { watchTime } from './watch-time';
 

@@ -1,18 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import {
-  byId,
-  noticeChoiceOf,
-  noticesOfChange,
-  type Change,
-  type Entry,
-  type Follow,
-  type Instant,
-  type Notice,
-  type Person,
-  type PersonId,
-  type Tables,
-  type WorkOrder,
-} from '@oilcan/core';
+import { byId, type Instant, type PersonId } from '@oilcan/core/kernel';
+import { noticeChoiceOf, type Follow, type Notice } from '@oilcan/core/notices';
+import type { Person } from '@oilcan/core/people';
+import type { Change, Tables } from '@oilcan/core/records';
+import { isForAnother, noticesOfChange } from '@oilcan/core/registry';
+import type { Entry, WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { readRow, sqlName, type SqlRecords, type StoredRow } from '../db/sql-records';
 import { worksTouchedBy } from '../past/note-past';
@@ -53,12 +45,6 @@ function entriesOn(workOrderId: string, changes: readonly Change[]): Entry[] {
   return changes.flatMap((change) =>
     change.table === 'entries' && change.row?.workOrderId === workOrderId ? [change.row] : [],
   );
-}
-
-/** Whether an entry was made in the name of somebody else. */
-function isForAnother({ by, content }: Entry): boolean {
-  if (content.kind === 'labor') return content.stoppedBecause !== undefined;
-  return content.kind === 'isolation' && content.ofPersonId !== null && content.ofPersonId !== by;
 }
 
 /** Notices as rows, without those that their people do not want; mails that were wanted are queued. */

@@ -1,17 +1,10 @@
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-  addMinutes,
-  noticeDetail,
-  noticesOfLate,
-  startOfDay,
-  toMillis,
-  type Change,
-  type Notice,
-  asId,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { addMinutes, startOfDay, toMillis, asId, type WorkOrderId } from '@oilcan/core/kernel';
+import { noticesOfLate, type Notice } from '@oilcan/core/notices';
+import type { Change } from '@oilcan/core/records';
+import { noticeDetail } from '@oilcan/core/registry';
 import {
   aLevel,
   ann,

@@ -1,4 +1,6 @@
-import { hasRole, noticeHeadlines, OilcanError, type Notice } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import { noticeHeadlines, type Notice } from '@oilcan/core/notices';
+import { hasRole } from '@oilcan/core/operations';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';

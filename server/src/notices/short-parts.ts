@@ -1,13 +1,7 @@
-import {
-  byId,
-  kitListParts,
-  stockLevelId,
-  usedIn,
-  type KitListRows,
-  type NoticeFact,
-  type WorkOrder,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { byId, type WorkOrderId } from '@oilcan/core/kernel';
+import { kitListParts, type KitListRows } from '@oilcan/core/kit-list';
+import { stockLevelId, usedIn } from '@oilcan/core/stock';
+import type { NoticeFact, WorkOrder } from '@oilcan/core/work';
 import type { SqlRecords } from '../db/sql-records';
 
 /**

@@ -1,13 +1,7 @@
-import {
-  instantFromMillis,
-  noticesOfLate,
-  noticesOfShort,
-  SETTINGS_ID,
-  settingsAt,
-  startOfDay,
-  type Notice,
-  type WorkOrder,
-} from '@oilcan/core';
+import { instantFromMillis, startOfDay } from '@oilcan/core/kernel';
+import { noticesOfLate, noticesOfShort, type Notice } from '@oilcan/core/notices';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
+import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';

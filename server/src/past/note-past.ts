@@ -1,4 +1,7 @@
-import { doneAt, pastJobOf, type Change, type Entry, type PastJob, type WorkOrder } from '@oilcan/core';
+import type { PastJob } from '@oilcan/core/past';
+import type { Change } from '@oilcan/core/records';
+import { pastJobOf } from '@oilcan/core/registry';
+import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 

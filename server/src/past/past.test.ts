@@ -1,4 +1,5 @@
-import { asId, type AssetId, type PastAnswer, type PlaceId, type SiteId, type WorkOrderId } from '@oilcan/core';
+import { asId, type AssetId, type PlaceId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { PastAnswer } from '@oilcan/core/past';
 import {
   anAsset,
   ann,

@@ -1,4 +1,5 @@
-import { instantFromMillis, type AssetId, type PastOf, type PlaceId } from '@oilcan/core';
+import { instantFromMillis, type AssetId, type PlaceId } from '@oilcan/core/kernel';
+import type { PastOf } from '@oilcan/core/past';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';

@@ -1,4 +1,6 @@
-import { assigneesOf, endOf, tablesOfWork, type Change, type WorkOrder } from '@oilcan/core';
+import type { Change } from '@oilcan/core/records';
+import { tablesOfWork } from '@oilcan/core/registry';
+import { assigneesOf, endOf, type WorkOrder } from '@oilcan/core/work';
 import type { SqlRecords } from '../db/sql-records';
 
 /**

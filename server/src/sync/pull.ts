@@ -1,33 +1,22 @@
 import { createHash } from 'node:crypto';
+import { instantFromMillis, OilcanError, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Crew, Person } from '@oilcan/core/people';
+import { amongSeveral, type Change, type TableName, type Viewer } from '@oilcan/core/records';
 import {
-  amongSeveral,
-  carriedSince,
-  carriesWholeFor,
-  instantFromMillis,
+  isKnownAt,
   mayLookInto,
-  OilcanError,
-  PULL_PAGE_ROWS,
-  seesLaborCost,
-  SETTINGS_ID,
   shownTo,
+  tableNamed,
   tableNames,
   tablesOfWork,
   visibilityKeyOf,
-  type Change,
-  type Crew,
-  type Instant,
-  type Person,
-  type PullAnswer,
-  type Revision,
-  type Settings,
-  type TableName,
-  type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/registry';
+import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
+import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
+import { carriedSince, carriesWholeFor } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { audiencesOf, readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-records';
-
-const isOfWork = (table: TableName): boolean => tablesOfWork.some((each) => each === table);
 
 /** What a person may see and carries, and its name: when that changes, the phone begins anew. */
 interface Scope {
@@ -35,13 +24,13 @@ interface Scope {
   readonly siteIds: readonly string[];
   readonly wholeFor: 'all' | readonly string[];
   readonly person: Person;
-  readonly settings: Pick<Settings, 'laborCostSeenBy'>;
-  /** Whether the person sees what people's time costs. */
-  readonly seesCost: boolean;
+  readonly viewer: Viewer;
+  /** The version of the protocol on which phone and server agreed. */
+  readonly version: number;
 }
 
-/** The scope of a person in this database. */
-export async function scopeOf(database: Knex, person: Person): Promise<Scope> {
+/** The scope of a person in this database, for a phone that speaks a version of the protocol. */
+export async function scopeOf(database: Knex, person: Person, version: number = PROTOCOL.newest): Promise<Scope> {
   const identity: { id: string } | undefined = await database('identity').first('id');
   const crews: StoredRow[] = await database<StoredRow>('crews').select('id', 'revision', 'body');
   const carried = carriesWholeFor(
@@ -50,16 +39,16 @@ export async function scopeOf(database: Knex, person: Person): Promise<Scope> {
   );
   const wholeFor = carried === 'all' ? carried : [...carried].sort();
   const siteIds = [...person.siteIds].sort();
-  const settings = await settingsOf(database);
-  const seesCost = settings !== undefined && seesLaborCost(person, settings);
-  const named = JSON.stringify([identity?.id, siteIds, wholeFor, seesCost]);
+  const viewer = viewerOf(person, await settingsOf(database));
+  // A phone that was brought up to date fetches what it could not know before.
+  const named = JSON.stringify([identity?.id, siteIds, wholeFor, [...viewer.mayKnow], version]);
   return {
     name: createHash('sha256').update(named).digest('hex').slice(0, 16),
     siteIds,
     wholeFor,
     person,
-    seesCost,
-    settings: settings ?? { laborCostSeenBy: [] },
+    viewer,
+    version,
   };
 }
 
@@ -79,6 +68,11 @@ export interface PullSizes {
   readonly farBehind: number;
 }
 
+interface PullOptions extends PullSizes {
+  /** The version of the protocol that the phone and this server agreed on. */
+  readonly version: number;
+}
+
 /** One page of what changed since a revision, in the order in which it changed, as far as the person may see it. */
 export async function pull(
   database: Knex,
@@ -86,9 +80,9 @@ export async function pull(
   since: Revision,
   isFilling: boolean,
   nowMillis: number,
-  { pageRows, farBehind }: PullSizes = { pageRows: PULL_PAGE_ROWS, farBehind: FAR_BEHIND },
+  { version = PROTOCOL.newest, pageRows = PULL_PAGE_ROWS, farBehind = FAR_BEHIND }: Partial<PullOptions> = {},
 ): Promise<PullAnswer> {
-  const scope = await scopeOf(database, person);
+  const scope = await scopeOf(database, person, version);
   const now = instantFromMillis(nowMillis);
   const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now };
   const behind = (await currentRevision(database)) - since;
@@ -100,27 +94,33 @@ export async function pull(
     const page = found.slice(0, pageRows);
     const hasMore = found.length > pageRows;
     const revision = hasMore ? (page.at(-1)?.revision ?? newest) : newest;
-    return { changes: page.map(({ change }) => change), revision, hasMore, scope: scope.name, now };
+    const changes = page.map(({ change }) => change).filter((change) => isKnownAt(change, version));
+    return { changes, revision, hasMore, scope: scope.name, now };
   };
   return database.transaction(read, { readOnly: true });
 }
 
 /** A work order of the person's sites with everything recorded on it, whether phones carry it or not. */
-export async function readWork(database: Knex, person: Person, id: WorkOrderId): Promise<{ changes: Change[] }> {
+export async function readWork(
+  database: Knex,
+  person: Person,
+  id: WorkOrderId,
+  version: number = PROTOCOL.newest,
+): Promise<{ changes: Change[] }> {
   const stored: StoredRow | undefined = await database<StoredRow>('work_orders')
     .where('id', id)
     .whereIn('site', [...person.siteIds])
     .first();
   if (stored === undefined) throw new OilcanError('not_found', { what: 'work order' });
-  const { seesCost } = await scopeOf(database, person);
+  const { viewer } = await scopeOf(database, person);
   const changes: Change[] = [{ table: 'workOrders', id, row: readRow('workOrders', stored) }];
   for (const table of tablesOfWork) {
     const rows: StoredRow[] = await database<StoredRow>(sqlName(table)).where('work_order', id).orderBy('id');
     changes.push(
-      ...rows.map((each) => ({ table, id: each.id, row: shownTo(table, readRow(table, each), seesCost) }) as Change),
+      ...rows.map((each) => ({ table, id: each.id, row: shownTo(table, readRow(table, each), viewer) }) as Change),
     );
   }
-  return { changes };
+  return { changes: changes.filter((change) => isKnownAt(change, version)) };
 }
 
 interface Revised {
@@ -143,7 +143,7 @@ async function readSince(
 ): Promise<Revised[]> {
   const recentSince = carriedSince(now);
   const pieces = tableNames
-    .filter((table) => mayLookInto(table, scope.person, scope.settings))
+    .filter((table) => isPulled(table, scope))
     .map((table) => rowsOf(transaction, table, { scope, since, recentSince, limit, isFilling }));
   if (!isFilling) {
     pieces.push(goneSince(transaction, scope, since, recentSince, limit));
@@ -156,9 +156,15 @@ async function readSince(
     .select('name', 'id', 'revision', 'body');
   return found.map((each) => {
     const table = tableOfSqlName(each.name);
-    const row = each.body === null ? null : shownTo(table, readRow(table, each), scope.seesCost);
+    const row = each.body === null ? null : shownTo(table, readRow(table, each), scope.viewer);
     return { revision: Number(each.revision), change: { table, id: each.id, row } as Change };
   });
+}
+
+/** Whether rows of a table come to a phone at all. */
+function isPulled(table: TableName, { viewer, version }: Scope): boolean {
+  const { carried, since } = tableNamed(table);
+  return carried !== 'never' && since <= version && mayLookInto(table, viewer);
 }
 
 /** A limit within a union needs a statement of its own. */
@@ -187,16 +193,17 @@ function rowsOf(
   const query = transaction(sqlName(table)).where('revision', '>', since).orderBy('revision').limit(limit);
   // The first rows are found by what is carried; what is new since by its revision, each looked at by itself.
   const name = sqlName(table);
-  if (table === 'workOrders' && isFilling) query.whereIn('id', carriedWork(transaction, scope, recentSince, 'all'));
-  else if (table === 'workOrders') query.where((each) => isCarried(each, scope, recentSince));
-  else if (isOfWork(table) && isFilling) {
+  const { carried } = tableNamed(table);
+  if (carried === 'whileCurrent' && isFilling) query.whereIn('id', carriedWork(transaction, scope, recentSince, 'all'));
+  else if (carried === 'whileCurrent') query.where((each) => isCarried(each, scope, recentSince));
+  else if (carried === 'withWork' && isFilling) {
     query.whereIn('work_order', carriedWork(transaction, scope, recentSince, scope.wholeFor));
-  } else if (isOfWork(table)) {
+  } else if (carried === 'withWork') {
     const work = transaction('work_orders')
       .where('work_orders.id', transaction.ref(`${name}.work_order`))
       .where((each) => isCarried(each, scope, recentSince));
     if (scope.wholeFor !== 'all') work.whereIn('work_orders.id', givenTo(transaction, scope.wholeFor));
-    // With its limit it stays a question asked of each row, and is not turned into a join that begins with all work.
+    // With its limit it stays a question asked of each row, and is not made into a join that begins with all work.
     query.whereExists(work.select('work_orders.id').limit(1));
   } else ofAudience(query, scope, table);
   return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');

@@ -1,25 +1,17 @@
 import { createHash } from 'node:crypto';
+import { asId, instantFromMillis, OilcanError, type FileId, type Instant, type OperationId } from '@oilcan/core/kernel';
 import {
   accepted,
-  applyOperation,
-  asId,
-  checkProtocol,
-  fileNamedBy,
-  instantFromMillis,
   isFromTheFuture,
-  OilcanError,
-  PUSH_LIMIT,
   readOperation,
   refuse,
-  StagedRecords,
-  type FileId,
-  type Instant,
   type Operation,
-  type OperationId,
   type Outcome,
-  type Person,
-  type PushAnswer,
-} from '@oilcan/core';
+} from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import { StagedRecords } from '@oilcan/core/records';
+import { applyOperation, fileNamedBy } from '@oilcan/core/registry';
+import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 import { currentRevision } from '../db/revisions';
@@ -42,14 +34,16 @@ interface NewlyLogged extends LoggedOperation {
   readonly device: string;
   readonly at: string;
   readonly ahead: number;
-  readonly knew: string;
+  readonly known_until: string;
 }
 
-const logColumns = ['id', 'name', 'by_person', 'args', 'outcome', 'device', 'at', 'ahead', 'knew'] as const;
+const logColumns = ['id', 'name', 'by_person', 'args', 'outcome', 'device', 'at', 'ahead', 'known_until'] as const;
 
-/** Checks the envelope of a push; the operations in it are judged one by one. */
-export function checkEnvelope(request: { readonly protocol: number; readonly operations: readonly unknown[] }): void {
-  checkProtocol(request.protocol);
+/** Checks the envelope of a push; the operations in it are applied one by one. */
+export function checkEnvelope(
+  request: Pick<PushRequest, 'protocol' | 'oldest'> & { operations: readonly unknown[] },
+): void {
+  agreeOn({ newest: request.protocol, oldest: request.oldest ?? request.protocol });
   if (request.operations.length > PUSH_LIMIT) {
     throw new OilcanError('too_many_operations', { limit: PUSH_LIMIT }, 'operations');
   }
@@ -62,9 +56,9 @@ interface Pushed {
 }
 
 /**
- * Takes operations in their order, in one transaction: each is judged on what the ones before it left, and its
+ * Takes operations in their order, in one transaction: each is applied to what the ones before it left, and its
  * outcome, its rows and their revisions are written together or not at all. An operation that is known already
- * keeps its first outcome. What waits for its file, or was stamped by a clock that is ahead, is not judged yet: the
+ * keeps its first outcome. What waits for its file, or was stamped by a clock that is ahead, is not applied yet: the
  * phone sends it again, with its file or the right time.
  */
 export async function push(
@@ -153,7 +147,7 @@ function toLog(operation: Operation, outcome: Outcome): NewlyLogged {
     device: operation.device,
     at: operation.at,
     ahead: operation.ahead,
-    knew: operation.knew,
+    known_until: operation.knownUntil,
     args: outcome.ok ? JSON.stringify(operation.args) : loggedArgs(operation),
     outcome: JSON.stringify(outcome),
   };
@@ -186,7 +180,7 @@ const copyOf = ({ id, ahead }: Pick<Operation, 'id' | 'ahead'>): string => `${id
 
 /**
  * Copies of operations that came from the future, and all that were made after one: their devices are told the time and
- * stamp them anew. A copy that still bears the first stamp may come when that is past, and is not judged either.
+ * stamp them anew. A copy that still bears the first stamp may come when that is past, and is not applied either.
  */
 async function earlyCopies(
   transaction: Knex.Transaction,

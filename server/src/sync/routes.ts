@@ -1,10 +1,11 @@
-import { checkProtocol, pushSchema, type PushRequest, type WorkOrderId } from '@oilcan/core';
+import type { WorkOrderId } from '@oilcan/core/kernel';
+import { agreeOn, pushSchema, type PushRequest } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
 import { audiencesOf } from '../db/sql-records';
-import type { News } from './news';
+import type { News } from '../news/news';
 import { pull, readWork } from './pull';
 import { checkEnvelope, push } from './push';
 
@@ -13,6 +14,7 @@ const pullSchema = yup
     since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required(),
     filling: yup.boolean().default(false),
     protocol: yup.number().integer().required('Say which protocol you speak.'),
+    oldest: yup.number().integer(),
   })
   .noUnknown()
   .required();
@@ -70,7 +72,7 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     },
   );
 
-  server.get<{ Querystring: { since: number; filling: boolean; protocol: number } }>(
+  server.get<{ Querystring: { since: number; filling: boolean; protocol: number; oldest?: number } }>(
     '/sync',
     {
       schema: {
@@ -81,9 +83,10 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     },
     async (request, reply) => {
       const person = await server.personOf(request);
-      checkProtocol(request.query.protocol);
+      const { since, filling, protocol, oldest } = request.query;
+      const version = agreeOn({ newest: protocol, oldest: oldest ?? protocol });
       reply.header('cache-control', 'no-store');
-      return pull(database, person, request.query.since, request.query.filling, Date.now());
+      return pull(database, person, since, filling, Date.now(), { version });
     },
   );
 

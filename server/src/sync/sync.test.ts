@@ -1,13 +1,7 @@
-import {
-  addMinutes,
-  asId,
-  type Change,
-  type Operation,
-  type OperationId,
-  type PullAnswer,
-  type SiteId,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { addMinutes, asId, type OperationId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { Change } from '@oilcan/core/records';
+import type { PullAnswer } from '@oilcan/core/sync';
 import {
   anOperation,
   ann,
@@ -231,7 +225,7 @@ describe('pulling rows', () => {
     const lead = await works.signIn(lea);
     const { revision } = await works.pull(lead);
     const at = (minutes: number) => addMinutes(noon, minutes);
-    const stamped = { at: at(0), knew: at(-1) };
+    const stamped = { at: at(0), knownUntil: at(-1) };
     const answers = [1, 2].map((position) =>
       anOperation(
         'step.answer',
@@ -302,7 +296,7 @@ describe('pulling rows', () => {
     expect(idsIn(await works.pull(bobs, revision), 'steps')).toEqual([aStep(1).id, aStep(2).id]);
   });
 
-  it('sends back operations from the future with all made after them, and judges no late copy of them', async () => {
+  it('sends back operations from the future with all made after them, and applies no late copy of them', async () => {
     const { revision } = await works.pull(cookie);
     const hour = 3_600_000;
     const [early, after] = [

@@ -1,21 +1,9 @@
-import {
-  asId,
-  instantFromMillis,
-  isSeenBy,
-  roles,
-  seenBy,
-  settingsAt,
-  tableNames,
-  tablesOfWork,
-  type Person,
-  type PersonId,
-  type Role,
-  type Row,
-  type SiteId,
-  type TableName,
-  type Tables,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { asId, instantFromMillis, type PersonId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
+import { roles, type Role } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import type { Row, SeenBy, TableName, Tables } from '@oilcan/core/records';
+import { isSeenBy, tableNamed, tableNames, tablesOfWork } from '@oilcan/core/registry';
+import { viewerOf } from '@oilcan/core/settings';
 import {
   aBin,
   aCrew,
@@ -37,7 +25,7 @@ import {
   someSettings,
 } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
-import { openDatabase } from '../db/connection';
+import { openDatabase } from '../database/open-database';
 import { audiencesOf, SqlRecords } from '../db/sql-records';
 import { pull, readWork } from './pull';
 
@@ -161,8 +149,16 @@ const viewer = (role: Role, siteIds: readonly SiteId[], id: PersonId = ann.id): 
 const pulled = async (person: Person): Promise<readonly { table: TableName; id: string }[]> =>
   (await pull(database, person, 0, true, Date.now())).changes;
 
-/** What the tables say of themselves, written out once more by hand. */
-const expected: Readonly<Record<(typeof seenBy)[TableName], (person: Person) => boolean>> = {
+/** What a table says of itself. */
+const kindOf = (table: TableName): Expected => {
+  const { seenBy, confidential } = tableNamed(table);
+  return confidential === null ? seenBy : 'site, who sees costs';
+};
+
+type Expected = SeenBy | 'site, who sees costs';
+
+/** What that means, written out once more by hand. */
+const expected: Readonly<Record<Expected, (person: Person) => boolean>> = {
   nobody: () => false,
   own: ({ id }) => id === sam,
   given: ({ id }) => id === sam,
@@ -179,9 +175,9 @@ describe.each(tableNames.map((table) => [table]))('a row of %s', (table) => {
     'is shown to a %s with the sites %j exactly when it may be seen',
     async (role, siteIds) => {
       for (const person of [viewer(role, siteIds), viewer(role, siteIds, sam)]) {
-        const maySee = expected[seenBy[table]](person);
+        const maySee = expected[kindOf(table)](person);
         const row = samsRows.get(table);
-        expect(row !== undefined && isSeenBy(table, row, person, settingsAt(settings, undefined))).toBe(maySee);
+        expect(row !== undefined && isSeenBy(table, row, viewerOf(person, settings))).toBe(maySee);
         const isGiven = (await pulled(person)).some((each) => each.table === table && each.id === id());
         // What belongs to a work order is carried by whoever has it, and looked up by the others of its site.
         if (!isOfWork || role === 'lead' || person.id === sam || !maySee) expect(isGiven).toBe(maySee);
@@ -203,7 +199,7 @@ describe.each(tableNames.map((table) => [table]))('a row of %s', (table) => {
         for (const person of [viewer(role, siteIds), viewer(role, siteIds, sam)]) {
           const { changes } = await pull(database, person, before, false, Date.now());
           const isTold = changes.some((each) => each.table === table && each.id === id() && each.row === null);
-          const mayHaveSeen = expected[seenBy[table] === 'site, who sees costs' ? 'site' : seenBy[table]](person);
+          const mayHaveSeen = expected[tableNamed(table).seenBy](person);
           expect(isTold).toBe(mayHaveSeen);
         }
       }
@@ -281,7 +277,7 @@ describe('whom news concern', () => {
       });
       const stranger = viewer('lead', [site], asId<PersonId>('zoe'));
       const hears = audiencesOf(stranger).some((each) => concerned.has(each));
-      expect([table, hears]).toEqual([table, seenBy[table] === 'everybody']);
+      expect([table, hears]).toEqual([table, tableNamed(table).seenBy === 'everybody']);
     }
   });
 });

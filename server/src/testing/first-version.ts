@@ -1,4 +1,4 @@
-import type { Change } from '@oilcan/core';
+import type { Change } from '@oilcan/core/records';
 
 const at = '2026-11-20T08:00:00.000Z';
 const later = '2026-11-20T09:00:00.000Z';
@@ -116,11 +116,12 @@ export const asOfTheFirstVersion: Readonly<Record<string, readonly object[]>> = 
   ].map((row) => stored(row, { site: 'site', work_order: 'w-accepted', asset: 'asset', amends: null })),
 };
 
-const nowOf = (row: typeof accepted | typeof finished) => ({
+const nowOf = ({ turned, hazardsSince: _, ...row }: typeof accepted | typeof finished) => ({
   ...row,
+  lastTransition: turned,
   tools: [],
   isolation: [],
-  formerly: null,
+  previousAssignees: null,
   kit: [{ unit: null, ...kitPart }],
   hazards: [{ id: 'h', hazard: 'Drive starts', control: 'Lock out' }],
   tradeId: 'mechanical',

@@ -1,7 +1,9 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type Change, type Person, type PullAnswer, type PushAnswer, PROTOCOL_VERSION } from '@oilcan/core';
+import type { Person } from '@oilcan/core/people';
+import type { Change } from '@oilcan/core/records';
+import { type PullAnswer, type PushAnswer, PROTOCOL } from '@oilcan/core/sync';
 import { smallWorks } from '@oilcan/core/testing';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import type { Knex } from 'knex';
@@ -9,7 +11,7 @@ import { foldName } from '../accounts/accounts';
 import { hashPassword } from '../accounts/passwords';
 import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
-import { openDatabase } from '../db/connection';
+import { openDatabase } from '../database/open-database';
 import { SqlRecords } from '../db/sql-records';
 import { notePast, worksTouchedBy } from '../past/note-past';
 
@@ -68,10 +70,10 @@ export async function startTestServer(
       return `${cookie.name}=${cookie.value}`;
     },
     push: (cookie, operations) =>
-      ask(cookie, { method: 'POST', url: '/api/operations', payload: { protocol: PROTOCOL_VERSION, operations } }),
+      ask(cookie, { method: 'POST', url: '/api/operations', payload: { protocol: PROTOCOL.newest, operations } }),
     pull: async (cookie, since = 0) =>
       (
-        await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL_VERSION}` })
+        await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL.newest}` })
       ).json<PullAnswer>(),
     close: async () => {
       await server.close();

@@ -1,4 +1,4 @@
-import { asId, type AssetId } from '@oilcan/core';
+import { asId, type AssetId } from '@oilcan/core/kernel';
 import { aWorkOrder } from '@oilcan/core/testing';
 import { forgetLastRead, isAsRead, lastRead, questionKey, rememberRead, type LastRead } from './last-read';
 

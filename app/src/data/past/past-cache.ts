@@ -1,4 +1,4 @@
-import type { PastOf } from '@oilcan/core';
+import type { PastOf } from '@oilcan/core/past';
 import { forgetLastRead } from './last-read';
 
 const NAME = 'oilcan-past';

@@ -1,4 +1,5 @@
-import { addMinutes, asId, type AssetId, type PastJob, type WorkOrderId } from '@oilcan/core';
+import { addMinutes, asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { PastJob } from '@oilcan/core/past';
 import { aPastJob, aWorkOrder, noon, anEntry } from '@oilcan/core/testing';
 import { readAnswer } from './read-answer';
 

@@ -1,13 +1,6 @@
-import {
-  addMinutes,
-  findingsOf,
-  instantFromMillis,
-  modesOf,
-  pastJobOf,
-  usualFor,
-  watchedSince,
-  type PastAnswer,
-} from '@oilcan/core';
+import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
+import { findingsOf, modesOf, usualFor, watchedSince, type PastAnswer } from '@oilcan/core/past';
+import { pastJobOf } from '@oilcan/core/registry';
 import type { PastQuestion, ReadPast } from './read-past';
 
 /** Reads the past of an asset as it came from the server, with the open work of this phone, and says what is in it. */

@@ -1,4 +1,6 @@
-import type { Entry, Findings, Instant, JobLike, PastJob, Usual, WorkOrder } from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
+import type { Findings, JobLike, PastJob, Usual } from '@oilcan/core/past';
+import type { Entry, WorkOrder } from '@oilcan/core/work';
 
 /** What the worker is asked. */
 export interface PastQuestion {

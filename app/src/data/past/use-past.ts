@@ -1,5 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { idsWithin, isOpen, OilcanError, type JobLike, type PastOf, type WorkOrder } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import type { JobLike, PastOf } from '@oilcan/core/past';
+import { idsWithin } from '@oilcan/core/plant';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { httpLink } from '../http-link';
 import { Unreachable } from '../server-link';
 import { now, peekRows, usePhone, useRow, useRows, useTable } from '../store';

@@ -1,4 +1,4 @@
-import { asId, type FileId } from '@oilcan/core';
+import { asId, type FileId } from '@oilcan/core/kernel';
 import { askWorker } from '../ask-worker';
 
 /** A picture ready to be kept: a JPEG, at most 1,600 pixels long, named by its SHA-256. */

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { FileId, PictureType } from '@oilcan/core';
+import type { PictureType } from '@oilcan/core/files';
+import type { FileId } from '@oilcan/core/kernel';
 import { readFile } from '../store';
 
 /** Where a picture stands: an address to show it from, still being looked for, or not to be had without signal. */

@@ -1,4 +1,5 @@
-import { instantFromMillis, type Person } from '@oilcan/core';
+import { instantFromMillis } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
 import { ann, aStep, bob, newOperationId, smallWorks } from '@oilcan/core/testing';
 import { MemoryDatabase } from '../memory-database';
 import { noOtherWindows, type OtherWindows } from '../other-windows';

@@ -1,23 +1,14 @@
-import {
-  applyOperation,
-  MemoryRecords,
-  OilcanError,
-  type Change,
-  type FileId,
-  type Instant,
-  type Operation,
-  type OperationId,
-  type Outcome,
-  type Person,
-  type PullAnswer,
-  type PushAnswer,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { OilcanError, type FileId, type Instant, type OperationId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Operation, Outcome } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
+import { MemoryRecords, type Change } from '@oilcan/core/records';
+import { applyOperation, tables } from '@oilcan/core/registry';
+import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import { Unreachable, type FileAnswer, type ServerLink } from '../server-link';
 
-/** A server in memory that judges as the real one does, and can be out of reach or lose its answers. */
+/** A server in memory that applies operations as the real one does, and can be out of reach or lose its answers. */
 export class SmallServer {
-  readonly records = new MemoryRecords();
+  readonly records = new MemoryRecords(tables);
   signal: 'good' | 'none' | 'answers lost' = 'good';
   isSessionOver = false;
   scope = 'a';

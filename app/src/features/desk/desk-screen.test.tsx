@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
-import { addMinutes, asId, type WorkOrder, type WorkOrderId } from '@oilcan/core';
+import { addMinutes, asId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
 import { anEntry, ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { press, TestWorks, words } from '../../testing/works';

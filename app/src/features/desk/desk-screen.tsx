@@ -1,7 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { costOf, formatDuration, formatSums, isLate, isOpen, type WorkOrder } from '@oilcan/core';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { costOf } from '@oilcan/core/registry';
+import { isLate } from '@oilcan/core/shift';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, useRow, useRows, useSettings, useTable } from '../../data/store';
 import { httpLink } from '../../data/http-link';
 import { sentenceOfFailure, useAnswer } from '../../data/use-answer';

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { AssetDocument, AssetId } from '@oilcan/core';
+import type { AssetDocument } from '@oilcan/core/documents';
+import type { AssetId } from '@oilcan/core/kernel';
 import { useRows } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

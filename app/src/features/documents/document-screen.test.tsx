@@ -1,4 +1,4 @@
-import type { AssetDocument } from '@oilcan/core';
+import type { AssetDocument } from '@oilcan/core/documents';
 import { assetId, put, site, smallWorks } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { press, TestWorks, words } from '../../testing/works';

@@ -1,6 +1,7 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { documentTypeOf, OPENED_DOCUMENT_BYTES, pictureTypeOf, type AssetDocument } from '@oilcan/core';
+import { documentTypeOf, OPENED_DOCUMENT_BYTES, type AssetDocument } from '@oilcan/core/documents';
+import { pictureTypeOf } from '@oilcan/core/files';
 import { saveFile } from '../../data/save-file';
 import { readFile, useRow, type ReadFile } from '../../data/store';
 import { Button } from '../../ui/press';

@@ -1,4 +1,4 @@
-import type { AssetDocument, DocumentType } from '@oilcan/core';
+import type { AssetDocument, DocumentType } from '@oilcan/core/documents';
 
 const typeWords: Readonly<Record<DocumentType, string>> = {
   'application/pdf': 'PDF',

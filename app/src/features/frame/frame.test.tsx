@@ -1,5 +1,5 @@
 import { act, screen } from '@testing-library/react';
-import { asId, OilcanError, type PersonId, type SiteId } from '@oilcan/core';
+import { asId, OilcanError, type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { ann, aPerson, lea, noon, otherSite, put, site, smallWorks, workId, aSite } from '@oilcan/core/testing';
 import { listenForInstall } from '../../data/install';
 import { perform, usePhone } from '../../data/store';

@@ -1,7 +1,7 @@
 import { usePathname, useRouter } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Person } from '@oilcan/core';
+import type { Person } from '@oilcan/core/people';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { RULE, useIsWide, usePalette } from '../../ui/theme';

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
 import { httpLink } from '../../data/http-link';
 import { sentenceOfFailure } from '../../data/use-answer';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,4 +1,5 @@
-import { hasRole, type Person, type Role } from '@oilcan/core';
+import { hasRole, type Role } from '@oilcan/core/operations';
+import type { Person } from '@oilcan/core/people';
 import type { IconName } from '../../ui/icon-paths';
 
 export interface AppPlace {

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
-import type { Person, SiteId } from '@oilcan/core';
+import type { SiteId } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
 import { usePhone } from '../../data/store';
 
 const KEY = 'oilcan.site';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { WorkOrderId } from '@oilcan/core';
+import type { WorkOrderId } from '@oilcan/core/kernel';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice } from '../../ui/press';

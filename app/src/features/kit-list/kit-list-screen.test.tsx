@@ -1,4 +1,6 @@
-import { asId, stockLevelId, type BinId, type KitList, type StoreId, type WorkOrderId } from '@oilcan/core';
+import { asId, type BinId, type StoreId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { KitList } from '@oilcan/core/kit-list';
+import { stockLevelId } from '@oilcan/core/stock';
 import { aBin, aLevel, ann, aWorkOrder, binId, bob, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { canPress, press, TestWorks, words } from '../../testing/works';
 import { KitListScreen } from './kit-list-screen';

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
-import { formatQuantity, type KitList, type KitListPart, type KitListTool, type PersonId } from '@oilcan/core';
+import { formatQuantity, type PersonId } from '@oilcan/core/kernel';
+import type { KitList, KitListPart, KitListTool } from '@oilcan/core/kit-list';
 import { peekRow, usePhone, useRow, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';

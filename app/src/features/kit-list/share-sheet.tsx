@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { KitList } from '@oilcan/core';
+import type { KitList } from '@oilcan/core/kit-list';
 import { usePhone, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,21 +1,9 @@
 import { useMemo } from 'react';
-import {
-  byId,
-  isOpen,
-  kitListParts,
-  kitListTools,
-  shiftGroupOf,
-  shiftTimes,
-  usedIn,
-  type KitList,
-  type KitListPart,
-  type KitListTool,
-  type PartId,
-  type PersonId,
-  type Thousandths,
-  type WorkOrder,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { byId, type PartId, type PersonId, type Thousandths, type WorkOrderId } from '@oilcan/core/kernel';
+import { kitListParts, kitListTools, type KitList, type KitListPart, type KitListTool } from '@oilcan/core/kit-list';
+import { shiftGroupOf, shiftTimes } from '@oilcan/core/shift';
+import { usedIn } from '@oilcan/core/stock';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRows, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { ownWork } from '../shift/shift-list';
 

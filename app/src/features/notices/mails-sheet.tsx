@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
 import { httpLink, type SentMail } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
 import { now, useSettings } from '../../data/store';

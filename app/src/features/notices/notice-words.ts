@@ -1,4 +1,4 @@
-import type { NoticeKind } from '@oilcan/core';
+import type { NoticeKind } from '@oilcan/core/notices';
 
 /** Each kind as a person chooses it. */
 export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {

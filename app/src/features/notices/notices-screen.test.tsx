@@ -1,4 +1,6 @@
-import { type Change, type Notice, addMinutes } from '@oilcan/core';
+import { addMinutes } from '@oilcan/core/kernel';
+import type { Notice } from '@oilcan/core/notices';
+import type { Change } from '@oilcan/core/records';
 import { ann, bob, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, words } from '../../testing/works';

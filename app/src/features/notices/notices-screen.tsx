@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import { noticeHeadline, type Notice } from '@oilcan/core';
+import type { Notice } from '@oilcan/core/notices';
+import { noticeHeadline } from '@oilcan/core/registry';
 import { now, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button, Press } from '../../ui/press';

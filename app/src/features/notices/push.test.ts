@@ -1,4 +1,6 @@
-import { addMinutes, instantFromMillis, type Change, type NoticeChoice, type NoticeKind } from '@oilcan/core';
+import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
+import type { NoticeChoice, NoticeKind } from '@oilcan/core/notices';
+import type { Change } from '@oilcan/core/records';
 import { ann, bob, put, smallWorks, workId } from '@oilcan/core/testing';
 import { TestWorks } from '../../testing/works';
 import { isPathToOpen } from './path-to-open';

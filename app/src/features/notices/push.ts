@@ -1,4 +1,7 @@
-import { noticeChoiceOf, noticeHeadline, SETTINGS_ID, type Instant, type Notice } from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
+import { noticeChoiceOf, type Notice } from '@oilcan/core/notices';
+import { noticeHeadline } from '@oilcan/core/registry';
+import { SETTINGS_ID } from '@oilcan/core/settings';
 import { isPathToOpen, type PathToOpen } from './path-to-open';
 import { peekAll, peekRow, usePhone } from '../../data/store';
 

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { WorkOrder } from '@oilcan/core';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';

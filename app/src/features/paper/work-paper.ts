@@ -1,4 +1,8 @@
-import { formatDuration, isOpen, labelText, type Permit, type Settings, type WorkOrder } from '@oilcan/core';
+import { formatDuration } from '@oilcan/core/kernel';
+import type { Permit } from '@oilcan/core/permits';
+import { labelText } from '@oilcan/core/plant';
+import type { Settings } from '@oilcan/core/settings';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, peekRows, usePhone } from '../../data/store';
 import type { JobCard } from '../../paper/job-card';
 import type { OutOfServiceTag } from '../../paper/out-of-service-tag';

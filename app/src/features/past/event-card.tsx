@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { PastEvent } from '@oilcan/core';
+import type { PastEvent } from '@oilcan/core/past';
 import { now, useRow, useSettings } from '../../data/store';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';

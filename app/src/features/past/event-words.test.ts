@@ -1,4 +1,5 @@
-import { addMinutes, asId, type PartId, type PastEvent, type PointId } from '@oilcan/core';
+import { addMinutes, asId, type PartId, type PointId } from '@oilcan/core/kernel';
+import type { PastEvent } from '@oilcan/core/past';
 import { aPart, aPastJob, aPoint, noon, partId, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { TestWorks } from '../../testing/works';
 import { eventLine, jobFacts } from './event-words';
@@ -22,25 +23,33 @@ afterAll(() => works.close());
 describe('an event of the past', () => {
   it.each([
     ['work', { kind: 'work' }, 'Seal weeping'],
-    ['a fault', { kind: 'fault', fault }, 'Shaft seal: external leakage, utility medium; replaced'],
+    ['a fault', { kind: 'fault', kept: fault }, 'Shaft seal: external leakage, utility medium; replaced'],
     [
       'a fault of no part',
-      { kind: 'fault', fault: { ...fault, component: '' } },
+      { kind: 'fault', kept: { ...fault, component: '' } },
       'external leakage, utility medium; replaced',
     ],
-    ['a part', { kind: 'part', partId, quantity: 2_000 }, '2 pcs Seal'],
-    ['a part that is gone', { kind: 'part', partId: asId<PartId>('gone'), quantity: 1_000 }, '1 gone'],
-    ['a stoppage', { kind: 'stoppage', stoppage }, 'Stood still for 3 h'],
-    ['one that lasts', { kind: 'stoppage', stoppage: { ...stoppage, to: null } }, 'Stands still'],
+    ['a part', { kind: 'part', kept: { partId, quantity: 2_000 } }, '2 pcs Seal'],
+    ['a part that is gone', { kind: 'part', kept: { partId: asId<PartId>('gone'), quantity: 1_000 } }, '1 gone'],
+    ['a stoppage', { kind: 'stoppage', kept: stoppage }, 'Stood still for 3 h'],
+    ['one that lasts', { kind: 'stoppage', kept: { ...stoppage, to: null } }, 'Stands still'],
     [
       'one that was planned and not full',
-      { kind: 'stoppage', stoppage: { ...stoppage, extent: 'reduced', isPlanned: true } },
+      { kind: 'stoppage', kept: { ...stoppage, extent: 'reduced', isPlanned: true } },
       'Ran reduced, planned for 3 h',
     ],
-    ['a reading', { kind: 'reading', pointId, value: 61.5, level: 'normal' }, 'Oil temperature: 61.5 °C'],
-    ['one beyond', { kind: 'reading', pointId, value: 90, level: 'alarm' }, 'Oil temperature: 90 °C, beyond alarm'],
-    ['one of a point that is gone', { kind: 'reading', pointId: 'p' as PointId, value: 1, level: 'normal' }, 'p: 1 '],
-    ['a note', { kind: 'note', text: 'Lip was worn' }, '“Lip was worn”'],
+    ['a reading', { kind: 'reading', kept: { pointId, value: 61.5, level: 'normal' } }, 'Oil temperature: 61.5 °C'],
+    [
+      'one beyond',
+      { kind: 'reading', kept: { pointId, value: 90, level: 'alarm' } },
+      'Oil temperature: 90 °C, beyond alarm',
+    ],
+    [
+      'one of a point that is gone',
+      { kind: 'reading', kept: { pointId: 'p' as PointId, value: 1, level: 'normal' } },
+      'p: 1 ',
+    ],
+    ['a note', { kind: 'note', kept: 'Lip was worn' }, '“Lip was worn”'],
   ])('that is %s is said in a line', (_, event, words) => {
     expect(line(event)).toBe(words);
   });

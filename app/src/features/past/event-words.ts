@@ -1,13 +1,6 @@
-import {
-  formatDuration,
-  minutesBetween,
-  nameOfActivity,
-  nameOfMode,
-  type PastEvent,
-  type PastEventKind,
-  type PastJob,
-  type PastScope,
-} from '@oilcan/core';
+import { nameOfActivity, nameOfMode } from '@oilcan/core/faults';
+import { formatDuration, minutesBetween } from '@oilcan/core/kernel';
+import type { PastEvent, PastEventKind, PastJob, PastScope } from '@oilcan/core/past';
 import { peekRow } from '../../data/store';
 import { sayStanding } from '../../words/spans';
 import { kindWords, levelWords } from '../../words/work-words';
@@ -41,20 +34,21 @@ export function eventLine(event: PastEvent): string {
     case 'work':
       return event.job.title;
     case 'fault':
-      return faultLine(event.fault);
+      return faultLine(event.kept);
     case 'part': {
-      const part = peekRow('parts', event.partId);
-      return `${amountOf(event.quantity, part)} ${part?.name ?? event.partId}`;
+      const part = peekRow('parts', event.kept.partId);
+      return `${amountOf(event.kept.quantity, part)} ${part?.name ?? event.kept.partId}`;
     }
     case 'stoppage':
-      return stoppageLine(event.stoppage);
+      return stoppageLine(event.kept);
     case 'reading': {
-      const point = peekRow('points', event.pointId);
-      const level = event.level === 'normal' ? '' : `, ${levelWords[event.level].toLowerCase()}`;
-      return `${point?.name ?? event.pointId}: ${event.value} ${point?.unit ?? ''}${level}`;
+      const { pointId, value, level } = event.kept;
+      const point = peekRow('points', pointId);
+      const beyond = level === 'normal' ? '' : `, ${levelWords[level].toLowerCase()}`;
+      return `${point?.name ?? pointId}: ${value} ${point?.unit ?? ''}${beyond}`;
     }
     case 'note':
-      return `“${event.text}”`;
+      return `“${event.kept}”`;
   }
 }
 

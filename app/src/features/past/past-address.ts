@@ -1,4 +1,5 @@
-import type { AssetId, PastOf } from '@oilcan/core';
+import type { AssetId } from '@oilcan/core/kernel';
+import type { PastOf } from '@oilcan/core/past';
 
 /** Where a past is looked at. That of a machine's place is looked at from the machine too. */
 export function pastAddress({ scope, id }: PastOf, from: AssetId | null = null): `/plant/past/${string}` {

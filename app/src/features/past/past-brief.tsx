@@ -1,6 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Asset, JobLike, Usual, WorkOrder } from '@oilcan/core';
+import type { JobLike, Usual } from '@oilcan/core/past';
+import type { Asset } from '@oilcan/core/plant';
+import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from '../../data/past/use-past';
 import { peekRow, useRow } from '../../data/store';
 import { usePalette } from '../../ui/theme';

@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
-import { pastEventKinds, type PastEventKind, type PastFilter } from '@oilcan/core';
+import type { PastEventKind, PastFilter } from '@oilcan/core/past';
+import { pastEventKinds } from '@oilcan/core/registry';
 import { Field } from '../../ui/field';
 import { Choice, Choices } from '../../ui/press';
 import { eventWords, periodWords, periods, stateFilterWords, type Period } from './event-words';

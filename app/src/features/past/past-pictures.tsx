@@ -1,7 +1,10 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { binsOf, nameOfMode, type MeasuringPoint, type PastOf, type Settings, type TimeBin } from '@oilcan/core';
+import { nameOfMode } from '@oilcan/core/faults';
+import { binsOf, type PastOf, type TimeBin } from '@oilcan/core/past';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { Settings } from '@oilcan/core/settings';
 import type { ReadPast } from '../../data/past/read-past';
 import { useSettings } from '../../data/store';
 import { Words } from '../../ui/words';

@@ -1,17 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import {
-  addMinutes,
-  countEvents,
-  wantedEvents,
-  type Instant,
-  type PastEvent,
-  type PastFilter,
-  type PastJob,
-  type PastOf,
-  type PastScope,
-} from '@oilcan/core';
+import { addMinutes, type Instant } from '@oilcan/core/kernel';
+import type { PastEvent, PastFilter, PastJob, PastOf, PastScope } from '@oilcan/core/past';
+import { countEvents, wantedEvents } from '@oilcan/core/registry';
 import type { ReadPast } from '../../data/past/read-past';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { piece } from '../../ui/piece';

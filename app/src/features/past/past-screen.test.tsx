@@ -3,12 +3,11 @@ import {
   asId,
   OilcanError,
   type AssetId,
-  type PastJob,
-  type PastScope,
   type PlaceId,
   type PointId,
   type WorkOrderId,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import type { PastJob, PastScope } from '@oilcan/core/past';
 import {
   anAsset,
   aPastJob,

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { pastScopes, type AssetId, type PastOf, type PastScope } from '@oilcan/core';
+import type { AssetId } from '@oilcan/core/kernel';
+import { pastScopes, type PastOf, type PastScope } from '@oilcan/core/past';
 import { usePast } from '../../data/past/use-past';
 import { useRow } from '../../data/store';
 import { Choice, Choices } from '../../ui/press';

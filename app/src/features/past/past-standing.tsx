@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import { sentenceFor } from '@oilcan/core';
+import { sentenceFor } from '@oilcan/core/registry';
 import type { Past } from '../../data/past/use-past';
 import { Words } from '../../ui/words';
 

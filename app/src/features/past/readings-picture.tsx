@@ -1,15 +1,10 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
-import {
-  thinned,
-  toMillis,
-  type AssetId,
-  type Instant,
-  type Limits,
-  type MeasuringPoint,
-  type Settings,
-} from '@oilcan/core';
+import { toMillis, type AssetId, type Instant } from '@oilcan/core/kernel';
+import { thinned } from '@oilcan/core/past';
+import type { Limits, MeasuringPoint } from '@oilcan/core/plant';
+import type { Settings } from '@oilcan/core/settings';
 import type { ReadPast } from '../../data/past/read-past';
 import { useRows } from '../../data/store';
 import { Choice, Choices } from '../../ui/press';

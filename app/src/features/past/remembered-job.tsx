@@ -1,6 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, recordedOn, type PastJob } from '@oilcan/core';
+import { formatDuration } from '@oilcan/core/kernel';
+import type { PastJob } from '@oilcan/core/past';
+import { recordedOn } from '@oilcan/core/registry';
 import { rememberedJob } from '../../data/past/last-read';
 import { now, useRow, useSettings } from '../../data/store';
 import { Words } from '../../ui/words';

@@ -1,13 +1,5 @@
-import {
-  addMinutes,
-  asId,
-  findingsOf,
-  type AssetId,
-  type Findings,
-  type PartId,
-  type PastJob,
-  type WorkOrderId,
-} from '@oilcan/core';
+import { addMinutes, asId, type AssetId, type PartId, type WorkOrderId } from '@oilcan/core/kernel';
+import { findingsOf, type Findings, type PastJob } from '@oilcan/core/past';
 import { aPastJob, noon } from '@oilcan/core/testing';
 import { ordinal, sayEvery, saySpan, saySpans, sayStanding } from '../../words/spans';
 import { figuresOf, sentencesOf, usualTimeSaid, type NamesInPast } from './said';

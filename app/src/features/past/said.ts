@@ -1,10 +1,8 @@
+import { nameOfActivity, nameOfMode } from '@oilcan/core/faults';
+import { formatDuration } from '@oilcan/core/kernel';
 import {
   daysBetween,
-  nameOfActivity,
-  nameOfMode,
-  type Asset,
   type Findings,
-  type Part,
   type PastJob,
   type Recurrence,
   type Recurring,
@@ -12,8 +10,9 @@ import {
   type Silence,
   type Trend,
   type Usual,
-  formatDuration,
-} from '@oilcan/core';
+} from '@oilcan/core/past';
+import type { Asset } from '@oilcan/core/plant';
+import type { Part } from '@oilcan/core/stock';
 import { ordinal, sayEvery, sayMonth, saySpan, saySpans, sayStanding } from '../../words/spans';
 import { counted } from '../../words/work-words';
 

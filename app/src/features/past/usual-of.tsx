@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
-import type { Asset, Usual, WorkOrder } from '@oilcan/core';
+import type { Usual } from '@oilcan/core/past';
+import type { Asset } from '@oilcan/core/plant';
+import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from '../../data/past/use-past';
 import { useRow } from '../../data/store';
 

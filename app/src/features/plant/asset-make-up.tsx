@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Asset } from '@oilcan/core';
+import type { Asset } from '@oilcan/core/plant';
 import { now, peekRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { levelOf, type Asset, type MeasuringPoint, type ReadingLevel } from '@oilcan/core';
+import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
+import { levelOf, type ReadingLevel } from '@oilcan/core/readings';
 import { now, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

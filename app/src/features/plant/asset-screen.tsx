@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import type { Asset } from '@oilcan/core';
+import type { Asset } from '@oilcan/core/plant';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { piece } from '../../ui/piece';

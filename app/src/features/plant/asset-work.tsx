@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
-import { isOpen, type Asset, type WorkOrder } from '@oilcan/core';
+import type { Asset } from '@oilcan/core/plant';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

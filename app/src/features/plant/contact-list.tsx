@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { Linking, StyleSheet, View } from 'react-native';
-import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core';
+import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core/plant';
 import { peekRow, useTable } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

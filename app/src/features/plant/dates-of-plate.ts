@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon';
-import type { Instant } from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
 
 /** A calendar date in words; what is no date stands as it was written. */
 export function sayDate(date: string, language: string): string {

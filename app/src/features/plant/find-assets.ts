@@ -1,4 +1,4 @@
-import type { Asset, Place } from '@oilcan/core';
+import type { Asset, Place } from '@oilcan/core/plant';
 
 /** An asset with all the words by which it is found, in lower case. */
 export interface FindableAsset {

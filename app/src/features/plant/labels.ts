@@ -1,4 +1,5 @@
-import { labelText, placeCode, type Asset, type PlaceId } from '@oilcan/core';
+import type { PlaceId } from '@oilcan/core/kernel';
+import { labelText, placeCode, type Asset } from '@oilcan/core/plant';
 import type { Label } from '../../paper/label-formats';
 
 /** What sticks on a machine: its tag as a code that leads to this server, and in words. */

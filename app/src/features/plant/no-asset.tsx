@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpen } from '@oilcan/core';
+import { isOpen } from '@oilcan/core/work';
 import { useTable } from '../../data/store';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';

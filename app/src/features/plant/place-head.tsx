@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { asId, type Asset, type PlaceId } from '@oilcan/core';
+import { asId, type PlaceId } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
 import { useRow } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { asId, type Asset, type AssetId, type Place, type PlaceId, type SiteId } from '@oilcan/core';
+import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
+import type { Asset, Place } from '@oilcan/core/plant';
 import { anAsset, otherSite, site, aSite } from '@oilcan/core/testing';
 import { findableAssets, findAssets } from './find-assets';
 import { openAtFirst, plantTree, rowsInSight, type PlantNode } from './plant-tree';

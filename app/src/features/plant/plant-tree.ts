@@ -1,4 +1,6 @@
-import { byId, type Asset, type Place, type Site } from '@oilcan/core';
+import { byId } from '@oilcan/core/kernel';
+import type { Site } from '@oilcan/core/people';
+import type { Asset, Place } from '@oilcan/core/plant';
 
 /** A site, a place or an asset in the tree of the plant, with what is under it counted together. */
 export interface PlantNode {

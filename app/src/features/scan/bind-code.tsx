@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpen, type Asset } from '@oilcan/core';
+import type { Asset } from '@oilcan/core/plant';
+import { isOpen } from '@oilcan/core/work';
 import { usePhone, useRow, useTable } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { Field } from '../../ui/field';

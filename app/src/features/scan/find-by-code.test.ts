@@ -1,4 +1,4 @@
-import { asId, type AssetId, type BinId, type PlaceId, type StoreId } from '@oilcan/core';
+import { asId, type AssetId, type BinId, type PlaceId, type StoreId } from '@oilcan/core/kernel';
 import { aBin, anAsset, ann, aPart, aWorkOrder, noon, site } from '@oilcan/core/testing';
 import { findByCode } from './find-by-code';
 

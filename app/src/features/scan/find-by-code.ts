@@ -1,15 +1,7 @@
-import {
-  binCode,
-  codeOfTag,
-  placeCode,
-  type Asset,
-  type Bin,
-  type Code,
-  type Part,
-  type Place,
-  type Store,
-  type WorkOrder,
-} from '@oilcan/core';
+import type { Code } from '@oilcan/core/labels';
+import { binCode, codeOfTag, placeCode, type Asset, type Place } from '@oilcan/core/plant';
+import type { Bin, Part, Store } from '@oilcan/core/stock';
+import type { WorkOrder } from '@oilcan/core/work';
 
 /** What a code leads to. */
 export type Found =

@@ -1,4 +1,5 @@
-import { asId, OilcanError, type AssetId, type Change } from '@oilcan/core';
+import { asId, OilcanError, type AssetId } from '@oilcan/core/kernel';
+import type { Change } from '@oilcan/core/records';
 import { anAsset, ann, assetId, noon, put, site, smallWorks } from '@oilcan/core/testing';
 import { camera, ScannerFailed, type ScannerTrouble } from '../../data/scanner/scanner';
 import { visited } from '../../testing/router';

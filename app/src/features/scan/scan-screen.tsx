@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { OilcanError, readCode, sentenceFor } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import { readCode } from '@oilcan/core/plant';
+import { sentenceFor } from '@oilcan/core/registry';
 import { httpLink } from '../../data/http-link';
 import { camera, ScannerFailed, type ScannerTrouble } from '../../data/scanner/scanner';
 import { peekAll } from '../../data/store';

@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
-import { asId, readCode, type StoreId } from '@oilcan/core';
+import { asId, type StoreId } from '@oilcan/core/kernel';
+import { readCode } from '@oilcan/core/plant';
 import { put, site, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { press, TestWorks } from '../../testing/works';

@@ -1,14 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import {
-  formatQuantity,
-  parseQuantity,
-  type BinId,
-  type Part,
-  type SiteId,
-  type StockLevel,
-  type WorkOrder,
-} from '@oilcan/core';
+import { formatQuantity, parseQuantity, type BinId, type SiteId } from '@oilcan/core/kernel';
+import type { Part, StockLevel } from '@oilcan/core/stock';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';

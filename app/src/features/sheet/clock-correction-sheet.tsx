@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import type { Clock } from '@oilcan/core';
+import type { Clock } from '@oilcan/core/labor';
 import { useOperation } from '../../data/use-operation';
 import { now, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,6 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { hasRole, type Clock, type WorkOrder } from '@oilcan/core';
+import type { Clock } from '@oilcan/core/labor';
+import { hasRole } from '@oilcan/core/operations';
+import type { WorkOrder } from '@oilcan/core/work';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,6 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { clockMinutes, formatClock, isOpen, toMillis, type Instant, type WorkOrder } from '@oilcan/core';
+import { formatClock, toMillis, type Instant } from '@oilcan/core/kernel';
+import { clockMinutes } from '@oilcan/core/labor';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
 import { useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';

@@ -1,4 +1,5 @@
-import { addMinutes, applyOperation, type ArgsOf, type OperationName } from '@oilcan/core';
+import { addMinutes } from '@oilcan/core/kernel';
+import { applyOperation, type ArgsOf, type OperationName } from '@oilcan/core/registry';
 import { ann, anOperation, binId, bob, noon, partId, smallWorks, workId } from '@oilcan/core/testing';
 import { useRow } from '../../data/store';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';

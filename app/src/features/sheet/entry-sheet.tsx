@@ -1,15 +1,7 @@
 import { useState, type ReactElement } from 'react';
-import {
-  formatDuration,
-  typedDuration,
-  formatQuantity,
-  hasRole,
-  isOpen,
-  parseDuration,
-  parseQuantity,
-  type Entry,
-  type WorkOrder,
-} from '@oilcan/core';
+import { formatDuration, typedDuration, formatQuantity, parseDuration, parseQuantity } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { usePhone, useRow, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,16 +1,10 @@
-import {
-  daysBetween,
-  formatDuration,
-  formatMoney,
-  type Bin,
-  type Entry,
-  type MeasuringPoint,
-  type Part,
-  type Person,
-  type Step,
-  holdReasons,
-  type HoldReason,
-} from '@oilcan/core';
+import { formatDuration, formatMoney } from '@oilcan/core/kernel';
+import { daysBetween } from '@oilcan/core/past';
+import type { Person } from '@oilcan/core/people';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { Step } from '@oilcan/core/steps';
+import type { Bin, Part } from '@oilcan/core/stock';
+import { type Entry, holdReasons, type HoldReason } from '@oilcan/core/work';
 import { holdWords, isolationWords, levelWords, outcomeWords, stateWords, timeTypeWords } from '../../words/work-words';
 import { saySpan } from '../../words/spans';
 import { amountOf, binName } from './kit';

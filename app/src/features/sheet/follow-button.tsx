@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
-import { followId, type WorkOrder } from '@oilcan/core';
+import { followId } from '@oilcan/core/notices';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

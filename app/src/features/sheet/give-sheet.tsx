@@ -1,5 +1,6 @@
 import { useState, type ReactElement } from 'react';
-import type { CrewId, PersonId, WorkOrder } from '@oilcan/core';
+import type { CrewId, PersonId } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useTable } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { holdReasons, type HoldReason, type WorkOrder } from '@oilcan/core';
+import { holdReasons, type HoldReason, type WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';

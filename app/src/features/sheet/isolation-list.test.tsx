@@ -1,4 +1,4 @@
-import type { WorkOrder } from '@oilcan/core';
+import type { WorkOrder } from '@oilcan/core/work';
 import { ann, lea, smallWorks } from '@oilcan/core/testing';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
 import { IsolationList, LocksToTakeOff } from './isolation-list';

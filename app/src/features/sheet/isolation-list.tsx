@@ -1,17 +1,16 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
-  hasRole,
   isolationOf,
-  isOpen,
   missingBefore,
   type Done,
   type IsolationAct,
   type IsolationStanding,
-  type PersonId,
   type PointStanding,
-  type WorkOrder,
-} from '@oilcan/core';
+} from '@oilcan/core/isolation';
+import type { PersonId } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, usePhone, useRows, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';

@@ -1,22 +1,7 @@
 import { useMemo } from 'react';
-import {
-  byId,
-  formatQuantity,
-  kitNeeds,
-  stockLevelId,
-  usedIn,
-  type Bin,
-  type BinId,
-  type Entry,
-  type KitNeed,
-  type KitPart,
-  type Part,
-  type PartId,
-  type SiteId,
-  type StockLevel,
-  type Thousandths,
-  type WorkOrder,
-} from '@oilcan/core';
+import { byId, formatQuantity, type BinId, type PartId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
+import { kitNeeds, stockLevelId, usedIn, type Bin, type KitNeed, type Part, type StockLevel } from '@oilcan/core/stock';
+import type { Entry, KitPart, WorkOrder } from '@oilcan/core/work';
 import { peekRow, useRow, useRows, useRowsById } from '../../data/store';
 
 /** One line of a work order's kit, with what lies in its bin. */

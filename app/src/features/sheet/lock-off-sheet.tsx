@@ -1,5 +1,6 @@
 import { useState, type ReactElement } from 'react';
-import type { PersonId, WorkOrder } from '@oilcan/core';
+import type { PersonId } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,5 +1,7 @@
 import { useState, type ReactElement } from 'react';
-import { LONGEST_LINE, LONGEST_TEXT, sentenceFor, type WorkOrder } from '@oilcan/core';
+import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
+import { sentenceFor } from '@oilcan/core/registry';
+import type { WorkOrder } from '@oilcan/core/work';
 import { choosePicture } from '../../data/pictures/choose-picture';
 import { shrinkPicture } from '../../data/pictures/shrink-picture';
 import { keepPicture } from '../../data/store';

@@ -1,5 +1,7 @@
 import { useState, type ReactElement } from 'react';
-import { levelOf, type Limits, type PointId } from '@oilcan/core';
+import type { PointId } from '@oilcan/core/kernel';
+import type { Limits } from '@oilcan/core/plant';
+import { levelOf } from '@oilcan/core/readings';
 import { useRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core';
+import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core/work';
 import { lookUpWork, usePhone, useTable } from '../../data/store';
 import { RULE, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';

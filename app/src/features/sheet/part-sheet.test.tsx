@@ -1,4 +1,5 @@
-import { stockLevelId, type BinId, type PartId } from '@oilcan/core';
+import type { BinId, PartId } from '@oilcan/core/kernel';
+import { stockLevelId } from '@oilcan/core/stock';
 import { screen } from '@testing-library/react';
 import { aBin, aLevel, aPart, aPastJob, aSite, binId, otherSite, partId, put, smallWorks } from '@oilcan/core/testing';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';

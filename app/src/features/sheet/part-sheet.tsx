@@ -1,6 +1,9 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { standingOf, type BinId, type Part, type Thousandths, type UsualPart, type WorkOrder } from '@oilcan/core';
+import type { BinId, Thousandths } from '@oilcan/core/kernel';
+import type { UsualPart } from '@oilcan/core/past';
+import type { Part } from '@oilcan/core/stock';
+import { standingOf, type WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { useRow, useRows, useTable } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

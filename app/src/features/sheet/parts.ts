@@ -1,4 +1,7 @@
-import { acknowledgementId, coversHazards, isOpen, progressOf, type PersonId, type WorkOrder } from '@oilcan/core';
+import { acknowledgementId, coversHazards } from '@oilcan/core/hazards';
+import type { PersonId } from '@oilcan/core/kernel';
+import { progressOf } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { usePhone, useRow, useRows } from '../../data/store';
 import type { Notch } from '../../ui/dipstick';
 

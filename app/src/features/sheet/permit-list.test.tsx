@@ -1,4 +1,6 @@
-import { addMinutes, type Contact, type Permit } from '@oilcan/core';
+import { addMinutes } from '@oilcan/core/kernel';
+import type { Permit } from '@oilcan/core/permits';
+import type { Contact } from '@oilcan/core/plant';
 import { assetId, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, OnWork, TestWorks, words } from '../../testing/works';
 import { PermitList } from './permit-list';

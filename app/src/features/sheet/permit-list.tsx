@@ -1,6 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { permitStanding, type Instant, type Permit, type PermitStanding, type WorkOrder } from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
+import { permitStanding, type Permit, type PermitStanding } from '@oilcan/core/permits';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { usePalette } from '../../ui/theme';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
-import type { PhotoContent } from '@oilcan/core';
+import type { PhotoContent } from '@oilcan/core/photos';
 import { usePicture } from '../../data/pictures/use-picture';
 import { CORNER, usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';

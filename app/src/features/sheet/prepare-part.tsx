@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { hasRole, isOpen, type SiteId, type WorkOrder } from '@oilcan/core';
+import type { SiteId } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';

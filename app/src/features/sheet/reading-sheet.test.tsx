@@ -1,4 +1,5 @@
-import { asId, standingOf, type AssetId, type PointId } from '@oilcan/core';
+import { asId, type AssetId, type PointId } from '@oilcan/core/kernel';
+import { standingOf } from '@oilcan/core/work';
 import { anAsset, aPoint, assetId, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, OnWork, press, TestWorks, words } from '../../testing/works';
 import { ReadingSheet } from './reading-sheet';

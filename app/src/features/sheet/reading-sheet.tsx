@@ -1,5 +1,7 @@
 import { useState, type ReactElement } from 'react';
-import { levelOf, type MeasuringPoint, type WorkOrder } from '@oilcan/core';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import { levelOf } from '@oilcan/core/readings';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { useRow, useRows, useTable } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

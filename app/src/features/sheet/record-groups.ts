@@ -1,4 +1,5 @@
-import { byId, type Entry, type EntryKind } from '@oilcan/core';
+import { byId } from '@oilcan/core/kernel';
+import type { Entry, EntryKind } from '@oilcan/core/work';
 
 /** By what a record is narrowed. */
 export const recordGroups = ['time', 'parts', 'readings', 'faults', 'notes', 'steps', 'safety', 'state'] as const;

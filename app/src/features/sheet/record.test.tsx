@@ -1,5 +1,5 @@
 import { screen } from '@testing-library/react';
-import { addMinutes } from '@oilcan/core';
+import { addMinutes } from '@oilcan/core/kernel';
 import { ann, binId, noon, partId, smallWorks, workId } from '@oilcan/core/testing';
 import { perform } from '../../data/store';
 import { OnWork, press, TestWorks, type, words } from '../../testing/works';

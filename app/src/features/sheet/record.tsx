@@ -1,6 +1,8 @@
 import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { costOf, formatDuration, formatSums, inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { costOf } from '@oilcan/core/registry';
+import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Choice, Choices, Press } from '../../ui/press';
 import { Section } from '../../ui/section';

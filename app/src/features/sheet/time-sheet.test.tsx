@@ -1,4 +1,4 @@
-import { standingOf } from '@oilcan/core';
+import { standingOf } from '@oilcan/core/work';
 import { smallWorks, workId } from '@oilcan/core/testing';
 import { OnWork, press, TestWorks, type, words } from '../../testing/works';
 import { TimeSheet } from './time-sheet';

@@ -8,11 +8,10 @@ import {
   minutesBetween,
   OilcanError,
   parseDuration,
-  timeTypes,
   type Instant,
-  type TimeType,
-  type WorkOrder,
-} from '@oilcan/core';
+} from '@oilcan/core/kernel';
+import { timeTypes, type TimeType } from '@oilcan/core/labor';
+import type { WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { now, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { MeasuringPoint, ReadingLevel } from '@oilcan/core';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { ReadingLevel } from '@oilcan/core/readings';
 import { now, useSettings } from '../../data/store';
 import { ReadingScale } from '../../ui/reading-scale';
 import { usePalette } from '../../ui/theme';

@@ -1,4 +1,4 @@
-import { addMinutes, latestWallTime, OilcanError, toMillis, type Instant } from '@oilcan/core';
+import { addMinutes, latestWallTime, OilcanError, toMillis, type Instant } from '@oilcan/core/kernel';
 
 /** The first time after `start`, within a day, at which the clock on the wall showed this; null for what is no time. */
 export function firstWallTimeAfter(text: string, start: Instant, zone: string): Instant | null {

@@ -1,16 +1,8 @@
 import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import {
-  inOrder,
-  isOpen,
-  levelOf,
-  outcomes,
-  progressOf,
-  type Step,
-  type StepAnswer,
-  type StepOutcome,
-  type WorkOrder,
-} from '@oilcan/core';
+import { levelOf } from '@oilcan/core/readings';
+import { inOrder, outcomes, progressOf, type Step, type StepAnswer, type StepOutcome } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
 import { useRow, useRows } from '../../data/store';
 import { Icon } from '../../ui/icon';

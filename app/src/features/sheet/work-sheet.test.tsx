@@ -1,5 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
-import { addMinutes, asId, instantFromMillis, type WorkOrder, type WorkOrderId } from '@oilcan/core';
+import { addMinutes, asId, instantFromMillis, type WorkOrderId } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
 import { ann, aStep, aWorkOrder, bob, lea, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, type, words } from '../../testing/works';
@@ -115,7 +116,7 @@ describe('the sheet', () => {
     await press('Bob', 'checkbox');
     await press('Ann', 'checkbox');
     await press('Give it');
-    expect(await work()).toMatchObject({ personIds: [bob.id], formerly: { personIds: [ann.id] } });
+    expect(await work()).toMatchObject({ personIds: [bob.id], previousAssignees: { personIds: [ann.id] } });
   });
 
   it('is followed, and not any more', async () => {

@@ -1,6 +1,9 @@
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
-import { asId, formatDuration, isLate, isOpen, type Owed, type WorkOrder, type WorkOrderId } from '@oilcan/core';
+import { asId, formatDuration, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Owed } from '@oilcan/core/lifecycle';
+import { isLate } from '@oilcan/core/shift';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { lookUpWork, usePhone, useRow, useSettings } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';

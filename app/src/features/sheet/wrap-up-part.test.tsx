@@ -1,5 +1,6 @@
 import { act } from '@testing-library/react';
-import { addMinutes, type Change } from '@oilcan/core';
+import { addMinutes } from '@oilcan/core/kernel';
+import type { Change } from '@oilcan/core/records';
 import { ann, aStep, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { perform } from '../../data/store';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
@@ -145,6 +146,6 @@ describe('wrapping up', () => {
     const withoutRates = smallWorks({ state: 'underway' }).filter(({ table }) => table !== 'rates');
     await open(withoutRates);
     await act(async () => void (await perform('labor.add', { ...time, personId: ann.id })));
-    expect(words()).toContain('1 h · €0.00 of parts');
+    expect(words()).toContain('1 h · €0.00 without time');
   });
 });

@@ -1,15 +1,10 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import {
-  canChange,
-  costOf,
-  formatDuration,
-  formatSums,
-  hasRole,
-  owedBefore,
-  type Owed,
-  type WorkOrder,
-} from '@oilcan/core';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { owedBefore, type Owed } from '@oilcan/core/lifecycle';
+import { hasRole } from '@oilcan/core/operations';
+import { costOf } from '@oilcan/core/registry';
+import { canChange, costGroups, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay, useOperation } from '../../data/use-operation';
 import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -18,7 +13,7 @@ import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { Words } from '../../ui/words';
-import { counted, owedWords, stateWords } from '../../words/work-words';
+import { costGroupWords, counted, owedWords, stateWords } from '../../words/work-words';
 import { HoldSheet } from './hold-sheet';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from './clocks-to-stop';
@@ -113,14 +108,21 @@ function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
   if (settings === undefined) return null;
   const cost = costOf(entries);
   const say = (sums: typeof cost.total): string => formatSums(sums, settings.currency, settings.language);
+  const groups = costGroups
+    .flatMap((group) => {
+      const sums = cost.groups[group];
+      const isSaid = sums !== null && (sums.length > 0 || group === 'time' || group === 'material');
+      return isSaid ? [`${costGroupWords[group]} ${say(sums)}`] : [];
+    })
+    .join(', ');
   return (
     <View style={sheet.cost}>
       <Words as="heading">
-        {formatDuration(cost.laborMinutes)} · {cost.labor === null ? `${say(cost.parts)} of parts` : say(cost.total)}
+        {formatDuration(cost.laborMinutes)} · {say(cost.total)}
+        {cost.groups.time === null ? ' without time' : ''}
       </Words>
       <Words as="small" soft>
-        Planned {formatDuration(work.estimateMinutes)}.
-        {cost.labor === null ? '' : ` Time ${say(cost.labor)}, parts ${say(cost.parts)}.`}
+        Planned {formatDuration(work.estimateMinutes)}.{` ${groups}.`}
       </Words>
     </View>
   );

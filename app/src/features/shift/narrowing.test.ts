@@ -1,4 +1,4 @@
-import { asId, type PlaceId } from '@oilcan/core';
+import { asId, type PlaceId } from '@oilcan/core/kernel';
 import { aWorkOrder } from '@oilcan/core/testing';
 import { choicesAmong, everything, isNarrowed, isWithin, narrowedTo, readNarrowing, toggled } from './narrowing';
 

@@ -1,4 +1,4 @@
-import { workStates, urgencies, workKinds, type WorkOrder } from '@oilcan/core';
+import { workStates, urgencies, workKinds, type WorkOrder } from '@oilcan/core/work';
 import { kindWords, stateWords, urgencyWords } from '../../words/work-words';
 
 /** What the list is narrowed to: for each aspect the values that are wanted, none for all. */

@@ -1,25 +1,20 @@
+import { formatDuration, type Instant } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import type { Crew, Person } from '@oilcan/core/people';
+import type { Asset, Place } from '@oilcan/core/plant';
+import type { Settings } from '@oilcan/core/settings';
 import {
   compareForShift,
-  formatDuration,
-  hasRole,
-  isAssignedTo,
   isInSight,
-  isOpen,
   rankReasons,
   shiftGroupOf,
   shiftGroups,
   shiftTimes,
-  type Asset,
-  type Crew,
-  type Instant,
-  type Part,
-  type Person,
-  type Place,
   type RankReason,
-  type Settings,
   type ShiftGroup,
-  type WorkOrder,
-} from '@oilcan/core';
+} from '@oilcan/core/shift';
+import type { Part } from '@oilcan/core/stock';
+import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/work';
 import { sayDue } from '../../words/dates';
 import { counted, urgencyWords } from '../../words/work-words';
 import { everything, isWithin, type Narrowing } from './narrowing';

@@ -1,5 +1,6 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { addMinutes, asId, type SiteId, type WorkOrder, type WorkOrderId } from '@oilcan/core';
+import { addMinutes, asId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
 import { ann, anAsset, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, TestWorks, type, words } from '../../testing/works';

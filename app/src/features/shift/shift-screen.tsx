@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
-import { formatDuration, type WorkOrder } from '@oilcan/core';
+import { formatDuration } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
 import { counted, groupWords } from '../../words/work-words';
 import { markOnce } from '../../data/marks';
 import { usePhone } from '../../data/store';

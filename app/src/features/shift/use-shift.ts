@@ -1,5 +1,8 @@
 import { useMemo } from 'react';
-import { byId, type Asset, type Instant, type Person, type Settings } from '@oilcan/core';
+import { byId, type Instant } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
+import type { Asset } from '@oilcan/core/plant';
+import type { Settings } from '@oilcan/core/settings';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../ui/use-now';
 import { onSite, useSite } from '../frame/use-site';

@@ -1,5 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { addMinutes, asId, stockLevelId, type PersonId, type WorkOrder } from '@oilcan/core';
+import { addMinutes, asId, type PersonId } from '@oilcan/core/kernel';
+import { stockLevelId } from '@oilcan/core/stock';
+import type { WorkOrder } from '@oilcan/core/work';
 import {
   aCrew,
   aLevel,

@@ -1,6 +1,9 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isLate, isOpen, progressOf, type Instant, type WorkOrder } from '@oilcan/core';
+import type { Instant } from '@oilcan/core/kernel';
+import { isLate } from '@oilcan/core/shift';
+import { progressOf } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { sayDue } from '../../words/dates';
 import { stateOf } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';

@@ -1,5 +1,5 @@
 import { act } from '@testing-library/react';
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
 import { smallWorks } from '@oilcan/core/testing';
 import { httpLink } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';

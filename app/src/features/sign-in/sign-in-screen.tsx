@@ -3,7 +3,8 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState, type ReactElement } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { OilcanError } from '@oilcan/core';
+import { OilcanError } from '@oilcan/core/kernel';
+import { sentenceFor } from '@oilcan/core/registry';
 import * as yup from 'yup';
 import { httpLink, type About } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
@@ -150,7 +151,7 @@ function DemoPeople({
 }
 
 function sentenceOf(error: unknown): string {
-  if (error instanceof OilcanError) return error.message;
+  if (error instanceof OilcanError) return sentenceFor(error.code, error.values);
   if (error instanceof Unreachable) return 'The server cannot be reached. Check the signal and try again.';
   throw error;
 }

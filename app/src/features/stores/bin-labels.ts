@@ -1,4 +1,6 @@
-import { byId, binCode, labelText, type Bin, type Part, type StockLevel, type Store } from '@oilcan/core';
+import { byId } from '@oilcan/core/kernel';
+import { binCode, labelText } from '@oilcan/core/plant';
+import type { Bin, Part, StockLevel, Store } from '@oilcan/core/stock';
 import type { Label } from '../../paper/label-formats';
 
 interface BinRows {

@@ -1,4 +1,5 @@
-import type { Bin, Part, PartId, StockLevel } from '@oilcan/core';
+import type { PartId } from '@oilcan/core/kernel';
+import type { Bin, Part, StockLevel } from '@oilcan/core/stock';
 
 /** Parts whose number or name holds every word, those first whose number begins with it. */
 export function findParts(parts: readonly Part[], find: string): Part[] {

@@ -1,5 +1,6 @@
 import { act } from '@testing-library/react';
-import { asId, stockLevelId, type BinId, type PartId, type SiteId, type StoreId } from '@oilcan/core';
+import { asId, type BinId, type PartId, type SiteId, type StoreId } from '@oilcan/core/kernel';
+import { stockLevelId } from '@oilcan/core/stock';
 import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks, aSite } from '@oilcan/core/testing';
 import { press, TestWorks, type, words } from '../../testing/works';
 import { useSiteChoice } from '../frame/use-site';

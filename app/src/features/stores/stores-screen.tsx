@@ -1,6 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import { formatMoney, isLow, partCost, type Part, type StockLevel } from '@oilcan/core';
+import { formatMoney } from '@oilcan/core/kernel';
+import { isLow, partCost, type Part, type StockLevel } from '@oilcan/core/stock';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button, Choice } from '../../ui/press';

@@ -1,4 +1,4 @@
-import { formatDuration } from '@oilcan/core';
+import { formatDuration } from '@oilcan/core/kernel';
 
 /** A clock that is off by less is nobody's business. */
 const WORTH_SAYING_MINUTES = 2;

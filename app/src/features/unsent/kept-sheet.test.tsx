@@ -1,5 +1,5 @@
 import { binId, bob, partId, smallWorks, ann, anOperation, workId, noon } from '@oilcan/core/testing';
-import { applyOperation } from '@oilcan/core';
+import { applyOperation } from '@oilcan/core/registry';
 import { perform } from '../../data/store';
 import { kept, press, TestWorks, type, words } from '../../testing/works';
 import { KeptSheet } from './kept-sheet';

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { correctedTime, sentenceFor, type Operation } from '@oilcan/core';
+import { correctedTime, type Operation } from '@oilcan/core/operations';
+import { sentenceFor } from '@oilcan/core/registry';
 import { takeUpdate } from '../../data/application-update';
 import { dropRejected, now, synchronize, usePhone, useRow, useSettings } from '../../data/store';
 import type { KeptOperation } from '../../data/kept-operation';

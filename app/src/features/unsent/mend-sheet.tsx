@@ -1,5 +1,6 @@
 import { useState, type ReactElement } from 'react';
-import { sentenceFor, type Operation, type Refusal } from '@oilcan/core';
+import type { Operation, Refusal } from '@oilcan/core/operations';
+import { sentenceFor } from '@oilcan/core/registry';
 import { mend, usePhone, useRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';

@@ -1,4 +1,5 @@
-import { formatQuantity, parseDuration, parseQuantity, typedDuration, type Operation } from '@oilcan/core';
+import { formatQuantity, parseDuration, parseQuantity, typedDuration } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
 import { readNumber } from '../../words/read-number';
 
 /** One value of a refused operation that its person can put right. */

@@ -1,14 +1,9 @@
-import {
-  definitionOf,
-  formatDuration,
-  isOperationName,
-  type ArgsOf,
-  type MeasuringPoint,
-  type Operation,
-  type OperationName,
-  type Part,
-  type Step,
-} from '@oilcan/core';
+import { formatDuration } from '@oilcan/core/kernel';
+import type { Operation } from '@oilcan/core/operations';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import { isOperationName, operationNamed, type ArgsOf, type OperationName } from '@oilcan/core/registry';
+import type { Step } from '@oilcan/core/steps';
+import type { Part } from '@oilcan/core/stock';
 import { amountOf } from '../sheet/kit';
 
 /** Looks up what an operation names; undefined for what this phone does not have. */
@@ -43,6 +38,6 @@ export function operationWords({ name, args }: Pick<Operation, 'name' | 'args'>,
   if (!isOperationName(name)) return name;
   const say = sayings[name] as ((args: unknown, names: Names) => string) | undefined;
   if (say !== undefined) return say(args, names);
-  const { label } = definitionOf(name);
+  const { label } = operationNamed(name);
   return label.charAt(0).toUpperCase() + label.slice(1);
 }

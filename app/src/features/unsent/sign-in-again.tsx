@@ -1,7 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { OilcanError } from '@oilcan/core';
-import { Unreachable } from '../../data/server-link';
+import { sentenceOfFailure } from '../../data/use-answer';
 import { signIn, usePhone } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
@@ -16,8 +15,7 @@ export function SignInAgain({ onDone }: { readonly onDone: () => void }): ReactE
       await signIn(person?.name ?? '', password);
       onDone();
     } catch (error) {
-      if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
-      setFailure(error.message);
+      setFailure(sentenceOfFailure(error));
     }
   };
   return (

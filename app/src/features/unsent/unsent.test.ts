@@ -1,5 +1,5 @@
 import { anOperation, aPart, aPoint, aStep, binId, noon, partId, pointId, workId, ann } from '@oilcan/core/testing';
-import type { Operation } from '@oilcan/core';
+import type { Operation } from '@oilcan/core/operations';
 import { sayClockAhead } from './clock-words';
 import { mendedArgs, mendFieldsOf } from './mending';
 import { operationWords } from './operation-words';

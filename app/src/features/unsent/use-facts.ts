@@ -9,9 +9,11 @@ export function useFacts(): Facts {
   const pending = usePhone((state) => state.kept.filter((each) => each.where === 'pending').length);
   const sending = usePhone((state) => state.sending.size);
   const contact = usePhone((state) => state.contact);
-  const heard = usePhone((state) => (state.contact === 'reached' ? nowhere.knew : state.heardAt));
+  const heard = usePhone((state) => (state.contact === 'reached' ? nowhere.knownUntil : state.heardAt));
   const settings = useSettings();
   const heardAt =
-    settings === undefined || heard === nowhere.knew ? null : sayMoment(heard, now(), settings.zone, settings.language);
+    settings === undefined || heard === nowhere.knownUntil
+      ? null
+      : sayMoment(heard, now(), settings.zone, settings.language);
   return { contact, pending, sending, rejected, heardAt };
 }

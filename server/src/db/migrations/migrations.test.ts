@@ -1,10 +1,11 @@
 import knex, { type Knex } from 'knex';
 import { anAsset, aWorkOrder, bob, noon } from '@oilcan/core/testing';
-import { asId, type CrewId, type WorkOrderId } from '@oilcan/core';
+import { asId, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
+import { bringShapesUpToDate } from '../shapes';
 import { bringPastUpToDate } from '../../past/note-past';
 import { migrations } from './migrations';
 import { asOfTheFirstVersion, asOfNow } from '../../testing/first-version';
-import { openDatabase } from '../connection';
+import { openDatabase } from '../../database/open-database';
 import { SqlRecords } from '../sql-records';
 
 let database: Knex;
@@ -55,7 +56,11 @@ describe('a database of the first version', () => {
       { work_order: 'w-2', assignee: 'bob' },
       { work_order: 'w-2', assignee: 'crew' },
     ]);
-    expect(await database('operations').first('id', 'ahead', 'knew')).toEqual({ id: 'one', ahead: 0, knew: null });
+    expect(await database('operations').first('id', 'ahead', 'known_until')).toEqual({
+      id: 'one',
+      ahead: 0,
+      known_until: null,
+    });
   });
 
   it('has the past of its ended work after the third', async () => {
@@ -80,7 +85,7 @@ describe('a database of the first version', () => {
 
   it('has tools, isolation and the units of its kit after the fourth', async () => {
     await migrateTo('003-past');
-    const { tools: _tools, isolation: _isolation, formerly: _formerly, ...earlier } = aWorkOrder();
+    const { tools: _tools, isolation: _isolation, previousAssignees: _previous, ...earlier } = aWorkOrder();
     const kit = [{ partId: 'seal', binId: 'c4', quantity: 1_000 }];
     const row = { id: earlier.id, revision: 1, site: earlier.siteId, body: JSON.stringify({ ...earlier, kit }) };
     await database('work_orders').insert(row);
@@ -135,6 +140,7 @@ describe('a database that came all the way from the first version', () => {
     await migrateTo('001-first-tables');
     for (const [table, rows] of Object.entries(asOfTheFirstVersion)) await database(table).insert(rows);
     await database.migrate.latest({ migrationSource: migrations });
+    await bringShapesUpToDate(database);
     await bringPastUpToDate(database);
     const fresh = await openDatabase(':memory:');
     await fresh.transaction((transaction) => new SqlRecords(transaction).write(asOfNow));

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { pastScopes } from '@oilcan/core';
+import { pastScopes } from '@oilcan/core/past';
 import { piece } from '../../../../src/ui/piece';
 
 const PastScreen = piece(() => import('../../../../src/features/past/past').then((module) => module.PastScreen));

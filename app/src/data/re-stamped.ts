@@ -1,0 +1,21 @@
+import { notAfter } from '@oilcan/core/operations';
+import type { KeptOperation } from './kept-operation';
+
+/**
+ * Those of the pending operations whose stamps change, now that the time is known: what was stamped by a clock that was
+ * ahead happened by now, and so did everything made after an operation that the server sent back as early.
+ *
+ * @param pending in the order in which they were made
+ * @param now by the server's clock, in milliseconds since 1970
+ * @param early ids of operations that the server did not apply because of their stamps
+ */
+export function reStamped(pending: readonly KeptOperation[], now: number, early: ReadonlySet<string>): KeptOperation[] {
+  const firstEarly = pending.findIndex(({ operation }) => early.has(operation.id));
+  return pending.flatMap((each, index): KeptOperation[] => {
+    const { operation } = each;
+    const deviceTime = Date.parse(operation.at);
+    const isAfterEarly = firstEarly >= 0 && index >= firstEarly;
+    const ahead = isAfterEarly ? deviceTime - now : notAfter({ deviceTime, ahead: operation.ahead }, now).ahead;
+    return ahead === operation.ahead ? [] : [{ ...each, operation: { ...operation, ahead } }];
+  });
+}

@@ -1,0 +1,6 @@
+export * from './actor';
+export * from './apply';
+export * from './envelope';
+export * from './operation';
+export * from './operation-errors';
+export * from './stamp';

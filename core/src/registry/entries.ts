@@ -1,0 +1,38 @@
+import { costOfEntries, type WorkCost } from '../subjects/costs/cost';
+import { faultsEntries } from '../subjects/faults/faults-entries';
+import { hazardsEntries } from '../subjects/hazards/hazards-entries';
+import { isolationEntries } from '../subjects/isolation/isolation-entries';
+import { laborEntries } from '../subjects/labor/labor-entries';
+import { notesEntries } from '../subjects/notes/notes-entries';
+import { photosEntries } from '../subjects/photos/photos-entries';
+import { readingsEntries } from '../subjects/readings/readings-entries';
+import { stepsEntries } from '../subjects/steps/steps-entries';
+import { stockEntries } from '../subjects/stock/stock-entries';
+import { stoppagesEntries } from '../subjects/stoppages/stoppages-entries';
+import type { Entry, EntryKind } from '../subjects/work/entries';
+import type { EntryKindSet } from '../subjects/work/entry-kinds';
+import { workEntries } from '../subjects/work/work-entries';
+
+/** Every kind of entry, in the order in which a past tells of them. */
+export const entryKinds: EntryKindSet = {
+  ...faultsEntries,
+  ...stockEntries,
+  ...stoppagesEntries,
+  ...readingsEntries,
+  ...notesEntries,
+  ...photosEntries,
+  ...laborEntries,
+  ...stepsEntries,
+  ...hazardsEntries,
+  ...isolationEntries,
+  ...workEntries,
+};
+
+export function isEntryKind(text: string): text is EntryKind {
+  return Object.hasOwn(entryKinds, text);
+}
+
+/** What a work order cost, from everything recorded on it. */
+export function costOf(entries: readonly Entry[]): WorkCost {
+  return costOfEntries(entryKinds, entries);
+}

@@ -1,0 +1,49 @@
+import type { ErrorCode, ErrorDefinition, ErrorValues } from '../kernel/errors/catalogue';
+import { computingErrors } from '../kernel/errors/computing-errors';
+import { requestErrors } from '../kernel/errors/request-errors';
+import { operationErrors } from '../operations/operation-errors';
+import { filesErrors } from '../subjects/files/files-errors';
+import { hazardsErrors } from '../subjects/hazards/hazards-errors';
+import { isolationErrors } from '../subjects/isolation/isolation-errors';
+import { kitListErrors } from '../subjects/kit-list/kit-list-errors';
+import { labelsErrors } from '../subjects/labels/labels-errors';
+import { laborErrors } from '../subjects/labor/labor-errors';
+import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
+import { readingsErrors } from '../subjects/readings/readings-errors';
+import { stepsErrors } from '../subjects/steps/steps-errors';
+import { stockErrors } from '../subjects/stock/stock-errors';
+import { workErrors } from '../subjects/work/work-errors';
+
+/** Every error and every refusal there is: a code stands for one cause, on the phone, on the server and in the API. */
+export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
+  ...requestErrors,
+  ...computingErrors,
+  ...operationErrors,
+  ...filesErrors,
+  ...workErrors,
+  ...lifecycleErrors,
+  ...hazardsErrors,
+  ...isolationErrors,
+  ...stepsErrors,
+  ...laborErrors,
+  ...stockErrors,
+  ...readingsErrors,
+  ...labelsErrors,
+  ...kitListErrors,
+};
+
+export const errorCodes = Object.keys(catalogue) as readonly ErrorCode[];
+
+export function isErrorCode(text: string): text is ErrorCode {
+  return Object.hasOwn(catalogue, text);
+}
+
+/** The sentence for a person that goes with a code. */
+export function sentenceFor(code: ErrorCode, values: ErrorValues = {}): string {
+  return catalogue[code].sentence(values);
+}
+
+/** The HTTP status that goes with a code. */
+export function statusFor(code: ErrorCode): number {
+  return catalogue[code].status;
+}

@@ -1,0 +1,12 @@
+import type { Change } from '../records/records';
+import { anyEntryKind } from '../subjects/work/entry-kinds';
+import { entryKinds } from './entries';
+import { isTableName, tableNamed } from './tables';
+
+/** Whether whoever speaks this version of the protocol knows such a row: its table, and what kind of entry it is. */
+export function isKnownAt(change: Change, version: number): boolean {
+  if (!isTableName(change.table) || tableNamed(change.table).since > version) return false;
+  if (change.table !== 'entries' || change.row === null) return true;
+  const kind = anyEntryKind(entryKinds, change.row.content.kind);
+  return kind !== undefined && kind.since <= version;
+}

@@ -1,0 +1,111 @@
+import type { FileId, OperationId, PersonId } from '../kernel/ids';
+import type { Instant } from '../kernel/time/instant';
+import type { Actor } from '../operations/actor';
+import { applyOneOf, type Applied, type OperationSet } from '../operations/apply';
+import type { AnyOperation, NamedIn, Operation, OperationDefinition, RowName } from '../operations/operation';
+import type { Records } from '../records/records';
+import type { Fields } from '../records/table';
+import { upgraded } from '../records/upgrade';
+import { isFileId } from '../subjects/files/files';
+import { hazardsOperations } from '../subjects/hazards/hazards-operations';
+import { isolationOperations } from '../subjects/isolation/isolation-operations';
+import { kitListOperations } from '../subjects/kit-list/kit-list-operations';
+import { labelsOperations } from '../subjects/labels/labels-operations';
+import { laborOperations } from '../subjects/labor/labor-operations';
+import { lifecycleOperations } from '../subjects/lifecycle/lifecycle-operations';
+import { notesOperations } from '../subjects/notes/notes-operations';
+import { noticesOperations } from '../subjects/notices/notices-operations';
+import { photosOperations } from '../subjects/photos/photos-operations';
+import { readingsOperations } from '../subjects/readings/readings-operations';
+import { stepsOperations } from '../subjects/steps/steps-operations';
+import { stockOperations } from '../subjects/stock/stock-operations';
+import { operationOf } from '../subjects/work/entry-ids';
+import { workOperations } from '../subjects/work/work-operations';
+import { entryKinds } from './entries';
+
+/** Every operation there is, by the name it is sent under. */
+export const operations = {
+  ...workOperations(entryKinds),
+  ...lifecycleOperations,
+  ...hazardsOperations,
+  ...isolationOperations,
+  ...stepsOperations,
+  ...laborOperations,
+  ...stockOperations,
+  ...readingsOperations,
+  ...notesOperations,
+  ...photosOperations,
+  ...labelsOperations,
+  ...kitListOperations,
+  ...noticesOperations,
+} as const;
+
+export type OperationName = keyof typeof operations;
+
+type ArgsOfDefinition<D> = D extends OperationDefinition<infer Args, infer _> ? Args : never;
+
+/** What an operation of a name takes. */
+export type ArgsOf<N extends OperationName> = ArgsOfDefinition<(typeof operations)[N]>;
+
+/** The arguments of an operation that can be put right when it was refused. */
+export type MendableOf<N extends OperationName> = keyof (typeof operations)[N]['mend']['fields'] & string;
+
+export function isOperationName(text: string): text is OperationName {
+  return Object.hasOwn(operations, text);
+}
+
+const anyOperations = operations as unknown as OperationSet;
+
+/** The definition behind a name, with its arguments unknown until its schema has read them; undefined for no name. */
+export function operationNamed(name: OperationName): AnyOperation;
+export function operationNamed(name: string): AnyOperation | undefined;
+export function operationNamed(name: string): AnyOperation | undefined {
+  return isOperationName(name) ? anyOperations[name] : undefined;
+}
+
+/** Carries out one operation on records, as `applyOneOf` of all operations. */
+export function applyOperation(records: Records, operation: Operation, person: Actor, now: Instant): Promise<Applied> {
+  return applyOneOf(anyOperations, records, operation, person, now);
+}
+
+/** The file that must be with the server before this operation is sent; null for none. */
+export function fileNamedBy({ name, args }: Pick<Operation, 'name' | 'args'>): FileId | null {
+  const argument = operationNamed(name)?.file ?? null;
+  if (argument === null) return null;
+  const id = namedIn(args)[argument];
+  return id !== undefined && isFileId(id) ? id : null;
+}
+
+/** The rows that an operation is going to read by their ids, as far as they can be told before it is applied. */
+export function rowsReadBy({ name, args, by }: Pick<Operation, 'name' | 'args'> & { by: PersonId }): RowName[] {
+  return (operationNamed(name)?.reads(namedIn(args), by) ?? []).flatMap((row) => row ?? []);
+}
+
+const LONGEST_ID = 64;
+
+/** Those of the arguments that can be the name of a row, before anybody has checked them. */
+function namedIn(args: unknown): NamedIn<Readonly<Record<string, unknown>>> {
+  if (typeof args !== 'object' || args === null) return {};
+  const short = Object.entries(args).filter(([, value]) => typeof value === 'string' && value.length <= LONGEST_ID);
+  return Object.fromEntries(short) as Readonly<Record<string, string>>;
+}
+
+/** An operation that was made in the shape of an older Oilcan, in the shape of this one. */
+export function upgradedOperation(operation: Operation, from: number): Operation {
+  const upgrades = operationNamed(operation.name)?.upgrades ?? [];
+  const envelope = from < 6 ? withKnownUntil(operation as unknown as Fields) : operation;
+  if (typeof operation.args !== 'object' || operation.args === null) return envelope;
+  const args = upgraded(upgrades, operation.args as Fields, from);
+  return args === operation.args ? envelope : { ...envelope, args };
+}
+
+/** Before version 6 the time up to which somebody could know was called `knew`. */
+function withKnownUntil({ knew, ...rest }: Fields): Operation {
+  return (knew === undefined ? rest : { ...rest, knownUntil: knew }) as unknown as Operation;
+}
+
+/** Whether an operation names the entry of one of these, and so cannot be carried out before it. */
+export function namesOneOf({ args }: Pick<Operation, 'args'>, ids: ReadonlySet<OperationId>): boolean {
+  if (ids.size === 0 || typeof args !== 'object' || args === null) return false;
+  return Object.values(args).some((value) => typeof value === 'string' && ids.has(operationOf(value)));
+}

@@ -1,0 +1,40 @@
+import type { Entry } from '../subjects/work/entries';
+import type { WorkOrder } from '../subjects/work/work-order';
+import {
+  countEventsOf,
+  eventKindsOf,
+  recordedOnJob,
+  wantedEventsOf,
+  type PastEvent,
+  type PastEventKind,
+  type PastFilter,
+} from '../subjects/past/past-events';
+import { summarise, type PastJob } from '../subjects/past/past-job';
+import { entryKinds } from './entries';
+
+/** The kinds of event that a past is made of, in their order. */
+export const pastEventKinds: readonly PastEventKind[] = eventKindsOf(entryKinds);
+
+/** Summarises a work order and what was recorded on it. */
+export function pastJobOf(work: WorkOrder, entries: readonly Entry[]): PastJob {
+  return summarise(entryKinds, work, entries);
+}
+
+/** How many events of each kind there are in these jobs. */
+export function countEvents(jobs: readonly PastJob[]): Readonly<Record<PastEventKind, number>> {
+  return countEventsOf(entryKinds, jobs);
+}
+
+/** What was recorded on one job, kind by kind. */
+export function recordedOn(job: PastJob): ReturnType<typeof recordedOnJob> {
+  return recordedOnJob(entryKinds, job);
+}
+
+/** The wanted events, newest first; see `wantedEventsOf`. */
+export function wantedEvents(
+  jobs: readonly PastJob[],
+  filter: PastFilter,
+  namesOf?: (job: PastJob) => string,
+): PastEvent[] {
+  return wantedEventsOf(entryKinds, jobs, filter, namesOf);
+}

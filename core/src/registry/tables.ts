@@ -1,0 +1,53 @@
+import { anyTable, type AnyTable, type IndexName, type TableName, type TableSet } from '../records/table';
+import { documentsTables } from '../subjects/documents/documents-tables';
+import { hazardsTables } from '../subjects/hazards/hazards-tables';
+import { kitListTables } from '../subjects/kit-list/kit-list-tables';
+import { labelsTables } from '../subjects/labels/labels-tables';
+import { laborTables } from '../subjects/labor/labor-tables';
+import { noticesTables } from '../subjects/notices/notices-tables';
+import { peopleTables } from '../subjects/people/people-tables';
+import { permitsTables } from '../subjects/permits/permits-tables';
+import { plantTables } from '../subjects/plant/plant-tables';
+import { settingsTables } from '../subjects/settings/settings-tables';
+import { stepsTables } from '../subjects/steps/steps-tables';
+import { stockTables } from '../subjects/stock/stock-tables';
+import { workTables } from '../subjects/work/work-tables';
+import { entryKinds } from './entries';
+
+/** Every table, as its subject defines it. */
+export const tables: TableSet = {
+  ...settingsTables,
+  ...peopleTables,
+  ...plantTables,
+  ...documentsTables,
+  ...labelsTables,
+  ...stockTables,
+  ...workTables(entryKinds),
+  ...stepsTables,
+  ...hazardsTables,
+  ...permitsTables,
+  ...laborTables,
+  ...kitListTables,
+  ...noticesTables,
+};
+
+export const tableNames = Object.keys(tables) as readonly TableName[];
+
+export function isTableName(text: string): text is TableName {
+  return Object.hasOwn(tables, text);
+}
+
+export function tableNamed(name: TableName): AnyTable {
+  return anyTable(tables, name);
+}
+
+/** Tables that can be listed by work order. */
+type ByWork = { [T in TableName]: 'workOrder' extends IndexName<T> ? T : never }[TableName];
+
+/** Tables whose rows belong to a work order, and are carried where that is carried whole. */
+export const tablesOfWork = tableNames.filter(
+  (name): name is ByWork => tableNamed(name).carried === 'withWork',
+) as readonly ByWork[];
+
+/** The version of the shapes that rows have here: that of the newest upgrade of any table. */
+export const SHAPE_VERSION = Math.max(...tableNames.flatMap((name) => tableNamed(name).upgrades.map(({ to }) => to)));

@@ -1,0 +1,46 @@
+import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+
+/** A coded failure, ISO 14224:2016 annex B. */
+export interface FaultContent {
+  readonly kind: 'fault';
+  /** Failure-mode code, such as `ELU`. */
+  readonly mode: string;
+  /** Mechanism, such as `2.4`. */
+  readonly mechanism: string;
+  /** Cause, such as `3.3`. */
+  readonly cause: string;
+  /** Detection method 1–10. */
+  readonly detection: number;
+  /** Maintenance activity 1–12. */
+  readonly activity: number;
+  /** Which part of the machine, in its own words. */
+  readonly component: string;
+  readonly text: string;
+}
+
+/** What a past keeps of a fault: its codes and the part of the machine. */
+export type PastFault = Omit<FaultContent, 'kind' | 'text'>;
+
+declare module '../work/entries' {
+  interface EntryContents {
+    fault: FaultContent;
+  }
+}
+
+declare module '../work/entry-kinds' {
+  interface PastKept {
+    fault: PastFault;
+  }
+}
+
+export const faultsEntries: EntryKindsNamed<'fault'> = {
+  fault: {
+    ...plainEntry,
+    past: {
+      keep: (entries) => entries.map(({ content: { kind: _, text: __, ...fault } }) => fault),
+      at: (_fault, { at }) => at,
+      words: ({ component, mode }) => `${component} ${mode}`,
+    },
+    told: 'a fault',
+  },
+};

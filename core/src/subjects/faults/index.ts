@@ -1,0 +1,2 @@
+export * from './codes';
+export * from './faults-entries';

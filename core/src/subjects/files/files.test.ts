@@ -1,0 +1,32 @@
+import { asId } from '../../kernel/ids';
+import { isFileId, pictureTypeOf } from './files';
+import { fileNamedBy } from '../../registry/operations';
+
+const sha = 'e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855';
+
+describe('files', () => {
+  it('are named by their SHA-256 in lower-case hexadecimal', () => {
+    expect(isFileId(sha)).toBe(true);
+    for (const text of ['', sha.toUpperCase(), sha.slice(1), `${sha}0`, '../etc/passwd'])
+      expect(isFileId(text)).toBe(false);
+  });
+
+  it('go before the operation that names them', () => {
+    expect(fileNamedBy({ name: 'photo.add', args: { fileId: asId(sha) } })).toBe(sha);
+    expect(fileNamedBy({ name: 'photo.add', args: { fileId: 'x' } })).toBeNull();
+    expect(fileNamedBy({ name: 'note.add', args: { fileId: sha } })).toBeNull();
+    expect(fileNamedBy({ name: 'photo.add', args: null })).toBeNull();
+  });
+
+  // Signatures: JPEG ISO/IEC 10918-1 annex B (SOI, marker), PNG RFC 2083 section 3.1, WebP RFC 9649 section 2.4.
+  it.each([
+    [[0xff, 0xd8, 0xff, 0xe0], 'image/jpeg'],
+    [[137, 80, 78, 71, 13, 10, 26, 10], 'image/png'],
+    [[...Buffer.from('RIFF\0\0\0\0WEBPVP8 ')], 'image/webp'],
+    [[...Buffer.from('RIFF\0\0\0\0WAVEfmt ')], null],
+    [[...Buffer.from('<svg xmlns=')], null],
+    [[], null],
+  ])('that begin with %j are %s', (bytes, type) => {
+    expect(pictureTypeOf(Uint8Array.from(bytes))).toBe(type);
+  });
+});

@@ -1,0 +1,3 @@
+export * from './file-field';
+export * from './files';
+export * from './files-errors';

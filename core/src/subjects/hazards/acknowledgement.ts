@@ -1,0 +1,31 @@
+import type { PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { Instant } from '../../kernel/time/instant';
+import type { Hazard } from '../work/work-order';
+
+/** That a person has read the hazards of a work order. */
+export interface Acknowledgement {
+  /** `workOrderId@personId`. */
+  readonly id: string;
+  readonly siteId: SiteId;
+  readonly workOrderId: WorkOrderId;
+  readonly personId: PersonId;
+  readonly hazardIds: readonly string[];
+  readonly at: Instant;
+}
+
+export function acknowledgementId(workOrderId: WorkOrderId, personId: PersonId): string {
+  return `${workOrderId}@${personId}`;
+}
+
+/** The hazards of which a person could know who last heard of others at this moment. */
+export function hazardsKnownAt(hazards: readonly Hazard[], knownUntil: Instant): readonly Hazard[] {
+  return hazards.filter(({ addedAt }) => addedAt === undefined || addedAt < knownUntil);
+}
+
+/** Whether every hazard was in the list that the person acknowledged. */
+export function coversHazards(
+  acknowledgement: Acknowledgement | undefined,
+  hazards: readonly { readonly id: string }[],
+): boolean {
+  return hazards.every((hazard) => acknowledgement?.hazardIds.includes(hazard.id) ?? false);
+}

@@ -1,0 +1,31 @@
+import type { PersonId, WorkOrderId } from '../../kernel/ids';
+import { refuse, rowNamed, type Found, type OperationContext, type RowName } from '../../operations/operation';
+import type { Records } from '../../records/records';
+import { changeState, findOpenWork } from '../work/guards';
+import type { WorkOrder } from '../work/work-order';
+import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
+
+/**
+ * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know, and
+ * the work order goes from Ready to Underway by it.
+ */
+export async function beginWork(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const found = await findOpenWork(records, id, context);
+  if (!found.ok) return found;
+  const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
+  if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knownUntil))) {
+    return refuse('hazards_not_acknowledged');
+  }
+  if (found.value.state !== 'ready') return found;
+  return { ok: true, value: await changeState(records, found.value, 'start', '', context) };
+}
+
+/** The rows that beginning work reads. */
+export function readsToBegin(workOrderId: string | undefined, by: PersonId): (RowName | null)[] {
+  const acknowledgement = workOrderId === undefined ? undefined : acknowledgementId(workOrderId as WorkOrderId, by);
+  return [rowNamed('workOrders', workOrderId), rowNamed('acknowledgements', acknowledgement), rowNamed('clocks', by)];
+}

@@ -1,0 +1,84 @@
+import type { WorkOrderId } from '../../kernel/ids';
+import { argsSchema, idField, idListField, LONGEST_LINE, textField } from '../../kernel/schema/fields';
+import { accepted, defineOperation, refuse } from '../../operations/operation';
+import { renaming } from '../../records/upgrade';
+import { findOpenWork, newEntry } from '../work/guards';
+import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
+import { readsToBegin } from './begin-work';
+
+const onWork = { workOrderId: idField<WorkOrderId>() };
+const MOST_HAZARDS = 100;
+
+/** The person has read these hazards. Must name every hazard of which the person could know, and no other. */
+export const acknowledgeHazards = defineOperation({
+  label: 'acknowledging the hazards',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    ...onWork,
+    hazardIds: idListField(MOST_HAZARDS, 'Name the hazards.'),
+  }),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    const named = new Set<string>(args.hazardIds);
+    const isComplete = hazardsKnownAt(work.hazards, context.knownUntil).every(({ id }) => named.has(id));
+    const ofWork = new Set(work.hazards.map(({ id }) => id));
+    if (!isComplete || [...named].some((id) => !ofWork.has(id))) return refuse('hazards_changed', {}, 'hazardIds');
+    const hazardIds: string[] = [...args.hazardIds];
+    await records.put('acknowledgements', {
+      id: acknowledgementId(work.id, context.person.id),
+      siteId: work.siteId,
+      workOrderId: work.id,
+      personId: context.person.id,
+      hazardIds,
+      at: context.at,
+    });
+    await records.put('entries', newEntry(work, { kind: 'acknowledgement', hazardIds }, context));
+    return accepted;
+  },
+});
+
+/** Something dangerous was noticed: everybody else reads and acknowledges the list again before going on. */
+export const addHazard = defineOperation({
+  label: 'this hazard',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: { hazard: 'line', control: 'line' }, keepsTime: false },
+  upgrades: [{ to: 5, change: renaming({ precaution: 'control' }) }],
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    if (work.hazards.length >= MOST_HAZARDS) return refuse('too_many_hazards', { limit: MOST_HAZARDS });
+    const id = acknowledgementId(work.id, context.person.id);
+    const acknowledgement = await records.get('acknowledgements', id);
+    const hadReadAll = coversHazards(acknowledgement, work.hazards);
+    const hazard = { id: context.operationId, hazard: args.hazard, control: args.control };
+    const hazards = [...work.hazards, { ...hazard, addedAt: context.now }];
+    await records.put('workOrders', { ...work, hazards });
+    await records.put('entries', newEntry(work, { kind: 'hazard', ...hazard }, context));
+    if (!hadReadAll) return accepted;
+    const hazardIds = hazards.map((each) => each.id);
+    await records.put('acknowledgements', {
+      id,
+      siteId: work.siteId,
+      workOrderId: work.id,
+      personId: context.person.id,
+      hazardIds,
+      at: context.at,
+    });
+    return accepted;
+  },
+});
+
+export const hazardsOperations = {
+  'work.acknowledge-hazards': acknowledgeHazards,
+  'work.add-hazard': addHazard,
+};

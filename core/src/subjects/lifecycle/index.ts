@@ -1,0 +1,3 @@
+export * from './lifecycle-errors';
+export * from './lifecycle-operations';
+export * from './owed';

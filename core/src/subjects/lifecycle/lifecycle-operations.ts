@@ -1,0 +1,235 @@
+import type { WorkOrderId } from '../../kernel/ids';
+import {
+  argsSchema,
+  choiceField,
+  idField,
+  LONGEST_LINE,
+  optionalTextField,
+  textField,
+} from '../../kernel/schema/fields';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  type OperationContext,
+  type Outcome,
+  type Refusal,
+} from '../../operations/operation';
+import type { Records } from '../../records/records';
+import { beginWork, readsToBegin } from '../hazards/begin-work';
+import { isolationOf } from '../isolation/isolation';
+import { stopClock } from '../labor/stop-clock';
+import { SETTINGS_ID } from '../settings/settings';
+import { changeState, findOwnWork, findWorkOfSite, mayChangeState, reachedUnseen } from '../work/guards';
+import { transitions } from '../work/states';
+import { holdReasons, type WorkOrder } from '../work/work-order';
+import { owedBefore, type Owed } from './owed';
+
+const onWork = { workOrderId: idField<WorkOrderId>() };
+
+/** Takes up a ready work order without starting a clock. */
+export const startWork = defineOperation({
+  label: 'starting',
+  roles: transitions.start.roles,
+  schema: argsSchema(onWork),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    if (reachedUnseen(found.value, 'start', context)) return accepted;
+    const allowed = mayChangeState(found.value, 'start');
+    if (!allowed.ok) return allowed;
+    const begun = await beginWork(records, args.workOrderId, context);
+    return begun.ok ? accepted : begun;
+  },
+});
+
+/** Work rests for a reason. The person's own clock on it stops and its time is recorded. */
+export const holdWork = defineOperation({
+  label: 'holding',
+  roles: transitions.hold.roles,
+  schema: argsSchema({
+    ...onWork,
+    reason: choiceField(holdReasons),
+    note: optionalTextField(),
+  }),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: { note: 'line' }, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    if (reachedUnseen(found.value, 'hold', context)) return stopOwnClockOn(records, found.value, context);
+    const allowed = mayChangeState(found.value, 'hold');
+    if (!allowed.ok) return allowed;
+    const stopped = await stopOwnClockOn(records, found.value, context);
+    if (!stopped.ok) return stopped;
+    const held = { ...found.value, held: { reason: args.reason, note: args.note } };
+    await changeState(records, held, 'hold', args.reason, context);
+    return accepted;
+  },
+});
+
+export const resumeWork = defineOperation({
+  label: 'resuming',
+  roles: transitions.resume.roles,
+  schema: argsSchema(onWork),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    if (reachedUnseen(found.value, 'resume', context)) return accepted;
+    const allowed = mayChangeState(found.value, 'resume');
+    if (!allowed.ok) return allowed;
+    await changeState(records, found.value, 'resume', '', context);
+    return accepted;
+  },
+});
+
+/**
+ * The work is done. Refused while something is owed, and when it was handed back unseen; stops the person's own clock.
+ * When somebody else finished it unseen, that finish stands.
+ */
+export const finishWork = defineOperation({
+  label: 'finishing',
+  roles: transitions.finish.roles,
+  schema: argsSchema(onWork),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOwnWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    if (reachedUnseen(work, 'finish', context)) return stopOwnClockOn(records, work, context);
+    if (work.handedBack !== null && work.handedBack.since >= context.knownUntil) {
+      return refuse('handed_back_unseen', { number: work.number });
+    }
+    const allowed = mayChangeState(work, 'finish');
+    if (!allowed.ok) return allowed;
+    const settings = await records.get('settings', SETTINGS_ID);
+    if (settings === undefined) return refuse('not_found', { what: 'settings record' });
+    const owed = owedBefore(
+      context.person.id,
+      await records.list('steps', 'workOrder', work.id),
+      await records.list('entries', 'workOrder', work.id),
+      await records.list('clocks', 'workOrder', work.id),
+      settings.owed[work.kind],
+      work.isolation,
+    );
+    if (owed.length > 0) return refuse('not_finished_owed', countOwed(owed));
+    const stopped = await stopOwnClockOn(records, work, context);
+    if (!stopped.ok) return stopped;
+    await changeState(records, work, 'finish', '', context);
+    return accepted;
+  },
+});
+
+/** The lead takes finished work as it is; from then on it is locked. Refused while a clock runs or a lock is on. */
+export const acceptWork = defineOperation({
+  label: 'accepting',
+  roles: transitions.accept.roles,
+  schema: argsSchema(onWork),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) =>
+    (await standInTheWay(records, args.workOrderId, 'not_accepted_owed', context)) ??
+    leadTransition(records, args.workOrderId, 'accept', '', context),
+});
+
+/** The lead sends finished work back, saying why. */
+export const handBackWork = defineOperation({
+  label: 'handing back',
+  roles: transitions.handBack.roles,
+  schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: { reason: 'line' }, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const outcome = await leadTransition(records, args.workOrderId, 'handBack', args.reason, context);
+    const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
+    if (work !== undefined) {
+      const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
+      await records.put('workOrders', { ...work, handedBack });
+    }
+    return outcome;
+  },
+});
+
+/** The work will not be done. Refused while a clock runs or a lock is on. */
+export const dropWork = defineOperation({
+  label: 'dropping',
+  roles: transitions.drop.roles,
+  schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
+  file: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: { reason: 'line' }, keepsTime: false },
+  upgrades: [],
+  apply: async (records, args, context) =>
+    (await standInTheWay(records, args.workOrderId, 'not_dropped_owed', context)) ??
+    leadTransition(records, args.workOrderId, 'drop', args.reason, context),
+});
+
+/** Running clocks and locks that are on, without which nothing is accepted or dropped. */
+async function standInTheWay(
+  records: Records,
+  workOrderId: WorkOrderId,
+  code: 'not_accepted_owed' | 'not_dropped_owed',
+  context: OperationContext,
+): Promise<Refusal | null> {
+  const found = await findWorkOfSite(records, workOrderId, context);
+  if (!found.ok) return found;
+  const clocks = (await records.list('clocks', 'workOrder', workOrderId)).length;
+  const entries = await records.list('entries', 'workOrder', workOrderId);
+  const locks = isolationOf(found.value.isolation, entries).points.reduce((sum, point) => sum + point.locks.length, 0);
+  return clocks + locks === 0 ? null : refuse(code, { clocks, locks });
+}
+
+async function leadTransition(
+  records: Records,
+  workOrderId: WorkOrderId,
+  transition: 'accept' | 'handBack' | 'drop',
+  reason: string,
+  context: OperationContext,
+): Promise<Outcome> {
+  const found = await findOwnWork(records, workOrderId, context);
+  if (!found.ok) return found;
+  if (transition !== 'handBack' && reachedUnseen(found.value, transition, context)) return accepted;
+  const allowed = mayChangeState(found.value, transition);
+  if (!allowed.ok) return allowed;
+  await changeState(records, found.value, transition, reason, context);
+  return accepted;
+}
+
+async function stopOwnClockOn(records: Records, work: WorkOrder, context: OperationContext): Promise<Outcome> {
+  const clock = await records.get('clocks', context.person.id);
+  if (clock === undefined || clock.workOrderId !== work.id) return accepted;
+  return stopClock(records, clock, context.at, context);
+}
+
+/** How many of each there are, for the sentence that says so. */
+function countOwed(owed: readonly Owed[]): { steps: number; times: number; clocks: number; locks: number } {
+  const count = (what: Owed['what']): number => owed.filter((each) => each.what === what).length;
+  return { steps: count('step'), times: count('time'), clocks: count('clockOfAnother'), locks: count('lock') };
+}
+
+export const lifecycleOperations = {
+  'work.start': startWork,
+  'work.hold': holdWork,
+  'work.resume': resumeWork,
+  'work.finish': finishWork,
+  'work.accept': acceptWork,
+  'work.hand-back': handBackWork,
+  'work.drop': dropWork,
+};

@@ -1,0 +1,2 @@
+export * from './notes-entries';
+export * from './notes-operations';

@@ -1,0 +1,33 @@
+import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+
+/** Words for whoever comes next. */
+export interface NoteContent {
+  readonly kind: 'note';
+  readonly text: string;
+}
+
+declare module '../work/entries' {
+  interface EntryContents {
+    note: NoteContent;
+  }
+}
+
+declare module '../work/entry-kinds' {
+  interface PastKept {
+    note: string;
+  }
+}
+
+export const notesEntries: EntryKindsNamed<'note'> = {
+  note: {
+    ...plainEntry,
+    amendedBy: 'note.amend',
+    withdraw: nothingElse,
+    past: {
+      keep: (entries) => entries.map(({ content }) => content.text),
+      at: (_text, { at, endedAt }) => endedAt ?? at,
+      words: (text) => text,
+    },
+    told: 'a note',
+  },
+};

@@ -1,0 +1,42 @@
+import type { WorkOrderId } from '../../kernel/ids';
+import { argsSchema, idField, LONGEST_TEXT, textField } from '../../kernel/schema/fields';
+import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
+import { findOpenWork, newEntry } from '../work/guards';
+
+/** Words for whoever comes next. Taken at any time while the work order is open. */
+export const addNote = defineOperation({
+  label: 'this note',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), text: textField(LONGEST_TEXT) }),
+  file: null,
+  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  mend: { fields: { text: 'text' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    await records.put('entries', newEntry(found.value, { kind: 'note', text: args.text }, context));
+    return accepted;
+  },
+});
+
+/** The words were wrong: others stand in their place. */
+export const amendNote = defineOperation({
+  label: 'the amended note',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({ ...onEntry, text: textField() }),
+  file: null,
+  reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
+  mend: { fields: { text: 'text' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findAmendable(records, args, context);
+    if (!found.ok) return found;
+    if (found.entry.content.kind !== 'note') return refuse('entry_not_amendable', {}, 'entryId');
+    await putAmendment(records, found, { kind: 'note', text: args.text }, context);
+    return accepted;
+  },
+});
+
+export const notesOperations = { 'note.add': addNote, 'note.amend': amendNote };

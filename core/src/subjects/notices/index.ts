@@ -1,0 +1,4 @@
+export * from './notice-words';
+export * from './notices';
+export * from './notices-operations';
+export * from './notices-tables';

@@ -1,0 +1,60 @@
+import { formatQuantity } from '../../kernel/quantity/quantity';
+import { inZone, type Zone } from '../../kernel/time/zone';
+import { anyEntryKind, type EntryKindSet } from '../work/entry-kinds';
+import type { WorkState } from '../work/work-order';
+import type { NoticeFact } from '../work/notice-fact';
+import type { Notice, NoticeKind } from './notices';
+
+/** Sentences of notices, for the screens and for the mails: both say the same. */
+export const noticeHeadlines: Readonly<Record<NoticeKind, string>> = {
+  given: 'Given to you',
+  late: 'Late',
+  handedBack: 'Handed back',
+  changed: 'Changed',
+  short: 'Parts short for tomorrow',
+  finished: 'Finished, waits for your look',
+  forYou: 'Recorded in your name',
+};
+
+const stateWords: Readonly<Record<WorkState, string>> = {
+  ready: 'now ready',
+  underway: 'now underway',
+  held: 'now held',
+  finished: 'now finished',
+  accepted: 'now accepted',
+  dropped: 'now dropped',
+};
+
+function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
+  switch (fact.is) {
+    case 'state':
+      return stateWords[fact.state];
+    case 'hazardAdded':
+      return 'a hazard was added';
+    case 'dueChanged':
+      return 'due at another time';
+    case 'recorded':
+      return anyEntryKind(kinds, fact.kind)?.told ?? 'an entry';
+    case 'reason':
+      return fact.reason;
+    case 'short': {
+      const jobs = fact.jobs === 1 ? '' : ` for ${fact.jobs} jobs`;
+      return `${fact.part}: ${formatQuantity(fact.onHand)} of ${formatQuantity(fact.needed)} ${fact.unit}${jobs}`;
+    }
+    case 'clockStopped':
+      return `${fact.by} stopped your clock at ${inZone(fact.at, zone).toFormat('HH:mm')}: ${fact.reason}`;
+    case 'lockOff':
+      return `${fact.by} took off your lock at ${fact.device}: ${fact.reason}`;
+  }
+}
+
+/** What a notice tells beside its headline; empty for nothing more. */
+export function detailOf(kinds: EntryKindSet, { facts }: Pick<Notice, 'facts'>, zone: Zone): string {
+  return facts.map((fact) => sayFact(kinds, fact, zone)).join(', ');
+}
+
+/** `Handed back: still wet`. */
+export function headlineOf(kinds: EntryKindSet, notice: Pick<Notice, 'kind' | 'facts'>, zone: Zone): string {
+  const detail = detailOf(kinds, notice, zone);
+  return detail === '' ? noticeHeadlines[notice.kind] : `${noticeHeadlines[notice.kind]}: ${detail}`;
+}

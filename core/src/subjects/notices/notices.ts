@@ -1,0 +1,231 @@
+import type { CrewId, PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
+import { hasRole } from '../../operations/actor';
+import type { Crew, Person } from '../people/people';
+import { isLate } from '../shift/shift-order';
+import { addMinutes, type Instant } from '../../kernel/time/instant';
+import type { Entry } from '../work/entries';
+import { anyEntryKind, type EntryKindSet } from '../work/entry-kinds';
+import { isOpen } from '../work/states';
+import type { WorkOrder } from '../work/work-order';
+import type { NoticeFact } from '../work/notice-fact';
+
+/** What a person is told of: `finished` is for leads, who accept it; `forYou` is what somebody recorded in one's name. */
+export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'finished', 'forYou'] as const;
+export type NoticeKind = (typeof noticeKinds)[number];
+
+/** How: in the list of notices always; by mail and by the phone's own notifications when chosen. */
+export const noticeWays = ['mail', 'push'] as const;
+export type NoticeWay = (typeof noticeWays)[number];
+
+/** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */
+export interface Notice {
+  /** `personId@kind@workOrderId`. */
+  readonly id: string;
+  readonly personId: PersonId;
+  readonly kind: NoticeKind;
+  readonly workOrderId: WorkOrderId;
+  /** Of the work order, as they were then. */
+  readonly number: string;
+  readonly title: string;
+  /** What changed, why it came back, what is short; none for nothing more. */
+  readonly facts: readonly NoticeFact[];
+  readonly at: Instant;
+  readonly seenAt: Instant | null;
+}
+
+const DAY_MINUTES = 24 * 60;
+/** A notice leaves so long after it was seen; one that nobody looked at, so long after it came. */
+const SEEN_DAYS = 14;
+const UNSEEN_DAYS = 60;
+
+/** Whether a notice is still kept: the server and the phones let go of it by the same rule, each by itself. */
+export function isNoticeKept({ at, seenAt }: Pick<Notice, 'at' | 'seenAt'>, now: Instant): boolean {
+  return seenAt === null
+    ? at > addMinutes(now, -UNSEEN_DAYS * DAY_MINUTES)
+    : seenAt > addMinutes(now, -SEEN_DAYS * DAY_MINUTES);
+}
+
+/** That a person wants to hear of a work order that may not be theirs. */
+export interface Follow {
+  /** `personId@workOrderId`. */
+  readonly id: string;
+  readonly personId: PersonId;
+  readonly workOrderId: WorkOrderId;
+}
+
+/** What a person chose to be told, and how. */
+export interface NoticeChoice {
+  /** The person's. */
+  readonly id: PersonId;
+  readonly personId: PersonId;
+  /** Kinds that are not wanted at all. */
+  readonly silent: readonly NoticeKind[];
+  readonly mail: readonly NoticeKind[];
+  readonly push: readonly NoticeKind[];
+}
+
+/** Before anybody chose: everything in the list, what is urgent also on the phone, nothing by mail. */
+export function noticeChoiceOf(personId: PersonId, chosen: NoticeChoice | undefined): NoticeChoice {
+  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou'] };
+}
+
+export function followId(personId: PersonId, workOrderId: WorkOrderId): string {
+  return `${personId}@${workOrderId}`;
+}
+
+/** Crews and people, by whom it is found who is told. */
+export interface Everybody {
+  readonly crews: readonly Crew[];
+  readonly people: readonly Person[];
+}
+
+/**
+ * Everybody who has a work order: people by name, and the members of its crew. Who does not have its site has nothing to do
+ * with it, and hears nothing of it.
+ */
+export function peopleWith(
+  work: { readonly siteId: SiteId; readonly personIds: readonly PersonId[]; readonly crewId: CrewId | null },
+  { crews, people }: Everybody,
+): PersonId[] {
+  const crew = crews.find(({ id }) => id === work.crewId);
+  const ofSite = new Set(people.filter(({ siteIds }) => siteIds.includes(work.siteId)).map(({ id }) => id));
+  return [...new Set([...work.personIds, ...(crew?.memberIds ?? [])])].filter((id) => ofSite.has(id));
+}
+
+function notice(
+  personId: PersonId,
+  kind: NoticeKind,
+  work: Pick<WorkOrder, 'id' | 'number' | 'title'>,
+  facts: readonly NoticeFact[],
+  at: Instant,
+): Notice {
+  const { id: workOrderId, number, title } = work;
+  return {
+    id: `${personId}@${kind}@${workOrderId}`,
+    personId,
+    kind,
+    workOrderId,
+    number,
+    title,
+    facts,
+    at,
+    seenAt: null,
+  };
+}
+
+/** What somebody did to a work order. */
+export interface WorkChange {
+  readonly before: WorkOrder | undefined;
+  readonly after: WorkOrder;
+  /** What was recorded on it beside. */
+  readonly entries: readonly Entry[];
+  /** Who did it: nobody is told of their own doing. */
+  readonly by: PersonId;
+}
+
+/**
+ * Whom a change concerns, each told once: what was recorded in one's name before given to me before handed back before
+ * finished before changed.
+ */
+export function noticesAfter(
+  kinds: EntryKindSet,
+  { before, after, entries, by }: WorkChange,
+  everybody: Everybody,
+  followers: readonly PersonId[],
+  now: Instant,
+): Notice[] {
+  const told = new Map<PersonId, Notice>();
+  const tell = (person: PersonId, kind: NoticeKind, facts: readonly NoticeFact[] = []): void => {
+    if (person !== by && !told.has(person)) told.set(person, notice(person, kind, after, facts, now));
+  };
+  for (const [person, facts] of factsInTheNameOf(kinds, after, entries, everybody)) tell(person, 'forYou', facts);
+  const had = before === undefined ? [] : peopleWith(before, everybody);
+  for (const person of peopleWith(after, everybody))
+    if (isOpen(after.state) && !had.includes(person)) tell(person, 'given');
+  const { handedBack } = after;
+  if (handedBack !== null && before?.handedBack?.since !== handedBack.since) {
+    for (const person of peopleWith(after, everybody))
+      tell(person, 'handedBack', [{ is: 'reason', reason: handedBack.reason }]);
+  }
+  const ofSite = everybody.people.filter(({ siteIds }) => siteIds.includes(after.siteId));
+  if (after.state === 'finished' && before?.state !== 'finished') {
+    for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'finished');
+  }
+  const facts = factsOfChange(kinds, before, after, entries);
+  const mayKnow = new Set(ofSite.map(({ id }) => id));
+  // Whoever has work that will not be done after all hears of it without following it.
+  const isDropped = after.state === 'dropped' && before?.state !== 'dropped';
+  const concerned = [...followers, ...(isDropped ? peopleWith(after, everybody) : [])];
+  if (facts.length > 0) for (const person of concerned) if (mayKnow.has(person)) tell(person, 'changed', facts);
+  return [...told.values()];
+}
+
+/** Whether an entry was made in the name of somebody else, who has to hear of it. */
+export function isInNameOfAnother(kinds: EntryKindSet, entry: Entry): boolean {
+  const inNameOf = anyEntryKind(kinds, entry.content.kind)?.inNameOf;
+  return (inNameOf?.(entry, { isolation: [] }, () => '') ?? null) !== null;
+}
+
+/** What others did in somebody's name: a clock stopped, a lock taken off. */
+function factsInTheNameOf(
+  kinds: EntryKindSet,
+  work: WorkOrder,
+  entries: readonly Entry[],
+  { people }: Everybody,
+): ReadonlyMap<PersonId, readonly NoticeFact[]> {
+  const facts = new Map<PersonId, NoticeFact[]>();
+  const nameOf = (person: PersonId): string => people.find(({ id }) => id === person)?.name ?? '';
+  for (const entry of entries) {
+    const done = anyEntryKind(kinds, entry.content.kind)?.inNameOf?.(entry, work, nameOf) ?? null;
+    if (done !== null) facts.set(done.personId, [...(facts.get(done.personId) ?? []), done.fact]);
+  }
+  return facts;
+}
+
+function factsOfChange(
+  kinds: EntryKindSet,
+  before: WorkOrder | undefined,
+  after: WorkOrder,
+  entries: readonly Entry[],
+): NoticeFact[] {
+  const facts: NoticeFact[] = [];
+  if (before !== undefined && before.state !== after.state) facts.push({ is: 'state', state: after.state });
+  if (before !== undefined && before.hazards.length < after.hazards.length) facts.push({ is: 'hazardAdded' });
+  if (before !== undefined && before.dueAt !== after.dueAt) facts.push({ is: 'dueChanged' });
+  const recorded = new Set(
+    entries.map(({ content }) => content.kind).filter((kind) => (anyEntryKind(kinds, kind)?.told ?? null) !== null),
+  );
+  return [...facts, ...[...recorded].map((kind): NoticeFact => ({ is: 'recorded', kind }))];
+}
+
+/** For open work that became late since it was last looked at. */
+export function noticesOfLate(
+  works: readonly WorkOrder[],
+  everybody: Everybody,
+  lookedAt: Instant,
+  now: Instant,
+): Notice[] {
+  return works
+    .filter((work) => isLate(work, now) && work.dueAt !== null && work.dueAt >= lookedAt)
+    .flatMap((work) => peopleWith(work, everybody).map((person) => notice(person, 'late', work, [], now)));
+}
+
+/** For work that is due in a time and for which parts are short; the storekeepers of its site hear of all of it. */
+export function noticesOfShort(
+  works: readonly WorkOrder[],
+  everybody: Everybody,
+  due: { readonly from: Instant; readonly to: Instant },
+  shortOf: (work: WorkOrder) => readonly NoticeFact[],
+  now: Instant,
+): Notice[] {
+  return works.flatMap((work) => {
+    if (!isOpen(work.state) || work.dueAt === null || work.dueAt < due.from || work.dueAt >= due.to) return [];
+    const short = shortOf(work);
+    if (short.length === 0) return [];
+    const storekeepers = everybody.people.filter(
+      (person) => hasRole(person, ['storekeeper']) && person.siteIds.includes(work.siteId),
+    );
+    const people = new Set([...peopleWith(work, everybody), ...storekeepers.map(({ id }) => id)]);
+    return [...people].map((person) => notice(person, 'short', work, short, now));
+  });
+}

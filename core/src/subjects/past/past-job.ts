@@ -1,0 +1,88 @@
+import type { AssetId, PlaceId, WorkOrderId } from '../../kernel/ids';
+import { addMinutes, type Instant } from '../../kernel/time/instant';
+import { standingOf, type Entry, type EntryOf } from '../work/entries';
+import type { EntryKindSet, PastKept, PastKind } from '../work/entry-kinds';
+import { doneAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
+import { coveredMinutes } from './intervals';
+
+/** What is kept of each kind of entry, under the plural of its kind: `faults`, `parts`, `notes`. */
+export type PastLists = { readonly [K in PastKind as `${K}s`]: readonly PastKept[K][] };
+
+/** One work order summarised to what its past is asked for: the list, the statistics, and what it usually takes. */
+export interface PastJob extends PastLists {
+  readonly id: WorkOrderId;
+  readonly number: string;
+  readonly assetId: AssetId;
+  readonly placeId: PlaceId;
+  readonly kind: WorkKind;
+  readonly tradeId: string;
+  readonly state: WorkState;
+  readonly title: string;
+  readonly reason: string;
+  /** When it came up: the beginning of the first unplanned stoppage, else when the work order was made. */
+  readonly at: Instant;
+  /** When it left the open work; null while it is open. */
+  readonly endedAt: Instant | null;
+  /** Minutes in which at least one person worked on it (ISO 14224: active maintenance time). */
+  readonly activeMinutes: number;
+}
+
+/** The name under which a past keeps what was recorded of a kind. */
+export function listOf<K extends PastKind>(kind: K): `${K}s` {
+  return `${kind}s`;
+}
+
+/** The kinds of entry of which a past keeps something, in the order in which they are registered. */
+export function pastKindsOf(kinds: EntryKindSet): PastKind[] {
+  return (Object.keys(kinds) as (keyof EntryKindSet)[]).filter((kind): kind is PastKind => kinds[kind].past !== null);
+}
+
+/** Summarises a work order and what was recorded on it. Entries may come in any order. */
+export function summarise(kinds: EntryKindSet, work: WorkOrder, entries: readonly Entry[]): PastJob {
+  const kept = Object.fromEntries(pastKindsOf(kinds).map((kind) => [listOf(kind), keptOf(kinds, kind, entries)]));
+  const lists = kept as unknown as PastLists;
+  const began = lists.stoppages.filter(({ isPlanned }) => !isPlanned).map(({ from }) => from);
+  return {
+    id: work.id,
+    number: work.number,
+    assetId: work.assetId,
+    placeId: work.placeId,
+    kind: work.kind,
+    tradeId: work.tradeId,
+    state: work.state,
+    title: work.title,
+    reason: work.reason,
+    at: [work.createdAt, ...began].sort()[0] ?? work.createdAt,
+    endedAt: doneAt(work),
+    activeMinutes: activeMinutesOf(entries),
+    ...lists,
+  };
+}
+
+function keptOf<K extends PastKind>(kinds: EntryKindSet, kind: K, entries: readonly Entry[]): readonly PastKept[K][] {
+  const { past } = kinds[kind];
+  // A kind that is in `PastKept` has this facet: its type says so, which is lost where the kind may be any.
+  const { keep } = past as unknown as { keep: (entries: readonly EntryOf<K>[]) => readonly PastKept[K][] };
+  return keep(inOrder(standingOf(entries, kind)));
+}
+
+function inOrder<T extends { readonly at: Instant }>(entries: readonly T[]): T[] {
+  return [...entries].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+}
+
+function activeMinutesOf(entries: readonly Entry[]): number {
+  const worked = standingOf(entries, 'labor')
+    .filter(({ content }) => content.timeType !== 'travel')
+    .map(({ content: { startedAt, minutes } }) => ({ from: startedAt, to: addMinutes(startedAt, minutes) }));
+  const from = worked.map((each) => each.from).sort()[0];
+  const to = worked
+    .map((each) => each.to)
+    .sort()
+    .at(-1);
+  return from === undefined || to === undefined ? 0 : coveredMinutes(worked, { from, to });
+}
+
+/** Whether it tells of a failure: corrective work that was not dropped. */
+export function isFailure(job: Pick<PastJob, 'kind' | 'state'>): boolean {
+  return job.kind === 'corrective' && job.state !== 'dropped';
+}

@@ -1,0 +1,2 @@
+export * from './people';
+export * from './people-tables';

@@ -1,0 +1,26 @@
+import type { CrewId, PersonId, SiteId } from '../../kernel/ids';
+import type { Actor } from '../../operations/actor';
+
+/** Somebody who works here. What signing in needs is not part of it and never leaves the server. */
+export interface Person extends Actor {
+  readonly name: string;
+  /** A trade of the settings, which sets the rate of this person's time. */
+  readonly tradeId: string;
+}
+
+/** People who share work, on the sites of that work. */
+export interface Crew {
+  readonly id: CrewId;
+  readonly name: string;
+  readonly siteIds: readonly SiteId[];
+  readonly memberIds: readonly PersonId[];
+}
+
+export interface Site {
+  readonly id: SiteId;
+  readonly name: string;
+  /** IANA time zone; null for that of the settings. */
+  readonly zone: string | null;
+  /** ISO 4217; null for the currency of the settings. */
+  readonly currency: string | null;
+}

@@ -1,0 +1,2 @@
+export * from './permit';
+export * from './permits-tables';

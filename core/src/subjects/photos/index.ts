@@ -1,0 +1,2 @@
+export * from './photos-entries';
+export * from './photos-operations';

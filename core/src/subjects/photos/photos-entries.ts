@@ -1,0 +1,24 @@
+import type { FileId } from '../../kernel/ids';
+import type { PictureType } from '../files/files';
+import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+
+/** A picture, kept as a file under its SHA-256. */
+export interface PhotoContent {
+  readonly kind: 'photo';
+  readonly fileId: FileId;
+  readonly mediaType: PictureType;
+  /** Size in pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly caption: string;
+}
+
+declare module '../work/entries' {
+  interface EntryContents {
+    photo: PhotoContent;
+  }
+}
+
+export const photosEntries: EntryKindsNamed<'photo'> = {
+  photo: { ...plainEntry, file: ({ fileId }) => fileId, withdraw: nothingElse, told: 'a photo' },
+};

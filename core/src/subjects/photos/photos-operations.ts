@@ -1,0 +1,40 @@
+import type { WorkOrderId } from '../../kernel/ids';
+import { argsSchema, choiceField, idField, optionalTextField, wholeField } from '../../kernel/schema/fields';
+import { accepted, defineOperation, rowNamed } from '../../operations/operation';
+import { pictureTypes } from '../files/files';
+import { fileField } from '../files/file-field';
+import { findOpenWork, newEntry } from '../work/guards';
+
+/** Pixels along one side of the largest picture. */
+const LARGEST_SIDE = 20_000;
+const side = () => wholeField().min(1).max(LARGEST_SIDE);
+
+/** A picture for whoever comes next. Its file is with the server before this is. */
+export const addPhoto = defineOperation({
+  label: 'this photo',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    fileId: fileField(),
+    mediaType: choiceField(pictureTypes),
+    width: side(),
+    height: side(),
+    caption: optionalTextField(),
+  }),
+  file: 'fileId',
+  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  mend: { fields: { caption: 'line' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findOpenWork(records, args.workOrderId, context);
+    if (!found.ok) return found;
+    const { fileId, mediaType, width, height, caption } = args;
+    await records.put(
+      'entries',
+      newEntry(found.value, { kind: 'photo', fileId, mediaType, width, height, caption }, context),
+    );
+    return accepted;
+  },
+});
+
+export const photosOperations = { 'photo.add': addPhoto };

@@ -1,0 +1,6 @@
+export * from './contacts';
+export * from './installation';
+export * from './label-code';
+export * from './plant';
+export * from './plant-tables';
+export * from './within';

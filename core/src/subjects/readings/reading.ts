@@ -1,0 +1,56 @@
+import type { PointId } from '../../kernel/ids';
+import type { Instant } from '../../kernel/time/instant';
+import { accepted, refuse, type OperationContext, type Outcome } from '../../operations/operation';
+import type { Records } from '../../records/records';
+import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
+import { levelOf, type ReadingLevel } from './limits';
+
+/** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
+export const LARGEST_READING = 1e12;
+
+/** A value read at a measuring point. */
+export interface ReadingContent {
+  readonly kind: 'reading';
+  readonly pointId: PointId;
+  readonly value: number;
+  readonly level: ReadingLevel;
+}
+
+/** A value with what it means there. */
+export function readingContent(point: MeasuringPoint, value: number): ReadingContent {
+  return { kind: 'reading', pointId: point.id, value, level: levelOf(value, point.limits) };
+}
+
+/** Whether a value can have been read at a point then. */
+export function checkReading(point: MeasuringPoint, value: number, context: OperationContext): Outcome {
+  if (!Number.isFinite(value) || Math.abs(value) > LARGEST_READING) {
+    return refuse('reading_out_of_range', {}, 'value');
+  }
+  const before = point.latest.filter((reading) => reading.at <= context.at).at(-1);
+  if (point.isMeter && before !== undefined && value < before.value) {
+    return refuse('meter_runs_back', { latest: before.value, unit: point.unit }, 'value');
+  }
+  // One that comes late may not be above what was read after it either.
+  const after = point.latest.find((reading) => reading.at > context.at);
+  if (point.isMeter && after !== undefined && value > after.value) {
+    return refuse('meter_read_lower_since', { later: after.value, unit: point.unit }, 'value');
+  }
+  return accepted;
+}
+
+/** A reading was taken back: it is no longer among the newest values of its point. */
+export async function forgetReading(records: Records, pointId: PointId, at: Instant): Promise<void> {
+  const point = await records.get('points', pointId);
+  if (point !== undefined) await records.put('points', withoutReading(point, at));
+}
+
+/** The point without the value that was read at a moment. */
+export function withoutReading(point: MeasuringPoint, at: Instant): MeasuringPoint {
+  return { ...point, latest: point.latest.filter((reading) => reading.at !== at) };
+}
+
+/** The point with a value among its newest. */
+export function withReading(point: MeasuringPoint, value: number, context: OperationContext): MeasuringPoint {
+  const latest = [...point.latest, { at: context.at, value }].sort((a, b) => (a.at < b.at ? -1 : 1));
+  return { ...point, latest: latest.slice(-LATEST_VALUES_KEPT) };
+}

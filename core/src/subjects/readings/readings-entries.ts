@@ -1,0 +1,37 @@
+import type { PointId } from '../../kernel/ids';
+import type { Instant } from '../../kernel/time/instant';
+import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+import type { ReadingLevel } from './limits';
+import { forgetReading, type ReadingContent } from './reading';
+
+/** What a past keeps of a reading. */
+export interface PastReading {
+  readonly pointId: PointId;
+  readonly at: Instant;
+  readonly value: number;
+  readonly level: ReadingLevel;
+}
+
+declare module '../work/entries' {
+  interface EntryContents {
+    reading: ReadingContent;
+  }
+}
+
+declare module '../work/entry-kinds' {
+  interface PastKept {
+    reading: PastReading;
+  }
+}
+
+export const readingsEntries: EntryKindsNamed<'reading'> = {
+  reading: {
+    ...plainEntry,
+    withdraw: (records, _work, { content, at }) => forgetReading(records, content.pointId, at),
+    past: {
+      keep: (entries) => entries.map(({ at, content: { pointId, value, level } }) => ({ pointId, at, value, level })),
+      at: ({ at }) => at,
+      words: () => '',
+    },
+  },
+};

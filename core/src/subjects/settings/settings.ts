@@ -1,0 +1,74 @@
+import type { SiteId } from '../../kernel/ids';
+import { hasRole, type Role } from '../../operations/actor';
+import type { Viewer } from '../../records/table';
+import type { Person, Site } from '../people/people';
+import type { WorkKind } from '../work/work-order';
+
+/** What must be there before a work order of a kind can be finished. */
+export interface OwedRules {
+  /** Every step is answered or skipped. */
+  readonly steps: boolean;
+  /** Somebody's time is recorded. */
+  readonly time: boolean;
+}
+
+/** What somebody has learned, by which work is handed out and time is priced. */
+export interface Trade {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What an hour of a trade costs on a site, in the currency of that site. Only who may see what people cost has it. */
+export interface Rate {
+  /** `siteId@tradeId`. */
+  readonly id: string;
+  readonly siteId: SiteId;
+  readonly tradeId: string;
+  /** Regular rate in the smallest currency unit an hour; may be a fraction of it. */
+  readonly minorPerHour: number;
+  /** Overtime is paid at this many percent of it (150 is one and a half times). */
+  readonly overtimePercent: number;
+}
+
+export function rateId(siteId: SiteId, tradeId: string): string {
+  return `${siteId}@${tradeId}`;
+}
+
+/** The one settings record: what is the same for everybody. */
+export interface Settings {
+  readonly id: 'settings';
+  readonly organization: string;
+  /** IANA time zone of the sites that have none of their own. */
+  readonly zone: string;
+  /** BCP 47 language of the interface. */
+  readonly language: string;
+  /** ISO 4217 currency of part prices, and of the sites that have none of their own. */
+  readonly currency: string;
+  readonly units: 'metric' | 'imperial';
+  /** Minutes of work in one shift of one person. */
+  readonly shiftMinutes: number;
+  readonly trades: readonly Trade[];
+  /** Who sees what people's time costs: nobody but persons with one of these roles. */
+  readonly laborCostSeenBy: readonly Role[];
+  readonly owed: Readonly<Record<WorkKind, OwedRules>>;
+}
+
+export const SETTINGS_ID = 'settings';
+
+/** A person as somebody who looks; without settings nothing that is confidential is shown. */
+export function viewerOf(
+  person: Pick<Person, 'id' | 'roles' | 'siteIds'>,
+  settings: Pick<Settings, 'laborCostSeenBy'> | undefined,
+): Viewer {
+  const seesCost = settings !== undefined && hasRole(person, settings.laborCostSeenBy);
+  return { id: person.id, siteIds: person.siteIds, mayKnow: new Set(seesCost ? ['laborCost'] : []) };
+}
+
+/** The settings as they hold on a site: with its own time zone and currency where it has them. */
+export function settingsAt(settings: Settings, site: Site | undefined): Settings {
+  return {
+    ...settings,
+    zone: site?.zone ?? settings.zone,
+    currency: site?.currency ?? settings.currency,
+  };
+}

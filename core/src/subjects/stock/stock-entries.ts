@@ -1,0 +1,51 @@
+import type { PartId } from '../../kernel/ids';
+import type { Thousandths } from '../../kernel/quantity/quantity';
+import type { Fields } from '../../records/table';
+import type { EntryOf } from '../work/entries';
+import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+import type { PartContent } from './part-content';
+import { moveStock } from './part-use';
+
+/** What a past keeps of a part that was used, added up over the job. */
+export interface PastPart {
+  readonly partId: PartId;
+  readonly quantity: Thousandths;
+}
+
+declare module '../work/entries' {
+  interface EntryContents {
+    part: PartContent;
+  }
+}
+
+declare module '../work/entry-kinds' {
+  interface PastKept {
+    part: PastPart;
+  }
+}
+
+export const stockEntries: EntryKindsNamed<'part'> = {
+  part: {
+    ...plainEntry,
+    amendedBy: 'part.amend',
+    withdraw: (records, work, { content }, context) =>
+      moveStock(records, work, content, content.quantity, 'return', context),
+    past: { keep: addedUp, at: (_part, { at, endedAt }) => endedAt ?? at, words: () => '' },
+    cost: { group: 'material', amount: ({ cost }) => cost },
+    upgrades: [{ to: 5, change: withUnitPrice }],
+  },
+};
+
+function addedUp(entries: readonly EntryOf<'part'>[]): PastPart[] {
+  const parts = new Map<PartId, Thousandths>();
+  for (const { content } of entries) parts.set(content.partId, (parts.get(content.partId) ?? 0) + content.quantity);
+  return [...parts].map(([partId, quantity]) => ({ partId, quantity }));
+}
+
+/** What one unit had cost, found from what all of it did. */
+function withUnitPrice(content: Fields): Fields {
+  const cost = content['cost'] as { readonly minor: number; readonly currency: string } | undefined;
+  const quantity = Number(content['quantity']);
+  const minor = quantity > 0 ? ((cost?.minor ?? 0) * 1000) / quantity : 0;
+  return { ...content, unitPrice: { minor, currency: cost?.currency ?? 'EUR' } };
+}

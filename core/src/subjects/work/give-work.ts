@@ -1,0 +1,58 @@
+import type { CrewId, PersonId, WorkOrderId } from '../../kernel/ids';
+import { argsSchema, idField, idListField, optionalIdField } from '../../kernel/schema/fields';
+import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import type { Records } from '../../records/records';
+import { findOwnWork } from './guards';
+import { isOpen } from './states';
+import type { WorkOrder } from './work-order';
+
+const MOST_PEOPLE = 50;
+
+/** A lead gives work to people, to a crew, or to both. Who had it and could not know may still record on it. */
+export const giveWork = defineOperation({
+  label: 'giving out this work order',
+  roles: ['lead'],
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    personIds: idListField<PersonId>(MOST_PEOPLE, 'Name the people.'),
+    crewId: optionalIdField<CrewId>(),
+  }),
+  file: null,
+  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, { workOrderId, personIds, crewId }, context) => {
+    const found = await findOwnWork(records, workOrderId, context);
+    if (!found.ok) return found;
+    const work = found.value;
+    if (!isOpen(work.state)) {
+      return refuse('work_order_closed', { number: work.number, state: work.state }, 'workOrderId');
+    }
+    const people = [...new Set(personIds)];
+    for (const id of people) {
+      const person = await records.get('people', id);
+      if (person?.siteIds.includes(work.siteId) !== true) return refuse('not_found', { what: 'person' }, 'personIds');
+    }
+    if (crewId !== null) {
+      const crew = await records.get('crews', crewId);
+      if (crew?.siteIds.includes(work.siteId) !== true) return refuse('not_found', { what: 'crew' }, 'crewId');
+    }
+    const previousAssignees = { ...(await everybodyBefore(records, work)), since: context.now };
+    await records.put('workOrders', { ...work, personIds: people, crewId, previousAssignees });
+    return accepted;
+  },
+});
+
+/** Who has it, and who had it before them: a phone may have been without signal through several givings. */
+async function everybodyBefore(
+  records: Records,
+  { personIds, crewId, previousAssignees }: WorkOrder,
+): Promise<Pick<WorkOrder, 'personIds' | 'crewId'>> {
+  const crewBefore = previousAssignees?.crewId ?? null;
+  const isOtherCrew = crewId !== null && crewBefore !== null && crewBefore !== crewId;
+  const members = isOtherCrew ? ((await records.get('crews', crewBefore))?.memberIds ?? []) : [];
+  return {
+    personIds: [...new Set([...personIds, ...(previousAssignees?.personIds ?? []), ...members])],
+    crewId: crewId ?? crewBefore,
+  };
+}

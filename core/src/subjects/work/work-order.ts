@@ -1,0 +1,115 @@
+import type { AssetId, BinId, CrewId, PartId, PersonId, PlaceId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { Thousandths } from '../../kernel/quantity/quantity';
+import type { Instant } from '../../kernel/time/instant';
+
+/** EN 13306 kinds of maintenance work. */
+export const workKinds = ['corrective', 'preventive', 'inspection', 'improvement'] as const;
+export type WorkKind = (typeof workKinds)[number];
+
+/** How soon it must be answered, most urgent first. */
+export const urgencies = ['now', 'shift', 'week', 'free'] as const;
+export type Urgency = (typeof urgencies)[number];
+
+export const workStates = ['ready', 'underway', 'held', 'finished', 'accepted', 'dropped'] as const;
+export type WorkState = (typeof workStates)[number];
+
+export const holdReasons = ['part', 'access', 'weather', 'help', 'tool', 'other'] as const;
+export type HoldReason = (typeof holdReasons)[number];
+
+export interface Hazard {
+  readonly id: string;
+  readonly hazard: string;
+  /** What is done about it (ISO 45001). */
+  readonly control: string;
+  /** When it came to be known; absent where the work order was made with it. */
+  readonly addedAt?: Instant;
+}
+
+/** A part that the job is expected to take. */
+export interface KitPart {
+  readonly partId: PartId;
+  readonly binId: BinId;
+  /** In `unit`. */
+  readonly quantity: Thousandths;
+  /** The unit in which it was planned; null for the part's own. */
+  readonly unit: string | null;
+}
+
+/** A tool that the job needs, and that comes back. */
+export interface KitTool {
+  readonly name: string;
+  readonly count: number;
+}
+
+/** When it left the open work, as far as those who did it say: dropped, accepted or finished; null while it is open. */
+export function doneAt(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>): Instant | null {
+  return work.closedAt ?? work.finishedAt;
+}
+
+export const energies = [
+  'electrical',
+  'hydraulic',
+  'pneumatic',
+  'mechanical',
+  'gravity',
+  'thermal',
+  'chemical',
+  'water',
+] as const;
+export type Energy = (typeof energies)[number];
+
+/** One place where energy is kept away from the machine while people work on it. */
+export interface IsolationPoint {
+  readonly id: string;
+  readonly energy: Energy;
+  /** What is switched, shut or blocked, and where. */
+  readonly device: string;
+  /** How what is left behind it is let go; null where nothing stays stored. */
+  readonly release: string | null;
+  /** How it is seen that no energy is left. */
+  readonly test: string;
+}
+
+/** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
+export interface WorkOrder {
+  readonly id: WorkOrderId;
+  /** `W-2417`. */
+  readonly number: string;
+  readonly siteId: SiteId;
+  readonly assetId: AssetId;
+  readonly placeId: PlaceId;
+  readonly kind: WorkKind;
+  readonly urgency: Urgency;
+  readonly state: WorkState;
+  readonly title: string;
+  /** Why it is done: what was noticed, or what makes it due. */
+  readonly reason: string;
+  readonly tradeId: string;
+  readonly dueAt: Instant | null;
+  readonly estimateMinutes: number;
+  readonly personIds: readonly PersonId[];
+  readonly crewId: CrewId | null;
+  /** Who had it before it was given to others, and when that came to be known. */
+  readonly previousAssignees: {
+    readonly personIds: readonly PersonId[];
+    readonly crewId: CrewId | null;
+    readonly since: Instant;
+  } | null;
+  readonly hazards: readonly Hazard[];
+  readonly kit: readonly KitPart[];
+  readonly tools: readonly KitTool[];
+  /** Where energy is kept away while people work on it; none where nothing can start or fall. */
+  readonly isolation: readonly IsolationPoint[];
+  readonly createdAt: Instant;
+  readonly startedAt: Instant | null;
+  readonly finishedAt: Instant | null;
+  readonly finishedBy: PersonId | null;
+  /** When it was accepted or dropped. */
+  readonly closedAt: Instant | null;
+  /** Why it is held, while it is. */
+  readonly held: { readonly reason: HoldReason; readonly note: string } | null;
+  /** Why it came back after finishing, until it is finished again. */
+  readonly handedBack: { readonly reason: string; readonly by: PersonId; readonly since: Instant } | null;
+  /** Who changed the state last, and when that came to be known, which may be long after it was done. */
+  readonly lastTransition: { readonly by: PersonId; readonly since: Instant } | null;
+}

@@ -1,0 +1,3 @@
+export * from './device-clock';
+export * from './protocol';
+export * from './retry';

@@ -1,0 +1,15 @@
+import type { Knex } from 'knex';
+import { connect, type Wanted } from '../db/connection';
+import { bringShapesUpToDate } from '../db/shapes';
+import { bringPastUpToDate } from '../past/note-past';
+
+/** Opens the database, and brings its tables, the shapes of its rows, and what is derived from them up to date. */
+export function openDatabase(database: string, wanted: Omit<Wanted, 'bringUpToDate'> = {}): Promise<Knex> {
+  return connect(database, {
+    ...wanted,
+    bringUpToDate: async (connection) => {
+      await bringShapesUpToDate(connection);
+      await bringPastUpToDate(connection);
+    },
+  });
+}
