@@ -3,8 +3,8 @@ import type { Person } from '@oilcan/core/people';
 import { MemoryRecords, StagedRecords, type Change, type TableName } from '@oilcan/core/records';
 import { applyOperation, tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
 import { carriesWholeFor, isWholeFor } from '@oilcan/core/work';
+import { dequal } from 'dequal';
 import type { KeptOperation } from './kept-operation';
-import { sameRow } from './same-row';
 
 /** The server's rows with this phone's own operations laid over them: what the person sees. */
 export class Overlay {
@@ -48,7 +48,7 @@ export class Overlay {
       base.absorb(changes);
     }
     this.#covered = covered;
-    const differing = base.changes().filter((change) => !sameRow(this.view.peek(change.table, change.id), change.row));
+    const differing = base.changes().filter((change) => !dequal(this.view.peek(change.table, change.id) ?? null, change.row));
     this.view.change(differing);
   }
 

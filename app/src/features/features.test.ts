@@ -23,13 +23,13 @@ import {
 import { typed } from '../ui/keypad';
 import { dayPalette, nightPalette } from '../ui/palette';
 import { sayDue, sayMoment } from '../words/dates';
-import { placesFor } from './frame/places';
-import { entryWords } from './sheet/entry-words';
-import { isShort, kitLines } from './sheet/kit';
+import { placesFor } from './page/places';
+import { entryWords } from './record/entry-words';
+import { isShort, kitLines } from '../data/stock';
 import { readNumber } from '../words/read-number';
-import { readTime } from './sheet/time-sheet';
+import { readTime } from './labor/time-sheet';
 import { firstReason, shiftHeadline, shiftSections, type ShiftRows } from './shift/shift-list';
-import { findParts } from './stores/find-parts';
+import { findParts } from './stock/find-parts';
 
 const zone = 'Europe/Vienna';
 const later = (minutes: number) => addMinutes(noon, minutes);

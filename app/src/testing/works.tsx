@@ -15,7 +15,9 @@ import type { PastQuestion } from '../data/past/read-past';
 import { openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
 import { Unreachable } from '../data/server-link';
 import { SmallServer } from '../data/testing/small-server';
-import { forgetChoices } from '../features/shift/use-narrowing';
+import { forgetChoices } from '../ui/kept-choice';
+import { topBarMarks } from '../features/frame/top-bar-marks';
+import { MarksContext } from '../features/page/marks';
 import { useNotice } from '../ui/notice';
 import { ThemeProvider } from '../ui/theme';
 
@@ -77,7 +79,9 @@ export class TestWorks {
     document.getElementById('react-native-stylesheet')?.remove();
     render(
       <SafeAreaProvider>
-        <ThemeProvider>{element}</ThemeProvider>
+        <ThemeProvider>
+          <MarksContext value={topBarMarks}>{element}</MarksContext>
+        </ThemeProvider>
       </SafeAreaProvider>,
     );
     await settled();

@@ -2,7 +2,8 @@ import { useId, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon } from './icon';
 import { Press } from './press';
-import { RULE, useIsWide, usePalette } from './theme';
+import { RULE, useIsWide } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 interface Props {

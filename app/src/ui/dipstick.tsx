@@ -1,7 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from './press';
-import { RULE, usePalette } from './theme';
+import { RULE } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 export interface Notch<Part extends string = string> {

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { View, type KeyboardTypeOptions } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { usePalette } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { iconPaths, type IconName } from './icon-paths';
-import { usePalette } from './theme';
+import { usePalette } from './use-palette';
 
 interface Props {
   readonly name: IconName;

@@ -2,7 +2,8 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from './icon';
 import { Press } from './press';
-import { CORNER, GAP, RULE, usePalette } from './theme';
+import { CORNER, GAP, RULE } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 interface Props {

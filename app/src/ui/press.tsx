@@ -2,7 +2,8 @@ import type { ReactElement, ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Icon } from './icon';
 import type { IconName } from './icon-paths';
-import { CORNER, GAP, RULE, TARGET, usePalette } from './theme';
+import { CORNER, GAP, RULE, TARGET } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 interface PressProps {

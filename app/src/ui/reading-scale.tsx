@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { MeasuringPoint } from '@oilcan/core/plant';
-import { usePalette } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 interface Props {

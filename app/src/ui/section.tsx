@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { usePalette } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 interface Props {

@@ -1,10 +1,11 @@
-import { createContext, useContext, useMemo, type ReactElement, type ReactNode } from 'react';
+import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { useColorScheme, useWindowDimensions } from 'react-native';
 import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider, type MD3Theme } from 'react-native-paper';
 import { Icon } from './icon';
 import { isIconName } from './icon-names';
 import { useLighting } from './lighting';
 import { dayPalette, nightPalette, type Palette } from './palette';
+import { PaletteContext } from './use-palette';
 
 export const headingFont = '"Barlow Condensed", "Arial Narrow", sans-serif';
 export const textFont = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
@@ -17,12 +18,6 @@ export const RULE = 2;
 export const TARGET = 48;
 export const GAP = 8;
 
-const PaletteContext = createContext<Palette>(dayPalette);
-
-export function usePalette(): Palette {
-  return useContext(PaletteContext);
-}
-
 export function useIsWide(): boolean {
   return useWindowDimensions().width >= WIDE_FROM;
 }
@@ -30,7 +25,7 @@ export function useIsWide(): boolean {
 /** Our palette for our own pieces, and Paper's theme made from it. */
 export function ThemeProvider({ children }: { readonly children: ReactNode }): ReactElement {
   const scheme = useColorScheme();
-  const lighting = useLighting((state) => state.lighting);
+  const lighting = useLighting((state) => state.value);
   const isNight = lighting === 'night' || (lighting === 'as the device' && scheme === 'dark');
   const palette = isNight ? nightPalette : dayPalette;
   const theme = useMemo(() => paperTheme(palette), [palette]);

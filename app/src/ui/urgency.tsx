@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { urgencies, type Urgency } from '@oilcan/core/work';
 import { urgencyWords } from '../words/work-words';
-import { usePalette } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 /** One to four bars and their word; never a colour. */

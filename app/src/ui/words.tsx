@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { Text, type StyleProp, type TextStyle } from 'react-native';
-import { headingFont, textFont, usePalette } from './theme';
+import { headingFont, textFont } from './theme';
+import { usePalette } from './use-palette';
 
 /** Every style of text there is. */
 const styles = {

@@ -1,7 +1,7 @@
 import { Slot } from 'expo-router';
 import type { ReactElement } from 'react';
-import { Beside } from '../../../src/features/frame/beside';
-import { useOpenParams } from '../../../src/features/frame/use-open-params';
+import { Beside } from '../../../src/features/page/beside';
+import { useOpenParams } from '../../../src/features/page/use-open-params';
 import { PlantPiece } from '../../../src/features/plant/plant-piece';
 import { useIsWide } from '../../../src/ui/theme';
 

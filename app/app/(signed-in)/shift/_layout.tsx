@@ -1,7 +1,7 @@
 import { Slot } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
-import { Beside } from '../../../src/features/frame/beside';
-import { useOpenParams } from '../../../src/features/frame/use-open-params';
+import { Beside } from '../../../src/features/page/beside';
+import { useOpenParams } from '../../../src/features/page/use-open-params';
 import { SheetPiece } from '../../../src/features/sheet/sheet-piece';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
@@ -11,7 +11,7 @@ import { piece } from '../../../src/ui/piece';
 const SOON_MILLISECONDS = 1_000;
 
 /** Only wide screens have keys worth listening to. */
-const ShiftKeys = piece(() => import('../../../src/features/keys/shift-keys').then((module) => module.ShiftKeys));
+const ShiftKeys = piece(() => import('../../../src/features/shift/shift-keys').then((module) => module.ShiftKeys));
 
 /** On a wide screen the list stays beside whatever is open. */
 export default function ShiftLayout(): ReactElement {

@@ -10,12 +10,12 @@ import { httpLink } from '../../data/http-link';
 import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
 import { useNotice } from '../../ui/notice';
 import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, stateWords } from '../../words/work-words';
-import { TopBar } from '../frame/top-bar';
+import { TopBar } from '../page/top-bar';
 import { Section } from '../../ui/section';
 
 /** The lead's view: what was finished and waits to be looked at, and what is underway now. */

@@ -6,7 +6,7 @@ import type { AssetId } from '@oilcan/core/kernel';
 import { useRows } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { documentWords } from './document-words';
 

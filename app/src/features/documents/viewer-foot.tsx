@@ -3,7 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { Icon } from '../../ui/icon';
 import type { IconName } from '../../ui/icon-paths';
 import { Press } from '../../ui/press';
-import { CORNER, RULE, usePalette } from '../../ui/theme';
+import { CORNER, RULE } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { MOST_ENLARGED } from './use-zoom';
 

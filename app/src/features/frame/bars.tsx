@@ -3,7 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { useApplicationUpdate } from '../../data/application-update';
 import { noteKeepingRead, usePhone, type Keeping } from '../../data/store';
 import { Button } from '../../ui/press';
-import { RULE, usePalette } from '../../ui/theme';
+import { RULE } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayClockAhead } from '../unsent/clock-words';
 

@@ -6,7 +6,7 @@ import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 

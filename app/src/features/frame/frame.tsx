@@ -4,11 +4,14 @@ import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/people';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { RULE, useIsWide, usePalette } from '../../ui/theme';
+import { RULE, useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { MarksContext } from '../page/marks';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
-import { placesFor, type AppPlace } from './places';
-import { useNotedTrail } from './use-back';
+import { topBarMarks } from './top-bar-marks';
+import { placesFor, type AppPlace } from '../page/places';
+import { useNotedTrail } from '../page/use-back';
 
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
 export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
@@ -32,7 +35,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
           <KeepingBar />
           {isSheet ? null : <ClockBar />}
           {isSheet ? null : <UpdateBar />}
-          {children}
+          <MarksContext value={topBarMarks}>{children}</MarksContext>
         </View>
       </View>
     );
@@ -42,7 +45,9 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
       <KeepingBar />
       {isSheet ? null : <ClockBar />}
       {isSheet ? null : <UpdateBar />}
-      <View style={sheet.main}>{children}</View>
+      <View style={sheet.main}>
+        <MarksContext value={topBarMarks}>{children}</MarksContext>
+      </View>
       {isSheet ? null : (
         <View
           role="navigation"

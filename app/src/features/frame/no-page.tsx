@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
 /** At an address where there is nothing. */

@@ -3,14 +3,14 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { counted, roleWords } from '../../words/work-words';
 import { signOut, usePhone, useSettings } from '../../data/store';
-import { forgetChoices } from '../shift/use-narrowing';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Icon } from '../../ui/icon';
+import { forgetChoices } from '../../ui/kept-choice';
 import { useLighting, type Lighting } from '../../ui/lighting';
 import { Button, Choice, Choices, Press } from '../../ui/press';
 import { piece } from '../../ui/piece';
 import { Words } from '../../ui/words';
-import { InstallButton } from './install';
+import { InstallButton } from '../page/install';
 
 const lightings: readonly (readonly [Lighting, string])[] = [
   ['as the device', 'As the device'],
@@ -39,7 +39,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
   const person = usePhone((state) => state.person);
   const unsent = usePhone((state) => state.kept.filter((each) => each.where !== 'sent').length);
   const settings = useSettings();
-  const { lighting, choose } = useLighting();
+  const { value: lighting, choose } = useLighting();
   const [isAsking, setIsAsking] = useState(false);
   const [opened, setOpened] = useState<'devices' | 'password' | null>(null);
   if (person === null) return null;

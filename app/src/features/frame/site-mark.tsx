@@ -4,7 +4,7 @@ import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { useSite } from './use-site';
+import { useSite } from '../page/use-site';
 import { piece } from '../../ui/piece';
 
 const SiteSheet = piece(() => import('./site-sheet').then((module) => module.SiteSheet));

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { usePhone, useTable } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice } from '../../ui/press';
-import { useSite, useSiteChoice } from './use-site';
+import { useSite, useSiteChoice } from '../page/use-site';
 
 /** The sites of the person; one press chooses and closes. */
 export function SiteSheet({ onClose }: { readonly onClose: () => void }): ReactElement {

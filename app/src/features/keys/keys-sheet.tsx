@@ -2,13 +2,19 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Words } from '../../ui/words';
-import { keys } from './use-keys';
+import type { Key } from './use-keys';
 
 /** What the keys do. */
-export function KeysSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
+export function KeysSheet({
+  keys,
+  onClose,
+}: {
+  readonly keys: readonly Key[];
+  readonly onClose: () => void;
+}): ReactElement {
   return (
     <BottomSheet title="Keys" onClose={onClose}>
-      {[...keys, ['?', 'help', 'This list'] as const].map(([key, , words]) => (
+      {[...keys, { key: '?', words: 'This list' }].map(({ key, words }) => (
         <View key={key} style={sheet.line}>
           <Words as="label" style={sheet.key}>
             {key}

@@ -1,7 +1,8 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { give, useCommand, type Command } from './commands';
-import { keys, useKeys } from './use-keys';
+import { shiftKeys } from '../shift/shift-keys';
+import { useKeys } from './use-keys';
 
 const answered = jest.fn();
 const onHelp = jest.fn();
@@ -15,7 +16,7 @@ function Answers({ command, as = command }: { readonly command: Command; readonl
   return null;
 }
 function Screen({ children }: { readonly children?: ReactElement }): ReactElement {
-  useKeys(true, onHelp);
+  useKeys(shiftKeys, onHelp);
   return (
     <>
       <Answers command="next" />
@@ -33,7 +34,8 @@ const press = (key: string, target: Element = document.body, more: object = {}):
 describe('keys', () => {
   it('do what the list of keys says', () => {
     render(<Screen />);
-    for (const key of ['j', 'Enter', '?']) press(key);
+    for (const key of ['j', 'Enter']) press(key);
+    press('?', document.body, { shiftKey: true });
     press('Enter', document.body, { shiftKey: true });
     expect(answered.mock.calls.flat()).toEqual(['next', 'open', 'finish']);
     expect(onHelp).toHaveBeenCalledTimes(1);
@@ -58,7 +60,7 @@ describe('keys', () => {
   });
 
   it('are each listed once', () => {
-    const named = keys.map(([key]) => key);
+    const named = shiftKeys.map(({ key }) => key);
     expect(new Set(named).size).toBe(named.length);
   });
 });
@@ -67,15 +69,15 @@ describe('a command', () => {
   it('is answered by the newest on the screen, and by the one before when that is gone', () => {
     const view = render(
       <>
-        <Answers command="note" as="first" />
-        <Answers command="note" as="second" />
+        <Answers command="record note" as="first" />
+        <Answers command="record note" as="second" />
       </>,
     );
-    act(() => void give('note'));
-    view.rerender(<Answers command="note" as="first" />);
-    act(() => void give('note'));
+    act(() => void give('record note'));
+    view.rerender(<Answers command="record note" as="first" />);
+    act(() => void give('record note'));
     expect(answered.mock.calls.flat()).toEqual(['second', 'first']);
     view.unmount();
-    expect(give('note')).toBe(false);
+    expect(give('record note')).toBe(false);
   });
 });

@@ -1,38 +1,48 @@
 import { useEffect } from 'react';
+import { tinykeys } from 'tinykeys';
 import { give, type Command } from './commands';
 
-/** The keys of a wide screen, in the order in which they are listed. */
-export const keys: readonly (readonly [key: string, command: Command, words: string])[] = [
-  ['/', 'find', 'Find a job'],
-  ['j', 'next', 'Next job'],
-  ['k', 'previous', 'Job before'],
-  ['Enter', 'open', 'Into the job: then the arrows move it'],
-  ['c', 'clock', 'Start or stop my clock'],
-  ['t', 'time', 'Time'],
-  ['p', 'part', 'Part'],
-  ['r', 'reading', 'Reading'],
-  ['n', 'note', 'Note'],
-  ['Shift+Enter', 'finish', 'Finish'],
+/** A key of a wide screen: what it asks for, and what it is called in the list. */
+export interface Key {
+  readonly key: string;
+  readonly command: Command;
+  readonly words: string;
+}
+
+/** The keys that belong to no subject: before those of the dock, and after them. */
+export const keysBefore: readonly Key[] = [
+  { key: '/', command: 'find', words: 'Find a job' },
+  { key: 'j', command: 'next', words: 'Next job' },
+  { key: 'k', command: 'previous', words: 'Job before' },
+  { key: 'Enter', command: 'open', words: 'Into the job: then the arrows move it' },
+  { key: 'c', command: 'clock', words: 'Start or stop my clock' },
 ];
+export const keysAfter: readonly Key[] = [{ key: 'Shift+Enter', command: 'finish', words: 'Finish' }];
 
 /** Listens to the keys while nothing is typed and no sheet is open. `onHelp` shows the list. */
-export function useKeys(isOn: boolean, onHelp: () => void): void {
+export function useKeys(keys: readonly Key[], onHelp: () => void): void {
   useEffect(() => {
-    if (!isOn) return undefined;
-    const press = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (document.querySelector('[aria-modal="true"]') !== null) return;
-      if (event.key === '?') return onHelp();
-      // On a button it presses the button.
-      if (event.key === 'Enter' && !event.shiftKey && event.target !== document.body) return;
-      const name = event.shiftKey && event.key === 'Enter' ? 'Shift+Enter' : event.key;
-      const found = keys.find(([key]) => key === name);
-      if (found === undefined || !give(found[1])) return;
-      event.preventDefault();
-    };
-    document.addEventListener('keydown', press);
-    return () => document.removeEventListener('keydown', press);
-  }, [isOn, onHelp]);
+    const unlessBusy =
+      (name: string, act: () => boolean) =>
+      (event: KeyboardEvent): void => {
+        if (isTyping(event.target) || document.querySelector('[aria-modal="true"]') !== null) return;
+        // On a button it presses the button.
+        if (name === 'Enter' && event.target !== document.body) return;
+        if (act()) event.preventDefault();
+      };
+    const help = unlessBusy('?', () => {
+      onHelp();
+      return true;
+    });
+    const bindings = keys.flatMap(({ key, command }) => {
+      const press = unlessBusy(key, () => give(command));
+      // Where a sign stands above another on the keyboard, shift is part of typing it.
+      return /^[a-zA-Z+]+$/.test(key)
+        ? [[key, press] as const]
+        : [[key, press] as const, [`Shift+${key}`, press] as const];
+    });
+    return tinykeys(window, { ...Object.fromEntries(bindings), '?': help, 'Shift+?': help });
+  }, [keys, onHelp]);
 }
 
 function isTyping(target: EventTarget | null): boolean {

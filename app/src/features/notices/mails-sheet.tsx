@@ -5,7 +5,7 @@ import { httpLink, type SentMail } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
 import { now, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 

@@ -8,7 +8,8 @@ import type { JobCard } from '../../paper/job-card';
 import type { OutOfServiceTag } from '../../paper/out-of-service-tag';
 import { sayDue, sayExactly } from '../../words/dates';
 import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
-import { kitLines, amountOf, binName } from '../sheet/kit';
+import { kitLines } from '../../data/stock';
+import { amountOf, binName } from '../../words/amounts';
 
 /** A work order as it goes onto paper. */
 export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {

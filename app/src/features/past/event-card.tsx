@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { PastEvent } from '@oilcan/core/past';
 import { now, useRow, useSettings } from '../../data/store';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { stateWords } from '../../words/work-words';

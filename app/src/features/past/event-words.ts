@@ -1,19 +1,16 @@
-import { nameOfActivity, nameOfMode } from '@oilcan/core/faults';
-import { formatDuration, minutesBetween } from '@oilcan/core/kernel';
+import { formatDuration } from '@oilcan/core/kernel';
 import type { PastEvent, PastEventKind, PastJob, PastScope } from '@oilcan/core/past';
-import { peekRow } from '../../data/store';
-import { sayStanding } from '../../words/spans';
-import { kindWords, levelWords } from '../../words/work-words';
-import { amountOf } from '../sheet/kit';
+import { faultLine } from '../faults/faults-views';
+import { viewOf } from '../registry/view-of';
+import { stoppageLine } from '../stoppages/stoppages-views';
+import { phoneNames } from '../views/names';
+import { kindWords } from '../../words/work-words';
+import { amountOf } from '../../words/amounts';
 
-export const eventWords: Readonly<Record<PastEventKind, string>> = {
-  work: 'Work',
-  fault: 'Faults',
-  part: 'Parts',
-  stoppage: 'Stoppages',
-  reading: 'Readings',
-  note: 'Notes',
-};
+/** What several events of a kind are called, as a heading. */
+export function eventWords(kind: PastEventKind): string {
+  return kind === 'work' ? 'Work' : (viewOf(kind).past?.many ?? '');
+}
 
 export const scopeWords: Readonly<Record<PastScope, string>> = {
   asset: 'This machine',
@@ -30,46 +27,14 @@ export const stateFilterWords = { all: 'Open and ended', open: 'Open', ended: 'E
 
 /** What happened, in a line. */
 export function eventLine(event: PastEvent): string {
-  switch (event.kind) {
-    case 'work':
-      return event.job.title;
-    case 'fault':
-      return faultLine(event.kept);
-    case 'part': {
-      const part = peekRow('parts', event.kept.partId);
-      return `${amountOf(event.kept.quantity, part)} ${part?.name ?? event.kept.partId}`;
-    }
-    case 'stoppage':
-      return stoppageLine(event.kept);
-    case 'reading': {
-      const { pointId, value, level } = event.kept;
-      const point = peekRow('points', pointId);
-      const beyond = level === 'normal' ? '' : `, ${levelWords[level].toLowerCase()}`;
-      return `${point?.name ?? pointId}: ${value} ${point?.unit ?? ''}${beyond}`;
-    }
-    case 'note':
-      return `“${event.kept}”`;
-  }
-}
-
-/** `Output shaft seal: external leakage, utility medium; replaced`. */
-export function faultLine({ component, mode, activity }: PastJob['faults'][number]): string {
-  const what = nameOfMode(mode).toLowerCase();
-  return `${component === '' ? '' : `${component}: `}${what}; ${nameOfActivity(activity)}`;
-}
-
-function stoppageLine({ from, to, extent, isPlanned }: PastJob['stoppages'][number]): string {
-  const isFull = extent === 'full';
-  const planned = isPlanned ? ', planned' : '';
-  if (to === null) return `${isFull ? 'Stands still' : 'Runs reduced'}${planned}`;
-  const how = `${isFull ? 'Stood still' : 'Ran reduced'}${planned}`;
-  return `${how} for ${sayStanding(Math.max(0, minutesBetween(from, to)))}`;
+  if (event.kind === 'work') return event.job.title;
+  return viewOf(event.kind).past?.line(event.kept, phoneNames) ?? '';
 }
 
 /** What the job came to beside its title: fault, parts, time, standstill. */
 export function jobFacts(job: PastJob): string[] {
   const parts = job.parts.map(({ partId, quantity }) => {
-    const part = peekRow('parts', partId);
+    const part = phoneNames.part(partId);
     return `${amountOf(quantity, part)} ${part?.name ?? partId}`;
   });
   return [

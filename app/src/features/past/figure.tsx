@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { headingFont, usePalette } from '../../ui/theme';
+import { headingFont } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
 const HEIGHT = 120;

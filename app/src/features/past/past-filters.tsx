@@ -63,7 +63,7 @@ export function EventKinds({
       {pastEventKinds.map((kind) => (
         <Choice
           key={kind}
-          word={`${eventWords[kind]} ${counts[kind]}`}
+          word={`${eventWords(kind)} ${counts[kind]}`}
           isChosen={chosen === kind}
           onPress={() => onChange(kind)}
         />

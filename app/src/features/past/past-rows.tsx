@@ -12,7 +12,7 @@ import { useIsWide } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
-import { useKeptScroll } from '../frame/use-kept-scroll';
+import { useKeptScroll } from '../page/use-kept-scroll';
 import { EventCard } from './event-card';
 import type { Period } from './event-words';
 import { EventKinds, PastFilters, wholePast, type PastChoice } from './past-filters';

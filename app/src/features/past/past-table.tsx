@@ -15,12 +15,13 @@ import type { PastEvent, PastEventKind } from '@oilcan/core/past';
 import { saveFile } from '../../data/save-file';
 import { now, peekRow, useSettings } from '../../data/store';
 import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { kindWords, stateWords } from '../../words/work-words';
-import { useKeptScroll } from '../frame/use-kept-scroll';
-import { eventLine, faultLine } from './event-words';
+import { useKeptScroll } from '../page/use-kept-scroll';
+import { faultLine } from '../faults/faults-views';
+import { eventLine } from './event-words';
 
 interface Props {
   readonly events: readonly PastEvent[];

@@ -45,7 +45,7 @@ function Remembered({ job }: { readonly job: PastJob }): ReactElement {
       {recordedOn(job).map(({ kind, events }) => (
         <View key={kind}>
           <Words as="heading" level={3}>
-            {eventWords[kind]}
+            {eventWords(kind)}
           </Words>
           {events.map((event) => (
             <Words key={event.id}>{eventLine(event)}</Words>

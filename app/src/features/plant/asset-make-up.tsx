@@ -5,7 +5,7 @@ import type { Asset } from '@oilcan/core/plant';
 import { now, peekRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';

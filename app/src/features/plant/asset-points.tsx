@@ -7,7 +7,7 @@ import { now, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { ReadingScale } from '../../ui/reading-scale';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, levelWords } from '../../words/work-words';

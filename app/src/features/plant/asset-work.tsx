@@ -6,7 +6,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';

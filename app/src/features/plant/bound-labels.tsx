@@ -6,7 +6,7 @@ import { usePhone, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
 /** Labels of others that were bound to a machine. A lead takes a wrong one off; it can then be bound to another. */

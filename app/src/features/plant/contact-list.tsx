@@ -4,7 +4,7 @@ import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core/plan
 import { peekRow, useTable } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
 /** Whom to call about a machine, the nearest first. */

@@ -4,7 +4,7 @@ import { isOpen } from '@oilcan/core/work';
 import { useTable } from '../../data/store';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
-import { TopBar } from '../frame/top-bar';
+import { TopBar } from '../page/top-bar';
 
 /** Beside the tree, before a machine was chosen. */
 export function NoAsset(): ReactElement {

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import type { PlantNode, PlantRow } from './plant-tree';
 import { conditionWords } from './plant-words';

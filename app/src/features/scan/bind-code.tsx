@@ -7,7 +7,7 @@ import { usePhone, useRow, useTable } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { Field } from '../../ui/field';
 import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { findableAssets, findAssets } from '../plant/find-assets';
 

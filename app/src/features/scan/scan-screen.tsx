@@ -10,8 +10,8 @@ import { peekAll } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { TopBar } from '../frame/top-bar';
-import { useBack } from '../frame/use-back';
+import { TopBar } from '../page/top-bar';
+import { useBack } from '../page/use-back';
 import { BindCode } from './bind-code';
 import { findByCode } from './find-by-code';
 

@@ -6,9 +6,9 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { binCode, labelText, placeCode } from '@oilcan/core/plant';
 import { useRow, useTable } from '../../data/store';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { TopBar } from '../frame/top-bar';
+import { TopBar } from '../page/top-bar';
 
 interface Sample {
   readonly what: string;

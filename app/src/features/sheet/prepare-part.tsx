@@ -8,19 +8,20 @@ import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { DocumentList } from '../documents/document-list';
 import { ContactList, useContacts } from '../plant/contact-list';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
-import { FollowButton } from './follow-button';
-import { HazardSheet } from './hazard-sheet';
-import { IsolationList } from './isolation-list';
-import { amountOf, binName, isShort, useKitLines, type KitLine } from './kit';
-import { useIsPrepared } from './parts';
-import { PermitList } from './permit-list';
+import { FollowButton } from '../notices/follow-button';
+import { HazardSheet } from '../hazards/hazard-sheet';
+import { IsolationList } from '../isolation/isolation-list';
+import { isShort, useKitLines, type KitLine } from '../../data/stock';
+import { amountOf, binName } from '../../words/amounts';
+import { PermitList } from '../permits/permit-list';
 import { Row, Section } from '../../ui/section';
 import { piece } from '../../ui/piece';
+import { useIsPrepared } from '../hazards/use-is-prepared';
 
 /** Its statistics are read in a worker; the sheet does not wait for them. */
 const WorkPast = piece(
@@ -28,7 +29,7 @@ const WorkPast = piece(
   <Words soft>Reading the past …</Words>,
 );
 
-const GiveSheet = piece(() => import('./give-sheet').then((module) => module.GiveSheet));
+const GiveSheet = piece(() => import('../work/give-sheet').then((module) => module.GiveSheet));
 const PaperSheet = piece(() => import('../paper/paper-sheet').then((module) => module.PaperSheet));
 
 /** The others stand on the machine's page. */

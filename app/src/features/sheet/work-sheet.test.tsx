@@ -103,7 +103,7 @@ describe('the sheet', () => {
 
   it('says why it stands where it does in the list', async () => {
     await open({ dueAt: addMinutes(noon, -2 * 1_440), urgency: 'now' });
-    await press('Why first or last?');
+    await press('Why this order?');
     expect(words()).toMatch(/It stands here because its urgency is “Now”, it is 2 days late and/);
   });
 

@@ -10,24 +10,27 @@ import { Icon } from '../../ui/icon';
 import { piece } from '../../ui/piece';
 import { Press } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
-import { useIsWide, usePalette } from '../../ui/theme';
+import { useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { useNow } from '../../ui/use-now';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
 import { kindWords, stateOf } from '../../words/work-words';
-import { whyHere } from '../shift/shift-list';
-import { TopBar } from '../frame/top-bar';
-import { useBack } from '../frame/use-back';
-import { useKeptScroll } from '../frame/use-kept-scroll';
+import { whyHere } from '../work/rank-words';
+import { TopBar } from '../page/top-bar';
+import { useBack } from '../page/use-back';
+import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
-import { Dock, type DockSheet } from './dock';
-import { LOCKS_ELEMENT, notches, stepElement, useLevel, type SheetPart } from './parts';
-import { OthersWork, useIsOurs } from './others-work';
+import { Dock } from './dock';
+import { notches, useLevel, type SheetPart } from './parts';
+import { OthersWork, useIsOurs } from '../work/others-work';
 import { PreparePart } from './prepare-part';
-import { RecordList } from './record';
-import { WorkPart } from './work-part';
-import { WrapUpPart } from './wrap-up-part';
+import { RecordList } from '../record/record';
+import { WorkPart } from '../steps/work-part';
+import { WrapUpPart } from '../lifecycle/wrap-up-part';
+import { LOCKS_ELEMENT } from '../isolation/locks-element';
+import { stepElement } from '../steps/step-element';
 
 const RememberedJob = piece(() => import('../past/past').then((module) => module.RememberedJob));
 
@@ -79,7 +82,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const kept = useKeptScroll(`/shift/${work.id}`, scroller);
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const [current, setCurrent] = useState<SheetPart>('prepare');
-  const [dock, setDock] = useState<DockSheet | null>(null);
+  const [dock, setDock] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
 
   const place = useCallback(
@@ -241,7 +244,7 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
         </View>
         {settings === undefined ? null : (
           <Press onPress={() => setIsAsking(!isAsking)} style={sheet.why}>
-            <Words as="mark">{isAsking ? 'Close' : 'Why first or last?'}</Words>
+            <Words as="mark">{isAsking ? 'Close' : 'Why this order?'}</Words>
           </Press>
         )}
       </View>

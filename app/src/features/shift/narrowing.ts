@@ -90,16 +90,11 @@ export function narrowedTo(narrowing: Narrowing, among: readonly AspectChoices[]
 }
 
 /** A narrowing as it was kept; anything else is none. */
-export function readNarrowing(text: string | null): Narrowing {
-  try {
-    const given: unknown = text === null ? null : JSON.parse(text);
-    if (typeof given !== 'object' || given === null) return everything;
-    const lists = aspects.map((aspect): [Aspect, string[]] => {
-      const values: unknown = (given as Partial<Record<Aspect, unknown>>)[aspect];
-      return [aspect, Array.isArray(values) ? values.filter((each): each is string => typeof each === 'string') : []];
-    });
-    return Object.fromEntries(lists) as unknown as Narrowing;
-  } catch {
-    return everything;
-  }
+export function readNarrowing(given: unknown): Narrowing {
+  if (typeof given !== 'object' || given === null) return everything;
+  const lists = aspects.map((aspect): [Aspect, string[]] => {
+    const values: unknown = (given as Partial<Record<Aspect, unknown>>)[aspect];
+    return [aspect, Array.isArray(values) ? values.filter((each): each is string => typeof each === 'string') : []];
+  });
+  return Object.fromEntries(lists) as unknown as Narrowing;
 }

@@ -10,13 +10,13 @@ import {
   shiftGroupOf,
   shiftGroups,
   shiftTimes,
-  type RankReason,
   type ShiftGroup,
 } from '@oilcan/core/shift';
 import type { Part } from '@oilcan/core/stock';
-import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/work';
-import { sayDue } from '../../words/dates';
-import { counted, urgencyWords } from '../../words/work-words';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { counted } from '../../words/work-words';
+import { ownWork } from '../work/own-work';
+import { inARow, reasonWords } from '../work/rank-words';
 import { everything, isWithin, type Narrowing } from './narrowing';
 
 /** What the list is made from. */
@@ -32,16 +32,6 @@ export interface ShiftSection {
   readonly group: ShiftGroup;
   readonly data: readonly WorkOrder[];
   readonly estimateMinutes: number;
-}
-
-/** The person's own work; a lead's is everybody's. */
-export function ownWork(rows: ShiftRows, person: Person): WorkOrder[] {
-  const isLead = hasRole(person, ['lead']);
-  return rows.workOrders.filter((work) => {
-    if (work.state === 'dropped') return false;
-    const crew = work.crewId === null ? undefined : rows.crews.get(work.crewId);
-    return isLead || isAssignedTo(work, person.id, crew);
-  });
 }
 
 /** A work order in its order, with all the words by which it is found, in lower case. */
@@ -121,34 +111,4 @@ export function firstReason(
   if (first.urgency === 'now') reasons.unshift('it is needed now');
   if (reasons.length === 0) return null;
   return `Start with ${first.number}: ${inARow(reasons)}.`;
-}
-
-/** Why a job stands where it does, as a sentence. */
-export function whyHere(work: WorkOrder, asset: Asset | undefined, present: Instant, settings: Settings): string {
-  const reasons = rankReasons({ work, asset }, present, settings.zone);
-  const words = reasons.map((reason) => reasonWords(reason, asset?.name ?? '', settings, present));
-  return `It stands here because ${inARow(words)}.`;
-}
-
-/** `one, another and a third`. */
-function inARow(words: readonly string[]): string {
-  const last = words.at(-1) ?? '';
-  return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
-}
-
-function reasonWords(reason: RankReason, machine: string, settings: Settings, present: Instant): string {
-  switch (reason.is) {
-    case 'late':
-      return reason.days < 1 ? 'it was due today' : `it is ${counted(reason.days, 'day', 'days')} late`;
-    case 'urgency':
-      return `its urgency is “${urgencyWords[reason.urgency]}”`;
-    case 'condition':
-      return `${machine} ${reason.condition === 'stopped' ? 'stands still' : 'runs reduced'}`;
-    case 'criticality':
-      return `${machine} is of criticality ${reason.criticality} of 4`;
-    case 'due':
-      return `it is due ${sayDue(reason.at, present, settings.zone, settings.language)}`;
-    case 'ended':
-      return 'it is done';
-  }
 }

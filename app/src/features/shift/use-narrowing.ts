@@ -1,54 +1,24 @@
-import { create } from 'zustand';
-import { useSiteChoice } from '../frame/use-site';
+import { keptChoice } from '../../ui/kept-choice';
 import { everything, readNarrowing, type Narrowing } from './narrowing';
-
-const KEY = 'oilcan.shift';
 
 interface ShiftChoice {
   readonly find: string;
   readonly narrowing: Narrowing;
-  readonly setFind: (find: string) => void;
-  readonly setNarrowing: (narrowing: Narrowing) => void;
 }
 
-function kept(): Pick<ShiftChoice, 'find' | 'narrowing'> {
-  try {
-    return { find: localStorage.getItem(`${KEY}.find`) ?? '', narrowing: readNarrowing(localStorage.getItem(KEY)) };
-  } catch {
-    return { find: '', narrowing: everything };
-  }
-}
+const allWork: ShiftChoice = { find: '', narrowing: everything };
 
-function keep(key: string, text: string): void {
-  try {
-    localStorage.setItem(key, text);
-  } catch {
-    // Then it lasts until the page is loaded again.
-  }
-}
-
-/** What the Shift list shows of the work; survives a reload. */
-export const useShiftChoice = create<ShiftChoice>((set) => ({
-  ...kept(),
-  setFind: (find) => {
-    keep(`${KEY}.find`, find);
-    set({ find });
+/** What the Shift list shows of the work. */
+export const useShiftChoice = keptChoice<ShiftChoice>('oilcan.shift', allWork, {
+  read: (kept) => {
+    if (typeof kept !== 'object' || kept === null) return allWork;
+    const { find, narrowing } = kept as Readonly<Record<string, unknown>>;
+    return { find: typeof find === 'string' ? find : '', narrowing: readNarrowing(narrowing) };
   },
-  setNarrowing: (narrowing) => {
-    keep(KEY, JSON.stringify(narrowing));
-    set({ narrowing });
-  },
-}));
+  isPersonal: true,
+});
 
 /** Back to all work. */
 export function forgetShiftChoice(): void {
-  const { setFind, setNarrowing } = useShiftChoice.getState();
-  setFind('');
-  setNarrowing(everything);
-}
-
-/** Another person begins with all of their sites, too. */
-export function forgetChoices(): void {
-  forgetShiftChoice();
-  useSiteChoice.getState().choose(null);
+  useShiftChoice.getState().choose(allWork);
 }

@@ -5,7 +5,7 @@ import type { Asset } from '@oilcan/core/plant';
 import type { Settings } from '@oilcan/core/settings';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../ui/use-now';
-import { onSite, useSite } from '../frame/use-site';
+import { onSite, useSite } from '../page/use-site';
 import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
 import { listedWork, sectionsAmong, type ShiftSection } from './shift-list';
 

@@ -11,10 +11,10 @@ import { RowDipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
 import type { IconName } from '../../ui/icon-paths';
 import { Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
-import { useKitStanding } from '../sheet/kit';
+import { useKitStanding } from '../../data/stock';
 
 interface Props {
   readonly work: WorkOrder;

@@ -14,7 +14,8 @@ import { KeepingBar } from '../frame/bars';
 import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
-import { CORNER, RULE, usePalette } from '../../ui/theme';
+import { CORNER, RULE } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
 

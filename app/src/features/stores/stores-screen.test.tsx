@@ -3,8 +3,8 @@ import { asId, type BinId, type PartId, type SiteId, type StoreId } from '@oilca
 import { stockLevelId } from '@oilcan/core/stock';
 import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks, aSite } from '@oilcan/core/testing';
 import { press, TestWorks, type, words } from '../../testing/works';
-import { useSiteChoice } from '../frame/use-site';
-import { findParts, partsInBin, partsOf } from './find-parts';
+import { useSiteChoice } from '../page/use-site';
+import { findParts, partsInBin, partsOf } from '../stock/find-parts';
 import { StoresScreen } from './stores-screen';
 
 const oil = aPart({ id: asId<PartId>('oil'), number: 'OIL-220', name: 'Gear oil', unit: 'L' });

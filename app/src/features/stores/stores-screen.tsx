@@ -5,14 +5,16 @@ import { isLow, partCost, type Part, type StockLevel } from '@oilcan/core/stock'
 import { useRow, useSettings, useTable } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button, Choice } from '../../ui/press';
-import { useIsWide, usePalette } from '../../ui/theme';
+import { useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
-import { TopBar } from '../frame/top-bar';
-import { onSite, useSite } from '../frame/use-site';
-import { amountOf, useStockOf } from '../sheet/kit';
+import { TopBar } from '../page/top-bar';
+import { onSite, useSite } from '../page/use-site';
+import { useStockOf } from '../../data/stock';
+import { amountOf } from '../../words/amounts';
 import { binLabels } from './bin-labels';
-import { findParts, partsInBin, partsOf } from './find-parts';
+import { findParts, partsInBin, partsOf } from '../stock/find-parts';
 import { piece } from '../../ui/piece';
 
 const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((module) => module.LabelSheetForm));

@@ -8,10 +8,10 @@ import { dropRejected, now, synchronize, usePhone, useRow, useSettings } from '.
 import type { KeptOperation } from '../../data/kept-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
-import { entryNames } from '../sheet/entry-names';
+import { phoneNames } from '../views/names';
 import { sayClockAhead } from './clock-words';
 import { MendSheet } from './mend-sheet';
 import { operationWords } from './operation-words';
@@ -71,7 +71,7 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
   const { operation } = kept;
   const work = useRow('workOrders', workOrderIdOf(operation));
   const isOnItsWay = usePhone((state) => state.sending.has(operation.id));
-  const what = operationWords(operation, entryNames);
+  const what = operationWords(operation, phoneNames);
   const madeAt =
     settings === undefined
       ? ''

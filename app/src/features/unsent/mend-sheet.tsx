@@ -6,9 +6,9 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { entryNames } from '../sheet/entry-names';
+import { phoneNames } from '../views/names';
 import { mendedArgs, mendFieldsOf } from './mending';
 import { operationWords } from './operation-words';
 
@@ -53,7 +53,7 @@ export function MendSheet({
       onClose={onClose}
       foot={<Button main word={fields.length === 0 ? 'Send it again' : 'Send it so'} onPress={() => void send()} />}
     >
-      <Words as="heading">{operationWords(operation, entryNames)}</Words>
+      <Words as="heading">{operationWords(operation, phoneNames)}</Words>
       {refusedFor === null ? null : <Words>Not taken. {sentenceFor(refusedFor.code, refusedFor.values)}</Words>}
       {fields.map(({ path, label: name, text, lines, hint }) => (
         <Field

@@ -1,6 +1,8 @@
 import { formatQuantity, parseDuration, parseQuantity, typedDuration } from '@oilcan/core/kernel';
-import type { Operation } from '@oilcan/core/operations';
+import type { MendKind, Operation } from '@oilcan/core/operations';
+import { isOperationName, operationNamed } from '@oilcan/core/registry';
 import { readNumber } from '../../words/read-number';
+import { operationViews } from '../registry/views';
 
 /** One value of a refused operation that its person can put right. */
 export interface MendField {
@@ -17,76 +19,68 @@ export interface MendField {
 
 type Args = Readonly<Record<string, unknown>>;
 
-const words = (label: string, lines = 1) => ({
-  label,
+interface Way {
+  readonly lines: number;
+  readonly hint: string;
+  /** The value as text; null where there is none that can be typed. */
+  readonly show: (value: unknown) => string | null;
+  readonly read: (text: string) => unknown;
+}
+
+const words = (lines: number): Way => ({
   lines,
   hint: '',
-  show: (value: unknown) => (typeof value === 'string' ? value : ''),
-  read: (text: string): unknown => text,
+  show: (value) => (typeof value === 'string' ? value : ''),
+  read: (text) => text,
 });
 
-const duration = {
-  label: 'How long',
-  lines: 1,
-  hint: 'Write it as 1:30, 1.5, 90m or 1h30.',
-  show: (value: unknown) => (typeof value === 'number' ? typedDuration(value) : ''),
-  read: (text: string): unknown => parseDuration(text),
-};
-
-const amount = {
-  label: 'Amount',
-  lines: 1,
-  hint: 'Write an amount, such as 2 or 0.5.',
-  show: (value: unknown) => (typeof value === 'number' ? formatQuantity(value) : ''),
-  read: (text: string): unknown => parseQuantity(text),
-};
-
-const value = {
-  label: 'Value',
+const number: Way = {
   lines: 1,
   hint: 'Write a number, such as 61.5.',
-  show: (given: unknown) => (typeof given === 'number' ? String(given) : ''),
-  read: (text: string): unknown => readNumber(text.trim()) ?? undefined,
+  show: (given) => (typeof given === 'number' ? String(given) : ''),
+  read: (text) => readNumber(text.trim()) ?? undefined,
 };
 
-/** What can be put right, by the name of the operation and the path of its argument. */
-const mendable: Readonly<Record<string, Readonly<Record<string, typeof duration>>>> = {
-  'note.add': { text: words('Note', 4) },
-  'note.amend': { text: words('Note', 4) },
-  'photo.add': { caption: words('Words with the photo') },
-  'labor.add': { minutes: duration },
-  'labor.amend': { minutes: duration },
-  'part.use': { quantity: amount },
-  'part.amend': { quantity: amount },
-  'reading.add': { value },
-  'entry.withdraw': { reason: words('Why it should not be there') },
-  'clock.stop-for': { reason: words('Why you stop it') },
-  'work.hold': { note: words('Note') },
-  'work.hand-back': { reason: words('What is missing') },
-  'work.drop': { reason: words('Why it will not be done') },
-  'work.add-hazard': { hazard: words('Hazard'), control: words('Control') },
+/** How a value of each kind is shown and typed again. */
+const ways: Readonly<Record<MendKind, Way>> = {
+  line: words(1),
+  text: words(4),
+  number,
+  duration: {
+    lines: 1,
+    hint: 'Write it as 1:30, 1.5, 90m or 1h30.',
+    show: (value) => (typeof value === 'number' ? typedDuration(value) : ''),
+    read: parseDuration,
+  },
+  quantity: {
+    lines: 1,
+    hint: 'Write an amount, such as 2 or 0.5.',
+    show: (value) => (typeof value === 'number' ? formatQuantity(value) : ''),
+    read: parseQuantity,
+  },
+  // Only a number is typed again; other answers are given on the sheet.
+  numberAnswer: {
+    ...number,
+    show: (value) => {
+      const answer = value as { readonly type?: string; readonly value?: unknown } | null | undefined;
+      return answer?.type === 'number' ? number.show(answer.value) : null;
+    },
+    read: (text) => {
+      const value = number.read(text);
+      return value === undefined ? undefined : { type: 'number', value };
+    },
+  },
 };
 
 /** The values of a refused operation that can be put right; none when it can only be sent again as it is. */
 export function mendFieldsOf({ name, args }: Pick<Operation, 'name' | 'args'>): MendField[] {
-  if (typeof args !== 'object' || args === null) return [];
-  if (name === 'step.answer') return stepFields(args as Args);
-  return Object.entries(mendable[name] ?? {}).map(([path, { show, ...rest }]) => ({
-    ...rest,
-    path,
-    text: show((args as Args)[path]),
-  }));
-}
-
-function stepFields({ answer }: Args): MendField[] {
-  const given = answer as { type?: string; value?: unknown } | null | undefined;
-  if (given?.type !== 'number') return [];
-  const { show, read, ...rest } = value;
-  const asAnswer = (text: string): unknown => {
-    const number = read(text);
-    return number === undefined ? undefined : { type: 'number', value: number };
-  };
-  return [{ ...rest, read: asAnswer, path: 'answer', text: show(given.value) }];
+  if (typeof args !== 'object' || args === null || !isOperationName(name)) return [];
+  const labels: Readonly<Record<string, string>> = operationViews[name].fields;
+  return Object.entries(operationNamed(name).mend.fields).flatMap(([path, kind]): MendField[] => {
+    const { show, ...way } = ways[kind];
+    const text = show((args as Args)[path]);
+    return text === null ? [] : [{ ...way, path, text, label: labels[path] ?? path }];
+  });
 }
 
 /** The arguments with what was typed in place; the path of the first that cannot be read otherwise. */

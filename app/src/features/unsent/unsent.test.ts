@@ -1,5 +1,6 @@
 import { anOperation, aPart, aPoint, aStep, binId, noon, partId, pointId, workId, ann } from '@oilcan/core/testing';
 import type { Operation } from '@oilcan/core/operations';
+import type { Names } from '../views/names';
 import { sayClockAhead } from './clock-words';
 import { mendedArgs, mendFieldsOf } from './mending';
 import { operationWords } from './operation-words';
@@ -49,8 +50,16 @@ describe('a wrong clock', () => {
 });
 
 describe('what was recorded, in words', () => {
-  const names = { part: () => aPart(), point: () => aPoint(), step: () => aStep(3) };
-  const unknown = { part: () => undefined, point: () => undefined, step: () => undefined };
+  const nobody = () => undefined;
+  const unknown: Names = {
+    part: nobody,
+    point: nobody,
+    step: nobody,
+    person: nobody,
+    bin: nobody,
+    isolationPoint: () => '',
+  };
+  const names: Names = { ...unknown, part: () => aPart(), point: () => aPoint(), step: () => aStep(3) };
   it.each<[Operation, string, string]>([
     [anOperation('part.use', { ...onWork, partId, binId, quantity: 2_000 }), '2 pcs Seal', '2'],
     [anOperation('reading.add', { ...onWork, pointId, value: 61 }), 'Oil temperature 61 °C', 'Reading 61'],
