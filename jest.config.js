@@ -5,7 +5,7 @@ const node = (name, tests = 'src') => ({
   testMatch: [`<rootDir>/${tests}/**/*.test.ts`],
   // `cookie` is an ES module, which Node can require and Jest cannot.
   transformIgnorePatterns: ['/node_modules/(?!cookie/)'],
-  transform: { '\\.[jt]s$': ['babel-jest', { configFile: false, presets: [['babel-preset-expo', { web: true }]] }] },
+  transform: { '\\.[jt]s$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }] },
 });
 
 /** @type {import('jest').Config} */

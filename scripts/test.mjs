@@ -25,6 +25,7 @@ await check('Lint and import directions', 'npx', ['eslint', '.']);
 await check('Types', 'npx', ['tsc', '--noEmit']);
 await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']);
 await check('Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']);
+await check('Circles and floors', 'npm', ['run', '--silent', 'circles']);
 await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
 await runner('Unit tests', 'npx', ['jest', '--json', '--outputFile', join(results, 'jest.json')], countJest);
 await runner('The real interface', 'npx', ['playwright', 'test'], countPlaywright);

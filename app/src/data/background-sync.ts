@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { retryDelay } from '@oilcan/core/sync';
-import { synchronize, usePhone } from './store';
+import { carryAheadLater } from './carry-ahead';
+import { onReached, synchronize, usePhone } from './store';
 
 /** Without news for so long, the phone asks by itself. */
 const QUIET_MILLISECONDS = 30_000;
@@ -36,6 +37,7 @@ export function useBackgroundSync(isSignedIn: boolean): void {
       if (document.visibilityState === 'visible') atOnce();
     };
     const atNews = (): void => after(Math.random() * NEWS_SPREAD_MILLISECONDS);
+    const carryNoMore = onReached(carryAheadLater);
     atOnce();
     const news = new EventSource('/api/news');
     news.addEventListener('news', atNews);
@@ -46,6 +48,7 @@ export function useBackgroundSync(isSignedIn: boolean): void {
     return () => {
       isOver = true;
       clearTimeout(next);
+      carryNoMore();
       news.close();
       window.removeEventListener('online', atOnce);
       window.removeEventListener('focus', whenSeen);

@@ -48,7 +48,9 @@ export class Overlay {
       base.absorb(changes);
     }
     this.#covered = covered;
-    const differing = base.changes().filter((change) => !dequal(this.view.peek(change.table, change.id) ?? null, change.row));
+    const differing = base
+      .changes()
+      .filter((change) => !dequal(this.view.peek(change.table, change.id) ?? null, change.row));
     this.view.change(differing);
   }
 

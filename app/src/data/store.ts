@@ -27,7 +27,6 @@ import type { KeptOperation } from './kept-operation';
 import { nowhere, type LocalDatabase } from './local-database';
 import { markOnce } from './marks';
 import { MemoryDatabase } from './memory-database';
-import { carryAheadLater } from './carry-ahead';
 import { forgetPasts } from './past/past-cache';
 import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
@@ -170,9 +169,17 @@ let withoutSignalAt = 0;
 /** So long after that, a new record is no reason to look for signal again; the timer does that. */
 const HOPELESS_MILLISECONDS = 5_000;
 
+const reached = new Set<() => void>();
+
+/** Hears whenever everything was sent and fetched; gives what ends it. */
+export function onReached(hear: () => void): () => void {
+  reached.add(hear);
+  return () => reached.delete(hear);
+}
+
 export async function synchronize(): Promise<void> {
   await openedPhone().synchronize();
-  if (openedPhone().contact === 'reached') carryAheadLater();
+  if (openedPhone().contact === 'reached') for (const hear of reached) hear();
   if (openedPhone().contact === 'no-signal') withoutSignalAt = Date.now();
 }
 

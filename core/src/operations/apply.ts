@@ -74,7 +74,7 @@ async function outcomeOf(
 const schemaCodes: readonly ErrorCode[] = ['text_too_long', 'control_characters'];
 
 /** Arguments through their schema: typed, or the first thing that is wrong with them. */
-export function readArgs<Args>(schema: yup.Schema<Args>, args: unknown): { ok: true; value: Args } | Refusal {
+function readArgs<Args>(schema: yup.Schema<Args>, args: unknown): { ok: true; value: Args } | Refusal {
   try {
     return { ok: true, value: schema.validateSync(args, { abortEarly: true }) };
   } catch (error) {

@@ -28,7 +28,7 @@ export const entryKinds: EntryKindSet = {
   ...workEntries,
 };
 
-export function isEntryKind(text: string): text is EntryKind {
+function isEntryKind(text: string): text is EntryKind {
   return Object.hasOwn(entryKinds, text);
 }
 

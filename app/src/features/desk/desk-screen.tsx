@@ -11,7 +11,7 @@ import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
 import { useNotice } from '../../ui/notice';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
-import { useNow } from '../../ui/use-now';
+import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, stateWords } from '../../words/work-words';

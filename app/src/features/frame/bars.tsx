@@ -6,7 +6,7 @@ import { Button } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { sayClockAhead } from '../unsent/clock-words';
+import { sayClockAhead } from '../unsent';
 
 /** On the lists, never over a job: a newer Oilcan is there, to be taken when it suits. */
 export function UpdateBar(): ReactElement | null {

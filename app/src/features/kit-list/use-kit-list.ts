@@ -5,7 +5,7 @@ import { shiftGroupOf, shiftTimes } from '@oilcan/core/shift';
 import { usedIn } from '@oilcan/core/stock';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRows, usePhone, useRow, useSettings, useTable } from '../../data/store';
-import { ownWork } from '../work/own-work';
+import { ownWork } from '../work';
 
 interface ShownKitList {
   readonly list: KitList | undefined;

@@ -1,8 +1,8 @@
 import { formatDuration } from '@oilcan/core/kernel';
 import type { PastEvent, PastEventKind, PastJob, PastScope } from '@oilcan/core/past';
-import { faultLine } from '../faults/faults-views';
+import { faultLine } from '../faults';
 import { viewOf } from '../registry/view-of';
-import { stoppageLine } from '../stoppages/stoppages-views';
+import { stoppageLine } from '../stoppages';
 import { phoneNames } from '../views/names';
 import { kindWords } from '../../words/work-words';
 import { amountOf } from '../../words/amounts';

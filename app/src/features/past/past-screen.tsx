@@ -9,7 +9,7 @@ import { Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { ASSET_MISSING, PLACE_MISSING } from '../plant/plant-words';
+import { ASSET_MISSING, PLACE_MISSING } from '../../words/plant-words';
 import { scopeWords } from './event-words';
 import { pastAddress } from './past-address';
 import { PastRows } from './past-rows';

@@ -20,7 +20,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { kindWords, stateWords } from '../../words/work-words';
 import { useKeptScroll } from '../page/use-kept-scroll';
-import { faultLine } from '../faults/faults-views';
+import { faultLine } from '../faults';
 import { eventLine } from './event-words';
 
 interface Props {

@@ -2,4 +2,3 @@
 export { PastBrief, WorkPast } from './past-brief';
 export { PastScreen, PlacePastScreen } from './past-screen';
 export { RememberedJob } from './remembered-job';
-export { UsualOf } from './usual-of';

@@ -10,7 +10,7 @@ import { Words } from '../../ui/words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
 import { isUnderWarranty, sayDate } from './dates-of-plate';
-import { conditionWords } from './plant-words';
+import { conditionWords } from '../../words/plant-words';
 
 export function Structure({ asset }: { readonly asset: Asset }): ReactElement | null {
   const palette = usePalette();

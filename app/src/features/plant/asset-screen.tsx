@@ -4,14 +4,15 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import type { Asset } from '@oilcan/core/plant';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
-import { piece } from '../../ui/piece';
 import { Button, Press } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
+import { PastBrief } from '../past';
+import { LabelSheetForm } from '../paper';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
-import { DocumentList } from '../documents/document-list';
+import { DocumentList } from '../documents';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -22,13 +23,7 @@ import { Points } from './asset-points';
 import { OpenWork, WrongNow } from './asset-work';
 import { BoundLabels } from './bound-labels';
 import { ContactList, useContacts } from './contact-list';
-import { ASSET_MISSING, classWords, conditionWords } from './plant-words';
-
-const PastBrief = piece(
-  () => import('../past/past').then((module) => module.PastBrief),
-  <Words soft>Reading the past …</Words>,
-);
-const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((module) => module.LabelSheetForm));
+import { ASSET_MISSING, classWords, conditionWords } from '../../words/plant-words';
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {

@@ -7,7 +7,7 @@ import { useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
-import { useNow } from '../../ui/use-now';
+import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
 import { stateOf } from '../../words/work-words';

@@ -4,14 +4,12 @@ import { StyleSheet, View } from 'react-native';
 import { asId, type PlaceId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import { useRow } from '../../data/store';
-import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
+import { LabelSheetForm } from '../paper';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { assetLabel, placeLabel } from './labels';
 import type { PlantNode } from './plant-tree';
-
-const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((module) => module.LabelSheetForm));
 
 /** Above the machines of one place: how much is there, what happened there, and labels for its door and its machines. */
 export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElement {

@@ -17,7 +17,7 @@ import { useKeptScroll } from '../page/use-kept-scroll';
 import { findableAssets, findAssets } from './find-assets';
 import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
-import { conditionWords, PLACE_MISSING } from './plant-words';
+import { conditionWords, PLACE_MISSING } from '../../words/plant-words';
 import { TreeRow } from './tree-row';
 
 /** So many rows at most are open before anybody opened anything. */

@@ -6,7 +6,7 @@ import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import type { PlantNode, PlantRow } from './plant-tree';
-import { conditionWords } from './plant-words';
+import { conditionWords } from '../../words/plant-words';
 
 const INDENT = 16;
 

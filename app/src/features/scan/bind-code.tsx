@@ -9,7 +9,7 @@ import { Field } from '../../ui/field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { findableAssets, findAssets } from '../plant/find-assets';
+import { findableAssets, findAssets } from '../plant';
 
 const MOST_SHOWN = 8;
 

@@ -6,9 +6,9 @@ import { Press } from '../../ui/press';
 import { CORNER, GAP, RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { useIsPrepared } from '../hazards/use-is-prepared';
+import { useIsPrepared } from '../hazards';
 import { useCommand } from '../keys/commands';
-import { ClockButton } from '../labor/clock-button';
+import { ClockButton } from '../labor';
 import { dockItems } from '../registry/views';
 import type { DockItem } from '../views/dock-item';
 

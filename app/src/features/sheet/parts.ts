@@ -2,7 +2,7 @@ import { progressOf } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
 import type { Notch } from '../../ui/dipstick';
-import { useIsPrepared } from '../hazards/use-is-prepared';
+import { useIsPrepared } from '../hazards';
 
 export type SheetPart = 'prepare' | 'work' | 'wrapUp';
 

@@ -9,28 +9,20 @@ import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
-import { DocumentList } from '../documents/document-list';
-import { ContactList, useContacts } from '../plant/contact-list';
+import { DocumentList } from '../documents';
+import { ContactList, useContacts } from '../plant';
+import { WorkPast } from '../past';
+import { GiveSheet } from '../work';
+import { PaperSheet } from '../paper';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
-import { FollowButton } from '../notices/follow-button';
-import { HazardSheet } from '../hazards/hazard-sheet';
-import { IsolationList } from '../isolation/isolation-list';
+import { FollowButton } from '../notices';
+import { HazardSheet, useIsPrepared } from '../hazards';
+import { IsolationList } from '../isolation';
 import { isShort, useKitLines, type KitLine } from '../../data/stock';
 import { amountOf, binName } from '../../words/amounts';
-import { PermitList } from '../permits/permit-list';
+import { PermitList } from '../permits';
 import { Row, Section } from '../../ui/section';
-import { piece } from '../../ui/piece';
-import { useIsPrepared } from '../hazards/use-is-prepared';
-
-/** Its statistics are read in a worker; the sheet does not wait for them. */
-const WorkPast = piece(
-  () => import('../past/past').then((module) => module.WorkPast),
-  <Words soft>Reading the past …</Words>,
-);
-
-const GiveSheet = piece(() => import('../work/give-sheet').then((module) => module.GiveSheet));
-const PaperSheet = piece(() => import('../paper/paper-sheet').then((module) => module.PaperSheet));
 
 /** The others stand on the machine's page. */
 const MOST_CONTACTS = 3;

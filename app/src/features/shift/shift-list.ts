@@ -15,8 +15,7 @@ import {
 import type { Part } from '@oilcan/core/stock';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { counted } from '../../words/work-words';
-import { ownWork } from '../work/own-work';
-import { inARow, reasonWords } from '../work/rank-words';
+import { ownWork, inARow, reasonWords } from '../work';
 import { everything, isWithin, type Narrowing } from './narrowing';
 
 /** What the list is made from. */

@@ -4,7 +4,7 @@ import type { Person } from '@oilcan/core/people';
 import type { Asset } from '@oilcan/core/plant';
 import type { Settings } from '@oilcan/core/settings';
 import { usePhone, useSettings, useTable } from '../../data/store';
-import { useNow } from '../../ui/use-now';
+import { useNow } from '../../data/use-now';
 import { onSite, useSite } from '../page/use-site';
 import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
 import { listedWork, sectionsAmong, type ShiftSection } from './shift-list';

@@ -10,7 +10,7 @@ import { httpLink, type About } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
 import { signIn, usePhone } from '../../data/store';
 import { roleWords } from '../../words/work-words';
-import { KeepingBar } from '../frame/bars';
+import { KeepingBar } from '../frame';
 import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';

@@ -7,6 +7,7 @@ import { Field } from '../../ui/field';
 import { Button, Choice } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
+import { LabelSheetForm } from '../paper';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
@@ -14,10 +15,7 @@ import { onSite, useSite } from '../page/use-site';
 import { useStockOf } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
 import { binLabels } from './bin-labels';
-import { findParts, partsInBin, partsOf } from '../stock/find-parts';
-import { piece } from '../../ui/piece';
-
-const LabelSheetForm = piece(() => import('../paper/label-sheet-form').then((module) => module.LabelSheetForm));
+import { findParts, partsInBin, partsOf } from '../stock';
 
 const byNumber = (parts: readonly Part[]): Part[] => [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
 

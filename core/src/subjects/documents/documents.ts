@@ -1,7 +1,7 @@
 import type { AssetId, FileId, SiteId } from '../../kernel/ids';
 import type { PictureType } from '../files/files';
 
-export const documentTypes = ['application/pdf', 'image/svg+xml', 'image/jpeg', 'image/png', 'image/webp'] as const;
+const documentTypes = ['application/pdf', 'image/svg+xml', 'image/jpeg', 'image/png', 'image/webp'] as const;
 export type DocumentType = 'application/pdf' | 'image/svg+xml' | PictureType;
 
 /** Larger documents are opened only with signal, and not carried. */

@@ -10,7 +10,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 const MOST_HAZARDS = 100;
 
 /** The person has read these hazards. Must name every hazard of which the person could know, and no other. */
-export const acknowledgeHazards = defineOperation({
+const acknowledgeHazards = defineOperation({
   label: 'acknowledging the hazards',
   roles: ['technician', 'lead'],
   schema: argsSchema({
@@ -44,7 +44,7 @@ export const acknowledgeHazards = defineOperation({
 });
 
 /** Something dangerous was noticed: everybody else reads and acknowledges the list again before going on. */
-export const addHazard = defineOperation({
+const addHazard = defineOperation({
   label: 'this hazard',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),

@@ -18,7 +18,7 @@ import { accepted, defineOperation, refuse, rowNamed } from '../../operations/op
  * measured by what was so at its own time, because it is a fact, and what others did meanwhile may come first. A lock comes
  * off work in any state, and by its owner whoever the work is given to: nothing that is on may stay on for good.
  */
-export const recordIsolation = defineOperation({
+const recordIsolation = defineOperation({
   label: 'this isolation',
   roles: ['technician', 'lead'],
   schema: argsSchema({

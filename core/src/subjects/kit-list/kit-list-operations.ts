@@ -13,7 +13,7 @@ async function listOf(records: Records, id: PersonId): Promise<KitList> {
 }
 
 /** For which jobs the person takes parts and tools along. An empty bag begins with a new choice of none. */
-export const chooseKitList = defineOperation({
+const chooseKitList = defineOperation({
   label: 'the choice of jobs for the kit list',
   roles,
   schema: argsSchema({
@@ -32,7 +32,7 @@ export const chooseKitList = defineOperation({
 });
 
 /** A mate sees the list too and ticks what is in the bag, or does not any more. */
-export const shareKitList = defineOperation({
+const shareKitList = defineOperation({
   label: 'sharing the kit list',
   roles,
   schema: argsSchema({ personId: idField<PersonId>(), isShared: flagField() }),
@@ -53,7 +53,7 @@ export const shareKitList = defineOperation({
 });
 
 /** A line is in the bag, or out of it again. */
-export const tickKitLine = defineOperation({
+const tickKitLine = defineOperation({
   label: 'what is in the bag',
   roles,
   schema: argsSchema({

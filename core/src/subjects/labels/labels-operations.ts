@@ -18,7 +18,7 @@ import {
  * machine's own label, or bound already, stays so; only a lead may bind a label of their sites to another machine, and what
  * it belonged to before stays with it.
  */
-export const bindCode = defineOperation({
+const bindCode = defineOperation({
   label: 'this label',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ code: keyField('Give the code.'), assetId: idField<AssetId>() }),
@@ -49,7 +49,7 @@ export const bindCode = defineOperation({
 });
 
 /** A label does not belong to its machine any more: it is nobody's until it is bound again. */
-export const unbindCode = defineOperation({
+const unbindCode = defineOperation({
   label: 'taking a label off its machine',
   roles: ['lead'],
   schema: argsSchema({ code: keyField('Give the code.') }),

@@ -24,7 +24,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
  * Starts the person's clock here. If it runs on another work order it is stopped there first, and that time
  * recorded; on this one already, nothing changes. Held work is resumed.
  */
-export const startClock = defineOperation({
+const startClock = defineOperation({
   label: 'starting the clock',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
@@ -54,7 +54,7 @@ export const startClock = defineOperation({
 });
 
 /** Stops the person's clock and records its time. `endedAt` corrects a clock that was forgotten. */
-export const stopOwnClock = defineOperation({
+const stopOwnClock = defineOperation({
   label: 'stopping the clock',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
@@ -76,7 +76,7 @@ export const stopOwnClock = defineOperation({
  * A lead stops the clock that somebody forgot: at the time they give, and for a reason that stays with the time. Work in any
  * state: a clock must not stand in the way for good.
  */
-export const stopClockFor = defineOperation({
+const stopClockFor = defineOperation({
   label: 'stopping the clock of somebody else',
   roles: ['lead'],
   schema: argsSchema({
@@ -106,7 +106,7 @@ export const stopClockFor = defineOperation({
 });
 
 /** Time that was not clocked: from when, how long. */
-export const addLabor = defineOperation({
+const addLabor = defineOperation({
   label: 'this time',
   roles: ['technician', 'lead'],
   schema: argsSchema({
@@ -137,7 +137,7 @@ export const addLabor = defineOperation({
 });
 
 /** A time was wrong: another start, length or type stands in its place, paid by the rate of then. */
-export const amendLabor = defineOperation({
+const amendLabor = defineOperation({
   label: 'the amended time',
   roles: ['technician', 'lead'],
   schema: argsSchema({

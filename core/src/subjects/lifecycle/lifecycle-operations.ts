@@ -28,7 +28,7 @@ import { owedBefore, type Owed } from './owed';
 const onWork = { workOrderId: idField<WorkOrderId>() };
 
 /** Takes up a ready work order without starting a clock. */
-export const startWork = defineOperation({
+const startWork = defineOperation({
   label: 'starting',
   roles: transitions.start.roles,
   schema: argsSchema(onWork),
@@ -48,7 +48,7 @@ export const startWork = defineOperation({
 });
 
 /** Work rests for a reason. The person's own clock on it stops and its time is recorded. */
-export const holdWork = defineOperation({
+const holdWork = defineOperation({
   label: 'holding',
   roles: transitions.hold.roles,
   schema: argsSchema({
@@ -74,7 +74,7 @@ export const holdWork = defineOperation({
   },
 });
 
-export const resumeWork = defineOperation({
+const resumeWork = defineOperation({
   label: 'resuming',
   roles: transitions.resume.roles,
   schema: argsSchema(onWork),
@@ -97,7 +97,7 @@ export const resumeWork = defineOperation({
  * The work is done. Refused while something is owed, and when it was handed back unseen; stops the person's own clock.
  * When somebody else finished it unseen, that finish stands.
  */
-export const finishWork = defineOperation({
+const finishWork = defineOperation({
   label: 'finishing',
   roles: transitions.finish.roles,
   schema: argsSchema(onWork),
@@ -134,7 +134,7 @@ export const finishWork = defineOperation({
 });
 
 /** The lead takes finished work as it is; from then on it is locked. Refused while a clock runs or a lock is on. */
-export const acceptWork = defineOperation({
+const acceptWork = defineOperation({
   label: 'accepting',
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
@@ -148,7 +148,7 @@ export const acceptWork = defineOperation({
 });
 
 /** The lead sends finished work back, saying why. */
-export const handBackWork = defineOperation({
+const handBackWork = defineOperation({
   label: 'handing back',
   roles: transitions.handBack.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
@@ -168,7 +168,7 @@ export const handBackWork = defineOperation({
 });
 
 /** The work will not be done. Refused while a clock runs or a lock is on. */
-export const dropWork = defineOperation({
+const dropWork = defineOperation({
   label: 'dropping',
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),

@@ -5,7 +5,7 @@ import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amen
 import { findOpenWork, newEntry } from '../work/guards';
 
 /** Words for whoever comes next. Taken at any time while the work order is open. */
-export const addNote = defineOperation({
+const addNote = defineOperation({
   label: 'this note',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), text: textField(LONGEST_TEXT) }),
@@ -22,7 +22,7 @@ export const addNote = defineOperation({
 });
 
 /** The words were wrong: others stand in their place. */
-export const amendNote = defineOperation({
+const amendNote = defineOperation({
   label: 'the amended note',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, text: textField() }),

@@ -9,7 +9,7 @@ const roles = ['technician', 'lead', 'storekeeper'] as const;
 const MOST_AT_ONCE = 500;
 
 /** The person has seen these notices. */
-export const seeNotices = defineOperation({
+const seeNotices = defineOperation({
   label: 'having seen notices',
   roles,
   schema: argsSchema({
@@ -31,7 +31,7 @@ export const seeNotices = defineOperation({
 });
 
 /** Whether notices of a kind come at all, by mail, and by the phone's own notifications. */
-export const chooseNotices = defineOperation({
+const chooseNotices = defineOperation({
   label: 'the choice of notices',
   roles,
   schema: argsSchema({
@@ -62,7 +62,7 @@ export const chooseNotices = defineOperation({
 });
 
 /** Wants to hear of a work order, or not any more. */
-export const followWork = defineOperation({
+const followWork = defineOperation({
   label: 'following this work order',
   roles,
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: flagField() }),

@@ -14,8 +14,8 @@ export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', '
 export type NoticeKind = (typeof noticeKinds)[number];
 
 /** How: in the list of notices always; by mail and by the phone's own notifications when chosen. */
-export const noticeWays = ['mail', 'push'] as const;
-export type NoticeWay = (typeof noticeWays)[number];
+const noticeWays = ['mail', 'push'] as const;
+type NoticeWay = (typeof noticeWays)[number];
 
 /** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */
 export interface Notice {
@@ -83,7 +83,7 @@ export interface Everybody {
  * Everybody who has a work order: people by name, and the members of its crew. Who does not have its site has nothing to do
  * with it, and hears nothing of it.
  */
-export function peopleWith(
+function peopleWith(
   work: { readonly siteId: SiteId; readonly personIds: readonly PersonId[]; readonly crewId: CrewId | null },
   { crews, people }: Everybody,
 ): PersonId[] {

@@ -23,7 +23,7 @@ const PRECISION = 1e-15;
 const LONGEST = 10_000;
 
 /** Regularized lower incomplete gamma function P(a, x), for a above 0 and x from 0. */
-export function gammaP(a: number, x: number): number {
+function gammaP(a: number, x: number): number {
   if (x <= 0) return 0;
   const scale = Math.exp(a * Math.log(x) - x - logGamma(a));
   if (x < a + 1) {

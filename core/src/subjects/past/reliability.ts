@@ -1,7 +1,7 @@
 import { chiSquareBelow, chiSquareQuantile, normalBelow } from './distributions';
 
 /** Below so many failures nothing is said about whether they come faster or slower. */
-export const FEWEST_FOR_A_TREND = 5;
+const FEWEST_FOR_A_TREND = 5;
 const CONFIDENCE = 0.9;
 
 /** A trend is told where chance shows one so strong at most so often: nearly half of what a whole past may say falsely. */

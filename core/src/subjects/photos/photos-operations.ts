@@ -10,7 +10,7 @@ const LARGEST_SIDE = 20_000;
 const side = () => wholeField().min(1).max(LARGEST_SIDE);
 
 /** A picture for whoever comes next. Its file is with the server before this is. */
-export const addPhoto = defineOperation({
+const addPhoto = defineOperation({
   label: 'this photo',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({

@@ -7,7 +7,7 @@ import { newEntry } from '../work/guards';
 import { checkReading, readingContent, withReading } from './reading';
 
 /** A value read at a measuring point of the work order's asset or of anything it is made of. */
-export const addReading = defineOperation({
+const addReading = defineOperation({
   label: 'this reading',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), pointId: idField<PointId>(), value: numberField() }),

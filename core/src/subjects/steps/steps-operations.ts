@@ -20,7 +20,7 @@ import { answerField } from './answer-field';
 import type { Step, StepAnswer } from './step';
 
 /** Answers a step, changes the answer, or takes it back with `null`. */
-export const answerStep = defineOperation({
+const answerStep = defineOperation({
   label: 'this step',
   roles: ['technician', 'lead'],
   schema: argsSchema({

@@ -7,7 +7,7 @@ import { newEntry } from '../work/guards';
 import { moveStock, partContent } from './part-use';
 
 /** A part was used: the stock of its bin goes down by as much. */
-export const usePart = defineOperation({
+const usePart = defineOperation({
   label: 'this part',
   roles: ['technician', 'lead'],
   schema: argsSchema({
@@ -37,7 +37,7 @@ export const usePart = defineOperation({
 });
 
 /** The amount of a part was wrong: the difference goes back into the bin or out of it, at the price of then. */
-export const amendPart = defineOperation({
+const amendPart = defineOperation({
   label: 'the amended amount',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),

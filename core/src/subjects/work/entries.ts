@@ -60,7 +60,7 @@ export interface Entry {
 
 export type EntryOf<Kind extends EntryKind> = Entry & { readonly content: EntryContents[Kind] };
 
-export function isEntryOf<Kind extends EntryKind>(entry: Entry, kind: Kind): entry is EntryOf<Kind> {
+function isEntryOf<Kind extends EntryKind>(entry: Entry, kind: Kind): entry is EntryOf<Kind> {
   return entry.content.kind === kind;
 }
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Instant } from '@oilcan/core/kernel';
-import { now } from '../data/store';
+import { now } from './store';
 
 /** The present, renewed every so many seconds. */
 export function useNow(everySeconds: number): Instant {

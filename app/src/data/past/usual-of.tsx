@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 import type { Usual } from '@oilcan/core/past';
 import type { Asset } from '@oilcan/core/plant';
 import type { WorkOrder } from '@oilcan/core/work';
-import { usePast } from '../../data/past/use-past';
-import { useRow } from '../../data/store';
+import { usePast } from './use-past';
+import { useRow } from '../store';
 
 interface Props {
   readonly work: WorkOrder;

@@ -1,0 +1,72 @@
+import { useMemo } from 'react';
+import { byId, type BinId, type PartId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
+import { kitNeeds, stockLevelId, usedIn, type KitNeed, type Part, type StockLevel } from '@oilcan/core/stock';
+import type { Entry, KitPart, WorkOrder } from '@oilcan/core/work';
+import { binName } from '../words/amounts';
+import { peekRow, useRow, useRows, useRowsById } from './store';
+
+/** One line of a work order's kit, with what lies in its bin. */
+export interface KitLine extends KitNeed {
+  readonly onHand: Thousandths;
+}
+
+export function kitLines(
+  kit: readonly KitPart[],
+  entries: readonly Entry[],
+  levelOf: (id: string) => StockLevel | undefined,
+  partOf: (id: string) => Pick<Part, 'unit'> | undefined,
+): KitLine[] {
+  return kitNeeds(kit, usedIn(entries), partOf).map((need) => {
+    const { partId, binId } = need.planned;
+    return { ...need, onHand: levelOf(stockLevelId(partId, binId))?.onHand ?? 0 };
+  });
+}
+
+/** Whether less is in the bin than is still needed; amounts that cannot be compared are not called short. */
+export function isShort({ left, onHand }: KitLine): boolean {
+  return left !== null && left > onHand;
+}
+
+export function useKitLines(work: WorkOrder): readonly KitLine[] {
+  const entries = useRows('entries', 'workOrder', work.kit.length === 0 ? undefined : work.id);
+  const levelIds = useMemo(() => work.kit.map(({ partId, binId }) => stockLevelId(partId, binId)), [work.kit]);
+  const stock = useRowsById('stock', levelIds);
+  return useMemo(() => {
+    if (work.kit.length === 0) return [];
+    const levels = byId(stock);
+    return kitLines(
+      work.kit,
+      entries,
+      (id) => levels.get(id),
+      (id) => peekRow('parts', id),
+    );
+  }, [work.kit, entries, stock]);
+}
+
+/** Whether the parts are there, in a few words; null when none are planned. */
+export function useKitStanding(work: WorkOrder): { readonly words: string; readonly isShort: boolean } | null {
+  const lines = useKitLines(work);
+  if (lines.length === 0) return null;
+  const there = lines.filter((line) => !isShort(line)).length;
+  return there === lines.length
+    ? { words: 'Kit in stock', isShort: false }
+    : { words: `Kit ${there} of ${lines.length}`, isShort: true };
+}
+
+/** Where a part lies and how much of it: bins of the given site first, of these the fullest. */
+export function useStockOf(partId: PartId | undefined, siteId?: SiteId): readonly StockLevel[] {
+  const levels = useRows('stock', 'part', partId);
+  return useMemo(() => {
+    const isNear = (level: StockLevel): number => Number(level.siteId === siteId);
+    return [...levels].sort((a, b) => isNear(b) - isNear(a) || b.onHand - a.onHand);
+  }, [levels, siteId]);
+}
+
+/** As `binName`, with the site where it is not that of the work. */
+export function useBinName(binId: BinId | undefined, siteId: SiteId): string {
+  const bin = useRow('bins', binId);
+  const site = useRow('sites', bin?.siteId);
+  return bin === undefined || bin.siteId === siteId
+    ? binName(bin)
+    : `${binName(bin)} at ${site?.name ?? 'another site'}`;
+}

@@ -1,0 +1,3 @@
+/** What other features may use of this one. */
+export { HazardSheet } from './hazard-sheet';
+export { useIsPrepared } from './use-is-prepared';

@@ -1,0 +1,3 @@
+/** What other features may use of this one. */
+export { IsolationList, LocksToTakeOff } from './isolation-list';
+export { LOCKS_ELEMENT } from './locks-element';

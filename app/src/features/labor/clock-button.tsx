@@ -1,0 +1,87 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatClock, toMillis, type Instant } from '@oilcan/core/kernel';
+import { clockMinutes } from '@oilcan/core/labor';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useRow } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { performOrSay } from '../../data/use-operation';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { CORNER, useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
+import { useNow } from '../../data/use-now';
+import { Words } from '../../ui/words';
+import { useCommand } from '../keys/commands';
+import { ClockCorrectionSheet } from './clock-correction-sheet';
+
+/** Minutes that are over; the first one shows as 0:00. */
+function wholeMinutes(from: Instant, to: Instant): number {
+  return Math.max(0, Math.floor((toMillis(to) - toMillis(from)) / 60_000));
+}
+
+/** My time on this job: starts, shows and stops it. Brass while it runs, and nothing else is. */
+export function ClockButton({
+  work,
+  isPrepared,
+  onHazards,
+}: {
+  readonly work: WorkOrder;
+  readonly isPrepared: boolean;
+  readonly onHazards: () => void;
+}): ReactElement {
+  const palette = usePalette();
+  const isWide = useIsWide();
+  const clock = useRow('clocks', useMe());
+  const present = useNow(5);
+  const [isCorrecting, setIsCorrecting] = useState(false);
+  const isRunning = clock?.workOrderId === work.id;
+  const ranTooLong = isRunning && clockMinutes(clock.startedAt, present) > 24 * 60;
+  // Asked of the phone and not of the screen: the acknowledgement may have been pressed a moment ago.
+  const start = async (): Promise<void> => {
+    const isStarted = await performOrSay('clock.start', { workOrderId: work.id });
+    if (!isStarted && !isPrepared) onHazards();
+  };
+  const press = (): void => {
+    if (ranTooLong) setIsCorrecting(true);
+    else if (isRunning) void performOrSay('clock.stop', { workOrderId: work.id, endedAt: null });
+    else void start();
+  };
+  useCommand('clock', press);
+  const color = isRunning ? palette.onBrass : palette.onGreen;
+  return (
+    <>
+      <Press
+        onPress={press}
+        label={isRunning ? 'Stop my clock' : 'Start my clock'}
+        style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: isRunning ? palette.brass : palette.green }]}
+        testID="clock"
+      >
+        <Words as="title" color={color}>
+          {isRunning ? formatClock(wholeMinutes(clock.startedAt, present)) : '0:00'}
+        </Words>
+        <View style={sheet.clockWord}>
+          <Icon name={isRunning ? 'stop' : 'play'} size={18} color={color} />
+          <Words as="label" color={color}>
+            {isRunning ? 'Stop' : 'Start'}
+          </Words>
+        </View>
+      </Press>
+      {isCorrecting && clock !== undefined ? (
+        <ClockCorrectionSheet clock={clock} onClose={() => setIsCorrecting(false)} />
+      ) : null}
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({
+  clock: { flex: 1.5, minHeight: 64, minWidth: 88, borderRadius: CORNER, paddingHorizontal: 10 },
+  clockWide: {
+    flexBasis: '100%',
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingHorizontal: 16,
+  },
+  clockWord: { flexDirection: 'row', alignItems: 'center', gap: 4 },
+});

@@ -1,0 +1,103 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Clock } from '@oilcan/core/labor';
+import { hasRole } from '@oilcan/core/operations';
+import type { WorkOrder } from '@oilcan/core/work';
+import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { useOperation } from '../../data/use-operation';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
+import { Button } from '../../ui/press';
+import { Row } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { firstWallTimeAfter } from './wall-time';
+import { useMe } from '../../data/use-me';
+
+/** For a lead: clocks of others that run here, which each of them may have forgotten. */
+export function ClocksToStop({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const me = useMe();
+  const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
+  const clocks = useRows('clocks', 'workOrder', work.id).filter(({ id }) => id !== me);
+  const [asking, setAsking] = useState<Clock | null>(null);
+  if (!isLead || clocks.length === 0) return null;
+  return (
+    <View style={sheet.list}>
+      <Words as="label">Clocks that run here</Words>
+      {clocks.map((clock) => (
+        <ClockRow key={clock.id} clock={clock} onStop={() => setAsking(clock)} />
+      ))}
+      {asking === null ? null : <StopForSheet clock={asking} work={work} onClose={() => setAsking(null)} />}
+    </View>
+  );
+}
+
+function ClockRow({ clock, onStop }: { readonly clock: Clock; readonly onStop: () => void }): ReactElement | null {
+  const settings = useSettings(clock.siteId);
+  const person = useRow('people', clock.id);
+  if (settings === undefined) return null;
+  const name = person?.name ?? 'Somebody';
+  return (
+    <Row>
+      <View style={sheet.words}>
+        <Words>{name}</Words>
+        <Words as="small" soft>
+          since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}
+        </Words>
+      </View>
+      <Button word="Stop it" label={`Stop the clock of ${name}`} onPress={onStop} />
+    </Row>
+  );
+}
+
+interface StopForProps {
+  readonly clock: Clock;
+  readonly work: WorkOrder;
+  readonly onClose: () => void;
+}
+
+/** When the work really stopped, and why somebody else says so. */
+function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | null {
+  const settings = useSettings(clock.siteId);
+  const person = useRow('people', clock.id);
+  const { run, errorAt } = useOperation();
+  const [typed, setTyped] = useState('');
+  const [reason, setReason] = useState('');
+  const [isUnreadable, setIsUnreadable] = useState(false);
+  if (settings === undefined) return null;
+  const name = person?.name ?? 'somebody';
+  const stop = async (): Promise<void> => {
+    const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings.zone);
+    setIsUnreadable(endedAt === null);
+    if (endedAt === null) return;
+    const args = { workOrderId: work.id, personId: clock.id, endedAt, reason };
+    if (await run('clock.stop-for', args, `The clock of ${name} is stopped.`)) onClose();
+  };
+  return (
+    <BottomSheet
+      title={`Clock of ${name}`}
+      aside={work.number}
+      onClose={onClose}
+      foot={<Button main word="Stop the clock" onPress={() => void stop()} />}
+    >
+      <Words>
+        It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as
+        theirs, and {name} is told.
+      </Words>
+      <Field
+        label="Stopped at, such as 15:30"
+        value={typed}
+        onChange={setTyped}
+        error={isUnreadable ? 'Write the time as 14:20.' : errorAt('endedAt')}
+        autoFocus
+      />
+      <Field label="Why you stop it" value={reason} onChange={setReason} error={errorAt('reason')} />
+      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  list: { paddingTop: 14 },
+  words: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,3 @@
+/** What other features may use of this one. */
+export { ClockButton } from './clock-button';
+export { ClocksToStop } from './clocks-to-stop';

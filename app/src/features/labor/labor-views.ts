@@ -1,0 +1,62 @@
+import { formatDuration, formatMoney, parseDuration, typedDuration } from '@oilcan/core/kernel';
+import { piece } from '../../ui/piece';
+import { timeTypeWords } from '../../words/work-words';
+import type { DockItem } from '../views/dock-item';
+import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
+
+const entries: EntryViewsNamed<'labor'> = {
+  labor: {
+    ...inWords,
+    group: 'time',
+    say: ({ content, by }, names, language) => {
+      // The record names who wrote an entry; whose time it is matters only when it is somebody else's.
+      const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
+      return {
+        headline: `${formatDuration(content.minutes)} of work`,
+        detail: [
+          `${timeTypeWords[content.timeType]}${whose}`,
+          content.cost === null ? '' : formatMoney(content.cost, language),
+          content.stoppedBecause === undefined ? '' : `clock stopped: ${content.stoppedBecause}`,
+        ]
+          .filter((each) => each !== '')
+          .join(' · '),
+      };
+    },
+    amend: {
+      label: 'How long instead',
+      lines: 1,
+      typed: ({ minutes }) => typedDuration(minutes),
+      ask: (on, { startedAt, timeType }, typed) => {
+        const minutes = parseDuration(typed);
+        if (minutes === undefined) return null;
+        const said = `Now ${formatDuration(minutes)}.`;
+        return { name: 'labor.amend', args: { ...on, startedAt, minutes, timeType }, said };
+      },
+    },
+  },
+};
+
+const operations: OperationViewsNamed<'clock.start' | 'clock.stop' | 'clock.stop-for' | 'labor.add' | 'labor.amend'> = {
+  'clock.start': { ...byItsLabel, say: () => 'Clock started' },
+  'clock.stop': { ...byItsLabel, say: () => 'Clock stopped' },
+  'clock.stop-for': { say: () => 'Clock of a mate stopped', fields: { reason: 'Why you stop it' } },
+  'labor.add': { say: ({ minutes }) => `${formatDuration(minutes)} of work`, fields: { minutes: 'How long' } },
+  'labor.amend': {
+    say: ({ minutes }) => `Amended to ${formatDuration(minutes)} of work`,
+    fields: { minutes: 'How long' },
+  },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'time',
+    word: 'Time',
+    icon: 'time',
+    key: 't',
+    countsAsWorking: true,
+    Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
+  },
+];
+
+export const laborViews = { entries, operations, dock };

@@ -1,0 +1,151 @@
+import { act } from '@testing-library/react';
+import { addMinutes } from '@oilcan/core/kernel';
+import type { Change } from '@oilcan/core/records';
+import { ann, aStep, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
+import { perform } from '../../data/store';
+import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { WorkPart } from '../steps/work-part';
+import { WrapUpPart } from './wrap-up-part';
+
+let works: TestWorks;
+const onMend = jest.fn();
+const open = async (rows: readonly Change[], person = ann): Promise<void> => {
+  onMend.mockReset();
+  works = await TestWorks.open(rows, person);
+  await works.show(
+    <OnWork>
+      {(work) => (
+        <>
+          <WorkPart work={work} onPlaced={() => undefined} />
+          <WrapUpPart work={work} onPlaced={() => undefined} onMend={onMend} />
+        </>
+      )}
+    </OnWork>,
+  );
+};
+afterEach(() => works.close());
+
+const work = async () => (await works.sent()).peek('workOrders', workId);
+
+describe('steps', () => {
+  const limits = { alarmLow: null, alertLow: null, alertHigh: 75, alarmHigh: 85 };
+  const number = { type: 'number', unit: '°C', decimals: 0, limits, pointId: null } as const;
+  const rows = smallWorks({}, [aStep(1), aStep(2, { type: 'verdict' }), aStep(3, number)]);
+
+  it('are answered with one press each, and taken back with another', async () => {
+    await open(rows);
+    await press('Step 1', 'checkbox');
+    await press('Fixed', 'radio');
+    expect(words()).toContain('2 of 3 steps');
+    await press('Step 1', 'checkbox');
+    await press('Fixed', 'radio');
+    expect(words()).toContain('0 of 3 steps');
+  });
+
+  it('that ask for a number open their own keys, and say when it is beyond a limit', async () => {
+    await open(rows);
+    await press('Type Step 3 in °C');
+    await press('8');
+    await press('7');
+    await press(/^Keep/);
+    expect(words()).toMatch(/87 °C/);
+    expect(words()).toMatch(/alarm/i);
+  });
+
+  it('are not written down for every job', async () => {
+    await open(smallWorks());
+    expect(words()).toContain('No steps are written down for this job.');
+  });
+});
+
+describe('wrapping up', () => {
+  it('names what is owed, leads to it, and finishes when nothing is', async () => {
+    await open(smallWorks({ state: 'underway' }, [aStep(1)]));
+    expect([canPress('Finish'), words().includes('2 things are still owed')]).toEqual([false, true]);
+    await press(/Step|step/);
+    expect(onMend).toHaveBeenCalledWith(expect.objectContaining({ what: 'step' }));
+    await press('Step 1', 'checkbox');
+    expect(words()).toContain('1 thing is still owed');
+    expect((await work())?.state).toBe('underway');
+  });
+
+  it('finishes in two presses when nothing is owed', async () => {
+    await open(smallWorks({ state: 'underway', kind: 'improvement' }));
+    await press('Finish');
+    await press('Yes, it is done');
+    expect([works.said, (await work())?.state]).toEqual(['W-1 is finished.', 'finished']);
+    expect(words()).toContain('Finished by Ann; the lead has not looked at it yet.');
+  });
+
+  it('holds with a reason, and goes on', async () => {
+    await open(smallWorks({ state: 'underway' }));
+    await press('Hold');
+    await press('Weather', 'radio');
+    await type('More about it (not needed)', ' Gusts of 90 km/h ');
+    await press('Hold the job');
+    expect(await work()).toMatchObject({ state: 'held', held: { reason: 'weather', note: 'Gusts of 90 km/h' } });
+    await press('Resume');
+    expect((await work())?.state).toBe('underway');
+  });
+
+  it('is handed back by a lead with what is missing, or accepted', async () => {
+    const finished = smallWorks({ state: 'finished', finishedAt: noon, finishedBy: ann.id });
+    await open(finished, lea);
+    await press('Hand back');
+    await press('Hand it back');
+    expect((await work())?.state).toBe('finished');
+    await type('What is missing', 'Guard is not on');
+    await press('Hand it back');
+    expect(await work()).toMatchObject({ state: 'underway', handedBack: { reason: 'Guard is not on' } });
+    await works.close();
+    await open(finished, lea);
+    await press('Accept');
+    expect(words()).toContain('Nothing more can be recorded here.');
+  });
+
+  it('is dropped by a lead who says why, and by nobody else', async () => {
+    await open(smallWorks());
+    expect(words()).not.toContain('Drop this work');
+    await works.close();
+    await open(smallWorks(), lea);
+    await press('Drop this work');
+    await press('It will not be done');
+    expect((await work())?.state).toBe('ready');
+    await type('Why', 'The pump is sold');
+    await press('It will not be done');
+    expect([works.said, (await work())?.state]).toEqual(['W-1 is dropped.', 'dropped']);
+  });
+
+  it('shows a lead the clocks of others, and stops one at the time they give', async () => {
+    const clock = put('clocks', { id: ann.id, siteId: site, workOrderId: workId, startedAt: addMinutes(noon, -60) });
+    await open([...smallWorks({ state: 'underway' }), clock], lea);
+    expect(words()).toContain('Clocks that run here');
+    await press('Stop the clock of Ann');
+    await type('Stopped at, such as 15:30', 'noon');
+    await press('Stop the clock');
+    expect(words()).toContain('Write the time as 14:20.');
+    await type('Stopped at, such as 15:30', '11:45');
+    await type('Why you stop it', 'Went home');
+    await press('Stop the clock');
+    expect(works.said).toBe('The clock of Ann is stopped.');
+    const entries = (await works.sent()).peekList('entries', 'workOrder', workId);
+    expect(entries.at(-1)?.content).toMatchObject({
+      kind: 'labor',
+      personId: ann.id,
+      minutes: 45,
+      stoppedBecause: 'Went home',
+    });
+  });
+
+  it('says what a job cost to those who may see it, and its hours to everybody', async () => {
+    const time = { workOrderId: workId, startedAt: addMinutes(noon, -60), minutes: 60, timeType: 'regular' as const };
+    await open(smallWorks({ state: 'underway' }), lea);
+    await act(async () => void (await perform('labor.add', { ...time, personId: lea.id })));
+    expect(words()).toContain('1 h · €60.00');
+    await works.close();
+    const withoutRates = smallWorks({ state: 'underway' }).filter(({ table }) => table !== 'rates');
+    await open(withoutRates);
+    await act(async () => void (await perform('labor.add', { ...time, personId: ann.id })));
+    expect(words()).toContain('1 h · €0.00 without time');
+  });
+});

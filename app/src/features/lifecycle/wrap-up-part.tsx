@@ -1,0 +1,224 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { owedBefore, type Owed } from '@oilcan/core/lifecycle';
+import { hasRole } from '@oilcan/core/operations';
+import { costOf } from '@oilcan/core/registry';
+import { canChange, costGroups, type WorkOrder } from '@oilcan/core/work';
+import { performOrSay, useOperation } from '../../data/use-operation';
+import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
+import { Icon } from '../../ui/icon';
+import { Button, Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { costGroupWords, counted, owedWords, stateWords } from '../../words/work-words';
+import { HoldSheet } from './hold-sheet';
+import { useCommand } from '../keys/commands';
+import { ClocksToStop } from '../labor';
+import { LocksToTakeOff } from '../isolation';
+import { Section } from '../../ui/section';
+import { useMe } from '../../data/use-me';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly onPlaced: (element: HTMLElement | null) => void;
+  /** Takes the person to where something owed is given. */
+  readonly onMend: (owed: Owed) => void;
+}
+
+/** What is still owed, what it cost, and finishing. */
+export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | null {
+  const me = useMe();
+  const settings = useSettings(work.siteId);
+  const steps = useRows('steps', 'workOrder', work.id);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const clocks = useRows('clocks', 'workOrder', work.id);
+  const person = usePhone((state) => state.person);
+  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | null>(null);
+  useCommand('finish', () => {
+    if (settings === undefined || !canChange(work.state, 'finish')) return;
+    const left = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
+    if (left.length === 0) setAsking('finish');
+  });
+  if (settings === undefined || person === null) return null;
+  const owed = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
+  const isLead = hasRole(person, ['lead']);
+  const close = (): void => setAsking(null);
+  return (
+    <Section
+      title="Wrap up"
+      onPlaced={onPlaced}
+      {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
+    >
+      <CostLine work={work} />
+      <LocksToTakeOff work={work} />
+      <ClocksToStop work={work} />
+      {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
+      {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
+      <View style={sheet.buttons}>
+        {canChange(work.state, 'finish') ? (
+          <Button
+            main
+            style={sheet.wide}
+            word="Finish"
+            disabled={owed.length > 0}
+            onPress={() => setAsking('finish')}
+          />
+        ) : null}
+        {canChange(work.state, 'hold') ? <Button icon="hold" word="Hold" onPress={() => setAsking('hold')} /> : null}
+        {canChange(work.state, 'resume') ? (
+          <Button
+            icon="play"
+            word="Resume"
+            onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
+          />
+        ) : null}
+        {isLead && canChange(work.state, 'drop') ? (
+          <Button icon="close" word="Drop this work" onPress={() => setAsking('drop')} />
+        ) : null}
+      </View>
+      {work.state === 'finished' ? <FinishedLine work={work} /> : null}
+      {work.state === 'finished' && isLead ? (
+        <View style={sheet.buttons}>
+          <Button
+            main
+            style={sheet.wide}
+            word="Accept"
+            onPress={() => void performOrSay('work.accept', { workOrderId: work.id })}
+          />
+          <Button icon="undo" word="Hand back" onPress={() => setAsking('handBack')} />
+        </View>
+      ) : null}
+      {work.state === 'accepted' || work.state === 'dropped' ? (
+        <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
+      ) : null}
+      {asking === 'finish' ? <FinishSheet work={work} onClose={close} /> : null}
+      {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
+      {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
+      {asking === 'drop' ? <DropSheet work={work} onClose={close} /> : null}
+    </Section>
+  );
+}
+
+function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const settings = useSettings(work.siteId);
+  const entries = useRows('entries', 'workOrder', work.id);
+  if (settings === undefined) return null;
+  const cost = costOf(entries);
+  const say = (sums: typeof cost.total): string => formatSums(sums, settings.currency, settings.language);
+  const groups = costGroups
+    .flatMap((group) => {
+      const sums = cost.groups[group];
+      const isSaid = sums !== null && (sums.length > 0 || group === 'time' || group === 'material');
+      return isSaid ? [`${costGroupWords[group]} ${say(sums)}`] : [];
+    })
+    .join(', ');
+  return (
+    <View style={sheet.cost}>
+      <Words as="heading">
+        {formatDuration(cost.laborMinutes)} · {say(cost.total)}
+        {cost.groups.time === null ? ' without time' : ''}
+      </Words>
+      <Words as="small" soft>
+        Planned {formatDuration(work.estimateMinutes)}.{` ${groups}.`}
+      </Words>
+    </View>
+  );
+}
+
+function OwedList({
+  owed,
+  onMend,
+}: {
+  readonly owed: readonly Owed[];
+  readonly onMend: (owed: Owed) => void;
+}): ReactElement | null {
+  const palette = usePalette();
+  const me = useMe();
+  const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
+  if (owed.length === 0) return <Words>Nothing is owed.</Words>;
+  return (
+    <View style={sheet.owedList}>
+      <Words as="label">{counted(owed.length, 'thing is', 'things are')} still owed</Words>
+      {owed.map((each, index) => (
+        <Press key={index} onPress={() => onMend(each)} style={[sheet.owed, { borderColor: palette.line }]}>
+          <Words style={sheet.owedWords}>{owedWords(each, me, nameOf)}</Words>
+          <Icon name="right" />
+        </Press>
+      ))}
+    </View>
+  );
+}
+
+function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
+  const by = useRow('people', work.finishedBy);
+  return <Words soft>Finished by {by?.name ?? 'somebody'}; the lead has not looked at it yet.</Words>;
+}
+
+function FinishSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+  const { run, errorAt } = useOperation();
+  const clock = useRow('clocks', useMe());
+  const finish = async (): Promise<void> => {
+    if (await run('work.finish', { workOrderId: work.id }, `${work.number} is finished.`)) onClose();
+  };
+  return (
+    <BottomSheet
+      title={`Finish ${work.number}?`}
+      onClose={onClose}
+      foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}
+    >
+      <CostLine work={work} />
+      {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
+      <Words soft>After this only the lead can open it again.</Words>
+      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
+    </BottomSheet>
+  );
+}
+
+function HandBackSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+  const { run, errorAt } = useOperation();
+  const [reason, setReason] = useState('');
+  const handBack = async (): Promise<void> => {
+    if (await run('work.hand-back', { workOrderId: work.id, reason }, `${work.number} is handed back.`)) onClose();
+  };
+  return (
+    <BottomSheet
+      title={`Hand back ${work.number}`}
+      onClose={onClose}
+      foot={<Button main word="Hand it back" onPress={() => void handBack()} />}
+    >
+      <Field label="What is missing" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
+    </BottomSheet>
+  );
+}
+
+/** A lead decides that the work will not be done, and says why. */
+function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+  const { run, errorAt } = useOperation();
+  const [reason, setReason] = useState('');
+  const drop = async (): Promise<void> => {
+    if (await run('work.drop', { workOrderId: work.id, reason }, `${work.number} is dropped.`)) onClose();
+  };
+  return (
+    <BottomSheet
+      title={`Drop ${work.number}`}
+      onClose={onClose}
+      foot={<Button main word="It will not be done" onPress={() => void drop()} />}
+    >
+      <Words>What was recorded stays readable. Whoever has the job is told.</Words>
+      <Field label="Why" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
+      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  cost: { paddingVertical: 12 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 },
+  wide: { flexGrow: 1 },
+  owedList: { paddingTop: 8 },
+  owed: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
+  owedWords: { flex: 1 },
+});

@@ -1,0 +1,37 @@
+import { piece } from '../../ui/piece';
+import type { DockItem } from '../views/dock-item';
+import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import type { OperationViewsNamed } from '../views/operation-view';
+
+const entries: EntryViewsNamed<'note'> = {
+  note: {
+    ...inWords,
+    group: 'notes',
+    say: ({ content }) => ({ headline: content.text, detail: 'Note' }),
+    amend: {
+      label: 'Text instead',
+      lines: 4,
+      typed: ({ text }) => text,
+      ask: (on, _content, text) => ({ name: 'note.amend', args: { ...on, text }, said: 'Note amended.' }),
+    },
+    past: { many: 'Notes', line: (text) => `“${text}”` },
+  },
+};
+
+const operations: OperationViewsNamed<'note.add' | 'note.amend'> = {
+  'note.add': { say: ({ text }) => text, fields: { text: 'Note' } },
+  'note.amend': { say: null, fields: { text: 'Note' } },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'note',
+    word: 'Note',
+    icon: 'note',
+    key: 'n',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./note-sheet').then((module) => module.NoteSheet)),
+  },
+];
+
+export const notesViews = { entries, operations, dock };

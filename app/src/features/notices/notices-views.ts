@@ -1,0 +1,9 @@
+import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
+
+const operations: OperationViewsNamed<'work.follow' | 'notices.see' | 'notices.choose'> = {
+  'work.follow': byItsLabel,
+  'notices.see': byItsLabel,
+  'notices.choose': byItsLabel,
+};
+
+export const noticesViews = { operations };

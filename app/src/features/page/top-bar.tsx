@@ -1,0 +1,100 @@
+import type { ReactElement, ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { RULE } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
+import { usePageTitle } from '../../ui/use-page-title';
+import { Words } from '../../ui/words';
+import { useMarks } from './marks';
+
+interface Props {
+  readonly title: string;
+  /** What the page is called in the browser, where that is more than its title. */
+  readonly pageTitle?: string;
+  readonly aside?: string;
+  readonly onBack?: () => void;
+  /** Where that leads, for a screen reader. */
+  readonly backTo?: string;
+  /** Stands beside another bar, which says what holds for both. */
+  readonly isBeside?: boolean;
+  readonly children?: ReactNode;
+}
+
+/** Slim bar at the head of a screen: where I am, and whether all is sent. */
+export function TopBar({
+  title,
+  pageTitle = title,
+  aside,
+  onBack,
+  backTo = 'Shift',
+  isBeside = false,
+  children,
+}: Props): ReactElement {
+  usePageTitle(pageTitle);
+  const { Marks, Sent } = useMarks();
+  const palette = usePalette();
+  return (
+    <View
+      role="banner"
+      style={[
+        sheet.bar,
+        onBack !== undefined && sheet.barWithin,
+        { borderColor: palette.line, backgroundColor: palette.paper },
+      ]}
+    >
+      {onBack === undefined ? null : (
+        <Press onPress={onBack} label={`Back to ${backTo}`} style={sheet.back}>
+          <Icon name="back" />
+        </Press>
+      )}
+      <View style={sheet.title}>
+        <Words
+          as={onBack === undefined ? 'title' : 'label'}
+          level={1}
+          style={aside === undefined ? sheet.alone : sheet.name}
+        >
+          {title}
+        </Words>
+        {aside === undefined ? null : (
+          <Words as="mark" soft lines={1} style={sheet.aside}>
+            {aside}
+          </Words>
+        )}
+      </View>
+      {children}
+      {isBeside ? null : onBack === undefined ? <Marks /> : <Sent />}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  bar: {
+    flexDirection: 'row',
+    // With very large text the marks go onto a second line.
+    flexWrap: 'wrap',
+    alignContent: 'center',
+    alignItems: 'center',
+    justifyContent: 'flex-end',
+    minHeight: 56,
+    paddingLeft: 16,
+    paddingRight: 4,
+    borderBottomWidth: RULE,
+  },
+  // Without the person's mark, which has a margin of its own, the bar ends where the page does.
+  barWithin: { paddingRight: 12 },
+  // Beside other words the name stays whole and they give way; alone it takes more lines.
+  name: { flexShrink: 0 },
+  alone: { flexShrink: 1, minWidth: 0 },
+  aside: { flexShrink: 1, minWidth: 0 },
+  back: { alignItems: 'center', marginLeft: -12 },
+  title: {
+    flexGrow: 1,
+    flexShrink: 1,
+    flexBasis: 64,
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    gap: 8,
+    minWidth: 0,
+  },
+});

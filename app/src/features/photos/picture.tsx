@@ -1,0 +1,43 @@
+import type { ReactElement } from 'react';
+import { Image, StyleSheet, View } from 'react-native';
+import type { PhotoContent } from '@oilcan/core/photos';
+import { usePicture } from '../../data/pictures/use-picture';
+import { CORNER } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+
+/** A photo of the record: a small square in a list, or as large as there is room. */
+export function Picture({
+  content: photo,
+  isSmall = false,
+}: {
+  readonly content: Pick<PhotoContent, 'fileId' | 'mediaType' | 'width' | 'height' | 'caption'>;
+  readonly isSmall?: boolean;
+}): ReactElement {
+  const palette = usePalette();
+  const state = usePicture(photo.fileId, photo.mediaType);
+  const size = isSmall ? sheet.small : [sheet.large, { aspectRatio: photo.width / photo.height }];
+  if (state === 'looking' || state === 'not-here') {
+    return (
+      <View style={[sheet.frame, size, { borderColor: palette.line, backgroundColor: palette.card }]}>
+        {isSmall || state === 'looking' ? null : (
+          <Words soft>This photo is with the server. It shows when there is signal.</Words>
+        )}
+      </View>
+    );
+  }
+  return (
+    <Image
+      source={{ uri: state }}
+      style={[sheet.frame, size, { borderColor: palette.line }]}
+      resizeMode="cover"
+      accessibilityLabel={photo.caption === '' ? 'Photo' : `Photo: ${photo.caption}`}
+    />
+  );
+}
+
+const sheet = StyleSheet.create({
+  frame: { borderWidth: 1, borderRadius: CORNER, alignItems: 'center', justifyContent: 'center' },
+  small: { width: 64, height: 64 },
+  large: { width: '100%', maxHeight: 560 },
+});

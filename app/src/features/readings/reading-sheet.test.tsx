@@ -1,0 +1,66 @@
+import { asId, type AssetId, type PointId } from '@oilcan/core/kernel';
+import { standingOf } from '@oilcan/core/work';
+import { anAsset, aPoint, assetId, noon, put, smallWorks, workId } from '@oilcan/core/testing';
+import { canPress, OnWork, press, TestWorks, words } from '../../testing/works';
+import { ReadingSheet } from './reading-sheet';
+
+let works: TestWorks;
+const onClose = jest.fn();
+const open = async (rows = smallWorks({ state: 'underway' })): Promise<void> => {
+  onClose.mockReset();
+  works = await TestWorks.open(rows);
+  await works.show(<OnWork>{(work) => <ReadingSheet work={work} onClose={onClose} />}</OnWork>);
+};
+afterEach(() => works.close());
+
+const keys = async (text: string): Promise<void> => {
+  for (const key of text) await press(key);
+};
+const readings = async () =>
+  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading').map(({ content }) => [
+    content.pointId,
+    content.value,
+  ]);
+
+describe('the Reading sheet', () => {
+  it('takes a value on its own keys, with the last one in sight', async () => {
+    const latest = [{ at: noon, value: 61.5 }];
+    await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ latest }))]);
+    expect(words()).toContain('Last 61.5 °C');
+    expect(canPress('Type the value')).toBe(false);
+    await keys('64');
+    expect(words()).not.toMatch(/beyond/i);
+    await press('Keep 64 °C');
+    expect([onClose.mock.calls.length, works.said, await readings()]).toEqual([
+      1,
+      'Oil temperature 64 °C kept.',
+      [[aPoint().id, 64]],
+    ]);
+  });
+
+  it('says when a value is beyond a limit, and keeps it all the same', async () => {
+    await open();
+    await keys('80');
+    expect(words()).toMatch(/beyond/i);
+    await keys('9');
+    await press('Keep 809 °C');
+    expect(await readings()).toEqual([[aPoint().id, 809]]);
+  });
+
+  it('offers the points of what the machine is made of, and lets one be chosen', async () => {
+    const motor = anAsset({ id: asId<AssetId>('motor'), parentId: assetId, name: 'Motor' });
+    const point = (id: string, name: string) => aPoint({ id: asId<PointId>(id), assetId: motor.id, name });
+    const others = [put('assets', motor), put('points', point('p1', 'Current')), put('points', point('p2', 'Voltage'))];
+    const gone = [{ table: 'points', id: aPoint().id, row: null } as const];
+    await open([...smallWorks({ state: 'underway' }), ...others, ...gone]);
+    await press('Voltage', 'radio');
+    await keys('4');
+    await press('Keep 4 °C');
+    expect(await readings()).toEqual([['p2', 4]]);
+  });
+
+  it('says what to do where nothing is measured', async () => {
+    await open([...smallWorks({ state: 'underway' }), { table: 'points', id: aPoint().id, row: null }]);
+    expect(words()).toContain('Write the value down as a note');
+  });
+});

@@ -1,0 +1,48 @@
+import { piece } from '../../ui/piece';
+import { levelWords } from '../../words/work-words';
+import type { DockItem } from '../views/dock-item';
+import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import type { OperationViewsNamed } from '../views/operation-view';
+
+const entries: EntryViewsNamed<'reading'> = {
+  reading: {
+    ...inWords,
+    group: 'readings',
+    say: ({ content }, names) => {
+      const point = names.point(content.pointId);
+      return {
+        headline: `${point?.name ?? 'Reading'} ${content.value} ${point?.unit ?? ''}`,
+        detail: levelWords[content.level],
+      };
+    },
+    past: {
+      many: 'Readings',
+      line: ({ pointId, value, level }, names) => {
+        const point = names.point(pointId);
+        const beyond = level === 'normal' ? '' : `, ${levelWords[level].toLowerCase()}`;
+        return `${point?.name ?? pointId}: ${value} ${point?.unit ?? ''}${beyond}`;
+      },
+    },
+  },
+};
+
+const operations: OperationViewsNamed<'reading.add'> = {
+  'reading.add': {
+    say: ({ pointId, value }, { point }) =>
+      `${point(pointId)?.name ?? 'Reading'} ${value} ${point(pointId)?.unit ?? ''}`.trim(),
+    fields: { value: 'Value' },
+  },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'reading',
+    word: 'Reading',
+    icon: 'reading',
+    key: 'r',
+    countsAsWorking: true,
+    Sheet: piece(() => import('./reading-sheet').then((module) => module.ReadingSheet)),
+  },
+];
+
+export const readingsViews = { entries, operations, dock };

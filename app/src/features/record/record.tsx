@@ -1,0 +1,122 @@
+import { memo, useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { costOf } from '@oilcan/core/registry';
+import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { now, useRow, useRows, useSettings } from '../../data/store';
+import { Choice, Choices, Press } from '../../ui/press';
+import { Section } from '../../ui/section';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { counted } from '../../words/work-words';
+import { EntrySheet } from './entry-sheet';
+import { viewOf } from '../registry/view-of';
+import { phoneNames } from '../views/names';
+import { recordGroups, recordGroupWords, type RecordGroup } from '../views/record-group';
+import { arrivalWords, entryWords } from './entry-words';
+import { groupRecord } from './record-groups';
+import { useWhere } from './use-where';
+
+/** A shorter record is seen at a glance. */
+const FEWEST_TO_NARROW = 9;
+
+/** Everything recorded on the job, newest first; a long record can be narrowed. */
+export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const settings = useSettings(work.siteId);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const [open, setOpen] = useState<Entry | null>(null);
+  const [wanted, setWanted] = useState<RecordGroup | null>(null);
+  const ordered = useMemo(() => inTimeOrder(entries), [entries]);
+  const groups = useMemo(() => groupRecord(ordered), [ordered]);
+  const shown = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
+  const amended = useMemo(() => new Set(entries.map((entry) => entry.amends)), [entries]);
+  if (settings === undefined) return null;
+  const cost = costOf(entries);
+  return (
+    <Section
+      title="Record"
+      aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatSums(cost.total, settings.currency, settings.language)}`}
+    >
+      {ordered.length < FEWEST_TO_NARROW || groups.size < 2 ? null : (
+        <View style={sheet.narrow}>
+          <Choices label="Show of the record">
+            <Choice word="All" isChosen={shown === ordered} onPress={() => setWanted(null)} />
+            {recordGroups.map((group) => {
+              const count = groups.get(group)?.length ?? 0;
+              return count === 0 ? null : (
+                <Choice
+                  key={group}
+                  word={`${recordGroupWords[group]} ${count}`}
+                  isChosen={shown !== ordered && wanted === group}
+                  onPress={() => setWanted(group)}
+                />
+              );
+            })}
+          </Choices>
+        </View>
+      )}
+      {ordered.length === 0 ? (
+        <Words soft style={sheet.empty}>
+          Nothing is recorded yet. What you do here appears in this list as you do it.
+        </Words>
+      ) : (
+        shown.map((entry) => (
+          <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />
+        ))
+      )}
+      {open === null ? null : (
+        <EntrySheet entry={open} work={work} isAmended={amended.has(open.id)} onClose={() => setOpen(null)} />
+      )}
+    </Section>
+  );
+}
+
+interface EntryRowProps {
+  readonly entry: Entry;
+  readonly isAmended: boolean;
+  readonly onOpen: (entry: Entry) => void;
+}
+
+const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowProps): ReactElement | null {
+  const palette = usePalette();
+  const settings = useSettings(entry.siteId);
+  const person = useRow('people', entry.by);
+  const where = useWhere(entry);
+  if (settings === undefined) return null;
+  const { headline, detail } = entryWords(entry, phoneNames, settings.language);
+  const { Picture } = viewOf(entry.content.kind);
+  return (
+    <Press onPress={() => onOpen(entry)} style={[sheet.row, { borderColor: palette.line }]}>
+      <Words as="mark" soft style={sheet.time}>
+        {sayMoment(entry.at, now(), settings.zone, settings.language)}
+      </Words>
+      <View style={sheet.words}>
+        <Words lines={4} style={isAmended && sheet.struck}>
+          {headline}
+        </Words>
+        <Words as="small" soft>
+          {[
+            isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment',
+            detail,
+            person?.name,
+            arrivalWords(entry),
+          ]
+            .filter((each) => each !== null && each !== '')
+            .join(' · ')}
+        </Words>
+      </View>
+      {Picture === null ? null : <Picture content={entry.content} isSmall />}
+      {where === null ? null : <Words as="mark">{where}</Words>}
+    </Press>
+  );
+});
+
+const sheet = StyleSheet.create({
+  empty: { paddingVertical: 14 },
+  narrow: { paddingVertical: 10 },
+  row: { flexDirection: 'row', alignItems: 'flex-start', gap: 10, paddingVertical: 10, borderBottomWidth: 1 },
+  time: { width: 76, flexShrink: 0 },
+  words: { flex: 1, minWidth: 0 },
+  struck: { textDecorationLine: 'line-through' },
+});

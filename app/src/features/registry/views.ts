@@ -1,0 +1,59 @@
+import { faultsViews } from '../faults/faults-views';
+import { hazardsViews } from '../hazards/hazards-views';
+import { isolationViews } from '../isolation/isolation-views';
+import { kitListViews } from '../kit-list/kit-list-views';
+import { labelsViews } from '../labels/labels-views';
+import { laborViews } from '../labor/labor-views';
+import { lifecycleViews } from '../lifecycle/lifecycle-views';
+import { notesViews } from '../notes/notes-views';
+import { noticesViews } from '../notices/notices-views';
+import { photosViews } from '../photos/photos-views';
+import { readingsViews } from '../readings/readings-views';
+import { stepsViews } from '../steps/steps-views';
+import { stockViews } from '../stock/stock-views';
+import { stoppagesViews } from '../stoppages/stoppages-views';
+import type { DockItem } from '../views/dock-item';
+import type { EntryViewSet } from '../views/entry-view';
+import type { OperationViewSet } from '../views/operation-view';
+import { workViews } from '../work/work-views';
+
+/** How every kind of entry is shown. */
+export const entryViews: EntryViewSet = {
+  ...faultsViews.entries,
+  ...stockViews.entries,
+  ...stoppagesViews.entries,
+  ...readingsViews.entries,
+  ...notesViews.entries,
+  ...photosViews.entries,
+  ...laborViews.entries,
+  ...stepsViews.entries,
+  ...hazardsViews.entries,
+  ...isolationViews.entries,
+  ...lifecycleViews.entries,
+  ...workViews.entries,
+};
+
+/** How every kind of operation is shown. */
+export const operationViews: OperationViewSet = {
+  ...workViews.operations,
+  ...lifecycleViews.operations,
+  ...hazardsViews.operations,
+  ...isolationViews.operations,
+  ...stepsViews.operations,
+  ...laborViews.operations,
+  ...stockViews.operations,
+  ...readingsViews.operations,
+  ...notesViews.operations,
+  ...photosViews.operations,
+  ...labelsViews.operations,
+  ...kitListViews.operations,
+  ...noticesViews.operations,
+};
+
+/** The keys of the dock beside the clock, in their order. */
+export const dockItems: readonly DockItem[] = [
+  ...laborViews.dock,
+  ...stockViews.dock,
+  ...readingsViews.dock,
+  ...notesViews.dock,
+];

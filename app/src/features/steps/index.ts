@@ -1,0 +1,3 @@
+/** What other features may use of this one. */
+export { stepElement } from './step-element';
+export { WorkPart } from './work-part';

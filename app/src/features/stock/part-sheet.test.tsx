@@ -1,0 +1,146 @@
+import type { BinId, PartId } from '@oilcan/core/kernel';
+import { stockLevelId } from '@oilcan/core/stock';
+import { screen } from '@testing-library/react';
+import { aBin, aLevel, aPart, aPastJob, aSite, binId, otherSite, partId, put, smallWorks } from '@oilcan/core/testing';
+import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { PartSheet } from './part-sheet';
+
+const oilId = 'oil' as PartId;
+const otherBin = 'other-bin' as BinId;
+const oil = aPart({ id: oilId, number: 'OIL-220', name: 'Gear oil', unit: 'L', isWhole: false });
+const old = aPart({ id: 'old' as PartId, number: 'OLD-1', name: 'Old hose', isObsolete: true, successorId: partId });
+const kit = [{ partId, binId, quantity: 2_000, unit: null }];
+const rows = [
+  ...smallWorks({ kit }),
+  put('parts', oil),
+  put('parts', old),
+  put('bins', aBin({ id: otherBin, label: 'D-07' })),
+  put('stock', aLevel(1_000, { id: stockLevelId(partId, otherBin), binId: otherBin })),
+  put('stock', aLevel(20_000, { id: stockLevelId(oilId, otherBin), partId: oilId, binId: otherBin })),
+];
+
+let works: TestWorks;
+const onClose = jest.fn();
+beforeEach(async () => {
+  onClose.mockReset();
+  works = await TestWorks.open(rows);
+});
+afterEach(() => works.close());
+
+const open = () => works.show(<OnWork>{(work) => <PartSheet work={work} onClose={onClose} />}</OnWork>);
+const onHand = async (id: PartId = partId, bin: BinId = binId) =>
+  (await works.sent()).peek('stock', stockLevelId(id, bin))?.onHand;
+
+describe('the Part sheet', () => {
+  it('uses a planned part with one press, as planned', async () => {
+    await open();
+    expect(words()).toContain('SEAL-70 · 8 pcs in bin C-04');
+    await press('Use 2 pcs Seal');
+    expect([onClose.mock.calls.length, works.said, await onHand()]).toEqual([1, '2 pcs Seal kept.', 6_000]);
+  });
+
+  it('takes another amount, from the bin that is chosen', async () => {
+    await open();
+    await press('Other amount of Seal');
+    await press('One more');
+    await press('One more');
+    await press('One less');
+    await press(/C-04: 8 pcs/, 'radio');
+    await press('Use 2 pcs');
+    expect(await onHand()).toBe(6_000);
+  });
+
+  it('says at the amount what cannot be, and keeps nothing', async () => {
+    await open();
+    await press('Other amount of Seal');
+    await type('Amount in pcs', 'two');
+    await press(/^Use/);
+    expect(words()).toContain('Write an amount, such as 2 or 0.5.');
+    await type('Amount in pcs', '40');
+    await press('Use 40 pcs');
+    expect(words()).toMatch(/8 pcs|only 8/);
+    expect([onClose.mock.calls.length, await onHand()]).toEqual([0, 8_000]);
+  });
+
+  it('finds any part by number or name, and says what replaced one that is no longer bought', async () => {
+    await open();
+    await type('Another part: number or name', 'gear');
+    await press(/Gear oil.*20 L on hand/);
+    await type('Amount in L', '0.5');
+    await press('Use 0.5 L');
+    expect(await onHand(oilId, otherBin)).toBe(19_500);
+    await press('Back to the list');
+    await type('Another part: number or name', 'old-1');
+    await press(/Old hose/);
+    expect(words()).toContain('No longer bought. Its successor is SEAL-70, Seal.');
+    expect(words()).toContain('No bin holds this part.');
+    await press('Back to the list');
+    await type('Another part: number or name', 'nothing');
+    expect(words()).toContain('No part fits “nothing”.');
+  });
+
+  it('offers what such jobs also took and the kit does not have', async () => {
+    const used = (id: PartId, quantity: number) => ({ partId: id, quantity });
+    const jobs = ['1', '2', '3', '4'].map((id) =>
+      aPastJob({
+        id: id as never,
+        parts: id === '4' ? [used(partId, 1_000)] : [used(partId, 1_000), used(oilId, 3_000)],
+      }),
+    );
+    works.past = JSON.stringify({ recordsSince: jobs[0]?.at, cutAt: null, asOf: jobs[0]?.at, jobs, ofClass: [] });
+    await open();
+    expect(words()).toContain('Gear oilUsed 3 of 4 times · OIL-220 · 20 L in bin D-07');
+    expect(words().match(/times/g)).toHaveLength(1);
+    await press('Use 3 L Gear oil');
+    expect(await onHand(oilId, otherBin)).toBe(17_000);
+    // Once used, it is not offered a second time.
+    expect(words()).not.toContain('What such jobs also took');
+  });
+
+  it('leaves the amount to the person where it is planned in a unit that does not convert', async () => {
+    await works.close();
+    works = await TestWorks.open([...rows, ...smallWorks({ kit: [{ partId, binId, quantity: 500_000, unit: 'mL' }] })]);
+    await open();
+    expect(words()).toContain('8 pcs in bin C-04 · planned: 500 mL');
+    expect([canPress(/^Use/), canPress('Other amount of Seal')]).toEqual([false, true]);
+  });
+});
+
+describe('parts of other sites and parts on two lines', () => {
+  const elsewhere = 'elsewhere' as BinId;
+  const unseen = 'unseen' as BinId;
+  const there = (bin: BinId) => put('stock', aLevel(90_000, { id: `far-${bin}`, binId: bin, siteId: otherSite }));
+
+  it('offers bins of the job’s site first, says which others are elsewhere, and names no bin “undefined”', async () => {
+    await works.close();
+    works = await TestWorks.open([
+      ...smallWorks({ kit: [{ partId, binId: unseen, quantity: 1_000, unit: null }] }),
+      put('sites', aSite({ id: otherSite, name: 'Valley' })),
+      put('bins', aBin({ id: elsewhere, label: 'V-01', siteId: otherSite })),
+      there(elsewhere),
+    ]);
+    await open();
+    expect(words()).toContain('0 pcs in a bin of another site');
+    expect(words()).not.toContain('undefined');
+    expect(canPress('Use 1 pcs Seal')).toBe(false);
+    await press('Other amount of Seal');
+    const bins = screen.getAllByRole('radio').map((each) => each.textContent);
+    expect(bins).toEqual([expect.stringContaining('C-04: 8 pcs'), expect.stringContaining('V-01, Valley: 90 pcs')]);
+  });
+
+  it('keeps two lines of one part apart, each with what was used of it', async () => {
+    await works.close();
+    const line = { partId, binId, quantity: 1_000, unit: null };
+    works = await TestWorks.open(smallWorks({ kit: [line, { ...line, quantity: 2_000 }] }));
+    const warned = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    await open();
+    await press('Use 1 pcs Seal');
+    await open();
+    expect(screen.getAllByText(/SEAL-70/).map((each) => each.textContent)).toEqual([
+      'SEAL-70 · 7 pcs in bin C-04 · 1 pcs used',
+      'SEAL-70 · 7 pcs in bin C-04',
+    ]);
+    expect(warned.mock.calls.filter(([text]) => String(text).includes('same key'))).toEqual([]);
+    warned.mockRestore();
+  });
+});

@@ -1,0 +1,55 @@
+import type { ComponentType } from 'react';
+import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind } from '@oilcan/core/work';
+import type { Names } from './names';
+import type { RecordGroup } from './record-group';
+
+export interface EntryWords {
+  readonly headline: string;
+  readonly detail: string;
+}
+
+/** An operation that a form asks for, and what is said when it was taken. */
+export type Asked = {
+  [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N>; readonly said: string };
+}[OperationName];
+
+/** How the value of an entry is typed again. */
+export interface AmendForm<K extends EntryKind> {
+  readonly label: string;
+  readonly lines: number;
+  readonly typed: (content: EntryContents[K]) => string;
+  /** The operation that puts what was typed in its place; null for what cannot be read. */
+  readonly ask: (
+    on: { readonly workOrderId: WorkOrderId; readonly entryId: EntryId },
+    content: EntryContents[K],
+    typed: string,
+  ) => Asked | null;
+}
+
+/** How a past tells of a kind of entry. */
+export interface PastView<K extends PastKind> {
+  /** What several of them are called, as a heading. */
+  readonly many: string;
+  /** One of them in a line. */
+  readonly line: (kept: PastKept[K], names: Names) => string;
+}
+
+/** Everything by which a kind of entry is shown; nothing of it may be left out. */
+export interface EntryView<K extends EntryKind> {
+  /** Where a narrowed record has it; null stands with the entry that it takes back. */
+  readonly group: RecordGroup | null;
+  /** What it says, as a headline and a quieter line. */
+  readonly say: (entry: EntryOf<K>, names: Names, language: string) => EntryWords;
+  /** A picture beside its words; null for kinds without one. */
+  readonly Picture: ComponentType<{ readonly content: EntryContents[K]; readonly isSmall?: boolean }> | null;
+  readonly amend: AmendForm<K> | null;
+  readonly past: K extends PastKind ? PastView<K> : null;
+}
+
+export type EntryViewSet = { readonly [K in EntryKind]: EntryView<K> };
+export type EntryViewsNamed<K extends EntryKind> = { readonly [N in K]: EntryView<N> };
+
+/** What is shown by its words alone. */
+export const inWords = { Picture: null, amend: null, past: null } as const;

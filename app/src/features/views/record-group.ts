@@ -1,0 +1,25 @@
+/** By what a record is narrowed. */
+export const recordGroups = [
+  'time',
+  'parts',
+  'costs',
+  'readings',
+  'faults',
+  'notes',
+  'steps',
+  'safety',
+  'state',
+] as const;
+export type RecordGroup = (typeof recordGroups)[number];
+
+export const recordGroupWords: Readonly<Record<RecordGroup, string>> = {
+  time: 'Time',
+  parts: 'Parts',
+  costs: 'Costs',
+  readings: 'Readings',
+  faults: 'Faults',
+  notes: 'Notes',
+  steps: 'Steps',
+  safety: 'Safety',
+  state: 'State',
+};
