@@ -9,7 +9,7 @@ import { readingsEntries } from '../subjects/readings/readings-entries';
 import { stepsEntries } from '../subjects/steps/steps-entries';
 import { stockEntries } from '../subjects/stock/stock-entries';
 import { stoppagesEntries } from '../subjects/stoppages/stoppages-entries';
-import type { Entry, EntryKind } from '../subjects/work/entries';
+import type { Entry } from '../subjects/work/entries';
 import type { EntryKindSet } from '../subjects/work/entry-kinds';
 import { workEntries } from '../subjects/work/work-entries';
 
@@ -27,10 +27,6 @@ export const entryKinds: EntryKindSet = {
   ...isolationEntries,
   ...workEntries,
 };
-
-function isEntryKind(text: string): text is EntryKind {
-  return Object.hasOwn(entryKinds, text);
-}
 
 /** What a work order cost, from everything recorded on it. */
 export function costOf(entries: readonly Entry[]): WorkCost {

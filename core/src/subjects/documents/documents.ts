@@ -1,7 +1,6 @@
 import type { AssetId, FileId, SiteId } from '../../kernel/ids';
 import type { PictureType } from '../files/files';
 
-const documentTypes = ['application/pdf', 'image/svg+xml', 'image/jpeg', 'image/png', 'image/webp'] as const;
 export type DocumentType = 'application/pdf' | 'image/svg+xml' | PictureType;
 
 /** Larger documents are opened only with signal, and not carried. */

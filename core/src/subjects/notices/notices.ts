@@ -13,10 +13,6 @@ import type { NoticeFact } from '../work/notice-fact';
 export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'finished', 'forYou'] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
-/** How: in the list of notices always; by mail and by the phone's own notifications when chosen. */
-const noticeWays = ['mail', 'push'] as const;
-type NoticeWay = (typeof noticeWays)[number];
-
 /** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */
 export interface Notice {
   /** `personId@kind@workOrderId`. */
