@@ -4,7 +4,7 @@ import { resolve } from 'node:path';
 export interface ServerConfig {
   readonly host: string;
   readonly port: number;
-  /** An SQLite file, or a `postgres://` address. */
+  /** The address of the database: an SQLite file. */
   readonly database: string;
   /** The folder of photos and other files. */
   readonly filesRoot: string;

@@ -1,10 +1,8 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
-import { dirname } from 'node:path';
-import { backUp } from './db/connection';
 import { openDatabase } from './database/open-database';
-import { DatabaseProblem, problemWith } from './db/database-problem';
-import { serveAlone } from './db/serve-alone';
+import { DatabaseProblem } from './db/database-problem';
+import { dialectFor } from './db/dialects';
 import { buildServer } from './app';
 import { configFromEnvironment, type ServerConfig } from './config';
 import { FileStore } from './files/file-store';
@@ -18,9 +16,7 @@ function say(sentence: string): void {
 const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE';
 
 async function serve(config: ServerConfig): Promise<void> {
-  const isFile = !/^postgres(ql)?:/.test(config.database);
-  if (isFile) mkdirSync(dirname(config.database), { recursive: true, mode: 0o700 });
-  const letGo = isFile ? serveAlone(config.database) : () => undefined;
+  const letGo = dialectFor(config.database).serveAlone(config.database);
   const database = await openDatabase(config.database, { onUpgrade: say });
   const server = await buildServer(database, config);
   const stop = async (): Promise<void> => {
@@ -50,7 +46,7 @@ async function run(command: string | undefined, file: string | undefined): Promi
   if (command === 'load') return load(config);
   if (command === 'backup' && file !== undefined) {
     const database = await openDatabase(config.database, { mustExist: true, asItIs: true });
-    await backUp(database, file);
+    await dialectFor(config.database).backUp(database, file);
     if (existsSync(config.filesRoot)) await cp(config.filesRoot, `${file}-files`, { recursive: true });
     return database.destroy();
   }
@@ -64,15 +60,10 @@ function startSentence(error: unknown): string {
   if (code === 'EADDRINUSE')
     return `Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`;
   if (code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with PORT=.`;
-  if (code === 'ENOSPC' || code === 'SQLITE_FULL')
-    return 'There is no space left on the disk. Free some and start again.';
+  if (error instanceof DatabaseProblem) return error.message;
   const { database } = configFromEnvironment(process.env);
-  const problem = problemWith(database, error);
-  // What a database says of itself holds the statement, with the values of rows.
-  if (code.startsWith('SQLITE')) {
-    return problem instanceof DatabaseProblem ? problem.message : `The database ${database} refused: ${code}.`;
-  }
-  return error instanceof Error ? error.message : String(error);
+  const problem = dialectFor(database).problemWith(database, error);
+  return problem instanceof Error ? problem.message : String(problem);
 }
 
 // What this program writes, its owner alone reads and writes.

@@ -5,10 +5,9 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import knex, { type Knex } from 'knex';
 import { aStep, put, smallWorks } from '@oilcan/core/testing';
-import { backUp } from './connection';
 import { openDatabase } from '../database/open-database';
-import { DatabaseProblem, isBusy } from './database-problem';
-import { serveAlone } from './serve-alone';
+import { DatabaseProblem } from './database-problem';
+import { dialectFor, failureOf } from './dialects';
 import { migrations } from './migrations/migrations';
 import { SqlRecords } from './sql-records';
 
@@ -104,10 +103,10 @@ describe('a database and its backup', () => {
     const database = await open(file);
     await database.transaction((transaction) => new SqlRecords(transaction).write(smallWorks()));
     const copy = join(folder, 'copy.sqlite');
-    await backUp(database, copy);
+    await dialectFor(file).backUp(database, copy);
     const modes = await Promise.all([file, copy].map(async (path) => ((await stat(path)).mode & 0o777).toString(8)));
     expect(modes).toEqual(['600', '600']);
-    await expect(backUp(database, copy)).rejects.toThrow('There is a file at');
+    await expect(dialectFor(file).backUp(database, copy)).rejects.toThrow('There is a file at');
     const restored = await open(copy);
     expect(await restored('work_orders').pluck('id')).toEqual(['w-1']);
   });
@@ -125,7 +124,7 @@ describe('two writers of one database', () => {
       () => 'written',
       (error: unknown) => error,
     );
-    expect(isBusy(refused)).toBe(true);
+    expect(failureOf(refused)).toBe('busy');
     // What only reads waits for nobody.
     const seen = await other.transaction((transaction) => transaction('steps').pluck('id'), { readOnly: true });
     expect(seen).toHaveLength(2);
@@ -136,9 +135,9 @@ describe('two writers of one database', () => {
 
   it('cannot both serve it', async () => {
     await open(file);
-    const letGo = serveAlone(file);
-    expect(() => serveAlone(file)).toThrow('Another Oilcan serves');
+    const letGo = dialectFor(file).serveAlone(file);
+    expect(() => dialectFor(file).serveAlone(file)).toThrow('Another Oilcan serves');
     letGo();
-    serveAlone(file)();
+    dialectFor(file).serveAlone(file)();
   });
 });

@@ -6,7 +6,7 @@ const ROWS_PER_STATEMENT = 200;
 const texts = new Map<string, string>();
 
 /**
- * Writes many rows with few statements, in SQL that SQLite and PostgreSQL share. The text of a statement depends only on
+ * Writes many rows with few statements, in SQL that SQLite shares with others. The text of a statement depends only on
  * its shape and is put together once: building it anew would cost more than carrying it out.
  *
  * @param replaceBy the column by which a row takes the place of an earlier one; null when there is none

@@ -3,7 +3,7 @@ import { sentenceFor, statusFor } from '@oilcan/core/registry';
 import { REQUEST_BYTES_LIMIT } from '@oilcan/core/sync';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
-import { isBusy } from '../db/database-problem';
+import { failureOf } from '../db/dialects';
 
 /** RFC 9457 problem details, with the code of the catalogue. */
 export interface Problem {
@@ -43,15 +43,15 @@ export function translate(error: FastifyError | OilcanError): OilcanError {
       return new OilcanError('malformed_json');
     case 'ENOENT':
       return new OilcanError('not_found', { what: 'file' });
-    case 'SQLITE_FULL':
-    case 'SQLITE_IOERR_WRITE':
     case 'ENOSPC':
       return new OilcanError('no_space');
     default:
       break;
   }
-  if (isBusy(error)) return new OilcanError('busy', { seconds: 1 });
-  if (error.code?.startsWith('SQLITE_READONLY') === true) return new OilcanError('not_ready', { seconds: 10 });
+  const failure = failureOf(error);
+  if (failure === 'full') return new OilcanError('no_space');
+  if (failure === 'busy') return new OilcanError('busy', { seconds: 1 });
+  if (failure === 'readOnly') return new OilcanError('not_ready', { seconds: 10 });
   if (error instanceof SyntaxError) return new OilcanError('malformed_json');
   if (error.statusCode === 429) return new OilcanError('too_many_requests', { seconds: 60 });
   if (error.statusCode !== undefined && error.statusCode < 500) return new OilcanError('invalid');

@@ -6,7 +6,7 @@ import type { Change } from '@oilcan/core/records';
 import { isTableName } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
-import { isBusy } from '../db/database-problem';
+import { failureOf } from '../db/dialects';
 import { SqlRecords } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
 import { notePast, worksTouchedBy } from '../past/note-past';
@@ -71,7 +71,7 @@ async function whenFree(write: () => Promise<void>): Promise<void> {
     try {
       return await write();
     } catch (error) {
-      if (!isBusy(error) || tried === TRIES) throw error;
+      if (failureOf(error) !== 'busy' || tried === TRIES) throw error;
       await new Promise((resolve) => setTimeout(resolve, PAUSE_MILLISECONDS));
     }
   }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { instantFromMillis, OilcanError, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Crew, Person } from '@oilcan/core/people';
-import { amongSeveral, type Change, type TableName, type Viewer } from '@oilcan/core/records';
+import type { Change, TableName, Viewer } from '@oilcan/core/records';
 import {
   isKnownAt,
   mayLookInto,
@@ -15,6 +15,7 @@ import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
 import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import { carriedSince, carriesWholeFor } from '@oilcan/core/work';
 import type { Knex } from 'knex';
+import { constant, holdsOneOf, isOneOf, isUpTo } from '../db/conditions';
 import { currentRevision } from '../db/revisions';
 import { audiencesOf, readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-records';
 
@@ -173,10 +174,6 @@ const subselect =
   (query: Knex.QueryBuilder, index: number): Knex.QueryBuilder =>
     transaction.from(query.as(`piece_${index}`)).select('name', 'id', 'revision', 'body');
 
-function named(transaction: Knex.Transaction, name: string): Knex.Raw {
-  return transaction.raw('? as name', [name]);
-}
-
 interface Asked {
   readonly scope: Scope;
   readonly since: Revision;
@@ -206,7 +203,7 @@ function rowsOf(
     // With its limit it stays a question asked of each row, and is not made into a join that begins with all work.
     query.whereExists(work.select('work_orders.id').limit(1));
   } else ofAudience(query, scope, table);
-  return query.select(named(transaction, sqlName(table)), 'id', 'revision', 'body');
+  return query.select(constant(transaction, sqlName(table), 'name'), 'id', 'revision', 'body');
 }
 
 /** Only what the person may see, by the key that says whose the rows of this table are. */
@@ -216,13 +213,8 @@ function ofAudience(query: Knex.QueryBuilder, scope: Scope, table: TableName): v
   const mine = key.column === 'site' || key.column === 'sites' ? scope.siteIds : [scope.person.id];
   if (key.column === 'site') ofSites(query, scope, sqlName(table));
   else if (key.holds === 'one') query.whereIn(key.column, [...mine]);
-  else {
-    query.where((any) => {
-      // Somebody without a site sees nothing of any.
-      any.whereRaw('1 = 0');
-      for (const id of mine) any.orWhereRaw("?? like ? escape '\\'", [key.column, amongSeveral(id)]);
-    });
-  }
+  // Somebody without a site sees nothing of any.
+  else holdsOneOf(query, key.column, mine);
 }
 
 /** What is carried among all work: open work and recent work, each found by the index of sites and ends. */
@@ -254,10 +246,9 @@ function isCarried(query: Knex.QueryBuilder, scope: Scope, recentSince: Instant)
   );
 }
 
-/** Written so that no index of sites tempts the database to begin with all rows of a site, instead of by revision. */
+/** Found by revision, and not beginning with all rows of a site. */
 function ofSites(query: Knex.QueryBuilder, { siteIds }: Scope, name: string): Knex.QueryBuilder {
-  const given = siteIds.map(() => '?').join() || 'null';
-  return query.whereRaw(`coalesce(??.site, '') in (${given})`, [name, ...siteIds]);
+  return isOneOf(query, `${name}.site`, siteIds);
 }
 
 /**
@@ -271,12 +262,11 @@ function goneSince(
   recentSince: Instant,
   limit: number,
 ): Knex.QueryBuilder {
-  return ofSites(transaction('work_orders'), scope, 'work_orders')
-    .where('revision', '>', since)
-    .whereRaw("coalesce(ended, '9') <= ?", [recentSince])
+  const ofMine = ofSites(transaction('work_orders'), scope, 'work_orders').where('revision', '>', since);
+  return isUpTo(ofMine, 'ended', recentSince)
     .orderBy('revision')
     .limit(limit)
-    .select(named(transaction, 'work_orders'), 'id', 'revision', transaction.raw('null as body'));
+    .select(constant(transaction, 'work_orders', 'name'), 'id', 'revision', constant(transaction, null, 'body'));
 }
 
 function removalsSince(transaction: Knex.Transaction, scope: Scope, since: Revision, limit: number): Knex.QueryBuilder {
@@ -285,5 +275,5 @@ function removalsSince(transaction: Knex.Transaction, scope: Scope, since: Revis
     .whereIn('audience', audiencesOf(scope.person))
     .orderBy('revision')
     .limit(limit)
-    .select('table_name as name', 'id', 'revision', transaction.raw('null as body'));
+    .select('table_name as name', 'id', 'revision', constant(transaction, null, 'body'));
 }

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3';
-import { DatabaseProblem, isBusy } from './database-problem';
+import { DatabaseProblem } from '../database-problem';
+import { failureOf } from './sqlite-errors';
 
 /**
  * Holds the right to serve a database file, until it is let go or the process ends, however it ends: the lock is the
@@ -13,7 +14,7 @@ export function serveAlone(file: string): () => void {
     lock.exec('BEGIN EXCLUSIVE');
   } catch (error) {
     lock.close();
-    if (!isBusy(error)) throw error;
+    if (failureOf(error) !== 'busy') throw error;
     throw new DatabaseProblem(`Another Oilcan serves the database ${file} already. Stop it first.`);
   }
   return () => lock.close();
