@@ -44,7 +44,7 @@ module.exports = {
       severity: 'error',
       comment: 'The registry takes from a feature its views alone.',
       from: { path: '^app/src/features/registry/' },
-      to: { path: '^app/src/features/', pathNot: ['^app/src/features/(?:views|registry)/', '-views\\.ts$'] },
+      to: { path: '^app/src/features/', pathNot: ['^app/src/features/(?:views|registry)/', '-views\\.tsx?$'] },
     },
     {
       name: 'features-offer',

@@ -114,6 +114,28 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return isolation('unlock', pick(others) ?? null);
     case 'give':
       return { name: 'work.give', args: { ...onWork, personIds: some(people), crewId: null } };
+    case 'raise':
+      return {
+        name: 'work.raise',
+        args: {
+          number: null,
+          assetId,
+          title: `Found ${choice}`,
+          reason: '',
+          urgency: 'week',
+          kind: 'corrective',
+          tradeId: null,
+          dueAt: null,
+          estimateMinutes: 30,
+          steps: [{ text: 'Look at it', question: { type: 'tick' } }],
+          kit: [],
+          tools: [],
+          hazards: [],
+          personIds: choice % 2 === 0 ? [person.id] : [],
+          crewId: null,
+          cameFrom: choice % 3 === 0 ? work.id : null,
+        },
+      };
     case 'follow':
       return { name: 'work.follow', args: { ...onWork, isFollowed: choice % 3 > 0 } };
     case 'see notices':

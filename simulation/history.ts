@@ -101,6 +101,8 @@ const deedsOfPreparing = [
   'give',
   'give',
   'give',
+  'raise',
+  'raise',
   'follow',
   'follow',
   'see notices',

@@ -1,9 +1,10 @@
+import { isProvisional } from '@oilcan/core/numbers';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { tableNames } from '@oilcan/core/registry';
 import type { Step } from '@oilcan/core/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
-import { standingOf, type Entry } from '@oilcan/core/work';
+import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone';
 import type { Pocket, Shift } from './shift';
@@ -39,6 +40,25 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
     if (!acceptedIds.has(id)) broken.push(`${id} was accepted once and is not any more.`);
   }
   broken.push(...(await wrongSums(shift, log)));
+  broken.push(...(await wrongNumbers(shift)));
+  return broken;
+}
+
+/** Two work orders of one number, one without a final number, or one whose number changed. */
+async function wrongNumbers(shift: Shift): Promise<string[]> {
+  const stored: { id: string; body: string }[] = await shift.server.database('work_orders').select('id', 'body');
+  const broken: string[] = [];
+  const byNumber = new Map<string, string>();
+  for (const { id, body } of stored) {
+    const { number } = JSON.parse(body) as WorkOrder;
+    const other = byNumber.get(number);
+    if (other !== undefined) broken.push(`${id} and ${other} are both ${number}.`);
+    byNumber.set(number, id);
+    if (isProvisional(number)) broken.push(`${id} never got a number: ${number}.`);
+    const shown = shift.numbers.get(id);
+    if (shown !== undefined && !isProvisional(shown) && shown !== number)
+      broken.push(`${id} was shown as ${shown} and is ${number}.`);
+  }
   return broken;
 }
 

@@ -55,6 +55,8 @@ const PHOTO_BYTES = FILE_PIECE_BYTES + 10;
 export class Shift {
   readonly server: SimulatedServer;
   readonly pockets = new Map<Who, Pocket>();
+  /** The numbers under which phones first showed what was raised on them, by the id of the work order. */
+  readonly numbers = new Map<string, string>();
   #minutes = 0;
   #operations = 0;
   /** The protocol that an application speaks which is loaded now. */
@@ -179,6 +181,8 @@ export class Shift {
     const id = window.kept.at(-1)?.operation.id;
     if (id === undefined) return;
     pocket.told.push(id);
+    const raised = window.view.peek('workOrders', id);
+    if (raised !== undefined) this.numbers.set(id, raised.number);
     if (isMended) pocket.mended.add(id);
   }
 

@@ -3,7 +3,17 @@ import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
-import { mayNameFile, noteFile, openDatabase, pull, push, readWork, SqlRecords, type PullSizes } from '@oilcan/server';
+import {
+  mayNameFile,
+  noteFile,
+  numbersOf,
+  openDatabase,
+  pull,
+  push,
+  readWork,
+  SqlRecords,
+  type PullSizes,
+} from '@oilcan/server';
 import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
@@ -44,15 +54,17 @@ export class SimulatedServer {
       });
     return {
       push: (operations) => deliver(() => this.#push(person, operations)),
-      pull: (since, isFilling) => deliver(() => this.#pull(person, since, isFilling)),
+      pull: (since, isFilling, device) => deliver(() => this.#pull(person, since, isFilling, device)),
       work: (id) => deliver(() => readWork(this.database, person, id)),
       received: (id) => deliver(() => this.#fileAnswer(id, person)),
       sendPiece: (id, from, total, piece) => deliver(() => this.#take(id, from, total, piece.length, person)),
     };
   }
 
-  #pull(person: Person, since: number, isFilling: boolean): Promise<PullAnswer> {
-    return pull(this.database, person, since, isFilling, toMillis(this.#now()), sizes);
+  async #pull(person: Person, since: number, isFilling: boolean, device: string | null): Promise<PullAnswer> {
+    const answer = await pull(this.database, person, since, isFilling, toMillis(this.#now()), sizes);
+    if (answer.hasMore || device === null) return answer;
+    return { ...answer, numbers: await numbersOf(this.database, device, person, answer.now) };
   }
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */

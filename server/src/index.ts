@@ -4,5 +4,6 @@ export * from './database/open-database';
 export * from './db/sql-records';
 export * from './files/known-files';
 export * from './load/load';
+export { numbersOf } from './numbers/lend-numbers';
 export * from './sync/pull';
 export * from './sync/push';

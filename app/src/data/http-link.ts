@@ -60,10 +60,10 @@ export const httpLink = {
       '/api/operations',
       json({ protocol: PROTOCOL.newest, oldest: PROTOCOL.oldest, operations }),
     ),
-  pull: (since: Revision, isFilling: boolean): Promise<PullAnswer> =>
+  pull: (since: Revision, isFilling: boolean, device: string | null): Promise<PullAnswer> =>
     request<PullAnswer>(
       'GET',
-      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL.newest}&oldest=${PROTOCOL.oldest}`,
+      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL.newest}&oldest=${PROTOCOL.oldest}${device === null ? '' : `&device=${device}`}`,
     ),
   work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> => request('GET', `/api/work/${id}`),
   received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),

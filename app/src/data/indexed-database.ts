@@ -83,7 +83,7 @@ async function renameStores(database: IDBPDatabase<Schema>, upgrade: Upgrade): P
   const { knew, ...state } = before;
   const isWhole = knew !== undefined;
   // The very first version did not say how far its rows went in time: they come anew.
-  const syncState = isWhole ? { ...state, knownUntil: knew } : { ...nowhere, person: state.person };
+  const syncState = isWhole ? { ...nowhere, ...state, knownUntil: knew } : { ...nowhere, person: state.person };
   await upgrade.objectStore('syncState').put(syncState, 'here');
 }
 

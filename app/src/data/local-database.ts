@@ -1,5 +1,6 @@
 import type { DocumentType } from '@oilcan/core/documents';
 import type { FileId, Instant, OperationId, PersonId } from '@oilcan/core/kernel';
+import type { NumberSeries } from '@oilcan/core/numbers';
 import { refuse, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
@@ -19,6 +20,8 @@ export interface SyncState {
   /** The server's time up to which these rows tell everything. */
   readonly knownUntil: Instant;
   readonly clock: ClockMemory;
+  /** Numbers that the server lent to this device, by their series, the lowest first. */
+  readonly numbers: Readonly<Partial<Record<NumberSeries, readonly string[]>>>;
 }
 
 /** A time before everything that Oilcan knows. */
@@ -31,6 +34,7 @@ export const nowhere: SyncState = {
   scope: '',
   knownUntil: NEVER,
   clock: trustedClock,
+  numbers: {},
 };
 
 /** Counts the writes to a database, so that a window notices that another one wrote. */

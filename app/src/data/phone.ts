@@ -6,6 +6,7 @@ import {
   type OperationId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
+import { NUMBERS_AHEAD_LEAST, type NumberSeries } from '@oilcan/core/numbers';
 import { accepted, refuse, type Operation, type Outcome } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
@@ -13,11 +14,13 @@ import {
   applyOperation,
   fileNamedBy,
   isKnownAt,
+  numberTakenBy,
   operationNamed,
   type ArgsOf,
   type OperationName,
 } from '@oilcan/core/registry';
 import { DeviceClock, PROTOCOL, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
+import { dequal } from 'dequal';
 import { contactAfter, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
@@ -201,7 +204,7 @@ export class Phone {
     const outcome = await this.#orRefusal(async () => {
       const person = this.person;
       if (person === null) throw new OilcanError('not_signed_in');
-      const operation = this.#newOperation(name, args, person, mended);
+      const operation = this.#newOperation(name, this.#numbered(name, args), person, mended);
       const applied = await applyOperation(this.view, operation, person, this.clock.now());
       if (!applied.outcome.ok) return applied.outcome;
       const kept: KeptOperation = { operation, sequence: this.#store.nextSequence, where: 'pending' };
@@ -211,6 +214,24 @@ export class Phone {
     });
     this.#parts.onChange();
     return outcome;
+  }
+
+  /** The arguments with a number that the server lent; null where none is left, until the server gives one. */
+  #numbered(name: string, args: unknown): unknown {
+    const taken = numberTakenBy({ name, args });
+    if (taken === null || typeof args !== 'object') return args;
+    return { ...args, number: this.#freeNumbers(taken.series)[0] ?? null };
+  }
+
+  /** The lent numbers that no operation of this phone has taken. */
+  #freeNumbers(series: NumberSeries): readonly string[] {
+    const used = new Set(this.#store.everybodys.map(({ operation }) => numberTakenBy(operation)?.number));
+    return (this.#store.syncState.numbers[series] ?? []).filter((number) => !used.has(number));
+  }
+
+  /** Names this device where it needs numbers; null while it has enough. */
+  get #wantsNumbers(): string | null {
+    return this.#freeNumbers('workOrder').length < NUMBERS_AHEAD_LEAST ? this.#parts.device : null;
   }
 
   #newOperation(name: string, args: unknown, person: Person, mended: Operation | null): Operation {
@@ -286,11 +307,11 @@ export class Phone {
   async #pullOnce(): Promise<boolean> {
     const { revision, scope, person } = this.#store.syncState;
     let { isFilling } = this.#store.syncState;
-    let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling));
+    let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling, this.#wantsNumbers));
     const isOtherScope = scope !== '' && answer.scope !== scope;
     if (isOtherScope) {
       isFilling = true;
-      answer = await this.#asked(() => this.#parts.server.pull(0, isFilling));
+      answer = await this.#asked(() => this.#parts.server.pull(0, isFilling, this.#wantsNumbers));
     }
     return this.#store.inTurn(async () => {
       if (this.#store.syncState.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
@@ -304,17 +325,23 @@ export class Phone {
       };
       // Operations whose rows have come from the server need not be applied on top any more.
       const arrived = this.kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
+      const numbers = answer.numbers ?? this.#store.syncState.numbers;
       const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
-      if (!isNews && answer.revision === revision && answer.scope === scope) {
+      const isLent = !dequal(numbers, this.#store.syncState.numbers);
+      if (!isNews && !isLent && answer.revision === revision && answer.scope === scope) {
         // Nothing new is not worth a write; that it was heard is.
-        this.#store.note(syncState);
+        this.#store.note({ ...syncState, numbers });
         return false;
       }
       // Of what a newer server adds, this phone knows nothing until it is brought up to date.
       const known = answer.changes.filter((change) => isKnownAt(change, PROTOCOL.newest));
       const changes = this.#overlay.withTheirRows(known, this.person);
       const forget = arrived.map(({ operation }) => operation.id);
-      await this.#store.write({ changes, isWhole: isOtherScope, forget, syncState });
+      // What was taken by operations that are forgotten now is not free again.
+      const takenNow = new Set(arrived.map(({ operation }) => numberTakenBy(operation)?.number));
+      const left = (numbers.workOrder ?? []).filter((number) => !takenNow.has(number));
+      const standing = { ...syncState, numbers: { ...numbers, workOrder: left } };
+      await this.#store.write({ changes, isWhole: isOtherScope, forget, syncState: standing });
       if (isOtherScope) this.#overlay.begin([]);
       await this.#replay(changes);
       return answer.hasMore;

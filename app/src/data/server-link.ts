@@ -6,8 +6,8 @@ import type { PullAnswer, PushAnswer, Revision } from '@oilcan/core/sync';
 /** What the phone asks of the server. Rejects with `Unreachable`, or with the server's own `OilcanError`. */
 export interface ServerLink {
   push(operations: readonly Operation[]): Promise<PushAnswer>;
-  /** `isFilling` while the first rows are fetched. */
-  pull(since: Revision, isFilling: boolean): Promise<PullAnswer>;
+  /** `isFilling` while the first rows are fetched; `device` is named where it wants numbers lent. */
+  pull(since: Revision, isFilling: boolean, device: string | null): Promise<PullAnswer>;
   /** A work order with everything recorded on it. */
   work(id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }>;
   /** How much of a file the server has. */

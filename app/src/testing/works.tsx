@@ -115,7 +115,8 @@ export class TestWorks {
       'DELETE /api/session': () => Promise.resolve({}),
       'POST /api/operations': (_, { body }): Promise<PushAnswer> =>
         link.push((JSON.parse(String(body)) as { operations: Operation[] }).operations),
-      'GET /api/sync': ({ searchParams }) => link.pull(Number(searchParams.get('since')), false),
+      'GET /api/sync': ({ searchParams }) =>
+        link.pull(Number(searchParams.get('since')), false, searchParams.get('device') ?? ''),
       'GET /api/past': () => Promise.resolve(JSON.parse(this.past)),
     };
     return async (input, init = {}) => {

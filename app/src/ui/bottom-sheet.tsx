@@ -5,6 +5,7 @@ import { Press } from './press';
 import { RULE, useIsWide } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
+import { mdiClose } from '@mdi/js';
 
 interface Props {
   readonly title: string;
@@ -38,7 +39,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
               </Words>
             )}
             <Press onPress={onClose} label="Close" style={sheet.close}>
-              <Icon name="close" />
+              <Icon path={mdiClose} />
             </Press>
           </View>
           <ScrollView style={sheet.body} contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">

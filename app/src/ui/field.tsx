@@ -4,7 +4,7 @@ import { TextInput } from 'react-native-paper';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
-interface Props {
+export interface FieldProps {
   readonly label: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
@@ -32,7 +32,7 @@ export function Field({
   autoFocus = false,
   onEnter,
   autoComplete = 'off',
-}: Props): ReactElement {
+}: FieldProps): ReactElement {
   const palette = usePalette();
   return (
     <View>

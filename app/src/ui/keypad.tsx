@@ -5,6 +5,7 @@ import { Press } from './press';
 import { CORNER, GAP, RULE } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
+import { mdiBackspaceOutline } from '@mdi/js';
 
 interface Props {
   readonly text: string;
@@ -28,7 +29,7 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
           label={key === 'erase' ? 'Erase the last digit' : key === '.' ? 'Decimal point' : key}
           style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }]}
         >
-          {key === 'erase' ? <Icon name="erase" /> : <Words as="title">{key}</Words>}
+          {key === 'erase' ? <Icon path={mdiBackspaceOutline} /> : <Words as="title">{key}</Words>}
         </Press>
       ))}
       {hasSign ? (

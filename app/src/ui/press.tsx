@@ -1,10 +1,10 @@
 import type { ReactElement, ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Icon } from './icon';
-import type { IconName } from './icon-paths';
 import { CORNER, GAP, RULE, TARGET } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
+import { mdiCheck } from '@mdi/js';
 
 interface PressProps {
   readonly onPress: () => void;
@@ -51,7 +51,7 @@ export function Press({
 interface ButtonProps {
   readonly word: string;
   readonly onPress: () => void;
-  readonly icon?: IconName;
+  readonly icon?: string;
   /** The one that the screen is for. */
   readonly main?: boolean;
   readonly disabled?: boolean;
@@ -84,7 +84,7 @@ export function Button({
         style,
       ]}
     >
-      {icon === undefined ? null : <Icon name={icon} color={color} size={20} />}
+      {icon === undefined ? null : <Icon path={icon} color={color} size={20} />}
       <Words as={main ? 'heading' : 'label'} color={color}>
         {word}
       </Words>
@@ -118,7 +118,7 @@ export function Choice({
         },
       ]}
     >
-      {isMany && isChosen ? <Icon name="steps" size={18} /> : null}
+      {isMany && isChosen ? <Icon path={mdiCheck} size={18} /> : null}
       <Words as="label">{word}</Words>
     </Press>
   );

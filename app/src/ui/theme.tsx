@@ -2,7 +2,6 @@ import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { useColorScheme, useWindowDimensions } from 'react-native';
 import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider, type MD3Theme } from 'react-native-paper';
 import { Icon } from './icon';
-import { isIconName } from './icon-names';
 import { useLighting } from './lighting';
 import { dayPalette, nightPalette, type Palette } from './palette';
 import { PaletteContext } from './use-palette';
@@ -47,8 +46,8 @@ function PaperIcon({
   readonly color?: string;
   readonly size: number;
 }): ReactElement | null {
-  if (typeof name !== 'string' || !isIconName(name)) return null;
-  return <Icon name={name} size={size} {...(color === undefined ? {} : { color })} />;
+  if (typeof name !== 'string') return null;
+  return <Icon path={name} size={size} {...(color === undefined ? {} : { color })} />;
 }
 
 function paperTheme(palette: Palette): MD3Theme {

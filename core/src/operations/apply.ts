@@ -28,6 +28,7 @@ export interface Applied {
  * The records given are only read; the caller carries the changes there.
  *
  * @param now the present of the side that applies it
+ * @param newNumber for what it makes, where the operation brings no number
  */
 export async function applyOneOf(
   operations: OperationSet,
@@ -35,9 +36,10 @@ export async function applyOneOf(
   operation: Operation,
   person: Actor,
   now: Instant,
+  newNumber: string | null = null,
 ): Promise<Applied> {
   const staged = new StagedRecords(records);
-  const outcome = await outcomeOf(operations, staged, operation, person, now);
+  const outcome = await outcomeOf(operations, staged, operation, person, now, newNumber);
   return { outcome, changes: outcome.ok ? staged.changes() : [] };
 }
 
@@ -47,6 +49,7 @@ async function outcomeOf(
   operation: Operation,
   person: Actor,
   now: Instant,
+  newNumber: string | null,
 ): Promise<Outcome> {
   const definition = Object.hasOwn(operations, operation.name) ? operations[operation.name] : undefined;
   if (definition === undefined) return refuse('operation_unknown', { name: operation.name.slice(0, 64) }, 'name');
@@ -67,6 +70,7 @@ async function outcomeOf(
     clockOffMinutes: Math.round(operation.ahead / 60_000),
     knownUntil: operation.knownUntil,
     now,
+    newNumber,
   });
 }
 
@@ -74,7 +78,7 @@ async function outcomeOf(
 const schemaCodes: readonly ErrorCode[] = ['text_too_long', 'control_characters'];
 
 /** Arguments through their schema: typed, or the first thing that is wrong with them. */
-function readArgs<Args>(schema: yup.Schema<Args>, args: unknown): { ok: true; value: Args } | Refusal {
+export function readArgs<Args>(schema: yup.Schema<Args>, args: unknown): { ok: true; value: Args } | Refusal {
   try {
     return { ok: true, value: schema.validateSync(args, { abortEarly: true }) };
   } catch (error) {

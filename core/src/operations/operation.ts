@@ -57,6 +57,8 @@ export interface OperationContext {
   readonly knownUntil: Instant;
   /** The present of the side that applies it: when it comes to be known. */
   readonly now: Instant;
+  /** The number for what it makes, where it brings none and this side can give one. */
+  readonly newNumber: string | null;
 }
 
 /** How the value of an argument is typed again by the person whose operation was refused. */
@@ -85,8 +87,10 @@ export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly roles: readonly Role[];
   /** For people: what it does, as a noun phrase that ends a sentence such as “Not taken: …”. */
   readonly label: string;
-  /** The argument that names a file, which is with the server before this is; null for none. */
-  readonly file: (keyof Args & string) | null;
+  /** The argument that names a file, as a dotted path, which is with the server before this is; null for none. */
+  readonly file: (keyof Args & string) | `${keyof Args & string}.${string}` | null;
+  /** What it makes that has a number of its own, which stands in its argument `number`; null for nothing. */
+  readonly numbered: string | null;
   /** The rows that it is going to read by their ids, so that many are read at once. Only speed depends on it. */
   readonly reads: (named: NamedIn<Args>, by: PersonId) => readonly (RowName | null)[];
   readonly mend: {

@@ -1,4 +1,5 @@
 import { costOfEntries, type WorkCost } from '../subjects/costs/cost';
+import { expensesEntries } from '../subjects/expenses/expenses-entries';
 import { faultsEntries } from '../subjects/faults/faults-entries';
 import { hazardsEntries } from '../subjects/hazards/hazards-entries';
 import { isolationEntries } from '../subjects/isolation/isolation-entries';
@@ -20,6 +21,7 @@ export const entryKinds: EntryKindSet = {
   ...stoppagesEntries,
   ...readingsEntries,
   ...notesEntries,
+  ...expensesEntries,
   ...photosEntries,
   ...laborEntries,
   ...stepsEntries,

@@ -9,6 +9,8 @@ import { kitListErrors } from '../subjects/kit-list/kit-list-errors';
 import { labelsErrors } from '../subjects/labels/labels-errors';
 import { laborErrors } from '../subjects/labor/labor-errors';
 import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
+import { numbersErrors } from '../subjects/numbers/numbers-errors';
+import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
 import { stepsErrors } from '../subjects/steps/steps-errors';
 import { stockErrors } from '../subjects/stock/stock-errors';
@@ -21,6 +23,8 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...operationErrors,
   ...filesErrors,
   ...workErrors,
+  ...numbersErrors,
+  ...raiseErrors,
   ...lifecycleErrors,
   ...hazardsErrors,
   ...isolationErrors,

@@ -1,6 +1,7 @@
 export * from './entries';
 export * from './errors';
 export * from './known-at';
+export * from './newest-version';
 export * from './notices';
 export * from './operations';
 export * from './past';

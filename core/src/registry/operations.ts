@@ -7,6 +7,7 @@ import type { Records } from '../records/records';
 import type { Fields } from '../records/table';
 import { upgraded } from '../records/upgrade';
 import { isFileId } from '../subjects/files/files';
+import { expensesOperations } from '../subjects/expenses/expenses-operations';
 import { hazardsOperations } from '../subjects/hazards/hazards-operations';
 import { isolationOperations } from '../subjects/isolation/isolation-operations';
 import { kitListOperations } from '../subjects/kit-list/kit-list-operations';
@@ -16,9 +17,11 @@ import { lifecycleOperations } from '../subjects/lifecycle/lifecycle-operations'
 import { notesOperations } from '../subjects/notes/notes-operations';
 import { noticesOperations } from '../subjects/notices/notices-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
+import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
 import { stockOperations } from '../subjects/stock/stock-operations';
+import { isNumberSeries, type NumberSeries } from '../subjects/numbers/numbers';
 import { operationOf } from '../subjects/work/entry-ids';
 import { workOperations } from '../subjects/work/work-operations';
 import { entryKinds } from './entries';
@@ -26,6 +29,7 @@ import { entryKinds } from './entries';
 /** Every operation there is, by the name it is sent under. */
 export const operations = {
   ...workOperations(entryKinds),
+  ...raiseOperations,
   ...lifecycleOperations,
   ...hazardsOperations,
   ...isolationOperations,
@@ -33,6 +37,7 @@ export const operations = {
   ...laborOperations,
   ...stockOperations,
   ...readingsOperations,
+  ...expensesOperations,
   ...notesOperations,
   ...photosOperations,
   ...labelsOperations,
@@ -64,21 +69,44 @@ export function operationNamed(name: string): AnyOperation | undefined {
 }
 
 /** Carries out one operation on records, as `applyOneOf` of all operations. */
-export function applyOperation(records: Records, operation: Operation, person: Actor, now: Instant): Promise<Applied> {
-  return applyOneOf(anyOperations, records, operation, person, now);
+export function applyOperation(
+  records: Records,
+  operation: Operation,
+  person: Actor,
+  now: Instant,
+  newNumber: string | null = null,
+): Promise<Applied> {
+  return applyOneOf(anyOperations, records, operation, person, now, newNumber);
 }
 
 /** The file that must be with the server before this operation is sent; null for none. */
 export function fileNamedBy({ name, args }: Pick<Operation, 'name' | 'args'>): FileId | null {
-  const argument = operationNamed(name)?.file ?? null;
-  if (argument === null) return null;
-  const id = namedIn(args)[argument];
-  return id !== undefined && isFileId(id) ? id : null;
+  const path = operationNamed(name)?.file ?? null;
+  if (path === null) return null;
+  const id = path.split('.').reduce<unknown>((within, field) => fieldOf(within, field), args);
+  return typeof id === 'string' && isFileId(id) ? id : null;
+}
+
+/** Of what series an operation takes a number, and which it brings; null where it takes none. */
+export function numberTakenBy({
+  name,
+  args,
+}: Pick<Operation, 'name' | 'args'>): { readonly series: NumberSeries; readonly number: string | null } | null {
+  const series = operationNamed(name)?.numbered ?? null;
+  if (series === null || !isNumberSeries(series)) return null;
+  return { series, number: namedIn(args)['number'] ?? null };
 }
 
 /** The rows that an operation is going to read by their ids, as far as they can be told before it is applied. */
 export function rowsReadBy({ name, args, by }: Pick<Operation, 'name' | 'args'> & { by: PersonId }): RowName[] {
   return (operationNamed(name)?.reads(namedIn(args), by) ?? []).flatMap((row) => row ?? []);
+}
+
+/** A field of what may be no object at all. */
+function fieldOf(value: unknown, field: string): unknown {
+  return typeof value === 'object' && value !== null && Object.hasOwn(value, field)
+    ? (value as Readonly<Record<string, unknown>>)[field]
+    : undefined;
 }
 
 const LONGEST_ID = 64;

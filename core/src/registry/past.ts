@@ -15,6 +15,12 @@ import { entryKinds } from './entries';
 /** The kinds of event that a past is made of, in their order. */
 export const pastEventKinds: readonly PastEventKind[] = eventKindsOf(entryKinds);
 
+/** Raised whenever a `PastJob` says something else of the same work without keeping another kind of entry. */
+const SUMMARY_VERSION = 1;
+
+/** Names what a `PastJob` holds: what was summarised under another name is summarised anew. */
+export const PAST_CONTENT = [SUMMARY_VERSION, ...pastEventKinds].join(' ');
+
 /** Summarises a work order and what was recorded on it. */
 export function pastJobOf(work: WorkOrder, entries: readonly Entry[]): PastJob {
   return summarise(entryKinds, work, entries);

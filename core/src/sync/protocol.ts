@@ -3,19 +3,16 @@ import * as yup from 'yup';
 import type { Operation, Outcome } from '../operations/operation';
 import { OilcanError } from '../kernel/errors/oilcan-error';
 import type { Change } from '../records/records';
+import { NEWEST_VERSION } from '../registry/newest-version';
+import type { NumberSeries } from '../subjects/numbers/numbers';
 import type { Instant } from '../kernel/time/instant';
 
 /**
- * The versions of the protocol that are spoken here. The newest is raised whenever something is added; the oldest whenever
- * an older phone could not read what it gets any more. What is added says the version with which it came, so that an older
- * phone does not hear of it (`isKnownAt`).
- * 2: operations say how far the device's clock was ahead, and what its person could know.
- * 3: work orders have tools, isolation and kits in other units; documents, numbered parts, labels and kit lists.
- * 4: permits and contacts.
- * 5: rows say whose they are; rates are a table of their own; hazards have controls, people and work a trade.
- * 6: operations say until when things were known; who had work before and its last transition have other names.
+ * The versions of the protocol that are spoken here. The newest rises by itself with what is added, since every table and
+ * kind of entry says with which version it came, so that an older phone does not hear of it (`isKnownAt`). The oldest is
+ * raised by hand, whenever an older phone could not read what it gets any more. docs/SYNC.md has what came with each.
  */
-export const PROTOCOL: ProtocolRange = { oldest: 6, newest: 6 };
+export const PROTOCOL: ProtocolRange = { oldest: 6, newest: NEWEST_VERSION };
 
 /** The versions that one side speaks, from the oldest to the newest. */
 export interface ProtocolRange {
@@ -64,7 +61,7 @@ export interface PushAnswer {
   readonly now: Instant;
 }
 
-/** `GET /api/sync?since=&filling=&protocol=&oldest=`: while the phone is filled for the first time, nothing is said of what is gone. */
+/** `GET /api/sync?since=&filling=&protocol=&oldest=&device=`: while the phone is filled for the first time, nothing is said of what is gone. */
 export interface PullAnswer {
   readonly changes: readonly Change[];
   /** Pass it as the next `since`. */
@@ -78,6 +75,8 @@ export interface PullAnswer {
   readonly scope: string;
   /** The server's present, taken before the rows were read: whatever it took in before, these rows tell. */
   readonly now: Instant;
+  /** Of each series the numbers that this device may use, the lowest first; left out while there are further pages. */
+  readonly numbers?: Readonly<Record<NumberSeries, readonly string[]>>;
 }
 
 /**

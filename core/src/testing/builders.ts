@@ -127,6 +127,7 @@ export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
   held: null,
   handedBack: null,
   lastTransition: null,
+  cameFrom: null,
   ...given,
 });
 
@@ -186,6 +187,7 @@ export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
   stoppages: [],
   readings: [],
   notes: [],
+  expenses: [],
   ...given,
 });
 

@@ -130,6 +130,7 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
     held: job.held === undefined ? null : { reason: job.held[0], note: job.held[1] },
     handedBack: job.handedBack === undefined ? null : { reason: job.handedBack, by: tess.id, since: createdAt },
     lastTransition: null,
+    cameFrom: null,
   };
   const entries: Entry[] = [];
   const enter = (by: PersonId, when: Instant, content: EntryContent): Entry => {

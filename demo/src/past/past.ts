@@ -224,6 +224,7 @@ export class PastWriter {
       held: null,
       handedBack: null,
       lastTransition: null,
+      cameFrom: null,
     };
   }
 

@@ -42,9 +42,12 @@ export const shape = {
   any: {} as JsonSchema,
   orNull: (of: JsonSchema): JsonSchema => ({ anyOf: [of, { type: 'null' }] }),
   list: (items: JsonSchema): JsonSchema => ({ type: 'array', items }),
-  object: (properties: Readonly<Record<string, JsonSchema>>): JsonSchema => ({
+  object: (
+    properties: Readonly<Record<string, JsonSchema>>,
+    optional: Readonly<Record<string, JsonSchema>> = {},
+  ): JsonSchema => ({
     type: 'object',
-    properties,
+    properties: { ...properties, ...optional },
     required: Object.keys(properties),
   }),
   ref: (name: string): JsonSchema => ({ $ref: `#/components/schemas/${name}` }),

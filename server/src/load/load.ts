@@ -9,6 +9,7 @@ import { putAccount } from '../accounts/accounts';
 import { failureOf } from '../db/dialects';
 import { SqlRecords } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
+import { beginAbove } from '../numbers/lend-numbers';
 import { notePast, worksTouchedBy } from '../past/note-past';
 
 const ROWS_PER_TRANSACTION = 5_000;
@@ -37,6 +38,7 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
       database.transaction(async (transaction) => {
         await new SqlRecords(transaction).write(waiting);
         await notePast(transaction, worksTouchedBy(waiting));
+        await beginAbove(transaction, 'workOrder', numbersIn(waiting));
       }),
     );
     written += waiting.length;
@@ -60,6 +62,11 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
   }
   await flush();
   return written;
+}
+
+/** The numbers of work orders among these rows. */
+function numbersIn(changes: readonly Change[]): string[] {
+  return changes.flatMap((change) => (change.table === 'workOrders' && change.row !== null ? [change.row.number] : []));
 }
 
 const TRIES = 30;

@@ -1,7 +1,8 @@
 import type { PastJob } from '@oilcan/core/past';
 import type { Change } from '@oilcan/core/records';
-import { pastJobOf } from '@oilcan/core/registry';
+import { PAST_CONTENT, pastJobOf } from '@oilcan/core/registry';
 import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
 
@@ -18,8 +19,8 @@ export function worksTouchedBy(changes: readonly Change[]): ReadonlySet<string> 
   );
 }
 
-/** Raised whenever a `PastJob` says something else of the same work: then all of them are made anew. */
-const PAST_VERSION = 1;
+/** A number for what a `PastJob` holds: when it is another one, all of them are made anew. */
+const PAST_VERSION = createHash('sha256').update(PAST_CONTENT).digest().readUIntBE(0, 6);
 const VERSION_COUNTER = 'past_version';
 
 /** What is derived from work orders and entries is made anew when it is of another version than this program makes. */

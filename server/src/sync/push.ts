@@ -10,7 +10,7 @@ import {
 } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import { StagedRecords } from '@oilcan/core/records';
-import { applyOperation, fileNamedBy } from '@oilcan/core/registry';
+import { applyOperation, fileNamedBy, numberTakenBy } from '@oilcan/core/registry';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
@@ -18,6 +18,7 @@ import { currentRevision } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
 import { mayNameFile } from '../files/known-files';
 import { noticesOfPush } from '../notices/notices-of-push';
+import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
 import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
 import { rowsOfNewlyCarried } from './newly-carried';
@@ -80,6 +81,7 @@ export async function push(
     const outcomes: { id: string; outcome: Outcome }[] = [];
     const early = await earlyCopies(transaction, wellFormed, now);
     const missingFiles = await missingFilesOf(transaction, wellFormed, person);
+    const lent = await lentAmong(transaction, wellFormed);
     const log: NewlyLogged[] = [];
     for (const [index, each] of read.entries()) {
       if (!each.ok) {
@@ -101,8 +103,18 @@ export async function push(
         outcomes.push({ id: operation.id, outcome: refuse('file_missing') });
         continue;
       }
-      const { outcome, changes } = await applyOperation(batch, operation, person, now);
+      const numbered = numberTakenBy(operation);
+      if (numbered !== null && numbered.number !== null && !lent.has(lendingOf(operation.device, numbered.number))) {
+        outcomes.push({ id: operation.id, outcome: refuse('number_not_lent', { number: numbered.number }, 'number') });
+        continue;
+      }
+      const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
+      const { outcome, changes } = await applyOperation(batch, operation, person, now, newNumber);
       batch.absorb(changes);
+      if (outcome.ok && numbered !== null && numbered.number !== null) {
+        lent.delete(lendingOf(operation.device, numbered.number));
+        await noteTaken(transaction, numbered.number, operation.id);
+      }
       outcomes.push({ id: operation.id, outcome });
       const logged = toLog(operation, outcome);
       known.set(operation.id, logged);
@@ -214,6 +226,21 @@ async function missingFilesOf(
   const named = new Set(operations.flatMap((operation) => fileNamedBy(operation) ?? []));
   for (const id of named) if (await mayNameFile(transaction, id, person)) named.delete(id);
   return named;
+}
+
+const lendingOf = (device: string, number: string): string => `${device} ${number}`;
+
+/** Those of the numbers that operations bring which their devices were lent. */
+async function lentAmong(transaction: Knex.Transaction, operations: readonly Operation[]): Promise<Set<string>> {
+  const byDevice = new Map<string, string[]>();
+  for (const operation of operations) {
+    const number = numberTakenBy(operation)?.number ?? null;
+    if (number !== null) byDevice.set(operation.device, [...(byDevice.get(operation.device) ?? []), number]);
+  }
+  const lent = new Set<string>();
+  for (const [device, numbers] of byDevice)
+    for (const number of await lentTo(transaction, device, numbers)) lent.add(lendingOf(device, number));
+  return lent;
 }
 
 function firstOutcome(before: LoggedOperation, operation: Operation): Outcome {

@@ -5,6 +5,7 @@ import type { Knex } from 'knex';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
 import { audiencesOf } from '../db/sql-records';
+import { numbersOf } from '../numbers/lend-numbers';
 import type { News } from '../news/news';
 import { pull, readWork } from './pull';
 import { checkEnvelope, push } from './push';
@@ -15,6 +16,7 @@ const pullSchema = yup
     filling: yup.boolean().default(false),
     protocol: yup.number().integer().required('Say which protocol you speak.'),
     oldest: yup.number().integer(),
+    device: yup.string().max(64),
   })
   .noUnknown()
   .required();
@@ -36,12 +38,15 @@ const pushedShape = shape.object({
   now: shape.moment,
 });
 
-const pulledShape = shape.object({
+const pulledRows = {
   changes: shape.list(shape.ref('Change')),
   revision: shape.whole,
   hasMore: shape.flag,
   scope: shape.text,
   now: shape.moment,
+};
+const pulledShape = shape.object(pulledRows, {
+  numbers: { type: 'object', additionalProperties: shape.list(shape.text) },
 });
 
 interface Options {
@@ -72,7 +77,7 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     },
   );
 
-  server.get<{ Querystring: { since: number; filling: boolean; protocol: number; oldest?: number } }>(
+  server.get<{ Querystring: { since: number; filling: boolean; protocol: number; oldest?: number; device?: string } }>(
     '/sync',
     {
       schema: {
@@ -83,10 +88,12 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     },
     async (request, reply) => {
       const person = await server.personOf(request);
-      const { since, filling, protocol, oldest } = request.query;
+      const { since, filling, protocol, oldest, device } = request.query;
       const version = agreeOn({ newest: protocol, oldest: oldest ?? protocol });
       reply.header('cache-control', 'no-store');
-      return pull(database, person, since, filling, Date.now(), { version });
+      const answer = await pull(database, person, since, filling, Date.now(), { version });
+      if (answer.hasMore || device === undefined) return answer;
+      return { ...answer, numbers: await numbersOf(database, device, person, answer.now) };
     },
   );
 

@@ -122,6 +122,7 @@ const nowOf = ({ turned, hazardsSince: _, ...row }: typeof accepted | typeof fin
   tools: [],
   isolation: [],
   previousAssignees: null,
+  cameFrom: null,
   kit: [{ unit: null, ...kitPart }],
   hazards: [{ id: 'h', hazard: 'Drive starts', control: 'Lock out' }],
   tradeId: 'mechanical',

@@ -1,7 +1,9 @@
 import type { PastOf } from '@oilcan/core/past';
+import { PAST_CONTENT } from '@oilcan/core/registry';
 import { forgetLastRead } from './last-read';
 
-const NAME = 'oilcan-past';
+/** Pasts that hold something else are not read. */
+const NAME = `oilcan-past ${PAST_CONTENT}`;
 const AS_OF = 'x-as-of';
 
 const keyOf = ({ scope, id }: PastOf): string => `/past/${id}/${scope}`;
@@ -45,7 +47,7 @@ export async function cachedAt(of: PastOf): Promise<number> {
 export async function forgetPasts(): Promise<void> {
   forgetLastRead();
   try {
-    await caches.delete(NAME);
+    for (const name of await caches.keys()) if (name.startsWith('oilcan-past')) await caches.delete(name);
   } catch {
     // Then there is nothing.
   }

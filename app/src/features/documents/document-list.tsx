@@ -9,6 +9,7 @@ import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { documentWords } from './document-words';
+import { mdiChevronRight, mdiFileDocumentOutline } from '@mdi/js';
 
 /** The documents of a machine, each a press from being read; null when there is none. */
 export function DocumentList({ assetId }: { readonly assetId: AssetId }): ReactElement | null {
@@ -32,14 +33,14 @@ function DocumentLine({ document }: { readonly document: AssetDocument }): React
       onPress={() => router.navigate(`/plant/document/${document.id}`)}
       style={[sheet.line, { borderColor: palette.line }]}
     >
-      <Icon name="document" />
+      <Icon path={mdiFileDocumentOutline} />
       <View style={sheet.words}>
         <Words>{document.name}</Words>
         <Words as="small" soft>
           {documentWords(document)}
         </Words>
       </View>
-      <Icon name="right" color={palette.inkSoft} />
+      <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </Press>
   );
 }

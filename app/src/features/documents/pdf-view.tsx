@@ -8,6 +8,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { useZoom } from './use-zoom';
 import { FootKey, ViewerFoot } from './viewer-foot';
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
 
 interface Props {
   readonly name: string;
@@ -117,13 +118,13 @@ function Pages({
         )}
       </div>
       <ViewerFoot scale={scale} onScale={setScale} onSave={onSave}>
-        <FootKey icon="left" word="Back" disabled={page <= 1} onPress={() => setPage(page - 1)} />
+        <FootKey icon={mdiChevronLeft} word="Back" disabled={page <= 1} onPress={() => setPage(page - 1)} />
         <View style={sheet.count}>
           <Words as="label" live>
             {page} of {pdf.numPages}
           </Words>
         </View>
-        <FootKey icon="right" word="On" disabled={page >= pdf.numPages} onPress={() => setPage(page + 1)} />
+        <FootKey icon={mdiChevronRight} word="On" disabled={page >= pdf.numPages} onPress={() => setPage(page + 1)} />
       </ViewerFoot>
     </View>
   );

@@ -1,12 +1,12 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from '../../ui/icon';
-import type { IconName } from '../../ui/icon-paths';
 import { Press } from '../../ui/press';
 import { CORNER, RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { MOST_ENLARGED } from './use-zoom';
+import { mdiFileDocumentOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js';
 
 /** The steps of the two keys; fingers stop anywhere between. */
 const scales = [1, 1.5, 2, 3, 4, MOST_ENLARGED] as const;
@@ -31,14 +31,19 @@ export function ViewerFoot({ scale, onScale, onSave, children }: Props): ReactEl
       style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
     >
       {children}
-      <FootKey icon="smaller" word="Smaller" disabled={scale <= 1} onPress={() => onScale(smallerThan(scale))} />
       <FootKey
-        icon="larger"
+        icon={mdiMagnifyMinusOutline}
+        word="Smaller"
+        disabled={scale <= 1}
+        onPress={() => onScale(smallerThan(scale))}
+      />
+      <FootKey
+        icon={mdiMagnifyPlusOutline}
         word="Larger"
         disabled={scale >= MOST_ENLARGED}
         onPress={() => onScale(largerThan(scale))}
       />
-      <FootKey icon="document" word="Save" onPress={onSave} />
+      <FootKey icon={mdiFileDocumentOutline} word="Save" onPress={onSave} />
     </View>
   );
 }
@@ -49,7 +54,7 @@ export function FootKey({
   onPress,
   disabled = false,
 }: {
-  readonly icon: IconName;
+  readonly icon: string;
   readonly word: string;
   readonly onPress: () => void;
   readonly disabled?: boolean;
@@ -61,7 +66,7 @@ export function FootKey({
       disabled={disabled}
       style={[sheet.key, { borderColor: palette.edge }, disabled && sheet.off]}
     >
-      <Icon name={icon} />
+      <Icon path={icon} />
       <Words as="mark" lines={1}>
         {word}
       </Words>

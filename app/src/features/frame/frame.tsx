@@ -12,6 +12,7 @@ import { ClockBar, KeepingBar, UpdateBar } from './bars';
 import { topBarMarks } from './top-bar-marks';
 import { placesFor, type AppPlace } from '../page/places';
 import { useNotedTrail } from '../page/use-back';
+import { mdiOil } from '@mdi/js';
 
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
 export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
@@ -25,7 +26,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
       <View style={[sheet.wide, { backgroundColor: palette.paper }]}>
         <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
           <View style={sheet.sign} aria-hidden>
-            <Icon name="oilcan" size={34} color={palette.green} />
+            <Icon path={mdiOil} size={34} color={palette.green} />
           </View>
           {places.map((place) => (
             <PlaceLink key={place.href} place={place} isRail />
@@ -75,7 +76,7 @@ function PlaceLink({ place, isRail = false }: { readonly place: AppPlace; readon
       style={[isRail ? sheet.railLink : sheet.footLink, mark]}
       isHere={isHere}
     >
-      <Icon name={place.icon} size={24} color={isHere ? palette.green : palette.inkSoft} />
+      <Icon path={place.icon} size={24} color={isHere ? palette.green : palette.inkSoft} />
       <Words as="label" color={isHere ? palette.green : palette.inkSoft}>
         {place.word}
       </Words>

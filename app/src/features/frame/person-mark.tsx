@@ -11,6 +11,7 @@ import { Button, Choice, Choices, Press } from '../../ui/press';
 import { piece } from '../../ui/piece';
 import { Words } from '../../ui/words';
 import { InstallButton } from '../page/install';
+import { mdiAccountOutline, mdiLogout } from '@mdi/js';
 
 const lightings: readonly (readonly [Lighting, string])[] = [
   ['as the device', 'As the device'],
@@ -27,7 +28,7 @@ export function PersonMark(): ReactElement {
   return (
     <>
       <Press onPress={() => setIsOpen(true)} label="Me" style={sheet.mark}>
-        <Icon name="person" />
+        <Icon path={mdiAccountOutline} />
       </Press>
       {isOpen ? <PersonSheet onClose={() => setIsOpen(false)} /> : null}
     </>
@@ -79,7 +80,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
           <Button word="Sign out all the same" onPress={() => void leave()} />
         </View>
       ) : (
-        <Button word="Sign out" icon="signOut" onPress={() => (unsent > 0 ? setIsAsking(true) : void leave())} />
+        <Button word="Sign out" icon={mdiLogout} onPress={() => (unsent > 0 ? setIsAsking(true) : void leave())} />
       )}
     </BottomSheet>
   );

@@ -6,6 +6,7 @@ import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useSite } from '../page/use-site';
 import { piece } from '../../ui/piece';
+import { mdiChevronDown } from '@mdi/js';
 
 const SiteSheet = piece(() => import('./site-sheet').then((module) => module.SiteSheet));
 
@@ -24,7 +25,7 @@ export function SiteMark(): ReactElement | null {
           <Words as="mark" lines={1}>
             {word}
           </Words>
-          <Icon name="down" size={18} />
+          <Icon path={mdiChevronDown} size={18} />
         </View>
       </Press>
       {isOpen ? <SiteSheet onClose={() => setIsOpen(false)} /> : null}

@@ -23,6 +23,7 @@ import { LockOffSheet } from './lock-off-sheet';
 import { Row } from '../../ui/section';
 import { LOCKS_ELEMENT } from './locks-element';
 import { useMe } from '../../data/use-me';
+import { mdiAlertOctagonOutline } from '@mdi/js';
 
 function useIsolation(work: WorkOrder): IsolationStanding {
   const entries = useRows('entries', 'workOrder', work.id);
@@ -92,7 +93,7 @@ function PointRow({ work, point: standing, standing: all }: PointRowProps): Reac
   const missing = next === null ? null : missingBefore(next, point.id, all, me);
   return (
     <Row>
-      <Icon name="hazard" color={locks.length > 0 ? palette.green : palette.ink} />
+      <Icon path={mdiAlertOctagonOutline} color={locks.length > 0 ? palette.green : palette.ink} />
       <View style={sheet.words}>
         <Words>{point.device}</Words>
         <Words as="small" soft>

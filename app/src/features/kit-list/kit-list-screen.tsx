@@ -16,6 +16,7 @@ import { TopBar } from '../page/top-bar';
 import { ChooseJobsSheet } from './choose-jobs-sheet';
 import { ShareSheet } from './share-sheet';
 import { useJobsToChoose, useKitList } from './use-kit-list';
+import { mdiAccountMultipleOutline, mdiCheck } from '@mdi/js';
 
 /** What to take along for the chosen jobs: my own list, or one that a mate shares with me. */
 export function KitListScreen(): ReactElement | null {
@@ -94,7 +95,7 @@ function Lines({ owner, isMine }: { readonly owner: PersonId; readonly isMine: b
                 ) : null}
                 <Button word="Choose jobs" onPress={() => setAsking('jobs')} />
                 {works.length === 0 ? null : (
-                  <Button word={shareWord(list)} icon="people" onPress={() => setAsking('share')} />
+                  <Button word={shareWord(list)} icon={mdiAccountMultipleOutline} onPress={() => setAsking('share')} />
                 )}
               </View>
             ) : null}
@@ -221,7 +222,7 @@ function TickLine({
       style={[sheet.line, { borderColor: palette.line, backgroundColor: isIn ? palette.chosen : palette.card }]}
     >
       <View style={[sheet.box, { borderColor: isIn ? palette.green : palette.edge }]}>
-        {isIn ? <Icon name="steps" size={20} color={palette.green} /> : null}
+        {isIn ? <Icon path={mdiCheck} size={20} color={palette.green} /> : null}
       </View>
       <View style={sheet.words}>
         <Words>{headline}</Words>

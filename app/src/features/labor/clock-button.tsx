@@ -14,6 +14,7 @@ import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
 import { useCommand } from '../keys/commands';
 import { ClockCorrectionSheet } from './clock-correction-sheet';
+import { mdiPlay, mdiStop } from '@mdi/js';
 
 /** Minutes that are over; the first one shows as 0:00. */
 function wholeMinutes(from: Instant, to: Instant): number {
@@ -61,7 +62,7 @@ export function ClockButton({
           {isRunning ? formatClock(wholeMinutes(clock.startedAt, present)) : '0:00'}
         </Words>
         <View style={sheet.clockWord}>
-          <Icon name={isRunning ? 'stop' : 'play'} size={18} color={color} />
+          <Icon path={isRunning ? mdiStop : mdiPlay} size={18} color={color} />
           <Words as="label" color={color}>
             {isRunning ? 'Stop' : 'Start'}
           </Words>

@@ -4,6 +4,7 @@ import { timeTypeWords } from '../../words/work-words';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
+import { mdiClockPlusOutline } from '@mdi/js';
 
 const entries: EntryViewsNamed<'labor'> = {
   labor: {
@@ -52,8 +53,9 @@ const dock: readonly DockItem[] = [
   {
     name: 'time',
     word: 'Time',
-    icon: 'time',
+    icon: mdiClockPlusOutline,
     key: 't',
+    place: 'dock',
     countsAsWorking: true,
     Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
   },

@@ -1,2 +1,2 @@
 /** What other features may use of this one. */
-export { WrapUpPart } from './wrap-up-part';
+export { HoldSheet } from './hold-sheet';

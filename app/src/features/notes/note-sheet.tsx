@@ -11,6 +11,7 @@ import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { mdiCamera } from '@mdi/js';
 
 /** Words or a photo for whoever comes next. Words that fit a line go with the photo. */
 export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
@@ -51,7 +52,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         <>
           <Button
             word={text.trim() === '' ? 'Photo' : 'Photo with these words'}
-            icon="camera"
+            icon={mdiCamera}
             disabled={!isCaption}
             onPress={() => void photograph()}
           />

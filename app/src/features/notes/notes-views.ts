@@ -2,6 +2,7 @@ import { piece } from '../../ui/piece';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
+import { mdiNoteTextOutline } from '@mdi/js';
 
 const entries: EntryViewsNamed<'note'> = {
   note: {
@@ -27,8 +28,9 @@ const dock: readonly DockItem[] = [
   {
     name: 'note',
     word: 'Note',
-    icon: 'note',
+    icon: mdiNoteTextOutline,
     key: 'n',
+    place: 'dock',
     countsAsWorking: false,
     Sheet: piece(() => import('./note-sheet').then((module) => module.NoteSheet)),
   },

@@ -5,6 +5,7 @@ import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';
 import { useMe } from '../../data/use-me';
+import { mdiBellOutline } from '@mdi/js';
 
 /** To hear of what changes on this work order, mine or not. */
 export function FollowButton({ work }: { readonly work: WorkOrder }): ReactElement {
@@ -12,7 +13,7 @@ export function FollowButton({ work }: { readonly work: WorkOrder }): ReactEleme
   const isFollowed = useRow('follows', followId(me, work.id)) !== undefined;
   return (
     <Button
-      icon="notices"
+      icon={mdiBellOutline}
       word={isFollowed ? 'You follow this job. Stop' : 'Follow this job'}
       onPress={() => void performOrSay('work.follow', { workOrderId: work.id, isFollowed: !isFollowed })}
     />

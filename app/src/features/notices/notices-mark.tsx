@@ -6,6 +6,7 @@ import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { useUnseen } from './use-notices';
+import { mdiBellOutline } from '@mdi/js';
 
 /** In the top bar: how many notices I have not seen, and the way to them. */
 export function NoticesMark(): ReactElement {
@@ -15,7 +16,7 @@ export function NoticesMark(): ReactElement {
   return (
     <Press role="link" label={label} onPress={() => router.navigate('/notices')} style={sheet.mark}>
       <View style={sheet.line} aria-hidden>
-        <Icon name="notices" />
+        <Icon path={mdiBellOutline} />
         {unseen === 0 ? null : <Words as="label">{unseen}</Words>}
       </View>
     </Press>

@@ -1,19 +1,19 @@
 import { hasRole, type Role } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
-import type { IconName } from '../../ui/icon-paths';
+import { mdiClipboardTextOutline, mdiDesk, mdiFactory, mdiWarehouse } from '@mdi/js';
 
 export interface AppPlace {
   readonly word: string;
-  readonly icon: IconName;
+  readonly icon: string;
   readonly href: '/shift' | '/plant' | '/stores' | '/desk';
   readonly roles: readonly Role[];
 }
 
 const all: readonly AppPlace[] = [
-  { word: 'Shift', icon: 'shift', href: '/shift', roles: ['technician', 'lead'] },
-  { word: 'Plant', icon: 'plant', href: '/plant', roles: ['technician', 'lead', 'storekeeper'] },
-  { word: 'Stores', icon: 'stores', href: '/stores', roles: ['technician', 'lead', 'storekeeper'] },
-  { word: 'Desk', icon: 'desk', href: '/desk', roles: ['lead'] },
+  { word: 'Shift', icon: mdiClipboardTextOutline, href: '/shift', roles: ['technician', 'lead'] },
+  { word: 'Plant', icon: mdiFactory, href: '/plant', roles: ['technician', 'lead', 'storekeeper'] },
+  { word: 'Stores', icon: mdiWarehouse, href: '/stores', roles: ['technician', 'lead', 'storekeeper'] },
+  { word: 'Desk', icon: mdiDesk, href: '/desk', roles: ['lead'] },
 ];
 
 /** The places of the application that this person has. */

@@ -7,6 +7,7 @@ import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
 import { useMarks } from './marks';
+import { mdiArrowLeft } from '@mdi/js';
 
 interface Props {
   readonly title: string;
@@ -45,7 +46,7 @@ export function TopBar({
     >
       {onBack === undefined ? null : (
         <Press onPress={onBack} label={`Back to ${backTo}`} style={sheet.back}>
-          <Icon name="back" />
+          <Icon path={mdiArrowLeft} />
         </Press>
       )}
       <View style={sheet.title}>

@@ -6,6 +6,7 @@ import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { makePaper } from './make-paper';
+import { mdiPrinterOutline } from '@mdi/js';
 
 const MOST_LABELS = 1_000;
 const names = Object.keys(labelFormats) as readonly LabelFormatName[];
@@ -39,7 +40,7 @@ export function LabelSheetForm({
       foot={
         <Button
           main
-          icon="print"
+          icon={mdiPrinterOutline}
           word="Make the PDF"
           disabled={!isPlace || isTooMany || labels.length === 0}
           onPress={() => void make()}

@@ -6,6 +6,7 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { makePaper } from './make-paper';
 import { jobCardOf, tagOf } from './work-paper';
+import { mdiPrinterOutline } from '@mdi/js';
 
 /** What of a work order goes onto paper. */
 export function PaperSheet({
@@ -26,12 +27,12 @@ export function PaperSheet({
       <Words soft>Made on this phone, with or without signal.</Words>
       <Button
         main
-        icon="print"
+        icon={mdiPrinterOutline}
         word="Job card, A4"
         onPress={() => make({ what: 'job card', card: jobCardOf(work, settings) }, `${work.number}.pdf`)}
       />
       <Button
-        icon="print"
+        icon={mdiPrinterOutline}
         word="Out-of-service tag, A6"
         onPress={() => make({ what: 'tag', tag: tagOf(work, settings) }, `${work.number}-tag.pdf`)}
       />

@@ -7,6 +7,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { openedAddress } from './past-address';
 import type { Said, SaidFigure } from './said';
+import { mdiChevronRight } from '@mdi/js';
 
 interface Whose {
   /** Where all of this past is looked at. */
@@ -59,7 +60,7 @@ function Line({
       style={[sheet.said, { borderColor: palette.line }]}
     >
       {children}
-      <Icon name="right" color={palette.inkSoft} />
+      <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </Press>
   );
 }

@@ -11,6 +11,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { permitWords } from '../../words/work-words';
 import { Row } from '../../ui/section';
+import { mdiClipboardCheckOutline } from '@mdi/js';
 
 /** In Prepare: the leave in writing that the work needs, and whether it holds now. */
 export function PermitList({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -39,7 +40,7 @@ function PermitRow({ permit, present }: { readonly permit: Permit; readonly pres
   const holds = standingWords(standing, permit.issued, say);
   return (
     <Row>
-      <Icon name="permit" />
+      <Icon path={mdiClipboardCheckOutline} />
       <View style={sheet.words}>
         <Words>
           {permitWords[permit.kind]}

@@ -11,6 +11,7 @@ import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
 import { isUnderWarranty, sayDate } from './dates-of-plate';
 import { conditionWords } from '../../words/plant-words';
+import { mdiChevronRight } from '@mdi/js';
 
 export function Structure({ asset }: { readonly asset: Asset }): ReactElement | null {
   const palette = usePalette();
@@ -33,7 +34,7 @@ export function Structure({ asset }: { readonly asset: Asset }): ReactElement | 
               {part.condition === 'running' ? '' : ` · ${conditionWords[part.condition]}`}
             </Words>
           </View>
-          <Icon name="right" color={palette.inkSoft} />
+          <Icon path={mdiChevronRight} color={palette.inkSoft} />
         </Press>
       ))}
     </Section>

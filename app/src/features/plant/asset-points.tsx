@@ -13,6 +13,7 @@ import { sayMoment } from '../../words/dates';
 import { counted, levelWords } from '../../words/work-words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
+import { mdiChevronRight } from '@mdi/js';
 
 const SCALE_HEIGHT = 46;
 
@@ -68,7 +69,7 @@ export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactE
         <Words as="row">{newest === undefined ? '–' : `${newest.value.toFixed(point.decimals)} ${point.unit}`}</Words>
         {level === 'normal' ? null : <Words as="label">{levelWords[level]}</Words>}
       </View>
-      <Icon name="right" color={palette.inkSoft} />
+      <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </Press>
   );
 }

@@ -24,6 +24,7 @@ import { OpenWork, WrongNow } from './asset-work';
 import { BoundLabels } from './bound-labels';
 import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from '../../words/plant-words';
+import { mdiChevronRight, mdiPrinterOutline } from '@mdi/js';
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {
@@ -112,13 +113,13 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
         {place === undefined ? null : (
           <Press role="link" onPress={() => router.navigate(`/plant?place=${place.id}`)} style={sheet.link}>
             <Words style={sheet.name}>{place.name}</Words>
-            <Icon name="right" color={palette.inkSoft} />
+            <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </Press>
         )}
         {parent === undefined ? null : (
           <Press role="link" onPress={() => router.navigate(`/plant/${parent.id}`)} style={sheet.link}>
             <Words style={sheet.name}>Part of {parent.name}</Words>
-            <Icon name="right" color={palette.inkSoft} />
+            <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </Press>
         )}
       </View>
@@ -153,7 +154,7 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
   return (
     <View style={sheet.labels}>
       <Button
-        icon="print"
+        icon={mdiPrinterOutline}
         word={parts.length === 0 ? 'Print its label' : `Print labels: it and ${counted(parts.length, 'part', 'parts')}`}
         onPress={() => setIsAsking(true)}
       />

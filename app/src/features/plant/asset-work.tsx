@@ -14,6 +14,7 @@ import { stateOf } from '../../words/work-words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
 import { levelOfLatest, PointLine } from './asset-points';
+import { mdiChevronRight } from '@mdi/js';
 
 /** What is wrong with it and known: open corrective work, and measuring points beyond a limit. */
 export function WrongNow({ asset }: { readonly asset: Asset }): ReactElement | null {
@@ -77,7 +78,7 @@ function WorkLine({
         </Words>
         {isReasonShown ? <Words as="small">{work.reason}</Words> : null}
       </View>
-      <Icon name="right" color={palette.inkSoft} />
+      <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </Press>
   );
 }

@@ -6,6 +6,7 @@ import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { mdiPhone } from '@mdi/js';
 
 /** Whom to call about a machine, the nearest first. */
 export function useContacts(asset: Asset | undefined): readonly Contact[] {
@@ -36,7 +37,7 @@ export function ContactList({ contacts }: { readonly contacts: readonly Contact[
           onPress={() => void Linking.openURL(`tel:${dialled(phone)}`)}
           style={[sheet.line, { borderColor: palette.line }]}
         >
-          <Icon name="call" />
+          <Icon path={mdiPhone} />
           <View style={sheet.words}>
             <Words>{name}</Words>
             <Words as="small" soft>

@@ -10,6 +10,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { assetLabel, placeLabel } from './labels';
 import type { PlantNode } from './plant-tree';
+import { mdiPrinterOutline } from '@mdi/js';
 
 /** Above the machines of one place: how much is there, what happened there, and labels for its door and its machines. */
 export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElement {
@@ -29,7 +30,7 @@ export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElemen
       <Words soft>{facts.join(', ')}.</Words>
       <View style={sheet.buttons}>
         <Button word="What happened here" onPress={() => router.navigate(`/plant/past/at/${place.id}`)} />
-        <Button icon="print" word="Print labels" onPress={() => setIsPrinting(true)} />
+        <Button icon={mdiPrinterOutline} word="Print labels" onPress={() => setIsPrinting(true)} />
         {around === undefined ? null : (
           <Button word={`All of ${around.name}`} onPress={() => router.navigate(`/plant?place=${around.id}`)} />
         )}

@@ -19,6 +19,7 @@ import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
 import { conditionWords, PLACE_MISSING } from '../../words/plant-words';
 import { TreeRow } from './tree-row';
+import { mdiQrcodeScan } from '@mdi/js';
 
 /** So many rows at most are open before anybody opened anything. */
 const ROWS_AT_FIRST = 40;
@@ -136,7 +137,7 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
               <View style={sheet.field}>
                 <Field label="Find a machine" value={find} onChange={setFind} />
               </View>
-              <Button word="Scan" icon="scan" style={sheet.scan} onPress={() => router.navigate('/scan')} />
+              <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>
             {isFinding && found.length > 0 ? (
               <Words as="small" soft live>

@@ -7,6 +7,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import type { PlantNode, PlantRow } from './plant-tree';
 import { conditionWords } from '../../words/plant-words';
+import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 
 const INDENT = 16;
 
@@ -47,7 +48,7 @@ export const TreeRow = memo(function TreeRow({
     >
       {canOpen ? (
         <Press onPress={turn} label={`${open ? 'Fold' : 'Unfold'} ${node.name}`} style={sheet.turn}>
-          <Icon name={open ? 'down' : 'right'} />
+          <Icon path={open ? mdiChevronDown : mdiChevronRight} />
         </Press>
       ) : (
         <View style={sheet.leaf} />

@@ -3,6 +3,7 @@ import { levelWords } from '../../words/work-words';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
+import { mdiGaugeLow } from '@mdi/js';
 
 const entries: EntryViewsNamed<'reading'> = {
   reading: {
@@ -38,8 +39,9 @@ const dock: readonly DockItem[] = [
   {
     name: 'reading',
     word: 'Reading',
-    icon: 'reading',
+    icon: mdiGaugeLow,
     key: 'r',
+    place: 'dock',
     countsAsWorking: true,
     Sheet: piece(() => import('./reading-sheet').then((module) => module.ReadingSheet)),
   },

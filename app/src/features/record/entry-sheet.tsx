@@ -13,6 +13,7 @@ import { entryWords } from './entry-words';
 import { viewOf } from '../registry/view-of';
 import { phoneNames } from '../views/names';
 import { useWhere } from './use-where';
+import { mdiPencilOutline, mdiUndo } from '@mdi/js';
 
 interface Props {
   readonly entry: Entry;
@@ -74,11 +75,11 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
             lines={amend.lines}
             error={isUnreadable ? 'That cannot be read. Write it as 1:30 or 2.5.' : amendError}
           />
-          <Button word="Amend" icon="amend" onPress={() => void putRight(amend)} />
+          <Button word="Amend" icon={mdiPencilOutline} onPress={() => void putRight(amend)} />
         </>
       )}
       <Field label="Why it should not be there" value={reason} onChange={setReason} error={errorAt('reason')} />
-      <Button word="Take it back" icon="undo" onPress={() => void withdraw()} />
+      <Button word="Take it back" icon={mdiUndo} onPress={() => void withdraw()} />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { expensesViews } from '../expenses/expenses-views';
 import { faultsViews } from '../faults/faults-views';
 import { hazardsViews } from '../hazards/hazards-views';
 import { isolationViews } from '../isolation/isolation-views';
@@ -8,6 +9,7 @@ import { lifecycleViews } from '../lifecycle/lifecycle-views';
 import { notesViews } from '../notes/notes-views';
 import { noticesViews } from '../notices/notices-views';
 import { photosViews } from '../photos/photos-views';
+import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
 import { stepsViews } from '../steps/steps-views';
 import { stockViews } from '../stock/stock-views';
@@ -24,6 +26,7 @@ export const entryViews: EntryViewSet = {
   ...stoppagesViews.entries,
   ...readingsViews.entries,
   ...notesViews.entries,
+  ...expensesViews.entries,
   ...photosViews.entries,
   ...laborViews.entries,
   ...stepsViews.entries,
@@ -36,6 +39,7 @@ export const entryViews: EntryViewSet = {
 /** How every kind of operation is shown. */
 export const operationViews: OperationViewSet = {
   ...workViews.operations,
+  ...raiseViews.operations,
   ...lifecycleViews.operations,
   ...hazardsViews.operations,
   ...isolationViews.operations,
@@ -44,16 +48,18 @@ export const operationViews: OperationViewSet = {
   ...stockViews.operations,
   ...readingsViews.operations,
   ...notesViews.operations,
+  ...expensesViews.operations,
   ...photosViews.operations,
   ...labelsViews.operations,
   ...kitListViews.operations,
   ...noticesViews.operations,
 };
 
-/** The keys of the dock beside the clock, in their order. */
+/** What is recorded from the dock, beside the clock, and from where it is placed otherwise; in their order. */
 export const dockItems: readonly DockItem[] = [
   ...laborViews.dock,
   ...stockViews.dock,
   ...readingsViews.dock,
   ...notesViews.dock,
+  ...expensesViews.dock,
 ];

@@ -15,6 +15,8 @@ import type { DockItem } from '../views/dock-item';
 /** Where five keys do not fit beside one another: very large text on a phone. */
 const NARROW_BELOW = 340;
 
+const keys = dockItems.filter(({ place }) => place === 'dock');
+
 interface Props {
   readonly work: WorkOrder;
   /** Whose sheet is open, by the name of the key; held outside because what is owed opens them too. */
@@ -47,7 +49,7 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
       ]}
     >
       <ClockButton work={work} isPrepared={isPrepared} onHazards={onHazards} />
-      {dockItems.map((item) => (
+      {keys.map((item) => (
         <Fragment key={item.name}>
           <DockKey item={item} onPress={() => press(item)} />
           {open === item.name ? <item.Sheet work={work} onClose={close} /> : null}
@@ -67,7 +69,7 @@ function DockKey({ item, onPress }: { readonly item: DockItem; readonly onPress:
       onPress={onPress}
       style={[sheet.button, isWide && sheet.buttonWide, { borderColor: palette.edge, backgroundColor: palette.card }]}
     >
-      <Icon name={item.icon} size={24} />
+      <Icon path={item.icon} size={24} />
       <Words as="label" lines={1}>
         {item.word}
       </Words>

@@ -23,6 +23,14 @@ import { isShort, useKitLines, type KitLine } from '../../data/stock';
 import { amountOf, binName } from '../../words/amounts';
 import { PermitList } from '../permits';
 import { Row, Section } from '../../ui/section';
+import {
+  mdiAccountMultipleOutline,
+  mdiAlertOctagonOutline,
+  mdiFactory,
+  mdiHammerWrench,
+  mdiPackageVariant,
+  mdiPrinterOutline,
+} from '@mdi/js';
 
 /** The others stand on the machine's page. */
 const MOST_CONTACTS = 3;
@@ -61,7 +69,7 @@ export function PreparePart({
       <PermitList work={work} />
       {work.hazards.map((hazard) => (
         <Row key={hazard.id}>
-          <Icon name="hazard" />
+          <Icon path={mdiAlertOctagonOutline} />
           <View style={sheet.words}>
             <Words>{hazard.hazard}</Words>
             <Words as="small" soft>
@@ -84,7 +92,12 @@ export function PreparePart({
         />
       )}
       {isOpen(work.state) ? (
-        <Button style={sheet.acknowledge} word="Add a hazard" icon="hazard" onPress={() => setIsAdding(true)} />
+        <Button
+          style={sheet.acknowledge}
+          word="Add a hazard"
+          icon={mdiAlertOctagonOutline}
+          onPress={() => setIsAdding(true)}
+        />
       ) : null}
       {isPrinting ? <PaperSheet work={work} onClose={() => setIsPrinting(false)} /> : null}
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
@@ -103,7 +116,7 @@ export function PreparePart({
       ))}
       {work.tools.length === 0 ? null : (
         <Row>
-          <Icon name="tools" />
+          <Icon path={mdiHammerWrench} />
           <View style={sheet.words}>
             <Words>
               Tools: {work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`)).join(', ')}
@@ -121,14 +134,14 @@ export function PreparePart({
       <Button
         style={sheet.acknowledge}
         word="Look at the machine"
-        icon="plant"
+        icon={mdiFactory}
         onPress={() => router.navigate(`/plant/${work.assetId}`)}
       />
       <View style={sheet.more}>
-        <Button word="Paper" icon="print" onPress={() => setIsPrinting(true)} />
+        <Button word="Paper" icon={mdiPrinterOutline} onPress={() => setIsPrinting(true)} />
         <FollowButton work={work} />
         {isLead && isOpen(work.state) ? (
-          <Button word="Give it to …" icon="people" onPress={() => setIsGiving(true)} />
+          <Button word="Give it to …" icon={mdiAccountMultipleOutline} onPress={() => setIsGiving(true)} />
         ) : null}
       </View>
       {isGiving ? <GiveSheet work={work} onClose={() => setIsGiving(false)} /> : null}
@@ -147,7 +160,7 @@ function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: Sit
   const where = bin === undefined ? binName(bin) : `${store?.name ?? ''}, ${binName(bin)}${far}`;
   return (
     <Row>
-      <Icon name="kit" />
+      <Icon path={mdiPackageVariant} />
       <View style={sheet.words}>
         <Words>
           {amountOf(line.quantity, line)} {part?.name ?? ''}

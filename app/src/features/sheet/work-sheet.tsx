@@ -22,16 +22,23 @@ import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
+import { dockItems } from '../registry/views';
 import { Dock } from './dock';
 import { notches, useLevel, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
 import { WorkPart, stepElement } from '../steps';
-import { WrapUpPart } from '../lifecycle';
+import { WrapUpPart } from './wrap-up-part';
 import { LOCKS_ELEMENT } from '../isolation';
+import { mdiCalendarClockOutline, mdiTimerOutline } from '@mdi/js';
 
 /** What is brought into sight comes to lie so far below the upper edge. */
 const WITH_WHAT_IS_ABOVE = 96;
+
+/** Loads what is recorded with. */
+export async function loadItems(): Promise<void> {
+  await Promise.all(dockItems.map(({ Sheet }) => Sheet.load()));
+}
 
 /** A work order: one scroll from Prepare through Work to Wrap up, the dipstick beside it, the dock at its foot. */
 export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): ReactElement | null {
@@ -228,14 +235,14 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
         <Words as="mark">{kindWords[work.kind]}</Words>
         {work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : (
           <View style={sheet.fact}>
-            <Icon name="due" size={18} />
+            <Icon path={mdiCalendarClockOutline} size={18} />
             <Words as={isLate(work, present) ? 'label' : 'mark'}>
               {sayDue(work.dueAt, present, settings.zone, settings.language)}
             </Words>
           </View>
         )}
         <View style={sheet.fact}>
-          <Icon name="estimate" size={18} />
+          <Icon path={mdiTimerOutline} size={18} />
           <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
         </View>
         {settings === undefined ? null : (

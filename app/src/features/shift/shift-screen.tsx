@@ -21,6 +21,7 @@ import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
 import { piece } from '../../ui/piece';
+import { mdiPackageVariant, mdiQrcodeScan } from '@mdi/js';
 
 /** Opened now and then, and not needed for the first screen. */
 const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
@@ -115,8 +116,13 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
                 <Field label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
               </View>
               <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
-              <Button word="Kit list" icon="kit" style={sheet.narrow} onPress={() => router.navigate('/shift/kit')} />
-              <Button word="Scan" icon="scan" style={sheet.narrow} onPress={() => router.navigate('/scan')} />
+              <Button
+                word="Kit list"
+                icon={mdiPackageVariant}
+                style={sheet.narrow}
+                onPress={() => router.navigate('/shift/kit')}
+              />
+              <Button word="Scan" icon={mdiQrcodeScan} style={sheet.narrow} onPress={() => router.navigate('/scan')} />
             </View>
             <InstallOffer />
             {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}

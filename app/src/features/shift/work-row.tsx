@@ -9,12 +9,12 @@ import { stateOf } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { RowDipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
-import type { IconName } from '../../ui/icon-paths';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
 import { useKitStanding } from '../../data/stock';
+import { mdiAccountMultipleOutline, mdiCalendarClockOutline, mdiCellphone, mdiCheck, mdiPackageVariant } from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -64,11 +64,11 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
           {asset?.name} · {place?.name}
         </Words>
         <View style={sheet.line}>
-          {due === null ? null : <Fact icon="due" words={due} isStrong={isOverdue} />}
-          {kit === null ? null : <Fact icon="kit" words={kit.words} />}
-          {of === 0 ? null : <Fact icon="steps" words={`${done} of ${of}`} />}
-          {people === null ? null : <Fact icon="people" words={people} />}
-          {hasUnsent ? <Fact icon="phone" words="On this phone" /> : null}
+          {due === null ? null : <Fact icon={mdiCalendarClockOutline} words={due} isStrong={isOverdue} />}
+          {kit === null ? null : <Fact icon={mdiPackageVariant} words={kit.words} />}
+          {of === 0 ? null : <Fact icon={mdiCheck} words={`${done} of ${of}`} />}
+          {people === null ? null : <Fact icon={mdiAccountMultipleOutline} words={people} />}
+          {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
         </View>
       </View>
     </Press>
@@ -80,13 +80,13 @@ function Fact({
   words,
   isStrong = false,
 }: {
-  readonly icon: IconName;
+  readonly icon: string;
   readonly words: string;
   readonly isStrong?: boolean;
 }): ReactElement {
   return (
     <View style={sheet.fact}>
-      <Icon name={icon} size={17} />
+      <Icon path={icon} size={17} />
       <Words as={isStrong ? 'label' : 'mark'}>{words}</Words>
     </View>
   );

@@ -18,6 +18,7 @@ import { CORNER, RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
+import { mdiChevronRight, mdiOil } from '@mdi/js';
 
 const schema = yup.object({
   name: yup.string().trim().required('Give your name.').max(120, 'A name has at most 120 characters.'),
@@ -65,7 +66,7 @@ export function SignInScreen(): ReactElement {
       <KeepingBar />
       <View style={sheet.column} role="main">
         <View style={sheet.sign}>
-          <Icon name="oilcan" size={44} color={palette.green} />
+          <Icon path={mdiOil} size={44} color={palette.green} />
           <View style={sheet.signWords}>
             <Words as="title" level={1}>
               Oilcan
@@ -144,7 +145,7 @@ function DemoPeople({
               {person.roles.includes('technician') ? `, ${person.tradeId}` : ''}
             </Words>
           </View>
-          <Icon name="right" />
+          <Icon path={mdiChevronRight} />
         </Press>
       ))}
     </View>

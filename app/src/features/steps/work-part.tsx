@@ -15,6 +15,7 @@ import { levelWords, outcomeWords } from '../../words/work-words';
 import { NumberSheet } from '../readings';
 import { Section } from '../../ui/section';
 import { stepElement } from './step-element';
+import { mdiCheck } from '@mdi/js';
 
 /** The steps, one under the other. */
 export function WorkPart({
@@ -99,7 +100,7 @@ function TickStep({ step, canAnswer, onAnswer }: StepProps): ReactElement {
           },
         ]}
       >
-        {isDone ? <Icon name="steps" size={26} color={palette.onGreen} /> : null}
+        {isDone ? <Icon path={mdiCheck} size={26} color={palette.onGreen} /> : null}
       </View>
     </Press>
   );

@@ -11,6 +11,7 @@ import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useStockOf } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
+import { mdiArrowLeft } from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -81,7 +82,7 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
           />
         ))}
       </Choices>
-      <Button word="Back to the list" icon="back" onPress={onBack} />
+      <Button word="Back to the list" icon={mdiArrowLeft} onPress={onBack} />
     </BottomSheet>
   );
 }

@@ -4,6 +4,7 @@ import { amountOf, binName } from '../../words/amounts';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
+import { mdiPackageVariantClosed } from '@mdi/js';
 
 const entries: EntryViewsNamed<'part'> = {
   part: {
@@ -48,8 +49,9 @@ const dock: readonly DockItem[] = [
   {
     name: 'part',
     word: 'Part',
-    icon: 'part',
+    icon: mdiPackageVariantClosed,
     key: 'p',
+    place: 'dock',
     countsAsWorking: true,
     Sheet: piece(() => import('./part-sheet').then((module) => module.PartSheet)),
   },

@@ -16,6 +16,7 @@ import { useStockOf } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
 import { binLabels } from './bin-labels';
 import { findParts, partsInBin, partsOf } from '../stock';
+import { mdiPrinterOutline } from '@mdi/js';
 
 const byNumber = (parts: readonly Part[]): Part[] => [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
 
@@ -72,7 +73,7 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
               </View>
               <Button
                 word="Labels"
-                icon="print"
+                icon={mdiPrinterOutline}
                 label="Labels for these bins"
                 style={sheet.labels}
                 onPress={() => setIsPrinting(true)}

@@ -18,6 +18,7 @@ import { operationWords } from './operation-words';
 import { SignInAgain } from './sign-in-again';
 import { explain } from './standing';
 import { useFacts } from './use-facts';
+import { mdiClose } from '@mdi/js';
 
 /** What this phone answers for: what needs its person first, then what is on its way or waits. */
 export function KeptSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
@@ -111,7 +112,7 @@ function RejectedButtons({
     return (
       <View style={sheet.buttons}>
         <Button main word="Mend and send" onPress={() => onMend(operation)} />
-        <Button word="Drop it" icon="close" onPress={() => setIsAsking(true)} />
+        <Button word="Drop it" icon={mdiClose} onPress={() => setIsAsking(true)} />
       </View>
     );
   }

@@ -17,7 +17,7 @@ export function SentMark(): ReactElement {
   return (
     <>
       <Press onPress={() => setIsOpen(true)} style={sheet.mark} testID="sent-mark">
-        <Icon name={standing.icon} size={18} />
+        <Icon path={standing.icon} size={18} />
         <Words as="mark" lines={2} style={sheet.words} live>
           {standing.words}
         </Words>

@@ -1,6 +1,6 @@
-import type { IconName } from '../../ui/icon-paths';
 import { counted } from '../../words/work-words';
 import type { Contact } from '../../data/contact';
+import { mdiAlertOutline, mdiCellphone, mdiCheckAll } from '@mdi/js';
 
 /** What the sent mark is about. */
 export interface Facts {
@@ -13,22 +13,22 @@ export interface Facts {
 }
 
 export interface Standing {
-  readonly icon: IconName;
+  readonly icon: string;
   readonly words: string;
 }
 
 /** How things stand between this phone and the server, most pressing first, in a few words. */
 export function standingOf({ contact, pending, sending, rejected, heardAt }: Facts): Standing {
-  if (rejected > 0) return { icon: 'needsYou', words: counted(rejected, 'needs you', 'need you') };
-  if (contact === 'signed-out') return { icon: 'needsYou', words: 'Sign in to send' };
-  if (contact === 'older') return { icon: 'needsYou', words: 'Update to send' };
-  if (contact === 'phone-full') return { icon: 'needsYou', words: 'Phone is full' };
-  if (sending > 0 && contact !== 'no-signal') return { icon: 'phone', words: `Sending ${sending}` };
+  if (rejected > 0) return { icon: mdiAlertOutline, words: counted(rejected, 'needs you', 'need you') };
+  if (contact === 'signed-out') return { icon: mdiAlertOutline, words: 'Sign in to send' };
+  if (contact === 'older') return { icon: mdiAlertOutline, words: 'Update to send' };
+  if (contact === 'phone-full') return { icon: mdiAlertOutline, words: 'Phone is full' };
+  if (sending > 0 && contact !== 'no-signal') return { icon: mdiCellphone, words: `Sending ${sending}` };
   const icon = contact === 'no-signal' ? 'noSignal' : 'phone';
   if (pending > 0) return { icon, words: `${pending} on this phone` };
   if (contact === 'no-signal') return { icon, words: heardAt === null ? 'No signal' : `No signal since ${heardAt}` };
   if (contact === 'server-trouble' || contact === 'newer') return { icon, words: 'Server not ready' };
-  return { icon: 'sent', words: 'All sent' };
+  return { icon: mdiCheckAll, words: 'All sent' };
 }
 
 /** The same at length, with what happens next. */

@@ -1,15 +1,17 @@
-import type { ComponentType } from 'react';
 import type { WorkOrder } from '@oilcan/core/work';
-import type { IconName } from '../../ui/icon-paths';
+import type { Piece } from '../../ui/piece';
 
-/** One key of the dock: what a subject records on a work order. */
+/** What a subject records on a work order: a key of the dock, or a button beside what the job cost. */
 export interface DockItem {
   readonly name: string;
   readonly word: string;
-  readonly icon: IconName;
+  /** A constant of `@mdi/js`. */
+  readonly icon: string;
+  readonly place: 'dock' | 'costs';
   /** The key of a wide screen that opens it. */
   readonly key: string;
   /** Whether the hazards must have been read first. */
   readonly countsAsWorking: boolean;
-  readonly Sheet: ComponentType<{ readonly work: WorkOrder; readonly onClose: () => void }>;
+  /** Loaded with the sheet of the work order, so that it opens without signal too. */
+  readonly Sheet: Piece<{ readonly work: WorkOrder; readonly onClose: () => void }>;
 }

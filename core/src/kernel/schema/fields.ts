@@ -142,6 +142,15 @@ export function wholeField(): yup.NumberSchema<number> {
   return numberField().integer('Give a whole number.');
 }
 
+/** The code of a currency, ISO 4217, such as `EUR`. */
+export function currencyField(): yup.StringSchema<string> {
+  return yup
+    .string()
+    .strict()
+    .required('Give the currency.')
+    .matches(/^[A-Z]{3}$/, 'Give the currency by its three letters, such as EUR.');
+}
+
 /** One of the given words. */
 export function choiceField<const T extends string>(choices: readonly T[]): yup.StringSchema<T> {
   return yup

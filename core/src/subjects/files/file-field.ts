@@ -1,6 +1,6 @@
 import type * as yup from 'yup';
 import type { FileId } from '../../kernel/ids';
-import { idField } from '../../kernel/schema/fields';
+import { idField, wholeField } from '../../kernel/schema/fields';
 import { isFileId } from './files';
 
 /** The name of a file: its SHA-256. */
@@ -8,4 +8,12 @@ export function fileField(): yup.StringSchema<FileId> {
   return idField<FileId>()
     .test('sha256', 'This is not the name of a file.', (text) => isFileId(text))
     .meta({ jsonSchema: { pattern: '^[0-9a-f]{64}$' } }) as unknown as yup.StringSchema<FileId>;
+}
+
+/** Pixels along one side of the largest picture. */
+const LARGEST_SIDE = 20_000;
+
+/** The width or the height of a picture, in pixels. */
+export function pictureSide(): yup.NumberSchema<number> {
+  return wholeField().min(1).max(LARGEST_SIDE);
 }

@@ -29,6 +29,7 @@ const recordIsolation = defineOperation({
     reason: optionalTextField(),
   }),
   file: null,
+  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: true },
   upgrades: [],

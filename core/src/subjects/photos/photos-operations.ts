@@ -1,13 +1,9 @@
 import type { WorkOrderId } from '../../kernel/ids';
-import { argsSchema, choiceField, idField, optionalTextField, wholeField } from '../../kernel/schema/fields';
+import { argsSchema, choiceField, idField, optionalTextField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, rowNamed } from '../../operations/operation';
 import { pictureTypes } from '../files/files';
-import { fileField } from '../files/file-field';
+import { fileField, pictureSide } from '../files/file-field';
 import { findOpenWork, newEntry } from '../work/guards';
-
-/** Pixels along one side of the largest picture. */
-const LARGEST_SIDE = 20_000;
-const side = () => wholeField().min(1).max(LARGEST_SIDE);
 
 /** A picture for whoever comes next. Its file is with the server before this is. */
 const addPhoto = defineOperation({
@@ -17,11 +13,12 @@ const addPhoto = defineOperation({
     workOrderId: idField<WorkOrderId>(),
     fileId: fileField(),
     mediaType: choiceField(pictureTypes),
-    width: side(),
-    height: side(),
+    width: pictureSide(),
+    height: pictureSide(),
     caption: optionalTextField(),
   }),
   file: 'fileId',
+  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { caption: 'line' }, keepsTime: true },
   upgrades: [],

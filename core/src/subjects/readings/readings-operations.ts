@@ -12,6 +12,7 @@ const addReading = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), pointId: idField<PointId>(), value: numberField() }),
   file: null,
+  numbered: null,
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
   mend: { fields: { value: 'number' }, keepsTime: true },
   upgrades: [],

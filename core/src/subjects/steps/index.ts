@@ -1,4 +1,5 @@
 export * from './answer-field';
+export * from './question-field';
 export * from './step';
 export * from './steps-entries';
 export * from './steps-errors';

@@ -29,6 +29,7 @@ const answerStep = defineOperation({
     answer: answerField,
   }),
   file: null,
+  numbered: null,
   reads: ({ workOrderId, stepId }, by) => [...readsToBegin(workOrderId, by), rowNamed('steps', stepId)],
   mend: { fields: { answer: 'numberAnswer' }, keepsTime: true },
   upgrades: [],

@@ -17,6 +17,7 @@ const usePart = defineOperation({
     quantity: wholeField(),
   }),
   file: null,
+  numbered: null,
   reads: ({ workOrderId, partId, binId }, by) => [
     ...readsToBegin(workOrderId, by),
     rowNamed('parts', partId),
@@ -42,6 +43,7 @@ const amendPart = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),
   file: null,
+  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
   upgrades: [],

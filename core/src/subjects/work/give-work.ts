@@ -1,7 +1,8 @@
-import type { CrewId, PersonId, WorkOrderId } from '../../kernel/ids';
+import type { CrewId, PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
 import { argsSchema, idField, idListField, optionalIdField } from '../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { accepted, defineOperation, refuse, rowNamed, type Found } from '../../operations/operation';
 import type { Records } from '../../records/records';
+import type { Crew } from '../people/people';
 import { findOwnWork } from './guards';
 import { isOpen } from './states';
 import type { WorkOrder } from './work-order';
@@ -18,6 +19,7 @@ export const giveWork = defineOperation({
     crewId: optionalIdField<CrewId>(),
   }),
   file: null,
+  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: false },
   upgrades: [],
@@ -29,19 +31,30 @@ export const giveWork = defineOperation({
       return refuse('work_order_closed', { number: work.number, state: work.state }, 'workOrderId');
     }
     const people = [...new Set(personIds)];
-    for (const id of people) {
-      const person = await records.get('people', id);
-      if (person?.siteIds.includes(work.siteId) !== true) return refuse('not_found', { what: 'person' }, 'personIds');
-    }
-    if (crewId !== null) {
-      const crew = await records.get('crews', crewId);
-      if (crew?.siteIds.includes(work.siteId) !== true) return refuse('not_found', { what: 'crew' }, 'crewId');
-    }
+    const assignees = await findAssignees(records, work.siteId, people, crewId);
+    if (!assignees.ok) return assignees;
     const previousAssignees = { ...(await everybodyBefore(records, work)), since: context.now };
     await records.put('workOrders', { ...work, personIds: people, crewId, previousAssignees });
     return accepted;
   },
 });
+
+/** Whether people and a crew have a site, and so can be given its work; gives the crew. */
+export async function findAssignees(
+  records: Records,
+  siteId: SiteId,
+  personIds: readonly PersonId[],
+  crewId: CrewId | null,
+): Promise<Found<Crew | null>> {
+  for (const id of personIds) {
+    const person = await records.get('people', id);
+    if (person?.siteIds.includes(siteId) !== true) return refuse('not_found', { what: 'person' }, 'personIds');
+  }
+  if (crewId === null) return { ok: true, value: null };
+  const crew = await records.get('crews', crewId);
+  if (crew?.siteIds.includes(siteId) !== true) return refuse('not_found', { what: 'crew' }, 'crewId');
+  return { ok: true, value: crew };
+}
 
 /** Who has it, and who had it before them: a phone may have been without signal through several givings. */
 async function everybodyBefore(

@@ -10,6 +10,7 @@ export const withdrawEntry = (kinds: EntryKindSet) =>
     roles: ['technician', 'lead', 'storekeeper'],
     schema: argsSchema({ ...onEntry, reason: textField(LONGEST_LINE) }),
     file: null,
+    numbered: null,
     reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
     mend: { fields: { reason: 'line' }, keepsTime: true },
     upgrades: [],

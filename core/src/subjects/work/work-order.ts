@@ -112,4 +112,6 @@ export interface WorkOrder {
   readonly handedBack: { readonly reason: string; readonly by: PersonId; readonly since: Instant } | null;
   /** Who changed the state last, and when that came to be known, which may be long after it was done. */
   readonly lastTransition: { readonly by: PersonId; readonly since: Instant } | null;
+  /** The work order that led to this one. */
+  readonly cameFrom: WorkOrderId | null;
 }

@@ -7,7 +7,7 @@ import type { WorkOrder } from './work-order';
 
 declare module '../../records/table' {
   interface TableTypes {
-    workOrders: { row: WorkOrder; index: 'site' | 'asset' | 'ended' };
+    workOrders: { row: WorkOrder; index: 'site' | 'asset' | 'ended' | 'number' | 'cameFrom' };
     entries: { row: Entry; index: 'site' | 'workOrder' | 'asset' | 'amends' | 'file' };
   }
 }
@@ -19,6 +19,8 @@ const workOrders: TableDefinition<'workOrders'> = {
     asset: (row) => row.assetId,
     /** When it left the open work; open work is left out. */
     ended: endOf,
+    number: (row) => row.number,
+    cameFrom: (row) => row.cameFrom,
   },
   carried: 'whileCurrent',
   isOutlived: (row, now) => !isCarried(row, now),
@@ -42,8 +44,10 @@ const workOrders: TableDefinition<'workOrders'> = {
     },
     {
       to: 6,
-      change: ({ hazardsSince: _, ...row }) =>
-        renaming({ formerly: 'previousAssignees', turned: 'lastTransition' })(row),
+      change: ({ hazardsSince: _, ...row }) => ({
+        ...renaming({ formerly: 'previousAssignees', turned: 'lastTransition' })(row),
+        cameFrom: null,
+      }),
     },
   ],
 };

@@ -5,7 +5,7 @@ import { past } from './003-past';
 import { preparing } from './004-preparing';
 import { permitsAndContacts } from './005-permits-and-contacts';
 import { whoseRowsAre } from './006-whose-rows-are';
-import { knownUntil } from './007-known-until';
+import { numbers } from './007-numbers';
 
 interface Migration {
   readonly name: string;
@@ -20,7 +20,7 @@ const all: readonly Migration[] = [
   preparing,
   permitsAndContacts,
   whoseRowsAre,
-  knownUntil,
+  numbers,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

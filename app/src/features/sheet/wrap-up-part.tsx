@@ -4,7 +4,7 @@ import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { owedBefore, type Owed } from '@oilcan/core/lifecycle';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
-import { canChange, costGroups, type WorkOrder } from '@oilcan/core/work';
+import { canChange, costGroups, isOpen, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay, useOperation } from '../../data/use-operation';
 import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -14,12 +14,14 @@ import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { costGroupWords, counted, owedWords, stateWords } from '../../words/work-words';
-import { HoldSheet } from './hold-sheet';
+import { HoldSheet } from '../lifecycle';
+import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
 import { LocksToTakeOff } from '../isolation';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
+import { mdiChevronRight, mdiClose, mdiPause, mdiPlay, mdiUndo } from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -53,6 +55,11 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
       {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
     >
       <CostLine work={work} />
+      {isOpen(work.state) ? (
+        <View style={sheet.buttons}>
+          <CostItems work={work} />
+        </View>
+      ) : null}
       <LocksToTakeOff work={work} />
       <ClocksToStop work={work} />
       {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
@@ -67,16 +74,18 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
             onPress={() => setAsking('finish')}
           />
         ) : null}
-        {canChange(work.state, 'hold') ? <Button icon="hold" word="Hold" onPress={() => setAsking('hold')} /> : null}
+        {canChange(work.state, 'hold') ? (
+          <Button icon={mdiPause} word="Hold" onPress={() => setAsking('hold')} />
+        ) : null}
         {canChange(work.state, 'resume') ? (
           <Button
-            icon="play"
+            icon={mdiPlay}
             word="Resume"
             onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
           />
         ) : null}
         {isLead && canChange(work.state, 'drop') ? (
-          <Button icon="close" word="Drop this work" onPress={() => setAsking('drop')} />
+          <Button icon={mdiClose} word="Drop this work" onPress={() => setAsking('drop')} />
         ) : null}
       </View>
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
@@ -88,7 +97,7 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
             word="Accept"
             onPress={() => void performOrSay('work.accept', { workOrderId: work.id })}
           />
-          <Button icon="undo" word="Hand back" onPress={() => setAsking('handBack')} />
+          <Button icon={mdiUndo} word="Hand back" onPress={() => setAsking('handBack')} />
         </View>
       ) : null}
       {work.state === 'accepted' || work.state === 'dropped' ? (
@@ -145,7 +154,7 @@ function OwedList({
       {owed.map((each, index) => (
         <Press key={index} onPress={() => onMend(each)} style={[sheet.owed, { borderColor: palette.line }]}>
           <Words style={sheet.owedWords}>{owedWords(each, me, nameOf)}</Words>
-          <Icon name="right" />
+          <Icon path={mdiChevronRight} />
         </Press>
       ))}
     </View>

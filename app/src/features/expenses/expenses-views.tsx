@@ -1,0 +1,61 @@
+import type { ReactElement } from 'react';
+import type { ExpenseContent } from '@oilcan/core/expenses';
+import { formatMoney, parseMoney, typedMoney } from '@oilcan/core/kernel';
+import { piece } from '../../ui/piece';
+import { Picture } from '../photos';
+import type { DockItem } from '../views/dock-item';
+import type { EntryViewsNamed } from '../views/entry-view';
+import type { OperationViewsNamed } from '../views/operation-view';
+import { mdiReceiptTextOutline } from '@mdi/js';
+
+const entries: EntryViewsNamed<'expense'> = {
+  expense: {
+    group: 'costs',
+    say: ({ content }, _names, language) => ({
+      headline: content.words,
+      detail: `Expense ${formatMoney(content.amount, language)}`,
+    }),
+    Picture: ReceiptPicture,
+    amend: {
+      label: 'Amount instead',
+      lines: 1,
+      typed: ({ amount }) => typedMoney(amount),
+      ask: (on, { amount }, typed) => {
+        const instead = parseMoney(typed, amount.currency);
+        if (instead === undefined) return null;
+        return { name: 'expense.amend', args: { ...on, minor: instead.minor }, said: `Now ${typedMoney(instead)}.` };
+      },
+    },
+    past: { many: 'Expenses', line: ({ amount, words }) => `${words}: ${formatMoney(amount, 'en')}` },
+  },
+};
+
+function ReceiptPicture({
+  content,
+  isSmall = false,
+}: {
+  readonly content: ExpenseContent;
+  readonly isSmall?: boolean;
+}): ReactElement | null {
+  if (content.receipt === null) return null;
+  return <Picture content={{ ...content.receipt, caption: `Receipt: ${content.words}` }} isSmall={isSmall} />;
+}
+
+const operations: OperationViewsNamed<'expense.add' | 'expense.amend'> = {
+  'expense.add': { say: ({ words }) => `Expense: ${words}`, fields: { words: 'What for' } },
+  'expense.amend': { say: null, fields: {} },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'expense',
+    word: 'Expense',
+    icon: mdiReceiptTextOutline,
+    key: 'e',
+    place: 'costs',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./expense-sheet').then((module) => module.ExpenseSheet)),
+  },
+];
+
+export const expensesViews = { entries, operations, dock };

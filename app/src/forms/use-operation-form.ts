@@ -1,0 +1,86 @@
+import {
+  useForm,
+  type DefaultValues,
+  type FieldErrors,
+  type FieldValues,
+  type Path,
+  type UseFormReturn,
+} from 'react-hook-form';
+import { readArgs, type Refusal } from '@oilcan/core/operations';
+import { operationNamed, sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
+import { perform } from '../data/store';
+import { useNotice } from '../ui/notice';
+
+interface Options<N extends OperationName, Values extends FieldValues> {
+  readonly operation: N;
+  readonly defaultValues: DefaultValues<Values>;
+  /** What is typed as the operation's arguments, or which field cannot be read and how it is written. */
+  readonly read: (values: Values) => { readonly args: ArgsOf<N> } | Unreadable<Values>;
+  /** The field in which an argument is typed, where its name is another. */
+  readonly fieldOf?: (argument: string) => Path<Values>;
+  /** What is said when it was taken. */
+  readonly said: string | ((args: ArgsOf<N>) => string);
+  readonly onDone: () => void;
+}
+
+interface Unreadable<Values extends FieldValues> {
+  readonly unreadable: Path<Values>;
+  readonly hint: string;
+}
+
+export interface OperationForm<Values extends FieldValues> {
+  readonly form: UseFormReturn<Values>;
+  /** Does the operation with what is typed. */
+  readonly submit: () => void;
+  /** Why it was refused, where that is about no field. */
+  readonly refusal: string | null;
+}
+
+/**
+ * A form that does one operation. What is typed goes through the operation's own schema, so that what a field says is wrong is
+ * what the server would say, in the same words.
+ */
+export function useOperationForm<N extends OperationName, Values extends FieldValues>({
+  operation,
+  defaultValues,
+  read,
+  fieldOf = (argument) => argument as Path<Values>,
+  said,
+  onDone,
+}: Options<N, Values>): OperationForm<Values> {
+  const say = useNotice((state) => state.say);
+  const nameOf = ({ field }: Refusal): Path<Values> | null => {
+    if (field === null) return null;
+    const name = fieldOf(field.split('.')[0] ?? field);
+    return name in (defaultValues as object) ? name : null;
+  };
+  const form = useForm<Values>({
+    defaultValues,
+    resolver: (values) => {
+      const typed = read(values);
+      if ('unreadable' in typed) return invalid(typed.unreadable, typed.hint);
+      const checked = readArgs(operationNamed(operation).schema, typed.args);
+      if (checked.ok) return { values, errors: {} };
+      return invalid(nameOf(checked) ?? 'root', sentenceFor(checked.code, checked.values));
+    },
+  });
+  const submit = form.handleSubmit(async (values) => {
+    const typed = read(values);
+    if ('unreadable' in typed) return;
+    const outcome = await perform(operation, typed.args);
+    if (!outcome.ok) {
+      form.setError(nameOf(outcome) ?? 'root', { message: sentenceFor(outcome.code, outcome.values) });
+      return;
+    }
+    say(typeof said === 'string' ? said : said(typed.args));
+    onDone();
+  });
+  return { form, submit: () => void submit(), refusal: form.formState.errors.root?.message ?? null };
+}
+
+function invalid<Values extends FieldValues>(
+  field: string,
+  message: string,
+): { values: Record<string, never>; errors: FieldErrors<Values> } {
+  return { values: {}, errors: { [field]: { type: 'invalid', message } } as FieldErrors<Values> };
+}

@@ -1,0 +1,53 @@
+import type { FileId } from '../../kernel/ids';
+import type { Money } from '../../kernel/money/money';
+import type { PictureType } from '../files/files';
+import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+
+/** A photo of what was given for the money. */
+export interface Receipt {
+  readonly fileId: FileId;
+  readonly mediaType: PictureType;
+  /** Size in pixels. */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Money that somebody laid out for a job: a taxi, a night, a tool that was hired. */
+export interface ExpenseContent {
+  readonly kind: 'expense';
+  readonly amount: Money;
+  readonly words: string;
+  readonly receipt: Receipt | null;
+}
+
+/** What a past keeps of an expense. */
+export type PastExpense = Pick<ExpenseContent, 'amount' | 'words'>;
+
+declare module '../work/entries' {
+  interface EntryContents {
+    expense: ExpenseContent;
+  }
+}
+
+declare module '../work/entry-kinds' {
+  interface PastKept {
+    expense: PastExpense;
+  }
+}
+
+export const expensesEntries: EntryKindsNamed<'expense'> = {
+  expense: {
+    ...plainEntry,
+    since: 7,
+    file: ({ receipt }) => receipt?.fileId ?? null,
+    amendedBy: 'expense.amend',
+    withdraw: nothingElse,
+    past: {
+      keep: (entries) => entries.map(({ content: { amount, words } }) => ({ amount, words })),
+      at: (_expense, { at, endedAt }) => endedAt ?? at,
+      words: ({ words }) => words,
+    },
+    cost: { group: 'other', amount: ({ amount }) => amount },
+    told: 'an expense',
+  },
+};

@@ -1,0 +1,2 @@
+export * from './expenses-entries';
+export * from './expenses-operations';

@@ -1,0 +1,2 @@
+export * from './numbers';
+export * from './numbers-errors';

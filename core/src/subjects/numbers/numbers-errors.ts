@@ -1,0 +1,11 @@
+import { defineError } from '../../kernel/errors/catalogue';
+
+export const numbersErrors = {
+  number_not_lent: defineError(409, (v) => `The number ${v['number']} was not given to this phone. Record it again.`),
+  number_taken: defineError(409, (v) => `There is a ${v['number']} already. Record it again.`),
+};
+
+type NumbersErrors = typeof numbersErrors;
+declare module '../../kernel/errors/catalogue' {
+  interface ErrorCodes extends NumbersErrors {}
+}

@@ -1,0 +1,2 @@
+export * from './raise-errors';
+export * from './raise-operations';

@@ -1,0 +1,218 @@
+import * as yup from 'yup';
+import {
+  asId,
+  type AssetId,
+  type BinId,
+  type CrewId,
+  type PartId,
+  type PersonId,
+  type StepId,
+  type WorkOrderId,
+} from '../../kernel/ids';
+import {
+  argsSchema,
+  choiceField,
+  idField,
+  idListField,
+  LONGEST_LINE,
+  LONGEST_TEXT,
+  optionalIdField,
+  optionalInstantField,
+  optionalKeyField,
+  optionalTextField,
+  textField,
+  wholeField,
+} from '../../kernel/schema/fields';
+import { parseInstant } from '../../kernel/time/instant';
+import { hasRole } from '../../operations/actor';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  rowNamed,
+  type OperationContext,
+  type Outcome,
+  type Refusal,
+} from '../../operations/operation';
+import type { Records } from '../../records/records';
+import { provisionalNumber } from '../numbers/numbers';
+import type { Asset } from '../plant/plant';
+import { questionField } from '../steps/question-field';
+import type { StepQuestion } from '../steps/step';
+import { findAssignees } from '../work/give-work';
+import { findWorkOfSite } from '../work/guards';
+import { urgencies, workKinds, type KitPart, type KitTool } from '../work/work-order';
+
+const MOST_STEPS = 200;
+const MOST_LINES = 100;
+const MOST_PEOPLE = 50;
+/** A year of one person, in minutes: no job is estimated longer. */
+const LONGEST_ESTIMATE = 365 * 24 * 60;
+
+interface NewStep {
+  readonly text: string;
+  readonly question: StepQuestion;
+}
+
+interface NewHazard {
+  readonly hazard: string;
+  readonly control: string;
+}
+
+function listField<Item>(of: yup.Schema<Item>, limit: number): yup.Schema<readonly Item[]> {
+  return yup
+    .array()
+    .strict()
+    .of(of as yup.Schema<unknown>)
+    .required('Give a list, empty for none.')
+    .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly Item[]>;
+}
+
+const stepField = argsSchema({ text: textField(LONGEST_LINE), question: questionField }) as yup.Schema<NewStep>;
+const hazardField = argsSchema({
+  hazard: textField(LONGEST_LINE),
+  control: textField(LONGEST_LINE),
+}) as yup.Schema<NewHazard>;
+const kitField = argsSchema({
+  partId: idField<PartId>(),
+  binId: idField<BinId>(),
+  quantity: wholeField().min(1),
+  unit: optionalKeyField(),
+}) as yup.Schema<KitPart>;
+const toolField = argsSchema({
+  name: textField(LONGEST_LINE),
+  count: wholeField().min(1).max(1_000),
+}) as yup.Schema<KitTool>;
+
+/**
+ * Makes a work order: on which machine, what is to be done, how soon. Its id is that of the operation. Its number is one that
+ * the server lent to the device, or null where none was left: then the server gives it one.
+ */
+const raiseWork = defineOperation({
+  label: 'this new work order',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    number: optionalKeyField(),
+    assetId: idField<AssetId>(),
+    title: textField(LONGEST_LINE),
+    reason: optionalTextField(LONGEST_TEXT),
+    urgency: choiceField(urgencies),
+    kind: choiceField(workKinds),
+    tradeId: optionalKeyField(),
+    dueAt: optionalInstantField(),
+    estimateMinutes: wholeField().min(0).max(LONGEST_ESTIMATE),
+    steps: listField(stepField, MOST_STEPS),
+    kit: listField(kitField, MOST_LINES),
+    tools: listField(toolField, MOST_LINES),
+    hazards: listField(hazardField, MOST_LINES),
+    personIds: idListField<PersonId>(MOST_PEOPLE, 'Name the people.'),
+    crewId: optionalIdField<CrewId>(),
+    cameFrom: optionalIdField<WorkOrderId>(),
+  }),
+  file: null,
+  numbered: 'workOrder',
+  reads: ({ assetId, cameFrom }) => [rowNamed('assets', assetId), rowNamed('workOrders', cameFrom)],
+  mend: { fields: { title: 'line', reason: 'text' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const asset = await records.get('assets', args.assetId);
+    if (asset === undefined || !context.person.siteIds.includes(asset.siteId)) {
+      return refuse('not_found', { what: 'machine' }, 'assetId');
+    }
+    const possible = await mayRaise(records, args, asset, context);
+    if (!possible.ok) return possible;
+    const number = args.number ?? context.newNumber ?? provisionalNumber('workOrder', context.operationId);
+    const taken = await records.list('workOrders', 'number', number);
+    if (taken.length > 0) return refuse('number_taken', { number }, 'number');
+    const person = await records.get('people', context.person.id);
+    const id = asId<WorkOrderId>(context.operationId);
+    const { title, reason, urgency, kind, estimateMinutes, crewId, cameFrom } = args;
+    await records.put('workOrders', {
+      id,
+      number,
+      siteId: asset.siteId,
+      assetId: asset.id,
+      placeId: asset.placeId,
+      kind,
+      urgency,
+      state: 'ready',
+      title,
+      reason,
+      tradeId: args.tradeId ?? person?.tradeId ?? '',
+      dueAt: args.dueAt === null ? null : parseInstant(args.dueAt),
+      estimateMinutes,
+      personIds: [...new Set(args.personIds)],
+      crewId,
+      previousAssignees: null,
+      hazards: args.hazards.map((hazard, index) => ({ id: `${id}-h${index + 1}`, ...hazard })),
+      kit: [...args.kit],
+      tools: [...args.tools],
+      isolation: [],
+      createdAt: context.at,
+      startedAt: null,
+      finishedAt: null,
+      finishedBy: null,
+      closedAt: null,
+      held: null,
+      handedBack: null,
+      lastTransition: null,
+      cameFrom,
+    });
+    for (const [index, { text, question }] of args.steps.entries()) {
+      await records.put('steps', {
+        id: asId<StepId>(`${id}-s${index + 1}`),
+        siteId: asset.siteId,
+        workOrderId: id,
+        position: index + 1,
+        text,
+        question,
+        answer: null,
+        answeredAt: null,
+      });
+    }
+    return accepted;
+  },
+});
+
+interface Raised {
+  readonly steps: readonly NewStep[];
+  readonly kit: readonly KitPart[];
+  readonly personIds: readonly PersonId[];
+  readonly crewId: CrewId | null;
+  readonly cameFrom: WorkOrderId | null;
+}
+
+/** Whether everything that it names is there, and the person may name it. */
+async function mayRaise(
+  records: Records,
+  { steps, kit, personIds, crewId, cameFrom }: Raised,
+  asset: Asset,
+  context: OperationContext,
+): Promise<Outcome> {
+  const assignees = await findAssignees(records, asset.siteId, personIds, crewId);
+  if (!assignees.ok) return assignees;
+  if (!hasRole(context.person, ['lead'])) {
+    const isMine = personIds.every((id) => id === context.person.id);
+    const isMyCrew = crewId === null || assignees.value?.memberIds.includes(context.person.id) === true;
+    if (!isMine || !isMyCrew) return refuse('not_yours_to_give', {}, isMine ? 'crewId' : 'personIds');
+  }
+  if (cameFrom !== null) {
+    const found = await findWorkOfSite(records, cameFrom, context);
+    if (!found.ok) return { ...found, field: 'cameFrom' };
+  }
+  for (const { partId, binId } of kit) {
+    const bin = await records.get('bins', binId);
+    const isThere = (await records.get('parts', partId)) !== undefined && bin !== undefined;
+    if (!isThere || !context.person.siteIds.includes(bin.siteId)) return notFound('part in this bin', 'kit');
+  }
+  for (const { question } of steps) {
+    if (question.type !== 'number' || question.pointId === null) continue;
+    const point = await records.get('points', question.pointId);
+    if (point?.siteId !== asset.siteId) return notFound('measuring point', 'steps');
+  }
+  return accepted;
+}
+
+const notFound = (what: string, field: string): Refusal => refuse('not_found', { what }, field);
+
+export const raiseOperations = { 'work.raise': raiseWork };
