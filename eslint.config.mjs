@@ -68,7 +68,7 @@ export default tseslint.config(
     },
   },
   // Its tests run on Node, and may call what reads back the application's work.
-  { files: ['app/**/*.test.{ts,tsx}', 'app/src/testing/**'], rules: { 'no-restricted-imports': 'off' } },
+  { files: ['app/**/*.test.{ts,tsx}', 'app/src/**/testing/**'], rules: { 'no-restricted-imports': 'off' } },
   { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
   { files: ['app/*.js'], languageOptions: { sourceType: 'commonjs' } },
   { files: ['jest.config.js'], languageOptions: { sourceType: 'commonjs' } },

@@ -88,7 +88,7 @@ describe('what comes along before it is needed', () => {
       by: asId<PersonId>('bob'),
       since: new Date(Date.now() + 60_000).toISOString() as typeof noon,
     };
-    works.server.write([job('w-1', assetId, { lastTransition })]);
+    await works.server.write([job('w-1', assetId, { lastTransition })]);
     await works.sent();
     await later();
     expect(asked()).toEqual([assetId, assetId]);
@@ -105,7 +105,7 @@ describe('what comes along before it is needed', () => {
     works = await TestWorks.open(rows, lea);
     await later();
     expect(asked()).toEqual([]);
-    works.server.write([job('w-2', pump, { personIds: [bob.id, lea.id] })]);
+    await works.server.write([job('w-2', pump, { personIds: [bob.id, lea.id] })]);
     await works.sent();
     await later();
     expect(asked()).toEqual([pump]);

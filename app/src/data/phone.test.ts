@@ -1,19 +1,22 @@
 import { asId, OilcanError, toMillis, type OperationId } from '@oilcan/core/kernel';
+import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/numbers';
+import type { ArgsOf } from '@oilcan/core/registry';
 import { onHandAfter } from '@oilcan/core/stock';
-import { ann, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
+import { ann, assetId, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
 import { StorageFailed } from './local-database';
 import { MemoryDatabase } from './memory-database';
 import type { Phone } from './phone';
 import { TestPhones } from './testing/phones';
-import type { SmallServer } from './testing/small-server';
+import type { TestServer } from './testing/test-server';
 import { Windows } from './testing/windows';
 
 let phones: TestPhones;
-let server: SmallServer;
-beforeEach(() => {
-  phones = new TestPhones();
+let server: TestServer;
+beforeEach(async () => {
+  phones = await TestPhones.open();
   server = phones.server;
 });
+afterEach(() => server.close());
 
 const onWork = { workOrderId: workId };
 const tick = (position: number) => ({ ...onWork, stepId: aStep(position).id, answer: { type: 'tick' as const } });
@@ -52,8 +55,8 @@ describe('a phone with signal', () => {
   it('fetches everything anew when its scope has changed', async () => {
     const phone = await phones.of(ann);
     await phone.synchronize();
-    server.scope = 'b';
-    server.write([{ table: 'steps', id: aStep(2).id, row: null }]);
+    await server.becomeAnother();
+    await server.write([{ table: 'steps', id: aStep(2).id, row: null }]);
     await phone.synchronize();
     expect(phone.view.peekList('steps', 'workOrder', workId).map(({ position }) => position)).toEqual([1]);
   });
@@ -61,16 +64,16 @@ describe('a phone with signal', () => {
 
 describe('work of others', () => {
   it('is looked up when somebody opens it, and goes with its next change', async () => {
-    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
+    await server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
     const phone = await phones.of(ann);
     await phone.synchronize();
     // The small server gives everything, as one does whose person carried it whole before.
-    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id], title: 'Changed' }))]);
+    await server.write([put('workOrders', aWorkOrder({ personIds: [bob.id], title: 'Changed' }))]);
     await phone.synchronize();
     expect(phone.view.peekAll('steps')).toEqual([]);
     await phone.lookUp(workId);
     expect(phone.view.peekAll('steps')).toHaveLength(2);
-    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id], title: 'Changed again' }))]);
+    await server.write([put('workOrders', aWorkOrder({ personIds: [bob.id], title: 'Changed again' }))]);
     await phone.synchronize();
     expect(phone.view.peekAll('steps')).toEqual([]);
   });
@@ -136,7 +139,7 @@ describe('what the server refuses', () => {
   it('stays with its reason until the person drops it, and is not shown as done', async () => {
     const phone = await phones.of(ann);
     await phone.synchronize();
-    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
+    await server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
     await phone.perform('step.answer', tick(1));
     await phone.synchronize();
     expect(phone.kept).toMatchObject([{ where: 'rejected', refusal: { code: 'work_order_not_yours' } }]);
@@ -150,12 +153,12 @@ describe('what the server refuses', () => {
   it('can be mended and sent again, and keeps the time at which it was made', async () => {
     const phone = await phones.of(ann);
     await phone.synchronize();
-    server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
+    await server.write([put('workOrders', aWorkOrder({ personIds: [bob.id] }))]);
     await phone.perform('note.add', { ...onWork, text: 'seen at noon' });
     await phone.synchronize();
     expect(await phone.mend(idOf(phone), { ...onWork, text: '' })).toMatchObject({ ok: false, field: 'text' });
     expect(whereabouts(phone)).toEqual(['rejected']);
-    server.write([put('workOrders', aWorkOrder({ personIds: [ann.id] }))]);
+    await server.write([put('workOrders', aWorkOrder({ personIds: [ann.id] }))]);
     await phone.synchronize();
     phones.minute = 50;
     expect(await phone.mend(idOf(phone), { ...onWork, text: 'seen before one' })).toEqual({ ok: true });
@@ -316,7 +319,7 @@ describe('a phone that cannot write', () => {
     jest.spyOn(database, 'write').mockRejectedValue(new StorageFailed(isFull));
     expect(await phone.perform('step.answer', tick(1))).toMatchObject({ ok: false, code });
     expect([phone.kept, phone.view.peek('steps', aStep(1).id)?.answer]).toEqual([[], null]);
-    server.write([put('workOrders', aWorkOrder({ title: 'Changed' }))]);
+    await server.write([put('workOrders', aWorkOrder({ title: 'Changed' }))]);
     await phone.synchronize();
     expect(phone.contact).toBe('phone-full');
   });
@@ -359,5 +362,70 @@ describe('a session that ends', () => {
     expect(whereabouts(again)).toEqual(['pending']);
     await again.synchronize();
     expect(server.records.peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);
+  });
+});
+
+describe('numbers', () => {
+  const raised = (title: string): ArgsOf<'work.raise'> => ({
+    number: null,
+    assetId,
+    title,
+    reason: '',
+    urgency: 'week',
+    kind: 'corrective',
+    tradeId: null,
+    dueAt: null,
+    estimateMinutes: 0,
+    steps: [],
+    kit: [],
+    tools: [],
+    hazards: [],
+    personIds: [ann.id],
+    crewId: null,
+    cameFrom: null,
+  });
+  const numbersOn = (phone: Phone): string[] =>
+    phone.view
+      .peekAll('workOrders')
+      .filter(({ title }) => title.startsWith('Found'))
+      .map(({ number }) => number);
+
+  it('are final from the first moment, without signal too, and never another’s', async () => {
+    const [anns, leas] = [await phones.of(ann), await phones.of(lea)];
+    for (const phone of [anns, leas]) await phone.synchronize();
+    server.signal = 'none';
+    for (const phone of [anns, leas])
+      for (const title of ['Found one', 'Found two']) await phone.perform('work.raise', raised(title));
+    const shown = [...numbersOn(anns), ...numbersOn(leas)];
+    expect([new Set(shown).size, shown.every((number) => /^W-\d+$/.test(number))]).toEqual([4, true]);
+    server.signal = 'good';
+    for (const phone of [anns, leas]) await phone.synchronize();
+    expect([anns.kept, leas.kept]).toEqual([[], []]);
+    const there = server.records.peekAll('workOrders').map(({ number }) => number);
+    expect(there).toEqual(expect.arrayContaining(shown));
+  });
+
+  it('that are used up without signal give way to marked ones, until the server gives them', async () => {
+    const phone = await phones.of(ann);
+    await phone.synchronize();
+    server.signal = 'none';
+    for (let count = 0; count <= NUMBERS_AHEAD; count += 1) await phone.perform('work.raise', raised(`Found ${count}`));
+    expect(numbersOn(phone).filter(isProvisional)).toHaveLength(1);
+    server.signal = 'good';
+    await phone.synchronize();
+    await phone.synchronize();
+    expect([phone.kept, numbersOn(phone).filter(isProvisional)]).toEqual([[], []]);
+    expect(new Set(numbersOn(phone)).size).toBe(NUMBERS_AHEAD + 1);
+  });
+
+  it('are kept through a reload, and none is taken twice', async () => {
+    const database = new MemoryDatabase();
+    const phone = await phones.of(ann, database);
+    await phone.synchronize();
+    server.signal = 'none';
+    await phone.perform('work.raise', raised('Found one'));
+    const again = await phones.of(ann, database);
+    await again.perform('work.raise', raised('Found two'));
+    expect(new Set(numbersOn(again)).size).toBe(2);
   });
 });

@@ -2,15 +2,16 @@ import { asId, type FileId } from '@oilcan/core/kernel';
 import { ann, workId } from '@oilcan/core/testing';
 import type { Phone } from './phone';
 import { TestPhones } from './testing/phones';
-import type { SmallServer } from './testing/small-server';
+import type { TestServer } from './testing/test-server';
 
 describe('photos', () => {
   let phones: TestPhones;
-  let server: SmallServer;
-  beforeEach(() => {
-    phones = new TestPhones();
+  let server: TestServer;
+  beforeEach(async () => {
+    phones = await TestPhones.open();
     server = phones.server;
   });
+  afterEach(() => server.close());
 
   const content = new Uint8Array(600 * 1024).fill(7);
   const fileId = asId<FileId>('a'.repeat(64));

@@ -14,7 +14,7 @@ import { readAnswer } from '../data/past/read-answer';
 import type { PastQuestion } from '../data/past/read-past';
 import { openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
 import { Unreachable } from '../data/server-link';
-import { SmallServer } from '../data/testing/small-server';
+import { TestServer } from '../data/testing/test-server';
 import { forgetChoices } from '../ui/kept-choice';
 import { topBarMarks } from '../features/frame/top-bar-marks';
 import { MarksContext } from '../features/page/marks';
@@ -28,9 +28,9 @@ const LATER_MILLISECONDS = 3_600_000;
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1_280, height: 800 };
 
-/** The screens of one person's phone, over a small server in memory. */
+/** The screens of one person's phone, over the real server's synchronization in memory. */
 export class TestWorks {
-  readonly server: SmallServer;
+  readonly server: TestServer;
   /** What `/api/past` gives; nothing for no signal. */
   past = '';
   /** The machines of labels that this phone does not know, and the files of documents. */
@@ -40,8 +40,8 @@ export class TestWorks {
   readonly answers = new Map<string, unknown>();
   readonly questions: { readonly route: string; readonly body: unknown }[] = [];
 
-  private constructor(rows: readonly Change[]) {
-    this.server = new SmallServer(rows, () => instantFromMillis(Date.now()));
+  private constructor(server: TestServer) {
+    this.server = server;
   }
 
   /** An hour after noon, with these rows on the phone. */
@@ -49,7 +49,7 @@ export class TestWorks {
     // Only the time of day is made up: what waits, waits as it does.
     jest.useFakeTimers({ now: toMillis(noon) + LATER_MILLISECONDS, doNotFake: [...timers] });
     localStorage.clear();
-    const works = new TestWorks(rows);
+    const works = new TestWorks(await TestServer.open(rows, () => instantFromMillis(Date.now())));
     globalThis.fetch = works.#answering(person);
     completeBrowser();
     await openPhone();
@@ -63,6 +63,7 @@ export class TestWorks {
     useNotice.getState().clear();
     forgetChoices();
     await signOut();
+    await this.server.close();
     jest.useRealTimers();
   }
 
@@ -88,7 +89,7 @@ export class TestWorks {
   }
 
   /** What the server has, once everything is sent. */
-  async sent(): Promise<SmallServer['records']> {
+  async sent(): Promise<TestServer['records']> {
     await act(async () => synchronize());
     return this.server.records;
   }
@@ -116,7 +117,11 @@ export class TestWorks {
       'POST /api/operations': (_, { body }): Promise<PushAnswer> =>
         link.push((JSON.parse(String(body)) as { operations: Operation[] }).operations),
       'GET /api/sync': ({ searchParams }) =>
-        link.pull(Number(searchParams.get('since')), false, searchParams.get('device') ?? ''),
+        link.pull(
+          Number(searchParams.get('since')),
+          searchParams.get('filling') === 'true',
+          searchParams.get('device'),
+        ),
       'GET /api/past': () => Promise.resolve(JSON.parse(this.past)),
     };
     return async (input, init = {}) => {

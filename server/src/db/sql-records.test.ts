@@ -1,13 +1,13 @@
 import { tableNamed, tableNames } from '@oilcan/core/registry';
 import { aStep, workId, describeRecords } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
-import { openDatabase } from '../database/open-database';
+import { freshDatabase } from '../testing/fresh-database';
 import { currentRevision } from './revisions';
 import { SqlRecords, sqlName } from './sql-records';
 
 let database: Knex;
 beforeAll(async () => {
-  database = await openDatabase(':memory:');
+  database = await freshDatabase();
 });
 afterAll(() => database.destroy());
 

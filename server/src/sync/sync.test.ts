@@ -1,7 +1,8 @@
 import { addMinutes, asId, type OperationId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
-import type { PullAnswer } from '@oilcan/core/sync';
+import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
+import type { LightMyRequestResponse } from 'fastify';
 import {
   anOperation,
   ann,
@@ -333,5 +334,39 @@ describe('news', () => {
 
   it('is not told to strangers', async () => {
     expect((await works.ask(null, { url: '/api/news' })).statusCode).toBe(401);
+  });
+});
+
+describe('a phone of the version before', () => {
+  const expense = anOperation('expense.add', {
+    workOrderId: workId,
+    minor: 1_250,
+    currency: 'EUR',
+    words: 'Taxi',
+    receipt: null,
+  });
+  const pullAs = async (query: string, since = 0): Promise<LightMyRequestResponse> =>
+    works.ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&${query}` });
+  const before = PROTOCOL.newest - 1;
+
+  it('goes on working, and does not hear of what it cannot know', async () => {
+    await works.push(cookie, [expense]);
+    const older = await pullAs(`protocol=${before}`);
+    expect([older.statusCode, idsIn(older.json<PullAnswer>(), 'entries')]).toEqual([200, []]);
+    expect(idsIn((await pullAs(`protocol=${PROTOCOL.newest}`)).json<PullAnswer>(), 'entries')).toEqual([expense.id]);
+    const sent = { protocol: before, operations: [anOperation('note.add', { workOrderId: workId, text: 'Dry' })] };
+    const answer = await works.ask(cookie, { method: 'POST', url: '/api/operations', payload: sent });
+    expect(codesOf(answer)).toEqual(['accepted']);
+  });
+
+  it('fetches what it could not know before once it is brought up to date', async () => {
+    const older = (await pullAs(`protocol=${before}`)).json<PullAnswer>();
+    expect((await works.pull(cookie)).scope).not.toBe(older.scope);
+  });
+
+  it('is refused only when it could read nothing any more', async () => {
+    expect((await pullAs(`protocol=${PROTOCOL.oldest - 1}`)).statusCode).toBe(426);
+    expect((await pullAs(`protocol=${PROTOCOL.newest + 1}`)).statusCode).toBe(426);
+    expect((await pullAs(`protocol=${PROTOCOL.newest + 1}&oldest=${PROTOCOL.newest}`)).statusCode).toBe(200);
   });
 });

@@ -25,7 +25,7 @@ import {
   someSettings,
 } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
-import { openDatabase } from '../database/open-database';
+import { freshDatabase } from '../testing/fresh-database';
 import { audiencesOf, SqlRecords } from '../db/sql-records';
 import { pull, readWork } from './pull';
 
@@ -134,7 +134,7 @@ function workOf(siteId: SiteId): WorkOrderId {
 let database: Knex;
 let samsRows: ReadonlyMap<TableName, Row>;
 beforeAll(async () => {
-  database = await openDatabase(':memory:');
+  database = await freshDatabase();
   samsRows = new Map(tableNames.map((table) => [table, rowOf[table](otherSite, sam)]));
   await database.transaction((transaction) =>
     new SqlRecords(transaction).write([...samsRows].map(([table, row]) => put(table, row as never))),

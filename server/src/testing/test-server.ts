@@ -11,8 +11,8 @@ import { foldName } from '../accounts/accounts';
 import { hashPassword } from '../accounts/passwords';
 import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
-import { openDatabase } from '../database/open-database';
 import { SqlRecords } from '../db/sql-records';
+import { freshDatabase } from './fresh-database';
 import { notePast, worksTouchedBy } from '../past/note-past';
 
 export const PASSWORD = 'correct horse';
@@ -34,7 +34,7 @@ export async function startTestServer(
   rows: readonly Change[] = smallWorks(),
   config: Partial<ServerConfig> = {},
 ): Promise<TestServer> {
-  const database = await openDatabase(':memory:');
+  const database = await freshDatabase();
   const filesRoot = await mkdtemp(join(tmpdir(), 'oilcan-files-'));
   await database.transaction(async (transaction) => {
     await new SqlRecords(transaction).write(rows);

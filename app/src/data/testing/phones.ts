@@ -4,19 +4,29 @@ import { ann, aStep, bob, newOperationId, smallWorks } from '@oilcan/core/testin
 import { MemoryDatabase } from '../memory-database';
 import { noOtherWindows, type OtherWindows } from '../other-windows';
 import { Phone } from '../phone';
-import { SmallServer } from './small-server';
+import { TestServer } from './test-server';
 
 const NOON = Date.parse('2026-11-23T11:00:00Z');
 
-/** A small server, phones on it, and the time. */
+/** A server, phones on it, and the time. */
 export class TestPhones {
   /** Minutes after noon, by the server's clock. */
   minute = 0;
   /** By how many the phones are ahead of it. */
   minutesAhead = 0;
-  readonly server = new SmallServer(smallWorks({ personIds: [ann.id, bob.id] }, [aStep(1), aStep(2)]), () =>
-    instantFromMillis(NOON + this.minute * 60_000),
-  );
+  readonly server: TestServer;
+
+  private constructor(server: TestServer) {
+    this.server = server;
+  }
+
+  static async open(): Promise<TestPhones> {
+    const rows = smallWorks({ personIds: [ann.id, bob.id] }, [aStep(1), aStep(2)]);
+    const clock = { now: () => instantFromMillis(NOON) };
+    const phones = new TestPhones(await TestServer.open(rows, () => clock.now()));
+    clock.now = () => instantFromMillis(NOON + phones.minute * 60_000);
+    return phones;
+  }
 
   /** A phone with its person signed in. */
   async of(person: Person, database = new MemoryDatabase(), others: OtherWindows = noOtherWindows): Promise<Phone> {

@@ -44,7 +44,7 @@ const notice = (kind: NoticeKind, minutes: number, personId = ann.id): Change =>
     seenAt: null,
   });
 const come = async (...changes: readonly Change[]): Promise<void> => {
-  works.server.write(changes);
+  await works.server.write(changes);
   await works.sent();
 };
 

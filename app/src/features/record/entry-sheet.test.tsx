@@ -15,7 +15,7 @@ const open = async <N extends OperationName>(name: N, args: ArgsOf<N>, by = ann,
   works = await TestWorks.open(smallWorks({ state: 'underway', personIds: [ann.id, bob.id] }));
   const operation = anOperation(name, args, { by: by.id });
   const { changes } = await applyOperation(works.server.records, operation, by, noon);
-  works.server.write(changes);
+  await works.server.write(changes);
   await works.sent();
   const Shown = () => {
     const entry = useRow('entries', operation.id);

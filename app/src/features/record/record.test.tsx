@@ -26,7 +26,7 @@ describe('the record', () => {
       expect.stringMatching(/^2 pcs Seal/),
       expect.stringMatching(/^Bearing is blue/),
     ]);
-    expect(words()).toContain('3 entries · 30 min · €106.40');
+    expect(words()).toContain('3 entries · 30 min · €76.40');
   });
 
   it('keeps what was amended readable beside what holds now', async () => {

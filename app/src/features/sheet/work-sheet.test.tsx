@@ -136,7 +136,7 @@ describe('the sheet', () => {
   it('looks up work that this phone does not carry, and says when it cannot', async () => {
     const old = asId<WorkOrderId>('w-9');
     works = await TestWorks.open(smallWorks());
-    works.server.records.change([put('workOrders', aWorkOrder({ id: old, number: 'W-9', title: 'Old job' }))]);
+    await works.server.write([put('workOrders', aWorkOrder({ id: old, number: 'W-9', title: 'Old job' }))]);
     await works.show(<WorkSheet workOrderId={old} />);
     expect(words()).toContain('Old job');
     await works.close();

@@ -1,7 +1,20 @@
 import type { BinId, PartId } from '@oilcan/core/kernel';
 import { stockLevelId } from '@oilcan/core/stock';
 import { screen } from '@testing-library/react';
-import { aBin, aLevel, aPart, aPastJob, aSite, binId, otherSite, partId, put, smallWorks } from '@oilcan/core/testing';
+import {
+  aBin,
+  aLevel,
+  aPart,
+  aPastJob,
+  aPerson,
+  aSite,
+  binId,
+  otherSite,
+  partId,
+  put,
+  site,
+  smallWorks,
+} from '@oilcan/core/testing';
 import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
 import { PartSheet } from './part-sheet';
 
@@ -113,12 +126,15 @@ describe('parts of other sites and parts on two lines', () => {
 
   it('offers bins of the job’s site first, says which others are elsewhere, and names no bin “undefined”', async () => {
     await works.close();
-    works = await TestWorks.open([
+    const ofBoth = aPerson({ siteIds: [site, otherSite] });
+    const rows = [
       ...smallWorks({ kit: [{ partId, binId: unseen, quantity: 1_000, unit: null }] }),
+      put('people', ofBoth),
       put('sites', aSite({ id: otherSite, name: 'Valley' })),
       put('bins', aBin({ id: elsewhere, label: 'V-01', siteId: otherSite })),
       there(elsewhere),
-    ]);
+    ];
+    works = await TestWorks.open(rows, ofBoth);
     await open();
     expect(words()).toContain('0 pcs in a bin of another site');
     expect(words()).not.toContain('undefined');

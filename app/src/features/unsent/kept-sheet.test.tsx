@@ -18,7 +18,7 @@ const refusedForAnn = async (): Promise<void> => {
   works.server.signal = 'none';
   await perform('part.use', { ...onWork, partId, binId, quantity: 3_000 });
   const bobs = anOperation('part.use', { ...onWork, partId, binId, quantity: 7_000 }, { by: bob.id });
-  works.server.write((await applyOperation(works.server.records, bobs, bob, noon)).changes);
+  await works.server.write((await applyOperation(works.server.records, bobs, bob, noon)).changes);
   works.server.signal = 'good';
   await works.sent();
   await works.show(

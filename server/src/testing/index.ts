@@ -1,0 +1,7 @@
+/** The server's side of synchronization without its routes, for tests of any package; never part of what ships. */
+export { SqlRecords, sqlName } from '../db/sql-records';
+export { mayNameFile, noteFile } from '../files/known-files';
+export { numbersOf } from '../numbers/lend-numbers';
+export { pull, readWork } from '../sync/pull';
+export { push } from '../sync/push';
+export { freshDatabase } from './fresh-database';
