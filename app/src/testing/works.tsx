@@ -1,5 +1,4 @@
-import { TextDecoder, TextEncoder } from 'node:util';
-import { act, cleanup, configure, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, configure, render } from '@testing-library/react';
 import type { ReactElement, ReactNode } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { asId, instantFromMillis, OilcanError, toMillis, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
@@ -10,8 +9,6 @@ import { statusFor } from '@oilcan/core/registry';
 import type { PushAnswer } from '@oilcan/core/sync';
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
-import { readAnswer } from '../data/past/read-answer';
-import type { PastQuestion } from '../data/past/read-past';
 import { openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
 import { Unreachable } from '../data/server-link';
 import { TestServer } from '../data/testing/test-server';
@@ -19,6 +16,8 @@ import { forgetChoices } from '../ui/kept-choice';
 import { topBarMarks } from '../features/frame/top-bar-marks';
 import { MarksContext } from '../features/page/marks';
 import { useNotice } from '../ui/notice';
+import { settled } from './hands';
+import { completeBrowser, timersButClocks } from './pretend-browser';
 import { ThemeProvider } from '../ui/theme';
 
 // A missing piece is named; the whole page with it says less.
@@ -47,7 +46,7 @@ export class TestWorks {
   /** An hour after noon, with these rows on the phone. */
   static async open(rows: readonly Change[], person: Person = ann): Promise<TestWorks> {
     // Only the time of day is made up: what waits, waits as it does.
-    jest.useFakeTimers({ now: toMillis(noon) + LATER_MILLISECONDS, doNotFake: [...timers] });
+    jest.useFakeTimers({ now: toMillis(noon) + LATER_MILLISECONDS, doNotFake: [...timersButClocks] });
     localStorage.clear();
     const works = new TestWorks(await TestServer.open(rows, () => instantFromMillis(Date.now())));
     globalThis.fetch = works.#answering(person);
@@ -155,96 +154,10 @@ export class TestWorks {
   }
 }
 
-/** What the browser that tests have is without. */
-function completeBrowser(): void {
-  AbortSignal.timeout = () => new AbortController().signal;
-  performance.getEntriesByName = () => [];
-  performance.mark = () => ({}) as PerformanceMark;
-  globalThis.Worker = TestWorker as unknown as typeof Worker;
-  Object.assign(globalThis, { TextDecoder, TextEncoder, matchMedia: () => ({ matches: false }) });
-}
-
-/** Works in this process, on the same thread. */
-class TestWorker {
-  readonly #name: string;
-  #onMessage: (event: { readonly data: unknown }) => void = () => undefined;
-
-  constructor(path: string) {
-    this.#name = path;
-  }
-
-  addEventListener(what: string, listener: (event: { readonly data: unknown }) => void): void {
-    if (what === 'message') this.#onMessage = listener;
-  }
-
-  postMessage(question: unknown): void {
-    if (this.#name !== '/workers/past.js') throw new Error(`Nobody does ${this.#name} here.`);
-    queueMicrotask(() => {
-      const { jobs, modes, ...said } = readAnswer(question as PastQuestion);
-      this.#onMessage({ data: said });
-      this.#onMessage({ data: { jobs, modes } });
-    });
-  }
-
-  terminate(): void {
-    this.#onMessage = () => undefined;
-  }
-}
-
-/** All but the clocks. */
-const timers = [
-  'hrtime',
-  'nextTick',
-  'queueMicrotask',
-  'requestAnimationFrame',
-  'cancelAnimationFrame',
-  'requestIdleCallback',
-  'cancelIdleCallback',
-  'setImmediate',
-  'clearImmediate',
-  'setInterval',
-  'clearInterval',
-  'setTimeout',
-  'clearTimeout',
-] as const;
-
 function answered(status: number, body: unknown): Response {
   const text = JSON.stringify(body);
   const ok = status < 400;
   return { ok, status, text: () => Promise.resolve(text) } as Response;
-}
-
-/** Presses what has this name, and waits for what comes of it. */
-export async function press(name: string | RegExp, role = 'button'): Promise<void> {
-  const [found] = screen.queryAllByRole(role, { name: isCalled(name) });
-  if (found === undefined) throw new Error(`There is no ${role} “${String(name)}” among: ${namesOf(role).join(', ')}`);
-  fireEvent.click(found);
-  await settled();
-}
-
-/** Types into the field with this label. */
-export async function type(label: string | RegExp, text: string): Promise<void> {
-  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
-  await settled();
-}
-
-/** What one press sets off takes no more than these: kept, sent, answered, drawn. */
-const TURNS = 4;
-
-/** Lets everything happen that waits for nothing but its turn. */
-async function settled(): Promise<void> {
-  for (let turn = 0; turn < TURNS; turn += 1) await act(() => new Promise((resolve) => setTimeout(resolve)));
-}
-
-/** All the words on the screen, with plain spaces. */
-export function words(): string {
-  return plain(document.body.textContent);
-}
-
-/** Whether there is something of this role and name, and it can be pressed. */
-export function canPress(name: string | RegExp, role = 'button'): boolean {
-  const [found] = screen.queryAllByRole(role, { name: isCalled(name) });
-  return found !== undefined && found.getAttribute('aria-disabled') !== 'true';
 }
 
 /** Draws with the work order that everything here is about, as it stands. */
@@ -252,17 +165,6 @@ export function OnWork({ children }: { readonly children: (work: WorkOrder) => R
   const work = useRow('workOrders', workId);
   return work === undefined ? null : children(work);
 }
-
-/** By its whole name, whatever its spaces are, or by a part of it. */
-const isCalled =
-  (name: string | RegExp) =>
-  (given: string): boolean =>
-    typeof name === 'string' ? plain(given) === name : name.test(plain(given));
-
-const namesOf = (role: string): string[] =>
-  screen.queryAllByRole(role).map((each) => plain(each.getAttribute('aria-label') ?? each.textContent));
-
-const plain = (text: string | null): string => (text ?? '').replace(/\s+/g, ' ').trim();
 
 /** What this phone answers for, and where it is. */
 export function kept(): string[] {

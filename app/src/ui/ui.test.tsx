@@ -1,6 +1,7 @@
 import { act } from '@testing-library/react';
 import { smallWorks } from '@oilcan/core/testing';
-import { press, TestWorks, words } from '../testing/works';
+import { press, words } from '../testing/hands';
+import { TestWorks } from '../testing/works';
 import { FailedScreen } from './failed-screen';
 import { piece } from './piece';
 import { Words } from './words';

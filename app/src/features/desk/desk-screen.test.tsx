@@ -3,7 +3,8 @@ import { addMinutes, asId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { anEntry, ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { press, TestWorks, words } from '../../testing/works';
+import { press, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { perform } from '../../data/store';
 import { DeskScreen } from './desk-screen';
 

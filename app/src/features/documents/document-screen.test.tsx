@@ -1,7 +1,8 @@
 import type { AssetDocument } from '@oilcan/core/documents';
 import { assetId, put, site, smallWorks } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
-import { press, TestWorks, words } from '../../testing/works';
+import { press, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { DocumentList } from './document-list';
 import { DocumentScreen } from './document-screen';
 

@@ -1,6 +1,7 @@
 import { standingOf } from '@oilcan/core/work';
 import { smallWorks, workId } from '@oilcan/core/testing';
-import { OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { RecordList } from '../record/record';
 import { WrapUpPart } from '../sheet/wrap-up-part';
 import { ExpenseSheet } from './expense-sheet';

@@ -4,7 +4,8 @@ import { ann, aPerson, lea, noon, otherSite, put, site, smallWorks, workId, aSit
 import { listenForInstall } from '../../data/install';
 import { perform, usePhone } from '../../data/store';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { useLighting } from '../../ui/lighting';
 import { Words } from '../../ui/words';
 import { Frame } from './frame';

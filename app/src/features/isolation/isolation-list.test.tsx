@@ -1,6 +1,7 @@
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, lea, smallWorks } from '@oilcan/core/testing';
-import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { IsolationList, LocksToTakeOff } from './isolation-list';
 
 const isolation: WorkOrder['isolation'] = [

@@ -2,7 +2,8 @@ import { asId, type BinId, type StoreId, type WorkOrderId } from '@oilcan/core/k
 import type { KitList } from '@oilcan/core/kit-list';
 import { stockLevelId } from '@oilcan/core/stock';
 import { aBin, aLevel, ann, aWorkOrder, binId, bob, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
-import { canPress, press, TestWorks, words } from '../../testing/works';
+import { canPress, press, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { KitListScreen } from './kit-list-screen';
 
 const needing = (id: string, quantity: number, tools: readonly string[] = []) =>

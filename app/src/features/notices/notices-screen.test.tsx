@@ -3,7 +3,8 @@ import type { Notice } from '@oilcan/core/notices';
 import type { Change } from '@oilcan/core/records';
 import { ann, bob, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, words } from '../../testing/works';
+import { canPress, press, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { NoticesMark } from './notices-mark';
 import { NoticesScreen } from './notices-screen';
 

@@ -1,6 +1,7 @@
 import { smallWorks } from '@oilcan/core/testing';
 import type { Label } from '../../paper/label-formats';
-import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { LabelSheetForm } from './label-sheet-form';
 import { makePaper } from './make-paper';
 import { PaperSheet } from './paper-sheet';

@@ -23,7 +23,8 @@ import {
 import { saveFile } from '../../data/save-file';
 import { httpLink } from '../../data/http-link';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, type as typeInto, words } from '../../testing/works';
+import { canPress, press, type as typeInto, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { WorkSheet } from '../sheet/work-sheet';
 import { PastScreen, PlacePastScreen } from './past-screen';
 

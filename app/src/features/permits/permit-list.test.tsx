@@ -2,7 +2,8 @@ import { addMinutes } from '@oilcan/core/kernel';
 import type { Permit } from '@oilcan/core/permits';
 import type { Contact } from '@oilcan/core/plant';
 import { assetId, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
-import { canPress, OnWork, TestWorks, words } from '../../testing/works';
+import { canPress, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { PermitList } from './permit-list';
 import { WorkSheet } from '../sheet/work-sheet';
 

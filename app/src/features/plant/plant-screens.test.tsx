@@ -2,7 +2,8 @@ import { screen } from '@testing-library/react';
 import { addMinutes, asId, type AssetId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
 import { anAsset, aPoint, assetId, aWorkOrder, lea, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { AssetScreen } from './asset-screen';
 import { PlantScreen } from './plant-screen';
 

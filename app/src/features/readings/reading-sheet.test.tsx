@@ -1,7 +1,8 @@
 import { asId, type AssetId, type PointId } from '@oilcan/core/kernel';
 import { standingOf } from '@oilcan/core/work';
 import { anAsset, aPoint, assetId, noon, put, smallWorks, workId } from '@oilcan/core/testing';
-import { canPress, OnWork, press, TestWorks, words } from '../../testing/works';
+import { canPress, press, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { ReadingSheet } from './reading-sheet';
 
 let works: TestWorks;

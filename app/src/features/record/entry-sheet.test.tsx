@@ -2,7 +2,8 @@ import { addMinutes } from '@oilcan/core/kernel';
 import { applyOperation, type ArgsOf, type OperationName } from '@oilcan/core/registry';
 import { ann, anOperation, binId, bob, noon, partId, smallWorks, workId } from '@oilcan/core/testing';
 import { useRow } from '../../data/store';
-import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { EntrySheet } from './entry-sheet';
 
 const onWork = { workOrderId: workId };

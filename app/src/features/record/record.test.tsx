@@ -2,7 +2,8 @@ import { screen } from '@testing-library/react';
 import { addMinutes } from '@oilcan/core/kernel';
 import { ann, binId, noon, partId, smallWorks, workId } from '@oilcan/core/testing';
 import { perform } from '../../data/store';
-import { OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { RecordList } from './record';
 
 const onWork = { workOrderId: workId };

@@ -3,7 +3,8 @@ import type { Change } from '@oilcan/core/records';
 import { anAsset, ann, assetId, noon, put, site, smallWorks } from '@oilcan/core/testing';
 import { camera, ScannerFailed, type ScannerTrouble } from '../../data/scanner/scanner';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { ScanScreen } from './scan-screen';
 
 const start = jest.spyOn(camera, 'start');

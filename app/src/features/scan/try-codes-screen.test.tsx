@@ -3,7 +3,8 @@ import { asId, type StoreId } from '@oilcan/core/kernel';
 import { readCode } from '@oilcan/core/plant';
 import { put, site, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { press, TestWorks } from '../../testing/works';
+import { press } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { TryCodesScreen } from './try-codes-screen';
 
 // It draws with a canvas, which there is none of here.

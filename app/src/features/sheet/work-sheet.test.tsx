@@ -3,7 +3,8 @@ import { addMinutes, asId, instantFromMillis, type WorkOrderId } from '@oilcan/c
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, aStep, aWorkOrder, bob, lea, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { WorkSheet } from './work-sheet';
 
 const hazards: WorkOrder['hazards'] = [

@@ -3,7 +3,8 @@ import { addMinutes } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
 import { ann, aStep, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { perform } from '../../data/store';
-import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { WorkPart } from '../steps/work-part';
 import { WrapUpPart } from './wrap-up-part';
 

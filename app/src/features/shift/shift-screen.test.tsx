@@ -3,7 +3,8 @@ import { addMinutes, asId, type SiteId, type WorkOrderId } from '@oilcan/core/ke
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, anAsset, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { canPress, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { give } from '../keys/commands';
 import { ShiftScreen } from './shift-screen';
 

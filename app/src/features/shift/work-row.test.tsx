@@ -17,7 +17,8 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import { perform } from '../../data/store';
-import { OnWork, TestWorks, words } from '../../testing/works';
+import { words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { WorkRow } from './work-row';
 
 const onOpen = jest.fn();

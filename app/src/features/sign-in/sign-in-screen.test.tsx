@@ -5,7 +5,8 @@ import { httpLink } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
 import { signOut, usePhone } from '../../data/store';
 import { visited } from '../../testing/router';
-import { press, TestWorks, type, words } from '../../testing/works';
+import { press, type, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { SignInScreen } from './sign-in-screen';
 
 let works: TestWorks;

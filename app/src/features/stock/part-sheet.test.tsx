@@ -15,7 +15,8 @@ import {
   site,
   smallWorks,
 } from '@oilcan/core/testing';
-import { canPress, OnWork, press, TestWorks, type, words } from '../../testing/works';
+import { canPress, press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
 import { PartSheet } from './part-sheet';
 
 const oilId = 'oil' as PartId;

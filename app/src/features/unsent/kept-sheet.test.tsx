@@ -1,7 +1,8 @@
 import { binId, bob, partId, smallWorks, ann, anOperation, workId, noon } from '@oilcan/core/testing';
 import { applyOperation } from '@oilcan/core/registry';
 import { perform } from '../../data/store';
-import { kept, press, TestWorks, type, words } from '../../testing/works';
+import { press, type, words } from '../../testing/hands';
+import { kept, TestWorks } from '../../testing/works';
 import { KeptSheet } from './kept-sheet';
 import { SentMark } from './sent-mark';
 

@@ -1,0 +1,47 @@
+import { money } from '@oilcan/core/kernel';
+import { ann, aPart, aPoint, aBin, aStep, binId, noon, partId, pointId, anEntry } from '@oilcan/core/testing';
+import type { EntryContent } from '@oilcan/core/work';
+import { entryWords } from './entry-words';
+
+describe('entries in words', () => {
+  const names = {
+    person: () => ann,
+    part: () => aPart(),
+    bin: () => aBin(),
+    point: () => aPoint(),
+    step: () => aStep(3, { type: 'verdict' }),
+    isolationPoint: () => 'Main switch',
+  };
+  const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));
+  it.each<[EntryContent, string, string]>([
+    [
+      {
+        kind: 'labor',
+        personId: ann.id,
+        startedAt: noon,
+        minutes: 90,
+        timeType: 'regular',
+        rate: null,
+        cost: money(8_100, 'EUR'),
+      },
+      '1\u00a0h\u00a030 of work',
+      'Regular · €81.00',
+    ],
+    [
+      { kind: 'part', partId, binId, quantity: 2_000, unitPrice: money(3_820, 'EUR'), cost: money(7_640, 'EUR') },
+      '2 pcs Seal',
+      'SEAL-70, bin C-04 · €76.40',
+    ],
+    [{ kind: 'reading', pointId, value: 76, level: 'alert' }, 'Oil temperature 76 °C', 'Beyond alert'],
+    [
+      { kind: 'answer', stepId: aStep(3).id, answer: { type: 'verdict', outcome: 'faulty' } },
+      'Step 3',
+      'Step 3, Faulty',
+    ],
+    [{ kind: 'answer', stepId: aStep(3).id, answer: null }, 'Step 3', 'Step 3, undone'],
+    [{ kind: 'state', from: 'underway', to: 'held', reason: 'part' }, 'Held', 'Waiting for a part'],
+    [{ kind: 'withdrawal', reason: 'twice' }, 'Taken back', 'twice'],
+  ])('%j', (content, headline, detail) => {
+    expect(words(content)).toEqual([headline, detail]);
+  });
+});

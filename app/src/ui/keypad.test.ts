@@ -1,0 +1,20 @@
+import { readNumber } from '../words/read-number';
+import { typed } from './keypad';
+
+describe('numbers on the keypad', () => {
+  it('are typed key by key', () => {
+    expect(['7', '3', '.', '.', '5', 'erase', '4', '±'].reduce(typed, '')).toBe('-73.4');
+    expect(typed('123456789012', '3')).toBe('123456789012');
+  });
+
+  it.each([
+    ['', null],
+    ['-', null],
+    ['.', null],
+    ['7.', 7],
+    ['.5', 0.5],
+    ['-3.2', -3.2],
+  ])('%j is %p', (text, value) => {
+    expect(readNumber(text)).toBe(value);
+  });
+});
