@@ -13,6 +13,7 @@ import type { Knex } from 'knex';
 import { noteAssignments } from './assignments';
 import { insertRows } from './insert-rows';
 import { takeRevisions } from './revisions';
+import { runAmong, runnerOf, type Run } from './statements';
 
 /** A row of any record table as SQL holds it. */
 export interface StoredRow {
@@ -21,9 +22,15 @@ export interface StoredRow {
   readonly body: string;
 }
 
+const sqlNames = new Map<string, string>();
+
 /** `workOrders` as SQL names it: `work_orders`. */
 export function sqlName(name: string): string {
-  return name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+  const known = sqlNames.get(name);
+  if (known !== undefined) return known;
+  const made = name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+  sqlNames.set(name, made);
+  return made;
 }
 
 const tableBySqlName = new Map(tableNames.map((name) => [sqlName(name), name]));
@@ -64,8 +71,15 @@ export class SqlRecords implements Records {
   /** Whom what was written concerns. */
   readonly #audience = new Set<Audience>();
 
+  #runner: Promise<Run> | undefined;
+
   constructor(transaction: Knex.Transaction) {
     this.#transaction = transaction;
+  }
+
+  get #run(): Promise<Run> {
+    this.#runner ??= runnerOf(this.#transaction);
+    return this.#runner;
   }
 
   get audience(): ReadonlySet<Audience> {
@@ -73,23 +87,23 @@ export class SqlRecords implements Records {
   }
 
   async get<T extends TableName>(table: T, id: string): Promise<Tables[T] | undefined> {
-    const stored = await this.#transaction<StoredRow>(sqlName(table)).where('id', id).first('body');
-    return stored === undefined ? undefined : readRow(table, stored as StoredRow);
+    const run = await this.#run;
+    const [stored] = await run<StoredRow>(`SELECT body FROM ${sqlName(table)} WHERE id = ?`, [id]);
+    return stored === undefined ? undefined : readRow(table, stored);
   }
 
   /** The rows with these ids, those that exist, in no order. */
   async getMany<T extends TableName>(table: T, ids: readonly string[]): Promise<Tables[T][]> {
-    const stored: StoredRow[] = await this.#transaction(sqlName(table))
-      .whereIn('id', [...ids])
-      .select('body');
+    const name = sqlName(table);
+    const among = (places: string): string => `SELECT body FROM ${name} WHERE id IN (${places})`;
+    const stored = await runAmong<StoredRow>(await this.#run, ids, among);
     return stored.map((each) => readRow(table, each));
   }
 
   async list<T extends TableName>(table: T, index: IndexName<T>, key: string): Promise<readonly Tables[T][]> {
-    const stored: StoredRow[] = await this.#transaction(sqlName(table))
-      .where(sqlName(index), key)
-      .orderBy('id')
-      .select('body');
+    const run = await this.#run;
+    const text = `SELECT body FROM ${sqlName(table)} WHERE ${sqlName(index)} = ? ORDER BY id`;
+    const stored = await run<StoredRow>(text, [key]);
     return stored.map((each) => readRow(table, each));
   }
 
@@ -106,7 +120,7 @@ export class SqlRecords implements Records {
     if (changes.length === 0) return;
     const losses = await this.#lossesOf(changes);
     const count = changes.length + losses.size;
-    let revision = (await takeRevisions(this.#transaction, count)) - count;
+    let revision = (await takeRevisions(await this.#run, count)) - count;
     const byTable = new Map<TableName, (Change & { revision: number })[]>();
     for (const change of changes) {
       const losing = losses.get(`${change.table}/${change.id}`);
@@ -143,7 +157,7 @@ export class SqlRecords implements Records {
       JSON.stringify(row),
       ...indexes.map(([, keyOf]) => (row === null ? null : keyOf(row))),
     ]);
-    await insertRows(this.#transaction, sqlName(table), columns, rows, 'id');
+    await insertRows(await this.#run, sqlName(table), columns, rows, 'id');
     const works = puts.flatMap((change) => (change.table === 'workOrders' && change.row !== null ? [change.row] : []));
     if (works.length > 0) await noteAssignments(this.#transaction, works);
   }
@@ -173,10 +187,12 @@ export class SqlRecords implements Records {
   async #forgetRemovals(table: TableName, puts: readonly Change[]): Promise<void> {
     if (tableNamed(table).audienceIsFixed) return;
     const rows = new Map(puts.map(({ id, row }) => [id, row]));
-    const gone: { id: string; audience: Audience }[] = await this.#transaction('removals')
-      .where('table_name', sqlName(table))
-      .whereIn('id', [...rows.keys()])
-      .select('id', 'audience');
+    const gone = await runAmong<{ id: string; audience: Audience }>(
+      await this.#run,
+      [...rows.keys()],
+      (places) => `SELECT id, audience FROM removals WHERE table_name = ? AND id IN (${places})`,
+      [sqlName(table)],
+    );
     for (const { id, audience } of gone) {
       const row = rows.get(id);
       if (row === undefined || row === null || !audiencesOfRow(table, row).includes(audience)) continue;

@@ -7,6 +7,7 @@ import { isForAnother, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { readRow, sqlName, type SqlRecords, type StoredRow } from '../db/sql-records';
+import { runAmong, runnerOf } from '../db/statements';
 import { worksTouchedBy } from '../past/note-past';
 
 /** Whom these changes concern, as rows to be written with them. Reads the rows as they were before. */
@@ -19,7 +20,11 @@ export async function noticesOfPush(
 ): Promise<Change[]> {
   const touched = [...worksTouchedBy(changes)];
   if (touched.length === 0) return [];
-  const stored: StoredRow[] = await transaction<StoredRow>('follows').whereIn('work_order', touched).select('body');
+  const stored = await runAmong<StoredRow>(
+    await runnerOf(transaction),
+    touched,
+    (places) => `SELECT body FROM follows WHERE work_order IN (${places})`,
+  );
   const follows = stored.map((each): Follow => readRow('follows', each));
   const after = new Map(
     changes.flatMap((change): [string, WorkOrder][] =>

@@ -5,6 +5,7 @@ import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
+import { runAmong, runnerOf } from '../db/statements';
 
 const IDS_PER_STATEMENT = 400;
 const columns = ['id', 'site', 'asset', 'place', 'class', 'at', 'body'] as const;
@@ -57,12 +58,15 @@ export async function notePast(transaction: Knex, workIds: ReadonlySet<string>):
 }
 
 async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void> {
-  const stored: { body: string }[] = await transaction('work_orders')
-    .whereIn('id', [...ids])
-    .select('body');
+  const run = await runnerOf(transaction);
+  const stored = await runAmong<{ body: string }>(
+    run,
+    ids,
+    (places) => `SELECT body FROM work_orders WHERE id IN (${places})`,
+  );
   const works = stored.map(({ body }) => JSON.parse(body) as WorkOrder);
   const open = works.filter((work) => doneAt(work) === null).map(({ id }) => id);
-  if (open.length > 0) await transaction('past_jobs').whereIn('id', open).delete();
+  await runAmong(run, open, (places) => `DELETE FROM past_jobs WHERE id IN (${places})`);
   const ended = works.filter((work) => doneAt(work) !== null);
   if (ended.length === 0) return;
   const entriesOf = await entriesByWork(
@@ -75,7 +79,7 @@ async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void
     const equipmentClass = classOf.get(work.assetId) ?? '';
     return [job.id, work.siteId, job.assetId, job.placeId, equipmentClass, job.at, JSON.stringify(job)];
   });
-  await insertRows(transaction, 'past_jobs', columns, rows, 'id');
+  await insertRows(await runnerOf(transaction), 'past_jobs', columns, rows, 'id');
 }
 
 async function entriesByWork(transaction: Knex, ids: readonly string[]): Promise<Map<string, Entry[]>> {

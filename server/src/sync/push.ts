@@ -14,8 +14,9 @@ import { applyOperation, fileNamedBy, numberTakenBy } from '@oilcan/core/registr
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import { insertRows } from '../db/insert-rows';
-import { currentRevision } from '../db/revisions';
+import { revisionWithin } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
+import { runAmong, runnerOf, type Run } from '../db/statements';
 import { mayNameFile } from '../files/known-files';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
@@ -51,7 +52,7 @@ export function checkEnvelope(
 }
 
 /** What is answered, and whom what was written concerns. */
-interface Pushed {
+export interface Pushed {
   readonly answer: PushAnswer;
   readonly concerned: ReadonlySet<Audience>;
 }
@@ -62,76 +63,89 @@ interface Pushed {
  * keeps its first outcome. What waits for its file, or was stamped by a clock that is ahead, is not applied yet: the
  * phone sends it again, with its file or the right time.
  */
-export async function push(
+export function push(
   database: Knex,
   person: Person,
   operations: readonly unknown[],
   nowMillis: number,
 ): Promise<Pushed> {
+  return database.transaction((transaction) => pushWithin(transaction, { person, operations, nowMillis }));
+}
+
+/** What one phone sends at once. */
+export interface Push {
+  readonly person: Person;
+  readonly operations: readonly unknown[];
+  readonly nowMillis: number;
+}
+
+/** As `push`, within a transaction in which other pushes may come before and after it. */
+export async function pushWithin(
+  transaction: Knex.Transaction,
+  { person, operations, nowMillis }: Push,
+): Promise<Pushed> {
   const now = instantFromMillis(nowMillis);
-  return database.transaction(async (transaction) => {
-    await transaction('counters').where('name', 'revision').forUpdate().first('value');
-    const read = operations.map(readOperation);
-    const wellFormed = read.flatMap((each) => (each.ok ? [each.value] : []));
-    const known = await knownOperations(transaction, wellFormed);
-    const records = new SqlRecords(transaction);
-    const batch = new StagedRecords(records);
-    await primeForOperations(batch, records, wellFormed, person);
+  const run = await runnerOf(transaction);
+  const read = operations.map(readOperation);
+  const wellFormed = read.flatMap((each) => (each.ok ? [each.value] : []));
+  const known = await knownOperations(run, wellFormed);
+  const records = new SqlRecords(transaction);
+  const batch = new StagedRecords(records);
+  await primeForOperations(batch, records, wellFormed, person);
 
-    const outcomes: { id: string; outcome: Outcome }[] = [];
-    const early = await earlyCopies(transaction, wellFormed, now);
-    const missingFiles = await missingFilesOf(transaction, wellFormed, person);
-    const lent = await lentAmong(transaction, wellFormed);
-    const log: NewlyLogged[] = [];
-    for (const [index, each] of read.entries()) {
-      if (!each.ok) {
-        outcomes.push({ id: idOf(operations[index]), outcome: each });
-        continue;
-      }
-      const operation = each.value;
-      const before = known.get(operation.id);
-      if (before !== undefined) {
-        outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });
-        continue;
-      }
-      if (early.has(copyOf(operation))) {
-        outcomes.push({ id: operation.id, outcome: refuse('made_in_future') });
-        continue;
-      }
-      const file = fileNamedBy(operation);
-      if (file !== null && missingFiles.has(file)) {
-        outcomes.push({ id: operation.id, outcome: refuse('file_missing') });
-        continue;
-      }
-      const numbered = numberTakenBy(operation);
-      if (numbered !== null && numbered.number !== null && !lent.has(lendingOf(operation.device, numbered.number))) {
-        outcomes.push({ id: operation.id, outcome: refuse('number_not_lent', { number: numbered.number }, 'number') });
-        continue;
-      }
-      const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
-      const { outcome, changes } = await applyOperation(batch, operation, person, now, newNumber);
-      batch.absorb(changes);
-      if (outcome.ok && numbered !== null && numbered.number !== null) {
-        lent.delete(lendingOf(operation.device, numbered.number));
-        await noteTaken(transaction, numbered.number, operation.id);
-      }
-      outcomes.push({ id: operation.id, outcome });
-      const logged = toLog(operation, outcome);
-      known.set(operation.id, logged);
-      if (isLogged(outcome)) log.push(logged);
+  const outcomes: { id: string; outcome: Outcome }[] = [];
+  const early = await earlyCopies(transaction, run, wellFormed, now);
+  const missingFiles = await missingFilesOf(transaction, wellFormed, person);
+  const lent = await lentAmong(transaction, wellFormed);
+  const log: NewlyLogged[] = [];
+  for (const [index, each] of read.entries()) {
+    if (!each.ok) {
+      outcomes.push({ id: idOf(operations[index]), outcome: each });
+      continue;
     }
+    const operation = each.value;
+    const before = known.get(operation.id);
+    if (before !== undefined) {
+      outcomes.push({ id: operation.id, outcome: firstOutcome(before, operation) });
+      continue;
+    }
+    if (early.has(copyOf(operation))) {
+      outcomes.push({ id: operation.id, outcome: refuse('made_in_future') });
+      continue;
+    }
+    const file = fileNamedBy(operation);
+    if (file !== null && missingFiles.has(file)) {
+      outcomes.push({ id: operation.id, outcome: refuse('file_missing') });
+      continue;
+    }
+    const numbered = numberTakenBy(operation);
+    if (numbered !== null && numbered.number !== null && !lent.has(lendingOf(operation.device, numbered.number))) {
+      outcomes.push({ id: operation.id, outcome: refuse('number_not_lent', { number: numbered.number }, 'number') });
+      continue;
+    }
+    const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
+    const { outcome, changes } = await applyOperation(batch, operation, person, now, newNumber);
+    batch.absorb(changes);
+    if (outcome.ok && numbered !== null && numbered.number !== null) {
+      lent.delete(lendingOf(operation.device, numbered.number));
+      await noteTaken(transaction, numbered.number, operation.id);
+    }
+    outcomes.push({ id: operation.id, outcome });
+    const logged = toLog(operation, outcome);
+    known.set(operation.id, logged);
+    if (isLogged(outcome)) log.push(logged);
+  }
 
-    const changes = batch.changes();
-    const told = await noticesOfPush(transaction, records, changes, person, now);
-    await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
-    await notePast(transaction, worksTouchedBy(changes));
-    const revision = await currentRevision(transaction);
-    if (log.length > 0) {
-      const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);
-      await insertRows(transaction, 'operations', [...logColumns, 'received_at', 'revision'], rows, null);
-    }
-    return { answer: { outcomes, revision, now }, concerned: records.audience };
-  });
+  const changes = batch.changes();
+  const told = await noticesOfPush(transaction, records, changes, person, now);
+  await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
+  await notePast(transaction, worksTouchedBy(changes));
+  const revision = await revisionWithin(run);
+  if (log.length > 0) {
+    const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);
+    await insertRows(run, 'operations', [...logColumns, 'received_at', 'revision'], rows, null);
+  }
+  return { answer: { outcomes, revision, now }, concerned: records.audience };
 }
 
 const notLogged: readonly string[] = [
@@ -176,14 +190,13 @@ function loggedArgs({ args }: Operation): string {
   return JSON.stringify({ cut: whole.slice(0, REFUSED_ARGS_LENGTH / 2), sha256 });
 }
 
-async function knownOperations(
-  transaction: Knex.Transaction,
-  operations: readonly Operation[],
-): Promise<Map<OperationId, LoggedOperation>> {
+async function knownOperations(run: Run, operations: readonly Operation[]): Promise<Map<OperationId, LoggedOperation>> {
   const ids = operations.map((operation) => operation.id);
-  const rows: LoggedOperation[] = await transaction<LoggedOperation>('operations')
-    .whereIn('id', ids)
-    .select('id', 'name', 'by_person', 'args', 'outcome');
+  const rows = await runAmong<LoggedOperation>(
+    run,
+    ids,
+    (places) => `SELECT id, name, by_person, args, outcome FROM operations WHERE id IN (${places})`,
+  );
   return new Map(rows.map((row) => [asId<OperationId>(row.id), row]));
 }
 
@@ -196,13 +209,16 @@ const copyOf = ({ id, ahead }: Pick<Operation, 'id' | 'ahead'>): string => `${id
  */
 async function earlyCopies(
   transaction: Knex.Transaction,
+  run: Run,
   operations: readonly Operation[],
   now: Instant,
 ): Promise<Set<string>> {
   const ids = operations.map(({ id }) => id);
-  const seen: { id: OperationId; ahead: number | string }[] = await transaction('early_operations')
-    .whereIn('id', ids)
-    .select('id', 'ahead');
+  const seen = await runAmong<{ id: OperationId; ahead: number | string }>(
+    run,
+    ids,
+    (places) => `SELECT id, ahead FROM early_operations WHERE id IN (${places})`,
+  );
   const early = new Set(seen.map(({ id, ahead }) => copyOf({ id, ahead: Number(ahead) })));
   const first = operations.findIndex(
     (operation) => isFromTheFuture(operation.at, operation.ahead, now) || early.has(copyOf(operation)),

@@ -8,7 +8,8 @@ import { audiencesOf } from '../db/sql-records';
 import { numbersOf } from '../numbers/lend-numbers';
 import type { News } from '../news/news';
 import { pull, readWork } from './pull';
-import { checkEnvelope, push } from './push';
+import { checkEnvelope } from './push';
+import { PushQueue } from './push-queue';
 
 const pullSchema = yup
   .object({
@@ -56,6 +57,7 @@ interface Options {
 
 /** Operations in, rows out, and the line on which phones hear of news. */
 export async function syncRoutes(server: FastifyInstance, { database, news }: Options): Promise<void> {
+  const pushes = new PushQueue(database);
   // Open lines would hold the server open; onClose hooks run only after they are gone.
   server.addHook('preClose', async () => news.close());
 
@@ -71,7 +73,8 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     async (request) => {
       const person = await server.personOf(request);
       checkEnvelope(request.body);
-      const { answer, concerned } = await push(database, person, request.body.operations, Date.now());
+      const { operations } = request.body;
+      const { answer, concerned } = await pushes.push({ person, operations, nowMillis: Date.now() });
       news.tell(answer.revision, concerned);
       return answer;
     },

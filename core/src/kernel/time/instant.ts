@@ -30,11 +30,21 @@ export function parseInstant(text: string): Instant {
 const ISO_WITH_OFFSET =
   /^(\d{4})-(\d{2})-(\d{2})T([01]\d|2[0-3]):[0-5]\d(?::[0-5]\d(?:\.\d{1,9})?)?(?:Z|[+-](?:0\d|1[0-4]):[0-5]\d)$/;
 
-/**
- * As `parseInstant`, but `undefined` for what is not a moment. Every operation brings several of them, so the form
- * is read here and only the arithmetic left to `Date`, which would take 30 February for 2 March.
- */
+/** Texts that were read last: every operation brings two, and each is looked at several times on its way. */
+const readLast = new Map<string, Instant | undefined>();
+const MOST_READ = 256;
+
+/** As `parseInstant`, but `undefined` for what is not a moment. */
 export function tryParseInstant(text: string): Instant | undefined {
+  if (readLast.has(text)) return readLast.get(text);
+  const instant = instantFrom(text);
+  if (readLast.size >= MOST_READ) readLast.clear();
+  readLast.set(text, instant);
+  return instant;
+}
+
+/** The form is read here and only the arithmetic left to `Date`, which would take 30 February for 2 March. */
+function instantFrom(text: string): Instant | undefined {
   const match = ISO_WITH_OFFSET.exec(text);
   if (match === null) return undefined;
   const [year, month, day] = [Number(match[1]), Number(match[2]), Number(match[3])];

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import BetterSqlite from 'knex/lib/dialects/better-sqlite3/index.js';
 import SqliteTransaction from 'knex/lib/dialects/sqlite3/execution/sqlite-transaction.js';
+import type { DirectClient, Value } from '../statements';
 
 /**
  * A transaction that takes the right to write when it begins, so that it waits for another writer before it has read
@@ -13,8 +14,24 @@ class ImmediateTransaction extends SqliteTransaction {
   }
 }
 
-/** Knex's own client for SQLite, with such transactions. */
-export class SqliteClient extends BetterSqlite {
+/** What better-sqlite3 gives for a connection. */
+interface Handle {
+  prepare(sql: string): {
+    readonly reader: boolean;
+    all(...values: Value[]): unknown[];
+    run(...values: Value[]): unknown;
+  };
+}
+
+/** Knex's own client for SQLite, with such transactions, and a way past the building of queries. */
+export class SqliteClient extends BetterSqlite implements DirectClient {
+  runDirectly(connection: unknown, sql: string, values: readonly Value[]): readonly unknown[] {
+    const statement = (connection as Handle).prepare(sql);
+    if (statement.reader) return statement.all(...values);
+    statement.run(...values);
+    return [];
+  }
+
   override transaction(container: unknown, config: unknown, outer: unknown): Knex.Transaction {
     return new ImmediateTransaction(this, container, config, outer) as unknown as Knex.Transaction;
   }
