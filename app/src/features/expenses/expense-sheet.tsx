@@ -5,10 +5,10 @@ import { takePicture } from '../../data/pictures/take-picture';
 import type { ShrunkPicture } from '../../data/pictures/shrink-picture';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { mdiCamera } from '@mdi/js';
 
@@ -20,7 +20,6 @@ export function ExpenseSheet({
   readonly work: WorkOrder;
   readonly onClose: () => void;
 }): ReactElement {
-  const palette = usePalette();
   const currency = useSettings(work.siteId)?.currency ?? 'EUR';
   const [receipt, setReceipt] = useState<ShrunkPicture | null>(null);
   const [pictureError, setPictureError] = useState<string | null>(null);
@@ -70,12 +69,7 @@ export function ExpenseSheet({
       />
       <FormField control={form.control} name="words" label="What for" />
       {receipt === null ? null : <Words soft>The photo of the receipt goes with it.</Words>}
-      {pictureError === null ? null : (
-        <Words color={palette.faulty} live>
-          {pictureError}
-        </Words>
-      )}
-      {refusal === null ? null : <Words live>{refusal}</Words>}
+      <FormRefusal sentence={pictureError ?? refusal} />
     </BottomSheet>
   );
 }

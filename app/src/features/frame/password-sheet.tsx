@@ -1,9 +1,11 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
 import { OilcanError } from '@oilcan/core/kernel';
 import { httpLink } from '../../data/http-link';
 import { sentenceOfFailure } from '../../data/use-answer';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
@@ -11,45 +13,35 @@ import { Words } from '../../ui/words';
 /** Another password; whoever else knows the old one is signed out. */
 export function PasswordSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
   const say = useNotice((state) => state.say);
-  const [present, setPresent] = useState('');
-  const [next, setNext] = useState('');
-  const [wrong, setWrong] = useState<{ readonly field: string; readonly text: string } | null>(null);
-  const change = async (): Promise<void> => {
+  const { control, handleSubmit, setError, formState } = useForm({ defaultValues: { present: '', next: '' } });
+  const change = handleSubmit(async ({ present, next }) => {
     try {
       await httpLink.changePassword(present, next);
       say('Your password is changed. Your other devices are signed out.');
       onClose();
     } catch (error) {
-      const field = error instanceof OilcanError ? (error.field ?? '') : '';
-      setWrong({ field, text: sentenceOfFailure(error) });
+      const field = error instanceof OilcanError ? error.field : undefined;
+      const at = field === 'present' || field === 'next' ? field : 'root';
+      setError(at, { message: sentenceOfFailure(error) });
     }
-  };
-  const at = (field: string): string | null => (wrong?.field === field ? wrong.text : null);
+  });
   return (
     <BottomSheet
       title="Change my password"
       onClose={onClose}
       foot={<Button main word="Change it" onPress={() => void change()} />}
     >
-      <Field
-        label="Present password"
-        value={present}
-        onChange={setPresent}
-        error={at('present')}
-        isSecret
-        autoComplete="current-password"
-      />
-      <Field
+      <FormField control={control} name="present" label="Present password" isSecret autoComplete="current-password" />
+      <FormField
+        control={control}
+        name="next"
         label="New password"
         hint="At least 8 characters."
-        value={next}
-        onChange={setNext}
-        error={at('next')}
         isSecret
         autoComplete="new-password"
         onEnter={() => void change()}
       />
-      {at('') === null ? null : <Words live>{at('')}</Words>}
+      <FormRefusal sentence={formState.errors.root?.message ?? null} />
       <Words soft>All your other devices are signed out.</Words>
     </BottomSheet>
   );

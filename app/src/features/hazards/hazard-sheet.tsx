@@ -1,8 +1,9 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useOperation } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 
@@ -14,21 +15,23 @@ export function HazardSheet({
   readonly work: WorkOrder;
   readonly onClose: () => void;
 }): ReactElement {
-  const { run, errorAt } = useOperation();
-  const [hazard, setHazard] = useState('');
-  const [control, setControl] = useState('');
-  const add = async (): Promise<void> => {
-    if (await run('work.add-hazard', { workOrderId: work.id, hazard, control }, 'Hazard added.')) onClose();
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.add-hazard',
+    defaultValues: { hazard: '', control: '' },
+    read: (typed) => ({ args: { workOrderId: work.id, ...typed } }),
+    said: 'Hazard added.',
+    onDone: onClose,
+  });
   return (
     <BottomSheet
       title="Add a hazard"
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="Add it to the list" onPress={() => void add()} />}
+      foot={<Button main word="Add it to the list" onPress={submit} />}
     >
-      <Field label="What is dangerous" value={hazard} onChange={setHazard} error={errorAt('hazard')} autoFocus />
-      <Field label="Control: what is done about it" value={control} onChange={setControl} error={errorAt('control')} />
+      <FormField control={form.control} name="hazard" label="What is dangerous" autoFocus />
+      <FormField control={form.control} name="control" label="Control: what is done about it" />
+      <FormRefusal sentence={refusal} />
       <Words soft>Everybody else on this work order reads the list again before going on.</Words>
     </BottomSheet>
   );

@@ -1,10 +1,11 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { PersonId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 
@@ -17,25 +18,27 @@ interface Props {
 
 /** A lead takes off the lock of somebody who is gone, and says why. */
 export function LockOffSheet({ work, pointId, of, onClose }: Props): ReactElement {
-  const { run, errorAt } = useOperation();
   const person = useRow('people', of);
-  const [reason, setReason] = useState('');
-  const takeOff = async (): Promise<void> => {
-    const args = { workOrderId: work.id, act: 'unlock' as const, pointId, ofPersonId: of, reason };
-    if (await run('isolation.record', args, 'Lock off.')) onClose();
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'isolation.record',
+    defaultValues: { reason: '' },
+    read: ({ reason }) => ({ args: { workOrderId: work.id, act: 'unlock', pointId, ofPersonId: of, reason } }),
+    said: 'Lock off.',
+    onDone: onClose,
+  });
   return (
     <BottomSheet
       title={`Lock of ${person?.name ?? 'somebody else'}`}
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="The lock is off" onPress={() => void takeOff()} />}
+      foot={<Button main word="The lock is off" onPress={submit} />}
     >
       <Words>
         Take it off only when you know that {person?.name ?? 'this person'} is not at the machine, and tell them before
         they come back.
       </Words>
-      <Field label="Why" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
+      <FormField control={form.control} name="reason" label="Why" autoFocus />
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }

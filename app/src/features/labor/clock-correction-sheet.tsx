@@ -1,9 +1,10 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { Clock } from '@oilcan/core/labor';
-import { useOperation } from '../../data/use-operation';
 import { now, useSettings } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -18,33 +19,30 @@ export function ClockCorrectionSheet({
   readonly onClose: () => void;
 }): ReactElement | null {
   const settings = useSettings(clock.siteId);
-  const { run, errorAt } = useOperation();
-  const [typed, setTyped] = useState('');
-  const [unreadable, setUnreadable] = useState<string | null>(null);
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'clock.stop',
+    defaultValues: { endedAt: '' },
+    read: ({ endedAt: typed }) => {
+      const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings?.zone ?? 'utc');
+      if (endedAt === null) return { unreadable: 'endedAt', hint: 'Write the time as 14:20.' };
+      return { args: { workOrderId: clock.workOrderId, endedAt } };
+    },
+    said: 'The clock is stopped.',
+    onDone: onClose,
+  });
   if (settings === undefined) return null;
-  const stop = async (): Promise<void> => {
-    const ended = firstWallTimeAfter(typed, clock.startedAt, settings.zone);
-    setUnreadable(ended === null ? 'Write the time as 14:20.' : null);
-    if (ended === null) return;
-    if (await run('clock.stop', { workOrderId: clock.workOrderId, endedAt: ended }, 'The clock is stopped.')) onClose();
-  };
   return (
     <BottomSheet
       title="When did you stop?"
       onClose={onClose}
-      foot={<Button main word="Keep this time" onPress={() => void stop()} />}
+      foot={<Button main word="Keep this time" onPress={submit} />}
     >
       <Words>
         The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}, over 24 h. One
         entry holds at most 24 h.
       </Words>
-      <Field
-        label="Stopped at, such as 15:30"
-        value={typed}
-        onChange={setTyped}
-        error={unreadable ?? errorAt('endedAt')}
-        autoFocus
-      />
+      <FormField control={form.control} name="endedAt" label="Stopped at, such as 15:30" autoFocus />
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }

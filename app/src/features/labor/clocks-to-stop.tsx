@@ -4,9 +4,10 @@ import type { Clock } from '@oilcan/core/labor';
 import { hasRole } from '@oilcan/core/operations';
 import type { WorkOrder } from '@oilcan/core/work';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { Words } from '../../ui/words';
@@ -60,39 +61,33 @@ interface StopForProps {
 function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | null {
   const settings = useSettings(clock.siteId);
   const person = useRow('people', clock.id);
-  const { run, errorAt } = useOperation();
-  const [typed, setTyped] = useState('');
-  const [reason, setReason] = useState('');
-  const [isUnreadable, setIsUnreadable] = useState(false);
-  if (settings === undefined) return null;
   const name = person?.name ?? 'somebody';
-  const stop = async (): Promise<void> => {
-    const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings.zone);
-    setIsUnreadable(endedAt === null);
-    if (endedAt === null) return;
-    const args = { workOrderId: work.id, personId: clock.id, endedAt, reason };
-    if (await run('clock.stop-for', args, `The clock of ${name} is stopped.`)) onClose();
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'clock.stop-for',
+    defaultValues: { endedAt: '', reason: '' },
+    read: ({ endedAt: typed, reason }) => {
+      const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings?.zone ?? 'utc');
+      if (endedAt === null) return { unreadable: 'endedAt', hint: 'Write the time as 14:20.' };
+      return { args: { workOrderId: work.id, personId: clock.id, endedAt, reason } };
+    },
+    said: `The clock of ${name} is stopped.`,
+    onDone: onClose,
+  });
+  if (settings === undefined) return null;
   return (
     <BottomSheet
       title={`Clock of ${name}`}
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="Stop the clock" onPress={() => void stop()} />}
+      foot={<Button main word="Stop the clock" onPress={submit} />}
     >
       <Words>
         It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as
         theirs, and {name} is told.
       </Words>
-      <Field
-        label="Stopped at, such as 15:30"
-        value={typed}
-        onChange={setTyped}
-        error={isUnreadable ? 'Write the time as 14:20.' : errorAt('endedAt')}
-        autoFocus
-      />
-      <Field label="Why you stop it" value={reason} onChange={setReason} error={errorAt('reason')} />
-      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
+      <FormField control={form.control} name="endedAt" label="Stopped at, such as 15:30" autoFocus />
+      <FormField control={form.control} name="reason" label="Why you stop it" />
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }

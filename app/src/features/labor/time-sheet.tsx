@@ -12,10 +12,11 @@ import {
 } from '@oilcan/core/kernel';
 import { timeTypes, type TimeType } from '@oilcan/core/labor';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useOperation } from '../../data/use-operation';
 import { now, useSettings } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { timeTypeWords } from '../../words/work-words';
@@ -31,27 +32,25 @@ export function TimeSheet({
 }): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
-  const { run, errorAt } = useOperation();
   const [present] = useState(now);
-  const [duration, setDuration] = useState('');
-  const [start, setStart] = useState('');
-  const [end, setEnd] = useState('');
   const [timeType, setTimeType] = useState<TimeType>('regular');
-  const [isAsked, setIsAsked] = useState(false);
+  const zone = settings?.zone ?? 'utc';
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'labor.add',
+    defaultValues: { duration: '', start: '', end: '' },
+    fieldOf: (argument) => (argument === 'minutes' ? 'duration' : 'start'),
+    read: (typed) => {
+      const time = readTime(typed, present, zone);
+      if (!time.ok) return { unreadable: time.field, hint: time.sentence };
+      const { startedAt, minutes } = time;
+      return { args: { workOrderId: work.id, personId: me, startedAt, minutes, timeType } };
+    },
+    said: ({ minutes }) => `${formatDuration(Math.max(0, minutes))} kept.`,
+    onDone: onClose,
+  });
   if (settings === undefined) return null;
-  const read = readTime({ duration, start, end }, present, settings.zone);
-  const keep = async (): Promise<void> => {
-    setIsAsked(true);
-    if (!read.ok) return;
-    const { startedAt, minutes } = read;
-    const kept = `${formatDuration(Math.max(0, minutes))} kept.`;
-    if (await run('labor.add', { workOrderId: work.id, personId: me, startedAt, minutes, timeType }, kept)) onClose();
-  };
-  const show = (instant: Instant): string => inZone(instant, settings.zone).toFormat('HH:mm');
-  const errorOf = (field: 'duration' | 'start' | 'end'): string | null => {
-    if (isAsked && !read.ok && read.field === field) return read.sentence;
-    return field === 'duration' ? errorAt('minutes') : null;
-  };
+  const read = readTime(form.watch(), present, zone);
+  const show = (instant: Instant): string => inZone(instant, zone).toFormat('HH:mm');
   return (
     <BottomSheet
       title="Time"
@@ -60,34 +59,27 @@ export function TimeSheet({
         <Button
           main
           word={read.ok && read.minutes > 0 ? `Keep ${formatDuration(read.minutes)}` : 'Keep'}
-          onPress={() => void keep()}
+          onPress={submit}
         />
       }
     >
-      <Field
+      <FormField
+        control={form.control}
+        name="duration"
         label="How long"
         hint="1:30, 1.5, 90m and 1h30 are all the same"
-        value={duration}
-        onChange={setDuration}
-        error={errorOf('duration')}
         autoFocus
-        onEnter={() => void keep()}
+        onEnter={submit}
       />
       <View style={sheet.pair}>
         <View style={sheet.half}>
-          <Field
-            label={read.ok ? `From (${show(read.startedAt)})` : 'From'}
-            value={start}
-            onChange={setStart}
-            error={errorOf('start')}
-          />
+          <FormField control={form.control} name="start" label={read.ok ? `From (${show(read.startedAt)})` : 'From'} />
         </View>
         <View style={sheet.half}>
-          <Field
+          <FormField
+            control={form.control}
+            name="end"
             label={read.ok ? `To (${show(addMinutes(read.startedAt, read.minutes))})` : 'To (now)'}
-            value={end}
-            onChange={setEnd}
-            error={errorOf('end')}
           />
         </View>
       </View>
@@ -101,6 +93,7 @@ export function TimeSheet({
           />
         ))}
       </Choices>
+      <FormRefusal sentence={refusal} />
       {read.ok ? (
         <Words soft live>
           {show(read.startedAt)} to {show(addMinutes(read.startedAt, read.minutes))},{' '}

@@ -1,47 +1,39 @@
+import { mdiCamera } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
-import { sentenceFor } from '@oilcan/core/registry';
 import type { WorkOrder } from '@oilcan/core/work';
-import { choosePicture } from '../../data/pictures/choose-picture';
-import { shrinkPicture } from '../../data/pictures/shrink-picture';
-import { keepPicture } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { takePicture } from '../../data/pictures/take-picture';
+import { performOrSay } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
+import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
-import { Words } from '../../ui/words';
-import { mdiCamera } from '@mdi/js';
 
 /** Words or a photo for whoever comes next. Words that fit a line go with the photo. */
 export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
-  const palette = usePalette();
-  const { run, errorAt } = useOperation();
-  const [text, setText] = useState('');
+  const say = useNotice((state) => state.say);
   const [pictureError, setPictureError] = useState<string | null>(null);
-  const keep = async (): Promise<void> => {
-    if (await run('note.add', { workOrderId: work.id, text }, 'Note kept.')) onClose();
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'note.add',
+    defaultValues: { text: '' },
+    read: ({ text }) => ({ args: { workOrderId: work.id, text } }),
+    said: 'Note kept.',
+    onDone: onClose,
+  });
+  const text = form.watch('text');
   const photograph = async (): Promise<void> => {
     setPictureError(null);
-    const chosen = await choosePicture();
-    if (chosen === null) return;
-    const picture = await shrinkPicture(chosen);
-    if (picture === null) {
-      return setPictureError('This file is no picture that can be read. Choose a photo, or take one.');
-    }
-    const refusal = await keepPicture(picture);
-    if (refusal !== null) return setPictureError(sentenceFor(refusal.code, refusal.values));
-    const { id: fileId, width, height } = picture;
-    const photo = {
-      workOrderId: work.id,
-      fileId,
-      mediaType: 'image/jpeg',
-      width,
-      height,
-      caption: text.trim(),
-    } as const;
-    if (await run('photo.add', photo, 'Photo kept.')) onClose();
+    const taken = await takePicture();
+    if (taken.is === 'failed') setPictureError(taken.sentence);
+    if (taken.is !== 'kept') return;
+    const { id: fileId, width, height } = taken.picture;
+    const caption = text.trim();
+    const photo = { workOrderId: work.id, fileId, mediaType: 'image/jpeg', width, height, caption } as const;
+    if (!(await performOrSay('photo.add', photo))) return;
+    say('Photo kept.');
+    onClose();
   };
   const isCaption = text.trim().length <= LONGEST_LINE && !text.includes('\n');
   return (
@@ -56,24 +48,19 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
             disabled={!isCaption}
             onPress={() => void photograph()}
           />
-          <Button main word="Keep the note" onPress={() => void keep()} />
+          <Button main word="Keep the note" onPress={submit} />
         </>
       }
     >
-      <Field
+      <FormField
+        control={form.control}
+        name="text"
         label="For the next person"
-        value={text}
-        onChange={setText}
         lines={5}
         autoFocus
-        error={errorAt('text')}
         {...(text.length > LONGEST_TEXT * 0.9 ? { hint: `${text.length} of ${LONGEST_TEXT} characters` } : {})}
       />
-      {pictureError === null ? null : (
-        <Words color={palette.faulty} live>
-          {pictureError}
-        </Words>
-      )}
+      <FormRefusal sentence={pictureError ?? refusal} />
     </BottomSheet>
   );
 }

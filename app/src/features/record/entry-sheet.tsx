@@ -4,6 +4,9 @@ import { entryKinds } from '@oilcan/core/registry';
 import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { usePhone, useRow, useSettings } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
@@ -51,7 +54,6 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
   const { run, errorAt } = useOperation();
   const { amend } = viewOf(entry.content.kind);
   const [text, setText] = useState(() => amend?.typed(entry.content) ?? '');
-  const [reason, setReason] = useState('');
   const [isUnreadable, setIsUnreadable] = useState(false);
   if (entryKinds[entry.content.kind].withdraw === null) return null;
   const target = { workOrderId: work.id, entryId: entry.id };
@@ -59,9 +61,6 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
     const asked = form.ask(target, entry.content, text);
     setIsUnreadable(asked === null);
     if (asked !== null && (await run(asked.name, asked.args, asked.said))) onClose();
-  };
-  const withdraw = async (): Promise<void> => {
-    if (await run('entry.withdraw', { ...target, reason }, 'Taken back.')) onClose();
   };
   const amendError = errorAt('minutes') ?? errorAt('quantity') ?? errorAt('text');
   return (
@@ -78,8 +77,24 @@ function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClo
           <Button word="Amend" icon={mdiPencilOutline} onPress={() => void putRight(amend)} />
         </>
       )}
-      <Field label="Why it should not be there" value={reason} onChange={setReason} error={errorAt('reason')} />
-      <Button word="Take it back" icon={mdiUndo} onPress={() => void withdraw()} />
+      <Withdrawing entry={entry} work={work} onClose={onClose} />
+    </>
+  );
+}
+
+function Withdrawing({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClose'>): ReactElement {
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'entry.withdraw',
+    defaultValues: { reason: '' },
+    read: ({ reason }) => ({ args: { workOrderId: work.id, entryId: entry.id, reason } }),
+    said: 'Taken back.',
+    onDone: onClose,
+  });
+  return (
+    <>
+      <FormField control={form.control} name="reason" label="Why it should not be there" />
+      <FormRefusal sentence={refusal} />
+      <Button word="Take it back" icon={mdiUndo} onPress={submit} />
     </>
   );
 }

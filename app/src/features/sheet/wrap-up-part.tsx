@@ -8,13 +8,12 @@ import { canChange, costGroups, isOpen, type WorkOrder } from '@oilcan/core/work
 import { performOrSay, useOperation } from '../../data/use-operation';
 import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { costGroupWords, counted, owedWords, stateWords } from '../../words/work-words';
-import { HoldSheet } from '../lifecycle';
+import { DropSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
@@ -181,43 +180,6 @@ function FinishSheet({ work, onClose }: { readonly work: WorkOrder; readonly onC
       <CostLine work={work} />
       {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
       <Words soft>After this only the lead can open it again.</Words>
-      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
-    </BottomSheet>
-  );
-}
-
-function HandBackSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
-  const { run, errorAt } = useOperation();
-  const [reason, setReason] = useState('');
-  const handBack = async (): Promise<void> => {
-    if (await run('work.hand-back', { workOrderId: work.id, reason }, `${work.number} is handed back.`)) onClose();
-  };
-  return (
-    <BottomSheet
-      title={`Hand back ${work.number}`}
-      onClose={onClose}
-      foot={<Button main word="Hand it back" onPress={() => void handBack()} />}
-    >
-      <Field label="What is missing" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
-    </BottomSheet>
-  );
-}
-
-/** A lead decides that the work will not be done, and says why. */
-function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
-  const { run, errorAt } = useOperation();
-  const [reason, setReason] = useState('');
-  const drop = async (): Promise<void> => {
-    if (await run('work.drop', { workOrderId: work.id, reason }, `${work.number} is dropped.`)) onClose();
-  };
-  return (
-    <BottomSheet
-      title={`Drop ${work.number}`}
-      onClose={onClose}
-      foot={<Button main word="It will not be done" onPress={() => void drop()} />}
-    >
-      <Words>What was recorded stays readable. Whoever has the job is told.</Words>
-      <Field label="Why" value={reason} onChange={setReason} error={errorAt('reason')} autoFocus />
       {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
     </BottomSheet>
   );

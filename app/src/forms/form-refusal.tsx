@@ -1,0 +1,14 @@
+import type { ReactElement } from 'react';
+import { usePalette } from '../ui/use-palette';
+import { Words } from '../ui/words';
+
+/** Why a form was refused, where that is about none of its fields. */
+export function FormRefusal({ sentence }: { readonly sentence: string | null }): ReactElement | null {
+  const palette = usePalette();
+  if (sentence === null) return null;
+  return (
+    <Words color={palette.faulty} live>
+      {sentence}
+    </Words>
+  );
+}
