@@ -11,7 +11,7 @@ import type { PastOf } from '@oilcan/core/past';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { isErrorCode } from '@oilcan/core/registry';
-import { PROTOCOL, type PullAnswer, type PushAnswer, type Revision } from '@oilcan/core/sync';
+import { PROTOCOL, rangeText, type PullAnswer, type PushAnswer, type Revision } from '@oilcan/core/sync';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
@@ -63,7 +63,7 @@ export const httpLink = {
   pull: (since: Revision, isFilling: boolean, device: string | null): Promise<PullAnswer> =>
     request<PullAnswer>(
       'GET',
-      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${PROTOCOL.newest}&oldest=${PROTOCOL.oldest}${device === null ? '' : `&device=${device}`}`,
+      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${rangeText(PROTOCOL)}${device === null ? '' : `&device=${device}`}`,
     ),
   work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> => request('GET', `/api/work/${id}`),
   received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),

@@ -1,5 +1,5 @@
 import { anOperation, workId } from '../testing/builders';
-import { agreeOn, batchOf, PUSH_BYTES, PUSH_LIMIT } from './protocol';
+import { agreeOn, batchOf, PUSH_BYTES, PUSH_LIMIT, RANGE, rangeText, readRange } from './protocol';
 
 const note = (length: number) => anOperation('note.add', { workOrderId: workId, text: 'ü'.repeat(length) });
 
@@ -30,5 +30,17 @@ describe('the protocol', () => {
     expect(agreeOn({ oldest: 5, newest: 7 }, { oldest: 6, newest: 8 })).toBe(7);
     expect(agreeOn({ oldest: 7, newest: 9 }, { oldest: 6, newest: 8 })).toBe(8);
     expect(agreeOn({ oldest: 6, newest: 6 }, { oldest: 6, newest: 8 })).toBe(6);
+  });
+
+  it('is written as a range of versions, and read again', () => {
+    for (const range of [
+      { oldest: 6, newest: 7 },
+      { oldest: 7, newest: 7 },
+      { oldest: 9, newest: 120 },
+    ]) {
+      expect(rangeText(range)).toMatch(RANGE);
+      expect(readRange(rangeText(range))).toEqual(range);
+    }
+    for (const other of ['', '-7', '6-', '6-7-8', '6.5', 'x']) expect(other).not.toMatch(RANGE);
   });
 });

@@ -20,6 +20,19 @@ export interface ProtocolRange {
   readonly newest: number;
 }
 
+/** What a range of versions looks like in an address: `6-7`, or `7` where one is all. Short, since it goes with every look for news. */
+export const RANGE = /^\d{1,4}(-\d{1,4})?$/;
+
+export function rangeText({ oldest, newest }: ProtocolRange): string {
+  return oldest === newest ? String(newest) : `${oldest}-${newest}`;
+}
+
+/** Of a text that is like `RANGE`. */
+export function readRange(text: string): ProtocolRange {
+  const [oldest, newest = oldest] = text.split('-').map(Number);
+  return { oldest: oldest ?? NaN, newest: newest ?? NaN };
+}
+
 /** Operations in one push. */
 export const PUSH_LIMIT = 50;
 /** Bytes of operations in one push, unless a single one is longer. */
@@ -61,7 +74,7 @@ export interface PushAnswer {
   readonly now: Instant;
 }
 
-/** `GET /api/sync?since=&filling=&protocol=&oldest=&device=`: while the phone is filled for the first time, nothing is said of what is gone. */
+/** `GET /api/sync?since=&filling=&protocol=6-7&device=`: while the phone is filled for the first time, nothing is said of what is gone. */
 export interface PullAnswer {
   readonly changes: readonly Change[];
   /** Pass it as the next `since`. */

@@ -1,5 +1,5 @@
 import type { WorkOrderId } from '@oilcan/core/kernel';
-import { agreeOn, pushSchema, type PushRequest } from '@oilcan/core/sync';
+import { agreeOn, pushSchema, RANGE, readRange, type PushRequest } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
@@ -15,8 +15,10 @@ const pullSchema = yup
   .object({
     since: yup.number().integer().min(0, 'since is a revision: 0 or above.').required(),
     filling: yup.boolean().default(false),
-    protocol: yup.number().integer().required('Say which protocol you speak.'),
-    oldest: yup.number().integer(),
+    protocol: yup
+      .string()
+      .matches(RANGE, 'A version of the protocol is a number, a range of them is like 6-7.')
+      .required('Say which protocol you speak.'),
     device: yup.string().max(64),
   })
   .noUnknown()
@@ -80,7 +82,7 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     },
   );
 
-  server.get<{ Querystring: { since: number; filling: boolean; protocol: number; oldest?: number; device?: string } }>(
+  server.get<{ Querystring: { since: number; filling: boolean; protocol: string; device?: string } }>(
     '/sync',
     {
       schema: {
@@ -91,8 +93,8 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
     },
     async (request, reply) => {
       const person = await server.personOf(request);
-      const { since, filling, protocol, oldest, device } = request.query;
-      const version = agreeOn({ newest: protocol, oldest: oldest ?? protocol });
+      const { since, filling, protocol, device } = request.query;
+      const version = agreeOn(readRange(protocol));
       reply.header('cache-control', 'no-store');
       const answer = await pull(database, person, since, filling, Date.now(), { version });
       if (answer.hasMore || device === undefined) return answer;
