@@ -2,115 +2,127 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, phone, test, wide } from './works';
 
+const told = ({ violations }: Awaited<ReturnType<AxeBuilder['analyze']>>): string[] =>
+  violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join('\n')}`);
+
+/** What the theme paints words with. */
+const ink = (page: Page): Promise<string> =>
+  page.evaluate<string>("getComputedStyle(document.querySelector('h1, h2, [role=heading]')).color");
+
+/** Every rule by day, and then what night can change: the contrast of the same view under the other theme. */
 const problemsOf = async (page: Page): Promise<string[]> => {
-  const { violations } = await new AxeBuilder({ page })
+  const byDay = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
     .analyze();
-  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join('\n')}`);
+  const day = await ink(page);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect.poll(() => ink(page)).not.toBe(day);
+  await page.waitForFunction('document.getAnimations().length === 0');
+  const byNight = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect.poll(() => ink(page)).toBe(day);
+  await page.waitForFunction('document.getAnimations().length === 0');
+  return [...told(byDay), ...told(byNight).map((problem) => `at night, ${problem}`)];
 };
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  for (const [name, options] of [
-    ['phone', phone],
-    ['wide', wide],
-  ] as const) {
-    test(`axe finds nothing on any view, ${name}, ${colorScheme}`, async ({ open }) => {
-      const tess = await open('Tess Lindqvist', { ...options, colorScheme });
-      for (const place of ['/plant', '/stores', '/desk', '/shift']) {
-        await tess.goto(place);
-        await expect(tess.getByTestId('sent-mark').first()).toBeVisible();
-        expect(await problemsOf(tess)).toEqual([]);
-      }
-      await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
-      await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+for (const [name, options] of [
+  ['phone', phone],
+  ['wide', wide],
+] as const) {
+  test(`axe finds nothing on any view, ${name}`, async ({ open }) => {
+    const tess = await open('Tess Lindqvist', options);
+    for (const place of ['/plant', '/stores', '/desk', '/shift']) {
+      await tess.goto(place);
+      await expect(tess.getByTestId('sent-mark').first()).toBeVisible();
       expect(await problemsOf(tess)).toEqual([]);
-      await tess.getByRole('button', { name: /I have read/ }).click();
-      await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
-      for (const sheet of ['Time', 'Part', 'Reading', 'Note']) {
-        await tess.getByRole('button', { name: sheet, exact: true }).click();
-        await expect(tess.getByRole('dialog')).toBeVisible();
-        expect(await problemsOf(tess)).toEqual([]);
-        await tess.keyboard.press('Escape');
-      }
-      const stranger = await open(null, { ...options, colorScheme });
-      await expect(stranger.getByText('This server shows a demo')).toBeVisible();
-      expect(await problemsOf(stranger)).toEqual([]);
-    });
-
-    test(`axe finds nothing on any view of preparing, ${name}, ${colorScheme}`, async ({ open }) => {
-      const ines = await open('Ines Okafor', { ...options, colorScheme });
-      const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
-        ['/plant/lark-gearbox', 'Parts with a serial number'],
-        ['/plant?place=top-drive', 'What happened here'],
-        ['/plant/past/lark-gearbox', 'The rows'],
-        ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
-        ['/plant/past/at/top', 'The rows'],
-        ['/plant/past/lark-gearbox?point=lark-gearbox-level', 'Oil level, mm'],
-        ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
-        ['/plant/document/document-circuit-lark-tension', 'Larger'],
-        ['/scan?code=NEW-LABEL-0815', 'NEW-LABEL-0815 is not known'],
-        ['/scan', 'Or type the code'],
-        ['/scan/try', 'A label that nobody has bound yet'],
-        ['/notices', 'Choose what I hear of'],
-        ['/shift/kit', 'No jobs are chosen'],
-      ];
-      for (const [path, seen] of views) {
-        await ines.goto(path);
-        await expect(ines.getByText(seen).first()).toBeVisible();
-        expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
-      }
-    });
-
-    test(`axe finds nothing on what opens over the views of preparing, ${name}, ${colorScheme}`, async ({ open }) => {
-      const ines = await open('Ines Okafor', { ...options, colorScheme });
-      await ines.goto('/shift/kit');
-      await ines.getByRole('button', { name: /^All of today’s/ }).click();
-      await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
-      expect(await problemsOf(ines)).toEqual([]);
-      await ines.getByRole('button', { name: 'Choose jobs' }).click();
-      expect(await problemsOf(ines)).toEqual([]);
-      await ines.keyboard.press('Escape');
-      await ines.goto('/notices');
-      await ines.getByRole('button', { name: 'Choose what I hear of' }).click();
-      await expect(ines.getByRole('dialog')).toBeVisible();
-      expect(await problemsOf(ines)).toEqual([]);
-      await ines.goto('/plant/lark-gearbox');
-      await ines.getByRole('button', { name: 'Print its label' }).click();
-      await expect(ines.getByRole('dialog')).toBeVisible();
-      expect(await problemsOf(ines)).toEqual([]);
-    });
-
-    test(`axe finds nothing on a hazard, what was refused and how it is mended, ${name}, ${colorScheme}`, async ({
-      open,
-    }) => {
-      const tess = await open('Tess Lindqvist', { ...options, colorScheme });
-      await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
-      await tess.getByRole('button', { name: /I have read/ }).click();
-      await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
-      await tess.getByRole('button', { name: 'Add a hazard' }).click();
+    }
+    await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
+    await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+    expect(await problemsOf(tess)).toEqual([]);
+    await tess.getByRole('button', { name: /I have read/ }).click();
+    await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+    for (const sheet of ['Time', 'Part', 'Reading', 'Note']) {
+      await tess.getByRole('button', { name: sheet, exact: true }).click();
       await expect(tess.getByRole('dialog')).toBeVisible();
       expect(await problemsOf(tess)).toEqual([]);
       await tess.keyboard.press('Escape');
+    }
+    const stranger = await open(null, options);
+    await expect(stranger.getByText('This server shows a demo')).toBeVisible();
+    expect(await problemsOf(stranger)).toEqual([]);
+  });
 
-      const refusal = { code: 'not_enough_stock', values: { onHand: 1, unit: 'pcs', bin: 'A-01' }, field: 'quantity' };
-      await tess.route('**/api/operations', async (route) => {
-        const { operations } = route.request().postDataJSON() as { operations: { id: string }[] };
-        const outcomes = operations.map(({ id }) => ({ id, outcome: { ok: false, ...refusal } }));
-        await route.fulfill({ json: { outcomes, revision: 1, now: new Date().toISOString() } });
-      });
-      await tess.getByRole('button', { name: 'Part', exact: true }).click();
-      await tess.getByRole('button', { name: /^Use / }).first().click();
-      const mark = tess.getByTestId('sent-mark').first();
-      await expect(mark).toHaveText('1 needs you');
-      await tess.unroute('**/api/operations');
-      await mark.click();
-      await expect(tess.getByRole('button', { name: 'Mend and send' })).toBeVisible();
-      expect(await problemsOf(tess)).toEqual([]);
-      await tess.getByRole('button', { name: 'Mend and send' }).click();
-      await expect(tess.getByLabel('Amount')).toBeVisible();
-      expect(await problemsOf(tess)).toEqual([]);
+  test(`axe finds nothing on any view of preparing, ${name}`, async ({ open }) => {
+    const ines = await open('Ines Okafor', options);
+    const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
+      ['/plant/lark-gearbox', 'Parts with a serial number'],
+      ['/plant?place=top-drive', 'What happened here'],
+      ['/plant/past/lark-gearbox', 'The rows'],
+      ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
+      ['/plant/past/at/top', 'The rows'],
+      ['/plant/past/lark-gearbox?point=lark-gearbox-level', 'Oil level, mm'],
+      ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
+      ['/plant/document/document-circuit-lark-tension', 'Larger'],
+      ['/scan?code=NEW-LABEL-0815', 'NEW-LABEL-0815 is not known'],
+      ['/scan', 'Or type the code'],
+      ['/scan/try', 'A label that nobody has bound yet'],
+      ['/notices', 'Choose what I hear of'],
+      ['/shift/kit', 'No jobs are chosen'],
+    ];
+    for (const [path, seen] of views) {
+      await ines.goto(path);
+      await expect(ines.getByText(seen).first()).toBeVisible();
+      expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
+    }
+  });
+
+  test(`axe finds nothing on what opens over the views of preparing, ${name}`, async ({ open }) => {
+    const ines = await open('Ines Okafor', options);
+    await ines.goto('/shift/kit');
+    await ines.getByRole('button', { name: /^All of today’s/ }).click();
+    await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
+    expect(await problemsOf(ines)).toEqual([]);
+    await ines.getByRole('button', { name: 'Choose jobs' }).click();
+    expect(await problemsOf(ines)).toEqual([]);
+    await ines.keyboard.press('Escape');
+    await ines.goto('/notices');
+    await ines.getByRole('button', { name: 'Choose what I hear of' }).click();
+    await expect(ines.getByRole('dialog')).toBeVisible();
+    expect(await problemsOf(ines)).toEqual([]);
+    await ines.goto('/plant/lark-gearbox');
+    await ines.getByRole('button', { name: 'Print its label' }).click();
+    await expect(ines.getByRole('dialog')).toBeVisible();
+    expect(await problemsOf(ines)).toEqual([]);
+  });
+
+  test(`axe finds nothing on a hazard, what was refused and how it is mended, ${name}`, async ({ open }) => {
+    const tess = await open('Tess Lindqvist', options);
+    await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
+    await tess.getByRole('button', { name: /I have read/ }).click();
+    await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+    await tess.getByRole('button', { name: 'Add a hazard' }).click();
+    await expect(tess.getByRole('dialog')).toBeVisible();
+    expect(await problemsOf(tess)).toEqual([]);
+    await tess.keyboard.press('Escape');
+
+    const refusal = { code: 'not_enough_stock', values: { onHand: 1, unit: 'pcs', bin: 'A-01' }, field: 'quantity' };
+    await tess.route('**/api/operations', async (route) => {
+      const { operations } = route.request().postDataJSON() as { operations: { id: string }[] };
+      const outcomes = operations.map(({ id }) => ({ id, outcome: { ok: false, ...refusal } }));
+      await route.fulfill({ json: { outcomes, revision: 1, now: new Date().toISOString() } });
     });
-  }
+    await tess.getByRole('button', { name: 'Part', exact: true }).click();
+    await tess.getByRole('button', { name: /^Use / }).first().click();
+    const mark = tess.getByTestId('sent-mark').first();
+    await expect(mark).toHaveText('1 needs you');
+    await tess.unroute('**/api/operations');
+    await mark.click();
+    await expect(tess.getByRole('button', { name: 'Mend and send' })).toBeVisible();
+    expect(await problemsOf(tess)).toEqual([]);
+    await tess.getByRole('button', { name: 'Mend and send' }).click();
+    await expect(tess.getByLabel('Amount')).toBeVisible();
+    expect(await problemsOf(tess)).toEqual([]);
+  });
 }
 
 test('nothing is cut off sideways, down to 200 % text on a phone', async ({ open }) => {
