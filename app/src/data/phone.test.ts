@@ -1,8 +1,6 @@
 import { asId, OilcanError, toMillis, type OperationId } from '@oilcan/core/kernel';
-import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/numbers';
-import type { ArgsOf } from '@oilcan/core/registry';
 import { onHandAfter } from '@oilcan/core/stock';
-import { ann, assetId, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
+import { ann, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
 import { StorageFailed } from './local-database';
 import { MemoryDatabase } from './memory-database';
 import type { Phone } from './phone';
@@ -362,70 +360,5 @@ describe('a session that ends', () => {
     expect(whereabouts(again)).toEqual(['pending']);
     await again.synchronize();
     expect(server.records.peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);
-  });
-});
-
-describe('numbers', () => {
-  const raised = (title: string): ArgsOf<'work.raise'> => ({
-    number: null,
-    assetId,
-    title,
-    reason: '',
-    urgency: 'week',
-    kind: 'corrective',
-    tradeId: null,
-    dueAt: null,
-    estimateMinutes: 0,
-    steps: [],
-    kit: [],
-    tools: [],
-    hazards: [],
-    personIds: [ann.id],
-    crewId: null,
-    cameFrom: null,
-  });
-  const numbersOn = (phone: Phone): string[] =>
-    phone.view
-      .peekAll('workOrders')
-      .filter(({ title }) => title.startsWith('Found'))
-      .map(({ number }) => number);
-
-  it('are final from the first moment, without signal too, and never another’s', async () => {
-    const [anns, leas] = [await phones.of(ann), await phones.of(lea)];
-    for (const phone of [anns, leas]) await phone.synchronize();
-    server.signal = 'none';
-    for (const phone of [anns, leas])
-      for (const title of ['Found one', 'Found two']) await phone.perform('work.raise', raised(title));
-    const shown = [...numbersOn(anns), ...numbersOn(leas)];
-    expect([new Set(shown).size, shown.every((number) => /^W-\d+$/.test(number))]).toEqual([4, true]);
-    server.signal = 'good';
-    for (const phone of [anns, leas]) await phone.synchronize();
-    expect([anns.kept, leas.kept]).toEqual([[], []]);
-    const there = server.records.peekAll('workOrders').map(({ number }) => number);
-    expect(there).toEqual(expect.arrayContaining(shown));
-  });
-
-  it('that are used up without signal give way to marked ones, until the server gives them', async () => {
-    const phone = await phones.of(ann);
-    await phone.synchronize();
-    server.signal = 'none';
-    for (let count = 0; count <= NUMBERS_AHEAD; count += 1) await phone.perform('work.raise', raised(`Found ${count}`));
-    expect(numbersOn(phone).filter(isProvisional)).toHaveLength(1);
-    server.signal = 'good';
-    await phone.synchronize();
-    await phone.synchronize();
-    expect([phone.kept, numbersOn(phone).filter(isProvisional)]).toEqual([[], []]);
-    expect(new Set(numbersOn(phone)).size).toBe(NUMBERS_AHEAD + 1);
-  });
-
-  it('are kept through a reload, and none is taken twice', async () => {
-    const database = new MemoryDatabase();
-    const phone = await phones.of(ann, database);
-    await phone.synchronize();
-    server.signal = 'none';
-    await phone.perform('work.raise', raised('Found one'));
-    const again = await phones.of(ann, database);
-    await again.perform('work.raise', raised('Found two'));
-    expect(new Set(numbersOn(again)).size).toBe(2);
   });
 });

@@ -316,3 +316,24 @@ export function anOperation<N extends OperationName>(
     ...given,
   };
 }
+
+/** What raises a work order on the machine: complete, of which a test names what it is about. */
+export const aRaise = (given: Partial<ArgsOf<'work.raise'>> = {}): ArgsOf<'work.raise'> => ({
+  number: null,
+  assetId,
+  title: 'Guard is loose',
+  reason: 'Rattles at full speed',
+  urgency: 'week',
+  kind: 'corrective',
+  tradeId: null,
+  dueAt: null,
+  estimateMinutes: 30,
+  steps: [],
+  kit: [],
+  tools: [],
+  hazards: [],
+  personIds: [],
+  crewId: null,
+  cameFrom: null,
+  ...given,
+});

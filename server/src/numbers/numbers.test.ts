@@ -1,7 +1,6 @@
 import { NUMBERS_AHEAD } from '@oilcan/core/numbers';
-import type { ArgsOf } from '@oilcan/core/registry';
 import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
-import { anOperation, ann, assetId, aWorkOrder, bob, put, smallWorks } from '@oilcan/core/testing';
+import { anOperation, ann, aRaise, aWorkOrder, bob, put, smallWorks } from '@oilcan/core/testing';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
@@ -18,25 +17,7 @@ const lentTo = async (device: string, by = cookie): Promise<readonly string[]> =
   return (await works.ask(by, { url })).json<PullAnswer>().numbers?.workOrder ?? [];
 };
 
-const args = (number: string | null): ArgsOf<'work.raise'> => ({
-  number,
-  assetId,
-  title: 'Guard is loose',
-  reason: '',
-  urgency: 'week',
-  kind: 'corrective',
-  tradeId: null,
-  dueAt: null,
-  estimateMinutes: 30,
-  steps: [],
-  kit: [],
-  tools: [],
-  hazards: [],
-  personIds: [],
-  crewId: null,
-  cameFrom: null,
-});
-const raise = (number: string | null, device: string) => anOperation('work.raise', args(number), { device });
+const raise = (number: string | null, device: string) => anOperation('work.raise', aRaise({ number }), { device });
 const numberOf = async (id: string): Promise<string> =>
   JSON.parse((await works.database('work_orders').where({ id }).first('body')).body as string).number as string;
 

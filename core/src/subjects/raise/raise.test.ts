@@ -4,6 +4,7 @@ import {
   aCrew,
   anAsset,
   anOperation,
+  aRaise,
   ann,
   assetId,
   binId,
@@ -15,25 +16,8 @@ import {
 } from '../../testing/builders';
 import { codeOf, Works } from '../../testing/works';
 
-const raised = (given: Partial<ArgsOf<'work.raise'>> = {}): ArgsOf<'work.raise'> => ({
-  number: 'W-77',
-  assetId,
-  title: 'Guard is loose',
-  reason: 'Rattles at full speed',
-  urgency: 'week',
-  kind: 'corrective',
-  tradeId: null,
-  dueAt: null,
-  estimateMinutes: 30,
-  steps: [],
-  kit: [],
-  tools: [],
-  hazards: [],
-  personIds: [],
-  crewId: null,
-  cameFrom: null,
-  ...given,
-});
+const raised = (given: Partial<ArgsOf<'work.raise'>> = {}): ArgsOf<'work.raise'> =>
+  aRaise({ number: 'W-77', ...given });
 
 describe('work that is raised', () => {
   it('is on the machine and at its place, ready, under the number it brings and the id of its operation', async () => {
