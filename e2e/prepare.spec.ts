@@ -280,7 +280,9 @@ test('notices come live, are counted, lead to their job and are seen; mail goes 
   const before = await unseen();
   await mark.tap();
   await ines.getByRole('button', { name: 'Choose what I hear of' }).tap();
-  await ines.getByRole('group', { name: 'Work is given to me' }).getByRole('checkbox', { name: 'By mail' }).tap();
+  const byMail = ines.getByRole('group', { name: 'Work is given to me' }).getByRole('checkbox', { name: 'By mail' });
+  await byMail.tap();
+  await expect(byMail).toBeChecked();
   await ines.getByRole('button', { name: 'Done' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.getByRole('button', { name: /^Back to/ }).tap();

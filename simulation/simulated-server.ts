@@ -3,17 +3,17 @@ import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
+import type { PullSizes } from '@oilcan/server';
 import {
+  freshDatabase,
   mayNameFile,
   noteFile,
   numbersOf,
-  openDatabase,
   pull,
   push,
   readWork,
   SqlRecords,
-  type PullSizes,
-} from '@oilcan/server';
+} from '@oilcan/server/testing';
 import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
@@ -39,7 +39,7 @@ export class SimulatedServer {
   }
 
   static async start(rows: readonly Change[], now: () => Instant): Promise<SimulatedServer> {
-    const database = await openDatabase(':memory:');
+    const database = await freshDatabase();
     await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
     return new SimulatedServer(database, now);
   }

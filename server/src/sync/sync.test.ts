@@ -25,7 +25,8 @@ import {
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { SqlRecords } from '../db/sql-records';
 import { rowsOfNewlyCarried } from './newly-carried';
-import { pull, readWork, scopeOf } from './pull';
+import { pull, readWork } from './pull';
+import { scopeOf } from './scope';
 import { push } from './push';
 
 let works: TestServer;
