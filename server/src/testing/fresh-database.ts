@@ -1,5 +1,6 @@
 import knex, { type Knex } from 'knex';
 import { openDatabase } from '../database/open-database';
+import { configure } from '../db/sqlite/sqlite';
 import { SqliteClient } from '../db/sqlite/sqlite-client';
 
 /** The handle of better-sqlite3 behind a connection. */
@@ -28,6 +29,6 @@ export async function freshDatabase(): Promise<Knex> {
     client: SqliteClient,
     connection: { filename },
     useNullAsDefault: true,
-    pool: { min: 1, max: 1 },
+    pool: { min: 1, max: 1, afterCreate: configure },
   });
 }

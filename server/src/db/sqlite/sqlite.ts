@@ -82,7 +82,8 @@ interface SqliteHandle {
 /** How long a statement waits for another program that writes; nothing else is answered meanwhile. */
 const BUSY_MILLISECONDS = 2_000;
 
-function configure(handle: SqliteHandle, done: (error: Error | null, handle: SqliteHandle) => void): void {
+/** What every connection is set to, before it is used. */
+export function configure(handle: SqliteHandle, done: (error: Error | null, handle: SqliteHandle) => void): void {
   try {
     handle.pragma(`busy_timeout = ${BUSY_MILLISECONDS}`);
     handle.pragma('journal_mode = WAL');
