@@ -1,3 +1,8 @@
+const { transform } = require('jest-expo/web/jest-preset');
+
+/** What needs nothing of Expo's own transformations is turned into what Node runs by swc, several times as fast. */
+const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }];
+
 const node = (name, tests = 'src') => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
@@ -5,13 +10,14 @@ const node = (name, tests = 'src') => ({
   testMatch: [`<rootDir>/${tests}/**/*.test.ts`],
   // `cookie` is an ES module, which Node can require and Jest cannot.
   transformIgnorePatterns: ['/node_modules/(?!cookie/)'],
-  transform: { '\\.[jt]s$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }] },
+  transform: { '\\.[jt]s$': swc },
 });
 
 /** @type {import('jest').Config} */
 module.exports = {
   // Left alone, Jest keeps one processor free: on two that is one worker.
   maxWorkers: '100%',
+  testSequencer: `${__dirname}/scripts/jest-order.cjs`,
   // Ends a test that hangs, on a machine of any speed; how long a thing may take is for `bench/` to say.
   testTimeout: 60_000,
   projects: [
@@ -24,6 +30,10 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+      transform: {
+        '/(core|server|demo)/src/.*\\.ts$': swc,
+        ...transform,
+      },
       moduleNameMapper: { '^expo-router$': '<rootDir>/src/testing/router.ts' },
       transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation).*))'],
     },

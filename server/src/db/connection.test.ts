@@ -119,6 +119,8 @@ describe('two writers of one database', () => {
       database.transaction((transaction) => new SqlRecords(transaction).write([put('steps', aStep(position))]));
     await write(one, 1);
     await write(other, 2);
+    // So that this one gives up before long.
+    await other.raw('PRAGMA busy_timeout = 50');
     const holding = await one.transaction();
     const refused: unknown = await write(other, 3).then(
       () => 'written',

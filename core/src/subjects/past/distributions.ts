@@ -62,17 +62,34 @@ export function chiSquareBelow(x: number, degrees: number): number {
   return gammaP(degrees / 2, x / 2);
 }
 
-/** The value below which such a share of a chi-square distribution lies; share above 0 and below 1. */
+/** How thick a chi-square distribution is at x, the slope of `chiSquareBelow`. */
+function chiSquareDensity(x: number, degrees: number): number {
+  const half = degrees / 2;
+  return Math.exp((half - 1) * Math.log(x / 2) - x / 2 - logGamma(half)) / 2;
+}
+
+/**
+ * The value below which such a share of a chi-square distribution lies; share above 0 and below 1. Newton's method, and
+ * halving where a step of it would lead out of the interval in which the value is known to lie.
+ */
 export function chiSquareQuantile(share: number, degrees: number): number {
   let low = 0;
   let high = Math.max(1, degrees);
-  while (chiSquareBelow(high, degrees) < share) high *= 2;
-  for (let step = 0; step < 200 && high - low > high * PRECISION; step += 1) {
-    const middle = (low + high) / 2;
-    if (chiSquareBelow(middle, degrees) < share) low = middle;
-    else high = middle;
+  while (chiSquareBelow(high, degrees) < share) {
+    low = high;
+    high *= 2;
   }
-  return (low + high) / 2;
+  let x = (low + high) / 2;
+  for (let step = 0; step < 200 && high - low > high * PRECISION; step += 1) {
+    const above = chiSquareBelow(x, degrees) - share;
+    if (above < 0) low = x;
+    else high = x;
+    const next = x - above / chiSquareDensity(x, degrees);
+    // The next step would be about the square of this one, which is below the precision.
+    if (Math.abs(next - x) <= x * 1e-9 && next > low && next < high) return next;
+    x = next > low && next < high ? next : (low + high) / 2;
+  }
+  return x;
 }
 
 /** The share of the standard normal distribution below z. */
