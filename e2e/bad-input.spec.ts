@@ -1,5 +1,8 @@
 import { expect, test } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 test('a wrong time or amount is told at its field and stores nothing', async ({ open }) => {
   const page = await open('Pavel Brandt');
   await page.getByText('Safety relay K14 drops out').tap();

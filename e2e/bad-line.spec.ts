@@ -1,6 +1,9 @@
 import { BadLine, type Trouble } from './bad-line';
 import { expect, phone, test } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 const troubles: readonly Trouble[] = ['answers 500', 'hangs', 'loses the answer', 'cuts the answer half-way'];
 
 for (const trouble of troubles) {

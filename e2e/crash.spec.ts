@@ -3,6 +3,9 @@ import { PROTOCOL, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { DemoServer } from './demo-server';
 import { expect, test } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 const ROUNDS = 10;
 const LONGEST_LIFE_MILLISECONDS = 120;
 

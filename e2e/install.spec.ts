@@ -15,9 +15,8 @@ interface Manifest {
   readonly shortcuts: readonly { readonly name: string; readonly url: string; readonly icons: readonly Named[] }[];
 }
 
-test('Oilcan can be installed: its manifest names what is there, and Chromium finds nothing missing', async ({
-  open,
-}) => {
+const title = 'Oilcan can be installed: its manifest names what is there, and Chromium finds nothing missing';
+test(title, { tag: '@whole-browser' }, async ({ open }) => {
   const page = await open('Ines Okafor');
   const address = await page.locator('link[rel=manifest]').getAttribute('href');
   const answer = await page.request.get(address ?? '');

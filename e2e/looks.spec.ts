@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, phone, test, wide } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 const told = ({ violations }: Awaited<ReturnType<AxeBuilder['analyze']>>): string[] =>
   violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join('\n')}`);
 

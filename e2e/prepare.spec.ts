@@ -298,7 +298,8 @@ test('notices come live, are counted, lead to their job and are seen; mail goes 
   await expect(ines.getByText(/^Given to you: W-\d+ Safety relay K14/)).toBeVisible();
 });
 
-test('a notice shows as a notification of the browser, and a press on it leads to its job', async ({ open }) => {
+const notified = 'a notice shows as a notification of the browser, and a press on it leads to its job';
+test(notified, { tag: '@whole-browser' }, async ({ open }) => {
   const ines = await open('Ines Okafor', { ...phone, permissions: ['notifications'] });
   await ines.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await giveToInes(await open('Tess Lindqvist', wide), 'Safety relay K14 drops out');

@@ -5,6 +5,9 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { expect, test, Thumb } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 test('a code is typed, unknown ones are bound in two taps, others say what they are', async ({ open }) => {
   const ines = await open('Ines Okafor');
   const thumb = new Thumb(ines);

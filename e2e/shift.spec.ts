@@ -1,6 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, phone, test } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`the list is narrowed, stays so through a reload, and shows all again, ${colorScheme}`, async ({ open }) => {
     const ines = await open('Ines Okafor', { ...phone, colorScheme });

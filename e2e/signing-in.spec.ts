@@ -1,5 +1,8 @@
 import { expect, test } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 test('says what is wrong, at the field or above the button', async ({ open }) => {
   const page = await open(null);
   await page.getByRole('button', { name: 'Sign in' }).tap();

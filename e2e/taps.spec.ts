@@ -1,5 +1,8 @@
 import { expect, test, Thumb } from './works';
 
+// Everything here has signal: no service worker needs to fetch the whole application for it.
+test.use({ serviceWorkers: 'block' });
+
 // The most taps that each task may take; typing and scrolling are free.
 test('every task takes few taps', async ({ open }) => {
   const page = await open('Ines Okafor');
