@@ -34,7 +34,12 @@ module.exports = {
         '/(core|server|demo)/src/.*\\.ts$': swc,
         ...transform,
       },
-      moduleNameMapper: { '^expo-router$': '<rootDir>/src/testing/router.ts' },
+      moduleNameMapper: {
+        '^expo-router$': '<rootDir>/src/testing/router.ts',
+        // As in `app/metro.config.js`, and everything of Paper out of one of its two copies.
+        '^\\.{1,2}/(?:.*/)?TouchableRipple$': '<rootDir>/src/ui/touchable.tsx',
+        '^react-native-paper/lib/module/(.*)$': 'react-native-paper/lib/commonjs/$1',
+      },
       transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation).*))'],
     },
   ],

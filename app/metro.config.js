@@ -8,10 +8,16 @@ const unused = /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|exper
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
 const nothing = join(__dirname, 'nothing.js');
 
+/** In the place of Paper's touchable: ours, which says states as the web says them. */
+const inPaper = /[\\/]react-native-paper[\\/]lib[\\/]/;
+const touchable = join(__dirname, 'src', 'ui', 'touchable.tsx');
+
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */
-config.resolver.resolveRequest = (context, name, platform) =>
-  inRouter.test(context.originModulePath) && unused.test(name)
-    ? { type: 'sourceFile', filePath: nothing }
-    : context.resolveRequest(context, name, platform);
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (inRouter.test(context.originModulePath) && unused.test(name)) return { type: 'sourceFile', filePath: nothing };
+  if (inPaper.test(context.originModulePath) && /^\.{1,2}\/.*TouchableRipple$/.test(name))
+    return { type: 'sourceFile', filePath: touchable };
+  return context.resolveRequest(context, name, platform);
+};
 
 module.exports = config;

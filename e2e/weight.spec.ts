@@ -3,7 +3,8 @@ import { expect, phone, test } from './works';
 
 const KILOBYTE = 1_000;
 
-test('what goes over the air is light', async ({ open, server }, testInfo) => {
+// Counted to the byte, with the headers of a browser as people have it.
+test('what goes over the air is light', { tag: '@whole-browser' }, async ({ open, server }, testInfo) => {
   const line = new CountingLine(server.address);
   const ines = await open(null, { ...phone, baseURL: await line.start() });
   // The application itself is on the phone by then.

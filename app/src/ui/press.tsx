@@ -1,10 +1,11 @@
 import type { ReactElement, ReactNode } from 'react';
-import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
-import { Icon } from './icon';
+import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { Button as PaperButton, Chip } from 'react-native-paper';
 import { CORNER, GAP, RULE, TARGET } from './theme';
-import { usePalette } from './use-palette';
-import { Words } from './words';
 import { mdiCheck } from '@mdi/js';
+import Touchable from './touchable';
+import { textStyles } from './type';
+import { usePalette } from './use-palette';
 
 interface PressProps {
   readonly onPress: () => void;
@@ -20,7 +21,7 @@ interface PressProps {
   readonly testID?: string;
 }
 
-/** Anything that is pressed: large enough for a glove, and dimmed while it is held. */
+/** Anything that is pressed: large enough for a glove, and shaded while it is held. */
 export function Press({
   onPress,
   label,
@@ -33,7 +34,7 @@ export function Press({
   testID,
 }: PressProps): ReactElement {
   return (
-    <Pressable
+    <Touchable
       role={role}
       onPress={onPress}
       disabled={disabled}
@@ -41,10 +42,10 @@ export function Press({
       {...(checked === undefined ? {} : { 'aria-checked': checked })}
       {...(isHere ? { 'aria-current': role === 'link' ? 'page' : true } : {})}
       {...(testID === undefined ? {} : { testID })}
-      style={({ pressed }) => [sheet.press, pressed && sheet.held, style]}
+      style={[sheet.press, style]}
     >
-      {children}
-    </Pressable>
+      <>{children}</>
+    </Touchable>
   );
 }
 
@@ -70,25 +71,21 @@ export function Button({
   style,
 }: ButtonProps): ReactElement {
   const palette = usePalette();
-  const color = main ? palette.onGreen : palette.ink;
-  const ground = main ? palette.green : palette.card;
   return (
-    <Press
+    <PaperButton
+      mode={main ? 'contained' : 'outlined'}
       onPress={onPress}
       disabled={disabled}
-      {...(label === undefined ? {} : { label })}
-      style={[
-        sheet.button,
-        { backgroundColor: ground, borderColor: main ? palette.green : palette.edge },
-        disabled && sheet.disabled,
-        style,
-      ]}
+      {...(icon === undefined ? {} : { icon })}
+      {...(label === undefined ? {} : { accessibilityLabel: label })}
+      buttonColor={main ? palette.green : palette.card}
+      textColor={main ? palette.onGreen : palette.ink}
+      style={[sheet.button, { borderColor: main ? palette.green : palette.edge }, disabled && sheet.disabled, style]}
+      contentStyle={sheet.inButton}
+      labelStyle={[sheet.word, main ? textStyles.heading : textStyles.label]}
     >
-      {icon === undefined ? null : <Icon path={icon} color={color} size={20} />}
-      <Words as={main ? 'heading' : 'label'} color={color}>
-        {word}
-      </Words>
-    </Press>
+      {word}
+    </PaperButton>
   );
 }
 
@@ -106,9 +103,12 @@ export function Choice({
 }): ReactElement {
   const palette = usePalette();
   return (
-    <Press
-      role={isMany ? 'checkbox' : 'radio'}
-      checked={isChosen}
+    <Chip
+      mode="outlined"
+      accessibilityRole={isMany ? 'checkbox' : 'radio'}
+      selected={isChosen}
+      showSelectedCheck={false}
+      {...(isMany && isChosen ? { icon: mdiCheck } : {})}
       onPress={onPress}
       style={[
         sheet.choice,
@@ -117,10 +117,10 @@ export function Choice({
           backgroundColor: isChosen ? palette.chosen : palette.card,
         },
       ]}
+      textStyle={[sheet.chosenWord, { color: palette.ink }]}
     >
-      {isMany && isChosen ? <Icon path={mdiCheck} size={18} /> : null}
-      <Words as="label">{word}</Words>
-    </Press>
+      {word}
+    </Chip>
   );
 }
 
@@ -135,26 +135,12 @@ export function Choices({ label, children }: { readonly label: string; readonly 
 
 const sheet = StyleSheet.create({
   press: { minHeight: TARGET, minWidth: TARGET, justifyContent: 'center' },
-  held: { opacity: 0.6 },
-  button: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    justifyContent: 'center',
-    gap: GAP,
-    paddingHorizontal: 16,
-    paddingVertical: 8,
-    borderWidth: RULE,
-    borderRadius: CORNER,
-  },
+  button: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
   disabled: { opacity: 0.45 },
-  choice: {
-    flexDirection: 'row',
-    justifyContent: 'center',
-    gap: 6,
-    paddingHorizontal: 14,
-    borderWidth: RULE,
-    borderRadius: CORNER,
-    alignItems: 'center',
-  },
+  inButton: { minHeight: TARGET - 2 * RULE, paddingHorizontal: 16, gap: GAP },
+  // A long word goes on over more lines: Paper would cut it.
+  word: { marginHorizontal: 0, marginVertical: 8, textAlign: 'center', ...({ whiteSpace: 'normal' } as object) },
+  choice: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET },
+  chosenWord: { marginHorizontal: 14, marginVertical: 0, ...({ whiteSpace: 'normal' } as object) },
   choices: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
 });

@@ -4,10 +4,8 @@ import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider, type MD3The
 import { Icon } from './icon';
 import { useLighting } from './lighting';
 import { dayPalette, nightPalette, type Palette } from './palette';
+import { textStyles } from './type';
 import { PaletteContext } from './use-palette';
-
-export const headingFont = '"Barlow Condensed", "Arial Narrow", sans-serif';
-export const textFont = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 /** From this width on, list, sheet and record stand side by side. */
 const WIDE_FROM = 900;
@@ -30,12 +28,15 @@ export function ThemeProvider({ children }: { readonly children: ReactNode }): R
   const theme = useMemo(() => paperTheme(palette), [palette]);
   return (
     <PaletteContext.Provider value={palette}>
-      <PaperProvider theme={theme} settings={{ icon: PaperIcon }}>
+      <PaperProvider theme={theme} settings={paperSettings}>
         {children}
       </PaperProvider>
     </PaletteContext.Provider>
   );
 }
+
+/** Icons by their outlines. What is pressed is shaded at once (`Touchable`); no ripple runs over it. */
+const paperSettings = { icon: PaperIcon, rippleEffectEnabled: false };
 
 function PaperIcon({
   name,
@@ -50,12 +51,34 @@ function PaperIcon({
   return <Icon path={name} size={size} {...(color === undefined ? {} : { color })} />;
 }
 
+const { text, small, label, heading, title } = textStyles;
+/** Ours by their names, and in the places of Paper's own. */
+const paperFonts = configureFonts({
+  config: {
+    ...textStyles,
+    headlineSmall: title,
+    titleLarge: heading,
+    titleMedium: label,
+    titleSmall: label,
+    labelLarge: label,
+    labelMedium: label,
+    labelSmall: label,
+    bodyLarge: text,
+    bodyMedium: text,
+    bodySmall: small,
+  },
+});
+
+const wantsLessMotion = (): boolean =>
+  typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
+
 function paperTheme(palette: Palette): MD3Theme {
   const base = palette.isNight ? MD3DarkTheme : MD3LightTheme;
   return {
     ...base,
     roundness: CORNER,
-    fonts: configureFonts({ config: { fontFamily: textFont } }),
+    animation: { scale: wantsLessMotion() ? 0 : 1, defaultAnimationDuration: 150 },
+    fonts: paperFonts,
     colors: {
       ...base.colors,
       primary: palette.green,
@@ -64,6 +87,11 @@ function paperTheme(palette: Palette): MD3Theme {
       surface: palette.card,
       onSurface: palette.ink,
       onSurfaceVariant: palette.inkSoft,
+      outlineVariant: palette.line,
+      secondaryContainer: palette.chosen,
+      onSecondaryContainer: palette.ink,
+      elevation: flat(palette.card),
+      backdrop: palette.veil,
       outline: palette.edge,
       error: palette.faulty,
       inverseSurface: palette.ink,
@@ -71,4 +99,9 @@ function paperTheme(palette: Palette): MD3Theme {
       inversePrimary: palette.isNight ? palette.green : '#9FD3C1',
     },
   };
+}
+
+/** Nothing is lifted by a tint. */
+function flat(ground: string): MD3Theme['colors']['elevation'] {
+  return { level0: 'transparent', level1: ground, level2: ground, level3: ground, level4: ground, level5: ground };
 }

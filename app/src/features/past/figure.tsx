@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { headingFont } from '../../ui/theme';
+import { headingFont } from '../../ui/type';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
