@@ -1,4 +1,4 @@
-const { join } = require('node:path');
+const { basename, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -8,15 +8,15 @@ const unused = /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|exper
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
 const nothing = join(__dirname, 'nothing.js');
 
-/** In the place of Paper's touchable: ours, which says states as the web says them. */
+/** Inside Paper ours stand: the touchable says states as the web says them, the icon needs no font. */
 const inPaper = /[\\/]react-native-paper[\\/]lib[\\/]/;
-const touchable = join(__dirname, 'src', 'ui', 'touchable.tsx');
+const standIns = { TouchableRipple: 'touchable.tsx', MaterialCommunityIcon: 'paper-icon.tsx' };
 
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */
 config.resolver.resolveRequest = (context, name, platform) => {
   if (inRouter.test(context.originModulePath) && unused.test(name)) return { type: 'sourceFile', filePath: nothing };
-  if (inPaper.test(context.originModulePath) && /^\.{1,2}\/.*TouchableRipple$/.test(name))
-    return { type: 'sourceFile', filePath: touchable };
+  const standIn = inPaper.test(context.originModulePath) ? standIns[basename(name)] : undefined;
+  if (standIn !== undefined) return { type: 'sourceFile', filePath: join(__dirname, 'src', 'ui', standIn) };
   return context.resolveRequest(context, name, platform);
 };
 

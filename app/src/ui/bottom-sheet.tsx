@@ -1,7 +1,6 @@
 import { useId, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
-import { Icon } from './icon';
-import { Press } from './press';
+import { IconPress } from './press';
 import { RULE, useIsWide } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
@@ -38,9 +37,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
                 {aside}
               </Words>
             )}
-            <Press onPress={onClose} label="Close" style={sheet.close}>
-              <Icon path={mdiClose} />
-            </Press>
+            <IconPress icon={mdiClose} label="Close" onPress={onClose} />
           </View>
           <ScrollView style={sheet.body} contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
             {children}
@@ -60,7 +57,6 @@ const sheet = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingLeft: 16, paddingTop: 6, paddingRight: 4 },
   title: { flexShrink: 1, flexGrow: 1 },
   aside: { flexShrink: 1, textAlign: 'right', maxWidth: '45%' },
-  close: { alignItems: 'center' },
   body: { flexGrow: 0, flexShrink: 1 },
   content: { paddingHorizontal: 16, paddingTop: 4, paddingBottom: 12, gap: 12 },
   foot: { paddingHorizontal: 16, paddingTop: 8, gap: 8 },

@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
-import { Button as PaperButton, Chip } from 'react-native-paper';
+import { Button as PaperButton, Chip, IconButton } from 'react-native-paper';
 import { CORNER, GAP, RULE, TARGET } from './theme';
 import { mdiCheck } from '@mdi/js';
 import Touchable from './touchable';
@@ -82,10 +82,34 @@ export function Button({
       textColor={main ? palette.onGreen : palette.ink}
       style={[sheet.button, { borderColor: main ? palette.green : palette.edge }, disabled && sheet.disabled, style]}
       contentStyle={sheet.inButton}
-      labelStyle={[sheet.word, main ? textStyles.heading : textStyles.label]}
+      labelStyle={[sheet.word, icon !== undefined && sheet.afterIcon, main ? textStyles.heading : textStyles.label]}
     >
       {word}
     </PaperButton>
+  );
+}
+
+interface IconPressProps {
+  /** A constant of `@mdi/js`. */
+  readonly icon: string;
+  /** What it does: there is no word beside it. */
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly style?: StyleProp<ViewStyle>;
+}
+
+/** A button of the few icons that everybody knows without a word: close, back, me. */
+export function IconPress({ icon, label, onPress, style }: IconPressProps): ReactElement {
+  const palette = usePalette();
+  return (
+    <IconButton
+      icon={icon}
+      accessibilityLabel={label}
+      iconColor={palette.ink}
+      size={22}
+      onPress={onPress}
+      style={[sheet.icon, style]}
+    />
   );
 }
 
@@ -136,11 +160,19 @@ export function Choices({ label, children }: { readonly label: string; readonly 
 const sheet = StyleSheet.create({
   press: { minHeight: TARGET, minWidth: TARGET, justifyContent: 'center' },
   button: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
+  icon: { width: TARGET, height: TARGET, margin: 0, borderRadius: CORNER },
   disabled: { opacity: 0.45 },
-  inButton: { minHeight: TARGET - 2 * RULE, paddingHorizontal: 16, gap: GAP },
+  inButton: { minHeight: TARGET - 2 * RULE },
   // A long word goes on over more lines: Paper would cut it.
-  word: { marginHorizontal: 0, marginVertical: 8, textAlign: 'center', ...({ whiteSpace: 'normal' } as object) },
+  word: { marginHorizontal: 16, marginVertical: 8, textAlign: 'center', ...({ whiteSpace: 'normal' } as object) },
+  // Paper draws the icon 16 into the margin of the word.
+  afterIcon: { marginLeft: 16 + GAP },
   choice: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET },
-  chosenWord: { marginHorizontal: 14, marginVertical: 0, ...({ whiteSpace: 'normal' } as object) },
+  // As high as the chip: Paper leaves what is over below.
+  chosenWord: {
+    marginHorizontal: 14,
+    marginVertical: (TARGET - 2 * RULE - textStyles.label.lineHeight) / 2,
+    ...({ whiteSpace: 'normal' } as object),
+  },
   choices: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
 });

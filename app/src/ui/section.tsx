@@ -1,5 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Divider } from 'react-native-paper';
+import { RULE } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
@@ -16,7 +18,7 @@ export function Section({ title, aside, children, onPlaced }: Props): ReactEleme
   const palette = usePalette();
   return (
     <View style={sheet.section} ref={(view) => onPlaced?.(view as unknown as HTMLElement | null)}>
-      <View style={[sheet.head, { borderColor: palette.ink }]}>
+      <View style={sheet.head}>
         <Words as="heading" level={2}>
           {title}
         </Words>
@@ -26,6 +28,7 @@ export function Section({ title, aside, children, onPlaced }: Props): ReactEleme
           </Words>
         )}
       </View>
+      <Divider style={[sheet.rule, { backgroundColor: palette.ink }]} />
       {children}
     </View>
   );
@@ -46,8 +49,8 @@ const sheet = StyleSheet.create({
     // With very large text what stands beside goes under the name.
     flexWrap: 'wrap',
     columnGap: 8,
-    borderBottomWidth: 2,
     paddingBottom: 4,
   },
+  rule: { height: RULE },
   row: { borderBottomWidth: 1, paddingVertical: 10, flexDirection: 'row', alignItems: 'center', gap: 12 },
 });

@@ -1,8 +1,8 @@
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { useColorScheme, useWindowDimensions } from 'react-native';
 import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider, type MD3Theme } from 'react-native-paper';
-import { Icon } from './icon';
 import { useLighting } from './lighting';
+import PaperIcon from './paper-icon';
 import { dayPalette, nightPalette, type Palette } from './palette';
 import { textStyles } from './type';
 import { PaletteContext } from './use-palette';
@@ -37,19 +37,6 @@ export function ThemeProvider({ children }: { readonly children: ReactNode }): R
 
 /** Icons by their outlines. What is pressed is shaded at once (`Touchable`); no ripple runs over it. */
 const paperSettings = { icon: PaperIcon, rippleEffectEnabled: false };
-
-function PaperIcon({
-  name,
-  color,
-  size,
-}: {
-  readonly name: unknown;
-  readonly color?: string;
-  readonly size: number;
-}): ReactElement | null {
-  if (typeof name !== 'string') return null;
-  return <Icon path={name} size={size} {...(color === undefined ? {} : { color })} />;
-}
 
 const { text, small, label, heading, title } = textStyles;
 /** Ours by their names, and in the places of Paper's own. */

@@ -2,7 +2,7 @@ import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { findInPdf, openPdf, type PageMatch } from '../../data/pdf/open-pdf';
-import { Field } from '../../ui/field';
+import { FindField } from '../../ui/find-field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
@@ -86,7 +86,7 @@ function Pages({
     <View style={sheet.screen} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
       <View style={sheet.find}>
         <View style={sheet.field}>
-          <Field label="Find in this document" value={words} onChange={setWords} />
+          <FindField label="Find in this document" value={words} onChange={setWords} />
         </View>
         {words.trim() === '' ? null : matches.length === 0 ? (
           <Words live>Not in it</Words>

@@ -105,10 +105,11 @@ describe('who I am', () => {
     works = await TestWorks.open(smallWorks());
     await works.show(<PersonMark />);
     await press('Me');
-    await press('Night', 'radio');
+    await press('Night');
+    expect(screen.getByRole('button', { name: 'Night' }).getAttribute('aria-pressed')).toBe('true');
     expect(useLighting.getState().value).toBe('night');
     expect(localStorage.getItem('oilcan.lighting')).toContain('night');
-    await press('As the device', 'radio');
+    await press('As the device');
   });
 });
 

@@ -1,14 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { SegmentedButtons } from 'react-native-paper';
 import { counted, roleWords } from '../../words/work-words';
 import { signOut, usePhone, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Icon } from '../../ui/icon';
 import { forgetChoices } from '../../ui/kept-choice';
 import { useLighting, type Lighting } from '../../ui/lighting';
-import { Button, Choice, Choices, Press } from '../../ui/press';
+import { Button, IconPress } from '../../ui/press';
 import { piece } from '../../ui/piece';
+import { CORNER, TARGET } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { InstallButton } from '../page/install';
 import { mdiAccountOutline, mdiLogout } from '@mdi/js';
@@ -27,9 +28,7 @@ export function PersonMark(): ReactElement {
   const [isOpen, setIsOpen] = useState(false);
   return (
     <>
-      <Press onPress={() => setIsOpen(true)} label="Me" style={sheet.mark}>
-        <Icon path={mdiAccountOutline} />
-      </Press>
+      <IconPress icon={mdiAccountOutline} label="Me" onPress={() => setIsOpen(true)} />
       {isOpen ? <PersonSheet onClose={() => setIsOpen(false)} /> : null}
     </>
   );
@@ -59,11 +58,13 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
         {trade === undefined ? '' : ` · ${trade}`} · {settings?.organization ?? ''}
       </Words>
       <Words as="label">Colours</Words>
-      <Choices label="Colours">
-        {lightings.map(([value, word]) => (
-          <Choice key={value} word={word} isChosen={lighting === value} onPress={() => choose(value)} />
-        ))}
-      </Choices>
+      <View role="group" aria-label="Colours">
+        <SegmentedButtons
+          value={lighting}
+          onValueChange={(value) => choose(value as Lighting)}
+          buttons={lightings.map(([value, label]) => ({ value, label, style: sheet.lighting, labelStyle: sheet.word }))}
+        />
+      </View>
       <View style={sheet.buttons}>
         <Button word="My devices" onPress={() => setOpened('devices')} />
         <Button word="Change my password" onPress={() => setOpened('password')} />
@@ -87,7 +88,8 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
 }
 
 const sheet = StyleSheet.create({
-  mark: { alignItems: 'center' },
+  lighting: { borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
+  word: { ...({ whiteSpace: 'normal' } as object) },
   ask: { gap: 10 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

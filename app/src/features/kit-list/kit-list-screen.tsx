@@ -1,11 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
+import { Checkbox } from 'react-native-paper';
 import { formatQuantity, type PersonId } from '@oilcan/core/kernel';
 import type { KitList, KitListPart, KitListTool } from '@oilcan/core/kit-list';
 import { peekRow, usePhone, useRow, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { Icon } from '../../ui/icon';
+
 import { Button, Choice, Choices, Press } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -16,7 +17,7 @@ import { TopBar } from '../page/top-bar';
 import { ChooseJobsSheet } from './choose-jobs-sheet';
 import { ShareSheet } from './share-sheet';
 import { useJobsToChoose, useKitList } from './use-kit-list';
-import { mdiAccountMultipleOutline, mdiCheck } from '@mdi/js';
+import { mdiAccountMultipleOutline } from '@mdi/js';
 
 /** What to take along for the chosen jobs: my own list, or one that a mate shares with me. */
 export function KitListScreen(): ReactElement | null {
@@ -221,8 +222,8 @@ function TickLine({
       onPress={() => void performOrSay('kit-list.tick', { ownerId: owner, line: lineKey, isIn: !isIn })}
       style={[sheet.line, { borderColor: palette.line, backgroundColor: isIn ? palette.chosen : palette.card }]}
     >
-      <View style={[sheet.box, { borderColor: isIn ? palette.green : palette.edge }]}>
-        {isIn ? <Icon path={mdiCheck} size={20} color={palette.green} /> : null}
+      <View aria-hidden pointerEvents="none">
+        <Checkbox status={isIn ? 'checked' : 'unchecked'} color={palette.green} uncheckedColor={palette.edge} />
       </View>
       <View style={sheet.words}>
         <Words>{headline}</Words>
@@ -252,6 +253,5 @@ const sheet = StyleSheet.create({
     paddingVertical: 10,
     borderBottomWidth: 1,
   },
-  box: { width: 28, height: 28, borderWidth: 2, borderRadius: 4, alignItems: 'center', justifyContent: 'center' },
   words: { flex: 1, minWidth: 0 },
 });

@@ -1,7 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+import { Appbar } from 'react-native-paper';
+import { IconPress } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
@@ -36,18 +36,16 @@ export function TopBar({
   const { Marks, Sent } = useMarks();
   const palette = usePalette();
   return (
-    <View
+    <Appbar
       role="banner"
-      style={[
+      style={StyleSheet.flatten([
         sheet.bar,
         onBack !== undefined && sheet.barWithin,
         { borderColor: palette.line, backgroundColor: palette.paper },
-      ]}
+      ])}
     >
       {onBack === undefined ? null : (
-        <Press onPress={onBack} label={`Back to ${backTo}`} style={sheet.back}>
-          <Icon path={mdiArrowLeft} />
-        </Press>
+        <IconPress icon={mdiArrowLeft} label={`Back to ${backTo}`} onPress={onBack} style={sheet.back} />
       )}
       <View style={sheet.title}>
         <Words
@@ -65,7 +63,7 @@ export function TopBar({
       </View>
       {children}
       {isBeside ? null : onBack === undefined ? <Marks /> : <Sent />}
-    </View>
+    </Appbar>
   );
 }
 
@@ -77,6 +75,8 @@ const sheet = StyleSheet.create({
     alignContent: 'center',
     alignItems: 'center',
     justifyContent: 'flex-end',
+    // As high as its words, and at least so high.
+    height: 'auto',
     minHeight: 56,
     paddingLeft: 16,
     paddingRight: 4,
@@ -88,7 +88,7 @@ const sheet = StyleSheet.create({
   name: { flexShrink: 0 },
   alone: { flexShrink: 1, minWidth: 0 },
   aside: { flexShrink: 1, minWidth: 0 },
-  back: { alignItems: 'center', marginLeft: -12 },
+  back: { marginLeft: -12 },
   title: {
     flexGrow: 1,
     flexShrink: 1,

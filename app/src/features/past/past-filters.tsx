@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { PastEventKind, PastFilter } from '@oilcan/core/past';
 import { pastEventKinds } from '@oilcan/core/registry';
-import { Field } from '../../ui/field';
+import { FindField } from '../../ui/find-field';
 import { Choice, Choices } from '../../ui/press';
 import { eventWords, periodWords, periods, stateFilterWords, type Period } from './event-words';
 
@@ -22,7 +22,7 @@ interface Props {
 export function PastFilters({ choice, onChange, counts }: Props): ReactElement {
   return (
     <>
-      <Field label="Find in this past" value={choice.words} onChange={(words) => onChange({ ...choice, words })} />
+      <FindField label="Find in this past" value={choice.words} onChange={(words) => onChange({ ...choice, words })} />
       <EventKinds chosen={choice.kind} onChange={(kind) => onChange({ ...choice, kind })} counts={counts} />
       <Choices label="Period">
         {periods.map((period) => (

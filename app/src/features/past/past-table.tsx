@@ -1,22 +1,12 @@
-import {
-  createColumnHelper,
-  getCoreRowModel,
-  getSortedRowModel,
-  useReactTable,
-  type Row,
-  type SortingState,
-} from '@tanstack/react-table';
 import { useRouter } from 'expo-router';
-import Papa from 'papaparse';
-import { memo, useMemo, useRef, useState, type ReactElement } from 'react';
-import { FlatList, StyleSheet, View } from 'react-native';
+import { useMemo, useRef, type ReactElement } from 'react';
+import type { FlatList } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
 import type { PastEvent, PastEventKind } from '@oilcan/core/past';
-import { saveFile } from '../../data/save-file';
+import { saveTable } from '../../data/save-table';
 import { now, peekRow, useSettings } from '../../data/store';
-import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
-import { Words } from '../../ui/words';
+import { Button } from '../../ui/press';
+import { SortedTable, type TableColumn } from '../../ui/sorted-table';
 import { sayMoment } from '../../words/dates';
 import { kindWords, stateWords } from '../../words/work-words';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -36,142 +26,49 @@ interface Props {
   readonly address: string;
 }
 
-const column = createColumnHelper<PastEvent>();
-const columns = [
-  column.accessor('at', { header: 'When' }),
-  column.accessor(({ job }) => job.number, { id: 'number', header: 'Number' }),
-  column.accessor(eventLine, { id: 'what', header: 'What' }),
-  column.accessor(({ job }) => job.faults.map(faultLine).join(', '), { id: 'fault', header: 'Fault' }),
-  column.accessor(({ job }) => kindWords[job.kind], { id: 'kind', header: 'Kind' }),
-  column.accessor(({ job }) => stateWords[job.state], { id: 'state', header: 'State' }),
-  column.accessor(({ job }) => job.activeMinutes, { id: 'worked', header: 'Worked' }),
-  column.accessor(({ job }) => peekRow('assets', job.assetId)?.tag ?? '', { id: 'machine', header: 'Machine' }),
-];
-const widths: Readonly<Record<string, number>> = {
-  at: 92,
-  number: 74,
-  what: 240,
-  fault: 190,
-  kind: 92,
-  state: 84,
-  worked: 74,
-  machine: 84,
-};
-/** Columns that may take what is left. */
-const growing: ReadonlySet<string> = new Set(['what', 'fault']);
+const faultsOf = ({ job }: PastEvent): string => job.faults.map(faultLine).join(', ');
+const tagOf = ({ job }: PastEvent): string => peekRow('assets', job.assetId)?.tag ?? '';
+const workedOf = ({ job }: PastEvent): string => (job.activeMinutes === 0 ? '' : formatDuration(job.activeMinutes));
+const newestFirst = { id: 'at', desc: true };
 
 /** The rows on a wide screen: sorted by any column, and saved as CSV. */
 export function PastTable({ events, kind, top, empty, foot, name, address }: Props): ReactElement {
-  const palette = usePalette();
-  const scroller = useRef<FlatList<Row<PastEvent>>>(null);
+  const router = useRouter();
+  const settings = useSettings();
+  const scroller = useRef<FlatList<PastEvent>>(null);
   const kept = useKeptScroll(address, scroller);
-  const [sorting, setSorting] = useState<SortingState>([{ id: 'at', desc: true }]);
-  const data = useMemo(() => [...events], [events]);
-  const table = useReactTable({
-    data,
-    columns,
-    state: { sorting },
-    onSortingChange: setSorting,
-    getRowId: ({ id }) => id,
-    getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
-  });
-  const rows = table.getRowModel().rows;
-  const save = (): void => {
-    const lines = rows.map((row) => columns.map((_, index) => row.getVisibleCells()[index]?.getValue() ?? ''));
-    const fields = [...columns.map(({ header }) => String(header)), 'Note'];
-    const withNotes = lines.map((line, index) => [...line, rows[index]?.original.job.notes.join(' ') ?? '']);
-    // A cell that a spreadsheet would run as a formula is quoted as text.
-    const csv = Papa.unparse({ fields, data: withNotes }, { escapeFormulae: true, newline: '\r\n' });
-    saveFile(`${name}-${kind}.csv`, 'text/csv;charset=utf-8', `\uFEFF${csv}`);
-  };
-  const headings = (
-    <View>
-      {top(<Button word="Save as CSV" disabled={rows.length === 0} onPress={save} />)}
-      <View role="group" aria-label="Sort by" style={[sheet.row, sheet.headings, { borderColor: palette.ink }]}>
-        {table.getFlatHeaders().map(({ id, column: of }) => {
-          const sorted = of.getIsSorted();
-          const order = sorted === false ? '' : sorted === 'asc' ? ' ▲' : ' ▼';
-          const heading = String(of.columnDef.header);
-          const said = sorted === false ? '' : sorted === 'asc' ? ', rising' : ', falling';
-          return (
-            <Press key={id} label={`${heading}${order}${said}`} onPress={() => of.toggleSorting()} style={cell(id)}>
-              <Words as="label">
-                {heading}
-                {order}
-              </Words>
-            </Press>
-          );
-        })}
-      </View>
-    </View>
-  );
+  const columns = useMemo((): readonly TableColumn<PastEvent>[] => {
+    const when = ({ at }: PastEvent): string =>
+      settings === undefined ? at : sayMoment(at, now(), settings.zone, settings.language);
+    return [
+      { id: 'at', heading: 'When', width: 92, value: ({ at }) => at, words: when },
+      { id: 'number', heading: 'Number', width: 74, value: ({ job }) => job.number },
+      { id: 'what', heading: 'What', width: 240, grows: true, value: eventLine },
+      { id: 'fault', heading: 'Fault', width: 190, grows: true, value: faultsOf },
+      { id: 'kind', heading: 'Kind', width: 92, value: ({ job }) => kindWords[job.kind] },
+      { id: 'state', heading: 'State', width: 84, value: ({ job }) => stateWords[job.state] },
+      { id: 'worked', heading: 'Worked', width: 84, value: ({ job }) => job.activeMinutes, words: workedOf },
+      { id: 'machine', heading: 'Machine', width: 84, value: tagOf },
+    ];
+  }, [settings]);
+  const save = (sorted: readonly PastEvent[]): void =>
+    saveTable(
+      `${name}-${kind}`,
+      [...columns.map(({ heading }) => heading), 'Note'],
+      sorted.map((event) => [...columns.map(({ value }) => value(event)), event.job.notes.join(' ')]),
+    );
   return (
-    <FlatList
-      ref={scroller}
-      {...kept}
-      role="main"
-      data={rows}
-      keyExtractor={({ id }) => id}
-      renderItem={({ item }) => <TableRow event={item.original} />}
-      initialNumToRender={20}
-      windowSize={5}
-      ListHeaderComponent={headings}
-      ListEmptyComponent={empty}
-      ListFooterComponent={foot}
-      contentContainerStyle={sheet.list}
+    <SortedTable
+      rows={events}
+      columns={columns}
+      idOf={({ id }) => id}
+      sortedBy={newestFirst}
+      top={(sorted) => top(<Button word="Save as CSV" disabled={sorted.length === 0} onPress={() => save(sorted)} />)}
+      empty={empty}
+      foot={foot}
+      onPress={({ job }) => router.navigate(`/shift/${job.id}`)}
+      scroller={scroller}
+      kept={kept}
     />
   );
 }
-
-const cell = (id: string) => ({
-  flexBasis: widths[id] ?? 80,
-  flexGrow: growing.has(id) ? 1 : 0,
-  flexShrink: 1,
-  minWidth: 0,
-});
-
-const TableRow = memo(function TableRow({ event }: { readonly event: PastEvent }): ReactElement {
-  const palette = usePalette();
-  const router = useRouter();
-  const settings = useSettings();
-  const { job } = event;
-  const values: readonly (readonly [string, string])[] = [
-    ['at', settings === undefined ? event.at : sayMoment(event.at, now(), settings.zone, settings.language)],
-    ['number', job.number],
-    ['what', eventLine(event)],
-    ['fault', job.faults.map(faultLine).join(', ')],
-    ['kind', kindWords[job.kind]],
-    ['state', stateWords[job.state]],
-    ['worked', job.activeMinutes === 0 ? '' : formatDuration(job.activeMinutes)],
-    ['machine', peekRow('assets', job.assetId)?.tag ?? ''],
-  ];
-  return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/shift/${job.id}`)}
-      style={[sheet.row, { borderColor: palette.line, backgroundColor: palette.card }]}
-    >
-      {values.map(([id, text]) => (
-        <View key={id} style={cell(id)}>
-          <Words as="small" lines={2}>
-            {text}
-          </Words>
-        </View>
-      ))}
-    </Press>
-  );
-});
-
-const sheet = StyleSheet.create({
-  list: { paddingBottom: 24 },
-  headings: { borderBottomWidth: 2 },
-  row: {
-    flexDirection: 'row',
-    gap: 10,
-    paddingHorizontal: 16,
-    alignItems: 'center',
-    borderBottomWidth: 1,
-    minHeight: 52,
-  },
-});

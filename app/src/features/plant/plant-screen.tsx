@@ -5,7 +5,7 @@ import { create } from 'zustand';
 import type { Asset } from '@oilcan/core/plant';
 import { isOpen } from '@oilcan/core/work';
 import { usePhone, useTable } from '../../data/store';
-import { Field } from '../../ui/field';
+import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -135,7 +135,7 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
             {at !== undefined && place === undefined ? <Words live>{PLACE_MISSING}</Words> : null}
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <Field label="Find a machine" value={find} onChange={setFind} />
+                <FindField label="Find a machine" value={find} onChange={setFind} />
               </View>
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>

@@ -5,7 +5,7 @@ import type { Asset } from '@oilcan/core/plant';
 import { isOpen } from '@oilcan/core/work';
 import { usePhone, useRow, useTable } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
-import { Field } from '../../ui/field';
+import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -44,7 +44,7 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
           ? 'No machine of your sites has this label. If it sticks on one, choose that machine.'
           : 'This phone does not know it, and without signal it cannot ask. If you know the machine that it sticks on, choose it.'}
       </Words>
-      <Field label="Find the machine" value={find} onChange={setFind} />
+      <FindField label="Find the machine" value={find} onChange={setFind} />
       <View role="radiogroup" aria-label="The machine that it sticks on">
         {likely.map((asset) => (
           <AssetChoice

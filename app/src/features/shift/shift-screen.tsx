@@ -6,7 +6,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { counted, groupWords } from '../../words/work-words';
 import { markOnce } from '../../data/marks';
 import { usePhone } from '../../data/store';
-import { Field } from '../../ui/field';
+import { FindField } from '../../ui/find-field';
 import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -113,7 +113,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
             {reason === null ? null : <Words soft>{reason}</Words>}
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <Field label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
+                <FindField label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
               </View>
               <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
               <Button

@@ -2,11 +2,14 @@ import { act } from '@testing-library/react';
 import { asId, type BinId, type PartId, type SiteId, type StoreId } from '@oilcan/core/kernel';
 import { stockLevelId } from '@oilcan/core/stock';
 import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks, aSite } from '@oilcan/core/testing';
+import { saveFile } from '../../data/save-file';
 import { press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
 import { useSiteChoice } from '../page/use-site';
 import { findParts, partsInBin, partsOf } from '../stock/find-parts';
 import { StoresScreen } from './stores-screen';
+
+jest.mock('../../data/save-file', () => ({ saveFile: jest.fn() }));
 
 const oil = aPart({ id: asId<PartId>('oil'), number: 'OIL-220', name: 'Gear oil', unit: 'L' });
 const farBin = aBin({ id: asId<BinId>('far'), label: 'X-01', siteId: otherSite, storeId: asId<StoreId>('far-store') });
@@ -65,6 +68,21 @@ describe('the stores', () => {
     expect([words().includes('No bin is low'), words().includes('OIL-220')]).toEqual([true, false]);
     await type('Find a part or a bin', 'oil');
     expect(words()).toContain('0.5 L in Valley store X-01');
+  });
+});
+
+describe('the stores on a wide screen', () => {
+  it('are a table of what lies in which bin, sorted by any column and saved as CSV', async () => {
+    await works.show(<StoresScreen />, { isWide: true });
+    expect(words()).toMatch(/C-04Base storeSEAL-70.*X-01Valley storeOIL-220/);
+    await press('Part');
+    expect(words()).toMatch(/OIL-220.*SEAL-70/);
+    await press('Save as CSV');
+    const [name, , csv] = jest.mocked(saveFile).mock.calls.at(-1) ?? [];
+    expect(name).toBe('stores.csv');
+    expect(String(csv)).toMatch(
+      /^\uFEFFBin,Store,Number,Part,On hand,Low below,Price,State\r\nX-01,Valley store,OIL-220,/,
+    );
   });
 });
 

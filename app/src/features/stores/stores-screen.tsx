@@ -1,9 +1,10 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
-import { formatMoney } from '@oilcan/core/kernel';
+import { byId, formatMoney } from '@oilcan/core/kernel';
 import { isLow, partCost, type Part, type StockLevel } from '@oilcan/core/stock';
 import { useRow, useSettings, useTable } from '../../data/store';
-import { Field } from '../../ui/field';
+import { FindField } from '../../ui/find-field';
+import { piece } from '../../ui/piece';
 import { Button, Choice } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -18,6 +19,8 @@ import { binLabels } from './bin-labels';
 import { findParts, partsInBin, partsOf } from '../stock';
 import { mdiPrinterOutline } from '@mdi/js';
 
+const StoresTable = piece(() => import('./stores-table').then((module) => module.StoresTable));
+
 const byNumber = (parts: readonly Part[]): Part[] => [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
 
 /** What lies in which bin; of the site that is looked at. */
@@ -31,7 +34,7 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
   const binIds = useMemo(() => new Set<string>(bins.map(({ id }) => id)), [bins]);
   const stock = useMemo(() => allStock.filter(({ binId }) => binIds.has(binId)), [allStock, binIds]);
   const [isPrinting, setIsPrinting] = useState(false);
-  const columns = useIsWide() ? 2 : 1;
+  const isWide = useIsWide();
   const [find, setFind] = useState(given);
   const low = useMemo(() => stock.filter(isLow), [stock]);
   const [isLowWanted, setIsLowWanted] = useState(false);
@@ -42,62 +45,67 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
     const inBin = partsInBin(find, bins, stock);
     return inBin.size > 0 ? parts.filter(({ id }) => inBin.has(id)) : findParts(parts, find);
   }, [parts, find, site, bins, stock, low, isLowOnly]);
+  const binById = useMemo(() => byId(allBins), [allBins]);
+  const storeById = useMemo(() => byId(stores), [stores]);
+  // A part that lies in no bin of the site shows where else it lies.
+  const inSight = useMemo(() => {
+    const here = new Set(stock.map(({ partId }) => partId));
+    return [...stock, ...allStock.filter(({ partId, binId }) => !here.has(partId) && !binIds.has(binId))];
+  }, [stock, allStock, binIds]);
   const typeFind = (text: string): void => {
     setFind(text);
     setIsLowWanted(false);
   };
+  const top = (save: (() => void) | null): ReactElement => (
+    <View style={[sheet.head, isWide && sheet.beside]}>
+      <Words as="title" level={2}>
+        {bins.length === 0
+          ? 'No bins on this site'
+          : low.length === 0
+            ? 'No bin is low'
+            : `${counted(low.length, 'bin is', 'bins are')} low`}
+      </Words>
+      <View style={sheet.find}>
+        <View style={sheet.field}>
+          <FindField label="Find a part or a bin" value={find} onChange={typeFind} />
+        </View>
+        <Button
+          word="Labels"
+          icon={mdiPrinterOutline}
+          label="Labels for these bins"
+          onPress={() => setIsPrinting(true)}
+        />
+        {save === null ? null : <Button word="Save as CSV" disabled={shown.length === 0} onPress={save} />}
+      </View>
+      {low.length === 0 ? null : (
+        <View style={sheet.low}>
+          <Choice isMany word="Only what is low" isChosen={isLowOnly} onPress={() => setIsLowWanted(!isLowOnly)} />
+        </View>
+      )}
+    </View>
+  );
+  const empty = (
+    <Words style={sheet.head}>
+      {find.trim() === '' ? 'Find a part to see on which site it lies.' : `No part fits “${find.trim()}”.`}
+    </Words>
+  );
   return (
     <View style={sheet.screen}>
       <TopBar title="Stores" />
-      <FlatList
-        role="main"
-        data={shown}
-        key={columns}
-        numColumns={columns}
-        {...(columns > 1 ? { columnWrapperStyle: sheet.columns } : {})}
-        keyExtractor={(part) => part.id}
-        initialNumToRender={12}
-        contentContainerStyle={sheet.list}
-        ListHeaderComponent={
-          <View style={sheet.head}>
-            <Words as="title" level={2}>
-              {bins.length === 0
-                ? 'No bins on this site'
-                : low.length === 0
-                  ? 'No bin is low'
-                  : `${counted(low.length, 'bin is', 'bins are')} low`}
-            </Words>
-            <View style={sheet.find}>
-              <View style={sheet.field}>
-                <Field label="Find a part or a bin" value={find} onChange={typeFind} />
-              </View>
-              <Button
-                word="Labels"
-                icon={mdiPrinterOutline}
-                label="Labels for these bins"
-                style={sheet.labels}
-                onPress={() => setIsPrinting(true)}
-              />
-            </View>
-            {low.length === 0 ? null : (
-              <View style={sheet.low}>
-                <Choice
-                  isMany
-                  word="Only what is low"
-                  isChosen={isLowOnly}
-                  onPress={() => setIsLowWanted(!isLowOnly)}
-                />
-              </View>
-            )}
-          </View>
-        }
-        ListEmptyComponent={
-          <Words style={sheet.head}>
-            {find.trim() === '' ? 'Find a part to see on which site it lies.' : `No part fits “${find.trim()}”.`}
-          </Words>
-        }
-        renderItem={({ item }) => <PartRow part={item} binIds={binIds} />}
-      />
+      {isWide ? (
+        <StoresTable parts={shown} stock={inSight} bins={binById} stores={storeById} top={top} empty={empty} />
+      ) : (
+        <FlatList
+          role="main"
+          data={shown}
+          keyExtractor={(part) => part.id}
+          initialNumToRender={12}
+          contentContainerStyle={sheet.list}
+          ListHeaderComponent={top(null)}
+          ListEmptyComponent={empty}
+          renderItem={({ item }) => <PartRow part={item} binIds={binIds} />}
+        />
+      )}
       {isPrinting ? (
         <LabelSheetForm
           labels={binLabels(shown, { stock, bins, stores })}
@@ -168,11 +176,10 @@ function BinLine({ level, amount, isElsewhere }: BinLineProps): ReactElement {
 const sheet = StyleSheet.create({
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
-  labels: { marginTop: 6, minHeight: 50 },
   screen: { flex: 1, minHeight: 0 },
-  list: { width: '100%', maxWidth: 1180, alignSelf: 'center', paddingHorizontal: 16 },
+  list: { paddingHorizontal: 16 },
   head: { paddingVertical: 16, gap: 8 },
-  columns: { gap: 32 },
+  beside: { paddingHorizontal: 16, maxWidth: 720 },
   row: {
     flex: 1,
     flexDirection: 'row',
