@@ -27,7 +27,7 @@ export interface TableColumn<Row> {
   readonly words?: (row: Row) => string;
 }
 
-interface Props<Row> {
+export interface TableProps<Row> {
   readonly rows: readonly Row[];
   readonly columns: readonly TableColumn<Row>[];
   readonly idOf: (row: Row) => string;
@@ -43,7 +43,11 @@ interface Props<Row> {
   readonly kept?: Pick<FlatListProps<Row>, 'onScroll' | 'onContentSizeChange' | 'scrollEventThrottle'>;
 }
 
-/** Rows on a wide screen, sorted by any column with a press on its head. */
+/**
+ * Rows on a wide screen, sorted by any column with a press on its head.
+ *
+ * @example const Table = piece<TableProps<Part>>(() => import('./sorted-table').then((module) => module.SortedTable<Part>));
+ */
 export function SortedTable<Row>({
   rows,
   columns,
@@ -56,7 +60,7 @@ export function SortedTable<Row>({
   testIdOf,
   scroller,
   kept,
-}: Props<Row>): ReactElement {
+}: TableProps<Row>): ReactElement {
   const palette = usePalette();
   const [sorting, setSorting] = useState<SortingState>([sortedBy]);
   const data = useMemo(() => [...rows], [rows]);

@@ -18,10 +18,10 @@ import type { Period } from './event-words';
 import { EventKinds, PastFilters, wholePast, type PastChoice } from './past-filters';
 import { OpenedSaid } from './opened-said';
 import { figuresOf, sentencesOf, type NamesInPast } from './said';
+import { PastTable } from './past-table';
 import { FigureList, SaidList } from './said-list';
 
 const PastPictures = piece(() => import('./past-pictures').then((module) => module.PastPictures));
-const PastTable = piece(() => import('./past-table').then((module) => module.PastTable));
 
 interface Props {
   readonly of: PastOf;

@@ -3,10 +3,10 @@ import { useMemo, useRef, type ReactElement } from 'react';
 import type { FlatList } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
 import type { PastEvent, PastEventKind } from '@oilcan/core/past';
-import { saveTable } from '../../data/save-table';
 import { now, peekRow, useSettings } from '../../data/store';
 import { Button } from '../../ui/press';
-import { SortedTable, type TableColumn } from '../../ui/sorted-table';
+import { piece } from '../../ui/piece';
+import type { TableColumn, TableProps } from '../../ui/sorted-table';
 import { sayMoment } from '../../words/dates';
 import { kindWords, stateWords } from '../../words/work-words';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -29,6 +29,9 @@ interface Props {
 const faultsOf = ({ job }: PastEvent): string => job.faults.map(faultLine).join(', ');
 const tagOf = ({ job }: PastEvent): string => peekRow('assets', job.assetId)?.tag ?? '';
 const workedOf = ({ job }: PastEvent): string => (job.activeMinutes === 0 ? '' : formatDuration(job.activeMinutes));
+const Table = piece<TableProps<PastEvent>>(() =>
+  import('../../ui/sorted-table').then((module) => module.SortedTable<PastEvent>),
+);
 const newestFirst = { id: 'at', desc: true };
 
 /** The rows on a wide screen: sorted by any column, and saved as CSV. */
@@ -51,19 +54,23 @@ export function PastTable({ events, kind, top, empty, foot, name, address }: Pro
       { id: 'machine', heading: 'Machine', width: 84, value: tagOf },
     ];
   }, [settings]);
-  const save = (sorted: readonly PastEvent[]): void =>
+  const save = async (sorted: readonly PastEvent[]): Promise<void> => {
+    const { saveTable } = await import('../../data/save-table');
     saveTable(
       `${name}-${kind}`,
       [...columns.map(({ heading }) => heading), 'Note'],
       sorted.map((event) => [...columns.map(({ value }) => value(event)), event.job.notes.join(' ')]),
     );
+  };
   return (
-    <SortedTable
+    <Table
       rows={events}
       columns={columns}
       idOf={({ id }) => id}
       sortedBy={newestFirst}
-      top={(sorted) => top(<Button word="Save as CSV" disabled={sorted.length === 0} onPress={() => save(sorted)} />)}
+      top={(sorted) =>
+        top(<Button word="Save as CSV" disabled={sorted.length === 0} onPress={() => void save(sorted)} />)
+      }
       empty={empty}
       foot={foot}
       onPress={({ job }) => router.navigate(`/shift/${job.id}`)}

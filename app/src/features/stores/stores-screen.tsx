@@ -4,7 +4,6 @@ import { byId, formatMoney } from '@oilcan/core/kernel';
 import { isLow, partCost, type Part, type StockLevel } from '@oilcan/core/stock';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { FindField } from '../../ui/find-field';
-import { piece } from '../../ui/piece';
 import { Button, Choice } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -17,9 +16,8 @@ import { useStockOf } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
 import { binLabels } from './bin-labels';
 import { findParts, partsInBin, partsOf } from '../stock';
+import { StoresTable } from './stores-table';
 import { mdiPrinterOutline } from '@mdi/js';
-
-const StoresTable = piece(() => import('./stores-table').then((module) => module.StoresTable));
 
 const byNumber = (parts: readonly Part[]): Part[] => [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
 

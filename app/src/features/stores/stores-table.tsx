@@ -1,9 +1,9 @@
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
 import { isLow, partCost, type Bin, type Part, type StockLevel, type Store } from '@oilcan/core/stock';
-import { saveTable } from '../../data/save-table';
 import { useSettings } from '../../data/store';
-import { SortedTable, type TableColumn } from '../../ui/sorted-table';
+import { piece } from '../../ui/piece';
+import type { TableColumn, TableProps } from '../../ui/sorted-table';
 import { amountOf } from '../../words/amounts';
 
 /** A part in one bin, or one that lies nowhere. */
@@ -24,6 +24,7 @@ interface Props {
   readonly empty: ReactElement;
 }
 
+const Table = piece<TableProps<Line>>(() => import('../../ui/sorted-table').then((module) => module.SortedTable<Line>));
 const byBin = { id: 'bin', desc: false };
 const THOUSANDTHS = 1_000;
 
@@ -61,7 +62,8 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
       { id: 'state', heading: 'State', width: 150, value: stateOf },
     ];
   }, [settings]);
-  const save = (sorted: readonly Line[]): void =>
+  const save = async (sorted: readonly Line[]): Promise<void> => {
+    const { saveTable } = await import('../../data/save-table');
     saveTable(
       'stores',
       columns.map(({ heading }) => heading),
@@ -69,13 +71,14 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
         columns.map(({ id, value, words }) => (id === 'price' ? (words ?? value)(line) : value(line))),
       ),
     );
+  };
   return (
-    <SortedTable
+    <Table
       rows={lines}
       columns={columns}
       idOf={({ part, level }) => `${part.id} ${level?.binId ?? ''}`}
       sortedBy={byBin}
-      top={(sorted) => top(() => save(sorted))}
+      top={(sorted) => top(() => void save(sorted))}
       empty={empty}
       testIdOf={({ part }) => `part-${part.number}`}
     />
