@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { Searchbar } from 'react-native-paper';
-import { CORNER } from './theme';
+import { CORNER, TARGET } from './theme';
 import { usePalette } from './use-palette';
 
 interface Props {
@@ -34,6 +34,6 @@ export function FindField({ label, value, onChange, onEnter }: Props): ReactElem
 }
 
 const sheet = StyleSheet.create({
-  bar: { borderWidth: 1, borderRadius: CORNER, minHeight: 50 },
-  input: { minHeight: 48, paddingLeft: 0, minWidth: 0 },
+  bar: { borderWidth: 1, borderRadius: CORNER, height: TARGET },
+  input: { minHeight: TARGET - 2, paddingLeft: 0, minWidth: 0 },
 });

@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Button as PaperButton, Chip, IconButton } from 'react-native-paper';
+import { Icon } from './icon';
 import { CORNER, GAP, RULE, TARGET } from './theme';
 import { mdiCheck } from '@mdi/js';
 import Touchable from './touchable';
@@ -76,7 +77,7 @@ export function Button({
       mode={main ? 'contained' : 'outlined'}
       onPress={onPress}
       disabled={disabled}
-      {...(icon === undefined ? {} : { icon })}
+      {...(icon === undefined ? {} : { icon: ({ color }) => <Icon path={icon} color={color} size={20} /> })}
       {...(label === undefined ? {} : { accessibilityLabel: label })}
       buttonColor={main ? palette.green : palette.card}
       textColor={main ? palette.onGreen : palette.ink}

@@ -9,6 +9,8 @@ import { PaletteContext } from './use-palette';
 
 /** From this width on, list, sheet and record stand side by side. */
 const WIDE_FROM = 900;
+/** From here on, what prepares a job stands beside the job. */
+const BROAD_FROM = 1_640;
 export const CORNER = 4;
 export const RULE = 2;
 /** The least side of anything that is pressed, and the least gap between two of them. */
@@ -17,6 +19,10 @@ export const GAP = 8;
 
 export function useIsWide(): boolean {
   return useWindowDimensions().width >= WIDE_FROM;
+}
+
+export function useIsBroad(): boolean {
+  return useWindowDimensions().width >= BROAD_FROM;
 }
 
 /** Our palette for our own pieces, and Paper's theme made from it. */

@@ -62,7 +62,7 @@ function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElemen
         <SegmentedButtons
           value={lighting}
           onValueChange={(value) => choose(value as Lighting)}
-          buttons={lightings.map(([value, label]) => ({ value, label, style: sheet.lighting, labelStyle: sheet.word }))}
+          buttons={lightings.map(([value, label]) => ({ value, label, showSelectedCheck: true, ...look }))}
         />
       </View>
       <View style={sheet.buttons}>
@@ -93,3 +93,5 @@ const sheet = StyleSheet.create({
   ask: { gap: 10 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });
+
+const look = { style: sheet.lighting, labelStyle: sheet.word };

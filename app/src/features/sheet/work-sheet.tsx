@@ -9,7 +9,7 @@ import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
-import { useIsWide } from '../../ui/theme';
+import { RULE, useIsBroad, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { useNow } from '../../data/use-now';
@@ -40,7 +40,10 @@ export async function loadItems(): Promise<void> {
   await Promise.all(dockItems.map(({ Sheet }) => Sheet.load()));
 }
 
-/** A work order: one scroll from Prepare through Work to Wrap up, the dipstick beside it, the dock at its foot. */
+/**
+ * A work order: one scroll from Prepare through Work to Wrap up, the dipstick beside it, the dock at its foot. On a broad screen
+ * Prepare stands beside Work, and both are in sight.
+ */
 export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): ReactElement | null {
   const isWide = useIsWide();
   const back = useBack('/shift');
@@ -84,7 +87,9 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const scroller = useRef<ScrollView>(null);
   const kept = useKeptScroll(`/shift/${work.id}`, scroller);
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
-  const [current, setCurrent] = useState<SheetPart>('prepare');
+  const isBroad = useIsBroad();
+  const beside = useRef<ScrollView>(null);
+  const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
 
@@ -92,19 +97,16 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     (part: SheetPart) => (element: HTMLElement | null) => void (elements.current[part] = element),
     [],
   );
-  const scrollTo = useCallback((y: number): void => {
-    const animated = !globalThis.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    scroller.current?.scrollTo({ y, animated });
+  const goTo = useCallback((part: SheetPart): void => {
+    if (part === 'prepare') return scrollTo(beside.current ?? scroller.current, 0);
+    scrollTo(scroller.current, topOf(elements.current[part], scroller.current) ?? 0);
   }, []);
-  const goTo = useCallback(
-    (part: SheetPart) => scrollTo(part === 'prepare' ? 0 : (topOf(elements.current[part], scroller.current) ?? 0)),
-    [scrollTo],
-  );
   const bringIntoSight = (elementId: string): void => {
     const element = document.getElementById(elementId);
-    const top = topOf(element, scroller.current);
+    const within = scrollFrame(beside.current)?.contains(element) === true ? beside.current : scroller.current;
+    const top = topOf(element, within);
     if (element === null || top === null) return;
-    scrollTo(Math.max(0, top - WITH_WHAT_IS_ABOVE));
+    scrollTo(within, Math.max(0, top - WITH_WHAT_IS_ABOVE));
     element.querySelector<HTMLElement>('[role]:not([role=radiogroup])')?.focus({ preventScroll: true });
   };
   const follow = (event: NativeSyntheticEvent<NativeScrollEvent>): void => {
@@ -153,8 +155,24 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         aside={stateOf(work)}
         {...(isWide ? { isBeside: true } : back)}
       />
+      {isBroad ? (
+        <View style={[sheet.over, { borderColor: palette.line }]}>
+          <SheetHead work={work} />
+        </View>
+      ) : null}
       <View style={sheet.columns}>
         <SheetDipstick work={work} current={current} onGoTo={goTo} />
+        {isBroad ? (
+          <ScrollView
+            ref={beside}
+            role="complementary"
+            aria-label="Prepare"
+            style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
+            contentContainerStyle={sheet.content}
+          >
+            <PreparePart work={work} onPlaced={place('prepare')} />
+          </ScrollView>
+        ) : null}
         <ScrollView
           ref={scroller}
           role="main"
@@ -166,8 +184,12 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
           testID="sheet-scroll"
         >
           <View style={isWide && sheet.readable}>
-            <SheetHead work={work} />
-            <PreparePart work={work} onPlaced={place('prepare')} />
+            {isBroad ? null : (
+              <>
+                <SheetHead work={work} />
+                <PreparePart work={work} onPlaced={place('prepare')} />
+              </>
+            )}
             <WorkPart work={work} onPlaced={place('work')} />
             <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} />
             {isWide ? null : <RecordList work={work} />}
@@ -190,6 +212,11 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       {isWide ? null : dockPiece}
     </View>
   );
+}
+
+function scrollTo(scroller: ScrollView | null, y: number): void {
+  const animated = !globalThis.matchMedia('(prefers-reduced-motion: reduce)').matches;
+  scroller?.scrollTo({ y, animated });
 }
 
 /** What scrolls, in the page. */
@@ -260,6 +287,8 @@ const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0, minWidth: 0 },
   missing: { padding: 16 },
   columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  over: { paddingHorizontal: 16, paddingBottom: 10, borderBottomWidth: RULE },
+  beside: { borderRightWidth: RULE },
   scroll: { flex: 1, minHeight: 0 },
   content: { paddingHorizontal: 14, paddingBottom: 24 },
   readable: { maxWidth: 640, width: '100%', alignSelf: 'center' },
