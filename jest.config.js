@@ -17,7 +17,7 @@ const node = (name, tests = 'src') => ({
 module.exports = {
   // Left alone, Jest keeps one processor free: on two that is one worker.
   maxWorkers: '100%',
-  testSequencer: `${__dirname}/scripts/jest-order.cjs`,
+  testSequencer: '<rootDir>/scripts/jest-order.cjs',
   // Ends a test that hangs, on a machine of any speed; how long a thing may take is for `bench/` to say.
   testTimeout: 60_000,
   projects: [

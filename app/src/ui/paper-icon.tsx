@@ -36,5 +36,9 @@ export default function PaperIcon({ name, color, size }: Props): ReactElement | 
   return <Icon path={pathOf[name] ?? name} size={size} {...(color === undefined ? {} : { color })} />;
 }
 
-/** What an icon says to a screen reader: nothing, there is a word for it. */
+/**
+ * What an icon says to a screen reader: nothing, there is a word for it.
+ *
+ * @public Paper asks for it.
+ */
 export const accessibilityProps = { 'aria-hidden': true };

@@ -1,7 +1,7 @@
 import type { TextStyle } from 'react-native';
 
 export const headingFont = '"Barlow Condensed", "Arial Narrow", sans-serif';
-export const textFont = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
+const textFont = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 const heading = { fontFamily: headingFont, fontWeight: '600', letterSpacing: 0 } as const;
 const text = { fontFamily: textFont, fontWeight: '400', letterSpacing: 0 } as const;

@@ -1,29 +1,11 @@
-import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { SegmentedButtons } from 'react-native-paper';
-import { counted, roleWords } from '../../words/work-words';
-import { signOut, usePhone, useSettings } from '../../data/store';
-import { BottomSheet } from '../../ui/bottom-sheet';
-import { forgetChoices } from '../../ui/kept-choice';
-import { useLighting, type Lighting } from '../../ui/lighting';
-import { Button, IconPress } from '../../ui/press';
+import { mdiAccountOutline } from '@mdi/js';
 import { piece } from '../../ui/piece';
-import { CORNER, TARGET } from '../../ui/theme';
-import { Words } from '../../ui/words';
-import { InstallButton } from '../page/install';
-import { mdiAccountOutline, mdiLogout } from '@mdi/js';
+import { IconPress } from '../../ui/press';
 
-const lightings: readonly (readonly [Lighting, string])[] = [
-  ['as the device', 'As the device'],
-  ['day', 'Day'],
-  ['night', 'Night'],
-];
+const PersonSheet = piece(() => import('./person-sheet').then((module) => module.PersonSheet));
 
-const DevicesSheet = piece(() => import('./devices-sheet').then((module) => module.DevicesSheet));
-const PasswordSheet = piece(() => import('./password-sheet').then((module) => module.PasswordSheet));
-
-/** Who I am here: my sites, day or night, and the way out. */
+/** The way to what concerns me. */
 export function PersonMark(): ReactElement {
   const [isOpen, setIsOpen] = useState(false);
   return (
@@ -33,65 +15,3 @@ export function PersonMark(): ReactElement {
     </>
   );
 }
-
-function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElement | null {
-  const router = useRouter();
-  const person = usePhone((state) => state.person);
-  const unsent = usePhone((state) => state.kept.filter((each) => each.where !== 'sent').length);
-  const settings = useSettings();
-  const { value: lighting, choose } = useLighting();
-  const [isAsking, setIsAsking] = useState(false);
-  const [opened, setOpened] = useState<'devices' | 'password' | null>(null);
-  if (person === null) return null;
-  const trade = settings?.trades.find((each) => each.id === person.tradeId)?.name;
-  const leave = async (): Promise<void> => {
-    await signOut();
-    forgetChoices();
-    router.replace('/sign-in');
-  };
-  if (opened === 'devices') return <DevicesSheet onClose={onClose} />;
-  if (opened === 'password') return <PasswordSheet onClose={onClose} />;
-  return (
-    <BottomSheet title={person.name} onClose={onClose}>
-      <Words soft>
-        {person.roles.map((role) => roleWords[role]).join(', ')}
-        {trade === undefined ? '' : ` · ${trade}`} · {settings?.organization ?? ''}
-      </Words>
-      <Words as="label">Colours</Words>
-      <View role="group" aria-label="Colours">
-        <SegmentedButtons
-          value={lighting}
-          onValueChange={(value) => choose(value as Lighting)}
-          buttons={lightings.map(([value, label]) => ({ value, label, showSelectedCheck: true, ...look }))}
-        />
-      </View>
-      <View style={sheet.buttons}>
-        <Button word="My devices" onPress={() => setOpened('devices')} />
-        <Button word="Change my password" onPress={() => setOpened('password')} />
-        <InstallButton />
-      </View>
-      {isAsking ? (
-        <View style={sheet.ask}>
-          <Words>
-            {counted(unsent, 'record is', 'records are')} only on this phone. When you sign out,{' '}
-            {unsent === 1 ? 'it waits' : 'they wait'} here until you sign in again on this phone. Nobody else sees or
-            sends {unsent === 1 ? 'it' : 'them'}.
-          </Words>
-          <Button word="Stay signed in" main onPress={onClose} />
-          <Button word="Sign out all the same" onPress={() => void leave()} />
-        </View>
-      ) : (
-        <Button word="Sign out" icon={mdiLogout} onPress={() => (unsent > 0 ? setIsAsking(true) : void leave())} />
-      )}
-    </BottomSheet>
-  );
-}
-
-const sheet = StyleSheet.create({
-  lighting: { borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
-  word: { ...({ whiteSpace: 'normal' } as object) },
-  ask: { gap: 10 },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-});
-
-const look = { style: sheet.lighting, labelStyle: sheet.word };

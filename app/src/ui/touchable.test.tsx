@@ -1,0 +1,37 @@
+import { screen } from '@testing-library/react';
+import { Checkbox, Chip } from 'react-native-paper';
+import { smallWorks } from '@oilcan/core/testing';
+import { TestWorks } from '../testing/works';
+import { Choice } from './press';
+import { stateOnTheWeb } from './touchable';
+
+describe('the state of what is pressed', () => {
+  it('is said in the words of its role, and not where a role has none', () => {
+    expect(stateOnTheWeb('checkbox', { checked: 'mixed' })).toEqual({ 'aria-checked': 'mixed' });
+    expect(stateOnTheWeb('radio', { selected: false })).toEqual({ 'aria-checked': false });
+    expect(stateOnTheWeb('tab', { selected: true })).toEqual({ 'aria-selected': true });
+    expect(stateOnTheWeb('button', { checked: true, expanded: false })).toEqual({
+      'aria-pressed': true,
+      'aria-expanded': false,
+    });
+    expect(stateOnTheWeb('link', { selected: true, busy: true })).toEqual({ 'aria-busy': true });
+    expect(stateOnTheWeb('button', undefined)).toEqual({});
+  });
+
+  it('reaches a screen reader from Paper’s own components', async () => {
+    const works = await TestWorks.open(smallWorks());
+    await works.show(
+      <>
+        <Checkbox status="checked" onPress={() => undefined} />
+        <Chip selected onPress={() => undefined}>
+          Late
+        </Chip>
+        <Choice word="Day" isChosen onPress={() => undefined} />
+      </>,
+    );
+    expect(screen.getByRole('checkbox').getAttribute('aria-checked')).toBe('true');
+    expect(screen.getByRole('button', { name: 'Late' }).getAttribute('aria-pressed')).toBe('true');
+    expect(screen.getByRole('radio', { name: 'Day' }).getAttribute('aria-checked')).toBe('true');
+    await works.close();
+  });
+});
