@@ -19,7 +19,7 @@ interface Options<N extends OperationName, Values extends FieldValues> {
   /** The field in which an argument is typed, where its name is another. */
   readonly fieldOf?: (argument: string) => Path<Values>;
   /** What is said when it was taken. */
-  readonly said: string | ((args: ArgsOf<N>) => string);
+  readonly said: string | ((args: ArgsOf<N>, typed: Values) => string);
   readonly onDone: () => void;
 }
 
@@ -72,7 +72,7 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
       form.setError(nameOf(outcome) ?? 'root', { message: sentenceFor(outcome.code, outcome.values) });
       return;
     }
-    say(typeof said === 'string' ? said : said(typed.args));
+    say(typeof said === 'string' ? said : said(typed.args, values));
     onDone();
   });
   return { form, submit: () => void submit(), refusal: form.formState.errors.root?.message ?? null };

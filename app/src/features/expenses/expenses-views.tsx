@@ -20,10 +20,12 @@ const entries: EntryViewsNamed<'expense'> = {
       label: 'Amount instead',
       lines: 1,
       typed: ({ amount }) => typedMoney(amount),
+      hint: 'Write an amount, such as 12.50.',
+      operation: 'expense.amend',
       ask: (on, { amount }, typed) => {
         const instead = parseMoney(typed, amount.currency);
         if (instead === undefined) return null;
-        return { name: 'expense.amend', args: { ...on, minor: instead.minor }, said: `Now ${typedMoney(instead)}.` };
+        return { args: { ...on, minor: instead.minor }, said: `Now ${typedMoney(instead)}.` };
       },
     },
     past: { many: 'Expenses', line: ({ amount, words }) => `${words}: ${formatMoney(amount, 'en')}` },

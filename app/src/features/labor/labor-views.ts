@@ -28,11 +28,13 @@ const entries: EntryViewsNamed<'labor'> = {
       label: 'How long instead',
       lines: 1,
       typed: ({ minutes }) => typedDuration(minutes),
+      hint: 'Write it as 1:30, 1.5, 90m or 1h30.',
+      operation: 'labor.amend',
       ask: (on, { startedAt, timeType }, typed) => {
         const minutes = parseDuration(typed);
         if (minutes === undefined) return null;
         const said = `Now ${formatDuration(minutes)}.`;
-        return { name: 'labor.amend', args: { ...on, startedAt, minutes, timeType }, said };
+        return { args: { ...on, startedAt, minutes, timeType }, said };
       },
     },
   },

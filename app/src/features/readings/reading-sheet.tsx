@@ -2,12 +2,12 @@ import { useState, type ReactElement } from 'react';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { levelOf } from '@oilcan/core/readings';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useOperation } from '../../data/use-operation';
 import { useRow, useRows, useTable } from '../../data/store';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';
 import { Button, Choice, Choices } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { readNumber } from '../../words/read-number';
 import { TypedReading } from './typed-reading';
@@ -57,17 +57,22 @@ interface Props {
 }
 
 function PointReading({ work, point, points, onChoose, onClose }: Props): ReactElement {
-  const palette = usePalette();
   const asset = useRow('assets', point.assetId);
-  const { run, errorAt } = useOperation();
-  const [text, setText] = useState('');
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'reading.add',
+    defaultValues: { value: '' },
+    read: ({ value: typed }) => {
+      const read = readNumber(typed);
+      if (read === null) return { unreadable: 'value', hint: 'Write a number, such as 61.5.' };
+      return { args: { workOrderId: work.id, pointId: point.id, value: read } };
+    },
+    said: (_, typed) => `${point.name} ${typed.value} ${point.unit} kept.`,
+    onDone: onClose,
+  });
+  const text = form.watch('value');
+  const error = form.formState.errors.value?.message ?? refusal;
   const value = readNumber(text);
   const level = value === null ? 'normal' : levelOf(value, point.limits);
-  const keep = async (): Promise<void> => {
-    if (value === null) return;
-    const kept = `${point.name} ${text} ${point.unit} kept.`;
-    if (await run('reading.add', { workOrderId: work.id, pointId: point.id, value }, kept)) onClose();
-  };
   return (
     <BottomSheet
       title={point.name}
@@ -78,7 +83,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
           main
           word={value === null ? 'Type the value' : `Keep ${text} ${point.unit}`}
           disabled={value === null}
-          onPress={() => void keep()}
+          onPress={submit}
         />
       }
     >
@@ -90,13 +95,9 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
         </Choices>
       )}
       <TypedReading text={text} unit={point.unit} level={level} point={point}>
-        {errorAt('value') === null ? null : (
-          <Words color={palette.faulty} live>
-            {errorAt('value')}
-          </Words>
-        )}
+        <FormRefusal sentence={error} />
       </TypedReading>
-      <Keypad text={text} onChange={setText} hasSign={point.scale.from < 0} />
+      <Keypad text={text} onChange={(typed) => form.setValue('value', typed)} hasSign={point.scale.from < 0} />
     </BottomSheet>
   );
 }

@@ -41,7 +41,7 @@ describe('an entry', () => {
     await open('labor.add', { ...onWork, personId: ann.id, startedAt, minutes: 30, timeType: 'regular' });
     await type('How long instead', 'soon');
     await press('Amend');
-    expect(words()).toContain('That cannot be read. Write it as 1:30 or 2.5.');
+    expect(words()).toContain('Write it as 1:30, 1.5, 90m or 1h30.');
     await type('How long instead', '45m');
     await press('Amend');
     expect(onClose).toHaveBeenCalled();

@@ -1,14 +1,12 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { hasRole } from '@oilcan/core/operations';
 import { entryKinds } from '@oilcan/core/registry';
 import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
-import { useOperation } from '../../data/use-operation';
 import { usePhone, useRow, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayExactly } from '../../words/dates';
@@ -51,33 +49,38 @@ export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactEle
 }
 
 function Mending({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClose'>): ReactElement | null {
-  const { run, errorAt } = useOperation();
   const { amend } = viewOf(entry.content.kind);
-  const [text, setText] = useState(() => amend?.typed(entry.content) ?? '');
-  const [isUnreadable, setIsUnreadable] = useState(false);
   if (entryKinds[entry.content.kind].withdraw === null) return null;
-  const target = { workOrderId: work.id, entryId: entry.id };
-  const putRight = async (form: NonNullable<typeof amend>): Promise<void> => {
-    const asked = form.ask(target, entry.content, text);
-    setIsUnreadable(asked === null);
-    if (asked !== null && (await run(asked.name, asked.args, asked.said))) onClose();
-  };
-  const amendError = errorAt('minutes') ?? errorAt('quantity') ?? errorAt('text');
   return (
     <>
-      {amend === null ? null : (
-        <>
-          <Field
-            label={amend.label}
-            value={text}
-            onChange={setText}
-            lines={amend.lines}
-            error={isUnreadable ? 'That cannot be read. Write it as 1:30 or 2.5.' : amendError}
-          />
-          <Button word="Amend" icon={mdiPencilOutline} onPress={() => void putRight(amend)} />
-        </>
-      )}
+      {amend === null ? null : <Amending entry={entry} work={work} amend={amend} onClose={onClose} />}
       <Withdrawing entry={entry} work={work} onClose={onClose} />
+    </>
+  );
+}
+
+interface AmendingProps extends Pick<Props, 'entry' | 'work' | 'onClose'> {
+  readonly amend: NonNullable<ReturnType<typeof viewOf>['amend']>;
+}
+
+function Amending({ entry, work, amend, onClose }: AmendingProps): ReactElement {
+  const ask = (text: string) => amend.ask({ workOrderId: work.id, entryId: entry.id }, entry.content, text);
+  const { form, submit, refusal } = useOperationForm({
+    operation: amend.operation,
+    defaultValues: { text: amend.typed(entry.content) },
+    read: ({ text }) => {
+      const asked = ask(text);
+      return asked === null ? { unreadable: 'text', hint: amend.hint } : { args: asked.args };
+    },
+    fieldOf: () => 'text',
+    said: (_, { text }) => ask(text)?.said ?? '',
+    onDone: onClose,
+  });
+  return (
+    <>
+      <FormField control={form.control} name="text" label={amend.label} lines={amend.lines} />
+      <FormRefusal sentence={refusal} />
+      <Button word="Amend" icon={mdiPencilOutline} onPress={submit} />
     </>
   );
 }

@@ -1,7 +1,8 @@
 import type { ComponentType } from 'react';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { Entry, EntryContent, EntryKind } from '@oilcan/core/work';
-import type { Asked, EntryWords } from '../views/entry-view';
+import type { EntryWords } from '../views/entry-view';
 import type { Names } from '../views/names';
 import type { RecordGroup } from '../views/record-group';
 import { entryViews } from './views';
@@ -14,12 +15,14 @@ interface AnyEntryView {
   readonly amend: {
     readonly label: string;
     readonly lines: number;
+    readonly hint: string;
+    readonly operation: OperationName;
     readonly typed: (content: EntryContent) => string;
     readonly ask: (
       on: { readonly workOrderId: WorkOrderId; readonly entryId: EntryId },
       content: EntryContent,
       typed: string,
-    ) => Asked | null;
+    ) => { readonly args: ArgsOf<OperationName>; readonly said: string } | null;
   } | null;
   readonly past: { readonly many: string; readonly line: (kept: unknown, names: Names) => string } | null;
 }

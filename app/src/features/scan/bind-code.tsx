@@ -1,10 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { AssetId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import { isOpen } from '@oilcan/core/work';
-import { usePhone, useRow, useTable } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { peekRow, usePhone, useRow, useTable } from '../../data/store';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
@@ -23,17 +25,18 @@ interface Props {
 /** A label that belongs to nothing yet: the machine it sticks on is chosen and bound, in two taps. */
 export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
   const router = useRouter();
-  const palette = usePalette();
-  const { run, errorAt } = useOperation();
   const [find, setFind] = useState('');
-  const [chosen, setChosen] = useState<Asset | null>(null);
   const likely = useLikelyAssets(find);
-  const bind = async (): Promise<void> => {
-    if (chosen === null) return;
-    if (await run('code.bind', { code, assetId: chosen.id }, `${code} belongs to ${chosen.name} now.`)) {
-      router.replace(`/plant/${chosen.id}`);
-    }
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'code.bind',
+    defaultValues: { assetId: null as AssetId | null },
+    read: ({ assetId: id }) =>
+      id === null ? { unreadable: 'assetId', hint: 'Choose a machine first.' } : { args: { code, assetId: id } },
+    said: (args) => `${code} belongs to ${peekRow('assets', args.assetId)?.name ?? 'it'} now.`,
+    onDone: () => router.replace(`/plant/${form.getValues('assetId') ?? ''}`),
+  });
+  const assetId = form.watch('assetId');
+  const chosen = useRow('assets', assetId);
   return (
     <>
       <Words as="title" level={2}>
@@ -50,22 +53,18 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
           <AssetChoice
             key={asset.id}
             asset={asset}
-            isChosen={asset.id === chosen?.id}
-            onPress={() => setChosen(asset)}
+            isChosen={asset.id === assetId}
+            onPress={() => form.setValue('assetId', asset.id)}
           />
         ))}
         {likely.length === 0 ? <Words>No machine fits “{find.trim()}”.</Words> : null}
       </View>
-      {errorAt('code') === null ? null : (
-        <Words color={palette.faulty} live>
-          {errorAt('code')}
-        </Words>
-      )}
+      <FormRefusal sentence={form.formState.errors.assetId?.message ?? refusal} />
       <Button
         main
-        word={chosen === null ? 'Choose a machine first' : `Bind it to ${chosen.name}`}
-        disabled={chosen === null}
-        onPress={() => void bind()}
+        word={chosen === undefined ? 'Choose a machine first' : `Bind it to ${chosen.name}`}
+        disabled={chosen === undefined}
+        onPress={submit}
       />
       <Button word="Scan another" onPress={onAgain} />
     </>

@@ -1,12 +1,13 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatQuantity, parseQuantity, type BinId, type SiteId } from '@oilcan/core/kernel';
 import type { Part, StockLevel } from '@oilcan/core/stock';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useStockOf } from '../../data/stock';
@@ -24,19 +25,23 @@ interface Props {
 export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElement {
   const stock = useStockOf(part.id, work.siteId);
   const successor = useRow('parts', part.successorId);
-  const { run, errorAt } = useOperation();
-  const [text, setText] = useState('1');
-  const [chosenBin, setChosenBin] = useState<BinId | null>(null);
-  const [isUnreadable, setIsUnreadable] = useState(false);
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'part.use',
+    defaultValues: { quantity: '1', binId: null as BinId | null },
+    read: ({ quantity: typed, binId: from }) => {
+      const amount = parseQuantity(typed);
+      const bin = from ?? stock[0]?.binId;
+      if (amount === undefined || bin === undefined)
+        return { unreadable: 'quantity', hint: 'Write an amount, such as 2 or 0.5.' };
+      return { args: { workOrderId: work.id, partId: part.id, binId: bin, quantity: amount } };
+    },
+    said: (args) => `${amountOf(args.quantity, part)} ${part.name} kept.`,
+    onDone: onClose,
+  });
+  const [text, chosenBin] = form.watch(['quantity', 'binId']);
   const binId = chosenBin ?? stock[0]?.binId;
   const quantity = parseQuantity(text);
-  const keep = async (): Promise<void> => {
-    setIsUnreadable(quantity === undefined);
-    if (quantity === undefined || binId === undefined) return;
-    const kept = `${amountOf(quantity, part)} ${part.name} kept.`;
-    if (await run('part.use', { workOrderId: work.id, partId: part.id, binId, quantity }, kept)) onClose();
-  };
-  const step = (by: number): void => setText(formatQuantity(Math.max(0, (quantity ?? 0) + by)));
+  const step = (by: number): void => form.setValue('quantity', formatQuantity(Math.max(0, (quantity ?? 0) + by)));
   return (
     <BottomSheet
       title={part.name}
@@ -47,7 +52,7 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
           main
           disabled={binId === undefined}
           word={`Use ${quantity === undefined ? '' : amountOf(quantity, part)}`}
-          onPress={() => void keep()}
+          onPress={submit}
         />
       }
     >
@@ -59,16 +64,11 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
       <View style={sheet.amount}>
         <Button word="−" label="One less" onPress={() => step(-1000)} />
         <View style={sheet.words}>
-          <Field
-            label={`Amount in ${part.unit}`}
-            value={text}
-            onChange={setText}
-            keyboard="decimal-pad"
-            error={isUnreadable ? 'Write an amount, such as 2 or 0.5.' : errorAt('quantity')}
-          />
+          <FormField control={form.control} name="quantity" label={`Amount in ${part.unit}`} keyboard="decimal-pad" />
         </View>
         <Button word="+" label="One more" onPress={() => step(1000)} />
       </View>
+      <FormRefusal sentence={refusal} />
       {stock.length === 0 ? <Words>No bin holds this part.</Words> : null}
       <Choices label="Bin">
         {stock.map((level) => (
@@ -78,7 +78,7 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
             siteId={work.siteId}
             words={amountOf(level.onHand, part)}
             isChosen={binId === level.binId}
-            onChoose={setChosenBin}
+            onChoose={(id) => form.setValue('binId', id)}
           />
         ))}
       </Choices>

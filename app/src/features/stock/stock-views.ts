@@ -21,10 +21,12 @@ const entries: EntryViewsNamed<'part'> = {
       label: 'Amount instead',
       lines: 1,
       typed: ({ quantity }) => formatQuantity(quantity),
+      hint: 'Write an amount, such as 2 or 0.5.',
+      operation: 'part.amend',
       ask: (on, _content, typed) => {
         const quantity = parseQuantity(typed);
         if (quantity === undefined) return null;
-        return { name: 'part.amend', args: { ...on, quantity }, said: `Now ${formatQuantity(quantity)}.` };
+        return { args: { ...on, quantity }, said: `Now ${formatQuantity(quantity)}.` };
       },
     },
     past: {

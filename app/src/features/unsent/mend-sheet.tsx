@@ -1,12 +1,13 @@
-import { useState, type ReactElement } from 'react';
-import type { Operation, Refusal } from '@oilcan/core/operations';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Operation } from '@oilcan/core/operations';
 import { sentenceFor } from '@oilcan/core/registry';
 import { mend, usePhone, useRow } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { phoneNames } from '../views/names';
 import { mendedArgs, mendFieldsOf } from './mending';
@@ -20,7 +21,6 @@ export function MendSheet({
   readonly operation: Operation;
   readonly onClose: () => void;
 }): ReactElement {
-  const palette = usePalette();
   const say = useNotice((state) => state.say);
   const refusedFor = usePhone((state) => {
     const kept = state.kept.find((each) => each.operation.id === operation.id);
@@ -28,24 +28,21 @@ export function MendSheet({
   });
   const work = useRow('workOrders', (operation.args as { workOrderId?: string }).workOrderId);
   const fields = mendFieldsOf(operation);
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
-  const [unreadable, setUnreadable] = useState<string | null>(null);
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const send = async (): Promise<void> => {
+  const form = useForm({ defaultValues: Object.fromEntries(fields.map(({ path, text }) => [path, text])) });
+  const send = form.handleSubmit(async (typed) => {
     const read = mendedArgs(operation.args, fields, typed);
-    setUnreadable(read.ok ? null : read.path);
-    if (!read.ok) return;
+    if (!read.ok)
+      return form.setError(read.path, { message: fields.find(({ path }) => path === read.path)?.hint ?? '' });
     const outcome = await mend(operation.id, read.args);
-    if (!outcome.ok) return setRefusal(outcome);
+    if (!outcome.ok) {
+      const at = outcome.field?.split('.')[0] ?? '';
+      const isHere = fields.some(({ path }) => path === at);
+      const sentence = sentenceFor(outcome.code, outcome.values);
+      return form.setError(isHere ? at : 'root', { message: isHere ? sentence : `Still not possible. ${sentence}` });
+    }
     say('Mended. It goes out again.');
     onClose();
-  };
-  const errorAt = (path: string, hint: string): string | null => {
-    if (unreadable === path) return hint;
-    const isHere = refusal?.field?.split('.')[0] === path;
-    return refusal !== null && isHere ? sentenceFor(refusal.code, refusal.values) : null;
-  };
-  const isElsewhere = refusal !== null && !fields.some(({ path }) => refusal.field?.split('.')[0] === path);
+  });
   return (
     <BottomSheet
       title="Mend and send"
@@ -55,24 +52,13 @@ export function MendSheet({
     >
       <Words as="heading">{operationWords(operation, phoneNames)}</Words>
       {refusedFor === null ? null : <Words>Not taken. {sentenceFor(refusedFor.code, refusedFor.values)}</Words>}
-      {fields.map(({ path, label: name, text, lines, hint }) => (
-        <Field
-          key={path}
-          label={name}
-          value={typed[path] ?? text}
-          onChange={(given) => setTyped({ ...typed, [path]: given })}
-          lines={lines}
-          error={errorAt(path, hint)}
-        />
+      {fields.map(({ path, label, lines }) => (
+        <FormField key={path} control={form.control} name={path} label={label} lines={lines} />
       ))}
       {fields.length === 0 ? (
         <Words soft>There is nothing to change in it. Once the reason is gone, send it again.</Words>
       ) : null}
-      {isElsewhere ? (
-        <Words color={palette.faulty} live>
-          Still not possible. {sentenceFor(refusal.code, refusal.values)}
-        </Words>
-      ) : null}
+      <FormRefusal sentence={form.formState.errors.root?.message ?? null} />
     </BottomSheet>
   );
 }

@@ -1,32 +1,31 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { sentenceOfFailure } from '../../data/use-answer';
 import { signIn, usePhone } from '../../data/store';
-import { Field } from '../../ui/field';
+import { FormField } from '../../forms/form-field';
 import { Button } from '../../ui/press';
 
 /** The session has ended; what is on this phone goes out once its person has signed in again. */
 export function SignInAgain({ onDone }: { readonly onDone: () => void }): ReactElement {
   const person = usePhone((state) => state.person);
-  const [password, setPassword] = useState('');
-  const [failure, setFailure] = useState<string | null>(null);
-  const enter = async (): Promise<void> => {
+  const form = useForm({ defaultValues: { password: '' } });
+  const enter = form.handleSubmit(async ({ password }) => {
     try {
       await signIn(person?.name ?? '', password);
       onDone();
     } catch (error) {
-      setFailure(sentenceOfFailure(error));
+      form.setError('password', { message: sentenceOfFailure(error) });
     }
-  };
+  });
   return (
     <View style={sheet.again}>
-      <Field
+      <FormField
+        control={form.control}
+        name="password"
         label="Password"
-        value={password}
-        onChange={setPassword}
         isSecret
         autoComplete="current-password"
-        error={failure}
         onEnter={() => void enter()}
       />
       <Button main word="Sign in and send" onPress={() => void enter()} />

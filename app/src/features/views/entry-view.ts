@@ -10,22 +10,23 @@ export interface EntryWords {
   readonly detail: string;
 }
 
-/** An operation that a form asks for, and what is said when it was taken. */
-export type Asked = {
-  [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N>; readonly said: string };
-}[OperationName];
-
 /** How the value of an entry is typed again. */
-export interface AmendForm<K extends EntryKind> {
+export type AmendForm<K extends EntryKind> = { [N in OperationName]: AmendBy<K, N> }[OperationName];
+
+interface AmendBy<K extends EntryKind, N extends OperationName> {
   readonly label: string;
   readonly lines: number;
+  /** How to write it, for who wrote it so that it cannot be read. */
+  readonly hint: string;
   readonly typed: (content: EntryContents[K]) => string;
-  /** The operation that puts what was typed in its place; null for what cannot be read. */
+  /** Puts what was typed in its place. */
+  readonly operation: N;
+  /** What it asks for, and what is said when it was taken; null for what cannot be read. */
   readonly ask: (
     on: { readonly workOrderId: WorkOrderId; readonly entryId: EntryId },
     content: EntryContents[K],
     typed: string,
-  ) => Asked | null;
+  ) => { readonly args: ArgsOf<N>; readonly said: string } | null;
 }
 
 /** How a past tells of a kind of entry. */

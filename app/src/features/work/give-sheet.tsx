@@ -1,27 +1,28 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { CrewId, PersonId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useTable } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
 /** A lead gives the work order to people, to a crew, or to both. */
 export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
-  const palette = usePalette();
-  const { run, errorAt } = useOperation();
   const people = useTable('people').filter(({ siteIds }) => siteIds.includes(work.siteId));
   const crews = useTable('crews').filter(({ siteIds }) => siteIds.includes(work.siteId));
-  const [personIds, setPersonIds] = useState<readonly PersonId[]>(work.personIds);
-  const [crewId, setCrewId] = useState<CrewId | null>(work.crewId);
-  const give = async (): Promise<void> => {
-    if (await run('work.give', { workOrderId: work.id, personIds: [...personIds], crewId }, 'Given.')) onClose();
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.give',
+    defaultValues: { personIds: [...work.personIds], crewId: work.crewId },
+    read: (given: { personIds: PersonId[]; crewId: CrewId | null }) => ({ args: { workOrderId: work.id, ...given } }),
+    said: 'Given.',
+    onDone: onClose,
+  });
+  const [personIds, crewId] = form.watch(['personIds', 'crewId']);
+  const { errors } = form.formState;
   const toggle = (id: PersonId): void =>
-    setPersonIds(personIds.includes(id) ? personIds.filter((each) => each !== id) : [...personIds, id]);
-  const error = errorAt('personIds') ?? errorAt('crewId');
+    form.setValue('personIds', personIds.includes(id) ? personIds.filter((each) => each !== id) : [...personIds, id]);
   return (
     <BottomSheet
       title="Give it to"
@@ -31,7 +32,7 @@ export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         <Button
           main
           word={personIds.length === 0 && crewId === null ? 'Leave it to nobody' : 'Give it'}
-          onPress={() => void give()}
+          onPress={submit}
         />
       }
     >
@@ -45,10 +46,10 @@ export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonl
           isMany
           word={name}
           isChosen={crewId === id}
-          onPress={() => setCrewId(crewId === id ? null : id)}
+          onPress={() => form.setValue('crewId', crewId === id ? null : id)}
         />
       ))}
-      {error === null ? null : <Words color={palette.faulty}>{error}</Words>}
+      <FormRefusal sentence={errors.personIds?.message ?? errors.crewId?.message ?? refusal} />
     </BottomSheet>
   );
 }
