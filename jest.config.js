@@ -36,10 +36,9 @@ module.exports = {
       },
       moduleNameMapper: {
         '^expo-router$': '<rootDir>/src/testing/router.ts',
-        // As in `app/metro.config.js`, and everything of Paper out of one of its two copies.
+        // As in `app/metro.config.js`.
         '^\\.{1,2}/(?:.*/)?TouchableRipple$': '<rootDir>/src/ui/touchable.tsx',
         '^\\.{1,2}/(?:.*/)?MaterialCommunityIcon$': '<rootDir>/src/ui/paper-icon.tsx',
-        '^react-native-paper/lib/module/(.*)$': 'react-native-paper/lib/commonjs/$1',
       },
       transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation).*))'],
     },

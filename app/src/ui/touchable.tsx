@@ -1,23 +1,53 @@
-import type { AccessibilityState } from 'react-native';
-import type { ComponentProps, ReactElement } from 'react';
-import Ripple from 'react-native-paper/lib/module/components/TouchableRipple/TouchableRipple';
+import type { ReactElement, Ref } from 'react';
+import {
+  Pressable,
+  type AccessibilityState,
+  type PressableProps,
+  type PressableStateCallbackType,
+  type StyleProp,
+  type View,
+  type ViewStyle,
+} from 'react-native';
 import { usePalette } from './use-palette';
 
-type Props = ComponentProps<typeof Ripple>;
+/** React Native for the web knows of a mouse over it too. */
+type State = PressableStateCallbackType & { readonly hovered?: boolean };
+
+interface Props extends Omit<PressableProps, 'style'> {
+  readonly style?: StyleProp<ViewStyle> | ((state: State) => StyleProp<ViewStyle>);
+  readonly ref?: Ref<View>;
+  /** What Paper's own touchable takes besides, for its ripple. */
+  readonly borderless?: boolean;
+  readonly background?: unknown;
+  readonly rippleColor?: unknown;
+  readonly underlayColor?: unknown;
+  readonly theme?: unknown;
+}
 
 /**
- * What is pressed: Paper's touchable, and in its place within Paper's own components too (see `metro.config.js`). React Native
+ * What is pressed, in the place of Paper's touchable within Paper's components too (see `metro.config.js`). React Native
  * for the web does not pass on the state of a component as Paper says it; here it becomes what a screen reader hears. What
  * is hovered over is shaded a little and what is held more, over whatever colour it has.
  */
-export default function Touchable({ accessibilityState, style, ref, ...rest }: Props): ReactElement {
+export default function Touchable({
+  accessibilityState,
+  style,
+  ref,
+  borderless: _borderless,
+  background: _background,
+  rippleColor: _rippleColor,
+  underlayColor: _underlayColor,
+  theme: _theme,
+  ...rest
+}: Props): ReactElement {
   const { ink } = usePalette();
   return (
-    <Ripple
+    <Pressable
       {...stateOnTheWeb(rest.role ?? rest.accessibilityRole, accessibilityState)}
       {...rest}
       {...(ref === undefined ? {} : { ref })}
-      style={(state) => [
+      disabled={rest.disabled === true || (rest.onPress ?? rest.onLongPress ?? null) === null}
+      style={(state: State) => [
         typeof style === 'function' ? style(state) : style,
         state.pressed ? shade(ink, '38') : state.hovered === true ? shade(ink, '14') : null,
       ]}
