@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { useColorScheme, useWindowDimensions } from 'react-native';
-import { configureFonts, MD3DarkTheme, MD3LightTheme, PaperProvider, type MD3Theme } from 'react-native-paper';
+import { configureFonts, PaperProvider, type MD3Theme } from 'react-native-paper';
 import { useLighting } from './lighting';
 import PaperIcon from './paper-icon';
 import { dayPalette, nightPalette, type Palette } from './palette';
@@ -65,31 +65,49 @@ const paperFonts = configureFonts({
 const wantsLessMotion = (): boolean =>
   typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
 
+/** Paper's theme, all of it: none of its own colours, rounded corners or shadows is left. */
 function paperTheme(palette: Palette): MD3Theme {
-  const base = palette.isNight ? MD3DarkTheme : MD3LightTheme;
   return {
-    ...base,
+    dark: palette.isNight,
+    version: 3,
+    isV3: true,
     roundness: CORNER,
     animation: { scale: wantsLessMotion() ? 0 : 1, defaultAnimationDuration: 150 },
     fonts: paperFonts,
     colors: {
-      ...base.colors,
       primary: palette.green,
       onPrimary: palette.onGreen,
-      background: palette.card,
-      surface: palette.card,
-      onSurface: palette.ink,
-      onSurfaceVariant: palette.inkSoft,
-      outlineVariant: palette.line,
+      primaryContainer: palette.chosen,
+      onPrimaryContainer: palette.ink,
+      secondary: palette.green,
+      onSecondary: palette.onGreen,
       secondaryContainer: palette.chosen,
       onSecondaryContainer: palette.ink,
-      elevation: flat(palette.card),
-      backdrop: palette.veil,
-      outline: palette.edge,
+      tertiary: palette.green,
+      onTertiary: palette.onGreen,
+      tertiaryContainer: palette.chosen,
+      onTertiaryContainer: palette.ink,
+      background: palette.card,
+      onBackground: palette.ink,
+      surface: palette.card,
+      onSurface: palette.ink,
+      surfaceVariant: palette.scale,
+      onSurfaceVariant: palette.inkSoft,
+      surfaceDisabled: palette.scale,
+      onSurfaceDisabled: palette.inkSoft,
       error: palette.faulty,
+      onError: palette.card,
+      errorContainer: palette.card,
+      onErrorContainer: palette.faulty,
+      outline: palette.edge,
+      outlineVariant: palette.line,
       inverseSurface: palette.ink,
       inverseOnSurface: palette.paper,
       inversePrimary: palette.isNight ? palette.green : '#9FD3C1',
+      shadow: 'transparent',
+      scrim: palette.veil,
+      backdrop: palette.veil,
+      elevation: flat(palette.card),
     },
   };
 }
