@@ -1,8 +1,6 @@
 import type { ReactElement } from 'react';
-import { StyleSheet } from 'react-native';
-import { Searchbar } from 'react-native-paper';
-import { CORNER, TARGET } from './theme';
-import { usePalette } from './use-palette';
+import { TextInput } from 'react-native-paper';
+import { mdiClose } from '@mdi/js';
 
 interface Props {
   /** What is looked for, and among what. */
@@ -14,26 +12,20 @@ interface Props {
 
 /** A field to look for something with, which is emptied in one press. */
 export function FindField({ label, value, onChange, onEnter }: Props): ReactElement {
-  const palette = usePalette();
   return (
-    <Searchbar
-      role="searchbox"
+    <TextInput
+      mode="outlined"
+      label={label}
       aria-label={label}
-      placeholder={label}
-      placeholderTextColor={palette.inkSoft}
       value={value}
       onChangeText={onChange}
-      clearAccessibilityLabel="Look for nothing"
+      inputMode="search"
       autoCapitalize="none"
       autoComplete="off"
+      right={
+        value === '' ? null : <TextInput.Icon icon={mdiClose} aria-label="Empty it" onPress={() => onChange('')} />
+      }
       {...(onEnter === undefined ? {} : { onSubmitEditing: onEnter })}
-      style={[sheet.bar, { borderColor: palette.edge, backgroundColor: palette.card }]}
-      inputStyle={[sheet.input, { color: palette.ink }]}
     />
   );
 }
-
-const sheet = StyleSheet.create({
-  bar: { borderWidth: 1, borderRadius: CORNER, height: TARGET },
-  input: { minHeight: TARGET - 2, paddingLeft: 0, minWidth: 0 },
-});

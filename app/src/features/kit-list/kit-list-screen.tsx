@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
-import { Checkbox } from 'react-native-paper';
 import { formatQuantity, type PersonId } from '@oilcan/core/kernel';
 import type { KitList, KitListPart, KitListTool } from '@oilcan/core/kit-list';
 import { peekRow, usePhone, useRow, useTable } from '../../data/store';
@@ -17,7 +16,8 @@ import { TopBar } from '../page/top-bar';
 import { ChooseJobsSheet } from './choose-jobs-sheet';
 import { ShareSheet } from './share-sheet';
 import { useJobsToChoose, useKitList } from './use-kit-list';
-import { mdiAccountMultipleOutline } from '@mdi/js';
+import { mdiAccountMultipleOutline, mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js';
+import { Icon } from '../../ui/icon';
 
 /** What to take along for the chosen jobs: my own list, or one that a mate shares with me. */
 export function KitListScreen(): ReactElement | null {
@@ -222,9 +222,11 @@ function TickLine({
       onPress={() => void performOrSay('kit-list.tick', { ownerId: owner, line: lineKey, isIn: !isIn })}
       style={[sheet.line, { borderColor: palette.line, backgroundColor: isIn ? palette.chosen : palette.card }]}
     >
-      <View aria-hidden pointerEvents="none">
-        <Checkbox status={isIn ? 'checked' : 'unchecked'} color={palette.green} uncheckedColor={palette.edge} />
-      </View>
+      <Icon
+        path={isIn ? mdiCheckboxMarked : mdiCheckboxBlankOutline}
+        size={30}
+        color={isIn ? palette.green : palette.edge}
+      />
       <View style={sheet.words}>
         <Words>{headline}</Words>
         {details.map((detail) => (

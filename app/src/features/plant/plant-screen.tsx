@@ -137,7 +137,7 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
               <View style={sheet.field}>
                 <FindField label="Find a machine" value={find} onChange={setFind} />
               </View>
-              <Button word="Scan" icon={mdiQrcodeScan} onPress={() => router.navigate('/scan')} />
+              <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>
             {isFinding && found.length > 0 ? (
               <Words as="small" soft live>
@@ -206,6 +206,7 @@ const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { padding: 16, gap: 10 },
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  scan: { marginTop: 6, minHeight: 50 },
   field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
   out: { borderLeftWidth: 6, paddingLeft: 12 },
 });

@@ -185,7 +185,7 @@ const sheet = StyleSheet.create({
   head: { padding: 16, gap: 8 },
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   field: { flexGrow: 1, flexShrink: 1, flexBasis: 260, minWidth: 0 },
-  narrow: { flexGrow: 1 },
+  narrow: { marginTop: 6, minHeight: 50, flexGrow: 1 },
   group: {
     flexDirection: 'row',
     alignItems: 'baseline',

@@ -71,9 +71,12 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
           word="Labels"
           icon={mdiPrinterOutline}
           label="Labels for these bins"
+          style={sheet.action}
           onPress={() => setIsPrinting(true)}
         />
-        {save === null ? null : <Button word="Save as CSV" disabled={shown.length === 0} onPress={save} />}
+        {save === null ? null : (
+          <Button word="Save as CSV" disabled={shown.length === 0} style={sheet.action} onPress={save} />
+        )}
       </View>
       {low.length === 0 ? null : (
         <View style={sheet.low}>
@@ -173,6 +176,7 @@ function BinLine({ level, amount, isElsewhere }: BinLineProps): ReactElement {
 
 const sheet = StyleSheet.create({
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  action: { marginTop: 6, minHeight: 50 },
   field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
   screen: { flex: 1, minHeight: 0 },
   list: { paddingHorizontal: 16 },
