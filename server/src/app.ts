@@ -73,7 +73,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
     async (api) => {
       api.addHook('onRequest', (_request, reply, done) => {
         for (const header of forPagesOnly) reply.raw.removeHeader(header);
-        reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
+        reply.raw.setHeader('Content-Security-Policy', "default-src 'none'");
         done();
       });
       await api.register(accountRoutes, { database, config, news });
