@@ -1,7 +1,9 @@
 // npm test: everything that must hold, from a fresh clone. Its last line is the sum over all runners.
+// npm test -- --changed: of the tests, those that what is not committed yet can touch. For working; before a push all run.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { spawnSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { specsTouchedBy } from './covers.mjs';
 import { prepare } from './prepare.mjs';
 import { root } from './root.mjs';
 import { run } from './run.mjs';
@@ -20,6 +22,7 @@ try {
 
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
+const changed = process.argv.includes('--changed') ? changedFiles() : null;
 await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 await check('Lint and import directions', 'npx', ['eslint', '.']);
 await check('Types', 'npx', ['tsc', '--noEmit']);
@@ -27,10 +30,32 @@ await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app'])
 await check('Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']);
 await check('Circles and floors', 'npm', ['run', '--silent', 'circles']);
 await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
-await runner('Unit tests', 'npx', ['jest', '--json', '--outputFile', join(results, 'jest.json')], countJest);
-await runner('The real interface', 'npx', ['playwright', 'test'], countPlaywright);
+await check('What each browser test covers', 'node', ['scripts/covers.mjs']);
+await unitTests();
+await browserTests();
 say(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
+
+/** Jest finds by the imports what a change can touch. */
+async function unitTests() {
+  const code = changed?.filter((file) => /\.tsx?$/.test(file) && existsSync(join(root, file))) ?? [];
+  const related = code.length > 0 ? ['--findRelatedTests', ...code, '--passWithNoTests'] : [];
+  if (changed !== null && code.length === 0) return say('\nUnit tests: nothing that changed can touch one');
+  const report = ['--json', '--outputFile', join(results, 'jest.json')];
+  await runner('Unit tests', 'npx', ['jest', ...related, ...report], countJest);
+}
+
+async function browserTests() {
+  const specs = changed === null ? [] : specsTouchedBy(changed);
+  if (changed !== null && specs.length === 0) return say('\nThe real interface: nothing that changed can touch it');
+  await runner('The real interface', 'npx', ['playwright', 'test', ...specs], countPlaywright);
+}
+
+/** Files that differ from the last commit, and new ones, from the root of the project. */
+function changedFiles() {
+  const git = (...args) => execFileSync('git', args, { cwd: root, encoding: 'utf8' }).split('\n').filter(Boolean);
+  return [...git('diff', '--name-only', 'HEAD'), ...git('ls-files', '--others', '--exclude-standard')];
+}
 
 /** A tool that finds nothing or something: counts as one. */
 async function check(name, command, args) {
@@ -46,7 +71,7 @@ async function runner(name, command, args, count) {
   passed += counted.passed;
   failed += counted.failed;
   if (!isFine && counted.failed === 0) failed += 1;
-  if (counted.passed + counted.failed === 0) failed += 1;
+  if (counted.passed + counted.failed === 0 && changed === null) failed += 1;
 }
 
 async function tell(name, work) {
