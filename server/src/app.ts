@@ -86,7 +86,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
     { prefix: '/api' },
   );
   await server.register(healthRoutes, { database });
-  await server.register(webRoutes, { webRoot: config.webRoot });
+  await server.register(webRoutes, { webRoot: config.webRoot, demoPassword: config.demoPassword });
   return server;
 }
 

@@ -1,6 +1,7 @@
 import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { ann } from '@oilcan/core/testing';
 import { startTestServer, type TestServer } from '../testing/test-server';
 
 let folder: string;
@@ -8,7 +9,7 @@ let works: TestServer;
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'oilcan-web-'));
   await mkdir(join(folder, '_expo/static/js'), { recursive: true });
-  await writeFile(join(folder, 'index.html'), '<!doctype html><title>Oilcan</title>');
+  await writeFile(join(folder, 'index.html'), '<!doctype html><title>Oilcan</title><!--demo-->');
   await writeFile(join(folder, '_expo/static/js/entry-0a1b2c3d.js'), 'void 0;');
   await writeFile(join(folder, 'service-worker.js'), 'void 0;');
   works = await startTestServer(undefined, { webRoot: folder });
@@ -26,6 +27,16 @@ describe('the application’s files', () => {
   ])('%s are kept by browsers as their names allow: %s', async (url, expected) => {
     const answer = await works.ask(null, { url });
     expect([answer.statusCode, answer.headers['cache-control']]).toEqual([200, expected]);
+  });
+});
+
+describe('the page that is painted before any script', () => {
+  it('says what a demo is to who comes to sign in, and nothing of it to others', async () => {
+    const demo = await startTestServer(undefined, { webRoot: folder, demoPassword: 'a<b' });
+    expect((await demo.ask(null, { url: '/sign-in' })).body).toMatch(/This server shows a demo.*“a&lt;b”/);
+    expect((await demo.ask(await demo.signIn(ann), { url: '/shift' })).body).not.toContain('demo</h2>');
+    await demo.close();
+    expect((await works.ask(null, { url: '/sign-in' })).body).not.toContain('demo</h2>');
   });
 });
 

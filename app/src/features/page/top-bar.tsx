@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Appbar } from 'react-native-paper';
+import { useInPlaceOfFirstPaint } from '../../ui/first-paint';
 import { IconPress } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -33,6 +34,7 @@ export function TopBar({
   children,
 }: Props): ReactElement {
   usePageTitle(pageTitle);
+  useInPlaceOfFirstPaint();
   const { Marks, Sent } = useMarks();
   const palette = usePalette();
   return (

@@ -12,6 +12,7 @@ import { signIn, usePhone } from '../../data/store';
 import { roleWords } from '../../words/work-words';
 import { KeepingBar } from '../frame';
 import { Field } from '../../ui/field';
+import { useInPlaceOfFirstPaint } from '../../ui/first-paint';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
 import { CORNER, RULE } from '../../ui/theme';
@@ -30,6 +31,7 @@ type Demo = NonNullable<About['demo']>;
 /** Name and password; on a demo server also the people of the demo, to sign in as with one tap. */
 export function SignInScreen(): ReactElement {
   usePageTitle('Sign in');
+  useInPlaceOfFirstPaint();
   const palette = usePalette();
   const router = useRouter();
   const [demo, setDemo] = useState<Demo | null>(null);
