@@ -1,4 +1,5 @@
 import { benchDesk } from './desk.mjs';
+import { benchFirstVisit } from './first-visit.mjs';
 import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
@@ -15,6 +16,7 @@ const benches = {
   desk: benchDesk,
   'full-phone': benchFullPhone,
   start: benchStart,
+  'first-visit': benchFirstVisit,
   find: benchFind,
   past: benchPast,
   history: benchHistory,
