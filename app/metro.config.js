@@ -20,4 +20,11 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return context.resolveRequest(context, name, platform);
 };
 
+/** A module is begun when it is first used, not when it is named: what the first screen does not use costs it nothing. */
+const { getTransformOptions } = config.transformer;
+config.transformer.getTransformOptions = async (...asked) => {
+  const options = (await getTransformOptions?.(...asked)) ?? {};
+  return { ...options, transform: { ...options.transform, inlineRequires: true } };
+};
+
 module.exports = config;
