@@ -211,6 +211,7 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
 test('everything pressed on the sheet is large enough for a glove', async ({ open }) => {
   const page = await open('Ines Okafor');
   await page.getByText('Gearbox output seal weeping oil').tap();
+  await expect(page.getByRole('button', { name: 'Add a hazard' })).toBeVisible();
   for (const role of ['button', 'checkbox', 'radio'] as const) {
     for (const target of await page.getByRole(role).all()) {
       const box = await target.boundingBox();

@@ -163,7 +163,8 @@ const sheet = StyleSheet.create({
   button: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
   icon: { width: TARGET, height: TARGET, margin: 0, borderRadius: CORNER },
   disabled: { opacity: 0.45 },
-  inButton: { minHeight: TARGET - 2 * RULE },
+  // What is pressed lies within the border.
+  inButton: { minHeight: TARGET },
   // A long word goes on over more lines: Paper would cut it.
   word: { marginHorizontal: 16, marginVertical: 8, textAlign: 'center', ...({ whiteSpace: 'normal' } as object) },
   // Paper draws the icon 16 into the margin of the word.
@@ -172,7 +173,7 @@ const sheet = StyleSheet.create({
   // As high as the chip: Paper leaves what is over below.
   chosenWord: {
     marginHorizontal: 14,
-    marginVertical: (TARGET - 2 * RULE - textStyles.label.lineHeight) / 2,
+    marginVertical: (TARGET - textStyles.label.lineHeight) / 2,
     ...({ whiteSpace: 'normal' } as object),
   },
   choices: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
