@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { View, type KeyboardTypeOptions } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { mdiClose } from '@mdi/js';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
@@ -16,6 +17,8 @@ export interface FieldProps {
   readonly keyboard?: KeyboardTypeOptions;
   readonly autoFocus?: boolean;
   readonly onEnter?: () => void;
+  /** Something is looked for with it, and it is emptied in one press. */
+  readonly isFind?: boolean;
   readonly autoComplete?: 'username' | 'current-password' | 'new-password' | 'off';
 }
 
@@ -31,6 +34,7 @@ export function Field({
   keyboard = 'default',
   autoFocus = false,
   onEnter,
+  isFind = false,
   autoComplete = 'off',
 }: FieldProps): ReactElement {
   const palette = usePalette();
@@ -50,6 +54,12 @@ export function Field({
         autoFocus={autoFocus}
         autoCapitalize="none"
         autoComplete={autoComplete}
+        {...(isFind ? { inputMode: 'search' as const } : {})}
+        right={
+          isFind && value !== '' ? (
+            <TextInput.Icon icon={mdiClose} aria-label="Empty it" onPress={() => onChange('')} />
+          ) : null
+        }
         {...(onEnter === undefined ? {} : { onSubmitEditing: onEnter })}
       />
       {error !== null ? (

@@ -3,7 +3,7 @@ import { asId, type BinId, type PartId, type SiteId, type StoreId } from '@oilca
 import { stockLevelId } from '@oilcan/core/stock';
 import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks, aSite } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
-import { press, type, words } from '../../testing/hands';
+import { canPress, press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
 import { useSiteChoice } from '../page/use-site';
 import { findParts, partsInBin, partsOf } from '../stock/find-parts';
@@ -60,6 +60,8 @@ describe('the stores', () => {
     expect([words().includes('SEAL-70'), words().includes('OIL-220')]).toEqual([false, true]);
     await type('Find a part or a bin', 'xyz');
     expect(words()).toContain('No part fits “xyz”.');
+    await press('Empty it');
+    expect([words().includes('SEAL-70'), canPress('Empty it')]).toEqual([true, false]);
   });
 
   it('are of the site that is looked at; what lies elsewhere is found all the same', async () => {
