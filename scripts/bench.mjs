@@ -3,6 +3,8 @@ import { prepare } from './prepare.mjs';
 import { run } from './run.mjs';
 
 await prepare();
+const asked = process.argv.slice(2);
+if (asked.length === 0 || asked.includes('first-visit')) await (await import('./empty-page.mjs')).buildEmptyPage();
 const { bundleForNode } = await import('./bundle.mjs');
 await bundleForNode({ bench: 'bench/main.mts', 'bench-phones': 'bench/phones.mts' });
-await run(process.execPath, ['server/dist/bench.mjs', ...process.argv.slice(2)], { shown: true });
+await run(process.execPath, ['server/dist/bench.mjs', ...asked], { shown: true });

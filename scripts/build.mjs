@@ -69,20 +69,21 @@ export async function buildApplication() {
   if (isDoneFor('build-application', hash, 'app/dist/index.html')) return;
   say('Building the application (about a minute)');
   placeFonts();
-  await run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], {
-    log: 'build-application',
-    environment: {
-      ...expoEnvironment,
-      NODE_ENV: 'production',
-    },
-    folder: 'app',
+  await exportPage('app', 'build-application', async () => {
+    await buildWorkers();
+    const { writeServiceWorker } = await import('./service-worker.mjs');
+    await writeServiceWorker();
   });
-  await buildWorkers();
-  const { writeServiceWorker } = await import('./service-worker.mjs');
-  await writeServiceWorker();
-  packFiles(join(root, 'app', 'dist'));
   noteDone('build-application', hash);
   say(' built');
+}
+
+/** Exports what stands in a folder as a page for the web, and packs it with what is added to it. */
+export async function exportPage(folder, log, addTo = async () => {}) {
+  const environment = { ...expoEnvironment, NODE_ENV: 'production' };
+  await run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], { log, environment, folder });
+  await addTo();
+  packFiles(join(root, folder, 'dist'));
 }
 
 /** Bundles each web worker into a file of its own, which the application starts by its address. */
