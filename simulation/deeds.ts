@@ -52,8 +52,8 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return answer(stepOf('tick'), null);
     case 'wrong answer':
       return answer(stepOf('tick'), { type: 'number', value: 1 });
-    case 'verdict':
-      return answer(stepOf('verdict'), { type: 'verdict', outcome: 'fixed' });
+    case 'finding':
+      return answer(stepOf('finding'), { type: 'finding', asFound: 'faulty', asLeft: 'putRight' });
     case 'number':
       return answer(stepOf('number'), { type: 'number', value: choice % 100 });
     case 'use part':
@@ -127,7 +127,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
           tradeId: null,
           dueAt: null,
           estimateMinutes: 30,
-          steps: [{ text: 'Look at it', question: { type: 'tick' } }],
+          steps: [{ text: 'Look at it', question: { type: 'tick' }, under: null, when: null }],
           kit: [],
           tools: [],
           hazards: [],

@@ -280,7 +280,7 @@ function startRows() {
           }),
         ),
         step(1, { type: 'tick' }),
-        step(2, { type: 'verdict' }),
+        step(2, { type: 'finding' }),
         step(3, { type: 'number', unit: '°C', decimals: 0, limits, pointId }),
       ];
     }),

@@ -18,7 +18,7 @@ describe('contrast', () => {
   ] as const)('is kept by %s', (_, palette) => {
     for (const ground of [palette.paper, palette.card, palette.chosen]) {
       expect(contrast(palette.ink, ground)).toBeGreaterThanOrEqual(7);
-      for (const color of [palette.inkSoft, palette.green, palette.ok, palette.fixed, palette.faulty])
+      for (const color of [palette.inkSoft, palette.green, palette.alert, palette.faulty])
         expect(contrast(color, ground)).toBeGreaterThanOrEqual(4.5);
       expect(contrast(palette.edge, palette.card)).toBeGreaterThanOrEqual(3);
     }

@@ -21,9 +21,8 @@ export interface Palette {
   /** The running clock and nothing else. */
   readonly brass: string;
   readonly onBrass: string;
-  /** OK, Fixed, Faulty: always with their shape and word. */
-  readonly ok: string;
-  readonly fixed: string;
+  /** Beyond alert, and what is faulty still or beyond alarm: always with their shape and word. */
+  readonly alert: string;
   readonly faulty: string;
   readonly alertBand: string;
   readonly alarmBand: string;
@@ -44,8 +43,7 @@ export const dayPalette: Palette = {
   scale: '#E1E8E4',
   brass: '#8F6212',
   onBrass: '#FFFFFF',
-  ok: '#006BA8',
-  fixed: '#855700',
+  alert: '#855700',
   faulty: '#A63F00',
   alertBand: '#DCCB93',
   alarmBand: '#E0B79C',
@@ -66,8 +64,7 @@ export const nightPalette: Palette = {
   scale: '#22332F',
   brass: '#E0AE4F',
   onBrass: '#0C1514',
-  ok: '#63B4E8',
-  fixed: '#E8B04B',
+  alert: '#E8B04B',
   faulty: '#F08A54',
   alertBand: '#6B5A22',
   alarmBand: '#7A4326',

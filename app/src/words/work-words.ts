@@ -6,7 +6,6 @@ import type { Role } from '@oilcan/core/operations';
 import type { PermitKind } from '@oilcan/core/permits';
 import type { ReadingLevel } from '@oilcan/core/readings';
 import type { ShiftGroup } from '@oilcan/core/shift';
-import type { StepOutcome } from '@oilcan/core/steps';
 import type { CostGroup, Energy, HoldReason, Urgency, WorkKind, WorkOrder, WorkState } from '@oilcan/core/work';
 
 export const urgencyWords: Readonly<Record<Urgency, string>> = {
@@ -31,8 +30,6 @@ export const kindWords: Readonly<Record<WorkKind, string>> = {
   inspection: 'Inspection',
   improvement: 'Improvement',
 };
-
-export const outcomeWords: Readonly<Record<StepOutcome, string>> = { ok: 'OK', fixed: 'Fixed', faulty: 'Faulty' };
 
 export const groupWords: Readonly<Record<ShiftGroup, string>> = {
   now: 'Now',

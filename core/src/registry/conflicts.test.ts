@@ -1,6 +1,7 @@
 import { asId, type EntryId } from '../kernel/ids';
 import { anOperation, ann, aStep, binId, bob, lea, partId, workId } from '../testing/builders';
 import { codeOf, minutesLater, Works } from '../testing/works';
+import type { StepAnswer } from '../subjects/steps/kinds/kinds';
 import { standingOf } from '../subjects/work/entries';
 import type { Person } from '../subjects/people/people';
 import type { Outcome } from '../operations/operation';
@@ -168,23 +169,27 @@ describe('hazards that changed meanwhile', () => {
 });
 
 describe('two answers to one step', () => {
-  const answer = (outcome: 'ok' | 'faulty' | null): ArgsOf<'step.answer'> => ({
+  const found = (asFound: 'good' | 'faulty' | null): StepAnswer | null => {
+    if (asFound === null) return null;
+    return asFound === 'good'
+      ? { type: 'finding', asFound, asLeft: null }
+      : { type: 'finding', asFound, asLeft: 'faulty' };
+  };
+  const answer = (asFound: 'good' | 'faulty' | null): ArgsOf<'step.answer'> => ({
     ...onWork,
     stepId: aStep(1).id,
-    answer: outcome === null ? null : { type: 'verdict', outcome },
+    answer: found(asFound),
   });
 
   it.each([
-    ['an answer', 'ok' as const],
+    ['an answer', 'good' as const],
     ['an answer taken back', null],
   ])('leave the one that was given later, here %s, and both in the record', async (_, later) => {
-    const works = new Works(both, [aStep(1, { type: 'verdict' })]);
-    await hears(works, bob, 'step.answer', answer('ok'), live(30));
+    const works = new Works(both, [aStep(1, { type: 'finding' })]);
+    await hears(works, bob, 'step.answer', answer('good'), live(30));
     await hears(works, bob, 'step.answer', answer(later), live(50));
     expect(await hears(works, ann, 'step.answer', answer('faulty'), offline(40))).toBe('accepted');
-    expect(works.records.peek('steps', aStep(1).id)?.answer?.value ?? null).toEqual(
-      later === null ? null : { type: 'verdict', outcome: later },
-    );
+    expect(works.records.peek('steps', aStep(1).id)?.answer?.value ?? null).toEqual(found(later));
     expect(works.entries.filter(({ content }) => content.kind === 'answer')).toHaveLength(3);
   });
 });

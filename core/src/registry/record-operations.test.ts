@@ -108,21 +108,28 @@ describe('readings', () => {
 });
 
 describe('steps', () => {
-  const verdict = aStep(2, { type: 'verdict' });
+  const inspected = aStep(2, { type: 'finding' });
   const answer = (stepId: Step['id'], value: ArgsOf<'step.answer'>['answer']) => ({ ...onWork, stepId, answer: value });
 
   it('take the kind of answer they ask for, and can be undone', async () => {
-    const works = new Works({}, [aStep(1), verdict]);
+    const works = new Works({}, [aStep(1), inspected]);
     expect(codeOf(await works.do('step.answer', answer(aStep(1).id, { type: 'tick' })))).toBe('accepted');
     expect(works.records.peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);
     expect(codeOf(await works.do('step.answer', answer(aStep(1).id, null)))).toBe('accepted');
     expect(works.records.peek('steps', aStep(1).id)?.answer).toBeNull();
-    expect(codeOf(await works.do('step.answer', answer(verdict.id, { type: 'tick' })))).toBe('answer_of_wrong_kind');
-    expect(codeOf(await works.do('step.answer', answer(verdict.id, { type: 'verdict', outcome: 'fixed' })))).toBe(
-      'accepted',
-    );
+    expect(codeOf(await works.do('step.answer', answer(inspected.id, { type: 'tick' })))).toBe('answer_of_wrong_kind');
     expect(
-      codeOf(await works.do('step.answer', answer(verdict.id, { type: 'verdict', outcome: 'good' as 'ok' }))),
+      codeOf(
+        await works.do('step.answer', answer(inspected.id, { type: 'finding', asFound: 'faulty', asLeft: 'putRight' })),
+      ),
+    ).toBe('accepted');
+    expect(
+      codeOf(
+        await works.do(
+          'step.answer',
+          answer(inspected.id, { type: 'finding', asFound: 'fine' as 'good', asLeft: null }),
+        ),
+      ),
     ).toBe('invalid');
   });
 

@@ -16,7 +16,7 @@ describe('MemoryRecords', () => {
     const before = records.peekList('steps', 'workOrder', workId);
     records.change([put('workOrders', aWorkOrder({ state: 'underway' }))]);
     expect(records.peekList('steps', 'workOrder', workId)).toBe(before);
-    records.change([put('steps', aStep(2, { type: 'verdict' }))]);
+    records.change([put('steps', aStep(2, { type: 'finding' }))]);
     expect(records.peekList('steps', 'workOrder', workId)).not.toBe(before);
     expect(records.peek('steps', aStep(1).id)).toBe(before[0]);
   });

@@ -12,7 +12,7 @@ import type { Instant } from '../kernel/time/instant';
  * kind of entry says with which version it came, so that an older phone does not hear of it (`isKnownAt`). The oldest is
  * raised by hand, whenever an older phone could not read what it gets any more. docs/SYNC.md has what came with each.
  */
-export const PROTOCOL: ProtocolRange = { oldest: 6, newest: NEWEST_VERSION };
+export const PROTOCOL: ProtocolRange = { oldest: 8, newest: NEWEST_VERSION };
 
 /** The versions that one side speaks, from the oldest to the newest. */
 export interface ProtocolRange {

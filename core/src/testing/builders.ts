@@ -9,6 +9,7 @@ import {
   type PersonId,
   type PlaceId,
   type PointId,
+  type ProcedureId,
   type SiteId,
   type StepId,
   type StoreId,
@@ -26,7 +27,9 @@ import { rateId, type Rate, type Settings } from '../subjects/settings/settings'
 import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/stock/stock';
 import { parseInstant, type Instant } from '../kernel/time/instant';
 import type { Entry, EntryContent } from '../subjects/work/entries';
-import type { Step, StepQuestion } from '../subjects/steps/step';
+import type { StepQuestion } from '../subjects/steps/kinds/kinds';
+import type { Procedure } from '../subjects/procedures/procedure';
+import type { Step } from '../subjects/steps/step';
 import type { WorkOrder } from '../subjects/work/work-order';
 
 /** Made-up rows for tests: each builder gives a complete row, of which a test names only what it is about. */
@@ -142,8 +145,21 @@ export const aStep = (
   position,
   text: `Step ${position}`,
   question,
+  parentId: null,
+  condition: null,
+  added: null,
   answer: null,
   answeredAt: null,
+  ...given,
+});
+
+export const aProcedure = (given: Partial<Procedure> = {}): Procedure => ({
+  id: asId<ProcedureId>('procedure'),
+  siteId: site,
+  title: 'Change a shaft seal',
+  equipmentClasses: ['gearbox'],
+  tradeId: 'mechanical',
+  steps: [],
   ...given,
 });
 
@@ -188,6 +204,7 @@ export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
   readings: [],
   notes: [],
   expenses: [],
+  answers: [],
   ...given,
 });
 

@@ -1,3 +1,4 @@
+import type { StepPlan } from './step-plan';
 import type { HoldReason, Urgency, WorkKind } from '@oilcan/core/work';
 
 /** A job that is open when the demo starts, written out by hand. */
@@ -18,8 +19,7 @@ export interface OpenJob {
   readonly hazards: readonly string[];
   /** Number, thousandths, and the unit where it was planned in another than the part's own. */
   readonly kit: readonly (readonly [number: string, thousandths: number, unit?: string])[];
-  /** `?` wants a verdict, `#point` a number at that measuring point. */
-  readonly steps: readonly string[];
+  readonly steps: readonly StepPlan[];
   /** So many steps are done already, by the first person. */
   readonly done?: number;
   readonly held?: readonly [reason: HoldReason, note: string];

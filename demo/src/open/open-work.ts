@@ -8,17 +8,14 @@ import {
   type EntryId,
   type Instant,
   type PersonId,
-  type PointId,
-  type StepId,
   type WorkOrderId,
   minutesBetween,
 } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
-import type { Step, StepAnswer, StepQuestion } from '@oilcan/core/steps';
+import { answerContent, stepsOf, type Step, type StepAnswer, type StepQuestion } from '@oilcan/core/steps';
 import type { Entry, EntryContent, WorkOrder } from '@oilcan/core/work';
 import { settings, technicianOf, tess } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
-import { pointPlans } from '../mountain/points';
 import { partIdOf, shelfOf } from '../mountain/stores';
 import { roundPlans } from '../past/plans';
 import { randomFor } from '../random';
@@ -26,6 +23,7 @@ import { isolationOfJob, toolsOfJob } from './isolation';
 import { hazardList } from './hazards';
 import { openJobs } from './jobs';
 import type { OpenJob } from './open-job';
+import { newSteps } from './step-plan';
 
 /** Open work orders of one sector; the rest after the written-out jobs are rounds that come due. */
 const OPEN_IN_SECTOR = 40;
@@ -151,12 +149,12 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   for (const [person, text] of job.notes ?? [])
     enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
   if (startedAt !== null) enter(firstPerson, startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
-  const steps = job.steps.map((text, index) => {
-    const step = stepFrom(text, index, work, sector.idOf);
+  const made = { prefix: workId, workOrderId: workId, siteId: asset.siteId, after: 0, added: null };
+  const steps = stepsOf(newSteps(job.steps, sector.idOf), made).map((step, index) => {
     if (index >= (job.done ?? 0)) return step;
     const value = usualAnswer(step.question);
     const when = addMinutes(now, -90 + index * 20);
-    const entry = enter(firstPerson, when, { kind: 'answer', stepId: step.id, answer: value });
+    const entry = enter(firstPerson, when, answerContent(step, value));
     return { ...step, answer: { value, at: when, by: firstPerson, entryId: entry.id }, answeredAt: when };
   });
   if (job.held !== undefined) {
@@ -165,40 +163,21 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   return { work, steps, entries };
 }
 
-function stepFrom(text: string, index: number, work: WorkOrder, idOf: Sector['idOf']): Step {
-  const { question, words } = readStep(text, idOf);
-  return {
-    id: asId<StepId>(`${work.id}-s${String(index + 1).padStart(2, '0')}`),
-    siteId: work.siteId,
-    workOrderId: work.id,
-    position: index + 1,
-    text: words,
-    question,
-    answer: null,
-    answeredAt: null,
-  };
-}
-
-function readStep(text: string, idOf: Sector['idOf']): { readonly question: StepQuestion; readonly words: string } {
-  if (text.startsWith('?')) return { question: { type: 'verdict' }, words: text.slice(1) };
-  if (!text.startsWith('#')) return { question: { type: 'tick' }, words: text };
-  const point = pointPlans.find((plan) => `#${plan.key}` === text);
-  if (point === undefined) throw new Error(`No measuring point is called ${text}.`);
-  const limits = { alarmLow: null, alertLow: null, alertHigh: null, alarmHigh: null, ...point.limits };
-  const pointId = asId<PointId>(idOf(point.key));
-  return {
-    question: { type: 'number', unit: point.unit, decimals: point.decimals, limits, pointId },
-    words: point.name,
-  };
-}
-
+/** What is answered where nothing is wrong. */
 function usualAnswer(question: StepQuestion): StepAnswer {
   switch (question.type) {
     case 'tick':
       return { type: 'tick' };
-    case 'verdict':
-      return { type: 'verdict', outcome: 'ok' };
+    case 'finding':
+      return { type: 'finding', asFound: 'good', asLeft: null };
     case 'number':
       return { type: 'number', value: question.limits.alertLow ?? question.limits.alertHigh ?? 0 };
+    case 'choice':
+      return { type: 'choice', chosen: question.options.slice(0, 1).map(({ key }) => key) };
+    case 'text':
+    case 'meter':
+    case 'photo':
+    case 'signature':
+      throw new Error(`Nobody knows what is usually answered to a step of the kind ${question.type}.`);
   }
 }

@@ -35,7 +35,7 @@ const plan = (
   reason: `Due every ${everyDays} days.`,
 });
 
-/** A step that starts with `?` wants a verdict, one with `#point` a number from that measuring point. */
+/** What is planned, with its steps as in `StepPlan`. */
 export const roundPlans: readonly RoundPlan[] = [
   plan('lark', 7, 'Weekly station inspection, Lark', 'inspection', 'mechanical', 75, [
     '?Stop buttons and gates, base',

@@ -81,7 +81,7 @@ describe('a session', () => {
     const cookie = await works.signIn(ann);
     const days = (count: number) => instantFromMillis(Date.now() + count * 24 * 3_600_000);
     await works.database('sessions').update({ expires_at: days(1), last_used_at: days(-29) });
-    const renewed = await works.ask(cookie, { url: '/api/sync?since=0&protocol=6' });
+    const renewed = await works.ask(cookie, { url: '/api/sync?since=0&protocol=8' });
     expect([renewed.statusCode, renewed.cookies[0]?.maxAge]).toEqual([200, 30 * 24 * 3_600]);
     const [kept]: { expires_at: string }[] = await works
       .database('sessions')

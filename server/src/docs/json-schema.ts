@@ -16,7 +16,7 @@ function exact(schema: unknown): JsonSchema {
   if (typeof schema !== 'object' || schema === null) return {};
   const { default: _default, properties, items, type, ...rest } = schema as Record<string, unknown>;
   // One of several shapes says all that there is to say.
-  if ('oneOf' in rest) return { oneOf: rest['oneOf'] };
+  if ('oneOf' in rest) return { oneOf: shapesIn(rest['oneOf']) };
   return {
     ...(Array.isArray(type) && type.length === 0 ? {} : { type }),
     ...rest,
@@ -28,6 +28,12 @@ function exact(schema: unknown): JsonSchema {
           additionalProperties: false,
         }),
   };
+}
+
+/** The shapes of a `variantField`, which are schemas themselves. */
+function shapesIn(oneOf: unknown): unknown {
+  const shapes: unknown = typeof oneOf === 'function' ? (oneOf as () => unknown)() : oneOf;
+  return Array.isArray(shapes) ? shapes.map((each) => (yup.isSchema(each) ? toJsonSchema(each) : each)) : shapes;
 }
 
 const text: JsonSchema = { type: 'string' };

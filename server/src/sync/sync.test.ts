@@ -8,6 +8,7 @@ import {
   ann,
   aCrew,
   aPerson,
+  aProcedure,
   aStep,
   aWorkOrder,
   bob,
@@ -339,22 +340,19 @@ describe('news', () => {
 });
 
 describe('a phone of the version before', () => {
-  const expense = anOperation('expense.add', {
-    workOrderId: workId,
-    minor: 1_250,
-    currency: 'EUR',
-    words: 'Taxi',
-    receipt: null,
-  });
+  const procedure = aProcedure();
   const pullAs = async (query: string, since = 0): Promise<LightMyRequestResponse> =>
     works.ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&${query}` });
   const before = PROTOCOL.newest - 1;
 
   it('goes on working, and does not hear of what it cannot know', async () => {
-    await works.push(cookie, [expense]);
+    await works.database.transaction((transaction) =>
+      new SqlRecords(transaction).write([put('procedures', procedure)]),
+    );
     const older = await pullAs(`protocol=${before}`);
-    expect([older.statusCode, idsIn(older.json<PullAnswer>(), 'entries')]).toEqual([200, []]);
-    expect(idsIn((await pullAs(`protocol=${PROTOCOL.newest}`)).json<PullAnswer>(), 'entries')).toEqual([expense.id]);
+    expect([older.statusCode, idsIn(older.json<PullAnswer>(), 'procedures')]).toEqual([200, []]);
+    const newer = await pullAs(`protocol=${PROTOCOL.newest}`);
+    expect(idsIn(newer.json<PullAnswer>(), 'procedures')).toEqual([procedure.id]);
     const sent = { protocol: before, operations: [anOperation('note.add', { workOrderId: workId, text: 'Dry' })] };
     const answer = await works.ask(cookie, { method: 'POST', url: '/api/operations', payload: sent });
     expect(codesOf(answer)).toEqual(['accepted']);

@@ -9,6 +9,7 @@ import {
   aCrew,
   aLevel,
   anAsset,
+  aProcedure,
   anEntry,
   ann,
   aPart,
@@ -57,6 +58,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     entryId: null,
   }),
   workOrders: (siteId, personId) => aWorkOrder({ id: workOf(siteId), siteId, personIds: [personId] }),
+  procedures: (siteId) => aProcedure({ id: asId<never>(`procedure-${siteId}`), siteId }),
   steps: (siteId) =>
     aStep(1, { type: 'tick' }, { id: asId<never>(`step-${siteId}`), siteId, workOrderId: workOf(siteId) }),
   entries: (siteId) =>

@@ -2,6 +2,7 @@ import { formatDuration } from '@oilcan/core/kernel';
 import type { Permit } from '@oilcan/core/permits';
 import { labelText } from '@oilcan/core/plant';
 import type { Settings } from '@oilcan/core/settings';
+import { placed } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, peekRows, usePhone } from '../../data/store';
 import type { JobCard } from '../../paper/job-card';
@@ -10,6 +11,8 @@ import { sayDue, sayExactly } from '../../words/dates';
 import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
 import { kitLines } from '../../data/stock';
 import { amountOf, binName } from '../../words/amounts';
+import { answerOnPaper } from '../steps';
+import { phoneNames } from '../views/names';
 
 /** A work order as it goes onto paper. */
 export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
@@ -29,7 +32,7 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
     const part = peekRow('parts', line.planned.partId);
     return `${amountOf(line.quantity, line)} ${part?.name ?? ''} (${part?.number ?? ''}), ${store?.name ?? ''} ${binName(bin)}`.trim();
   });
-  const steps = [...peekRows('steps', 'workOrder', work.id)].sort((a, b) => a.position - b.position);
+  const steps = placed(peekRows('steps', 'workOrder', work.id));
   return {
     number: work.number,
     title: work.title,
@@ -47,7 +50,10 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
     hazards: work.hazards.map(({ hazard, control }) => [hazard, control]),
     isolation: work.isolation.map(({ device, release, test }) => [device, release ?? '', test]),
     kit: [...kit, ...work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`))],
-    steps: steps.map(({ text, question }) => [text, answerLine(question)]),
+    steps: steps.map(({ step, number, depth }) => [
+      depth === 0 ? step.text : `${number} ${step.text}`,
+      answerOnPaper(step.question, phoneNames),
+    ]),
     code: labelText(window.location.origin, work.number),
     printed: `Printed ${sayExactly(now(), zone, language)}. What is recorded later is not on it.`,
   };
@@ -58,17 +64,6 @@ function permitLine({ kind, issued, conditions }: Permit, { zone, language }: Se
   if (issued === null) return [`${name}, number: ____________`, conditions];
   const until = sayExactly(issued.until, zone, language);
   return [`${name} ${issued.number}, until ${until}`, conditions];
-}
-
-function answerLine(question: { readonly type: string; readonly unit?: string }): string {
-  switch (question.type) {
-    case 'verdict':
-      return 'OK   /   Fixed   /   Faulty';
-    case 'number':
-      return `____________ ${question.unit ?? ''}`;
-    default:
-      return '';
-  }
 }
 
 /** What hangs on the machine while it is worked on. */

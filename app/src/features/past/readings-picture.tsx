@@ -101,7 +101,7 @@ function Trend({
   const line = { data, color: palette.green, thickness: 2, dataPointsColor: palette.green, dataPointsRadius: 2.5 };
   const limitLines = limits.map(({ is, at }) => ({
     data: [{ value: at, spacing: room }, { value: at }],
-    color: is === 'alarm' ? palette.faulty : palette.fixed,
+    color: is === 'alarm' ? palette.faulty : palette.alert,
     thickness: 2,
     hideDataPoints: true,
     ...(is === 'alert' ? { strokeDashArray: [6, 4] } : {}),

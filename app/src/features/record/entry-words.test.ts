@@ -9,7 +9,7 @@ describe('entries in words', () => {
     part: () => aPart(),
     bin: () => aBin(),
     point: () => aPoint(),
-    step: () => aStep(3, { type: 'verdict' }),
+    step: () => aStep(3, { type: 'finding' }),
     isolationPoint: () => 'Main switch',
   };
   const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));
@@ -34,11 +34,16 @@ describe('entries in words', () => {
     ],
     [{ kind: 'reading', pointId, value: 76, level: 'alert' }, 'Oil temperature 76 °C', 'Beyond alert'],
     [
-      { kind: 'answer', stepId: aStep(3).id, answer: { type: 'verdict', outcome: 'faulty' } },
+      {
+        kind: 'answer',
+        stepId: aStep(3).id,
+        answer: { type: 'finding', asFound: 'faulty', asLeft: 'faulty' },
+        faulty: { text: 'Step 3', said: '', asLeft: 'faulty' },
+      },
       'Step 3',
-      'Step 3, Faulty',
+      'faulty still',
     ],
-    [{ kind: 'answer', stepId: aStep(3).id, answer: null }, 'Step 3', 'Step 3, undone'],
+    [{ kind: 'answer', stepId: aStep(3).id, answer: null, faulty: null }, 'Step 3', 'undone'],
     [{ kind: 'state', from: 'underway', to: 'held', reason: 'part' }, 'Held', 'Waiting for a part'],
     [{ kind: 'withdrawal', reason: 'twice' }, 'Taken back', 'twice'],
   ])('%j', (content, headline, detail) => {

@@ -27,7 +27,7 @@ import { Dock } from './dock';
 import { notches, useLevel, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
-import { WorkPart, stepElement } from '../steps';
+import { loadStepSheets, stepElement, WorkPart } from '../steps';
 import { WrapUpPart } from './wrap-up-part';
 import { LOCKS_ELEMENT } from '../isolation';
 import { mdiCalendarClockOutline, mdiTimerOutline } from '@mdi/js';
@@ -37,7 +37,7 @@ const WITH_WHAT_IS_ABOVE = 96;
 
 /** Loads what is recorded with. */
 export async function loadItems(): Promise<void> {
-  await Promise.all(dockItems.map(({ Sheet }) => Sheet.load()));
+  await Promise.all([loadStepSheets(), ...dockItems.map(({ Sheet }) => Sheet.load())]);
 }
 
 /**

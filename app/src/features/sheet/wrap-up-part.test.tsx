@@ -31,7 +31,7 @@ const work = async () => (await works.sent()).peek('workOrders', workId);
 describe('steps', () => {
   const limits = { alarmLow: null, alertLow: null, alertHigh: 75, alarmHigh: 85 };
   const number = { type: 'number', unit: '°C', decimals: 0, limits, pointId: null } as const;
-  const rows = smallWorks({}, [aStep(1), aStep(2, { type: 'verdict' }), aStep(3, number)]);
+  const rows = smallWorks({}, [aStep(1), aStep(2, { type: 'finding' }), aStep(3, number)]);
 
   it('are answered with one press each, and taken back with another', async () => {
     await open(rows);

@@ -1,3 +1,4 @@
 /** What other features may use of this one. */
+export { answerOnPaper } from './kinds/words-of-kinds';
 export { stepElement } from './step-element';
-export { WorkPart } from './work-part';
+export { loadStepSheets, WorkPart } from './work-part';

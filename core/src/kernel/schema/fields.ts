@@ -93,6 +93,13 @@ export function optionalIdField<I extends Id<string>>(): yup.Schema<I | null> {
     .matches(ID_FORM, 'This is not the name of a row.') as unknown as yup.Schema<I | null>;
 }
 
+/** As `idField`, or left out where there is none. */
+export function idFieldIfAny<I extends Id<string>>(): yup.Schema<I | undefined> {
+  return yup.string().strict().optional().matches(ID_FORM, 'This is not the name of a row.') as unknown as yup.Schema<
+    I | undefined
+  >;
+}
+
 /** A list of names of rows, at most so many. */
 export function idListField<I extends Id<string>>(limit: number, message = 'Say which ones are meant.') {
   return yup

@@ -1,4 +1,4 @@
-import type { PersonId } from '../../kernel/ids';
+import type { PersonId, StepId } from '../../kernel/ids';
 import type { Money } from '../../kernel/money/money';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
@@ -28,6 +28,8 @@ export interface LaborContent {
   readonly timeType: TimeType;
   readonly rate: LaborRate | null;
   readonly cost: Money | null;
+  /** The step that it was spent on; absent where it was spent on the whole job. */
+  readonly stepId?: StepId;
   /** Why somebody else stopped this person's clock; absent otherwise. */
   readonly stoppedBecause?: string;
 }

@@ -1,21 +1,24 @@
-import type { PersonId, WorkOrderId } from '../../kernel/ids';
+import type { PersonId, StepId, WorkOrderId } from '../../kernel/ids';
 import {
   argsSchema,
   choiceField,
   idField,
   instantField,
   LONGEST_LINE,
+  idFieldIfAny,
   optionalInstantField,
   textField,
   wholeField,
 } from '../../kernel/schema/fields';
-import { addMinutes, parseInstant } from '../../kernel/time/instant';
+import { addMinutes, minutesBetween, parseInstant } from '../../kernel/time/instant';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
+import { checkStep } from '../steps/find-step';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { changeState, findWorkOfSite, newEntry } from '../work/guards';
 import { checkLabor, laborContent, ROUNDING_MINUTES } from './labor';
-import { timeTypes } from './labor-entries';
+import { timeTypes, type LaborContent } from './labor-entries';
 import { stopClock } from './stop-clock';
 
 const onWork = { workOrderId: idField<WorkOrderId>() };
@@ -118,10 +121,15 @@ const addLabor = defineOperation({
     startedAt: instantField(),
     minutes: wholeField(),
     timeType: choiceField(timeTypes),
+    stepId: idFieldIfAny<StepId>(),
   }),
   file: null,
   numbered: null,
-  reads: ({ workOrderId, personId }, by) => [...readsToBegin(workOrderId, by), rowNamed('people', personId)],
+  reads: ({ workOrderId, personId, stepId }, by) => [
+    ...readsToBegin(workOrderId, by),
+    rowNamed('people', personId),
+    rowNamed('steps', stepId),
+  ],
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
@@ -133,12 +141,33 @@ const addLabor = defineOperation({
     const person = await records.get('people', args.personId);
     if (person?.siteIds.includes(begun.value.siteId) !== true)
       return refuse('not_found', { what: 'person' }, 'personId');
-    const content = await laborContent(records, begun.value, input);
+    const isOfWork = await checkStep(records, args.stepId, args.workOrderId);
+    if (!isOfWork.ok) return isOfWork;
+    const spent = args.stepId === undefined ? input : await takeFromClock(records, input, args.workOrderId);
+    const content = await laborContent(records, begun.value, spent);
     if (!content.ok) return content;
     await records.put('entries', newEntry(begun.value, content.value, context));
     return accepted;
   },
 });
+
+/**
+ * Time spent on a step while the person's clock runs on the job is the first of what that clock has run, and the clock goes on from its
+ * end: no minute is counted twice, and none is lost.
+ */
+async function takeFromClock<Spent extends Pick<LaborContent, 'personId' | 'startedAt' | 'minutes'>>(
+  records: Records,
+  spent: Spent,
+  workOrderId: WorkOrderId,
+): Promise<Spent> {
+  const clock = await records.get('clocks', spent.personId);
+  const endedAt = addMinutes(spent.startedAt, spent.minutes);
+  if (clock?.workOrderId !== workOrderId || endedAt <= clock.startedAt) return spent;
+  const ran = minutesBetween(clock.startedAt, endedAt);
+  const goesOnFrom = spent.minutes <= ran ? addMinutes(clock.startedAt, spent.minutes) : endedAt;
+  await records.put('clocks', { ...clock, startedAt: goesOnFrom });
+  return spent.minutes <= ran ? { ...spent, startedAt: clock.startedAt } : spent;
+}
 
 /** A time was wrong: another start, length or type stands in its place, paid by the rate of then. */
 const amendLabor = defineOperation({
@@ -159,8 +188,9 @@ const amendLabor = defineOperation({
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
     if (found.entry.content.kind !== 'labor') return refuse('entry_not_amendable', {}, 'entryId');
-    const { personId, rate } = found.entry.content;
-    const input = { personId, startedAt: parseInstant(args.startedAt), minutes: args.minutes, timeType: args.timeType };
+    const { personId, rate, stepId } = found.entry.content;
+    const { minutes, timeType } = args;
+    const input = { personId, startedAt: parseInstant(args.startedAt), minutes, timeType, stepId };
     const possible = checkLabor(input, context);
     if (!possible.ok) return possible;
     const content = await laborContent(records, found.work, input, rate);

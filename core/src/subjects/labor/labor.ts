@@ -1,10 +1,11 @@
-import type { PersonId, SiteId } from '../../kernel/ids';
+import type { PersonId, SiteId, StepId } from '../../kernel/ids';
 import { scaleAmount, type Money } from '../../kernel/money/money';
 import { LONGEST_LABOR_MINUTES } from '../../kernel/time/duration';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { accepted, refuse, type Found, type OperationContext, type Outcome } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { rateId, SETTINGS_ID, settingsAt } from '../settings/settings';
+import { namedStep } from '../steps/find-step';
 import type { WorkOrder } from '../work/work-order';
 import type { LaborContent, LaborRate, TimeType } from './labor-entries';
 
@@ -27,6 +28,7 @@ interface LaborInput {
   readonly startedAt: Instant;
   readonly minutes: number;
   readonly timeType: TimeType;
+  readonly stepId?: StepId | undefined;
 }
 
 /** Whether a time can have been worked: above zero, at most a day, within the last year, and not to come. */
@@ -67,6 +69,6 @@ async function rateOf(records: Records, siteId: SiteId, tradeId: string): Promis
   return { minorPerHour: rate.minorPerHour, overtimePercent: rate.overtimePercent, currency };
 }
 
-function pickLabor({ personId, startedAt, minutes, timeType }: LaborInput): LaborInput {
-  return { personId, startedAt, minutes, timeType };
+function pickLabor({ personId, startedAt, minutes, timeType, stepId }: LaborInput) {
+  return { personId, startedAt, minutes, timeType, ...namedStep(stepId) };
 }

@@ -4,7 +4,8 @@ import type { Clock } from '../labor/clock';
 import { standingOf, type Entry } from '../work/entries';
 import { isolationOf } from '../isolation/isolation';
 import type { IsolationPoint } from '../work/work-order';
-import { inOrder, type Step } from '../steps/step';
+import { placed } from '../steps/branches';
+import type { Step } from '../steps/step';
 
 /** One thing without which a work order cannot be finished. */
 export type Owed =
@@ -27,8 +28,8 @@ export function owedBefore(
 ): Owed[] {
   const owed: Owed[] = [];
   if (rules.steps) {
-    for (const step of inOrder(steps)) {
-      if (step.answer === null) owed.push({ what: 'step', stepId: step.id, text: step.text });
+    for (const { step, isInForce } of placed(steps)) {
+      if (isInForce && step.answer === null) owed.push({ what: 'step', stepId: step.id, text: step.text });
     }
   }
   const ownClockRuns = clocks.some((clock) => clock.id === finisher);

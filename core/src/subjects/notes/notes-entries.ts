@@ -1,9 +1,12 @@
+import type { StepId } from '../../kernel/ids';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 
 /** Words for whoever comes next. */
 export interface NoteContent {
   readonly kind: 'note';
   readonly text: string;
+  /** The step that it is about; absent where it is about the whole job. */
+  readonly stepId?: StepId;
 }
 
 declare module '../work/entries' {

@@ -1,14 +1,19 @@
-import type { WorkOrderId } from '../../kernel/ids';
-import { argsSchema, idField, LONGEST_TEXT, textField } from '../../kernel/schema/fields';
+import type { StepId, WorkOrderId } from '../../kernel/ids';
+import { argsSchema, idField, idFieldIfAny, LONGEST_TEXT, textField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
+import { checkStep, namedStep } from '../steps/find-step';
 import { findOpenWork, newEntry } from '../work/guards';
 
 /** Words for whoever comes next. Taken at any time while the work order is open. */
 const addNote = defineOperation({
   label: 'this note',
   roles: ['technician', 'lead', 'storekeeper'],
-  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), text: textField(LONGEST_TEXT) }),
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    text: textField(LONGEST_TEXT),
+    stepId: idFieldIfAny<StepId>(),
+  }),
   file: null,
   numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
@@ -17,7 +22,10 @@ const addNote = defineOperation({
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
-    await records.put('entries', newEntry(found.value, { kind: 'note', text: args.text }, context));
+    const possible = await checkStep(records, args.stepId, args.workOrderId);
+    if (!possible.ok) return possible;
+    const content = { kind: 'note', text: args.text, ...namedStep(args.stepId) } as const;
+    await records.put('entries', newEntry(found.value, content, context));
     return accepted;
   },
 });
@@ -36,7 +44,7 @@ const amendNote = defineOperation({
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
     if (found.entry.content.kind !== 'note') return refuse('entry_not_amendable', {}, 'entryId');
-    await putAmendment(records, found, { kind: 'note', text: args.text }, context);
+    await putAmendment(records, found, { ...found.entry.content, text: args.text }, context);
     return accepted;
   },
 });

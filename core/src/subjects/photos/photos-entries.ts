@@ -1,4 +1,4 @@
-import type { FileId } from '../../kernel/ids';
+import type { FileId, StepId } from '../../kernel/ids';
 import type { PictureType } from '../files/files';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 
@@ -11,6 +11,8 @@ export interface PhotoContent {
   readonly width: number;
   readonly height: number;
   readonly caption: string;
+  /** The step that it is about; absent where it is about the whole job. */
+  readonly stepId?: StepId;
 }
 
 declare module '../work/entries' {
@@ -20,5 +22,10 @@ declare module '../work/entries' {
 }
 
 export const photosEntries: EntryKindsNamed<'photo'> = {
-  photo: { ...plainEntry, file: ({ fileId }) => fileId, withdraw: nothingElse, told: 'a photo' },
+  photo: {
+    ...plainEntry,
+    file: ({ fileId }) => fileId,
+    withdraw: nothingElse,
+    told: 'a photo',
+  },
 };

@@ -1,8 +1,9 @@
-import type { WorkOrderId } from '../../kernel/ids';
-import { argsSchema, choiceField, idField, optionalTextField } from '../../kernel/schema/fields';
+import type { StepId, WorkOrderId } from '../../kernel/ids';
+import { argsSchema, choiceField, idField, idFieldIfAny, optionalTextField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, rowNamed } from '../../operations/operation';
 import { pictureTypes } from '../files/files';
 import { fileField, pictureSide } from '../files/file-field';
+import { checkStep, namedStep } from '../steps/find-step';
 import { findOpenWork, newEntry } from '../work/guards';
 
 /** A picture for whoever comes next. Its file is with the server before this is. */
@@ -16,6 +17,7 @@ const addPhoto = defineOperation({
     width: pictureSide(),
     height: pictureSide(),
     caption: optionalTextField(),
+    stepId: idFieldIfAny<StepId>(),
   }),
   file: 'fileId',
   numbered: null,
@@ -25,11 +27,11 @@ const addPhoto = defineOperation({
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
+    const possible = await checkStep(records, args.stepId, args.workOrderId);
+    if (!possible.ok) return possible;
     const { fileId, mediaType, width, height, caption } = args;
-    await records.put(
-      'entries',
-      newEntry(found.value, { kind: 'photo', fileId, mediaType, width, height, caption }, context),
-    );
+    const picture = { kind: 'photo', fileId, mediaType, width, height, caption } as const;
+    await records.put('entries', newEntry(found.value, { ...picture, ...namedStep(args.stepId) }, context));
     return accepted;
   },
 });

@@ -6,7 +6,6 @@ import {
   type CrewId,
   type PartId,
   type PersonId,
-  type StepId,
   type WorkOrderId,
 } from '../../kernel/ids';
 import {
@@ -35,24 +34,20 @@ import {
   type Refusal,
 } from '../../operations/operation';
 import type { Records } from '../../records/records';
+import type { Fields } from '../../records/table';
+import { listOfFields } from '../../records/upgrade';
 import { provisionalNumber } from '../numbers/numbers';
 import type { Asset } from '../plant/plant';
-import { questionField } from '../steps/question-field';
-import type { StepQuestion } from '../steps/step';
+import { checkNewSteps, checkPoints, newStepsField, stepsOf, type NewStep } from '../steps/new-step';
+import { questionUpgraded } from '../steps/upgrades';
 import { findAssignees } from '../work/give-work';
 import { findWorkOfSite } from '../work/guards';
 import { urgencies, workKinds, type KitPart, type KitTool } from '../work/work-order';
 
-const MOST_STEPS = 200;
 const MOST_LINES = 100;
 const MOST_PEOPLE = 50;
 /** A year of one person, in minutes: no job is estimated longer. */
 const LONGEST_ESTIMATE = 365 * 24 * 60;
-
-interface NewStep {
-  readonly text: string;
-  readonly question: StepQuestion;
-}
 
 interface NewHazard {
   readonly hazard: string;
@@ -68,7 +63,6 @@ function listField<Item>(of: yup.Schema<Item>, limit: number): yup.Schema<readon
     .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly Item[]>;
 }
 
-const stepField = argsSchema({ text: textField(LONGEST_LINE), question: questionField }) as yup.Schema<NewStep>;
 const hazardField = argsSchema({
   hazard: textField(LONGEST_LINE),
   control: textField(LONGEST_LINE),
@@ -101,7 +95,7 @@ const raiseWork = defineOperation({
     tradeId: optionalKeyField(),
     dueAt: optionalInstantField(),
     estimateMinutes: wholeField().min(0).max(LONGEST_ESTIMATE),
-    steps: listField(stepField, MOST_STEPS),
+    steps: newStepsField(),
     kit: listField(kitField, MOST_LINES),
     tools: listField(toolField, MOST_LINES),
     hazards: listField(hazardField, MOST_LINES),
@@ -113,7 +107,7 @@ const raiseWork = defineOperation({
   numbered: 'workOrder',
   reads: ({ assetId, cameFrom }) => [rowNamed('assets', assetId), rowNamed('workOrders', cameFrom)],
   mend: { fields: { title: 'line', reason: 'text' }, keepsTime: true },
-  upgrades: [],
+  upgrades: [{ to: 8, change: (args) => ({ ...args, steps: listOfFields(args['steps']).map(newStepUpgraded) }) }],
   apply: async (records, args, context) => {
     const asset = await records.get('assets', args.assetId);
     if (asset === undefined || !context.person.siteIds.includes(asset.siteId)) {
@@ -158,20 +152,17 @@ const raiseWork = defineOperation({
       lastTransition: null,
       cameFrom,
     });
-    for (const [index, { text, question }] of args.steps.entries()) {
-      await records.put('steps', {
-        id: asId<StepId>(`${id}-s${index + 1}`),
-        siteId: asset.siteId,
-        workOrderId: id,
-        position: index + 1,
-        text,
-        question,
-        answer: null,
-        answeredAt: null,
-      });
-    }
+    const made = { prefix: id, workOrderId: id, siteId: asset.siteId, after: 0, added: null };
+    for (const step of stepsOf(args.steps, made)) await records.put('steps', step);
     return accepted;
   },
+});
+
+const newStepUpgraded = (step: Fields): Fields => ({
+  ...step,
+  question: questionUpgraded(step['question'] as Fields),
+  under: null,
+  when: null,
 });
 
 interface Raised {
@@ -205,12 +196,8 @@ async function mayRaise(
     const isThere = (await records.get('parts', partId)) !== undefined && bin !== undefined;
     if (!isThere || !context.person.siteIds.includes(bin.siteId)) return notFound('part in this bin', 'kit');
   }
-  for (const { question } of steps) {
-    if (question.type !== 'number' || question.pointId === null) continue;
-    const point = await records.get('points', question.pointId);
-    if (point?.siteId !== asset.siteId) return notFound('measuring point', 'steps');
-  }
-  return accepted;
+  const possible = checkNewSteps(steps);
+  return possible.ok ? checkPoints(records, steps, asset.siteId) : possible;
 }
 
 const notFound = (what: string, field: string): Refusal => refuse('not_found', { what }, field);

@@ -41,8 +41,8 @@ describe('work that is raised', () => {
       'work.raise',
       raised({
         steps: [
-          { text: 'Tighten', question: { type: 'tick' } },
-          { text: 'Look again', question: { type: 'verdict' } },
+          { text: 'Tighten', question: { type: 'tick' }, under: null, when: null },
+          { text: 'Look again', question: { type: 'finding' }, under: null, when: null },
         ],
         kit: [{ partId, binId, quantity: 2_000, unit: null }],
         hazards: [{ hazard: 'Rope moves', control: 'Lock out' }],

@@ -1,5 +1,10 @@
-export * from './answer-field';
-export * from './question-field';
+export * from './branches';
+export * from './condition';
+export * from './kinds/kinds';
+export * from './kinds/step-kind';
+export type { ChoiceOption } from './kinds/choice/choice';
+export * from './kinds/signature/signature';
+export * from './new-step';
 export * from './step';
 export * from './steps-entries';
 export * from './steps-errors';

@@ -1,36 +1,24 @@
-import type { EntryId, PersonId, PointId, SiteId, StepId, WorkOrderId } from '../../kernel/ids';
-import type { Limits } from '../plant/plant';
+import type { EntryId, PersonId, PointId, ProcedureId, SiteId, StepId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
-
-/** What a step asks for. A number that belongs to a measuring point is also taken as a reading there. */
-export type StepQuestion =
-  | { readonly type: 'tick' }
-  | { readonly type: 'verdict' }
-  | {
-      readonly type: 'number';
-      readonly unit: string;
-      readonly decimals: number;
-      readonly limits: Limits;
-      readonly pointId: PointId | null;
-    };
-
-export const outcomes = ['ok', 'fixed', 'faulty'] as const;
-export type StepOutcome = (typeof outcomes)[number];
-
-export type StepAnswer =
-  | { readonly type: 'tick' }
-  | { readonly type: 'verdict'; readonly outcome: StepOutcome }
-  | { readonly type: 'number'; readonly value: number };
+import type { StepCondition } from './condition';
+import { stepKindNamed, type StepAnswer, type StepQuestion } from './kinds/kinds';
+import type { AsLeft } from './kinds/step-kind';
 
 /** One thing to do or answer on a work order. */
 export interface Step {
   readonly id: StepId;
   readonly siteId: SiteId;
   readonly workOrderId: WorkOrderId;
-  /** Counts from 1 within the work order. */
+  /** Orders the steps that belong to the same step, or to none. */
   readonly position: number;
   readonly text: string;
   readonly question: StepQuestion;
+  /** The step that it is part of; null for none. */
+  readonly parentId: StepId | null;
+  /** What must have been answered for it to be asked at all; null where it is always asked. */
+  readonly condition: StepCondition | null;
+  /** Who added it during the job; null where the job was made with it. */
+  readonly added: { readonly by: PersonId; readonly at: Instant; readonly procedureId: ProcedureId | null } | null;
   /** The answer that holds now; every answer ever given is in the record. */
   readonly answer: {
     readonly value: StepAnswer;
@@ -42,15 +30,18 @@ export interface Step {
   readonly answeredAt: Instant | null;
 }
 
-export function inOrder(steps: readonly Step[]): Step[] {
-  return [...steps].sort((a, b) => a.position - b.position);
+/** How what a step looks at was left, where it was found faulty; null otherwise. */
+export function faultyOf(question: StepQuestion, answer: StepAnswer | null): AsLeft | null {
+  if (answer === null || answer.type !== question.type) return null;
+  return stepKindNamed(question.type)?.faulty(question, answer) ?? null;
+}
+
+/** The measuring point at which the answer of a step is a reading. */
+export function pointOf(question: StepQuestion): PointId | null {
+  return stepKindNamed(question.type)?.point(question) ?? null;
 }
 
 export interface Progress {
   readonly done: number;
   readonly of: number;
-}
-
-export function progressOf(steps: readonly Step[]): Progress {
-  return { done: steps.filter((step) => step.answer !== null).length, of: steps.length };
 }

@@ -1,25 +1,32 @@
-import type { StepId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, idField } from '../../kernel/schema/fields';
+import type { ProcedureId, StepId, WorkOrderId } from '../../kernel/ids';
+import { argsSchema, idField, optionalIdField } from '../../kernel/schema/fields';
 import {
   accepted,
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
   type OperationContext,
   type Outcome,
 } from '../../operations/operation';
 import type { Records } from '../../records/records';
+import type { Fields } from '../../records/table';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
-import { checkReading, LARGEST_READING, readingContent, withoutReading, withReading } from '../readings/reading';
+import { checkReading, readingContent, withoutReading, withReading } from '../readings/reading';
 import type { EntryContent } from '../work/entries';
 import { entryBeside } from '../work/entry-ids';
-import { newEntry } from '../work/guards';
+import { findOpenWork, newEntry } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
-import { answerField } from './answer-field';
-import type { Step, StepAnswer } from './step';
+import { findStep } from './find-step';
+import { answerField, stepKindNamed, type StepAnswer } from './kinds/kinds';
+import { addedBy, checkNewSteps, checkPoints, newStepsField, stepsOf } from './new-step';
+import { faultyOf, pointOf, type Step } from './step';
+import type { AnswerContent } from './steps-entries';
+import { answerUpgraded } from './upgrades';
 
-/** Answers a step, changes the answer, or takes it back with `null`. */
+/** Steps of one work order, at most. */
+const MOST_STEPS = 1_000;
+
+/** Answers a step, changes the answer, says why it is skipped, or takes back what was said with `null`. */
 const answerStep = defineOperation({
   label: 'this step',
   roles: ['technician', 'lead'],
@@ -28,23 +35,19 @@ const answerStep = defineOperation({
     stepId: idField<StepId>(),
     answer: answerField,
   }),
-  file: null,
+  file: 'answer.fileId',
   numbered: null,
   reads: ({ workOrderId, stepId }, by) => [...readsToBegin(workOrderId, by), rowNamed('steps', stepId)],
   mend: { fields: { answer: 'numberAnswer' }, keepsTime: true },
-  upgrades: [],
+  upgrades: [{ to: 8, change: (args) => ({ ...args, answer: answerUpgraded(args['answer'] as Fields | null) }) }],
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, context);
     if (!begun.ok) return begun;
     const found = await findStep(records, args.stepId, args.workOrderId);
     if (!found.ok) return found;
     const { answer } = args;
-    if (answer !== null && answer.type !== found.value.question.type) {
-      return refuse('answer_of_wrong_kind', {}, 'answer');
-    }
-    if (answer?.type === 'number' && Math.abs(answer.value) > LARGEST_READING) {
-      return refuse('reading_out_of_range', {}, 'answer.value');
-    }
+    const possible = checkAnswer(found.value, answer);
+    if (!possible.ok) return possible;
     // Somebody answered later and was heard earlier: that answer stands, and this one stays in the record.
     const isOvertaken = found.value.answeredAt !== null && found.value.answeredAt > context.at;
     const step = isOvertaken ? { ...found.value, answer: null } : found.value;
@@ -55,8 +58,56 @@ const answerStep = defineOperation({
       const kept = answer === null ? null : { value: answer, ...given };
       await records.put('steps', { ...step, answer: kept, answeredAt: context.at });
     }
-    const content: EntryContent = { kind: 'answer', stepId: args.stepId, answer };
-    await records.put('entries', newEntry(begun.value, content, context));
+    await records.put('entries', newEntry(begun.value, answerContent(found.value, answer), context));
+    return accepted;
+  },
+});
+
+function checkAnswer({ question }: Step, answer: StepAnswer | null): Outcome {
+  if (answer === null || answer.type === 'skipped') return accepted;
+  const kind = stepKindNamed(question.type);
+  if (kind === undefined || answer.type !== question.type) return refuse('answer_of_wrong_kind', {}, 'answer');
+  const checked = kind.check(question, answer);
+  return checked.ok ? checked : { ...checked, field: checked.field === null ? 'answer' : `answer.${checked.field}` };
+}
+
+/** What is recorded of an answer; what was found faulty in words, since the past is read without the steps. */
+export function answerContent({ id, text, question }: Step, answer: StepAnswer | null): AnswerContent {
+  const asLeft = faultyOf(question, answer);
+  if (answer === null || asLeft === null) return { kind: 'answer', stepId: id, answer, faulty: null };
+  const said = stepKindNamed(question.type)?.said(question, answer) ?? '';
+  return { kind: 'answer', stepId: id, answer, faulty: { text, said, asLeft } };
+}
+
+/** Adds steps during the job: out of a procedure, or typed. */
+const addSteps = defineOperation({
+  label: 'these steps',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    procedureId: optionalIdField<ProcedureId>(),
+    steps: newStepsField(),
+  }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  mend: { fields: {}, keepsTime: true },
+  upgrades: [],
+  apply: async (records, { workOrderId, procedureId, steps }, context) => {
+    const found = await findOpenWork(records, workOrderId, context);
+    if (!found.ok) return found;
+    if (steps.length === 0) return refuse('no_steps_given', {}, 'steps');
+    const { siteId } = found.value;
+    const possible = checkNewSteps(steps);
+    if (!possible.ok) return possible;
+    const arePointsThere = await checkPoints(records, steps, siteId);
+    if (!arePointsThere.ok) return arePointsThere;
+    const before = await records.list('steps', 'workOrder', workOrderId);
+    if (before.length + steps.length > MOST_STEPS) return refuse('too_many_steps', { limit: MOST_STEPS }, 'steps');
+    const after = Math.max(0, ...before.map(({ position }) => position));
+    const prefix = context.operationId;
+    const added = addedBy(context, procedureId);
+    for (const step of stepsOf(steps, { prefix, workOrderId, siteId, after, added })) await records.put('steps', step);
     return accepted;
   },
 });
@@ -72,8 +123,9 @@ async function readForStep(
   answer: StepAnswer | null,
   context: OperationContext,
 ): Promise<Outcome> {
-  if (step.question.type !== 'number' || step.question.pointId === null) return accepted;
-  const point = await records.get('points', step.question.pointId);
+  const pointId = pointOf(step.question);
+  if (pointId === null) return accepted;
+  const point = await records.get('points', pointId);
   if (point === undefined) return accepted;
   const before = step.answer;
   const cleared = before === null ? point : withoutReading(point, before.at);
@@ -82,7 +134,7 @@ async function readForStep(
     ...newEntry(work, { kind: 'withdrawal', reason: '' }, context),
     id: entryBeside(context.entryId, 'reading'),
   };
-  if (answer?.type !== 'number') {
+  if (answer?.type !== 'number' && answer?.type !== 'meter') {
     if (before === null) return accepted;
     await records.put('points', cleared);
     await records.put('entries', { ...entry, assetId: point.assetId, amends });
@@ -96,11 +148,4 @@ async function readForStep(
   return accepted;
 }
 
-/** The step, if it belongs to the work order. */
-async function findStep(records: Records, id: StepId, workOrderId: WorkOrderId): Promise<Found<Step>> {
-  const step = await records.get('steps', id);
-  if (step === undefined || step.workOrderId !== workOrderId) return refuse('not_found', { what: 'step' }, 'stepId');
-  return { ok: true, value: step };
-}
-
-export const stepsOperations = { 'step.answer': answerStep };
+export const stepsOperations = { 'step.answer': answerStep, 'steps.add': addSteps };

@@ -1,5 +1,6 @@
 import { ofWork, type TablesNamed } from '../../records/table';
 import type { Step } from './step';
+import { stepUpgrades } from './upgrades';
 
 declare module '../../records/table' {
   interface TableTypes {
@@ -8,5 +9,9 @@ declare module '../../records/table' {
 }
 
 export const stepsTables: TablesNamed<'steps'> = {
-  steps: { ...ofWork, indexes: { site: (row) => row.siteId, workOrder: (row) => row.workOrderId } },
+  steps: {
+    ...ofWork,
+    indexes: { site: (row) => row.siteId, workOrder: (row) => row.workOrderId },
+    upgrades: stepUpgrades,
+  },
 };

@@ -1,0 +1,16 @@
+import type { ComponentType, ReactElement } from 'react';
+import type { AnswerOf, QuestionOf, Step, StepKindName } from '@oilcan/core/steps';
+
+/** What a kind of step is answered with, under or beside its words. */
+export interface AnsweringProps<K extends StepKindName> {
+  readonly step: Step;
+  readonly question: QuestionOf<K>;
+  /** The answer that holds; null where there is none, or the step was skipped. */
+  readonly answer: AnswerOf<K> | null;
+  readonly canAnswer: boolean;
+  readonly onAnswer: (answer: AnswerOf<K> | null) => void;
+  /** What is to be done, who answered, and what is to be said of it; each kind places it. */
+  readonly words: ReactElement;
+}
+
+export type Answering<K extends StepKindName> = ComponentType<AnsweringProps<K>>;

@@ -1,0 +1,164 @@
+import { memo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { levelOf } from '@oilcan/core/readings';
+import type { Step, StepAnswer } from '@oilcan/core/steps';
+import { peekRow, useRow } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { levelWords } from '../../words/work-words';
+import { phoneNames } from '../views/names';
+import { answeringOf } from './kinds/answering-of-kinds';
+import { answerWords } from './kinds/words-of-kinds';
+import { stepElement } from './step-element';
+
+interface Props {
+  readonly stepId: string;
+  /** Its number as people say it: `3.1`. */
+  readonly number: string;
+  readonly depth: number;
+  readonly isInForce: boolean;
+  readonly canAnswer: boolean;
+  /** What else was recorded of it, such as “1 note, 12 min”; empty for nothing. */
+  readonly recorded: string;
+  readonly onMore: (stepId: string) => void;
+}
+
+/** One step; draws again only when this step changes. */
+export const StepRow = memo(function StepRow({
+  stepId,
+  number,
+  depth,
+  isInForce,
+  canAnswer,
+  recorded,
+  onMore,
+}: Props): ReactElement | null {
+  const palette = usePalette();
+  const step = useRow('steps', stepId);
+  if (step === undefined) return null;
+  const answer = (value: StepAnswer | null): void => {
+    if (canAnswer) void performOrSay('step.answer', { workOrderId: step.workOrderId, stepId: step.id, answer: value });
+  };
+  return (
+    <View
+      id={stepElement(step.id)}
+      style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}
+    >
+      <Press label={`Step ${number}: note, photo, minutes, skip`} onPress={() => onMore(stepId)} style={sheet.handle}>
+        <Words as="label" soft>
+          {number}
+        </Words>
+        <Words as="small" soft>
+          more
+        </Words>
+      </Press>
+      <View style={sheet.answering}>
+        {isInForce ? (
+          <Asked step={step} canAnswer={canAnswer} recorded={recorded} onAnswer={answer} />
+        ) : (
+          <NotAsked step={step} />
+        )}
+      </View>
+    </View>
+  );
+});
+
+interface AskedProps {
+  readonly step: Step;
+  readonly canAnswer: boolean;
+  readonly recorded: string;
+  readonly onAnswer: (answer: StepAnswer | null) => void;
+}
+
+function Asked({ step, canAnswer, recorded, onAnswer }: AskedProps): ReactElement {
+  const { question } = step;
+  const Answering = answeringOf(question.type);
+  const given = step.answer?.value ?? null;
+  const words = <StepWords step={step} recorded={recorded} />;
+  if (Answering === undefined) {
+    return (
+      <View>
+        {words}
+        <Words as="small" soft>
+          This Oilcan does not know this kind of step yet. Load it anew to answer; nothing is lost.
+        </Words>
+      </View>
+    );
+  }
+  return (
+    <Answering
+      step={step}
+      question={question}
+      answer={given?.type === question.type ? given : null}
+      canAnswer={canAnswer}
+      onAnswer={onAnswer}
+      words={words}
+    />
+  );
+}
+
+/** What was answered on a branch that went away stays to be read. */
+function NotAsked({ step }: { readonly step: Step }): ReactElement {
+  const given = step.answer?.value ?? null;
+  const said = answerWords(given, step.question, phoneNames);
+  const person = step.answer === null ? undefined : peekRow('people', step.answer.by);
+  return (
+    <View>
+      <Words soft>{step.text}</Words>
+      <Words as="small" soft>
+        Not asked any more. Was: {said}
+        {person === undefined ? '' : `, ${person.name}`}
+      </Words>
+    </View>
+  );
+}
+
+function StepWords({ step, recorded }: { readonly step: Step; readonly recorded: string }): ReactElement {
+  const palette = usePalette();
+  const person = useRow('people', step.answer?.by);
+  const adder = useRow('people', step.added?.by);
+  const beyond = beyondOf(step);
+  const given = step.answer?.value;
+  const quiet = [
+    ...(given?.type === 'skipped' ? [`Skipped: ${given.reason}`] : []),
+    ...(person === undefined ? [] : [person.name]),
+    ...(adder === undefined ? [] : [`added by ${adder.name}`]),
+    ...(recorded === '' ? [] : [recorded]),
+  ].join(' · ');
+  return (
+    <View style={sheet.text}>
+      <Words>{step.text}</Words>
+      {beyond === null ? null : (
+        <Words as="small" color={palette.faulty}>
+          {beyond}
+        </Words>
+      )}
+      {quiet === '' ? null : (
+        <Words as="small" soft>
+          {quiet}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+/** Which limit an answered number is beyond, in words. */
+function beyondOf({ question, answer }: Step): string | null {
+  const value = answer?.value;
+  if (question.type !== 'number' || value?.type !== 'number') return null;
+  const level = levelOf(value.value, question.limits);
+  return level === 'normal' ? null : levelWords[level];
+}
+
+const INDENT = 16;
+/** Deeper steps stand no further in: a phone is narrow. */
+const MOST_DEPTH = 3;
+
+const sheet = StyleSheet.create({
+  row: { flexDirection: 'row', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
+  handle: { width: 48, alignItems: 'flex-start' },
+  answering: { flex: 1, minWidth: 0, justifyContent: 'center' },
+  text: { flexGrow: 1, flexShrink: 1, minWidth: 0 },
+});

@@ -1,0 +1,2 @@
+export * from './procedure';
+export * from './procedures-tables';

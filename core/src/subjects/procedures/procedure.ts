@@ -1,0 +1,38 @@
+import type { ProcedureId, SiteId } from '../../kernel/ids';
+import { likeness } from '../../kernel/text/likeness';
+import type { NewStep } from '../steps/new-step';
+
+/** Reusable steps. */
+export interface Procedure {
+  readonly id: ProcedureId;
+  readonly siteId: SiteId;
+  readonly title: string;
+  /** The classes of equipment that it is for; none where it is for any. */
+  readonly equipmentClasses: readonly string[];
+  readonly tradeId: string;
+  readonly steps: readonly NewStep[];
+}
+
+/** What procedures are compared with: a job and its machine, in words. */
+export interface Wanted {
+  readonly words: string;
+  readonly equipmentClass: string | null;
+}
+
+/** What a procedure for the very class of the machine is worth beside its words. */
+const OF_ITS_CLASS = 0.25;
+
+/** Procedures, those most like what is wanted first: by the words that they share, and whether they are for such a machine. */
+export function byLikeness(procedures: readonly Procedure[], wanted: Wanted): Procedure[] {
+  const texts = procedures.map(({ title, steps }) => [title, ...steps.map(({ text }) => text)].join(' '));
+  const scores = likeness(wanted.words, texts);
+  const isOfClass = ({ equipmentClasses }: Procedure): boolean =>
+    wanted.equipmentClass !== null && equipmentClasses.includes(wanted.equipmentClass);
+  return procedures
+    .map((procedure, index) => ({
+      procedure,
+      score: (scores[index] ?? 0) + (isOfClass(procedure) ? OF_ITS_CLASS : 0),
+    }))
+    .sort((a, b) => b.score - a.score || (a.procedure.title < b.procedure.title ? -1 : 1))
+    .map(({ procedure }) => procedure);
+}

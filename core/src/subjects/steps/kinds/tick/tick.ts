@@ -1,0 +1,13 @@
+import { plainKind, type StepKind } from '../step-kind';
+
+declare module '../step-kind' {
+  interface StepQuestions {
+    tick: object;
+  }
+  interface StepAnswers {
+    tick: object;
+  }
+}
+
+/** Something to do, ticked off. */
+export const tick: StepKind<'tick'> = { ...plainKind, values: () => ['done'] };
