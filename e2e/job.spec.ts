@@ -18,8 +18,8 @@ test('a job goes from the phone to the database and back, and somebody else sees
   for (const tick of ['Rope on the stop', 'Take off both guards', 'Change all four linings', 'Air gap 0.8 mm']) {
     await ines.getByRole('checkbox', { name: tick }).tap();
   }
-  await ines.getByRole('radiogroup', { name: 'Disc surface' }).getByRole('radio', { name: 'OK' }).tap();
-  await ines.getByRole('radiogroup', { name: 'Three test stops' }).getByRole('radio', { name: 'OK' }).tap();
+  await ines.getByRole('radiogroup', { name: 'Disc surface' }).getByRole('radio', { name: 'Good' }).tap();
+  await ines.getByRole('radiogroup', { name: 'Three test stops' }).getByRole('radio', { name: 'Good' }).tap();
   await ines.getByRole('button', { name: 'Type Lining thickness in mm' }).tap();
   for (const key of ['1', '1', 'Decimal point', '8'])
     await ines.getByRole('dialog').getByRole('button', { name: key, exact: true }).tap();

@@ -25,11 +25,18 @@ test('every task takes few taps', async ({ open }) => {
       await thumb.tap(page.getByRole('checkbox').first());
       await expect(page.getByRole('checkbox').first()).toBeChecked();
     }));
-  await test.step('verdict', () =>
-    within(1, async () => {
-      await thumb.tap(page.getByRole('radio', { name: 'Fixed' }).first());
-      await expect(page.getByRole('radio', { name: 'Fixed' }).first()).toBeChecked();
-    }));
+  await test.step('finding: good, or faulty and put right', async () => {
+    const [good, faulty] = [page.getByRole('radio', { name: 'Good' }), page.getByRole('radio', { name: 'Faulty' })];
+    await within(1, async () => {
+      await thumb.tap(good.first());
+      await expect(good.first()).toBeChecked();
+    });
+    await within(2, async () => {
+      await thumb.tap(faulty.first());
+      await thumb.tap(page.getByRole('checkbox', { name: 'Put right' }));
+      await expect(page.getByRole('checkbox', { name: 'Put right' })).toBeChecked();
+    });
+  });
   await test.step('type 1 h 30 of labor', () =>
     within(3, async () => {
       await thumb.tap(thumb.button('Time'));
@@ -64,7 +71,7 @@ test('every task takes few taps', async ({ open }) => {
       await open.first().tap();
       await expect(open).toHaveCount(left - 1);
     }
-    await page.getByRole('radiogroup', { name: 'Dry after the run' }).getByRole('radio', { name: 'OK' }).tap();
+    await page.getByRole('radiogroup', { name: 'Dry after the run' }).getByRole('radio', { name: 'Good' }).tap();
     await thumb.button('Type Oil level in mm').tap();
     for (const key of ['1', '2', '1']) await thumb.button(key).tap();
     await thumb.button('Keep 121 mm').tap();

@@ -9,6 +9,7 @@ import { crews, lifts, people, rates, settings, sites } from './mountain/people'
 import { parts, shelfOf, shelves, Stockroom, stores } from './mountain/stores';
 import { openJobsOf, openWorkFrom } from './open/open-work';
 import { permitsOf } from './open/permits';
+import { proceduresOf } from './open/procedures';
 import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
 
 export interface DemoOptions {
@@ -47,6 +48,7 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     for (const row of installationsOf(sector, assets, now)) yield { table: 'installations', row };
     for (const row of codesOf(sector, assets, now)) yield { table: 'codes', row };
     for (const row of contactsOfSector(sector, assets)) yield { table: 'contacts', row };
+    for (const row of proceduresOf(sector)) yield { table: 'procedures', row };
   }
   for (const { fileId, mediaType, content } of documents) {
     yield { file: { id: fileId, mediaType, content: Buffer.from(content).toString('base64') } };

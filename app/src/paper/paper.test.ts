@@ -80,7 +80,7 @@ const card: JobCard = {
   kit: ['1 pcs Shaft seal, Base store bin C-04'],
   steps: [
     ['Drain to below the seal', ''],
-    ['Dry after the run', 'OK   /   Fixed   /   Faulty'],
+    ['Dry after the run', 'Good   /   Faulty   /   Faulty, put right'],
   ],
   code,
   printed: 'Printed today',

@@ -171,7 +171,43 @@ export const larkJobs: readonly OpenJob[] = [
     people: ['ines'],
     hazards: [diesel, rotating],
     kit: [['OIL-15W40', 500_000, 'mL']],
-    steps: ['#lark-standby-battery', 'Run 30 min under load', '?Oil, coolant, belts'],
+    steps: [
+      '#lark-standby-hours',
+      '#lark-standby-battery',
+      {
+        says: 'Oil on the dipstick',
+        asks: {
+          type: 'choice',
+          isSeveral: false,
+          options: [
+            { key: 'clear', words: 'Clear', isFaulty: false },
+            { key: 'dark', words: 'Dark', isFaulty: false },
+            { key: 'milky', words: 'Milky', isFaulty: true },
+          ],
+        },
+        parts: [
+          { says: 'Sample taken, bottle marked with day and hours', when: { is: 'equal', value: 'milky' } },
+          { says: 'The sample beside a clean one', asks: { type: 'photo' }, when: { is: 'equal', value: 'milky' } },
+          { says: 'Cooler shut off on the water side', when: { is: 'equal', value: 'milky' } },
+        ],
+      },
+      'Run 30 min under load',
+      {
+        says: 'Drive room after the run',
+        asks: {
+          type: 'number',
+          unit: '°C',
+          decimals: 0,
+          limits: { alarmLow: null, alertLow: null, alertHigh: 35, alarmHigh: 45 },
+          pointId: null,
+        },
+      },
+      {
+        says: '?Oil, coolant, belts',
+        parts: [{ says: 'Which, and what is wrong?', asks: { type: 'text' }, when: { is: 'faulty' } }],
+      },
+      { says: 'Drive is ready for a rescue', asks: { type: 'signature', who: 'Operator on duty' } },
+    ],
   },
   {
     asset: 'lark-conveyor-base',

@@ -7,6 +7,7 @@ import {
   type EntryId,
   type Instant,
   type PointId,
+  type StepId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import { laborCost } from '@oilcan/core/labor';
@@ -84,6 +85,27 @@ function workingTime(day: number, now: Instant, random: Random): Instant {
 
 function draw({ medianMinutes, logSpread }: Lasting, random: Random): number {
   return Math.max(5, Math.round(medianMinutes * Math.exp(logSpread * random.normal())));
+}
+
+/** Of a hundred things looked at, so many are found faulty, and so many of those are put right at once. */
+const FOUND_FAULTY = 0.03;
+const PUT_RIGHT = 0.75;
+
+/** What was found faulty on a round; what was good is left out of the past. */
+function foundFaulty(round: RoundPlan, work: FinishedWork): EntryContent[] {
+  const random = randomFor(`found ${work.id}`);
+  return round.steps.flatMap((says, index): EntryContent[] => {
+    if (!says.startsWith('?') || !random.chance(FOUND_FAULTY)) return [];
+    const asLeft = random.chance(PUT_RIGHT) ? 'putRight' : 'faulty';
+    return [
+      {
+        kind: 'answer',
+        stepId: asId<StepId>(`${work.id}-s${index + 1}`),
+        answer: { type: 'finding', asFound: 'faulty', asLeft },
+        faulty: { text: says.slice(1), said: '', asLeft },
+      },
+    ];
+  });
 }
 
 export interface PastWork {
@@ -187,6 +209,7 @@ export class PastWriter {
       scribe.add(work.finishedAt, { kind: 'reading', pointId, value, level: levelOf(value, limits) });
       this.latest.set(pointId, [...before, { at: work.finishedAt, value }].slice(-5));
     }
+    for (const found of foundFaulty(round, work)) scribe.add(work.finishedAt, found);
     const remark = remarkOnPlanned(random);
     if (remark !== '') scribe.add(work.finishedAt, { kind: 'note', text: remark });
     this.#addLabor(scribe, work, minutes, random);

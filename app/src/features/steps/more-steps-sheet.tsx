@@ -56,6 +56,7 @@ export function MoreStepsSheet({
           titleStyle={textStyles.label}
           description={`${counted(procedure.steps.length, 'step', 'steps')}: ${firstOf(procedure)} …`}
           descriptionStyle={textStyles.small}
+          accessibilityRole="button"
           onPress={() => void add(procedure)}
         />
       ))}
