@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useId, type ReactElement } from 'react';
 
 /** How something was found, or how it was left where it was faulty. */
 export type FindingState = 'good' | 'faulty' | 'putRight';
@@ -15,6 +15,7 @@ interface Props {
  */
 export function FindingShape({ state, color, size = 18 }: Props): ReactElement {
   const isPair = state === 'putRight';
+  const gap = useId();
   return (
     <svg
       width={isPair ? size * 2 : size}
@@ -27,8 +28,12 @@ export function FindingShape({ state, color, size = 18 }: Props): ReactElement {
       {state === 'faulty' ? <path d="M10 2 19.5 18.5H.5Z" fill={color} /> : null}
       {isPair ? (
         <>
-          <path d="M10 3.5 18 17.5H2Z" stroke={color} strokeWidth={2} fill="none" />
-          <path d="M1 16 19 7" stroke={color} strokeWidth={2.5} />
+          <mask id={gap}>
+            <rect width={40} height={20} fill="white" />
+            <path d="M-2 17 22 5" stroke="black" strokeWidth={6} />
+          </mask>
+          <path d="M10 2 19.5 18.5H.5Z" fill={color} mask={`url(#${gap})`} />
+          <path d="M0 16 20 6" stroke={color} strokeWidth={2.5} />
           <circle cx={30} cy={10} r={7} stroke={color} strokeWidth={3} fill="none" />
         </>
       ) : null}

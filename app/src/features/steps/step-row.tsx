@@ -1,9 +1,11 @@
+import { mdiDotsHorizontal } from '@mdi/js';
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { levelOf } from '@oilcan/core/readings';
 import type { Step, StepAnswer } from '@oilcan/core/steps';
 import { peekRow, useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
+import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -50,9 +52,7 @@ export const StepRow = memo(function StepRow({
         <Words as="label" soft>
           {number}
         </Words>
-        <Words as="small" soft>
-          more
-        </Words>
+        <Icon path={mdiDotsHorizontal} size={20} color={palette.inkSoft} />
       </Press>
       <View style={sheet.answering}>
         {isInForce ? (
@@ -158,7 +158,7 @@ const MOST_DEPTH = 3;
 
 const sheet = StyleSheet.create({
   row: { flexDirection: 'row', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
-  handle: { width: 48, alignItems: 'flex-start' },
+  handle: { width: 48, alignItems: 'flex-start', alignSelf: 'flex-start', paddingVertical: 8 },
   answering: { flex: 1, minWidth: 0, justifyContent: 'center' },
   text: { flexGrow: 1, flexShrink: 1, minWidth: 0 },
 });

@@ -149,7 +149,12 @@ describe('more steps', () => {
     title: 'Change a shaft seal',
     steps: [{ text: 'Hub off', question: { type: 'tick' }, under: null, when: null }],
   });
-  const lamp = aProcedure({ id: asId<ProcedureId>('lamp'), title: 'Change a lamp', equipmentClasses: [], steps: seal.steps });
+  const lamp = aProcedure({
+    id: asId<ProcedureId>('lamp'),
+    title: 'Change a lamp',
+    equipmentClasses: [],
+    steps: seal.steps,
+  });
 
   it('come out of procedures, those most like the job first, and say who added them', async () => {
     await open([aStep(1)], [put('procedures', lamp), put('procedures', seal)]);

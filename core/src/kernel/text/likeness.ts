@@ -4,7 +4,7 @@ const SHORTEST = 3;
 const STEM = 5;
 
 /** What a text is about: its words without their endings, in lower case and without accents. */
-export function stemsOf(text: string): ReadonlySet<string> {
+function stemsOf(text: string): ReadonlySet<string> {
   const words =
     text
       .normalize('NFKD')

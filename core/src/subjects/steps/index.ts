@@ -3,7 +3,6 @@ export * from './condition';
 export * from './kinds/kinds';
 export * from './kinds/step-kind';
 export type { ChoiceOption } from './kinds/choice/choice';
-export * from './kinds/signature/signature';
 export * from './new-step';
 export * from './step';
 export * from './steps-entries';

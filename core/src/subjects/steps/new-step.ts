@@ -10,7 +10,7 @@ import { questionField, stepKindNamed, type StepQuestion } from './kinds/kinds';
 import { pointOf, type Step } from './step';
 
 /** Steps that are made at once, at most. */
-export const MOST_NEW_STEPS = 400;
+const MOST_NEW_STEPS = 400;
 
 /** A branch within a list of new steps: the step is asked where the one at `step`, counted from 0, was answered so. */
 export type NewCondition = AnswerTest & { readonly step: number };

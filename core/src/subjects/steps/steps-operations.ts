@@ -12,7 +12,6 @@ import type { Records } from '../../records/records';
 import type { Fields } from '../../records/table';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { checkReading, readingContent, withoutReading, withReading } from '../readings/reading';
-import type { EntryContent } from '../work/entries';
 import { entryBeside } from '../work/entry-ids';
 import { findOpenWork, newEntry } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';

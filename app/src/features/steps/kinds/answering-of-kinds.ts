@@ -1,6 +1,5 @@
-import type { ComponentType } from 'react';
+import type { ComponentType, ReactElement } from 'react';
 import type { Step, StepAnswer, StepKindName, StepQuestion } from '@oilcan/core/steps';
-import type { ReactElement } from 'react';
 import { ChoiceAnswering } from './choice/choice-answering';
 import { FindingAnswering } from './finding/finding-answering';
 import type { Answering } from './kind-answering';

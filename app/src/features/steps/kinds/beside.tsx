@@ -18,6 +18,14 @@ export function Beside({
 }
 
 const sheet = StyleSheet.create({
-  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12, rowGap: 8, minHeight: 64 },
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    alignContent: 'center',
+    columnGap: 12,
+    rowGap: 8,
+    minHeight: 64,
+  },
   words: { flexGrow: 1, flexShrink: 1, flexBasis: 150, minWidth: 0 },
 });

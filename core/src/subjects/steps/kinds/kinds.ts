@@ -14,7 +14,7 @@ import { text } from './text/text';
 import { tick } from './tick/tick';
 
 /** Every kind of step. */
-export const stepKinds: { readonly [K in StepKindName]: StepKind<K> } = {
+const stepKinds: { readonly [K in StepKindName]: StepKind<K> } = {
   tick,
   finding,
   number,

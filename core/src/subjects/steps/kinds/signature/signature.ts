@@ -3,7 +3,7 @@ import { accepted, refuse } from '../../../../operations/operation';
 import { plainKind, type StepKind } from '../step-kind';
 
 /** The longest signature, in characters of its path. */
-export const LONGEST_SIGNATURE = 20_000;
+const LONGEST_SIGNATURE = 20_000;
 /** Moves and straight lines in whole numbers, as SVG writes a path (SVG 2, 9.3). */
 const PATH_FORM = '^(?:[ML]-?\\d{1,5} -?\\d{1,5})+$';
 
