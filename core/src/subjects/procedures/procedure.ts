@@ -19,8 +19,8 @@ export interface Wanted {
   readonly equipmentClass: string | null;
 }
 
-/** What a procedure for the very class of the machine is worth beside its words. */
-const OF_ITS_CLASS = 0.25;
+/** What a procedure for the very class of the machine is worth beside its words: as much as half of them. */
+const OF_ITS_CLASS = 0.5;
 
 /** Procedures, those most like what is wanted first: by the words that they share, and whether they are for such a machine. */
 export function byLikeness(procedures: readonly Procedure[], wanted: Wanted): Procedure[] {

@@ -39,6 +39,7 @@ export function SignaturePad({ path, onDraw }: Props): ReactElement {
       role="img"
       aria-label="Field to sign in"
       style={{
+        boxSizing: 'border-box',
         width: '100%',
         aspectRatio: `${FIELD.width} / ${FIELD.height}`,
         border: `${RULE}px solid ${palette.edge}`,
