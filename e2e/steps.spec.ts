@@ -1,4 +1,5 @@
-import { expect, test, type Page } from './works';
+import type { Page } from '@playwright/test';
+import { expect, test } from './works';
 
 /** A picture of one green point, as a PNG. */
 const png = Buffer.from(

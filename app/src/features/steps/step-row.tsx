@@ -44,17 +44,14 @@ export const StepRow = memo(function StepRow({
     if (canAnswer) void performOrSay('step.answer', { workOrderId: step.workOrderId, stepId: step.id, answer: value });
   };
   return (
-    <View
-      id={stepElement(step.id)}
-      style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}
-    >
+    <View style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}>
       <Press label={`Step ${number}: note, photo, minutes, skip`} onPress={() => onMore(stepId)} style={sheet.handle}>
         <Words as="label" soft>
           {number}
         </Words>
         <Icon path={mdiDotsHorizontal} size={20} color={palette.inkSoft} />
       </Press>
-      <View style={sheet.answering}>
+      <View id={stepElement(step.id)} style={sheet.answering}>
         {isInForce ? (
           <Asked step={step} canAnswer={canAnswer} recorded={recorded} onAnswer={answer} />
         ) : (
