@@ -31,6 +31,9 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
     pick(mine.filter(({ content }) => content.kind === kind))?.id ?? asId<EntryId>('none');
   const stepOf = (type: Step['question']['type']): Step | undefined =>
     pick(steps.filter(({ question }) => question.type === type));
+  const stop = pick(view.peekList('stops', 'workOrder', work.id));
+  const onStop = stop === undefined ? null : { ...onWork, stopId: stop.id };
+  const step = pick(steps);
   const amount = 1 + (choice % 4);
   const labor = (minutes: number) => ({ startedAt: addMinutes(now, -90), minutes, timeType: 'regular' as const });
   const answer = (step: Step | undefined, value: ArgsOf<'step.answer'>['answer']): Deed | null =>
@@ -54,6 +57,35 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return answer(stepOf('tick'), { type: 'number', value: 1 });
     case 'finding':
       return answer(stepOf('finding'), { type: 'finding', asFound: 'faulty', asLeft: 'putRight' });
+    case 'found good':
+      return answer(stepOf('finding'), { type: 'finding', asFound: 'good', asLeft: null });
+    case 'skip':
+      return answer(step, { type: 'skipped', reason: 'No access' });
+    case 'add steps':
+      return {
+        name: 'steps.add',
+        args: {
+          ...onWork,
+          ...(stop === undefined ? {} : { stopId: stop.id }),
+          procedureId: null,
+          steps: [
+            { text: `Look ${choice}`, question: { type: 'finding' }, under: null, when: null },
+            { text: 'Which one?', question: { type: 'tick' }, under: 0, when: { is: 'faulty', step: 0 } },
+          ],
+        },
+      };
+    case 'minutes of a step':
+      return step === undefined
+        ? null
+        : { name: 'labor.add', args: { ...onWork, personId: person.id, ...labor(amount * 5), stepId: step.id } };
+    case 'put off stop':
+      return onStop === null ? null : { name: 'stop.put-off', args: onStop };
+    case 'leave out stop':
+      return onStop === null ? null : { name: 'stop.leave-out', args: { ...onStop, reason: 'Ice' } };
+    case 'take up stop':
+      return onStop === null ? null : { name: 'stop.take-up', args: onStop };
+    case 'turn round':
+      return stop === undefined ? null : { name: 'round.turn', args: { ...onWork, firstStopId: stop.id } };
     case 'number':
       return answer(stepOf('number'), { type: 'number', value: choice % 100 });
     case 'use part':

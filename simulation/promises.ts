@@ -2,12 +2,13 @@ import { isProvisional } from '@oilcan/core/numbers';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { tableNames } from '@oilcan/core/registry';
+import { roundOf, type Stop } from '@oilcan/core/rounds';
 import type { Step } from '@oilcan/core/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
 import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone';
-import type { Pocket, Shift } from './shift';
+import { ROUND, STOPS, type Pocket, type Shift } from './shift';
 
 /** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
 export async function brokenPromises(shift: Shift): Promise<string[]> {
@@ -41,7 +42,16 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   }
   broken.push(...(await wrongSums(shift, log)));
   broken.push(...(await wrongNumbers(shift)));
+  broken.push(...(await wrongStops(shift)));
   return broken;
+}
+
+/** A round that lost a stop, or has one twice. */
+async function wrongStops(shift: Shift): Promise<string[]> {
+  const stored: { body: string }[] = await shift.server.database('stops').where('work_order', ROUND).select('body');
+  const stops = stored.map(({ body }) => JSON.parse(body) as Stop);
+  const { stops: walked } = roundOf(stops, []);
+  return walked.length === STOPS ? [] : [`The round has ${walked.length} stops and not ${STOPS}.`];
 }
 
 /** Two work orders of one number, one without a final number, or one whose number changed. */

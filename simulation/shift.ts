@@ -9,12 +9,14 @@ import {
   type OperationId,
   type PersonId,
   type StepId,
+  type StopId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
+import type { Change } from '@oilcan/core/records';
 import type { Person } from '@oilcan/core/people';
 import type { WorkOrder } from '@oilcan/core/work';
-import { aPerson, aStep, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
+import { aPerson, aStep, aStop, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { Phone } from '../app/src/data/phone';
 import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
@@ -282,7 +284,32 @@ function startRows() {
         step(1, { type: 'tick' }),
         step(2, { type: 'finding' }),
         step(3, { type: 'number', unit: '°C', decimals: 0, limits, pointId }),
+        branchOf(id),
+        ...(id === ROUND ? stopsOf(workOrderId) : []),
       ];
     }),
   ];
+}
+
+/** Asked where the second step of a work order was found faulty. */
+function branchOf(id: string): Change {
+  const [stepId, parentId] = [asId<StepId>(`${id}-s4`), asId<StepId>(`${id}-s2`)];
+  const condition = { stepId: parentId, test: { is: 'faulty' } } as const;
+  const given = { id: stepId, workOrderId: asId<WorkOrderId>(id), parentId, condition };
+  return put('steps', aStep(4, { type: 'tick' }, given));
+}
+
+/** The work order that is a round, and how many stops it has. */
+export const ROUND = 'w-3';
+export const STOPS = 3;
+
+function stopsOf(workOrderId: WorkOrderId): Change[] {
+  return Array.from({ length: STOPS }, (_, index): Change[] => {
+    const stopId = asId<StopId>(`${workOrderId}-stop-${index + 1}`);
+    const given = { id: asId<StepId>(`${stopId}-s1`), workOrderId, stopId };
+    return [
+      put('stops', aStop({ id: stopId, workOrderId, position: index + 1 })),
+      put('steps', aStep(10 + index, { type: 'finding' }, given)),
+    ];
+  }).flat();
 }

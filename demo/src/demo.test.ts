@@ -6,6 +6,7 @@ import { contactsOf } from '@oilcan/core/plant';
 import type { TableName, Tables } from '@oilcan/core/records';
 import { pastJobOf, tableNames } from '@oilcan/core/registry';
 import { onHandAfter, type Movement, type StockLevel } from '@oilcan/core/stock';
+import { pointOf } from '@oilcan/core/steps';
 import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { PDFDocument } from 'pdf-lib';
 import { makeDocuments } from './documents/documents';
@@ -61,7 +62,7 @@ describe('the demo', () => {
     }
     for (const { assetId } of rowsOf('codes')) expect(assets).toContain(assetId);
     for (const { question } of rowsOf('steps'))
-      if (question.type === 'number') expect(points).toContain(question.pointId);
+      if (pointOf(question) !== null) expect(points).toContain(pointOf(question));
     for (const { content } of entries) if (content.kind === 'reading') expect(points).toContain(content.pointId);
   });
 

@@ -72,11 +72,10 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
 
   for (const { sector, assets } of mountains) {
     for (const job of openJobsOf(sector.number)) {
-      const asset = assets.get(job.asset);
-      if (asset === undefined) throw new Error(`There is no asset ${job.asset}.`);
-      const { work, steps, entries } = openWorkFrom(job, asset, number, now, sector);
+      const { work, stops, steps, entries } = openWorkFrom(job, assets, number, now, sector);
       number += 1;
       yield { table: 'workOrders', row: work };
+      for (const row of stops) yield { table: 'stops', row };
       for (const row of steps) yield { table: 'steps', row };
       for (const row of entries) yield { table: 'entries', row };
       for (const row of permitsOf(work, now)) yield { table: 'permits', row };

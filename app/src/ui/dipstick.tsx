@@ -18,6 +18,8 @@ interface Props<Part extends string> {
   /** 0 dry to 1 full. */
   readonly level: number;
   readonly current: Part;
+  /** Where something ends within a part, such as the stops of a round: 0 at the top to 1 at the foot. */
+  readonly marks?: readonly number[];
   readonly onGoTo: (part: Part) => void;
 }
 
@@ -28,7 +30,13 @@ const TICKS = 24;
  * The product's mark: an upright scale at the left edge of the sheet that fills downward as the work gets done, with
  * a notch for each part to go to. Words are drawn twice, so that they stay readable where the level passes them.
  */
-export function Dipstick<Part extends string>({ notches, level, current, onGoTo }: Props<Part>): ReactElement {
+export function Dipstick<Part extends string>({
+  notches,
+  level,
+  current,
+  marks = [],
+  onGoTo,
+}: Props<Part>): ReactElement {
   const palette = usePalette();
   const [height, setHeight] = useState(0);
   const filled = Math.round(height * Math.min(1, Math.max(0, level)));
@@ -39,9 +47,9 @@ export function Dipstick<Part extends string>({ notches, level, current, onGoTo 
       style={[sheet.stick, { backgroundColor: palette.scale, borderColor: palette.line }]}
       onLayout={(event) => setHeight(event.nativeEvent.layout.height)}
     >
-      <Face notches={notches} height={height} current={current} ink={palette.ink} />
+      <Face notches={notches} marks={marks} height={height} current={current} ink={palette.ink} />
       <View style={[sheet.fill, { height: filled, backgroundColor: palette.green }]}>
-        <Face notches={notches} height={height} current={current} ink={palette.onGreen} />
+        <Face notches={notches} marks={marks} height={height} current={current} ink={palette.onGreen} />
       </View>
       {notches.map(({ part, word, from, to }) => (
         <Press
@@ -60,16 +68,20 @@ export function Dipstick<Part extends string>({ notches, level, current, onGoTo 
 
 interface FaceProps {
   readonly notches: readonly Notch[];
+  readonly marks: readonly number[];
   readonly height: number;
   readonly current: string;
   readonly ink: string;
 }
 
-function Face({ notches, height, current, ink }: FaceProps): ReactElement {
+function Face({ notches, marks, height, current, ink }: FaceProps): ReactElement {
   return (
     <View style={[sheet.face, { height }]} aria-hidden>
       {Array.from({ length: TICKS - 1 }, (_, index) => (
         <View key={index} style={[sheet.tick, { backgroundColor: ink, top: ((index + 1) * height) / TICKS }]} />
+      ))}
+      {marks.map((at) => (
+        <View key={at} style={[sheet.mark, { backgroundColor: ink, top: at * height - 1 }]} />
       ))}
       {notches.slice(1).map(({ part, from }) => (
         <View key={part} style={[sheet.cut, { backgroundColor: ink, top: from * height - 1 }]} />
@@ -107,6 +119,7 @@ const sheet = StyleSheet.create({
   fill: { position: 'absolute', top: 0, left: 0, right: 0, overflow: 'hidden' },
   face: { position: 'absolute', top: 0, left: 0, width: WIDTH - RULE },
   tick: { position: 'absolute', right: 0, width: 7, height: 1, opacity: 0.55 },
+  mark: { position: 'absolute', right: 0, width: 14, height: 2 },
   cut: { position: 'absolute', right: 0, left: 4, height: 3 },
   word: {
     position: 'absolute',

@@ -14,6 +14,7 @@ export type StoreId = Id<'store'>;
 export type BinId = Id<'bin'>;
 export type WorkOrderId = Id<'workOrder'>;
 export type StepId = Id<'step'>;
+export type StopId = Id<'stop'>;
 export type ProcedureId = Id<'procedure'>;
 export type EntryId = Id<'entry'>;
 /** The SHA-256 of its content, in lower-case hexadecimal. */

@@ -7,6 +7,7 @@ import { laborEntries } from '../subjects/labor/labor-entries';
 import { notesEntries } from '../subjects/notes/notes-entries';
 import { photosEntries } from '../subjects/photos/photos-entries';
 import { readingsEntries } from '../subjects/readings/readings-entries';
+import { roundsEntries } from '../subjects/rounds/rounds-entries';
 import { stepsEntries } from '../subjects/steps/steps-entries';
 import { stockEntries } from '../subjects/stock/stock-entries';
 import { stoppagesEntries } from '../subjects/stoppages/stoppages-entries';
@@ -25,6 +26,7 @@ export const entryKinds: EntryKindSet = {
   ...photosEntries,
   ...laborEntries,
   ...stepsEntries,
+  ...roundsEntries,
   ...hazardsEntries,
   ...isolationEntries,
   ...workEntries,

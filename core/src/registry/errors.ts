@@ -12,6 +12,7 @@ import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
 import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
+import { roundsErrors } from '../subjects/rounds/rounds-errors';
 import { stepsErrors } from '../subjects/steps/steps-errors';
 import { stockErrors } from '../subjects/stock/stock-errors';
 import { workErrors } from '../subjects/work/work-errors';
@@ -29,6 +30,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...hazardsErrors,
   ...isolationErrors,
   ...stepsErrors,
+  ...roundsErrors,
   ...laborErrors,
   ...stockErrors,
   ...readingsErrors,

@@ -19,6 +19,7 @@ import { noticesOperations } from '../subjects/notices/notices-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
+import { roundsOperations } from '../subjects/rounds/rounds-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
 import { stockOperations } from '../subjects/stock/stock-operations';
 import { isNumberSeries, type NumberSeries } from '../subjects/numbers/numbers';
@@ -34,6 +35,7 @@ export const operations = {
   ...hazardsOperations,
   ...isolationOperations,
   ...stepsOperations,
+  ...roundsOperations,
   ...laborOperations,
   ...stockOperations,
   ...readingsOperations,

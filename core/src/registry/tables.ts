@@ -9,6 +9,7 @@ import { peopleTables } from '../subjects/people/people-tables';
 import { permitsTables } from '../subjects/permits/permits-tables';
 import { plantTables } from '../subjects/plant/plant-tables';
 import { proceduresTables } from '../subjects/procedures/procedures-tables';
+import { roundsTables } from '../subjects/rounds/rounds-tables';
 import { settingsTables } from '../subjects/settings/settings-tables';
 import { stepsTables } from '../subjects/steps/steps-tables';
 import { stockTables } from '../subjects/stock/stock-tables';
@@ -24,6 +25,7 @@ export const tables: TableSet = {
   ...labelsTables,
   ...stockTables,
   ...workTables(entryKinds),
+  ...roundsTables,
   ...stepsTables,
   ...proceduresTables,
   ...hazardsTables,

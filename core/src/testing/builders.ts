@@ -12,6 +12,7 @@ import {
   type ProcedureId,
   type SiteId,
   type StepId,
+  type StopId,
   type StoreId,
   type WorkOrderId,
 } from '../kernel/ids';
@@ -29,6 +30,7 @@ import { parseInstant, type Instant } from '../kernel/time/instant';
 import type { Entry, EntryContent } from '../subjects/work/entries';
 import type { StepQuestion } from '../subjects/steps/kinds/kinds';
 import type { Procedure } from '../subjects/procedures/procedure';
+import type { Stop } from '../subjects/rounds/stop';
 import type { Step } from '../subjects/steps/step';
 import type { WorkOrder } from '../subjects/work/work-order';
 
@@ -145,11 +147,22 @@ export const aStep = (
   position,
   text: `Step ${position}`,
   question,
+  stopId: null,
   parentId: null,
   condition: null,
   added: null,
   answer: null,
   answeredAt: null,
+  ...given,
+});
+
+export const aStop = (given: Partial<Stop> = {}): Stop => ({
+  id: asId<StopId>('stop'),
+  siteId: site,
+  workOrderId: workId,
+  assetId,
+  position: 1,
+  leftOut: null,
   ...given,
 });
 

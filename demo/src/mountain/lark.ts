@@ -179,6 +179,6 @@ export const lark: AssetPlan = {
       plate: ['Karst Diesel', 'BW-20'],
       since: 2014,
     },
-    ...sheaveTrains('lark', 'LRK', 6, 1),
+    ...sheaveTrains('lark', 'LRK', 12, 1),
   ],
 };

@@ -76,7 +76,7 @@ export const juniper: AssetPlan = {
       since: 2006,
       ratings: [['Count', '112']],
     },
-    ...sheaveTrains('juniper', 'JUN', 4, 2),
+    ...sheaveTrains('juniper', 'JUN', 6, 2),
   ],
 };
 

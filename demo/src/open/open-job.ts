@@ -1,6 +1,14 @@
 import type { StepPlan } from './step-plan';
 import type { HoldReason, Urgency, WorkKind } from '@oilcan/core/work';
 
+/** A machine on a round. */
+export interface StopPlan {
+  readonly asset: string;
+  /** Keys of the hazard list: what endangers people there. */
+  readonly hazards?: readonly string[];
+  readonly steps: readonly StepPlan[];
+}
+
 /** A job that is open when the demo starts, written out by hand. */
 export interface OpenJob {
   readonly asset: string;
@@ -20,6 +28,8 @@ export interface OpenJob {
   /** Number, thousandths, and the unit where it was planned in another than the part's own. */
   readonly kit: readonly (readonly [number: string, thousandths: number, unit?: string])[];
   readonly steps: readonly StepPlan[];
+  /** The machines that are walked to, in their order; none where it is no round. */
+  readonly stops?: readonly StopPlan[];
   /** So many steps are done already, by the first person. */
   readonly done?: number;
   readonly held?: readonly [reason: HoldReason, note: string];

@@ -8,12 +8,14 @@ import {
   type EntryId,
   type Instant,
   type PersonId,
+  type StopId,
   type WorkOrderId,
   minutesBetween,
 } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
+import type { Stop } from '@oilcan/core/rounds';
 import { answerContent, stepsOf, type Step, type StepAnswer, type StepQuestion } from '@oilcan/core/steps';
-import type { Entry, EntryContent, WorkOrder } from '@oilcan/core/work';
+import type { Entry, EntryContent, Hazard, WorkOrder } from '@oilcan/core/work';
 import { settings, technicianOf, tess } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
 import { partIdOf, shelfOf } from '../mountain/stores';
@@ -30,6 +32,7 @@ const OPEN_IN_SECTOR = 40;
 
 export interface OpenWork {
   readonly work: WorkOrder;
+  readonly stops: readonly Stop[];
   readonly steps: readonly Step[];
   readonly entries: readonly Entry[];
 }
@@ -85,12 +88,27 @@ export function dueAt(now: Instant, days: number, hour: number): Instant {
 }
 
 /** A job as rows, as they stand at `now`. */
-export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: Instant, sector: Sector): OpenWork {
+export function openWorkFrom(
+  job: OpenJob,
+  assets: ReadonlyMap<string, Asset>,
+  number: number,
+  now: Instant,
+  sector: Sector,
+): OpenWork {
+  const asset = assetOf(assets, job.asset);
   const workId = asId<WorkOrderId>(`w-${number}`);
   const isBegun = (job.done ?? 0) > 0;
   const startedAt = isBegun ? addMinutes(now, -95) : null;
   const firstPerson = asId<PersonId>(job.people[0] ?? 'jonas');
   const createdAt = addMinutes(now, -(60 + (number % 7) * 710));
+  const stops = (job.stops ?? []).map((stop, index): Stop => ({
+    id: asId<StopId>(`${workId}-stop-${String(index + 1).padStart(2, '0')}`),
+    siteId: asset.siteId,
+    workOrderId: workId,
+    assetId: assetOf(assets, stop.asset).id,
+    position: index + 1,
+    leftOut: null,
+  }));
   const work: WorkOrder = {
     id: workId,
     number: `W-${number}`,
@@ -107,10 +125,12 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
     estimateMinutes: job.minutes,
     personIds: job.people.map((id) => asId<PersonId>(id)),
     crewId: job.crew === undefined ? null : asId<CrewId>(job.crew),
-    hazards: job.hazards.map((id) => {
-      const [hazard, control] = hazardList[id] ?? ['', ''];
-      return { id, hazard, control };
-    }),
+    hazards: [
+      ...job.hazards.map((key) => hazardOf(key)),
+      ...stops.flatMap(({ id }, index) =>
+        (job.stops?.[index]?.hazards ?? []).map((key) => ({ ...hazardOf(key), id: `${key}-${index + 1}`, stopId: id })),
+      ),
+    ],
     previousAssignees: null,
     kit: job.kit.map(([part, quantity, unit]) => ({
       partId: partIdOf(part),
@@ -149,8 +169,12 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   for (const [person, text] of job.notes ?? [])
     enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
   if (startedAt !== null) enter(firstPerson, startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
-  const made = { prefix: workId, workOrderId: workId, siteId: asset.siteId, after: 0, added: null };
-  const steps = stepsOf(newSteps(job.steps, sector.idOf), made).map((step, index) => {
+  const made = { prefix: workId, workOrderId: workId, siteId: asset.siteId, stopId: null, after: 0, added: null };
+  const atStops = stops.flatMap((stop, index) => {
+    const there = newSteps(job.stops?.[index]?.steps ?? [], sector.idOf);
+    return stepsOf(there, { ...made, prefix: stop.id, stopId: stop.id });
+  });
+  const steps = [...atStops, ...stepsOf(newSteps(job.steps, sector.idOf), made)].map((step, index) => {
     if (index >= (job.done ?? 0)) return step;
     const value = usualAnswer(step.question);
     const when = addMinutes(now, -90 + index * 20);
@@ -160,7 +184,18 @@ export function openWorkFrom(job: OpenJob, asset: Asset, number: number, now: In
   if (job.held !== undefined) {
     enter(firstPerson, addMinutes(now, -40), { kind: 'state', from: 'underway', to: 'held', reason: job.held[0] });
   }
-  return { work, steps, entries };
+  return { work, stops, steps, entries };
+}
+
+function assetOf(assets: ReadonlyMap<string, Asset>, key: string): Asset {
+  const asset = assets.get(key);
+  if (asset === undefined) throw new Error(`There is no asset ${key}.`);
+  return asset;
+}
+
+function hazardOf(key: string): Hazard {
+  const [hazard, control] = hazardList[key] ?? ['', ''];
+  return { id: key, hazard, control };
 }
 
 /** What is answered where nothing is wrong. */

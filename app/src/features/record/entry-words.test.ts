@@ -10,6 +10,7 @@ describe('entries in words', () => {
     bin: () => aBin(),
     point: () => aPoint(),
     step: () => aStep(3, { type: 'finding' }),
+    stop: () => undefined,
     isolationPoint: () => 'Main switch',
   };
   const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));

@@ -11,6 +11,7 @@ import { noticesViews } from '../notices/notices-views';
 import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
+import { roundsViews } from '../rounds/rounds-views';
 import { stepsViews } from '../steps/steps-views';
 import { stockViews } from '../stock/stock-views';
 import { stoppagesViews } from '../stoppages/stoppages-views';
@@ -30,6 +31,7 @@ export const entryViews: EntryViewSet = {
   ...photosViews.entries,
   ...laborViews.entries,
   ...stepsViews.entries,
+  ...roundsViews.entries,
   ...hazardsViews.entries,
   ...isolationViews.entries,
   ...lifecycleViews.entries,
@@ -44,6 +46,7 @@ export const operationViews: OperationViewSet = {
   ...hazardsViews.operations,
   ...isolationViews.operations,
   ...stepsViews.operations,
+  ...roundsViews.operations,
   ...laborViews.operations,
   ...stockViews.operations,
   ...readingsViews.operations,

@@ -6,14 +6,13 @@ import { readCode } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
 import { httpLink } from '../../data/http-link';
 import { camera, ScannerFailed, type ScannerTrouble } from '../../data/scanner/scanner';
-import { peekAll } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { BindCode } from './bind-code';
-import { findByCode } from './find-by-code';
+import { foundOnPhone } from '../../data/scanner/coded-rows';
 
 const troubleWords: Readonly<Record<ScannerTrouble | 'stopped', string>> = {
   refused:
@@ -139,15 +138,7 @@ function Outcome({ unknown, onAgain }: { readonly unknown: Unknown; readonly onA
 
 /** Where a code leads on this phone; null for nowhere. */
 function pathOf(code: string): `/${string}` | null {
-  const found = findByCode(code, {
-    codes: peekAll('codes'),
-    assets: peekAll('assets'),
-    places: peekAll('places'),
-    works: peekAll('workOrders'),
-    parts: peekAll('parts'),
-    bins: peekAll('bins'),
-    stores: peekAll('stores'),
-  });
+  const found = foundOnPhone(code);
   switch (found?.is) {
     case 'asset':
       return `/plant/${found.asset.id}`;

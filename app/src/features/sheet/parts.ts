@@ -1,4 +1,5 @@
-import { progressOf } from '@oilcan/core/steps';
+import { roundOf, type Stop } from '@oilcan/core/rounds';
+import { progressOf, type Progress, type Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
 import type { Notch } from '../../ui/dipstick';
@@ -6,19 +7,36 @@ import { useIsPrepared } from '../hazards';
 
 export type SheetPart = 'prepare' | 'work' | 'wrapUp';
 
+const WORK_FROM = 0.28;
+const WORK_TO = 0.74;
+
 /** The three parts of the sheet along its dipstick. */
 export const notches: readonly Notch<SheetPart>[] = [
-  { part: 'prepare', word: 'Prepare', from: 0, to: 0.28 },
-  { part: 'work', word: 'Work', from: 0.28, to: 0.74 },
-  { part: 'wrapUp', word: 'Wrap up', from: 0.74, to: 1 },
+  { part: 'prepare', word: 'Prepare', from: 0, to: WORK_FROM },
+  { part: 'work', word: 'Work', from: WORK_FROM, to: WORK_TO },
+  { part: 'wrapUp', word: 'Wrap up', from: WORK_TO, to: 1 },
 ];
 
 /** How full the dipstick is: to the first notch when the hazards are read, then by steps, to the foot when finished. */
 export function useLevel(work: WorkOrder): number {
   const steps = useRows('steps', 'workOrder', work.id);
+  const stops = useRows('stops', 'workOrder', work.id);
   const isPrepared = useIsPrepared(work);
   if (!isOpen(work.state)) return 1;
   if (!isPrepared && work.state === 'ready') return 0;
-  const { done, of } = progressOf(steps);
-  return 0.28 + 0.46 * (of === 0 ? 0 : done / of);
+  return WORK_FROM + (WORK_TO - WORK_FROM) * shareDone(stops, steps);
+}
+
+/** Each stop of a round counts the same, however many steps it has, so that the level reaches its mark on the dipstick. */
+function shareDone(stops: readonly Stop[], steps: readonly Step[]): number {
+  const share = ({ done, of }: Progress): number => (of === 0 ? 0 : done / of);
+  if (stops.length === 0) return share(progressOf(steps));
+  const standings = roundOf(stops, steps).stops;
+  return standings.reduce((sum, { isDone, progress }) => sum + (isDone ? 1 : share(progress)), 0) / standings.length;
+}
+
+/** Where each stop of a round ends on the dipstick. */
+export function useMarks(work: WorkOrder): readonly number[] {
+  const stops = useRows('stops', 'workOrder', work.id);
+  return stops.slice(1).map((_, index) => WORK_FROM + ((WORK_TO - WORK_FROM) * (index + 1)) / stops.length);
 }

@@ -4,7 +4,7 @@ import { asId, formatDuration, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
 import { isLate } from '@oilcan/core/shift';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { lookUpWork, usePhone, useRow, useSettings } from '../../data/store';
+import { lookUpWork, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
@@ -24,9 +24,10 @@ import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { dockItems } from '../registry/views';
 import { Dock } from './dock';
-import { notches, useLevel, type SheetPart } from './parts';
+import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
+import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
 import { WrapUpPart } from './wrap-up-part';
 import { LOCKS_ELEMENT } from '../isolation';
@@ -37,7 +38,7 @@ const WITH_WHAT_IS_ABOVE = 96;
 
 /** Loads what is recorded with. */
 export async function loadItems(): Promise<void> {
-  await Promise.all([loadStepSheets(), ...dockItems.map(({ Sheet }) => Sheet.load())]);
+  await Promise.all([loadStepSheets(), loadRoundSheets(), ...dockItems.map(({ Sheet }) => Sheet.load())]);
 }
 
 /**
@@ -88,6 +89,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const kept = useKeptScroll(`/shift/${work.id}`, scroller);
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const isBroad = useIsBroad();
+  const stops = useRows('stops', 'workOrder', work.id);
   const beside = useRef<ScrollView>(null);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
@@ -119,10 +121,16 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     const part = isAtFoot || isPast('wrapUp') ? 'wrapUp' : isPast('work') ? 'work' : 'prepare';
     if (part !== current) setCurrent(part);
   };
+  const bringStepIntoSight = (stepId: string): void => {
+    const stopId = peekRow('steps', stepId)?.stopId ?? null;
+    if (stops.length > 0) goToStop(work.id, stopId ?? 'end');
+    // Of a round only one stop is drawn: it is there in the next frame.
+    requestAnimationFrame(() => bringIntoSight(stepElement(stepId)));
+  };
   const mend = (owed: Owed): void => {
     switch (owed.what) {
       case 'step':
-        return bringIntoSight(stepElement(owed.stepId));
+        return bringStepIntoSight(owed.stepId);
       case 'time':
         return setDock('time');
       case 'lock':
@@ -190,7 +198,11 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
                 <PreparePart work={work} onPlaced={place('prepare')} />
               </>
             )}
-            <WorkPart work={work} onPlaced={place('work')} />
+            {stops.length === 0 ? (
+              <WorkPart work={work} onPlaced={place('work')} />
+            ) : (
+              <RoundPart work={work} stops={stops} onPlaced={place('work')} />
+            )}
             <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} />
             {isWide ? null : <RecordList work={work} />}
           </View>
@@ -239,7 +251,7 @@ interface SheetDipstickProps {
 
 /** Follows the steps by itself, so that a tick does not draw the whole sheet again. */
 function SheetDipstick({ work, current, onGoTo }: SheetDipstickProps): ReactElement {
-  return <Dipstick notches={notches} level={useLevel(work)} current={current} onGoTo={onGoTo} />;
+  return <Dipstick notches={notches} marks={useMarks(work)} level={useLevel(work)} current={current} onGoTo={onGoTo} />;
 }
 
 /** What it is, where, and by when. */

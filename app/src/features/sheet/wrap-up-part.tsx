@@ -2,6 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { owedBefore, type Owed } from '@oilcan/core/lifecycle';
+import { dueSteps } from '@oilcan/core/rounds';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
 import { canChange, costGroups, isOpen, type WorkOrder } from '@oilcan/core/work';
@@ -33,7 +34,7 @@ interface Props {
 export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
-  const steps = useRows('steps', 'workOrder', work.id);
+  const steps = dueSteps(useRows('steps', 'workOrder', work.id), useRows('stops', 'workOrder', work.id));
   const entries = useRows('entries', 'workOrder', work.id);
   const clocks = useRows('clocks', 'workOrder', work.id);
   const person = usePhone((state) => state.person);

@@ -2,6 +2,7 @@ import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Instant } from '@oilcan/core/kernel';
 import { isLate } from '@oilcan/core/shift';
+import { dueSteps, roundOf } from '@oilcan/core/rounds';
 import { progressOf } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { sayDue } from '../../words/dates';
@@ -13,6 +14,7 @@ import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
+import { roundWords } from '../../words/round-words';
 import { useKitStanding } from '../../data/stock';
 import { mdiAccountMultipleOutline, mdiCalendarClockOutline, mdiCellphone, mdiCheck, mdiPackageVariant } from '@mdi/js';
 
@@ -30,7 +32,8 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
   const place = useRow('places', work.placeId);
   const settings = useSettings(work.siteId);
   const steps = useRows('steps', 'workOrder', work.id);
-  const { done, of } = progressOf(steps);
+  const stops = useRows('stops', 'workOrder', work.id);
+  const { done, of } = progressOf(dueSteps(steps, stops));
   const isOverdue = isLate(work, present);
   const kit = useKitStanding(work);
   const people = usePeopleLine(work);
@@ -66,7 +69,9 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
         <View style={sheet.line}>
           {due === null ? null : <Fact icon={mdiCalendarClockOutline} words={due} isStrong={isOverdue} />}
           {kit === null ? null : <Fact icon={mdiPackageVariant} words={kit.words} />}
-          {of === 0 ? null : <Fact icon={mdiCheck} words={`${done} of ${of}`} />}
+          {of === 0 ? null : (
+            <Fact icon={mdiCheck} words={stops.length === 0 ? `${done} of ${of}` : roundWords(roundOf(stops, steps))} />
+          )}
           {people === null ? null : <Fact icon={mdiAccountMultipleOutline} words={people} />}
           {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
         </View>

@@ -1,4 +1,5 @@
 /** What other features may use of this one. */
-export { answerOnPaper } from './kinds/words-of-kinds';
+export { answerOnPaper, answerWords } from './kinds/words-of-kinds';
 export { stepElement } from './step-element';
-export { loadStepSheets, WorkPart } from './work-part';
+export { loadStepSheets, StepList } from './step-list';
+export { WorkPart } from './work-part';

@@ -1,6 +1,8 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { List } from 'react-native-paper';
+import type { StopId } from '@oilcan/core/kernel';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
+import type { ArgsOf } from '@oilcan/core/registry';
 import type { StepQuestion } from '@oilcan/core/steps';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows } from '../../data/store';
@@ -23,29 +25,32 @@ const typedKinds: readonly { readonly type: 'tick' | 'finding' | 'text' | 'photo
   { type: 'photo', word: 'Photo' },
 ];
 
-/** Steps that are added during the job: out of a procedure, those most like the job first, or typed. */
-export function MoreStepsSheet({
-  work,
-  onClose,
-}: {
+interface Props {
   readonly work: WorkOrder;
+  /** The stop of a round at which they are added; undefined for the job as a whole. */
+  readonly stopId?: StopId;
   readonly onClose: () => void;
-}): ReactElement {
+}
+
+/** Steps that are added during the job: out of a procedure, those most like the job first, or typed. */
+export function MoreStepsSheet({ work, stopId, onClose }: Props): ReactElement {
   const say = useNotice((state) => state.say);
-  const asset = useRow('assets', work.assetId);
+  const stop = useRow('stops', stopId);
+  const asset = useRow('assets', stop?.assetId ?? work.assetId);
+  const where = { workOrderId: work.id, ...(stopId === undefined ? {} : { stopId }) };
   const procedures = useRows('procedures', 'site', work.siteId);
   const likest = useMemo(() => {
     const words = `${work.title} ${work.reason} ${asset?.name ?? ''}`;
     return byLikeness(procedures, { words, equipmentClass: asset?.equipmentClass ?? null });
   }, [procedures, work, asset]);
   const add = async ({ id, title, steps }: Procedure): Promise<void> => {
-    if (!(await performOrSay('steps.add', { workOrderId: work.id, procedureId: id, steps }))) return;
+    if (!(await performOrSay('steps.add', { ...where, procedureId: id, steps }))) return;
     say(`${counted(steps.length, 'step', 'steps')} of “${title}” added.`);
     onClose();
   };
   return (
     <BottomSheet title="More steps" onClose={onClose}>
-      <TypedStep work={work} onDone={onClose} />
+      <TypedStep where={where} onDone={onClose} />
       <Words as="label">Procedures, the likeliest first</Words>
       {likest.length === 0 ? <Words soft>There is no procedure on this site yet.</Words> : null}
       {likest.map((procedure) => (
@@ -71,7 +76,12 @@ function firstOf({ steps }: Procedure): string {
     .join(', ');
 }
 
-function TypedStep({ work, onDone }: { readonly work: WorkOrder; readonly onDone: () => void }): ReactElement {
+interface TypedStepProps {
+  readonly where: Pick<ArgsOf<'steps.add'>, 'workOrderId' | 'stopId'>;
+  readonly onDone: () => void;
+}
+
+function TypedStep({ where, onDone }: TypedStepProps): ReactElement {
   const [type, setType] = useState<(typeof typedKinds)[number]['type']>('tick');
   const { form, submit, refusal } = useOperationForm({
     operation: 'steps.add',
@@ -80,7 +90,7 @@ function TypedStep({ work, onDone }: { readonly work: WorkOrder; readonly onDone
     read: ({ text }) => {
       const question: StepQuestion = { type };
       const steps = [{ text, question, under: null, when: null }];
-      return { args: { workOrderId: work.id, procedureId: null, steps } };
+      return { args: { ...where, procedureId: null, steps } };
     },
     said: 'Step added.',
     onDone,

@@ -55,6 +55,7 @@ describe('what was recorded, in words', () => {
     part: nobody,
     point: nobody,
     step: nobody,
+    stop: nobody,
     person: nobody,
     bin: nobody,
     isolationPoint: () => '',

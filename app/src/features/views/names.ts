@@ -1,5 +1,5 @@
 import type { Person } from '@oilcan/core/people';
-import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
 import type { Step } from '@oilcan/core/steps';
 import type { Bin, Part } from '@oilcan/core/stock';
 import { peekRow } from '../../data/store';
@@ -11,6 +11,8 @@ export interface Names {
   readonly bin: (id: string) => Bin | undefined;
   readonly point: (id: string) => MeasuringPoint | undefined;
   readonly step: (id: string) => Step | undefined;
+  /** The machine at a stop of a round. */
+  readonly stop: (id: string) => Asset | undefined;
   /** The device of an isolation point; empty for the machine as a whole. */
   readonly isolationPoint: (workOrderId: string, id: string | null) => string;
 }
@@ -22,6 +24,7 @@ export const phoneNames: Names = {
   bin: (id) => peekRow('bins', id),
   point: (id) => peekRow('points', id),
   step: (id) => peekRow('steps', id),
+  stop: (id) => peekRow('assets', peekRow('stops', id)?.assetId ?? ''),
   isolationPoint: (workOrderId, id) =>
     peekRow('workOrders', workOrderId)?.isolation.find((point) => point.id === id)?.device ?? '',
 };

@@ -19,6 +19,7 @@ import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isolationOf } from '../isolation/isolation';
 import { stopClock } from '../labor/stop-clock';
+import { dueSteps } from '../rounds/round';
 import { SETTINGS_ID } from '../settings/settings';
 import { changeState, findOwnWork, findWorkOfSite, mayChangeState, reachedUnseen } from '../work/guards';
 import { transitions } from '../work/states';
@@ -123,7 +124,7 @@ const finishWork = defineOperation({
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });
     const owed = owedBefore(
       context.person.id,
-      await records.list('steps', 'workOrder', work.id),
+      dueSteps(await records.list('steps', 'workOrder', work.id), await records.list('stops', 'workOrder', work.id)),
       await records.list('entries', 'workOrder', work.id),
       await records.list('clocks', 'workOrder', work.id),
       settings.owed[work.kind],

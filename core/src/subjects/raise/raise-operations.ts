@@ -152,7 +152,7 @@ const raiseWork = defineOperation({
       lastTransition: null,
       cameFrom,
     });
-    const made = { prefix: id, workOrderId: id, siteId: asset.siteId, after: 0, added: null };
+    const made = { prefix: id, workOrderId: id, siteId: asset.siteId, stopId: null, after: 0, added: null };
     for (const step of stepsOf(args.steps, made)) await records.put('steps', step);
     return accepted;
   },

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { asId, type ProcedureId, type StepId, type WorkOrderId } from '../../kernel/ids';
+import { asId, type ProcedureId, type StepId, type StopId, type WorkOrderId } from '../../kernel/ids';
 import { argsSchema, LONGEST_LINE, textField } from '../../kernel/schema/fields';
 import { optionalVariantField } from '../../kernel/schema/variant-field';
 import { accepted, refuse, type OperationContext, type Outcome } from '../../operations/operation';
@@ -83,6 +83,8 @@ export async function checkPoints(records: Records, steps: readonly NewStep[], s
 }
 
 interface Made {
+  /** The stop at which they are done; null for none. */
+  readonly stopId: StopId | null;
   /** What their ids begin with. */
   readonly prefix: string;
   readonly workOrderId: WorkOrderId;
@@ -93,7 +95,10 @@ interface Made {
 }
 
 /** The rows of new steps. */
-export function stepsOf(steps: readonly NewStep[], { prefix, workOrderId, siteId, after, added }: Made): Step[] {
+export function stepsOf(
+  steps: readonly NewStep[],
+  { prefix, workOrderId, siteId, stopId, after, added }: Made,
+): Step[] {
   const idAt = (index: number): StepId => asId<StepId>(`${prefix}-s${index + 1}`);
   return steps.map(({ text, question, under, when }, index) => ({
     id: idAt(index),
@@ -102,6 +107,7 @@ export function stepsOf(steps: readonly NewStep[], { prefix, workOrderId, siteId
     position: after + index + 1,
     text,
     question,
+    stopId,
     parentId: under === null ? null : idAt(under),
     condition: when === null ? null : conditionOf(when, idAt),
     added,

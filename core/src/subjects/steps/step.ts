@@ -1,4 +1,4 @@
-import type { EntryId, PersonId, PointId, ProcedureId, SiteId, StepId, WorkOrderId } from '../../kernel/ids';
+import type { EntryId, PersonId, PointId, ProcedureId, SiteId, StepId, StopId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 import type { StepCondition } from './condition';
 import { stepKindNamed, type StepAnswer, type StepQuestion } from './kinds/kinds';
@@ -13,6 +13,8 @@ export interface Step {
   readonly position: number;
   readonly text: string;
   readonly question: StepQuestion;
+  /** The stop of the round at which it is done; null where it belongs to the whole job. */
+  readonly stopId: StopId | null;
   /** The step that it is part of; null for none. */
   readonly parentId: StepId | null;
   /** What must have been answered for it to be asked at all; null where it is always asked. */

@@ -233,7 +233,7 @@ describe('what an older Oilcan kept', () => {
   const finding = { type: 'finding', asFound: 'faulty', asLeft: 'putRight' };
 
   it('of a step and its answer is as found and as left', () => {
-    const { parentId: _p, condition: _c, added: _a, ...old } = aStep(1);
+    const { stopId: _s, parentId: _p, condition: _c, added: _a, ...old } = aStep(1);
     const row = {
       ...old,
       question: { type: 'verdict' },

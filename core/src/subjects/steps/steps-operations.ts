@@ -1,5 +1,5 @@
-import type { ProcedureId, StepId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, idField, optionalIdField } from '../../kernel/schema/fields';
+import type { ProcedureId, StepId, StopId, WorkOrderId } from '../../kernel/ids';
+import { argsSchema, idField, idFieldIfAny, optionalIdField } from '../../kernel/schema/fields';
 import {
   accepted,
   defineOperation,
@@ -57,7 +57,9 @@ const answerStep = defineOperation({
       const kept = answer === null ? null : { value: answer, ...given };
       await records.put('steps', { ...step, answer: kept, answeredAt: context.at });
     }
-    await records.put('entries', newEntry(begun.value, answerContent(found.value, answer), context));
+    const entry = newEntry(begun.value, answerContent(found.value, answer), context);
+    const stop = step.stopId === null ? undefined : await records.get('stops', step.stopId);
+    await records.put('entries', { ...entry, assetId: stop?.assetId ?? entry.assetId });
     return accepted;
   },
 });
@@ -86,13 +88,14 @@ const addSteps = defineOperation({
     workOrderId: idField<WorkOrderId>(),
     procedureId: optionalIdField<ProcedureId>(),
     steps: newStepsField(),
+    stopId: idFieldIfAny<StopId>(),
   }),
   file: null,
   numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
-  apply: async (records, { workOrderId, procedureId, steps }, context) => {
+  apply: async (records, { workOrderId, procedureId, steps, stopId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
     if (steps.length === 0) return refuse('no_steps_given', {}, 'steps');
@@ -101,12 +104,15 @@ const addSteps = defineOperation({
     if (!possible.ok) return possible;
     const arePointsThere = await checkPoints(records, steps, siteId);
     if (!arePointsThere.ok) return arePointsThere;
+    const stop = stopId === undefined ? undefined : await records.get('stops', stopId);
+    if (stopId !== undefined && stop?.workOrderId !== workOrderId)
+      return refuse('not_found', { what: 'stop' }, 'stopId');
     const before = await records.list('steps', 'workOrder', workOrderId);
     if (before.length + steps.length > MOST_STEPS) return refuse('too_many_steps', { limit: MOST_STEPS }, 'steps');
     const after = Math.max(0, ...before.map(({ position }) => position));
     const prefix = context.operationId;
-    const added = addedBy(context, procedureId);
-    for (const step of stepsOf(steps, { prefix, workOrderId, siteId, after, added })) await records.put('steps', step);
+    const made = { prefix, workOrderId, siteId, stopId: stopId ?? null, after, added: addedBy(context, procedureId) };
+    for (const step of stepsOf(steps, made)) await records.put('steps', step);
     return accepted;
   },
 });

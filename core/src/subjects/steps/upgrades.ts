@@ -27,6 +27,7 @@ export const stepUpgrades: readonly Upgrade[] = [
         ...row,
         question: questionUpgraded(row['question'] as Fields),
         answer: answer === null ? null : { ...answer, value: answerUpgraded(answer['value'] as Fields | null) },
+        stopId: null,
         parentId: null,
         condition: null,
         added: null,

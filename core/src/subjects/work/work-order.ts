@@ -1,4 +1,4 @@
-import type { AssetId, BinId, CrewId, PartId, PersonId, PlaceId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, BinId, CrewId, PartId, PersonId, PlaceId, SiteId, StopId, WorkOrderId } from '../../kernel/ids';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { Instant } from '../../kernel/time/instant';
 
@@ -21,6 +21,8 @@ export interface Hazard {
   readonly hazard: string;
   /** What is done about it (ISO 45001). */
   readonly control: string;
+  /** The stop of a round at which it waits; absent where it is of the whole job. */
+  readonly stopId?: StopId;
   /** When it came to be known; absent where the work order was made with it. */
   readonly addedAt?: Instant;
 }

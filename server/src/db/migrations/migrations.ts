@@ -6,7 +6,7 @@ import { preparing } from './004-preparing';
 import { permitsAndContacts } from './005-permits-and-contacts';
 import { whoseRowsAre } from './006-whose-rows-are';
 import { numbers } from './007-numbers';
-import { procedures } from './008-procedures';
+import { proceduresAndStops } from './008-procedures-and-stops';
 
 interface Migration {
   readonly name: string;
@@ -22,7 +22,7 @@ const all: readonly Migration[] = [
   permitsAndContacts,
   whoseRowsAre,
   numbers,
-  procedures,
+  proceduresAndStops,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

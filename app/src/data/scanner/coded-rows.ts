@@ -1,0 +1,22 @@
+import type { Asset } from '@oilcan/core/plant';
+import { peekAll } from '../store';
+import { findByCode, type Found } from './find-by-code';
+
+/** What on this phone has a code; null for nothing. */
+export function foundOnPhone(code: string): Found | null {
+  return findByCode(code, {
+    codes: peekAll('codes'),
+    assets: peekAll('assets'),
+    places: peekAll('places'),
+    works: peekAll('workOrders'),
+    parts: peekAll('parts'),
+    bins: peekAll('bins'),
+    stores: peekAll('stores'),
+  });
+}
+
+/** The machine on this phone that has a code; null for none. */
+export function codedAsset(code: string): Asset | null {
+  const found = foundOnPhone(code);
+  return found?.is === 'asset' ? found.asset : null;
+}

@@ -1,0 +1,138 @@
+import { useRouter } from 'expo-router';
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isFaultyStill, type Remark, type RoundStanding, type StopStanding } from '@oilcan/core/rounds';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { peekRow, useRows } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { Button, Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { furtherWork, leftAfter, remarkWords } from './further-work';
+import type { InSight } from './stop-in-sight';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly round: RoundStanding;
+  readonly onGo: (inSight: InSight) => void;
+}
+
+/** What came of a round: what is faulty still, what was beyond a limit, what was left out; and the work that follows. */
+export function RoundEnd({ work, round, onGo }: Props): ReactElement {
+  const open = round.stops.filter(({ isDone }) => !isDone);
+  const leftOut = round.stops.filter(({ stop }) => stop.leftOut !== null);
+  return (
+    <View style={sheet.end}>
+      <Words>{said(round)}</Words>
+      <Remarks title="Faulty still" round={round} isWanted={isFaultyStill} onGo={onGo} />
+      <Remarks title="Put right" round={round} isWanted={({ faulty }) => faulty === 'putRight'} onGo={onGo} />
+      <Remarks title="Beyond limits" round={round} isWanted={({ level }) => level !== 'normal'} onGo={onGo} />
+      <Stops title="Left out" stops={leftOut} onGo={onGo} />
+      <Stops title="Not done yet" stops={open} onGo={onGo} />
+      <FurtherWork work={work} round={round} />
+    </View>
+  );
+}
+
+function said({ stops, faulty }: RoundStanding): string {
+  const done = stops.filter(({ isDone, stop }) => isDone && stop.leftOut === null).length;
+  const wrong = faulty === 0 ? 'nothing is faulty still' : `${counted(faulty, 'thing is', 'things are')} faulty still`;
+  return `${done} of ${stops.length} stops done; ${wrong}.`;
+}
+
+interface RemarksProps {
+  readonly title: string;
+  readonly round: RoundStanding;
+  readonly isWanted: (remark: Remark) => boolean;
+  readonly onGo: (inSight: InSight) => void;
+}
+
+function Remarks({ title, round, isWanted, onGo }: RemarksProps): ReactElement | null {
+  const lines = round.stops.flatMap(({ stop, remarks }) =>
+    remarks.filter(isWanted).map((remark) => ({ stop, remark })),
+  );
+  if (lines.length === 0) return null;
+  return (
+    <View>
+      <Words as="label">{title}</Words>
+      {lines.map(({ stop, remark }) => (
+        <Line
+          key={remark.step.id}
+          words={`${peekRow('assets', stop.assetId)?.name ?? ''} · ${remarkWords(remark)}`}
+          onPress={() => onGo(stop.id)}
+        />
+      ))}
+    </View>
+  );
+}
+
+interface StopsProps {
+  readonly title: string;
+  readonly stops: readonly StopStanding[];
+  readonly onGo: (inSight: InSight) => void;
+}
+
+function Stops({ title, stops, onGo }: StopsProps): ReactElement | null {
+  if (stops.length === 0) return null;
+  return (
+    <View>
+      <Words as="label">{title}</Words>
+      {stops.map(({ stop, number }) => (
+        <Line
+          key={stop.id}
+          words={`${number} ${peekRow('assets', stop.assetId)?.name ?? ''}${stop.leftOut === null ? '' : `: ${stop.leftOut.reason}`}`}
+          onPress={() => onGo(stop.id)}
+        />
+      ))}
+    </View>
+  );
+}
+
+function Line({ words, onPress }: { readonly words: string; readonly onPress: () => void }): ReactElement {
+  const palette = usePalette();
+  return (
+    <Press onPress={onPress} style={[sheet.line, { borderColor: palette.line }]}>
+      <Words>{words}</Words>
+    </Press>
+  );
+}
+
+/** What is left, machine by machine, becomes work orders of its own with one press; what became one already leads there. */
+function FurtherWork({ work, round }: Pick<Props, 'work' | 'round'>): ReactElement | null {
+  const router = useRouter();
+  const led = useRows('workOrders', 'cameFrom', work.id);
+  const [isRaising, setIsRaising] = useState(false);
+  const hasWork = new Set(led.map(({ assetId }) => assetId));
+  const left = leftAfter(round).filter(({ assetId }) => !hasWork.has(assetId));
+  const raise = async (): Promise<void> => {
+    setIsRaising(true);
+    for (const each of left) if (!(await performOrSay('work.raise', furtherWork(work, each)))) break;
+    setIsRaising(false);
+  };
+  return (
+    <>
+      {led.length === 0 ? null : (
+        <View>
+          <Words as="label">Led to</Words>
+          {led.map(({ id, number, title }) => (
+            <Line key={id} words={`${number} ${title}`} onPress={() => router.navigate(`/shift/${id}`)} />
+          ))}
+        </View>
+      )}
+      {left.length === 0 || !isOpen(work.state) ? null : (
+        <Button
+          main
+          word={`Raise ${counted(left.length, 'work order', 'work orders')} for what is left`}
+          disabled={isRaising}
+          onPress={() => void raise()}
+        />
+      )}
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({
+  end: { paddingTop: 12, gap: 12 },
+  line: { borderBottomWidth: 1, paddingVertical: 8 },
+});

@@ -1,0 +1,127 @@
+import { mdiBarcodeScan, mdiFormatListNumbered } from '@mdi/js';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { roundOf, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
+import type { Step } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { peekRow, useRows } from '../../data/store';
+import { piece } from '../../ui/piece';
+import { Button } from '../../ui/press';
+import { Section } from '../../ui/section';
+import { StepList } from '../steps';
+import { RoundEnd } from './round-end';
+import { RoundList } from './round-list';
+import { roundWords } from '../../words/round-words';
+import { StopView } from './stop-view';
+import { goTo, useInSight, type InSight } from './stop-in-sight';
+
+const ScanStopSheet = piece(() => import('./scan-stop-sheet').then((module) => module.ScanStopSheet));
+
+/** Loads what opens from a round, so that it opens without signal too. */
+export async function loadRoundSheets(): Promise<void> {
+  await ScanStopSheet.load();
+}
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly stops: readonly Stop[];
+  readonly onPlaced: (element: HTMLElement | null) => void;
+}
+
+/** A round: one stop at a time in walking order, then what belongs to the whole of it, then what came of it. */
+export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
+  const steps = useRows('steps', 'workOrder', work.id);
+  const round = roundOf(stops, steps);
+  const asked = useInSight(work.id);
+  const inSight = asked ?? round.next?.stop.id ?? 'end';
+  const [isListed, setIsListed] = useState(false);
+  const [isScanning, setIsScanning] = useState(false);
+  const top = useRef<HTMLElement | null>(null);
+  const before = useRef(inSight);
+  useEffect(() => {
+    // Going on to another stop begins at its head.
+    if (before.current !== inSight) top.current?.scrollIntoView({ block: 'start' });
+    before.current = inSight;
+  }, [inSight]);
+  const go = (wanted: InSight): void => {
+    setIsListed(false);
+    goTo(work.id, wanted);
+  };
+  const current = round.stops.find(({ stop }) => stop.id === inSight);
+  return (
+    <Section
+      title="Work"
+      aside={roundWords(round)}
+      onPlaced={(element) => {
+        top.current = element;
+        onPlaced(element);
+      }}
+    >
+      <View style={sheet.keys}>
+        <Button
+          word={isListed ? 'Back to the stop' : 'All stops'}
+          icon={mdiFormatListNumbered}
+          onPress={() => setIsListed(!isListed)}
+        />
+        <Button word="Scan a stop" icon={mdiBarcodeScan} onPress={() => setIsScanning(true)} />
+      </View>
+      {isListed ? (
+        <RoundList work={work} round={round} inSight={inSight} onGo={go} />
+      ) : current === undefined ? (
+        <AtTheEnd work={work} round={round} steps={steps} onGo={go} />
+      ) : (
+        <AtStop work={work} round={round} current={current} steps={steps} onGo={go} />
+      )}
+      {isScanning ? (
+        <ScanStopSheet round={round} current={current ?? null} onGo={go} onClose={() => setIsScanning(false)} />
+      ) : null}
+    </Section>
+  );
+}
+
+interface PartProps {
+  readonly work: WorkOrder;
+  readonly round: RoundStanding;
+  readonly steps: readonly Step[];
+  readonly onGo: (inSight: InSight) => void;
+}
+
+function AtStop({ work, round, current, steps, onGo }: PartProps & { readonly current: StopStanding }): ReactElement {
+  const there = steps.filter(({ stopId }) => stopId === current.stop.id);
+  const next = nextAfter(round, current);
+  const name = next === null ? undefined : peekRow('assets', next.stop.assetId)?.name;
+  return (
+    <>
+      <StopView work={work} standing={current} of={round.stops.length} canAct={isOpen(work.state)} />
+      {current.stop.leftOut === null ? <StepList work={work} steps={there} stopId={current.stop.id} /> : null}
+      <View style={sheet.next}>
+        <Button
+          main
+          word={next === null ? 'What came of the round' : `Next: ${next.number}, ${name ?? 'a machine'}`}
+          onPress={() => onGo(next?.stop.id ?? 'end')}
+        />
+      </View>
+    </>
+  );
+}
+
+/** The next stop in walking order that is not done, else the first one that is not; null when all are. */
+function nextAfter(round: RoundStanding, { number, stop }: StopStanding): StopStanding | null {
+  const open = round.stops.filter((each) => !each.isDone && each.stop.id !== stop.id);
+  return open.find((each) => each.number > number) ?? open[0] ?? null;
+}
+
+function AtTheEnd({ work, round, steps, onGo }: PartProps): ReactElement {
+  const ofTheWhole = steps.filter(({ stopId }) => stopId === null);
+  return (
+    <>
+      <RoundEnd work={work} round={round} onGo={onGo} />
+      {ofTheWhole.length === 0 ? null : <StepList work={work} steps={ofTheWhole} />}
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 10 },
+  next: { paddingTop: 14 },
+});

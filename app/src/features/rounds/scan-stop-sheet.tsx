@@ -1,0 +1,113 @@
+import { useRouter } from 'expo-router';
+import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { readCode, type Asset } from '@oilcan/core/plant';
+import { sentenceFor } from '@oilcan/core/registry';
+import type { RoundStanding, StopStanding } from '@oilcan/core/rounds';
+import { camera } from '../../data/scanner/scanner';
+import { peekRow } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
+import { useNotice } from '../../ui/notice';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { codedAsset } from '../../data/scanner/coded-rows';
+import type { InSight } from './stop-in-sight';
+
+interface Props {
+  readonly round: RoundStanding;
+  readonly current: StopStanding | null;
+  readonly onGo: (inSight: InSight) => void;
+  readonly onClose: () => void;
+}
+
+/** Goes to the stop whose label is scanned, or whose code is typed. */
+export function ScanStopSheet({ round, current, onGo, onClose }: Props): ReactElement {
+  const router = useRouter();
+  const say = useNotice((state) => state.say);
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const [stranger, setStranger] = useState<Asset | null>(null);
+  const [hasCamera, setHasCamera] = useState(true);
+  const video = useRef<HTMLVideoElement>(null);
+  const open = useCallback(
+    (text: string): void => {
+      setStranger(null);
+      const code = readCode(text);
+      if (code === null) return setProblem(sentenceFor('code_unreadable'));
+      const asset = codedAsset(code);
+      if (asset === null) return setProblem(`${code} is on no machine that this phone knows.`);
+      const found = stopOf(round, asset);
+      if (found === null) {
+        setStranger(asset);
+        return setProblem(`${asset.name} is on no stop of this round.`);
+      }
+      if (current !== null && found.stop.id !== current.stop.id) {
+        say(`This is stop ${found.number}, ${peekRow('assets', found.stop.assetId)?.name ?? ''}.`);
+      }
+      onGo(found.stop.id);
+      onClose();
+    },
+    [round, current, onGo, onClose, say],
+  );
+  const latest = useRef(open);
+  useEffect(() => void (latest.current = open));
+  useEffect(() => {
+    const target = video.current;
+    if (target === null) return undefined;
+    let stop: (() => void) | undefined;
+    let isOver = false;
+    camera
+      .start(target, (text) => latest.current(text))
+      .then(
+        (end) => {
+          stop = end;
+          if (isOver) end();
+        },
+        () => {
+          if (!isOver) setHasCamera(false);
+        },
+      );
+    return () => {
+      isOver = true;
+      stop?.();
+    };
+  }, []);
+  return (
+    <BottomSheet
+      title="Scan a stop"
+      onClose={onClose}
+      foot={<Button main word="Go there" disabled={typed.trim() === ''} onPress={() => open(typed)} />}
+    >
+      {hasCamera ? (
+        <video
+          ref={video}
+          muted
+          playsInline
+          aria-label="What the camera sees"
+          style={{ width: '100%', height: 220, objectFit: 'cover', background: '#000' }}
+        />
+      ) : (
+        <Words soft>No camera can be used here. Type the code that is on the label.</Words>
+      )}
+      <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
+      {problem === null ? null : <Words live>{problem}</Words>}
+      {stranger === null ? null : (
+        <Button word={`Open ${stranger.name}`} onPress={() => router.navigate(`/plant/${stranger.id}`)} />
+      )}
+    </BottomSheet>
+  );
+}
+
+/** The stop of a machine, or of what it is part of. */
+function stopOf({ stops }: RoundStanding, asset: Asset): StopStanding | null {
+  const seen = new Set<string>();
+  for (let each: Asset | undefined = asset; each !== undefined && !seen.has(each.id); each = parentOf(each)) {
+    seen.add(each.id);
+    const id = each.id;
+    const found = stops.find(({ stop }) => stop.assetId === id);
+    if (found !== undefined) return found;
+  }
+  return null;
+}
+
+const parentOf = ({ parentId }: Asset): Asset | undefined => peekRow('assets', parentId ?? '');

@@ -1,0 +1,124 @@
+import { mdiArrowCollapseDown, mdiCloseCircleOutline, mdiUndo } from '@mdi/js';
+import { useRouter } from 'expo-router';
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { StopStanding } from '@oilcan/core/rounds';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useRow } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { useNotice } from '../../ui/notice';
+import { Button, Choice, Choices, Press } from '../../ui/press';
+import { RULE } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly standing: StopStanding;
+  readonly of: number;
+  readonly canAct: boolean;
+}
+
+/** Which machine it is, what endangers people there, and what can become of the stop. */
+export function StopView({ work, standing: { stop, number, progress }, of, canAct }: Props): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const say = useNotice((state) => state.say);
+  const asset = useRow('assets', stop.assetId);
+  const place = useRow('places', asset?.placeId);
+  const [isLeaving, setIsLeaving] = useState(false);
+  const hazards = work.hazards.filter(({ stopId }) => stopId === stop.id);
+  const onStop = { workOrderId: work.id, stopId: stop.id };
+  const putOff = async (): Promise<void> => {
+    if (await performOrSay('stop.put-off', onStop)) say('Put off: it comes last.');
+  };
+  return (
+    <View style={sheet.head}>
+      <Words as="mark" soft>
+        Stop {number} of {of} · {progress.done} of {progress.of} steps
+      </Words>
+      <Press role="link" onPress={() => router.navigate(`/plant/${stop.assetId}`)} style={sheet.machine}>
+        <Words as="title" level={3}>
+          {asset?.name ?? 'A machine that is not on this phone'}
+        </Words>
+        <Words soft>
+          {asset?.tag} · {place?.name}
+        </Words>
+      </Press>
+      {hazards.map(({ id, hazard, control }) => (
+        <View key={id} style={[sheet.hazard, { borderColor: palette.ink }]}>
+          <Words as="label">{hazard}</Words>
+          <Words>{control}</Words>
+        </View>
+      ))}
+      {stop.leftOut === null ? null : <Words live>Left out: {stop.leftOut.reason}</Words>}
+      {canAct ? (
+        <View style={sheet.keys}>
+          {stop.leftOut === null ? (
+            <>
+              <Button word="Put off" icon={mdiArrowCollapseDown} onPress={() => void putOff()} />
+              <Button word="Leave out" icon={mdiCloseCircleOutline} onPress={() => setIsLeaving(true)} />
+            </>
+          ) : (
+            <Button word="Take it up again" icon={mdiUndo} onPress={() => void performOrSay('stop.take-up', onStop)} />
+          )}
+        </View>
+      ) : null}
+      {isLeaving ? (
+        <LeaveOutSheet name={asset?.name ?? ''} onStop={onStop} onClose={() => setIsLeaving(false)} />
+      ) : null}
+    </View>
+  );
+}
+
+/** Why stops are usually left out. */
+const USUAL_REASONS = ['No access', 'Not in service', 'Weather', 'No time left'];
+
+interface LeaveOutProps {
+  readonly name: string;
+  readonly onStop: { readonly workOrderId: WorkOrder['id']; readonly stopId: StopStanding['stop']['id'] };
+  readonly onClose: () => void;
+}
+
+function LeaveOutSheet({ name, onStop, onClose }: LeaveOutProps): ReactElement {
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'stop.leave-out',
+    defaultValues: { reason: '' },
+    read: ({ reason }) => ({ args: { ...onStop, reason } }),
+    said: 'Left out of this round.',
+    onDone: onClose,
+  });
+  const typed = form.watch('reason');
+  return (
+    <BottomSheet
+      title="Leave out"
+      aside={name}
+      onClose={onClose}
+      foot={<Button main word="Leave this stop out" onPress={submit} />}
+    >
+      <Choices label="Why">
+        {USUAL_REASONS.map((reason) => (
+          <Choice
+            key={reason}
+            word={reason}
+            isChosen={typed === reason}
+            onPress={() => form.setValue('reason', reason)}
+          />
+        ))}
+      </Choices>
+      <FormField control={form.control} name="reason" label="Why it is left out" onEnter={submit} />
+      <FormRefusal sentence={refusal} />
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  head: { paddingTop: 12, gap: 8 },
+  machine: { alignItems: 'flex-start' },
+  hazard: { borderLeftWidth: RULE * 2, paddingLeft: 10 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

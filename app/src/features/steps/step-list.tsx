@@ -1,0 +1,71 @@
+import { mdiPlus } from '@mdi/js';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { StopId } from '@oilcan/core/kernel';
+import { placed, type Step } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { useRows } from '../../data/store';
+import { piece } from '../../ui/piece';
+import { Button } from '../../ui/press';
+import { recordedOfSteps } from './recorded-of-steps';
+import { StepRow } from './step-row';
+
+const StepSheet = piece(() => import('./step-sheet').then((module) => module.StepSheet));
+const MoreStepsSheet = piece(() => import('./more-steps-sheet').then((module) => module.MoreStepsSheet));
+
+/** Loads what opens from the steps, so that it opens without signal too. */
+export async function loadStepSheets(): Promise<void> {
+  await Promise.all([StepSheet.load(), MoreStepsSheet.load()]);
+}
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly steps: readonly Step[];
+  /** The stop of a round at which these are; undefined where it is none. */
+  readonly stopId?: StopId;
+}
+
+/** Steps, one under the other, each followed by those that are part of it; and the way to more of them. */
+export function StepList({ work, steps, stopId }: Props): ReactElement {
+  const entries = useRows('entries', 'workOrder', work.id);
+  const [more, setMore] = useState<string | null>(null);
+  const [isAdding, setIsAdding] = useState(false);
+  const openMore = useCallback((stepId: string) => setMore(stepId), []);
+  // A branch that was never answered is out of the way until it comes up.
+  const shown = useMemo(
+    () => placed(steps).filter(({ step, isInForce }) => isInForce || step.answer !== null),
+    [steps],
+  );
+  const recorded = useMemo(() => recordedOfSteps(entries), [entries]);
+  const canAnswer = isOpen(work.state);
+  const opened = shown.find(({ step }) => step.id === more);
+  return (
+    <>
+      {shown.map(({ step, number, depth, isInForce }) => (
+        <StepRow
+          key={step.id}
+          stepId={step.id}
+          number={number}
+          depth={depth}
+          isInForce={isInForce}
+          canAnswer={canAnswer}
+          recorded={recorded.get(step.id) ?? ''}
+          onMore={openMore}
+        />
+      ))}
+      {canAnswer ? (
+        <View style={sheet.more}>
+          <Button word="More steps" icon={mdiPlus} onPress={() => setIsAdding(true)} />
+        </View>
+      ) : null}
+      {opened === undefined ? null : (
+        <StepSheet work={work} placed={opened} canAnswer={canAnswer} onClose={() => setMore(null)} />
+      )}
+      {isAdding ? (
+        <MoreStepsSheet work={work} {...(stopId === undefined ? {} : { stopId })} onClose={() => setIsAdding(false)} />
+      ) : null}
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({ more: { paddingTop: 12, alignItems: 'flex-start' } });
