@@ -71,3 +71,51 @@ test('steps of every kind and a branch are answered without signal, through a re
   await expect(tess.getByRole('button', { name: /Fan belt is frayed/ }).first()).toBeVisible();
   await expect(tess.getByRole('img', { name: 'Signature of Eva Brunner' })).toBeVisible();
 });
+
+test('a round is walked without signal, through a reload, and its further work reaches the lead', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  await ines.evaluate('navigator.serviceWorker.ready');
+  await ines.reload();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  await ines.context().setOffline(true);
+  await ines.goto('/');
+  await expect(ines.getByRole('link', { name: /Daily round, Lark.*stop 1 of 14/ })).toBeVisible();
+  await ines.getByText('Daily round, Lark').tap();
+  const button = (name: string | RegExp) => ines.getByRole('button', { name, exact: true });
+  await button(/^I have read the \d hazards/).tap();
+  await ines.getByRole('radio', { name: 'Faulty' }).tap();
+  // One tap leads on, though this stop is not done.
+  await button('Next: 2, Lark cabins').tap();
+  await expect(ines.getByRole('heading', { name: 'Lark cabins' })).toBeInViewport();
+  await ines.getByRole('radio', { name: 'Good' }).first().tap();
+  await ines.getByRole('radio', { name: 'Good' }).last().tap();
+  await ines.reload();
+  await expect(ines.getByRole('heading', { name: 'Lark cabins' })).toBeVisible();
+  await expect(ines.getByText('1 of 14 stops done')).toBeVisible();
+
+  await button('Scan a stop').tap();
+  await ines.getByLabel('Or type the code').fill('JUN-T01');
+  await button('Go there').tap();
+  await expect(ines.getByText(/is on no stop of this round/)).toBeVisible();
+  await ines.getByLabel('Or type the code').fill('LRK-T12');
+  await button('Go there').tap();
+  await expect(ines.getByText('This is stop 7, Lark tower 12 sheave train.')).toBeVisible();
+  await expect(ines.getByText('Fall from the platform').last()).toBeVisible();
+  await button('Leave out').tap();
+  await ines.getByRole('radio', { name: 'Weather' }).tap();
+  await button('Leave this stop out').tap();
+
+  await button('All stops').tap();
+  await button('What came of the round').tap();
+  await button('Raise 1 work order for what is left').tap();
+  const led = ines.getByRole('button', { name: /^W-\d+ Tyres, belts, guards: faulty still/ });
+  await expect(led).toBeVisible();
+  const number = (await led.innerText()).split(' ')[0] ?? '';
+  await ines.context().setOffline(false);
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+
+  const tess = await open('Tess Lindqvist');
+  await expect(tess.getByRole('link', { name: /Daily round, Lark.*stop 1 of 14, 1 faulty/ })).toBeVisible();
+  await tess.getByLabel('Find').first().fill(number);
+  await expect(tess.getByRole('link', { name: /Tyres, belts, guards: faulty still/ })).toBeVisible();
+});

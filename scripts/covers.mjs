@@ -20,7 +20,7 @@ export const covers = {
   'scan.spec.ts': [...job, 'labels', 'paper', 'plant', 'scan'],
   'shift.spec.ts': [...job, 'kit-list', 'keys'],
   'signing-in.spec.ts': [...job, 'desk', 'stores'],
-  'steps.spec.ts': [...job, 'photos', 'readings', 'record'],
+  'steps.spec.ts': [...job, 'photos', 'readings', 'record', 'rounds'],
   'taps.spec.ts': [...job, 'labor', 'lifecycle', 'notes', 'photos', 'readings', 'record', 'scan', 'stock'],
   'update.spec.ts': job,
   'weight.spec.ts': job,

@@ -77,7 +77,7 @@ interface FaceProps {
 function Face({ notches, marks, height, current, ink }: FaceProps): ReactElement {
   return (
     <View style={[sheet.face, { height }]} aria-hidden>
-      {Array.from({ length: TICKS - 1 }, (_, index) => (
+      {Array.from({ length: marks.length > 0 ? 0 : TICKS - 1 }, (_, index) => (
         <View key={index} style={[sheet.tick, { backgroundColor: ink, top: ((index + 1) * height) / TICKS }]} />
       ))}
       {marks.map((at) => (
@@ -119,7 +119,7 @@ const sheet = StyleSheet.create({
   fill: { position: 'absolute', top: 0, left: 0, right: 0, overflow: 'hidden' },
   face: { position: 'absolute', top: 0, left: 0, width: WIDTH - RULE },
   tick: { position: 'absolute', right: 0, width: 7, height: 1, opacity: 0.55 },
-  mark: { position: 'absolute', right: 0, width: 14, height: 2 },
+  mark: { position: 'absolute', right: 0, width: 10, height: 2 },
   cut: { position: 'absolute', right: 0, left: 4, height: 3 },
   word: {
     position: 'absolute',

@@ -63,10 +63,10 @@ describe('a round', () => {
     await open();
     await press('All stops');
     await press(/Pump 1/);
-    expect(words()).toContain('stop 1 of 3');
+    expect(words()).toContain('0 of 3 stops done');
     expect(words()).toContain('Stop 1 of 3 · 0 of 2 steps');
     await answerBoth('Good', 'Faulty');
-    expect(words()).toContain('stop 2 of 3, 1 faulty');
+    expect(words()).toContain('1 of 3 stops done');
     await press('Next: 2, Pump 2');
     expect(words()).toContain('Stop 2 of 3');
     await press('Next: 3, Pump 3');

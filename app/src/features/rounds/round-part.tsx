@@ -11,8 +11,8 @@ import { Section } from '../../ui/section';
 import { StepList } from '../steps';
 import { RoundEnd } from './round-end';
 import { RoundList } from './round-list';
-import { roundWords } from '../../words/round-words';
-import { StopView } from './stop-view';
+import { doneWords } from '../../words/round-words';
+import { StopHead, StopKeys } from './stop-head';
 import { goTo, useInSight, type InSight } from './stop-in-sight';
 
 const ScanStopSheet = piece(() => import('./scan-stop-sheet').then((module) => module.ScanStopSheet));
@@ -51,7 +51,7 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
   return (
     <Section
       title="Work"
-      aside={roundWords(round)}
+      aside={doneWords(round)}
       onPlaced={(element) => {
         top.current = element;
         onPlaced(element);
@@ -92,7 +92,7 @@ function AtStop({ work, round, current, steps, onGo }: PartProps & { readonly cu
   const name = next === null ? undefined : peekRow('assets', next.stop.assetId)?.name;
   return (
     <>
-      <StopView work={work} standing={current} of={round.stops.length} canAct={isOpen(work.state)} />
+      <StopHead work={work} standing={current} of={round.stops.length} />
       {current.stop.leftOut === null ? <StepList work={work} steps={there} stopId={current.stop.id} /> : null}
       <View style={sheet.next}>
         <Button
@@ -100,6 +100,7 @@ function AtStop({ work, round, current, steps, onGo }: PartProps & { readonly cu
           word={next === null ? 'What came of the round' : `Next: ${next.number}, ${name ?? 'a machine'}`}
           onPress={() => onGo(next?.stop.id ?? 'end')}
         />
+        {isOpen(work.state) ? <StopKeys work={work} standing={current} /> : null}
       </View>
     </>
   );
@@ -123,5 +124,5 @@ function AtTheEnd({ work, round, steps, onGo }: PartProps): ReactElement {
 
 const sheet = StyleSheet.create({
   keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 10 },
-  next: { paddingTop: 14 },
+  next: { paddingTop: 14, gap: 10 },
 });

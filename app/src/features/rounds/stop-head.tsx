@@ -20,22 +20,15 @@ interface Props {
   readonly work: WorkOrder;
   readonly standing: StopStanding;
   readonly of: number;
-  readonly canAct: boolean;
 }
 
-/** Which machine it is, what endangers people there, and what can become of the stop. */
-export function StopView({ work, standing: { stop, number, progress }, of, canAct }: Props): ReactElement {
+/** Which machine it is, and what endangers people there. */
+export function StopHead({ work, standing: { stop, number, progress }, of }: Props): ReactElement {
   const palette = usePalette();
   const router = useRouter();
-  const say = useNotice((state) => state.say);
   const asset = useRow('assets', stop.assetId);
   const place = useRow('places', asset?.placeId);
-  const [isLeaving, setIsLeaving] = useState(false);
   const hazards = work.hazards.filter(({ stopId }) => stopId === stop.id);
-  const onStop = { workOrderId: work.id, stopId: stop.id };
-  const putOff = async (): Promise<void> => {
-    if (await performOrSay('stop.put-off', onStop)) say('Put off: it comes last.');
-  };
   return (
     <View style={sheet.head}>
       <Words as="mark" soft>
@@ -56,18 +49,29 @@ export function StopView({ work, standing: { stop, number, progress }, of, canAc
         </View>
       ))}
       {stop.leftOut === null ? null : <Words live>Left out: {stop.leftOut.reason}</Words>}
-      {canAct ? (
-        <View style={sheet.keys}>
-          {stop.leftOut === null ? (
-            <>
-              <Button word="Put off" icon={mdiArrowCollapseDown} onPress={() => void putOff()} />
-              <Button word="Leave out" icon={mdiCloseCircleOutline} onPress={() => setIsLeaving(true)} />
-            </>
-          ) : (
-            <Button word="Take it up again" icon={mdiUndo} onPress={() => void performOrSay('stop.take-up', onStop)} />
-          )}
-        </View>
-      ) : null}
+    </View>
+  );
+}
+
+/** What can become of a stop beside being walked to: last, or not at all. */
+export function StopKeys({ work, standing: { stop } }: Omit<Props, 'of'>): ReactElement {
+  const say = useNotice((state) => state.say);
+  const asset = useRow('assets', stop.assetId);
+  const [isLeaving, setIsLeaving] = useState(false);
+  const onStop = { workOrderId: work.id, stopId: stop.id };
+  const putOff = async (): Promise<void> => {
+    if (await performOrSay('stop.put-off', onStop)) say('Put off: it comes last.');
+  };
+  return (
+    <View style={sheet.keys}>
+      {stop.leftOut === null ? (
+        <>
+          <Button word="Put off" icon={mdiArrowCollapseDown} onPress={() => void putOff()} />
+          <Button word="Leave out" icon={mdiCloseCircleOutline} onPress={() => setIsLeaving(true)} />
+        </>
+      ) : (
+        <Button word="Take it up again" icon={mdiUndo} onPress={() => void performOrSay('stop.take-up', onStop)} />
+      )}
       {isLeaving ? (
         <LeaveOutSheet name={asset?.name ?? ''} onStop={onStop} onClose={() => setIsLeaving(false)} />
       ) : null}
