@@ -7,6 +7,8 @@ export type InSight = StopId | 'end';
 /** So many rounds are remembered; the oldest is forgotten first. */
 const MOST_ROUNDS = 20;
 
+const isText = (value: unknown): boolean => typeof value === 'string';
+
 const useKept = keptChoice<readonly (readonly [WorkOrderId, InSight])[]>('oilcan-stops', [], {
   read: (kept) =>
     Array.isArray(kept)
@@ -14,8 +16,6 @@ const useKept = keptChoice<readonly (readonly [WorkOrderId, InSight])[]>('oilcan
       : [],
   isPersonal: true,
 });
-
-const isText = (value: unknown): boolean => typeof value === 'string';
 
 /** What of a round was gone to last, through a reload too; undefined before the first. */
 export function useInSight(workOrderId: WorkOrderId): InSight | undefined {
