@@ -55,9 +55,9 @@ export function ReadingScale({ point, value, height = 240, isSmall = false }: Pr
           />
         )}
       </View>
-      {point.latest.map((reading) => (
+      {point.latest.map((reading, index) => (
         <View
-          key={reading.at}
+          key={index}
           style={[sheet.earlier, { bottom: share(reading.value) * height, backgroundColor: palette.ink }]}
         />
       ))}

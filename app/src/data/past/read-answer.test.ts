@@ -1,6 +1,6 @@
-import { addMinutes, asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
+import { addMinutes, asId, type AssetId, type PointId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { PastJob } from '@oilcan/core/past';
-import { aPastJob, aWorkOrder, noon, anEntry } from '@oilcan/core/testing';
+import { aPastJob, aPoint, aWorkOrder, noon, anEntry } from '@oilcan/core/testing';
 import { readAnswer } from './read-answer';
 
 const DAY = 24 * 60;
@@ -20,6 +20,7 @@ const read = (jobs: readonly PastJob[], given: Partial<Parameters<typeof readAns
     open: [],
     inServiceSince: null,
     like: null,
+    points: [],
     now: noon,
     ...given,
   });
@@ -50,7 +51,32 @@ describe('a past as it came', () => {
     expect(read([past('1', 5), past('2', 6), past('3', 7)], { like }).usual?.from).toBe('same job');
   });
 
+  it('says of each measuring point whether it is changing, and of no meter', () => {
+    const point = aPoint({ limits: { alarmLow: null, alertLow: null, alertHigh: 60, alarmHigh: 75 } });
+    const meter = aPoint({ id: asId<PointId>('hours'), isMeter: true });
+    const jobs = Array.from({ length: 30 }, (_, index) => {
+      const at = addMinutes(noon, -(30 - index) * DAY);
+      const readings = [point, meter].map(({ id }) => ({
+        pointId: id,
+        at,
+        value: 20 + index,
+        level: 'normal' as const,
+      }));
+      return past(`w-${index}`, 30 - index, { readings });
+    });
+    const { changes } = read(jobs, { points: [point, meter] });
+    expect(Object.keys(changes)).toEqual([point.id]);
+    expect(changes[point.id]?.trend?.perDay).toBeCloseTo(1, 6);
+    expect(changes[point.id]?.reaching.map(({ limit, days }) => [limit, Math.round(days)])).toEqual([
+      ['alert', 11],
+      ['alarm', 26],
+    ]);
+    expect(read(jobs).changes).toEqual({});
+  });
+
   it('that is damaged is not read', () => {
-    expect(() => readAnswer({ text: '{"jobs":', open: [], inServiceSince: null, like: null, now: noon })).toThrow();
+    expect(() =>
+      readAnswer({ text: '{"jobs":', open: [], inServiceSince: null, like: null, points: [], now: noon }),
+    ).toThrow();
   });
 });

@@ -1,10 +1,11 @@
 import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
-import { findingsOf, modesOf, usualFor, watchedSince, type PastAnswer } from '@oilcan/core/past';
+import { findingsOf, modesOf, usualFor, watchedSince, type PastAnswer, type PastJob } from '@oilcan/core/past';
+import { changeOf, inDays, type Change } from '@oilcan/core/readings';
 import { pastJobOf } from '@oilcan/core/registry';
 import type { PastQuestion, ReadPast } from './read-past';
 
 /** Reads the past of an asset as it came from the server, with the open work of this phone, and says what is in it. */
-export function readAnswer({ text, open, inServiceSince, like, now }: PastQuestion): ReadPast {
+export function readAnswer({ text, open, inServiceSince, like, points, now }: PastQuestion): ReadPast {
   const answer = JSON.parse(text) as PastAnswer;
   const openHere = new Set(open.map(({ work }) => work.id));
   const jobs = [
@@ -18,8 +19,22 @@ export function readAnswer({ text, open, inServiceSince, like, now }: PastQuesti
     jobs,
     findings: findingsOf(jobs, window),
     modes: modesOf(jobs),
+    changes: changesOf(jobs, points),
     usual: like === null ? null : usualFor(like, answer.jobs, answer.ofClass),
     asOf: answer.asOf ?? instantFromMillis(0),
     cutAt: answer.cutAt,
   };
+}
+
+/** Whether each point is changing, by all of its readings; a meter always does. */
+function changesOf(jobs: readonly PastJob[], points: PastQuestion['points']): Readonly<Record<string, Change>> {
+  const byPoint = new Map(
+    points.flatMap(({ id, isMeter }) => (isMeter ? [] : [[id, [] as PastJob['readings'][number][]]])),
+  );
+  for (const { readings } of jobs) for (const reading of readings) byPoint.get(reading.pointId)?.push(reading);
+  const changes = points.flatMap(({ id, limits }): [string, Change][] => {
+    const readings = byPoint.get(id);
+    return readings === undefined ? [] : [[id, changeOf(inDays(readings), limits)]];
+  });
+  return Object.fromEntries(changes);
 }

@@ -1,5 +1,7 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { Findings, JobLike, PastJob, Usual } from '@oilcan/core/past';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { Change } from '@oilcan/core/readings';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 
 /** What the worker is asked. */
@@ -12,6 +14,8 @@ export interface PastQuestion {
   readonly inServiceSince: string | null;
   /** The job for which the usual is wanted. */
   readonly like: JobLike | null;
+  /** The measuring points of which it is asked whether they are changing. */
+  readonly points: readonly Pick<MeasuringPoint, 'id' | 'limits' | 'isMeter'>[];
   readonly now: Instant;
 }
 
@@ -19,6 +23,8 @@ export interface PastQuestion {
 export interface PastSaid {
   readonly findings: Findings;
   readonly usual: Usual | null;
+  /** What there is to say of each measuring point that was asked for, by its id. */
+  readonly changes: Readonly<Record<string, Change>>;
   readonly asOf: Instant;
   /** There is more before this, which did not come along. */
   readonly cutAt: Instant | null;

@@ -63,6 +63,7 @@ export function usePast({ scope, id }: PastOf, like: JobLike | null = null): Pas
       open: recorded,
       inServiceSince,
       like,
+      points: scope === 'asset' ? peekRows('points', 'asset', id) : [],
       now: now(),
     };
     let isOver = false;
@@ -79,7 +80,7 @@ export function usePast({ scope, id }: PastOf, like: JobLike | null = null): Pas
     return () => {
       isOver = true;
     };
-  }, [text, open, inServiceSince, like, key]);
+  }, [text, open, inServiceSince, like, key, scope, id]);
   return past;
 }
 

@@ -4,12 +4,14 @@ import { LineChart } from 'react-native-gifted-charts';
 import { toMillis, type AssetId, type Instant } from '@oilcan/core/kernel';
 import { thinned } from '@oilcan/core/past';
 import type { Limits, MeasuringPoint } from '@oilcan/core/plant';
+import type { Change } from '@oilcan/core/readings';
 import type { Settings } from '@oilcan/core/settings';
 import type { ReadPast } from '../../data/past/read-past';
 import { useRows } from '../../data/store';
 import { Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
+import { sayChange } from '../../words/changes';
 import { axisFor } from './axis';
 import { AXIS_WIDTH, Figure, useChartLooks } from './figure';
 
@@ -65,18 +67,26 @@ export function ReadingsPicture({
           ))}
         </Choices>
       )}
-      <Trend point={point} taken={thinned(taken.get(point.id) ?? [], MOST_VALUES)} settings={settings} width={width} />
+      <Trend
+        point={point}
+        change={past.changes[point.id]}
+        taken={thinned(taken.get(point.id) ?? [], MOST_VALUES)}
+        settings={settings}
+        width={width}
+      />
     </View>
   );
 }
 
 function Trend({
   point,
+  change,
   taken,
   settings,
   width,
 }: {
   readonly point: MeasuringPoint;
+  readonly change: Change | undefined;
   readonly taken: readonly Taken[];
   readonly settings: Settings;
   readonly width: number;
@@ -132,11 +142,24 @@ function Trend({
           {newest === undefined ? '' : month.format(toMillis(newest.at))}
         </Words>
       </View>
+      {change === undefined ? null : <ChangeSaid change={change} point={point} />}
       <Words as="small" soft>
         {sayLimits(limits, point)}
       </Words>
     </Figure>
   );
+}
+
+/** Whether it is changing; nothing where nothing can be said. */
+function ChangeSaid({
+  change,
+  point,
+}: {
+  readonly change: Change;
+  readonly point: MeasuringPoint;
+}): ReactElement | null {
+  const sentences = sayChange(change, point);
+  return sentences.length === 0 ? null : <Words>{sentences.join(' ')}</Words>;
 }
 
 interface Limit {

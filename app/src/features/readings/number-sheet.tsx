@@ -6,6 +6,8 @@ import { useRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';
 import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { useAskedAbout } from './asked-about';
 import { TypedReading } from './typed-reading';
 import { readNumber } from '../../words/read-number';
 
@@ -24,6 +26,7 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
   const point = useRow('points', pointId);
   const [text, setText] = useState('');
   const value = readNumber(text);
+  const { question, mayKeep } = useAskedAbout(point, text, value);
   const level = value === null ? 'normal' : levelOf(value, limits);
   return (
     <BottomSheet
@@ -34,11 +37,15 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
           main
           word={value === null ? 'Type a number' : `Keep ${text} ${unit}`}
           disabled={value === null}
-          onPress={() => value !== null && onKeep(value)}
+          onPress={() => {
+            if (value !== null && mayKeep()) onKeep(value);
+          }}
         />
       }
     >
-      <TypedReading text={text} unit={unit} level={level} point={point} />
+      <TypedReading text={text} unit={unit} level={level} point={point}>
+        {question === null ? null : <Words live>{question}</Words>}
+      </TypedReading>
       <Keypad text={text} onChange={setText} hasSign={(limits.alarmLow ?? 0) < 0} />
     </BottomSheet>
   );

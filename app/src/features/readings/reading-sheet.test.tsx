@@ -1,8 +1,9 @@
 import { asId, type AssetId, type PointId } from '@oilcan/core/kernel';
 import { standingOf } from '@oilcan/core/work';
-import { anAsset, aPoint, assetId, noon, put, smallWorks, workId } from '@oilcan/core/testing';
-import { canPress, press, words } from '../../testing/hands';
+import { anAsset, aPoint, assetId, minutesLater, noon, put, smallWorks, workId } from '@oilcan/core/testing';
+import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
+import { AlarmProposal } from './alarm-proposal';
 import { ReadingSheet } from './reading-sheet';
 
 let works: TestWorks;
@@ -10,7 +11,16 @@ const onClose = jest.fn();
 const open = async (rows = smallWorks({ state: 'underway' })): Promise<void> => {
   onClose.mockReset();
   works = await TestWorks.open(rows);
-  await works.show(<OnWork>{(work) => <ReadingSheet work={work} onClose={onClose} />}</OnWork>);
+  await works.show(
+    <OnWork>
+      {(work) => (
+        <>
+          <ReadingSheet work={work} onClose={onClose} />
+          <AlarmProposal work={work} />
+        </>
+      )}
+    </OnWork>,
+  );
 };
 afterEach(() => works.close());
 
@@ -58,6 +68,48 @@ describe('the Reading sheet', () => {
     await keys('4');
     await press('Keep 4 °C');
     expect(await readings()).toEqual([['p2', 4]]);
+  });
+
+  it('asks once about a value far off the usual, with its digits in words, and then keeps it', async () => {
+    const latest = [61, 62, 61, 63, 62].map((value, index) => ({ at: minutesLater(index - 10), value }));
+    await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ latest }))]);
+    await keys('6');
+    await press('Keep 6 °C');
+    expect(words()).toContain('six °C: that is far off the last values. Keep it if it is right.');
+    expect(await readings()).toEqual([]);
+    await press('Keep 6 °C');
+    expect(await readings()).toEqual([[aPoint().id, 6]]);
+  });
+
+  it('proposes a work order for a value beyond its alarm, filled in; the next value joins it', async () => {
+    await open();
+    await keys('87');
+    await press('Keep 87 °C');
+    expect(words()).toContain('Oil temperature 87 °C is beyond its alarm of 85 °C.');
+    await press('Raise this work order');
+    const raised = (await works.sent()).peekList('workOrders', 'cameFrom', workId);
+    expect(raised.map(({ title, urgency, alarmOf, kind }) => [title, urgency, alarmOf, kind])).toEqual([
+      ['Oil temperature 87 °C, beyond alarm', 'shift', aPoint().id, 'corrective'],
+    ]);
+    await keys('8');
+    await press('Keep 878 °C');
+    expect(words()).toContain('is open for it already: this value joins it.');
+    await press('Go on');
+    expect((await works.sent()).peekList('workOrders', 'cameFrom', workId)).toHaveLength(1);
+  });
+
+  it('or takes why there is no work order, into the record', async () => {
+    await open();
+    await keys('87');
+    await press('Keep 87 °C');
+    await press('No work order');
+    expect(words()).toContain('Write why.');
+    await type('Or why there is no need', 'sensor was in the sun');
+    await press('No work order');
+    const notes = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'note');
+    expect(notes.map(({ content }) => content.text)).toEqual([
+      'Oil temperature 87 °C is beyond its alarm of 85 °C. No work order: sensor was in the sun',
+    ]);
   });
 
   it('says what to do where nothing is measured', async () => {

@@ -10,6 +10,8 @@ import { Keypad } from '../../ui/keypad';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { readNumber } from '../../words/read-number';
+import { noteReading } from './alarm-proposal';
+import { useAskedAbout } from './asked-about';
 import { TypedReading } from './typed-reading';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
@@ -67,11 +69,16 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
       return { args: { workOrderId: work.id, pointId: point.id, value: read } };
     },
     said: (_, typed) => `${point.name} ${typed.value} ${point.unit} kept.`,
-    onDone: onClose,
+    onDone: () => {
+      onClose();
+      const kept = readNumber(form.getValues('value'));
+      if (kept !== null) noteReading(work.id, point.id, kept);
+    },
   });
   const text = form.watch('value');
   const error = form.formState.errors.value?.message ?? refusal;
   const value = readNumber(text);
+  const { question, mayKeep } = useAskedAbout(point, text, value);
   const level = value === null ? 'normal' : levelOf(value, point.limits);
   return (
     <BottomSheet
@@ -83,7 +90,9 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
           main
           word={value === null ? 'Type the value' : `Keep ${text} ${point.unit}`}
           disabled={value === null}
-          onPress={submit}
+          onPress={() => {
+            if (mayKeep()) submit();
+          }}
         />
       }
     >
@@ -96,6 +105,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
       )}
       <TypedReading text={text} unit={point.unit} level={level} point={point}>
         <FormRefusal sentence={error} />
+        {question === null ? null : <Words live>{question}</Words>}
       </TypedReading>
       <Keypad text={text} onChange={(typed) => form.setValue('value', typed)} hasSign={point.scale.from < 0} />
     </BottomSheet>

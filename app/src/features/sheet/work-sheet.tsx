@@ -27,6 +27,7 @@ import { Dock } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
+import { AlarmProposal } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
 import { WrapUpPart } from './wrap-up-part';
@@ -222,6 +223,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         ) : null}
       </View>
       {isWide ? null : dockPiece}
+      <AlarmProposal work={work} />
     </View>
   );
 }

@@ -6,12 +6,14 @@ import {
   type CrewId,
   type PartId,
   type PersonId,
+  type PointId,
   type WorkOrderId,
 } from '../../kernel/ids';
 import {
   argsSchema,
   choiceField,
   idField,
+  idFieldIfAny,
   idListField,
   LONGEST_LINE,
   LONGEST_TEXT,
@@ -102,6 +104,7 @@ const raiseWork = defineOperation({
     personIds: idListField<PersonId>(MOST_PEOPLE, 'Name the people.'),
     crewId: optionalIdField<CrewId>(),
     cameFrom: optionalIdField<WorkOrderId>(),
+    alarmOf: idFieldIfAny<PointId>(),
   }),
   file: null,
   numbered: 'workOrder',
@@ -121,7 +124,12 @@ const raiseWork = defineOperation({
     const person = await records.get('people', context.person.id);
     const id = asId<WorkOrderId>(context.operationId);
     const { title, reason, urgency, kind, estimateMinutes, crewId, cameFrom } = args;
+    const { alarmOf } = args;
+    if (alarmOf !== undefined && (await records.get('points', alarmOf))?.siteId !== asset.siteId) {
+      return notFound('measuring point', 'alarmOf');
+    }
     await records.put('workOrders', {
+      ...(alarmOf === undefined ? {} : { alarmOf }),
       id,
       number,
       siteId: asset.siteId,

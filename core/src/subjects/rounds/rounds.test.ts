@@ -105,9 +105,9 @@ describe('a stop', () => {
     await works.do('steps.add', { ...onWork, procedureId: null, steps, stopId: stopIdOf(2) });
     const added = works.records.peekList('steps', 'workOrder', workId).find(({ text }) => text === 'Look');
     expect(added?.stopId).toBe(stopIdOf(2));
-    expect(codeOf(await works.do('steps.add', { ...onWork, procedureId: null, steps, stopId: asId<StopId>('none') }))).toBe(
-      'not_found',
-    );
+    expect(
+      codeOf(await works.do('steps.add', { ...onWork, procedureId: null, steps, stopId: asId<StopId>('none') })),
+    ).toBe('not_found');
   });
 });
 

@@ -1,4 +1,15 @@
-import type { AssetId, BinId, CrewId, PartId, PersonId, PlaceId, SiteId, StopId, WorkOrderId } from '../../kernel/ids';
+import type {
+  AssetId,
+  BinId,
+  CrewId,
+  PartId,
+  PersonId,
+  PlaceId,
+  PointId,
+  SiteId,
+  StopId,
+  WorkOrderId,
+} from '../../kernel/ids';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { Instant } from '../../kernel/time/instant';
 
@@ -114,6 +125,8 @@ export interface WorkOrder {
   readonly handedBack: { readonly reason: string; readonly by: PersonId; readonly since: Instant } | null;
   /** Who changed the state last, and when that came to be known, which may be long after it was done. */
   readonly lastTransition: { readonly by: PersonId; readonly since: Instant } | null;
+  /** The measuring point whose alarm it answers; absent where it answers none. */
+  readonly alarmOf?: PointId;
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }

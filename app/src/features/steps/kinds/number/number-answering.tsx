@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { NumberSheet } from '../../../readings';
+import { noteReading, NumberSheet } from '../../../readings';
 import { Beside } from '../beside';
 import type { AnsweringProps } from '../kind-answering';
 import { ValueButton } from '../value-button';
@@ -33,6 +33,7 @@ export function NumberAnswering({
           onClose={() => setIsOpen(false)}
           onKeep={(value) => {
             onAnswer({ type: 'number', value });
+            noteReading(step.workOrderId, pointId, value);
             setIsOpen(false);
           }}
         />

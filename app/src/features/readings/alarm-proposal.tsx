@@ -1,0 +1,149 @@
+import { create } from 'zustand';
+import { useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import type { PointId, WorkOrderId } from '@oilcan/core/kernel';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import { levelOf, limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/readings';
+import type { ArgsOf } from '@oilcan/core/registry';
+import type { WorkOrder } from '@oilcan/core/work';
+import { peekRow, useRow, useRows } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { useNotice } from '../../ui/notice';
+import { Button } from '../../ui/press';
+import { UrgencyMark } from '../../ui/urgency';
+import { Words } from '../../ui/words';
+
+/** A value that was kept and is beyond its alarm. */
+interface Alarm {
+  readonly workOrderId: WorkOrderId;
+  readonly pointId: PointId;
+  readonly value: number;
+}
+
+const useAlarm = create<{ readonly alarm: Alarm | null }>(() => ({ alarm: null }));
+
+/** Proposes work where a value that was just kept is beyond the alarm of its point. */
+export function noteReading(workOrderId: WorkOrderId, pointId: PointId | null, value: number): void {
+  const point = pointId === null ? undefined : peekRow('points', pointId);
+  if (point !== undefined && levelOf(value, point.limits) === 'alarm') {
+    useAlarm.setState({ alarm: { workOrderId, pointId: point.id, value } });
+  }
+}
+
+/** What is to be done about a value beyond its alarm: a work order that is filled in already, or why there is none. */
+export function AlarmProposal({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const alarm = useAlarm((state) => state.alarm);
+  const point = useRow('points', alarm?.pointId);
+  if (alarm === null || point === undefined || alarm.workOrderId !== work.id) return null;
+  return <Proposed work={work} point={point} value={alarm.value} onClose={() => useAlarm.setState({ alarm: null })} />;
+}
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly point: MeasuringPoint;
+  readonly value: number;
+  readonly onClose: () => void;
+}
+
+function Proposed({ work, point, value, onClose }: Props): ReactElement {
+  const router = useRouter();
+  const say = useNotice((state) => state.say);
+  const asset = useRow('assets', point.assetId);
+  const known = openAlarmWork(useRows('workOrders', 'asset', point.assetId), point.id);
+  const raised = alarmWork(work, point, value, asset?.criticality ?? 2);
+  const raise = async (): Promise<void> => {
+    if (!(await performOrSay('work.raise', raised))) return;
+    say('Raised. It stands on the list of open work.');
+    onClose();
+  };
+  const said = `${point.name} ${value} ${point.unit} is beyond its alarm of ${limitBeyond(value, point.limits) ?? ''} ${point.unit}.`;
+  if (known !== undefined) {
+    return (
+      <BottomSheet
+        title="Beyond alarm"
+        aside={asset?.name ?? ''}
+        onClose={onClose}
+        foot={<Button main word="Go on" onPress={onClose} />}
+      >
+        <Words>{said}</Words>
+        <Words>
+          {known.number}, “{known.title}”, is open for it already: this value joins it.
+        </Words>
+        <Button word={`Open ${known.number}`} onPress={() => router.navigate(`/shift/${known.id}`)} />
+      </BottomSheet>
+    );
+  }
+  return (
+    <BottomSheet
+      title="Beyond alarm"
+      aside={asset?.name ?? ''}
+      onClose={onClose}
+      foot={<Button main word="Raise this work order" onPress={() => void raise()} />}
+    >
+      <Words>{said}</Words>
+      <Words as="label">{raised.title}</Words>
+      <Words soft>{raised.reason}</Words>
+      <UrgencyMark urgency={raised.urgency} />
+      <WhyNot work={work} said={said} onDone={onClose} />
+    </BottomSheet>
+  );
+}
+
+/** The work order that answers an alarm. */
+function alarmWork(
+  work: WorkOrder,
+  { id, assetId, name, unit, limits }: MeasuringPoint,
+  value: number,
+  criticality: 1 | 2 | 3 | 4,
+): ArgsOf<'work.raise'> {
+  return {
+    number: null,
+    assetId,
+    title: `${name} ${value} ${unit}, beyond alarm`,
+    reason: `Read on ${work.number}, ${work.title}. The alarm is at ${limitBeyond(value, limits) ?? ''} ${unit}.`,
+    urgency: urgencyOfAlarm(value, limits, criticality),
+    kind: 'corrective',
+    tradeId: work.tradeId,
+    dueAt: null,
+    estimateMinutes: 0,
+    steps: [],
+    kit: [],
+    tools: [],
+    hazards: [],
+    personIds: [],
+    crewId: null,
+    cameFrom: work.id,
+    alarmOf: id,
+  };
+}
+
+interface WhyNotProps {
+  readonly work: WorkOrder;
+  readonly said: string;
+  readonly onDone: () => void;
+}
+
+/** Why no work order is raised; it stands in the record. */
+function WhyNot({ work, said, onDone }: WhyNotProps): ReactElement {
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'note.add',
+    defaultValues: { text: '' },
+    read: ({ text }) => {
+      if (text.trim() === '') return { unreadable: 'text', hint: 'Write why.' };
+      return { args: { workOrderId: work.id, text: `${said} No work order: ${text}` } };
+    },
+    said: 'Noted.',
+    onDone,
+  });
+  return (
+    <>
+      <FormField control={form.control} name="text" label="Or why there is no need" onEnter={submit} />
+      <FormRefusal sentence={refusal} />
+      <Button word="No work order" onPress={submit} />
+    </>
+  );
+}

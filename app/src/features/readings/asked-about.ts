@@ -1,0 +1,33 @@
+import { useState } from 'react';
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import { isUnusual } from '@oilcan/core/readings';
+import { digitsInWords } from '../../words/digits';
+
+interface AskedAbout {
+  /** What is asked about the value as it is typed; null where it is not unusual, or nobody tried to keep it yet. */
+  readonly question: string | null;
+  /** Whether the value may be kept now: it is not unusual, or was asked about once already. */
+  readonly mayKeep: () => boolean;
+}
+
+/** A value far off the usual is asked about once, with its digits in words, and then kept. */
+export function useAskedAbout(
+  point: Pick<MeasuringPoint, 'latest' | 'decimals' | 'unit'> | undefined,
+  text: string,
+  value: number | null,
+): AskedAbout {
+  const [asked, setAsked] = useState<string | null>(null);
+  const earlier = point?.latest.map((reading) => reading.value) ?? [];
+  const isFar = value !== null && point !== undefined && isUnusual(value, earlier, 10 ** -point.decimals);
+  return {
+    question:
+      isFar && asked === text
+        ? `${digitsInWords(text)} ${point.unit}: that is far off the last values. Keep it if it is right.`
+        : null,
+    mayKeep: () => {
+      if (!isFar || asked === text) return true;
+      setAsked(text);
+      return false;
+    },
+  };
+}

@@ -1,0 +1,40 @@
+import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { Change, Reaching, Trend } from '@oilcan/core/readings';
+import { saySpan, saySpans } from './spans';
+
+type Named = Pick<MeasuringPoint, 'unit' | 'decimals'>;
+
+/** Changes are said for the first of these many days in which they can be read off the instrument. */
+const STRETCHES: readonly (readonly [days: number, words: string])[] = [
+  [1, 'a day'],
+  [7, 'a week'],
+  [30, 'a month'],
+  [365, 'a year'],
+];
+
+/** Whether a measuring point is changing, and what comes of it: none to three sentences. */
+export function sayChange({ trend, broken, reaching }: Change, point: Named): string[] {
+  return [
+    ...(trend === null ? [] : [saySlope(trend, point)]),
+    ...reaching.map((each) => sayReaching(each, point)),
+    ...(broken === null ? [] : [brokenWords[broken]]),
+  ];
+}
+
+const brokenWords = {
+  beyond: 'The newest value stands out from what was usual.',
+  run: 'The newest eight values all lie on one side of what was usual.',
+} as const;
+
+function saySlope({ perDay }: Trend, { unit, decimals }: Named): string {
+  const least = 10 ** -decimals;
+  const [days, words] = STRETCHES.find(([each]) => Math.abs(perDay) * each >= least) ?? [365, 'a year'];
+  const amount = (Math.abs(perDay) * days).toFixed(decimals);
+  const said = Number(amount) === 0 ? `less than ${least}` : `about ${amount}`;
+  return `${perDay > 0 ? 'Rises' : 'Falls'} by ${said} ${unit} ${words}.`;
+}
+
+function sayReaching({ limit, value, days, soonest, latest }: Reaching, { unit }: Named): string {
+  const likely = latest === null ? `not before ${saySpan(soonest)}` : saySpans(soonest, latest);
+  return `Reaches its ${limit} of ${value} ${unit} in about ${saySpan(days)} (${likely}).`;
+}

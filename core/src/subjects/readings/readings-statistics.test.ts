@@ -1,0 +1,168 @@
+import fc from 'fast-check';
+import { chanceOf } from '../../testing/chance';
+import type { Limits } from '../plant/plant';
+import { changeOf } from './changing';
+import { controlChart } from './control-chart';
+import { median, medianDeviation } from './middle';
+import { trendOf, type Taken } from './trend';
+import { isUnusual } from './unusual';
+
+const noLimits: Limits = { alarmLow: null, alertLow: null, alertHigh: null, alarmHigh: null };
+const daily = (values: readonly number[]): Taken[] => values.map((value, day) => ({ day, value }));
+
+describe('the chart of individual values', () => {
+  it('has the limits of the worked example (NIST/SEMATECH e-Handbook 6.3.2.2)', () => {
+    const chart = controlChart([49.6, 47.6, 49.9, 51.3, 47.8, 51.2, 52.6, 52.4, 53.6, 52.1]);
+    expect(chart?.middle).toBeCloseTo(50.81, 10);
+    expect(chart?.movingRange).toBeCloseTo(1.8778, 4);
+    expect(chart?.upper).toBeCloseTo(55.8041, 3);
+    expect(chart?.lower).toBeCloseTo(45.8159, 3);
+    expect(chart?.breaks).toEqual(Array(10).fill(null));
+  });
+
+  it('marks what is beyond its limits, and the eighth in a row on one side', () => {
+    const stable = Array.from({ length: 20 }, (_, index) => (index % 2 === 0 ? 9 : 11));
+    const chart = controlChart([...stable, 20, ...Array.from({ length: 9 }, () => 10.5)]);
+    // The last of the stretch and the wild one lie above the middle as well.
+    expect(chart?.breaks.slice(20)).toEqual(['beyond', null, null, null, null, null, 'run', 'run', 'run', 'run']);
+  });
+
+  it('is none for a few values', () => {
+    expect(controlChart([1, 2, 3, 4, 5, 6, 7, 8, 9])).toBeNull();
+  });
+});
+
+/** Sen's slope by the definition: every pair, sorted, the middle one. */
+function slopeByBruteForce(readings: readonly Taken[]): number {
+  const slopes = readings.flatMap((a, i) =>
+    readings.slice(i + 1).flatMap((b) => (b.day === a.day ? [] : [(b.value - a.value) / (b.day - a.day)])),
+  );
+  slopes.sort((a, b) => a - b);
+  const half = Math.floor(slopes.length / 2);
+  const at = (index: number): number => slopes[index] ?? NaN;
+  return slopes.length % 2 === 1 ? at(half) : (at(half - 1) + at(half)) / 2;
+}
+
+describe('the robust trend', () => {
+  const someReadings = fc.array(
+    fc.record({ day: fc.integer({ min: 0, max: 400 }), value: fc.double({ min: -100, max: 100, noNaN: true }) }),
+    { minLength: 6, maxLength: 40 },
+  );
+
+  it('is the middle of all slopes, as by brute force', () => {
+    fc.assert(
+      fc.property(someReadings, (given) => {
+        const readings = [...given].sort((a, b) => a.day - b.day);
+        const trend = trendOf(readings, 1.96);
+        if (trend === null) return;
+        expect(trend.perDay).toBeCloseTo(slopeByBruteForce(readings), 10);
+        expect(trend.from).toBeLessThanOrEqual(trend.perDay);
+        expect(trend.to).toBeGreaterThanOrEqual(trend.perDay);
+      }),
+    );
+  });
+
+  it('follows a line exactly, whatever one wild value says, and turns with it', () => {
+    const line = daily(Array.from({ length: 20 }, (_, day) => 3 + 0.5 * day));
+    const wild = line.map((each, index) => (index === 7 ? { ...each, value: 1_000 } : each));
+    for (const readings of [line, wild]) {
+      const trend = trendOf(readings, 1.96);
+      expect(trend?.perDay).toBeCloseTo(0.5, 10);
+      expect(trend?.atStart).toBeCloseTo(3, 10);
+      expect(trend?.isChanging).toBe(true);
+    }
+    const turned = trendOf(
+      line.map(({ day, value }) => ({ day, value: -value })),
+      1.96,
+    );
+    expect(turned?.perDay).toBeCloseTo(-0.5, 10);
+  });
+
+  it('of many readings is that of the medians of neighbours', () => {
+    const random = chanceOf(1);
+    const many = Array.from({ length: 5_000 }, (_, index) => ({
+      day: index / 10,
+      value: 0.02 * (index / 10) + random.normal(),
+    }));
+    const trend = trendOf(many, 1.96);
+    expect(Math.abs((trend?.perDay ?? 0) - 0.02)).toBeLessThan(0.002);
+  });
+});
+
+describe('whether it is changing', () => {
+  const RUNS = 1_000;
+  const share = (length: number, driftPerReading: number): number => {
+    const random = chanceOf(length + 1000 * driftPerReading);
+    let said = 0;
+    for (let run = 0; run < RUNS; run += 1) {
+      const values = Array.from({ length }, (_, index) => driftPerReading * index + random.normal());
+      const { trend, broken } = changeOf(daily(values), noLimits);
+      if (trend !== null || broken !== null) said += 1;
+    }
+    return said / RUNS;
+  };
+
+  it.each([10, 25, 40, 60, 120])('is said of pure chance in at most 5 of 100, with %d readings', (length) => {
+    // Three standard errors of so many runs above 5 in 100.
+    expect(share(length, 0)).toBeLessThan(0.05 + 3 * Math.sqrt((0.05 * 0.95) / RUNS));
+  });
+
+  it('is found where it drifts by half a sigma in ten readings: seldom in 25 readings, nearly always in 60', () => {
+    const power = [25, 40, 60].map((length) => share(length, 0.05));
+    expect(power[0]).toBeGreaterThan(0.2);
+    expect(power[1]).toBeGreaterThan(0.75);
+    expect(power[2]).toBeGreaterThan(0.99);
+  });
+
+  it('tells when alert and alarm are reached, with an interval, and is silent about what is far off', () => {
+    const random = chanceOf(3);
+    const values = Array.from({ length: 40 }, (_, day) => 50 + 0.5 * day + random.normal());
+    const limits = { ...noLimits, alertHigh: 75, alarmHigh: 85 };
+    const { reaching } = changeOf(daily(values), limits);
+    expect(reaching.map(({ limit }) => limit)).toEqual(['alert', 'alarm']);
+    const [alert] = reaching;
+    // At 0.5 a day it stands at 69.5 and has 5.5 to go.
+    expect(alert?.days).toBeGreaterThan(8);
+    expect(alert?.days).toBeLessThan(14);
+    expect(alert?.soonest).toBeLessThan(alert?.days ?? 0);
+    expect(alert?.latest).toBeGreaterThan(alert?.days ?? 0);
+    expect(changeOf(daily(values), { ...noLimits, alertHigh: 500 }).reaching).toEqual([]);
+    expect(changeOf(daily(values), { ...noLimits, alertLow: 10 }).reaching).toEqual([]);
+    expect(changeOf([], limits)).toEqual({ trend: null, broken: null, reaching: [] });
+  });
+});
+
+describe('a value far off the usual', () => {
+  it('is one with a digit too many, and none that was ever like it', () => {
+    const earlier = [61.5, 62, 60.8, 61.9, 62.4];
+    expect([isUnusual(619, earlier, 0.1), isUnusual(6.2, earlier, 0.1)]).toEqual([true, true]);
+    expect([isUnusual(63, earlier, 0.1), isUnusual(66, earlier, 0.1)]).toEqual([false, false]);
+  });
+
+  it('is not known before there are four', () => {
+    expect(isUnusual(1e6, [1, 2, 3], 1)).toBe(false);
+  });
+
+  it('leaves room for the steps in which a point is read, where all were alike', () => {
+    expect([isUnusual(5, [4, 4, 4, 4, 4], 1), isUnusual(40, [4, 4, 4, 4, 4], 1)]).toEqual([false, true]);
+  });
+
+  it('is asked of about one true value in fifty, of the five that a phone carries', () => {
+    const random = chanceOf(4);
+    let asked = 0;
+    const runs = 20_000;
+    for (let run = 0; run < runs; run += 1) {
+      const earlier = Array.from({ length: 5 }, () => random.normal());
+      if (isUnusual(random.normal(), earlier, 1e-9)) asked += 1;
+    }
+    expect(asked / runs).toBeLessThan(0.025);
+  });
+});
+
+describe('the median', () => {
+  it('and the median deviation are those of the textbook example 1, 1, 2, 2, 4, 6, 9: 2 and 1', () => {
+    expect([median([1, 1, 2, 2, 4, 6, 9]), medianDeviation([1, 1, 2, 2, 4, 6, 9])]).toEqual([2, 1]);
+    expect(median([4, 1, 3, 2])).toBe(2.5);
+    expect(median([])).toBeNaN();
+  });
+});
