@@ -14,7 +14,8 @@ const words: Readonly<Record<string, string>> = {
   '-': 'minus',
 };
 
-/** What was typed, digit by digit: “six one point nine”. */
+/** What was typed, digit by digit: “Six one point nine”. */
 export function digitsInWords(text: string): string {
-  return [...text].map((character) => words[character] ?? character).join(' ');
+  const said = [...text].map((character) => words[character] ?? character).join(' ');
+  return `${said.slice(0, 1).toUpperCase()}${said.slice(1)}`;
 }

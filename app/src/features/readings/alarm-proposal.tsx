@@ -57,7 +57,7 @@ function Proposed({ work, point, value, onClose }: Props): ReactElement {
   const raised = alarmWork(work, point, value, asset?.criticality ?? 2);
   const raise = async (): Promise<void> => {
     if (!(await performOrSay('work.raise', raised))) return;
-    say('Raised. It stands on the list of open work.');
+    say('Raised. A lead gives it out.');
     onClose();
   };
   const said = `${point.name} ${value} ${point.unit} is beyond its alarm of ${limitBeyond(value, point.limits) ?? ''} ${point.unit}.`;

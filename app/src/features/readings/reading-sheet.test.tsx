@@ -75,7 +75,7 @@ describe('the Reading sheet', () => {
     await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ latest }))]);
     await keys('6');
     await press('Keep 6 °C');
-    expect(words()).toContain('six °C: that is far off the last values. Keep it if it is right.');
+    expect(words()).toContain('Six °C: that is far off the last values. Keep it if it is right.');
     expect(await readings()).toEqual([]);
     await press('Keep 6 °C');
     expect(await readings()).toEqual([[aPoint().id, 6]]);
