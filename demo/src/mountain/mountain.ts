@@ -114,6 +114,7 @@ export function pointsOf(
     scale: { from: plan.scale[0], to: plan.scale[1] },
     decimals: plan.decimals,
     latest: latestOf(plan.key),
+    ...(plan.derived === undefined ? {} : { derived: plan.derived }),
   }));
 }
 

@@ -1,4 +1,5 @@
-import type { Limits } from '@oilcan/core/plant';
+import type { Limits, MeasuringPoint } from '@oilcan/core/plant';
+import '@oilcan/core/readings';
 
 /** A measuring point and how its value behaves over the years. */
 export interface PointPlan {
@@ -8,6 +9,8 @@ export interface PointPlan {
   readonly unit: string;
   readonly isMeter?: boolean;
   readonly decimals: number;
+  /** How its value is worked out of several that are read off. */
+  readonly derived?: NonNullable<MeasuringPoint['derived']>;
   readonly limits: Partial<Limits>;
   readonly scale: readonly [from: number, to: number];
   /** Value three years ago, change a year, spread of single readings. */
@@ -55,7 +58,27 @@ export const pointPlans: readonly PointPlan[] = [
     [1.9, 0.55, 0.2],
   ),
   point('lark-gearbox-level', 'lark-gearbox', 'Oil level', 'mm', 0, low(90, 70), [50, 150], [128, -3, 4]),
-  point('lark-motor-vib', 'lark-motor', 'Vibration, drive end', 'mm/s', 1, high(4.5, 7.1), [0, 9], [1.6, 0.1, 0.25]),
+  {
+    ...point(
+      'lark-motor-vib',
+      'lark-motor',
+      'Vibration, drive end',
+      'mm/s',
+      1,
+      high(4.5, 7.1),
+      [0, 9],
+      [1.6, 0.1, 0.25],
+    ),
+    derived: { kind: 'vibrationZone', group: 1, mounting: 'rigid' },
+  },
+  {
+    ...point('lark-motor-unbalance', 'lark-motor', 'Voltage unbalance', '%', 2, high(1, 3), [0, 5], [0.6, 0, 0.1]),
+    derived: { kind: 'unbalance', unit: 'V' },
+  },
+  {
+    ...point('lark-gearbox-oil', 'lark-gearbox', 'Oil cleanliness', 'code', 0, high(20, 22), [10, 26], [17, 0.3, 0.5]),
+    derived: { kind: 'oilCleanliness' },
+  },
   point(
     'lark-motor-insulation',
     'lark-motor',

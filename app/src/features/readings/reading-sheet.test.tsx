@@ -112,6 +112,25 @@ describe('the Reading sheet', () => {
     ]);
   });
 
+  it('works a figure out of what is read off, shows its source, and keeps both', async () => {
+    const limits = { alarmLow: null, alertLow: null, alertHigh: 1, alarmHigh: 3 };
+    const derived = { kind: 'unbalance', unit: 'V' } as const;
+    await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ limits, derived, unit: '%' }))]);
+    await type('Phase 1, V', '460');
+    await type('Phase 2, V', '4x7');
+    expect(canPress('Keep')).toBe(false);
+    await type('Phase 2, V', '467');
+    await type('Phase 3, V', '450');
+    expect(words()).toContain('1.96 %');
+    expect(words()).toContain('NEMA MG 1');
+    expect(words()).toContain('Beyond alert');
+    await press('Keep');
+    const entries = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading');
+    expect(entries.map(({ content }) => [content.level, content.figure?.raw.map(({ value }) => value)])).toEqual([
+      ['alert', [460, 467, 450]],
+    ]);
+  });
+
   it('says what to do where nothing is measured', async () => {
     await open([...smallWorks({ state: 'underway' }), { table: 'points', id: aPoint().id, row: null }]);
     expect(words()).toContain('Write the value down as a note');

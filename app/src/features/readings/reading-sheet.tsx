@@ -7,11 +7,13 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { readNumber } from '../../words/read-number';
 import { noteReading } from './alarm-proposal';
 import { useAskedAbout } from './asked-about';
+import { DerivedReading } from './derived-reading';
+import { PointChoices } from './point-choices';
 import { TypedReading } from './typed-reading';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
@@ -30,6 +32,19 @@ export function ReadingSheet({
       <BottomSheet title="Reading" onClose={onClose}>
         <Words>This machine has no measuring point yet. Write the value down as a note; it is not lost.</Words>
       </BottomSheet>
+    );
+  }
+  if (point.derived !== undefined) {
+    return (
+      <DerivedReading
+        key={point.id}
+        work={work}
+        point={point}
+        derivation={point.derived}
+        points={points}
+        onChoose={setChosen}
+        onClose={onClose}
+      />
     );
   }
   return (
@@ -96,13 +111,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
         />
       }
     >
-      {points.length < 2 ? null : (
-        <Choices label="Measuring point">
-          {points.map((each) => (
-            <Choice key={each.id} word={each.name} isChosen={each.id === point.id} onPress={() => onChoose(each.id)} />
-          ))}
-        </Choices>
-      )}
+      <PointChoices point={point} points={points} onChoose={onChoose} />
       <TypedReading text={text} unit={point.unit} level={level} point={point}>
         <FormRefusal sentence={error} />
         {question === null ? null : <Words live>{question}</Words>}

@@ -1,3 +1,4 @@
+import type { ReadingContent } from '@oilcan/core/readings';
 import { piece } from '../../ui/piece';
 import { levelWords } from '../../words/work-words';
 import type { DockItem } from '../views/dock-item';
@@ -12,7 +13,7 @@ const entries: EntryViewsNamed<'reading'> = {
     say: ({ content }, names) => {
       const point = names.point(content.pointId);
       return {
-        headline: `${point?.name ?? 'Reading'} ${content.value} ${point?.unit ?? ''}`,
+        headline: `${point?.name ?? 'Reading'} ${figureWords(content)} ${point?.unit ?? ''}`,
         detail: levelWords[content.level],
       };
     },
@@ -27,7 +28,14 @@ const entries: EntryViewsNamed<'reading'> = {
   },
 };
 
-const operations: OperationViewsNamed<'reading.add'> = {
+/** A value as it is said: what its standard calls it, else rounded where it was worked out. */
+function figureWords({ value, figure }: ReadingContent): string {
+  if (figure === undefined) return String(value);
+  return figure.said ?? String(Number(value.toFixed(2)));
+}
+
+const operations: OperationViewsNamed<'reading.add' | 'reading.derive'> = {
+  'reading.derive': { say: ({ pointId }, { point }) => point(pointId)?.name ?? 'Reading', fields: {} },
   'reading.add': {
     say: ({ pointId, value }, { point }) =>
       `${point(pointId)?.name ?? 'Reading'} ${value} ${point(pointId)?.unit ?? ''}`.trim(),

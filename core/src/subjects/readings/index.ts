@@ -7,3 +7,5 @@ export * from './readings-operations';
 export * from './unusual';
 export * from './changing';
 export { inDays, type Trend } from './trend';
+export { derivedKindNamed, figureOf, levelOfFigure } from './derived/derived-kinds';
+export type { DerivedName, RawValue } from './derived/derived-kind';

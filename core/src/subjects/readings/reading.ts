@@ -3,6 +3,8 @@ import type { Instant } from '../../kernel/time/instant';
 import { accepted, refuse, type OperationContext, type Outcome } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
+import type { RawValue } from './derived/derived-kind';
+import './derived/derived-point';
 import { levelOf, type ReadingLevel } from './limits';
 
 /** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
@@ -14,6 +16,8 @@ export interface ReadingContent {
   readonly pointId: PointId;
   readonly value: number;
   readonly level: ReadingLevel;
+  /** What it was worked out of, and what its standard calls it; absent where it was read off itself. */
+  readonly figure?: { readonly raw: readonly RawValue[]; readonly said: string | null };
 }
 
 /** A value with what it means there. */

@@ -1,10 +1,24 @@
+import * as yup from 'yup';
 import type { AssetId, PointId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, idField, numberField } from '../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { argsSchema, idField, keyField, numberField } from '../../kernel/schema/fields';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  rowNamed,
+  type OperationContext,
+  type Outcome,
+  type Refusal,
+} from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
+import type { MeasuringPoint } from '../plant/plant';
 import { newEntry } from '../work/guards';
-import { checkReading, readingContent, withReading } from './reading';
+import type { WorkOrder } from '../work/work-order';
+import { figureOf, levelOfFigure } from './derived/derived-kinds';
+import { checkReading, readingContent, withReading, type ReadingContent } from './reading';
+
+const MOST_RAW_VALUES = 10;
 
 /** A value read at a measuring point of the work order's asset or of anything it is made of. */
 const addReading = defineOperation({
@@ -17,23 +31,91 @@ const addReading = defineOperation({
   mend: { fields: { value: 'number' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
-    const begun = await beginWork(records, args.workOrderId, context);
-    if (!begun.ok) return begun;
-    const point = await records.get('points', args.pointId);
-    if (point === undefined || !context.person.siteIds.includes(point.siteId)) {
-      return refuse('not_found', { what: 'measuring point' }, 'pointId');
-    }
-    if (!(await isPartOf(records, point.assetId, begun.value.assetId))) {
-      return refuse('point_of_other_machine', { point: point.name }, 'pointId');
-    }
-    const checked = checkReading(point, args.value, context);
-    if (!checked.ok) return checked;
-    const entry = newEntry(begun.value, readingContent(point, args.value), context);
-    await records.put('points', withReading(point, args.value, context));
-    await records.put('entries', { ...entry, assetId: point.assetId });
-    return accepted;
+    const found = await findPoint(records, args, context);
+    if (!found.ok) return found;
+    return keepReading(records, found, readingContent(found.point, args.value), context);
   },
 });
+
+/** A value of a measuring point that is worked out of several, which are kept with it. */
+const deriveReading = defineOperation({
+  label: 'this reading',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    pointId: idField<PointId>(),
+    raw: yup
+      .array()
+      .strict()
+      .of(argsSchema({ key: keyField(), value: numberField() }))
+      .required('Give what was read off.')
+      .max(MOST_RAW_VALUES),
+  }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
+  mend: { fields: {}, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findPoint(records, args, context);
+    if (!found.ok) return found;
+    const { point } = found;
+    if (point.derived === undefined) return refuse('point_not_derived', { point: point.name }, 'pointId');
+    const figure = figureOf(point.derived, args.raw);
+    if (figure === null) return refuse('figure_not_workable', {}, 'raw');
+    const { value, said } = figure;
+    const level = levelOfFigure(figure, point.limits);
+    const content = { ...readingContent(point, value), level, figure: { raw: args.raw, said } };
+    return keepReading(records, found, content, context);
+  },
+});
+
+interface FoundPoint {
+  readonly ok: true;
+  readonly work: WorkOrder;
+  readonly point: MeasuringPoint;
+}
+
+/** The measuring point, if it is on the machine of the work order, which begins by it. */
+async function findPoint(
+  records: Records,
+  { workOrderId, pointId }: { readonly workOrderId: WorkOrderId; readonly pointId: PointId },
+  context: OperationContext,
+): Promise<FoundPoint | Refusal> {
+  const begun = await beginWork(records, workOrderId, context);
+  if (!begun.ok) return begun;
+  const point = await records.get('points', pointId);
+  if (point === undefined || !context.person.siteIds.includes(point.siteId)) {
+    return refuse('not_found', { what: 'measuring point' }, 'pointId');
+  }
+  if (!(await isOnMachines(records, point, begun.value))) {
+    return refuse('point_of_other_machine', { point: point.name }, 'pointId');
+  }
+  return { ok: true, work: begun.value, point };
+}
+
+async function keepReading(
+  records: Records,
+  { work, point }: FoundPoint,
+  content: ReadingContent,
+  context: OperationContext,
+): Promise<Outcome> {
+  const checked = checkReading(point, content.value, context);
+  if (!checked.ok) return checked;
+  const entry = newEntry(work, content, context);
+  await records.put('points', withReading(point, content.value, context));
+  await records.put('entries', { ...entry, assetId: point.assetId });
+  return accepted;
+}
+
+/** Whether a point is on the machine of a work order, on what that is made of, or at a stop of its round. */
+async function isOnMachines(records: Records, point: MeasuringPoint, work: WorkOrder): Promise<boolean> {
+  if (await isPartOf(records, point.assetId, work.assetId)) return true;
+  for (const { assetId } of await records.list('stops', 'workOrder', work.id)) {
+    if (await isPartOf(records, point.assetId, assetId)) return true;
+  }
+  return false;
+}
 
 /** Whether one asset is the other or belongs to it, however deep. */
 async function isPartOf(records: Records, assetId: AssetId, wholeId: AssetId): Promise<boolean> {
@@ -46,4 +128,4 @@ async function isPartOf(records: Records, assetId: AssetId, wholeId: AssetId): P
   return false;
 }
 
-export const readingsOperations = { 'reading.add': addReading };
+export const readingsOperations = { 'reading.add': addReading, 'reading.derive': deriveReading };

@@ -1,0 +1,26 @@
+import type { DerivedKind } from '../derived-kind';
+
+declare module '../derived-kind' {
+  interface DerivedSettings {
+    polarizationIndex: object;
+  }
+}
+
+/** What a winding of thermal class B and above must have at least (IEEE 43, clause 12; from memory). */
+const LEAST = 2;
+
+/** The insulation resistance after ten minutes by that after one. */
+export const polarizationIndex: DerivedKind<'polarizationIndex'> = {
+  raw: [
+    { key: 'oneMinute', unit: 'MΩ' },
+    { key: 'tenMinutes', unit: 'MΩ' },
+  ],
+  unit: '',
+  decimals: 1,
+  source: 'IEEE 43: at least 2.0 for thermal classes B and above',
+  work: ([oneMinute = 0, tenMinutes = 0]) => {
+    if (oneMinute <= 0 || tenMinutes < 0) return null;
+    const value = tenMinutes / oneMinute;
+    return { value, said: null, level: value < LEAST ? 'alert' : 'normal' };
+  },
+};
