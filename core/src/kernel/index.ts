@@ -7,6 +7,7 @@ export * from './ids';
 export * from './money/currencies';
 export * from './money/money';
 export * from './money/parse-money';
+export * from './quantity/measures';
 export * from './quantity/quantity';
 export * from './quantity/units';
 export * from './schema/fields';

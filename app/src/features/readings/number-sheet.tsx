@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
-import type { PointId } from '@oilcan/core/kernel';
+import { convertReading, type PointId } from '@oilcan/core/kernel';
 import type { Limits } from '@oilcan/core/plant';
-import { levelOf } from '@oilcan/core/readings';
+import { levelOf, type TypedValue } from '@oilcan/core/readings';
 import { useRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';
@@ -18,14 +18,17 @@ interface Props {
   /** Where the number is a reading: its scale and last values are then in sight. */
   readonly pointId: PointId | null;
   readonly onClose: () => void;
-  readonly onKeep: (value: number) => void;
+  /** In the unit of the step, with what was typed where that was in another. */
+  readonly onKeep: (value: number, typed?: TypedValue) => void;
 }
 
 /** A number for a step, on large keys. */
 export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: Props): ReactElement {
   const point = useRow('points', pointId);
   const [text, setText] = useState('');
-  const value = readNumber(text);
+  const [typedIn, setTypedIn] = useState(unit);
+  const typed = readNumber(text);
+  const value = typed === null ? null : convertReading(typed, typedIn, unit, (point?.decimals ?? 0) + 2);
   const { question, mayKeep } = useAskedAbout(point, text, value);
   const level = value === null ? 'normal' : levelOf(value, limits);
   return (
@@ -35,15 +38,25 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
       foot={
         <Button
           main
-          word={value === null ? 'Type a number' : `Keep ${text} ${unit}`}
+          word={value === null ? 'Type a number' : `Keep ${text} ${typedIn}`}
           disabled={value === null}
           onPress={() => {
-            if (value !== null && mayKeep()) onKeep(value);
+            if (value === null || typed === null || !mayKeep()) return;
+            if (typedIn === unit) onKeep(value);
+            else onKeep(value, { value: typed, unit: typedIn });
           }}
         />
       }
     >
-      <TypedReading text={text} unit={unit} level={level} point={point}>
+      <TypedReading
+        text={text}
+        value={value}
+        unit={unit}
+        typedIn={typedIn}
+        onTypedIn={setTypedIn}
+        level={level}
+        point={point}
+      >
         {question === null ? null : <Words live>{question}</Words>}
       </TypedReading>
       <Keypad text={text} onChange={setText} hasSign={(limits.alarmLow ?? 0) < 0} />

@@ -25,7 +25,7 @@ const open = async (rows = smallWorks({ state: 'underway' })): Promise<void> => 
 afterEach(() => works.close());
 
 const keys = async (text: string): Promise<void> => {
-  for (const key of text) await press(key);
+  for (const key of text) await press(key === '.' ? 'Decimal point' : key);
 };
 const readings = async () =>
   standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading').map(({ content }) => [
@@ -129,6 +129,17 @@ describe('the Reading sheet', () => {
     expect(entries.map(({ content }) => [content.level, content.figure?.raw.map(({ value }) => value)])).toEqual([
       ['alert', [460, 467, 450]],
     ]);
+  });
+
+  it('takes a value in the unit of the gauge at hand, and keeps both', async () => {
+    await open();
+    await press('°C, another unit');
+    await press('°F', 'radio');
+    await keys('147.2');
+    expect(words()).toContain('is 64 °C');
+    await press('Keep 147.2 °F');
+    const entries = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading');
+    expect(entries.map(({ content }) => [content.value, content.typed])).toEqual([[64, { value: 147.2, unit: '°F' }]]);
   });
 
   it('says what to do where nothing is measured', async () => {

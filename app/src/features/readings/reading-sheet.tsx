@@ -1,4 +1,5 @@
 import { useState, type ReactElement } from 'react';
+import { convertReading } from '@oilcan/core/kernel';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { levelOf } from '@oilcan/core/readings';
 import type { WorkOrder } from '@oilcan/core/work';
@@ -52,6 +53,11 @@ export function ReadingSheet({
   );
 }
 
+/** What was typed, in the unit of the point. */
+function inUnitOf({ unit, decimals }: MeasuringPoint, typed: number | null, typedIn: string): number | null {
+  return typed === null ? null : convertReading(typed, typedIn, unit, decimals + 2);
+}
+
 /** The points of the asset itself, else of what it is made of, else of what it is part of. */
 function usePointsNear(work: WorkOrder): readonly MeasuringPoint[] {
   const asset = useRow('assets', work.assetId);
@@ -75,24 +81,26 @@ interface Props {
 
 function PointReading({ work, point, points, onChoose, onClose }: Props): ReactElement {
   const asset = useRow('assets', point.assetId);
+  const [typedIn, setTypedIn] = useState(point.unit);
   const { form, submit, refusal } = useOperationForm({
     operation: 'reading.add',
     defaultValues: { value: '' },
     read: ({ value: typed }) => {
       const read = readNumber(typed);
       if (read === null) return { unreadable: 'value', hint: 'Write a number, such as 61.5.' };
-      return { args: { workOrderId: work.id, pointId: point.id, value: read } };
+      const unit = typedIn === point.unit ? {} : { unit: typedIn };
+      return { args: { workOrderId: work.id, pointId: point.id, value: read, ...unit } };
     },
-    said: (_, typed) => `${point.name} ${typed.value} ${point.unit} kept.`,
+    said: (_, typed) => `${point.name} ${typed.value} ${typedIn} kept.`,
     onDone: () => {
       onClose();
-      const kept = readNumber(form.getValues('value'));
+      const kept = inUnitOf(point, readNumber(form.getValues('value')), typedIn);
       if (kept !== null) noteReading(work.id, point.id, kept);
     },
   });
   const text = form.watch('value');
   const error = form.formState.errors.value?.message ?? refusal;
-  const value = readNumber(text);
+  const value = inUnitOf(point, readNumber(text), typedIn);
   const { question, mayKeep } = useAskedAbout(point, text, value);
   const level = value === null ? 'normal' : levelOf(value, point.limits);
   return (
@@ -103,7 +111,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
       foot={
         <Button
           main
-          word={value === null ? 'Type the value' : `Keep ${text} ${point.unit}`}
+          word={value === null ? 'Type the value' : `Keep ${text} ${typedIn}`}
           disabled={value === null}
           onPress={() => {
             if (mayKeep()) submit();
@@ -112,7 +120,15 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
       }
     >
       <PointChoices point={point} points={points} onChoose={onChoose} />
-      <TypedReading text={text} unit={point.unit} level={level} point={point}>
+      <TypedReading
+        text={text}
+        value={value}
+        unit={point.unit}
+        typedIn={typedIn}
+        onTypedIn={setTypedIn}
+        level={level}
+        point={point}
+      >
         <FormRefusal sentence={error} />
         {question === null ? null : <Words live>{question}</Words>}
       </TypedReading>

@@ -14,7 +14,7 @@ const entries: EntryViewsNamed<'reading'> = {
       const point = names.point(content.pointId);
       return {
         headline: `${point?.name ?? 'Reading'} ${figureWords(content)} ${point?.unit ?? ''}`,
-        detail: levelWords[content.level],
+        detail: [levelWords[content.level], ...typedWords(content)].join(' · '),
       };
     },
     past: {
@@ -27,6 +27,9 @@ const entries: EntryViewsNamed<'reading'> = {
     },
   },
 };
+
+const typedWords = ({ typed }: ReadingContent): string[] =>
+  typed === undefined ? [] : [`typed ${typed.value} ${typed.unit}`];
 
 /** A value as it is said: what its standard calls it, else rounded where it was worked out. */
 function figureWords({ value, figure }: ReadingContent): string {

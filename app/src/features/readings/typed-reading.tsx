@@ -1,18 +1,27 @@
-import type { ReactElement, ReactNode } from 'react';
+import { mdiChevronDown } from '@mdi/js';
+import { useState, type ReactElement, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { unitsLike } from '@oilcan/core/kernel';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import type { ReadingLevel } from '@oilcan/core/readings';
 import { now, useSettings } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Choice, Choices, Press } from '../../ui/press';
 import { ReadingScale } from '../../ui/reading-scale';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { levelWords } from '../../words/work-words';
-import { readNumber } from '../../words/read-number';
 
 interface Props {
   readonly text: string;
+  /** What was typed, in `unit`; null for no number. */
+  readonly value: number | null;
+  /** In which it is kept. */
   readonly unit: string;
+  /** In which it is typed: that of the gauge at hand. */
+  readonly typedIn: string;
+  readonly onTypedIn: (unit: string) => void;
   readonly level: ReadingLevel;
   /** Undefined for a number that is no reading. */
   readonly point: MeasuringPoint | undefined;
@@ -20,20 +29,23 @@ interface Props {
 }
 
 /** The value being typed, large, beside its scale and with the last one under it. */
-export function TypedReading({ text, unit, level, point, children }: Props): ReactElement {
+export function TypedReading({ text, value, unit, typedIn, onTypedIn, level, point, children }: Props): ReactElement {
   const palette = usePalette();
   const settings = useSettings();
   const last = point?.latest.at(-1);
   return (
     <View style={sheet.body}>
-      {point === undefined ? null : <ReadingScale point={point} value={readNumber(text)} height={170} />}
+      {point === undefined ? null : <ReadingScale point={point} value={value} height={170} />}
       <View style={sheet.value}>
         <Words as="figure" live>
           {text === '' ? '–' : text}
         </Words>
-        <Words as="heading" soft>
-          {unit}
-        </Words>
+        <UnitPress unit={unit} typedIn={typedIn} onTypedIn={onTypedIn} />
+        {typedIn === unit || value === null ? null : (
+          <Words live>
+            is {value} {unit}
+          </Words>
+        )}
         {last === undefined || settings === undefined ? null : (
           <Words>
             Last {last.value.toFixed(point?.decimals ?? 0)} {unit},{' '}
@@ -51,7 +63,42 @@ export function TypedReading({ text, unit, level, point, children }: Props): Rea
   );
 }
 
+/** The unit; a press shows the others in which the same can be read. */
+function UnitPress({ unit, typedIn, onTypedIn }: Pick<Props, 'unit' | 'typedIn' | 'onTypedIn'>): ReactElement {
+  const [isChoosing, setIsChoosing] = useState(false);
+  const units = unitsLike(unit);
+  if (units.length < 2) {
+    return (
+      <Words as="heading" soft>
+        {unit}
+      </Words>
+    );
+  }
+  if (!isChoosing) {
+    return (
+      <Press label={`${typedIn}, another unit`} onPress={() => setIsChoosing(true)} style={sheet.unit}>
+        <Words as="heading" soft>
+          {typedIn}
+        </Words>
+        <Icon path={mdiChevronDown} size={20} />
+      </Press>
+    );
+  }
+  const choose = (chosen: string): void => {
+    onTypedIn(chosen);
+    setIsChoosing(false);
+  };
+  return (
+    <Choices label="Unit of the gauge">
+      {units.map((each) => (
+        <Choice key={each} word={each} isChosen={each === typedIn} onPress={() => choose(each)} />
+      ))}
+    </Choices>
+  );
+}
+
 const sheet = StyleSheet.create({
   body: { flexDirection: 'row', gap: 12, paddingVertical: 8 },
   value: { flex: 1, minWidth: 0 },
+  unit: { flexDirection: 'row', alignItems: 'center', gap: 4, alignSelf: 'flex-start' },
 });

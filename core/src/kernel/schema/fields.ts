@@ -83,6 +83,13 @@ export function optionalKeyField(): yup.Schema<string | null> {
     .meta({ jsonSchema: { maxLength: LONGEST_LINE, pattern: SHOWN_PATTERN } }) as yup.Schema<string | null>;
 }
 
+/** As `keyField`, or left out where there is none. */
+export function keyFieldIfAny(): yup.Schema<string | undefined> {
+  return shownText(LONGEST_LINE)
+    .optional()
+    .meta({ jsonSchema: { maxLength: LONGEST_LINE, pattern: SHOWN_PATTERN } }) as yup.Schema<string | undefined>;
+}
+
 /** As `idField`, or null for none. */
 export function optionalIdField<I extends Id<string>>(): yup.Schema<I | null> {
   return yup

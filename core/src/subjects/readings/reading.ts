@@ -10,19 +10,28 @@ import { levelOf, type ReadingLevel } from './limits';
 /** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
 export const LARGEST_READING = 1e12;
 
+/** A value in the unit of the gauge that was at hand. */
+export interface TypedValue {
+  readonly value: number;
+  readonly unit: string;
+}
+
 /** A value read at a measuring point. */
 export interface ReadingContent {
   readonly kind: 'reading';
   readonly pointId: PointId;
   readonly value: number;
   readonly level: ReadingLevel;
+  /** What was typed, where that was in another unit than the point's. */
+  readonly typed?: TypedValue;
   /** What it was worked out of, and what its standard calls it; absent where it was read off itself. */
   readonly figure?: { readonly raw: readonly RawValue[]; readonly said: string | null };
 }
 
 /** A value with what it means there. */
-export function readingContent(point: MeasuringPoint, value: number): ReadingContent {
-  return { kind: 'reading', pointId: point.id, value, level: levelOf(value, point.limits) };
+export function readingContent(point: MeasuringPoint, value: number, typed?: TypedValue): ReadingContent {
+  const level = levelOf(value, point.limits);
+  return { kind: 'reading', pointId: point.id, value, level, ...(typed === undefined ? {} : { typed }) };
 }
 
 /** Whether a value can have been read at a point then. */

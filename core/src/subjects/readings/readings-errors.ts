@@ -7,6 +7,10 @@ export const readingsErrors = {
     409,
     (v) => `This meter only counts up, and was read at ${v['later']} ${v['unit']} later than this.`,
   ),
+  unit_of_another_quantity: defineError(
+    400,
+    (v) => `This is read in ${v['unit']}, or in a unit that can be brought to it.`,
+  ),
   figure_not_workable: defineError(400, 'These values do not go together. Look at each of them again.'),
   point_not_derived: defineError(400, (v) => `“${v['point']}” is read off, not worked out.`),
   point_of_other_machine: defineError(409, (v) => `“${v['point']}” is not on the machine of this work order.`),

@@ -37,6 +37,21 @@ describe('a reading that is worked out', () => {
   });
 });
 
+describe('a reading in another unit', () => {
+  it('is kept in that of the point, with what was typed; one of another quantity is refused', async () => {
+    const works = new Works();
+    const read = (value: number, unit: string) => works.do('reading.add', { ...onWork, pointId, value, unit });
+    expect(codeOf(await read(147.2, '°F'))).toBe('accepted');
+    expect(codeOf(await read(64, '°C'))).toBe('accepted');
+    expect(codeOf(await read(64, 'bar'))).toBe('unit_of_another_quantity');
+    expect(codeOf(await read(64, ''))).toBe('unit_of_another_quantity');
+    expect(standingOf(works.entries, 'reading').map(({ content }) => [content.value, content.typed])).toEqual([
+      [64, { value: 147.2, unit: '°F' }],
+      [64, undefined],
+    ]);
+  });
+});
+
 describe('a reading on a round', () => {
   it('is taken at the machines of its stops, and at no other', async () => {
     const works = new Works();

@@ -1,6 +1,7 @@
 import * as yup from 'yup';
 import type { AssetId, PointId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, idField, keyField, numberField } from '../../kernel/schema/fields';
+import { convertReading } from '../../kernel/quantity/measures';
+import { argsSchema, idField, keyField, keyFieldIfAny, numberField } from '../../kernel/schema/fields';
 import {
   accepted,
   defineOperation,
@@ -19,12 +20,20 @@ import { figureOf, levelOfFigure } from './derived/derived-kinds';
 import { checkReading, readingContent, withReading, type ReadingContent } from './reading';
 
 const MOST_RAW_VALUES = 10;
+/** A value that was brought to the unit of its point has so many places more than that is read in. */
+const DIGITS_MORE = 2;
 
 /** A value read at a measuring point of the work order's asset or of anything it is made of. */
 const addReading = defineOperation({
   label: 'this reading',
   roles: ['technician', 'lead'],
-  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), pointId: idField<PointId>(), value: numberField() }),
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    pointId: idField<PointId>(),
+    value: numberField(),
+    /** The unit of the value, where it is another than the point's. */
+    unit: keyFieldIfAny(),
+  }),
   file: null,
   numbered: null,
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
@@ -33,7 +42,12 @@ const addReading = defineOperation({
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;
-    return keepReading(records, found, readingContent(found.point, args.value), context);
+    const { point } = found;
+    const unit = args.unit ?? point.unit;
+    const value = convertReading(args.value, unit, point.unit, point.decimals + DIGITS_MORE);
+    if (value === null) return refuse('unit_of_another_quantity', { unit: point.unit }, 'unit');
+    const typed = unit === point.unit ? undefined : { value: args.value, unit };
+    return keepReading(records, found, readingContent(point, value, typed), context);
   },
 });
 

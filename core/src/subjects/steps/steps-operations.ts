@@ -147,7 +147,7 @@ async function readForStep(
   }
   const checked = checkReading(cleared, answer.value, context);
   if (!checked.ok) return refuse(checked.code, checked.values, 'answer.value');
-  const content = readingContent(point, answer.value);
+  const content = readingContent(point, answer.value, answer.type === 'number' ? answer.typed : undefined);
   await records.put('points', withReading(cleared, answer.value, context));
   await records.put('entries', { ...entry, assetId: point.assetId, amends, content });
   return accepted;

@@ -31,8 +31,8 @@ export function NumberAnswering({
           limits={limits}
           pointId={pointId}
           onClose={() => setIsOpen(false)}
-          onKeep={(value) => {
-            onAnswer({ type: 'number', value });
+          onKeep={(value, typed) => {
+            onAnswer({ type: 'number', value, ...(typed === undefined ? {} : { typed }) });
             noteReading(step.workOrderId, pointId, value);
             setIsOpen(false);
           }}

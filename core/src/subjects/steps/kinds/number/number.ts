@@ -3,7 +3,7 @@ import type { PointId } from '../../../../kernel/ids';
 import { argsSchema, numberField, optionalIdField, textField, wholeField } from '../../../../kernel/schema/fields';
 import { accepted, refuse, type Outcome } from '../../../../operations/operation';
 import type { Limits } from '../../../plant/plant';
-import { LARGEST_READING } from '../../../readings/reading';
+import { LARGEST_READING, type TypedValue } from '../../../readings/reading';
 import { plainKind, type StepKind } from '../step-kind';
 
 const LONGEST_UNIT = 20;
@@ -20,9 +20,17 @@ declare module '../step-kind' {
     };
   }
   interface StepAnswers {
-    number: { readonly value: number };
+    /** `typed`: what was typed, where that was in another unit. */
+    number: { readonly value: number; readonly typed?: TypedValue };
   }
 }
+
+const typedField = yup
+  .object({ value: numberField(), unit: textField(LONGEST_UNIT) })
+  .noUnknown()
+  .strict()
+  .optional()
+  .default(undefined);
 
 const limit = () => yup.number().strict().defined().nullable();
 
@@ -35,7 +43,7 @@ export const number: StepKind<'number'> = {
     limits: argsSchema({ alarmLow: limit(), alertLow: limit(), alertHigh: limit(), alarmHigh: limit() }),
     pointId: optionalIdField<PointId>(),
   },
-  answer: { value: numberField() },
+  answer: { value: numberField(), typed: typedField },
   check: (_question, { value }) => checkSize(value),
   number: ({ value }) => value,
   point: ({ pointId }) => pointId,
