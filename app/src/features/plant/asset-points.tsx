@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
-import { levelOf, type ReadingLevel } from '@oilcan/core/readings';
+import { levelOf, type ReadingLevel, usageOf } from '@oilcan/core/readings';
 import { now, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
@@ -35,6 +35,9 @@ export function Points({ asset }: { readonly asset: Asset }): ReactElement | nul
   );
 }
 
+/** To two digits that count: `0.06`, `6.4`, `120`. */
+const usageWords = (perDay: number): string => String(Number(perDay.toPrecision(2)));
+
 export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactElement {
   const palette = usePalette();
   const router = useRouter();
@@ -46,11 +49,14 @@ export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactE
     newest === undefined || settings === undefined
       ? 'never read'
       : sayMoment(newest.at, now(), settings.zone, settings.language);
+  const usage = point.isMeter ? usageOf(point.latest, point.rollsOverAt) : null;
   const change = newest === undefined || first === undefined ? 0 : newest.value - first.value;
   const course =
-    point.latest.length < 2 || change === 0
-      ? ''
-      : ` · ${change > 0 ? 'up' : 'down'} ${Math.abs(change).toFixed(point.decimals)} over ${counted(point.latest.length, 'reading', 'readings')}`;
+    usage !== null
+      ? ` · about ${usageWords(usage.perDay)} ${point.unit} a day`
+      : point.latest.length < 2 || change === 0
+        ? ''
+        : ` · ${change > 0 ? 'up' : 'down'} ${Math.abs(change).toFixed(point.decimals)} over ${counted(point.latest.length, 'reading', 'readings')}`;
   return (
     <Press
       role="link"

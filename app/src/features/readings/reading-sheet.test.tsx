@@ -142,6 +142,24 @@ describe('the Reading sheet', () => {
     expect(entries.map(({ content }) => [content.value, content.typed])).toEqual([[64, { value: 147.2, unit: '°F' }]]);
   });
 
+  it('takes what the old and the new meter showed, where one was replaced', async () => {
+    const latest = [{ at: minutesLater(-60), value: 4_100 }];
+    await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ isMeter: true, unit: 'h', latest }))]);
+    await keys('3');
+    await press('Keep 3 h');
+    expect(words()).toContain('This meter only counts up; it stood at 4100 h.');
+    await press('The meter was replaced');
+    await type('The old one showed, h', '4,120');
+    await press('Keep both');
+    expect(words()).toContain('it stood at 4100 h');
+    await type('The old one showed, h', '4120');
+    await press('Keep both');
+    expect((await works.sent()).peek('points', aPoint().id)?.latest.at(-1)).toMatchObject({
+      value: 4_120,
+      replacedAt: 0,
+    });
+  });
+
   it('says what to do where nothing is measured', async () => {
     await open([...smallWorks({ state: 'underway' }), { table: 'points', id: aPoint().id, row: null }]);
     expect(words()).toContain('Write the value down as a note');

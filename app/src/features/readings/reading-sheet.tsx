@@ -15,6 +15,7 @@ import { noteReading } from './alarm-proposal';
 import { useAskedAbout } from './asked-about';
 import { DerivedReading } from './derived-reading';
 import { PointChoices } from './point-choices';
+import { ReplacedMeter } from './replaced-meter';
 import { TypedReading } from './typed-reading';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
@@ -82,6 +83,7 @@ interface Props {
 function PointReading({ work, point, points, onChoose, onClose }: Props): ReactElement {
   const asset = useRow('assets', point.assetId);
   const [typedIn, setTypedIn] = useState(point.unit);
+  const [isReplaced, setIsReplaced] = useState(false);
   const { form, submit, refusal } = useOperationForm({
     operation: 'reading.add',
     defaultValues: { value: '' },
@@ -103,6 +105,13 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
   const value = inUnitOf(point, readNumber(text), typedIn);
   const { question, mayKeep } = useAskedAbout(point, text, value);
   const level = value === null ? 'normal' : levelOf(value, point.limits);
+  if (isReplaced) {
+    return (
+      <BottomSheet title={point.name} aside={asset?.name ?? ''} onClose={onClose}>
+        <ReplacedMeter work={work} point={point} onDone={onClose} />
+      </BottomSheet>
+    );
+  }
   return (
     <BottomSheet
       title={point.name}
@@ -132,6 +141,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
         <FormRefusal sentence={error} />
         {question === null ? null : <Words live>{question}</Words>}
       </TypedReading>
+      {point.isMeter ? <Button word="The meter was replaced" onPress={() => setIsReplaced(true)} /> : null}
       <Keypad text={text} onChange={(typed) => form.setValue('value', typed)} hasSign={point.scale.from < 0} />
     </BottomSheet>
   );

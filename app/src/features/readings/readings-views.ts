@@ -14,7 +14,7 @@ const entries: EntryViewsNamed<'reading'> = {
       const point = names.point(content.pointId);
       return {
         headline: `${point?.name ?? 'Reading'} ${figureWords(content)} ${point?.unit ?? ''}`,
-        detail: [levelWords[content.level], ...typedWords(content)].join(' · '),
+        detail: [levelWords[content.level], ...typedWords(content), ...replacedWords(content)].join(' · '),
       };
     },
     past: {
@@ -28,6 +28,9 @@ const entries: EntryViewsNamed<'reading'> = {
   },
 };
 
+const replacedWords = ({ replacedAt }: ReadingContent): string[] =>
+  replacedAt === undefined ? [] : [`replaced, the new one shows ${replacedAt}`];
+
 const typedWords = ({ typed }: ReadingContent): string[] =>
   typed === undefined ? [] : [`typed ${typed.value} ${typed.unit}`];
 
@@ -37,7 +40,11 @@ function figureWords({ value, figure }: ReadingContent): string {
   return figure.said ?? String(Number(value.toFixed(2)));
 }
 
-const operations: OperationViewsNamed<'reading.add' | 'reading.derive'> = {
+const operations: OperationViewsNamed<'reading.add' | 'reading.derive' | 'meter.replace'> = {
+  'meter.replace': {
+    say: ({ pointId }, { point }) => `${point(pointId)?.name ?? 'Meter'}: replaced`,
+    fields: { value: 'The old one showed', newValue: 'The new one shows' },
+  },
   'reading.derive': { say: ({ pointId }, { point }) => point(pointId)?.name ?? 'Reading', fields: {} },
   'reading.add': {
     say: ({ pointId, value }, { point }) =>

@@ -9,3 +9,4 @@ export * from './changing';
 export { inDays, type Trend } from './trend';
 export { derivedKindNamed, figureOf, levelOfFigure } from './derived/derived-kinds';
 export type { DerivedName, RawValue } from './derived/derived-kind';
+export { usageOf } from './meter';

@@ -6,6 +6,7 @@ import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
 import type { RawValue } from './derived/derived-kind';
 import './derived/derived-point';
 import { levelOf, type ReadingLevel } from './limits';
+import { meterStep } from './meter';
 
 /** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
 export const LARGEST_READING = 1e12;
@@ -22,6 +23,8 @@ export interface ReadingContent {
   readonly pointId: PointId;
   readonly value: number;
   readonly level: ReadingLevel;
+  /** What the meter showed that was put in its place; absent where it was not replaced. */
+  readonly replacedAt?: number;
   /** What was typed, where that was in another unit than the point's. */
   readonly typed?: TypedValue;
   /** What it was worked out of, and what its standard calls it; absent where it was read off itself. */
@@ -40,12 +43,13 @@ export function checkReading(point: MeasuringPoint, value: number, context: Oper
     return refuse('reading_out_of_range', {}, 'value');
   }
   const before = point.latest.filter((reading) => reading.at <= context.at).at(-1);
-  if (point.isMeter && before !== undefined && value < before.value) {
-    return refuse('meter_runs_back', { latest: before.value, unit: point.unit }, 'value');
+  const stood = before === undefined ? null : (before.replacedAt ?? before.value);
+  if (point.isMeter && stood !== null && meterStep(stood, value, point.rollsOverAt) === null) {
+    return refuse('meter_runs_back', { latest: stood, unit: point.unit }, 'value');
   }
   // One that comes late may not be above what was read after it either.
   const after = point.latest.find((reading) => reading.at > context.at);
-  if (point.isMeter && after !== undefined && value > after.value) {
+  if (point.isMeter && after !== undefined && meterStep(value, after.value, point.rollsOverAt) === null) {
     return refuse('meter_read_lower_since', { later: after.value, unit: point.unit }, 'value');
   }
   return accepted;
@@ -62,8 +66,18 @@ export function withoutReading(point: MeasuringPoint, at: Instant): MeasuringPoi
   return { ...point, latest: point.latest.filter((reading) => reading.at !== at) };
 }
 
-/** The point with a value among its newest. */
-export function withReading(point: MeasuringPoint, value: number, context: OperationContext): MeasuringPoint {
-  const latest = [...point.latest, { at: context.at, value }].sort((a, b) => (a.at < b.at ? -1 : 1));
+/**
+ * The point with a value among its newest.
+ *
+ * @param replacedAt what the meter that took its place showed
+ */
+export function withReading(
+  point: MeasuringPoint,
+  value: number,
+  context: OperationContext,
+  replacedAt?: number,
+): MeasuringPoint {
+  const replaced = replacedAt === undefined ? {} : { replacedAt };
+  const latest = [...point.latest, { at: context.at, value, ...replaced }].sort((a, b) => (a.at < b.at ? -1 : 1));
   return { ...point, latest: latest.slice(-LATEST_VALUES_KEPT) };
 }

@@ -13,6 +13,7 @@ export const readingsErrors = {
   ),
   figure_not_workable: defineError(400, 'These values do not go together. Look at each of them again.'),
   point_not_derived: defineError(400, (v) => `“${v['point']}” is read off, not worked out.`),
+  point_no_meter: defineError(400, (v) => `“${v['point']}” is no meter.`),
   point_of_other_machine: defineError(409, (v) => `“${v['point']}” is not on the machine of this work order.`),
 };
 

@@ -1,7 +1,8 @@
 import { asId, type AssetId, type PointId } from '../../kernel/ids';
-import { anAsset, aPoint, aStop, pointId, put, workId } from '../../testing/builders';
-import { codeOf, Works } from '../../testing/works';
+import { ann, anAsset, aPoint, aStop, pointId, put, workId } from '../../testing/builders';
+import { codeOf, minutesLater, Works } from '../../testing/works';
 import { standingOf } from '../work/entries';
+import { usedUpTo } from './meter';
 
 const onWork = { workOrderId: workId };
 
@@ -49,6 +50,33 @@ describe('a reading in another unit', () => {
       [64, { value: 147.2, unit: '°F' }],
       [64, undefined],
     ]);
+  });
+});
+
+describe('a meter that was replaced', () => {
+  it('goes on from what the new one shows, and is no other point', async () => {
+    const works = new Works();
+    const latest = [{ at: minutesLater(-60), value: 400 }];
+    works.records.change([put('points', aPoint({ isMeter: true, latest }))]);
+    const replace = (value: number) => works.do('meter.replace', { ...onWork, pointId, value, newValue: 5 });
+    expect(codeOf(await replace(399))).toBe('meter_runs_back');
+    expect(codeOf(await replace(420))).toBe('accepted');
+    const read = (value: number, minutes: number) =>
+      works.do('reading.add', { ...onWork, pointId, value }, ann, minutesLater(minutes));
+    expect(codeOf(await read(4, 1))).toBe('meter_runs_back');
+    expect(codeOf(await read(9, 2))).toBe('accepted');
+    expect(usedUpTo(works.records.peek('points', pointId)?.latest ?? [], undefined)).toEqual([0, 20, 24]);
+    works.records.change([put('points', aPoint())]);
+    expect(codeOf(await replace(420))).toBe('point_no_meter');
+  });
+
+  it('or rolled over goes on from zero', async () => {
+    const works = new Works();
+    const latest = [{ at: minutesLater(-60), value: 99_990 }];
+    works.records.change([put('points', aPoint({ isMeter: true, latest, rollsOverAt: 100_000 }))]);
+    const read = (value: number) => works.do('reading.add', { ...onWork, pointId, value });
+    expect(codeOf(await read(60_000))).toBe('meter_runs_back');
+    expect(codeOf(await read(8))).toBe('accepted');
   });
 });
 

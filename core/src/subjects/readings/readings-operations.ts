@@ -17,7 +17,7 @@ import type { MeasuringPoint } from '../plant/plant';
 import { newEntry } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { figureOf, levelOfFigure } from './derived/derived-kinds';
-import { checkReading, readingContent, withReading, type ReadingContent } from './reading';
+import { checkReading, LARGEST_READING, readingContent, withReading, type ReadingContent } from './reading';
 
 const MOST_RAW_VALUES = 10;
 /** A value that was brought to the unit of its point has so many places more than that is read in. */
@@ -48,6 +48,32 @@ const addReading = defineOperation({
     if (value === null) return refuse('unit_of_another_quantity', { unit: point.unit }, 'unit');
     const typed = unit === point.unit ? undefined : { value: args.value, unit };
     return keepReading(records, found, readingContent(point, value, typed), context);
+  },
+});
+
+/** A meter was replaced: what the old one showed last, and the new one first. */
+const replaceMeter = defineOperation({
+  label: 'replacing this meter',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    pointId: idField<PointId>(),
+    value: numberField(),
+    newValue: numberField().min(0),
+  }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
+  mend: { fields: { value: 'number', newValue: 'number' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findPoint(records, args, context);
+    if (!found.ok) return found;
+    const { point } = found;
+    if (!point.isMeter) return refuse('point_no_meter', { point: point.name }, 'pointId');
+    if (args.newValue > LARGEST_READING) return refuse('reading_out_of_range', {}, 'newValue');
+    const content = { ...readingContent(point, args.value), replacedAt: args.newValue };
+    return keepReading(records, found, content, context);
   },
 });
 
@@ -117,7 +143,7 @@ async function keepReading(
   const checked = checkReading(point, content.value, context);
   if (!checked.ok) return checked;
   const entry = newEntry(work, content, context);
-  await records.put('points', withReading(point, content.value, context));
+  await records.put('points', withReading(point, content.value, context, content.replacedAt));
   await records.put('entries', { ...entry, assetId: point.assetId });
   return accepted;
 }
@@ -142,4 +168,8 @@ async function isPartOf(records: Records, assetId: AssetId, wholeId: AssetId): P
   return false;
 }
 
-export const readingsOperations = { 'reading.add': addReading, 'reading.derive': deriveReading };
+export const readingsOperations = {
+  'reading.add': addReading,
+  'reading.derive': deriveReading,
+  'meter.replace': replaceMeter,
+};

@@ -17,7 +17,6 @@ export const stepsErrors = {
   step_part_of_later: defineError(400, (v) => `${step(v)} is part of a step that does not stand before it.`),
   no_steps_given: defineError(400, 'Give at least one step.'),
   too_many_steps: defineError(409, (v) => `A work order has at most ${v['limit']} steps.`),
-  point_no_meter: defineError(400, (v) => `“${v['point']}” is no meter.`),
 };
 
 type StepsErrors = typeof stepsErrors;
