@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { asId, type FileId } from '@oilcan/core/kernel';
 import { readOperation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
-import { ann, anOperation, aWorkOrder, noon, put, site, workId, aSite } from '@oilcan/core/testing';
+import { ann, anOperation, aStep, aWorkOrder, noon, put, site, workId, aSite } from '@oilcan/core/testing';
 import { openDB } from 'idb';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
@@ -187,5 +187,35 @@ describe('a database of version 3', () => {
     expect(JSON.stringify(loaded.rows)).not.toContain('rateMinorPerHour');
     expect(loaded.kept[0]?.operation.args).toEqual({ workOrderId: workId, hazard: 'Ice', control: 'Crampons' });
     expect(loaded.syncState.person?.tradeId).toBe('m');
+  });
+});
+
+describe('a database with the shapes of version 6', () => {
+  it('has findings for its verdicts, in its rows and in what was not sent', async () => {
+    const name = `test-${(count += 1)}`;
+    const old = await openDB(name, 106, {
+      upgrade: (database) => {
+        for (const store of ['rows', 'kept', 'syncState', 'writeVersion', 'files', 'contents'])
+          database.createObjectStore(store);
+      },
+    });
+    const verdict = { type: 'verdict', outcome: 'faulty' };
+    const { stopId: _s, parentId: _p, condition: _c, added: _a, ...step } = aStep(1);
+    const row = {
+      ...step,
+      question: { type: 'verdict' },
+      answer: { value: verdict, at: noon, by: 'ann', entryId: 'e' },
+    };
+    await old.put('rows', { table: 'steps', id: step.id, row }, `steps/${step.id}`);
+    const args = { workOrderId: workId, stepId: step.id, answer: verdict };
+    const answer = { ...kept('x', 1), operation: { ...kept('x', 1).operation, name: 'step.answer', args } };
+    await old.put('kept', answer, answer.operation.id);
+    old.close();
+    const loaded = await (await IndexedDatabase.open(name, silent)).load();
+    const finding = { type: 'finding', asFound: 'faulty', asLeft: 'faulty' };
+    expect(loaded.rows.map((each) => each.row)).toEqual([
+      { ...aStep(1), question: { type: 'finding' }, answer: { value: finding, at: noon, by: 'ann', entryId: 'e' } },
+    ]);
+    expect(loaded.kept[0]?.operation.args).toEqual({ ...args, answer: finding });
   });
 });

@@ -168,7 +168,7 @@ const raiseWork = defineOperation({
 
 const newStepUpgraded = (step: Fields): Fields => ({
   ...step,
-  question: questionUpgraded(step['question'] as Fields),
+  question: questionUpgraded(step['question']),
   under: null,
   when: null,
 });

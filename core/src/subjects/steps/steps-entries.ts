@@ -1,6 +1,5 @@
 import type { AssetId, StepId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
-import type { Fields } from '../../records/table';
 import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 import { stepKindNamed, type StepAnswer } from './kinds/kinds';
 import type { AsLeft } from './kinds/step-kind';
@@ -55,7 +54,7 @@ export const stepsEntries: EntryKindsNamed<'answer'> = {
       {
         to: 8,
         change: (content) => {
-          const answer = answerUpgraded(content['answer'] as Fields | null);
+          const answer = answerUpgraded(content['answer']);
           const asLeft = (answer?.['asLeft'] ?? null) as AsLeft | null;
           return { ...content, answer, faulty: asLeft === null ? null : { text: '', said: '', asLeft } };
         },

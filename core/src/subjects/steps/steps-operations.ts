@@ -9,7 +9,6 @@ import {
   type Outcome,
 } from '../../operations/operation';
 import type { Records } from '../../records/records';
-import type { Fields } from '../../records/table';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { checkReading, readingContent, withoutReading, withReading } from '../readings/reading';
 import { entryBeside } from '../work/entry-ids';
@@ -38,7 +37,7 @@ const answerStep = defineOperation({
   numbered: null,
   reads: ({ workOrderId, stepId }, by) => [...readsToBegin(workOrderId, by), rowNamed('steps', stepId)],
   mend: { fields: { answer: 'numberAnswer' }, keepsTime: true },
-  upgrades: [{ to: 8, change: (args) => ({ ...args, answer: answerUpgraded(args['answer'] as Fields | null) }) }],
+  upgrades: [{ to: 8, change: (args) => ({ ...args, answer: answerUpgraded(args['answer']) }) }],
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, context);
     if (!begun.ok) return begun;
