@@ -8,6 +8,7 @@ export const stepsErrors = {
   option_unknown: defineError(400, 'Choose from the options of this step, each once.'),
   one_option_only: defineError(400, 'Only one of the options can be chosen.'),
   options_alike: defineError(400, 'Two options of a step have the same key.'),
+  signature_no_drawing: defineError(400, 'This is not the drawing of a signature.'),
   signature_empty: defineError(400, 'Nothing was drawn. Sign in the field first.'),
   branch_calls_itself: defineError(400, (v) => `${step(v)} waits for its own answer. Let it wait for an earlier step.`),
   branch_waits_for_later: defineError(

@@ -43,7 +43,11 @@ describe('a step of each kind', () => {
     [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: 'M1 1L2 2' }, 'accepted'],
     [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: 'M1 1' }, 'signature_empty'],
     [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: '' }, 'invalid'],
-    [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: 'M1 1L<svg>' }, 'invalid'],
+    [
+      { type: 'signature', who: 'Operator' },
+      { type: 'signature', name: 'Eva', path: 'M1 1L<svg>' },
+      'signature_no_drawing',
+    ],
     [{ type: 'tick' }, { type: 'skipped', reason: 'No key' }, 'accepted'],
     [{ type: 'tick' }, { type: 'skipped', reason: '' }, 'invalid'],
     [{ type: 'tick' }, { type: 'text', text: 'x' }, 'answer_of_wrong_kind'],

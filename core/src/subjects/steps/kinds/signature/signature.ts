@@ -5,7 +5,7 @@ import { plainKind, type StepKind } from '../step-kind';
 /** The longest signature, in characters of its path. */
 const LONGEST_SIGNATURE = 20_000;
 /** Moves and straight lines in whole numbers, as SVG writes a path (SVG 2, 9.3). */
-const PATH_FORM = '^(?:[ML]-?\\d{1,5} -?\\d{1,5})+$';
+const PATH_FORM = /^(?:[ML]-?\d{1,5} -?\d{1,5})+$/;
 
 declare module '../step-kind' {
   interface StepQuestions {
@@ -28,10 +28,11 @@ export const signature: StepKind<'signature'> = {
   question: { who: textField(LONGEST_LINE) },
   answer: {
     name: textField(LONGEST_LINE),
-    path: textField(LONGEST_SIGNATURE)
-      .matches(new RegExp(PATH_FORM), 'This is not a drawing.')
-      .meta({ jsonSchema: { maxLength: LONGEST_SIGNATURE, pattern: PATH_FORM } }),
+    path: textField(LONGEST_SIGNATURE),
   },
-  check: (_question, { path }) => (path.includes('L') ? accepted : refuse('signature_empty', {}, 'path')),
+  check: (_question, { path }) => {
+    if (!PATH_FORM.test(path)) return refuse('signature_no_drawing', {}, 'path');
+    return path.includes('L') ? accepted : refuse('signature_empty', {}, 'path');
+  },
   said: (_question, { name }) => name,
 };
