@@ -6,6 +6,7 @@ import type { MeasuringPoint } from '@oilcan/core/plant';
 import { levelOf, limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/readings';
 import type { ArgsOf } from '@oilcan/core/registry';
 import type { WorkOrder } from '@oilcan/core/work';
+import { furtherWorkOrder } from '../../data/new-work';
 import { peekRow, useRow, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
@@ -100,25 +101,15 @@ function alarmWork(
   value: number,
   criticality: 1 | 2 | 3 | 4,
 ): ArgsOf<'work.raise'> {
-  return {
-    number: null,
+  return furtherWorkOrder({
     assetId,
     title: `${name} ${value} ${unit}, beyond alarm`,
     reason: `Read on ${work.number}, ${work.title}. The alarm is at ${limitBeyond(value, limits) ?? ''} ${unit}.`,
     urgency: urgencyOfAlarm(value, limits, criticality),
-    kind: 'corrective',
     tradeId: work.tradeId,
-    dueAt: null,
-    estimateMinutes: 0,
-    steps: [],
-    kit: [],
-    tools: [],
-    hazards: [],
-    personIds: [],
-    crewId: null,
     cameFrom: work.id,
     alarmOf: id,
-  };
+  });
 }
 
 interface WhyNotProps {

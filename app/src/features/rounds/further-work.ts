@@ -2,6 +2,7 @@ import type { AssetId } from '@oilcan/core/kernel';
 import type { ArgsOf } from '@oilcan/core/registry';
 import { isFaultyStill, type Remark, type RoundStanding } from '@oilcan/core/rounds';
 import type { WorkOrder } from '@oilcan/core/work';
+import { furtherWorkOrder } from '../../data/new-work';
 import { phoneNames } from '../views/names';
 import { answerWords } from '../steps';
 import { levelWords } from '../../words/work-words';
@@ -34,22 +35,12 @@ export function remarkWords({ step, level, faulty }: Remark): string {
 export function furtherWork(work: WorkOrder, { assetId, remarks }: Left): ArgsOf<'work.raise'> {
   const words = remarks.map(remarkWords);
   const title = words.join('; ');
-  return {
-    number: null,
+  return furtherWorkOrder({
     assetId,
     title: title.length <= LONGEST_TITLE ? title : `${title.slice(0, LONGEST_TITLE - 1)}…`,
     reason: `Found on ${work.number}, ${work.title}:\n${words.join('\n')}`,
     urgency: remarks.some(({ level }) => level === 'alarm') ? 'shift' : 'week',
-    kind: 'corrective',
     tradeId: work.tradeId,
-    dueAt: null,
-    estimateMinutes: 0,
-    steps: [],
-    kit: [],
-    tools: [],
-    hazards: [],
-    personIds: [],
-    crewId: null,
     cameFrom: work.id,
-  };
+  });
 }
