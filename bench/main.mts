@@ -5,6 +5,7 @@ import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
 import { benchFullPhone, benchStart } from './phone.mjs';
 import { benchFind, benchPast } from './preparing.mjs';
+import { benchReadings, benchRounds } from './rounds.mjs';
 import { benchSize } from './size.mjs';
 
 const benches = {
@@ -20,6 +21,8 @@ const benches = {
   find: benchFind,
   past: benchPast,
   history: benchHistory,
+  rounds: benchRounds,
+  readings: benchReadings,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {
