@@ -44,7 +44,7 @@ describe('entries in words', () => {
       'Step 3',
       'faulty still',
     ],
-    [{ kind: 'answer', stepId: aStep(3).id, answer: null, faulty: null }, 'Step 3', 'undone'],
+    [{ kind: 'answer', stepId: aStep(3).id, answer: null, faulty: null }, 'Step 3', 'taken back'],
     [{ kind: 'state', from: 'underway', to: 'held', reason: 'part' }, 'Held', 'Waiting for a part'],
     [{ kind: 'withdrawal', reason: 'twice' }, 'Taken back', 'twice'],
   ])('%j', (content, headline, detail) => {

@@ -37,7 +37,7 @@ export function answerWords(
   question: StepQuestion | undefined,
   names: Pick<Names, 'point'>,
 ): string {
-  if (answer === null) return 'undone';
+  if (answer === null) return 'taken back';
   if (answer.type === 'skipped') return `skipped: ${answer.reason}`;
   if (question?.type !== answer.type) return 'answered';
   return wordsOf(answer.type)?.said(answer, question, names) ?? 'answered';
