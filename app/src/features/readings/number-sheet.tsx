@@ -8,7 +8,9 @@ import { Keypad } from '../../ui/keypad';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useAskedAbout } from './asked-about';
+import { FromGaugeKeys } from './from-gauge';
 import { TypedReading } from './typed-reading';
+import { useGauges } from './use-gauges';
 import { readNumber } from '../../words/read-number';
 
 interface Props {
@@ -27,6 +29,7 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
   const point = useRow('points', pointId);
   const [text, setText] = useState('');
   const [typedIn, setTypedIn] = useState(unit);
+  const gauges = useGauges(point);
   const typed = readNumber(text);
   const value = typed === null ? null : convertReading(typed, typedIn, unit, (point?.decimals ?? 0) + 2);
   const { question, mayKeep } = useAskedAbout(point, text, value);
@@ -59,6 +62,16 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
       >
         {question === null ? null : <Words live>{question}</Words>}
       </TypedReading>
+      {gauges === null ? null : (
+        <FromGaugeKeys
+          gauges={gauges}
+          unit={unit}
+          onValue={(measured, measuredIn) => {
+            setText(measured);
+            setTypedIn(measuredIn);
+          }}
+        />
+      )}
       <Keypad text={text} onChange={setText} hasSign={(limits.alarmLow ?? 0) < 0} />
     </BottomSheet>
   );

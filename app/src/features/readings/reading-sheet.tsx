@@ -14,9 +14,11 @@ import { readNumber } from '../../words/read-number';
 import { noteReading } from './alarm-proposal';
 import { useAskedAbout } from './asked-about';
 import { DerivedReading } from './derived-reading';
+import { FromGaugeKeys } from './from-gauge';
 import { PointChoices } from './point-choices';
 import { ReplacedMeter } from './replaced-meter';
 import { TypedReading } from './typed-reading';
+import { useGauges } from './use-gauges';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
 export function ReadingSheet({
@@ -88,6 +90,7 @@ interface Props {
 function PointReading({ work, point, points, onChoose, onClose }: Props): ReactElement {
   const asset = useRow('assets', point.assetId);
   const [typedIn, setTypedIn] = useState(point.unit);
+  const gauges = useGauges(point.isMeter ? undefined : point);
   const [isReplaced, setIsReplaced] = useState(false);
   const { form, submit, refusal } = useOperationForm({
     operation: 'reading.add',
@@ -147,6 +150,16 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
         {question === null ? null : <Words live>{question}</Words>}
       </TypedReading>
       {point.isMeter ? <Button word="The meter was replaced" onPress={() => setIsReplaced(true)} /> : null}
+      {gauges === null ? null : (
+        <FromGaugeKeys
+          gauges={gauges}
+          unit={point.unit}
+          onValue={(measured, measuredIn) => {
+            form.setValue('value', measured);
+            setTypedIn(measuredIn);
+          }}
+        />
+      )}
       <Keypad text={text} onChange={(typed) => form.setValue('value', typed)} hasSign={point.scale.from < 0} />
     </BottomSheet>
   );

@@ -11,6 +11,7 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
+import { useIsDemo } from '../page/use-is-demo';
 import { BindCode } from './bind-code';
 import { foundOnPhone } from '../../data/scanner/coded-rows';
 
@@ -172,13 +173,7 @@ async function lookUpCode(code: string): Promise<Unknown> {
 /** Where the demo runs: a page of codes for whoever has no label at hand. */
 function TryCodes(): ReactElement | null {
   const router = useRouter();
-  const [isDemo, setIsDemo] = useState(false);
-  useEffect(() => {
-    httpLink.about().then(
-      ({ demo }) => setIsDemo(demo !== null),
-      () => undefined,
-    );
-  }, []);
+  const isDemo = useIsDemo();
   return isDemo ? <Button word="No label at hand? Codes to try" onPress={() => router.navigate('/scan/try')} /> : null;
 }
 

@@ -45,7 +45,7 @@ export const StepRow = memo(function StepRow({
   };
   return (
     <View style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}>
-      <Press label={`Step ${number}: note, photo, minutes, skip`} onPress={() => onMore(stepId)} style={sheet.handle}>
+      <Press label={`More of step ${number}`} onPress={() => onMore(stepId)} style={sheet.handle}>
         <Words as="label" soft>
           {number}
         </Words>

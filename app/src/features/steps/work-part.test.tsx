@@ -108,7 +108,7 @@ describe('a branch', () => {
 });
 
 describe('more of a step', () => {
-  const more = 'Step 1: note, photo, minutes, skip';
+  const more = 'More of step 1';
 
   it('is a note and minutes of its own, which the row names', async () => {
     await open([aStep(1)]);

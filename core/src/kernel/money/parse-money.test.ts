@@ -26,7 +26,7 @@ describe('an amount that is typed', () => {
 
   it('is read back as it was', () =>
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 1e12 }), fc.constantFrom('EUR', 'JPY', 'KWD'), (minor, currency) => {
+      fc.property(fc.integer({ min: 0, max: 1e12 - 1 }), fc.constantFrom('EUR', 'JPY', 'KWD'), (minor, currency) => {
         expect(parseMoney(typedMoney(money(minor, currency)), currency)).toEqual(money(minor, currency));
       }),
     ));
