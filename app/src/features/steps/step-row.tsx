@@ -154,8 +154,9 @@ const INDENT = 16;
 const MOST_DEPTH = 3;
 
 const sheet = StyleSheet.create({
-  row: { flexDirection: 'row', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
+  // With very large text the handle stands over the answer.
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
   handle: { width: 48, alignItems: 'flex-start', alignSelf: 'flex-start', paddingVertical: 8 },
-  answering: { flex: 1, minWidth: 0, justifyContent: 'center' },
+  answering: { flexGrow: 1, flexShrink: 1, flexBasis: 190, minWidth: 0, justifyContent: 'center' },
   text: { flexGrow: 1, flexShrink: 1, minWidth: 0 },
 });
