@@ -101,7 +101,7 @@ function FindingButton({
 const sheet = StyleSheet.create({
   stacked: { gap: 8, paddingVertical: 4 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
-  asFound: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
+  asFound: { flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1, gap: GAP },
   button: {
     flexDirection: 'row',
     alignItems: 'center',
