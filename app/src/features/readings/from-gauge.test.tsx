@@ -1,7 +1,14 @@
-import { render } from '@testing-library/react';
+import { smallWorks } from '@oilcan/core/testing';
 import type { FromGauge, Gauges } from '../../data/gauge/gauge';
 import { press, settled, words } from '../../testing/hands';
+import { TestWorks } from '../../testing/works';
 import { FromGaugeKeys } from './from-gauge';
+
+let works: TestWorks;
+beforeEach(async () => {
+  works = await TestWorks.open(smallWorks());
+});
+afterEach(() => works.close());
 
 const pen = { id: 'pen', name: 'Vibration pen', unit: 'in/s' };
 
@@ -14,7 +21,7 @@ async function listenTo(from: FromGauge, unit = 'mm/s'): Promise<jest.Mock> {
     },
   };
   const onValue = jest.fn();
-  render(<FromGaugeKeys gauges={gauges} unit={unit} onValue={onValue} />);
+  await works.show(<FromGaugeKeys gauges={gauges} unit={unit} onValue={onValue} />);
   await press('From a gauge');
   await settled();
   if (unit === 'mm/s') await press('Vibration pen');
