@@ -58,6 +58,14 @@ describe('the record', () => {
     expect(rows()).toHaveLength(9);
   });
 
+  it('shows the newest of a long one, and all of it when it is asked for', async () => {
+    for (let index = 0; index < 45; index += 1) await perform('note.add', { ...onWork, text: `Note ${index}` });
+    await show();
+    expect(rows().filter((row) => row.includes('Note'))).toHaveLength(40);
+    await press('Show all 45');
+    expect(rows().filter((row) => row.includes('Note'))).toHaveLength(45);
+  });
+
   it('says what it will hold while there is nothing in it', async () => {
     await show();
     expect(words()).toContain('Nothing is recorded yet.');

@@ -4,7 +4,7 @@ import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { now, useRow, useRows, useSettings } from '../../data/store';
-import { Choice, Choices, Press } from '../../ui/press';
+import { Button, Choice, Choices, Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -20,16 +20,21 @@ import { useWhere } from './use-where';
 
 /** A shorter record is seen at a glance. */
 const FEWEST_TO_NARROW = 9;
+/** Of a longer one the newest are drawn, the others when they are asked for. */
+const FIRST_SHOWN = 40;
 
 /** Everything recorded on the job, newest first; a long record can be narrowed. */
 export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
   const [open, setOpen] = useState<Entry | null>(null);
+  const [isWhole, setIsWhole] = useState(false);
   const [wanted, setWanted] = useState<RecordGroup | null>(null);
   const ordered = useMemo(() => inTimeOrder(entries), [entries]);
   const groups = useMemo(() => groupRecord(ordered), [ordered]);
   const shown = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
+  // Hundreds of rows would make every tick wait for them.
+  const newest = isWhole ? shown : shown.slice(0, FIRST_SHOWN);
   const amended = useMemo(() => new Set(entries.map((entry) => entry.amends)), [entries]);
   if (settings === undefined) return null;
   const cost = costOf(entries);
@@ -61,9 +66,12 @@ export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement
           Nothing is recorded yet. What you do here appears in this list as you do it.
         </Words>
       ) : (
-        shown.map((entry) => (
+        newest.map((entry) => (
           <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />
         ))
+      )}
+      {newest.length === shown.length ? null : (
+        <Button word={`Show all ${shown.length}`} onPress={() => setIsWhole(true)} style={sheet.whole} />
       )}
       {open === null ? null : (
         <EntrySheet entry={open} work={work} isAmended={amended.has(open.id)} onClose={() => setOpen(null)} />
@@ -113,6 +121,7 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
 });
 
 const sheet = StyleSheet.create({
+  whole: { marginTop: 10, alignSelf: 'flex-start' },
   empty: { paddingVertical: 14 },
   narrow: { paddingVertical: 10 },
   row: { flexDirection: 'row', alignItems: 'flex-start', gap: 10, paddingVertical: 10, borderBottomWidth: 1 },
