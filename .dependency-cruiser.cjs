@@ -49,11 +49,11 @@ module.exports = {
     {
       name: 'features-offer',
       severity: 'error',
-      comment: 'One feature uses another only through its index.ts.',
+      comment: 'One feature uses another only through its index.ts, or its words.ts where it needs no screen of it.',
       from: { path: '^app/src/features/([^/]+)/', pathNot: ['\\.test\\.tsx?$', '^app/src/features/registry/'] },
       to: {
         path: '^app/src/features/([^/]+)/',
-        pathNot: [`^app/src/features/(?:${INFRASTRUCTURE})/`, '^app/src/features/$1/', '/index\\.tsx?$'],
+        pathNot: [`^app/src/features/(?:${INFRASTRUCTURE})/`, '^app/src/features/$1/', '/(index|words)\\.tsx?$'],
       },
     },
   ],

@@ -11,7 +11,7 @@ import { sayDue, sayExactly } from '../../words/dates';
 import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
 import { kitLines } from '../../data/stock';
 import { amountOf, binName } from '../../words/amounts';
-import { answerOnPaper } from '../steps';
+import { answerOnPaper } from '../steps/words';
 import { phoneNames } from '../views/names';
 
 /** A work order as it goes onto paper. */

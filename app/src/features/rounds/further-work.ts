@@ -4,7 +4,7 @@ import { isFaultyStill, type Remark, type RoundStanding } from '@oilcan/core/rou
 import type { WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { phoneNames } from '../views/names';
-import { answerWords } from '../steps';
+import { answerWords } from '../steps/words';
 import { levelWords } from '../../words/work-words';
 
 /** Longer than this a title is not read. */

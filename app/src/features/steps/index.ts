@@ -1,5 +1,4 @@
 /** What other features may use of this one. */
-export { answerOnPaper, answerWords } from './kinds/words-of-kinds';
 export { stepElement } from './step-element';
 export { loadStepSheets, StepList } from './step-list';
 export { WorkPart } from './work-part';
