@@ -6,12 +6,12 @@ import type { StopStanding } from '@oilcan/core/rounds';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
-import { Button, Choice, Choices, Press } from '../../ui/press';
+import { Button, Press } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -96,7 +96,6 @@ function LeaveOutSheet({ name, onStop, onClose }: LeaveOutProps): ReactElement {
     said: 'Left out of this round.',
     onDone: onClose,
   });
-  const typed = form.watch('reason');
   return (
     <BottomSheet
       title="Leave out"
@@ -104,17 +103,7 @@ function LeaveOutSheet({ name, onStop, onClose }: LeaveOutProps): ReactElement {
       onClose={onClose}
       foot={<Button main word="Leave this stop out" onPress={submit} />}
     >
-      <Choices label="Why">
-        {USUAL_REASONS.map((reason) => (
-          <Choice
-            key={reason}
-            word={reason}
-            isChosen={typed === reason}
-            onPress={() => form.setValue('reason', reason)}
-          />
-        ))}
-      </Choices>
-      <FormField control={form.control} name="reason" label="Why it is left out" onEnter={submit} />
+      <ReasonField form={form} label="Why it is left out" usual={USUAL_REASONS} onEnter={submit} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

@@ -40,8 +40,10 @@ export const StepRow = memo(function StepRow({
   const palette = usePalette();
   const step = useRow('steps', stepId);
   if (step === undefined) return null;
-  const answer = (value: StepAnswer | null): void => {
-    if (canAnswer) void performOrSay('step.answer', { workOrderId: step.workOrderId, stepId: step.id, answer: value });
+  const answer = (value: StepAnswer | null, then?: () => void): void => {
+    if (!canAnswer) return;
+    const args = { workOrderId: step.workOrderId, stepId: step.id, answer: value };
+    void performOrSay('step.answer', args).then((isTaken) => (isTaken ? then?.() : undefined));
   };
   return (
     <View style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}>
@@ -66,7 +68,7 @@ interface AskedProps {
   readonly step: Step;
   readonly canAnswer: boolean;
   readonly recorded: string;
-  readonly onAnswer: (answer: StepAnswer | null) => void;
+  readonly onAnswer: (answer: StepAnswer | null, then?: () => void) => void;
 }
 
 function Asked({ step, canAnswer, recorded, onAnswer }: AskedProps): ReactElement {

@@ -10,6 +10,7 @@ import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
@@ -144,20 +145,9 @@ function SkipForm({ onStep, onDone }: FormProps): ReactElement {
     said: 'Skipped.',
     onDone,
   });
-  const typed = form.watch('reason');
   return (
     <>
-      <Choices label="Why">
-        {USUAL_REASONS.map((reason) => (
-          <Choice
-            key={reason}
-            word={reason}
-            isChosen={typed === reason}
-            onPress={() => form.setValue('reason', reason)}
-          />
-        ))}
-      </Choices>
-      <FormField control={form.control} name="reason" label="Why it is skipped" onEnter={submit} />
+      <ReasonField form={form} label="Why it is skipped" usual={USUAL_REASONS} onEnter={submit} />
       <FormRefusal sentence={refusal} />
       <Button main word="Skip this step" onPress={submit} />
     </>

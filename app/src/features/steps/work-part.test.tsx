@@ -1,9 +1,10 @@
 import { asId, type ProcedureId } from '@oilcan/core/kernel';
 import { standingOf } from '@oilcan/core/work';
-import { aProcedure, aStep, put, smallWorks, workId } from '@oilcan/core/testing';
+import { aProcedure, aStep, pointId, put, smallWorks, workId } from '@oilcan/core/testing';
 import type { Step } from '@oilcan/core/steps';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
+import { AlarmProposal } from '../readings';
 import { WorkPart } from './work-part';
 
 let works: TestWorks;
@@ -55,6 +56,34 @@ describe('a step', () => {
     await press(/^Keep/);
     expect(words()).toMatch(/87 °C/);
     expect(words()).toMatch(/alarm/i);
+  });
+
+  it('that was refused proposes no work, and one that was kept does', async () => {
+    const hazards = [{ id: 'h', hazard: 'Drive starts', control: 'Lock out' }];
+    for (const [given, isProposed] of [
+      [hazards, false],
+      [[], true],
+    ] as const) {
+      works = await TestWorks.open(
+        smallWorks({ state: 'underway', hazards: given }, [aStep(1, { ...number, pointId })]),
+      );
+      await works.show(
+        <OnWork>
+          {(work) => (
+            <>
+              <WorkPart work={work} onPlaced={() => undefined} />
+              <AlarmProposal work={work} />
+            </>
+          )}
+        </OnWork>,
+      );
+      await press('Type Step 1 in °C');
+      await press('8');
+      await press('7');
+      await press(/^Keep/);
+      expect(canPress('Raise this work order')).toBe(isProposed);
+      if (!isProposed) await works.close();
+    }
   });
 
   it('that gives a choice keeps what was chosen, in the order of the options', async () => {

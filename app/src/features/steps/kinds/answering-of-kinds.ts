@@ -27,7 +27,7 @@ export type AnyAnswering = ComponentType<{
   readonly question: StepQuestion;
   readonly answer: StepAnswer | null;
   readonly canAnswer: boolean;
-  readonly onAnswer: (answer: StepAnswer | null) => void;
+  readonly onAnswer: (answer: StepAnswer | null, then?: () => void) => void;
   readonly words: ReactElement;
 }>;
 

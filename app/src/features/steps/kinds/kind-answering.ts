@@ -8,7 +8,8 @@ export interface AnsweringProps<K extends StepKindName> {
   /** The answer that holds; null where there is none, or the step was skipped. */
   readonly answer: AnswerOf<K> | null;
   readonly canAnswer: boolean;
-  readonly onAnswer: (answer: AnswerOf<K> | null) => void;
+  /** `then` is done once the answer was taken, and not where it was refused. */
+  readonly onAnswer: (answer: AnswerOf<K> | null, then?: () => void) => void;
   /** What is to be done, who answered, and what is to be said of it; each kind places it. */
   readonly words: ReactElement;
 }

@@ -32,8 +32,10 @@ export function NumberAnswering({
           pointId={pointId}
           onClose={() => setIsOpen(false)}
           onKeep={(value, typed) => {
-            onAnswer({ type: 'number', value, ...(typed === undefined ? {} : { typed }) });
-            noteReading(step.workOrderId, pointId, value);
+            // Work is proposed only for a value that was kept.
+            onAnswer({ type: 'number', value, ...(typed === undefined ? {} : { typed }) }, () =>
+              noteReading(step.workOrderId, pointId, value),
+            );
             setIsOpen(false);
           }}
         />
