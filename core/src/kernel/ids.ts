@@ -15,6 +15,7 @@ export type BinId = Id<'bin'>;
 export type WorkOrderId = Id<'workOrder'>;
 export type StepId = Id<'step'>;
 export type StopId = Id<'stop'>;
+export type ShareId = Id<'share'>;
 export type ProcedureId = Id<'procedure'>;
 export type EntryId = Id<'entry'>;
 /** The SHA-256 of its content, in lower-case hexadecimal. */

@@ -8,9 +8,13 @@ import { notesEntries } from '../subjects/notes/notes-entries';
 import { photosEntries } from '../subjects/photos/photos-entries';
 import { readingsEntries } from '../subjects/readings/readings-entries';
 import { roundsEntries } from '../subjects/rounds/rounds-entries';
+import { sharesEntries } from '../subjects/shares/shares-entries';
 import { stepsEntries } from '../subjects/steps/steps-entries';
 import { stockEntries } from '../subjects/stock/stock-entries';
 import { stoppagesEntries } from '../subjects/stoppages/stoppages-entries';
+import { costByShare, type CostByShare } from '../subjects/shares/by-share';
+import type { Share } from '../subjects/shares/share';
+import type { Step } from '../subjects/steps/step';
 import type { Entry } from '../subjects/work/entries';
 import type { EntryKindSet } from '../subjects/work/entry-kinds';
 import { workEntries } from '../subjects/work/work-entries';
@@ -26,6 +30,7 @@ export const entryKinds: EntryKindSet = {
   ...photosEntries,
   ...laborEntries,
   ...stepsEntries,
+  ...sharesEntries,
   ...roundsEntries,
   ...hazardsEntries,
   ...isolationEntries,
@@ -35,4 +40,9 @@ export const entryKinds: EntryKindSet = {
 /** What a work order cost, from everything recorded on it. */
 export function costOf(entries: readonly Entry[]): WorkCost {
   return costOfEntries(entryKinds, entries);
+}
+
+/** What each share of a work order cost, and what is in none. */
+export function costOfShares(shares: readonly Share[], steps: readonly Step[], entries: readonly Entry[]): CostByShare {
+  return costByShare(entryKinds, shares, steps, entries);
 }

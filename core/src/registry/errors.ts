@@ -13,6 +13,7 @@ import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
 import { roundsErrors } from '../subjects/rounds/rounds-errors';
+import { sharesErrors } from '../subjects/shares/shares-errors';
 import { stepsErrors } from '../subjects/steps/steps-errors';
 import { stockErrors } from '../subjects/stock/stock-errors';
 import { workErrors } from '../subjects/work/work-errors';
@@ -30,6 +31,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...hazardsErrors,
   ...isolationErrors,
   ...stepsErrors,
+  ...sharesErrors,
   ...roundsErrors,
   ...laborErrors,
   ...stockErrors,

@@ -20,6 +20,7 @@ import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
+import { sharesOperations } from '../subjects/shares/shares-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
 import { stockOperations } from '../subjects/stock/stock-operations';
 import { isNumberSeries, type NumberSeries } from '../subjects/numbers/numbers';
@@ -35,6 +36,7 @@ export const operations = {
   ...hazardsOperations,
   ...isolationOperations,
   ...stepsOperations,
+  ...sharesOperations,
   ...roundsOperations,
   ...laborOperations,
   ...stockOperations,

@@ -11,6 +11,7 @@ import { plantTables } from '../subjects/plant/plant-tables';
 import { proceduresTables } from '../subjects/procedures/procedures-tables';
 import { roundsTables } from '../subjects/rounds/rounds-tables';
 import { settingsTables } from '../subjects/settings/settings-tables';
+import { sharesTables } from '../subjects/shares/shares-tables';
 import { stepsTables } from '../subjects/steps/steps-tables';
 import { stockTables } from '../subjects/stock/stock-tables';
 import { workTables } from '../subjects/work/work-tables';
@@ -27,6 +28,7 @@ export const tables: TableSet = {
   ...workTables(entryKinds),
   ...roundsTables,
   ...stepsTables,
+  ...sharesTables,
   ...proceduresTables,
   ...hazardsTables,
   ...permitsTables,

@@ -10,6 +10,7 @@ import {
   type PlaceId,
   type PointId,
   type ProcedureId,
+  type ShareId,
   type SiteId,
   type StepId,
   type StopId,
@@ -31,6 +32,7 @@ import type { Entry, EntryContent } from '../subjects/work/entries';
 import type { StepQuestion } from '../subjects/steps/kinds/kinds';
 import type { Procedure } from '../subjects/procedures/procedure';
 import type { Stop } from '../subjects/rounds/stop';
+import type { Share } from '../subjects/shares/share';
 import type { Step } from '../subjects/steps/step';
 import type { WorkOrder } from '../subjects/work/work-order';
 
@@ -163,6 +165,21 @@ export const aStop = (given: Partial<Stop> = {}): Stop => ({
   assetId,
   position: 1,
   leftOut: null,
+  ...given,
+});
+
+export const aShare = (given: Partial<Share> = {}): Share => ({
+  id: asId<ShareId>('share'),
+  siteId: site,
+  workOrderId: workId,
+  personId: ann.id,
+  earlier: [],
+  tradeId: 'mechanical',
+  assetId,
+  plannedMinutes: 60,
+  stepIds: [],
+  madeBy: ann.id,
+  madeAt: noon,
   ...given,
 });
 

@@ -339,11 +339,11 @@ describe('news', () => {
   });
 });
 
-describe('a phone of the version before', () => {
+describe('a phone of an older version', () => {
   const procedure = aProcedure();
   const pullAs = async (query: string, since = 0): Promise<LightMyRequestResponse> =>
     works.ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&${query}` });
-  const before = PROTOCOL.newest - 1;
+  const before = PROTOCOL.oldest;
 
   it('goes on working, and does not hear of what it cannot know', async () => {
     await works.database.transaction((transaction) =>

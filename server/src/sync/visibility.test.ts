@@ -18,6 +18,7 @@ import {
   aRate,
   aSite,
   aStep,
+  aShare,
   aStop,
   aWorkOrder,
   noon,
@@ -60,6 +61,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
   }),
   workOrders: (siteId, personId) => aWorkOrder({ id: workOf(siteId), siteId, personIds: [personId] }),
   stops: (siteId) => aStop({ id: asId<never>(`stop-${siteId}`), siteId, workOrderId: workOf(siteId) }),
+  shares: (siteId) => aShare({ id: asId<never>(`share-${siteId}`), siteId, workOrderId: workOf(siteId) }),
   procedures: (siteId) => aProcedure({ id: asId<never>(`procedure-${siteId}`), siteId }),
   steps: (siteId) =>
     aStep(1, { type: 'tick' }, { id: asId<never>(`step-${siteId}`), siteId, workOrderId: workOf(siteId) }),

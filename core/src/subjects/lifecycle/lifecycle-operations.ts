@@ -124,11 +124,17 @@ const finishWork = defineOperation({
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });
     const owed = owedBefore(
       context.person.id,
-      dueSteps(await records.list('steps', 'workOrder', work.id), await records.list('stops', 'workOrder', work.id)),
-      await records.list('entries', 'workOrder', work.id),
-      await records.list('clocks', 'workOrder', work.id),
+      {
+        steps: dueSteps(
+          await records.list('steps', 'workOrder', work.id),
+          await records.list('stops', 'workOrder', work.id),
+        ),
+        entries: await records.list('entries', 'workOrder', work.id),
+        clocks: await records.list('clocks', 'workOrder', work.id),
+        shares: await records.list('shares', 'workOrder', work.id),
+        isolation: work.isolation,
+      },
       settings.owed[work.kind],
-      work.isolation,
     );
     if (owed.length > 0) return refuse('not_finished_owed', countOwed(owed));
     const stopped = await stopOwnClockOn(records, work, context);
@@ -227,9 +233,15 @@ async function stopOwnClockOn(records: Records, work: WorkOrder, context: Operat
 }
 
 /** How many of each there are, for the sentence that says so. */
-function countOwed(owed: readonly Owed[]): { steps: number; times: number; clocks: number; locks: number } {
+function countOwed(owed: readonly Owed[]): Readonly<Record<'steps' | 'shares' | 'times' | 'clocks' | 'locks', number>> {
   const count = (what: Owed['what']): number => owed.filter((each) => each.what === what).length;
-  return { steps: count('step'), times: count('time'), clocks: count('clockOfAnother'), locks: count('lock') };
+  return {
+    steps: count('step'),
+    shares: count('share'),
+    times: count('time'),
+    clocks: count('clockOfAnother'),
+    locks: count('lock'),
+  };
 }
 
 export const lifecycleOperations = {

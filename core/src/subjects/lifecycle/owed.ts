@@ -1,18 +1,30 @@
-import type { PersonId, StepId } from '../../kernel/ids';
+import type { PersonId, ShareId, StepId } from '../../kernel/ids';
 import type { OwedRules } from '../settings/settings';
 import type { Clock } from '../labor/clock';
 import { standingOf, type Entry } from '../work/entries';
 import { isolationOf } from '../isolation/isolation';
 import type { IsolationPoint } from '../work/work-order';
+import { isShareDone, progressOfShares, sharesOfSteps, type Share } from '../shares/share';
 import { placed } from '../steps/branches';
-import type { Step } from '../steps/step';
+import type { Progress, Step } from '../steps/step';
 
 /** One thing without which a work order cannot be finished. */
 export type Owed =
   | { readonly what: 'step'; readonly stepId: StepId; readonly text: string }
+  /** Of somebody else's share: theirs to do, or to be passed on. */
+  | { readonly what: 'share'; readonly shareId: ShareId; readonly personId: PersonId; readonly progress: Progress }
   | { readonly what: 'time' }
   | { readonly what: 'clockOfAnother'; readonly personId: PersonId }
   | { readonly what: 'lock'; readonly pointId: string; readonly device: string; readonly personId: PersonId };
+
+/** What a work order holds of which something can be owed. */
+export interface Recorded {
+  readonly steps: readonly Step[];
+  readonly entries: readonly Entry[];
+  readonly clocks: readonly Clock[];
+  readonly isolation?: readonly IsolationPoint[];
+  readonly shares?: readonly Share[];
+}
 
 /**
  * What is still owed before the person may finish, in the order in which it would be done.
@@ -20,16 +32,22 @@ export type Owed =
  */
 export function owedBefore(
   finisher: PersonId,
-  steps: readonly Step[],
-  entries: readonly Entry[],
-  clocks: readonly Clock[],
+  { steps, entries, clocks, isolation = [], shares = [] }: Recorded,
   rules: OwedRules,
-  isolation: readonly IsolationPoint[] = [],
 ): Owed[] {
   const owed: Owed[] = [];
   if (rules.steps) {
+    const ofOthers = shares.filter(({ personId }) => personId !== finisher);
+    const inShare = sharesOfSteps(ofOthers, steps);
     for (const { step, isInForce } of placed(steps)) {
-      if (isInForce && step.answer === null) owed.push({ what: 'step', stepId: step.id, text: step.text });
+      if (isInForce && step.answer === null && !inShare.has(step.id))
+        owed.push({ what: 'step', stepId: step.id, text: step.text });
+    }
+    const progress = progressOfShares(ofOthers, steps);
+    for (const { id, personId } of ofOthers) {
+      const standing = progress.get(id);
+      if (standing === undefined || isShareDone(standing)) continue;
+      owed.push({ what: 'share', shareId: id, personId, progress: standing });
     }
   }
   const ownClockRuns = clocks.some((clock) => clock.id === finisher);

@@ -41,6 +41,8 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
       const jobs = fact.jobs === 1 ? '' : ` for ${fact.jobs} jobs`;
       return `${fact.part}: ${formatQuantity(fact.onHand)} of ${formatQuantity(fact.needed)} ${fact.unit}${jobs}`;
     }
+    case 'share':
+      return fact.steps === 1 ? 'one step as your share' : `${fact.steps} steps as your share`;
     case 'clockStopped':
       return `${fact.by} stopped your clock at ${inZone(fact.at, zone).toFormat('HH:mm')}: ${fact.reason}`;
     case 'lockOff':

@@ -1,8 +1,9 @@
-import type { CrewId, PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
 import { hasRole } from '../../operations/actor';
 import type { Crew, Person } from '../people/people';
 import { isLate } from '../shift/shift-order';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
+import { peopleOn, type Given } from '../work/assignment';
 import type { Entry } from '../work/entries';
 import { anyEntryKind, type EntryKindSet } from '../work/entry-kinds';
 import { isOpen } from '../work/states';
@@ -79,13 +80,10 @@ export interface Everybody {
  * Everybody who has a work order: people by name, and the members of its crew. Who does not have its site has nothing to do
  * with it, and hears nothing of it.
  */
-function peopleWith(
-  work: { readonly siteId: SiteId; readonly personIds: readonly PersonId[]; readonly crewId: CrewId | null },
-  { crews, people }: Everybody,
-): PersonId[] {
+function peopleWith(work: Given & { readonly siteId: SiteId }, { crews, people }: Everybody): PersonId[] {
   const crew = crews.find(({ id }) => id === work.crewId);
   const ofSite = new Set(people.filter(({ siteIds }) => siteIds.includes(work.siteId)).map(({ id }) => id));
-  return [...new Set([...work.personIds, ...(crew?.memberIds ?? [])])].filter((id) => ofSite.has(id));
+  return [...new Set([...peopleOn(work), ...(crew?.memberIds ?? [])])].filter((id) => ofSite.has(id));
 }
 
 function notice(
@@ -135,6 +133,11 @@ export function noticesAfter(
     if (person !== by && !told.has(person)) told.set(person, notice(person, kind, after, facts, now));
   };
   for (const [person, facts] of factsInTheNameOf(kinds, after, entries, everybody)) tell(person, 'forYou', facts);
+  for (const entry of entries) {
+    const given = anyEntryKind(kinds, entry.content.kind)?.gives?.(entry) ?? null;
+    if (given !== null && peopleWith(after, everybody).includes(given.personId))
+      tell(given.personId, 'given', [given.fact]);
+  }
   const had = before === undefined ? [] : peopleWith(before, everybody);
   for (const person of peopleWith(after, everybody))
     if (isOpen(after.state) && !had.includes(person)) tell(person, 'given');

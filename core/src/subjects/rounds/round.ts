@@ -1,6 +1,6 @@
 import type { StopId } from '../../kernel/ids';
 import { levelOf, type ReadingLevel } from '../readings/limits';
-import { inForce, progressOf } from '../steps/branches';
+import { inForce, progressAmong } from '../steps/branches';
 import { faultyOf, type Progress, type Step } from '../steps/step';
 import type { AsLeft } from '../steps/kinds/step-kind';
 import { inWalkingOrder, type Stop } from './stop';
@@ -52,7 +52,7 @@ export function roundOf(stops: readonly Stop[], steps: readonly Step[]): RoundSt
   }
   const standings = inWalkingOrder(stops).map((stop, index): StopStanding => {
     const there = byStop.get(stop.id) ?? [];
-    const progress = progressOf(there);
+    const progress = progressAmong(there, asked);
     const remarks = there.filter(({ id }) => asked.has(id)).flatMap(remarkOn);
     return {
       stop,

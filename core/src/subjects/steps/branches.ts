@@ -20,22 +20,25 @@ export interface PlacedStep {
 export function inForce(steps: readonly Step[]): ReadonlySet<StepId> {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const known = new Map<StepId, boolean>();
-  const isAsked = (step: Step, waiting: ReadonlySet<StepId>): boolean => {
+  const waiting = new Set<StepId>();
+  const isAsked = (step: Step): boolean => {
+    if (step.parentId === null && step.condition === null) return true;
     const before = known.get(step.id);
     if (before !== undefined) return before;
     if (waiting.has(step.id)) return true;
-    const further = new Set([...waiting, step.id]);
+    waiting.add(step.id);
     const parent = step.parentId === null ? undefined : byId.get(step.parentId);
     const source = step.condition === null ? undefined : byId.get(step.condition.stepId);
     const answer =
-      (parent === undefined || isAsked(parent, further)) &&
+      (parent === undefined || isAsked(parent)) &&
       (step.condition === null ||
         source === undefined ||
-        (isAsked(source, further) && passes(step.condition.test, source.question, source.answer?.value ?? null)));
+        (isAsked(source) && passes(step.condition.test, source.question, source.answer?.value ?? null)));
+    waiting.delete(step.id);
     known.set(step.id, answer);
     return answer;
   };
-  return new Set(steps.filter((step) => isAsked(step, new Set())).map(({ id }) => id));
+  return new Set(steps.filter(isAsked).map(({ id }) => id));
 }
 
 /** Every step in the order in which it is done, each followed by those that are part of it. */
@@ -72,7 +75,11 @@ function inOrder(steps: readonly Step[]): Step[] {
 
 /** How many of the steps that are asked have an answer, or were skipped. */
 export function progressOf(steps: readonly Step[]): Progress {
-  const asked = inForce(steps);
-  const counted = steps.filter(({ id }) => asked.has(id));
+  return progressAmong(steps, inForce(steps));
+}
+
+/** As `progressOf`, of some of the steps, where it is known which of all are asked. */
+export function progressAmong(some: readonly Step[], asked: ReadonlySet<StepId>): Progress {
+  const counted = some.filter(({ id }) => asked.has(id));
   return { done: counted.filter(({ answer }) => answer !== null).length, of: counted.length };
 }

@@ -3,19 +3,23 @@ import { hasRole } from '../../operations/actor';
 import type { Crew, Person } from '../people/people';
 import type { WorkOrder } from './work-order';
 
-/** Whether the work is the person's own: assigned by name, or to a crew the person belongs to. */
-export function isAssignedTo(
-  work: Pick<WorkOrder, 'personIds' | 'crewId'>,
-  personId: PersonId,
-  crew: Crew | undefined,
-): boolean {
-  if (work.personIds.includes(personId)) return true;
+/** What says to whom work is given. */
+export type Given = Pick<WorkOrder, 'personIds' | 'crewId' | 'sharedWith'>;
+
+/** Everybody who has it as a person: by name, or through a share of it. */
+export function peopleOn({ personIds, sharedWith }: Pick<WorkOrder, 'personIds' | 'sharedWith'>): PersonId[] {
+  return sharedWith === undefined ? [...personIds] : [...new Set([...personIds, ...sharedWith])];
+}
+
+/** Whether the work is the person's own: assigned by name, through a share, or to a crew the person belongs to. */
+export function isAssignedTo(work: Given, personId: PersonId, crew: Crew | undefined): boolean {
+  if (work.personIds.includes(personId) || work.sharedWith?.includes(personId) === true) return true;
   return work.crewId !== null && crew?.id === work.crewId && crew.memberIds.includes(personId);
 }
 
 /** Everybody to whom a work order is given: people and crews, by their ids. */
-export function assigneesOf(work: Pick<WorkOrder, 'personIds' | 'crewId'>): string[] {
-  return [...work.personIds, ...(work.crewId === null ? [] : [work.crewId])];
+export function assigneesOf(work: Given): string[] {
+  return [...peopleOn(work), ...(work.crewId === null ? [] : [work.crewId])];
 }
 
 /**
@@ -33,9 +37,6 @@ export function assigneesFor(person: Person, crews: readonly Crew[]): ReadonlySe
 }
 
 /** Whether a person who carries whole for these carries this work order whole. */
-export function isWholeFor(
-  work: Pick<WorkOrder, 'personIds' | 'crewId'>,
-  carriedFor: 'all' | ReadonlySet<string>,
-): boolean {
+export function isWholeFor(work: Given, carriedFor: 'all' | ReadonlySet<string>): boolean {
   return carriedFor === 'all' || assigneesOf(work).some((id) => carriedFor.has(id));
 }

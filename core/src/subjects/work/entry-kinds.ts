@@ -63,6 +63,8 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly cost: CostFacet<K> | null;
   /** What followers of the work order are told was recorded, such as `a note`; null where they are not told. */
   readonly told: string | null;
+  /** To whom it gives a part of the work, who has to hear of it; null for kinds that give nothing. */
+  readonly gives: ((entry: EntryOf<K>) => InNameOf | null) | null;
   /** What it did in somebody else's name; null for kinds that never do. */
   readonly inNameOf: ((entry: EntryOf<K>, work: Isolated, nameOf: (id: PersonId) => string) => InNameOf | null) | null;
   /** The oldest first. */
@@ -84,6 +86,7 @@ export interface AnyEntryKind {
     ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<void>) | null;
   readonly cost: { readonly group: CostGroup; readonly amount: (content: Entry['content']) => Money | null } | null;
   readonly told: string | null;
+  readonly gives: ((entry: Entry) => InNameOf | null) | null;
   readonly inNameOf: ((entry: Entry, work: Isolated, nameOf: (id: PersonId) => string) => InNameOf | null) | null;
   readonly upgrades: readonly Upgrade[];
 }
@@ -106,6 +109,7 @@ export const plainEntry = {
   past: null,
   cost: null,
   told: null,
+  gives: null,
   inNameOf: null,
   upgrades: [],
 } as const;

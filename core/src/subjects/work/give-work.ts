@@ -3,6 +3,7 @@ import { argsSchema, idField, idListField, optionalIdField } from '../../kernel/
 import { accepted, defineOperation, refuse, rowNamed, type Found } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import type { Crew } from '../people/people';
+import { peopleOn } from './assignment';
 import { findOwnWork } from './guards';
 import { isOpen } from './states';
 import type { WorkOrder } from './work-order';
@@ -57,15 +58,16 @@ export async function findAssignees(
 }
 
 /** Who has it, and who had it before them: a phone may have been without signal through several givings. */
-async function everybodyBefore(
+export async function everybodyBefore(
   records: Records,
-  { personIds, crewId, previousAssignees }: WorkOrder,
+  work: WorkOrder,
 ): Promise<Pick<WorkOrder, 'personIds' | 'crewId'>> {
+  const { crewId, previousAssignees } = work;
   const crewBefore = previousAssignees?.crewId ?? null;
   const isOtherCrew = crewId !== null && crewBefore !== null && crewBefore !== crewId;
   const members = isOtherCrew ? ((await records.get('crews', crewBefore))?.memberIds ?? []) : [];
   return {
-    personIds: [...new Set([...personIds, ...(previousAssignees?.personIds ?? []), ...members])],
+    personIds: [...new Set([...peopleOn(work), ...(previousAssignees?.personIds ?? []), ...members])],
     crewId: crewId ?? crewBefore,
   };
 }

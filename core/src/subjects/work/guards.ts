@@ -43,7 +43,7 @@ async function hadItUnknowing(records: Records, work: WorkOrder, context: Operat
   const { previousAssignees } = work;
   if (previousAssignees === null || previousAssignees.since < context.knownUntil) return false;
   const crew = previousAssignees.crewId === null ? undefined : await records.get('crews', previousAssignees.crewId);
-  return isAssignedTo({ ...work, ...previousAssignees }, context.person.id, crew);
+  return isAssignedTo(previousAssignees, context.person.id, crew);
 }
 
 /**

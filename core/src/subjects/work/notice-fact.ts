@@ -20,5 +20,7 @@ export type NoticeFact =
       /** How many jobs need it together. */
       readonly jobs: number;
     }
+  /** Steps that are somebody's own now. */
+  | { readonly is: 'share'; readonly steps: number }
   | { readonly is: 'clockStopped'; readonly at: Instant; readonly by: string; readonly reason: string }
   | { readonly is: 'lockOff'; readonly device: string; readonly by: string; readonly reason: string };

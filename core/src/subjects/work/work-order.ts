@@ -102,6 +102,8 @@ export interface WorkOrder {
   readonly estimateMinutes: number;
   readonly personIds: readonly PersonId[];
   readonly crewId: CrewId | null;
+  /** Those who have a share of it, by name or not; absent where nobody ever had one. */
+  readonly sharedWith?: readonly PersonId[];
   /** Who had it before it was given to others, and when that came to be known. */
   readonly previousAssignees: {
     readonly personIds: readonly PersonId[];

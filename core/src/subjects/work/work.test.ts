@@ -152,6 +152,7 @@ describe('what is owed', () => {
     workOrderId: aWorkOrder().id,
     startedAt: noon,
   });
+  const nothing = { steps: [], entries: [], clocks: [] };
   const answered = aStep(
     2,
     { type: 'tick' },
@@ -160,21 +161,21 @@ describe('what is owed', () => {
 
   it('lists open steps in their order, then the time', () => {
     expect(
-      owedBefore(ann.id, [aStep(3), answered, aStep(1)], [], [], rules).map((owed) =>
+      owedBefore(ann.id, { ...nothing, steps: [aStep(3), answered, aStep(1)] }, rules).map((owed) =>
         'text' in owed ? owed.text : owed.what,
       ),
     ).toEqual(['Step 1', 'Step 3', 'time']);
   });
 
   it('counts the own running clock as time, and asks for a mate’s to be stopped', () => {
-    expect(owedBefore(ann.id, [], [], [clockOf(ann.id)], rules)).toEqual([]);
-    expect(owedBefore(ann.id, [], [entry('1', labor(5))], [clockOf(bob.id)], rules)).toEqual([
-      { what: 'clockOfAnother', personId: bob.id },
-    ]);
+    expect(owedBefore(ann.id, { ...nothing, clocks: [clockOf(ann.id)] }, rules)).toEqual([]);
+    expect(
+      owedBefore(ann.id, { ...nothing, entries: [entry('1', labor(5))], clocks: [clockOf(bob.id)] }, rules),
+    ).toEqual([{ what: 'clockOfAnother', personId: bob.id }]);
   });
 
   it('is nothing where the rules ask for nothing', () => {
-    expect(owedBefore(ann.id, [aStep(1)], [], [], { steps: false, time: false })).toEqual([]);
+    expect(owedBefore(ann.id, { ...nothing, steps: [aStep(1)] }, { steps: false, time: false })).toEqual([]);
   });
 });
 

@@ -7,6 +7,7 @@ import { permitsAndContacts } from './005-permits-and-contacts';
 import { whoseRowsAre } from './006-whose-rows-are';
 import { numbers } from './007-numbers';
 import { proceduresAndStops } from './008-procedures-and-stops';
+import { shares } from './009-shares';
 
 interface Migration {
   readonly name: string;
@@ -23,6 +24,7 @@ const all: readonly Migration[] = [
   whoseRowsAre,
   numbers,
   proceduresAndStops,
+  shares,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

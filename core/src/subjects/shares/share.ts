@@ -1,0 +1,75 @@
+import type { AssetId, PersonId, ShareId, SiteId, StepId, WorkOrderId } from '../../kernel/ids';
+import type { Instant } from '../../kernel/time/instant';
+import { inForce, progressAmong } from '../steps/branches';
+import type { Progress, Step } from '../steps/step';
+
+/** Steps of a work order that are somebody's own, with trade, machine and planned time. */
+export interface Share {
+  readonly id: ShareId;
+  readonly siteId: SiteId;
+  readonly workOrderId: WorkOrderId;
+  /** Whose it is now. */
+  readonly personId: PersonId;
+  /** Whose it was before, the first holder first, and until when. */
+  readonly earlier: readonly { readonly personId: PersonId; readonly until: Instant }[];
+  readonly tradeId: string;
+  readonly assetId: AssetId;
+  readonly plannedMinutes: number;
+  /** What is part of one of these belongs to the share too. A step is in one share at most. */
+  readonly stepIds: readonly StepId[];
+  readonly madeBy: PersonId;
+  readonly madeAt: Instant;
+}
+
+/** Shares in the order in which they were made. */
+export function inOrderMade(shares: readonly Share[]): Share[] {
+  return [...shares].sort((a, b) => (a.madeAt < b.madeAt ? -1 : a.madeAt > b.madeAt ? 1 : a.id < b.id ? -1 : 1));
+}
+
+/** In which share each step is: where it was put itself, else where the step is that it is part of. Others are left out. */
+export function sharesOfSteps(shares: readonly Share[], steps: readonly Step[]): ReadonlyMap<StepId, Share> {
+  if (shares.length === 0) return new Map();
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const put = new Map(shares.flatMap((share) => share.stepIds.map((id) => [id, share] as const)));
+  const found = new Map<StepId, Share>();
+  for (const step of steps) {
+    const seen = new Set<StepId>();
+    for (
+      let at: Step | undefined = step;
+      at !== undefined && !seen.has(at.id);
+      at = at.parentId === null ? undefined : byId.get(at.parentId)
+    ) {
+      seen.add(at.id);
+      const share = put.get(at.id);
+      if (share === undefined) continue;
+      found.set(step.id, share);
+      break;
+    }
+  }
+  return found;
+}
+
+/** How far each share is, by its id: of its steps those that are asked count, as in the whole job. */
+export function progressOfShares(shares: readonly Share[], steps: readonly Step[]): ReadonlyMap<ShareId, Progress> {
+  const inShare = sharesOfSteps(shares, steps);
+  const asked = inForce(steps);
+  return new Map(
+    shares.map(({ id }) => [
+      id,
+      progressAmong(
+        steps.filter((step) => inShare.get(step.id)?.id === id),
+        asked,
+      ),
+    ]),
+  );
+}
+
+/** Whether everything of it that is asked is answered or skipped. */
+export function isShareDone({ done, of }: Progress): boolean {
+  return done === of;
+}
+
+/** Who had the share at a time. */
+export function holderAt({ personId, earlier }: Share, at: Instant): PersonId {
+  return earlier.find(({ until }) => at < until)?.personId ?? personId;
+}
