@@ -41,6 +41,14 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
   const people = view.peekAll('people').map(({ id }) => id);
   const others = people.filter((id) => id !== person.id);
   const some = <T>(list: readonly T[]): T[] => list.filter((_, index) => (choice >> index) % 2 === 1);
+  const aboutShare = {
+    tradeId: null,
+    assetId: null,
+    plannedMinutes: amount * 15,
+    stepIds: some(steps).map(({ id }) => id),
+  };
+  const share = pick(view.peekList('shares', 'workOrder', work.id));
+  const onShare = share === undefined ? null : { ...onWork, shareId: share.id };
   const isolation = (act: ArgsOf<'isolation.record'>['act'], ofPersonId: PersonId | null): Deed | null => {
     const pointId = act === 'shutDown' ? null : (pick(work.isolation)?.id ?? null);
     const reason = ofPersonId === null ? '' : 'went home';
@@ -86,6 +94,16 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return onStop === null ? null : { name: 'stop.take-up', args: onStop };
     case 'turn round':
       return stop === undefined ? null : { name: 'round.turn', args: { ...onWork, firstStopId: stop.id } };
+    case 'make a share':
+      return { name: 'share.make', args: { ...onWork, personId: pick(people) ?? person.id, ...aboutShare } };
+    case 'change a share':
+      return onShare === null ? null : { name: 'share.change', args: { ...onShare, ...aboutShare } };
+    case 'pass a share on':
+      return onShare === null
+        ? null
+        : { name: 'share.pass-on', args: { ...onShare, personId: pick(others) ?? person.id } };
+    case 'dissolve a share':
+      return onShare === null ? null : { name: 'share.dissolve', args: onShare };
     case 'number':
       return answer(stepOf('number'), { type: 'number', value: choice % 100 });
     case 'use part':

@@ -3,6 +3,7 @@ import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { tableNames } from '@oilcan/core/registry';
 import { roundOf, type Stop } from '@oilcan/core/rounds';
+import type { Share } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
 import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
@@ -43,6 +44,7 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   broken.push(...(await wrongSums(shift, log)));
   broken.push(...(await wrongNumbers(shift)));
   broken.push(...(await wrongStops(shift)));
+  broken.push(...(await wrongShares(shift)));
   return broken;
 }
 
@@ -52,6 +54,22 @@ async function wrongStops(shift: Shift): Promise<string[]> {
   const stops = stored.map(({ body }) => JSON.parse(body) as Stop);
   const { stops: walked } = roundOf(stops, []);
   return walked.length === STOPS ? [] : [`The round has ${walked.length} stops and not ${STOPS}.`];
+}
+
+/** A step in two shares, or a work order that is shared with others than those who have a share of it. */
+async function wrongShares(shift: Shift): Promise<string[]> {
+  const stored: { body: string }[] = await shift.server.database('shares').select('body');
+  const shares = stored.map(({ body }) => JSON.parse(body) as Share);
+  const put = shares.flatMap(({ stepIds }) => stepIds);
+  const twice = put.filter((id, index) => put.indexOf(id) !== index).map((id) => `${id} is in two shares.`);
+  const works: { body: string }[] = await shift.server.database('work_orders').select('body');
+  const wrong = works.flatMap(({ body }) => {
+    const { id, sharedWith = [] } = JSON.parse(body) as WorkOrder;
+    const holders = shares.filter(({ workOrderId }) => workOrderId === id).map(({ personId }) => personId);
+    const isSo = [...new Set(holders)].sort().join() === [...sharedWith].join();
+    return isSo ? [] : [`${id} is shared with ${sharedWith.join()} and not with ${holders.join()}.`];
+  });
+  return [...twice, ...wrong];
 }
 
 /** Two work orders of one number, one without a final number, or one whose number changed. */

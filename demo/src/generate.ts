@@ -72,10 +72,11 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
 
   for (const { sector, assets } of mountains) {
     for (const job of openJobsOf(sector.number)) {
-      const { work, stops, steps, entries } = openWorkFrom(job, assets, number, now, sector);
+      const { work, stops, shares, steps, entries } = openWorkFrom(job, assets, number, now, sector);
       number += 1;
       yield { table: 'workOrders', row: work };
       for (const row of stops) yield { table: 'stops', row };
+      for (const row of shares) yield { table: 'shares', row };
       for (const row of steps) yield { table: 'steps', row };
       for (const row of entries) yield { table: 'entries', row };
       for (const row of permitsOf(work, now)) yield { table: 'permits', row };

@@ -113,6 +113,8 @@ export function owedWords(owed: Owed, me: PersonId, nameOf: (personId: string) =
   switch (owed.what) {
     case 'step':
       return owed.text;
+    case 'share':
+      return `The share of ${nameOf(owed.personId)}: ${owed.progress.done} of ${owed.progress.of} done`;
     case 'time':
       return 'No time recorded yet';
     case 'lock':

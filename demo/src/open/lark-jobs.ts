@@ -239,6 +239,7 @@ export const larkJobs: readonly OpenJob[] = [
     hazards: [voltage, rotating],
     kit: [],
     steps: ['Locked out, tested dead', 'Twelve brushes changed, bedded in', '?Slip ring surface'],
+    shares: [{ person: 'ines', trade: 'mechanical', minutes: 60, steps: [2, 3] }],
   },
   {
     asset: 'lark-t5',

@@ -9,6 +9,17 @@ export interface StopPlan {
   readonly steps: readonly StepPlan[];
 }
 
+/** What of a job is somebody's own. */
+export interface SharePlan {
+  readonly person: string;
+  readonly trade: string;
+  readonly minutes: number;
+  /** The steps of the job by their numbers, the first is 1; of a round none. */
+  readonly steps?: readonly number[];
+  /** The machines at whose stops the steps are. */
+  readonly stops?: readonly string[];
+}
+
 /** A job that is open when the demo starts, written out by hand. */
 export interface OpenJob {
   readonly asset: string;
@@ -30,6 +41,7 @@ export interface OpenJob {
   readonly steps: readonly StepPlan[];
   /** The machines that are walked to, in their order; none where it is no round. */
   readonly stops?: readonly StopPlan[];
+  readonly shares?: readonly SharePlan[];
   /** So many steps are done already, by the first person. */
   readonly done?: number;
   readonly held?: readonly [reason: HoldReason, note: string];

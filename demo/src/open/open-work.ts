@@ -8,12 +8,14 @@ import {
   type EntryId,
   type Instant,
   type PersonId,
+  type ShareId,
   type StopId,
   type WorkOrderId,
   minutesBetween,
 } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import type { Stop } from '@oilcan/core/rounds';
+import type { Share } from '@oilcan/core/shares';
 import { answerContent, stepsOf, type Step, type StepAnswer, type StepQuestion } from '@oilcan/core/steps';
 import type { Entry, EntryContent, Hazard, WorkOrder } from '@oilcan/core/work';
 import { settings, technicianOf, tess } from '../mountain/people';
@@ -24,7 +26,7 @@ import { randomFor } from '../random';
 import { isolationOfJob, toolsOfJob } from './isolation';
 import { hazardList } from './hazards';
 import { openJobs } from './jobs';
-import type { OpenJob } from './open-job';
+import type { OpenJob, SharePlan } from './open-job';
 import { newSteps } from './step-plan';
 
 /** Open work orders of one sector; the rest after the written-out jobs are rounds that come due. */
@@ -33,6 +35,7 @@ const OPEN_IN_SECTOR = 40;
 export interface OpenWork {
   readonly work: WorkOrder;
   readonly stops: readonly Stop[];
+  readonly shares: readonly Share[];
   readonly steps: readonly Step[];
   readonly entries: readonly Entry[];
 }
@@ -184,7 +187,46 @@ export function openWorkFrom(
   if (job.held !== undefined) {
     enter(firstPerson, addMinutes(now, -40), { kind: 'state', from: 'underway', to: 'held', reason: job.held[0] });
   }
-  return { work, stops, steps, entries };
+  const shares = sharesOf(job, work, stops, steps);
+  const holders = [...new Set(shares.map(({ personId }) => personId))].sort();
+  for (const { id: shareId, personId, stepIds, madeAt } of shares)
+    enter(tess.id, madeAt, { kind: 'share', shareId, act: 'made', personId, steps: stepIds.length });
+  return { work: shares.length === 0 ? work : { ...work, sharedWith: holders }, stops, shares, steps, entries };
+}
+
+function sharesOf(job: OpenJob, work: WorkOrder, stops: readonly Stop[], steps: readonly Step[]): Share[] {
+  const roots = steps.filter(({ parentId }) => parentId === null);
+  const ofTheWhole = roots.filter(({ stopId }) => stopId === null);
+  return (job.shares ?? []).map((plan, index): Share => {
+    const at = new Set(stops.flatMap(({ id }, number) => (isAt(plan, job.stops?.[number]?.asset) ? [id] : [])));
+    const chosen = [
+      ...roots.filter(({ stopId }) => stopId !== null && at.has(stopId)),
+      ...(plan.steps ?? []).map((number) => stepNumbered(ofTheWhole, number)),
+    ];
+    return {
+      id: asId<ShareId>(`${work.id}-share-${index + 1}`),
+      siteId: work.siteId,
+      workOrderId: work.id,
+      personId: asId<PersonId>(plan.person),
+      earlier: [],
+      tradeId: plan.trade,
+      assetId: work.assetId,
+      plannedMinutes: plan.minutes,
+      stepIds: chosen.map(({ id }) => id),
+      madeBy: tess.id,
+      madeAt: work.createdAt,
+    };
+  });
+}
+
+function isAt({ stops = [] }: SharePlan, asset: string | undefined): boolean {
+  return asset !== undefined && stops.includes(asset);
+}
+
+function stepNumbered(steps: readonly Step[], number: number): Step {
+  const step = steps[number - 1];
+  if (step === undefined) throw new Error(`There is no step ${number}.`);
+  return step;
 }
 
 function assetOf(assets: ReadonlyMap<string, Asset>, key: string): Asset {

@@ -70,6 +70,7 @@ export const otherJobs: readonly OpenJob[] = [
       '#pump-2-vib',
       '?Tight after 20 min',
     ],
+    shares: [{ person: 'pavel', trade: 'electrical', minutes: 30, steps: [1] }],
   },
   {
     asset: 'pocket-brake',

@@ -98,5 +98,13 @@ export const rounds: readonly OpenJob[] = [
     kit: [],
     steps: [],
     stops: towers,
+    shares: [
+      {
+        person: 'ines',
+        trade: 'mechanical',
+        minutes: 140,
+        stops: Array.from({ length: 6 }, (_, index) => `juniper-t${index + 1}`),
+      },
+    ],
   },
 ];

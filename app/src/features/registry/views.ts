@@ -12,6 +12,7 @@ import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
 import { roundsViews } from '../rounds/rounds-views';
+import { sharesViews } from '../shares/shares-views';
 import { stepsViews } from '../steps/steps-views';
 import { stockViews } from '../stock/stock-views';
 import { stoppagesViews } from '../stoppages/stoppages-views';
@@ -31,6 +32,7 @@ export const entryViews: EntryViewSet = {
   ...photosViews.entries,
   ...laborViews.entries,
   ...stepsViews.entries,
+  ...sharesViews.entries,
   ...roundsViews.entries,
   ...hazardsViews.entries,
   ...isolationViews.entries,
@@ -46,6 +48,7 @@ export const operationViews: OperationViewSet = {
   ...hazardsViews.operations,
   ...isolationViews.operations,
   ...stepsViews.operations,
+  ...sharesViews.operations,
   ...roundsViews.operations,
   ...laborViews.operations,
   ...stockViews.operations,

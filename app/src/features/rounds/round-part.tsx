@@ -1,13 +1,14 @@
 import { mdiBarcodeScan, mdiFormatListNumbered } from '@mdi/js';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { roundOf, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
+import { dueSteps, roundOf, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
 import type { Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { peekRow, useRows } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
+import { ShareLines, useStepsInSight } from '../shares';
 import { StepList } from '../steps';
 import { RoundEnd } from './round-end';
 import { RoundList } from './round-list';
@@ -30,8 +31,10 @@ interface Props {
 
 /** A round: one stop at a time in walking order, then what belongs to the whole of it, then what came of it. */
 export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
-  const steps = useRows('steps', 'workOrder', work.id);
-  const round = roundOf(stops, steps);
+  const all = useRows('steps', 'workOrder', work.id);
+  const { steps, isOwn } = useStepsInSight(work, all);
+  const own = isOwn ? stops.filter(({ id }) => steps.some(({ stopId }) => stopId === id)) : stops;
+  const round = roundOf(own, steps);
   const asked = useInSight(work.id);
   const inSight = asked ?? round.next?.stop.id ?? 'end';
   const [isListed, setIsListed] = useState(false);
@@ -65,6 +68,7 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
         />
         <Button word="Scan a stop" icon={mdiBarcodeScan} onPress={() => setIsScanning(true)} />
       </View>
+      <ShareLines work={work} steps={dueSteps(all, stops)} />
       {isListed ? (
         <RoundList work={work} round={round} inSight={inSight} onGo={go} />
       ) : current === undefined ? (

@@ -29,6 +29,7 @@ import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
 import { AlarmProposal } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
+import { loadShareSheets, shareElement } from '../shares';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
 import { WrapUpPart } from './wrap-up-part';
 import { LOCKS_ELEMENT } from '../isolation';
@@ -39,7 +40,12 @@ const WITH_WHAT_IS_ABOVE = 96;
 
 /** Loads what is recorded with. */
 export async function loadItems(): Promise<void> {
-  await Promise.all([loadStepSheets(), loadRoundSheets(), ...dockItems.map(({ Sheet }) => Sheet.load())]);
+  await Promise.all([
+    loadStepSheets(),
+    loadRoundSheets(),
+    loadShareSheets(),
+    ...dockItems.map(({ Sheet }) => Sheet.load()),
+  ]);
 }
 
 /**
@@ -132,6 +138,8 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     switch (owed.what) {
       case 'step':
         return bringStepIntoSight(owed.stepId);
+      case 'share':
+        return bringIntoSight(shareElement(owed.shareId));
       case 'time':
         return setDock('time');
       case 'lock':

@@ -19,6 +19,7 @@ import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
 import { LocksToTakeOff } from '../isolation';
+import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
 import { mdiChevronRight, mdiClose, mdiPause, mdiPlay, mdiUndo } from '@mdi/js';
@@ -37,15 +38,16 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
   const steps = dueSteps(useRows('steps', 'workOrder', work.id), useRows('stops', 'workOrder', work.id));
   const entries = useRows('entries', 'workOrder', work.id);
   const clocks = useRows('clocks', 'workOrder', work.id);
+  const shares = useRows('shares', 'workOrder', work.id);
+  const recorded = { steps, entries, clocks, shares, isolation: work.isolation };
   const person = usePhone((state) => state.person);
   const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | null>(null);
   useCommand('finish', () => {
     if (settings === undefined || !canChange(work.state, 'finish')) return;
-    const left = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
-    if (left.length === 0) setAsking('finish');
+    if (owedBefore(me, recorded, settings.owed[work.kind]).length === 0) setAsking('finish');
   });
   if (settings === undefined || person === null) return null;
-  const owed = owedBefore(me, steps, entries, clocks, settings.owed[work.kind], work.isolation);
+  const owed = owedBefore(me, recorded, settings.owed[work.kind]);
   const isLead = hasRole(person, ['lead']);
   const close = (): void => setAsking(null);
   return (
@@ -55,6 +57,7 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
       {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
     >
       <CostLine work={work} />
+      <ShareCosts work={work} />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
           <CostItems work={work} />

@@ -12,6 +12,7 @@ describe('the Shift list', () => {
     places: new Map(),
     crews: new Map(),
     parts: new Map([[partId, aPart()]]),
+    shares: [],
   });
   const sectionsOf = (rows: ShiftRows, person: Person = ann, find = '') =>
     shiftSections(rows, person, noon, someSettings(), find);

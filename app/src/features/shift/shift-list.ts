@@ -2,6 +2,7 @@ import { formatDuration, type Instant } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import type { Crew, Person } from '@oilcan/core/people';
 import type { Asset, Place } from '@oilcan/core/plant';
+import { plannedMinutesFor, type Share } from '@oilcan/core/shares';
 import type { Settings } from '@oilcan/core/settings';
 import {
   compareForShift,
@@ -25,6 +26,7 @@ export interface ShiftRows {
   readonly places: ReadonlyMap<string, Place>;
   readonly crews: ReadonlyMap<string, Crew>;
   readonly parts: ReadonlyMap<string, Part>;
+  readonly shares: readonly Share[];
 }
 
 export interface ShiftSection {
@@ -37,6 +39,8 @@ export interface ShiftSection {
 export interface Listed {
   readonly work: WorkOrder;
   readonly group: ShiftGroup;
+  /** How long it is planned for the person. */
+  readonly plannedMinutes: number;
   readonly text: string;
 }
 
@@ -47,7 +51,12 @@ export function listedWork(rows: ShiftRows, person: Person, present: Instant, se
     .map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
   ranked.sort((a, b) => compareForShift(a, b, present));
   const times = shiftTimes(present, settings.zone);
-  return ranked.map(({ work }) => ({ work, group: shiftGroupOf(work, times), text: textOf(work, rows) }));
+  return ranked.map(({ work }) => ({
+    work,
+    group: shiftGroupOf(work, times),
+    plannedMinutes: plannedFor(work, rows, person),
+    text: textOf(work, rows),
+  }));
 }
 
 /** What of it is wanted, in groups by when. */
@@ -57,9 +66,10 @@ export function sectionsAmong(listed: readonly Listed[], find: string, narrowing
     ({ work, text }) => isWithin(work, narrowing) && words.every((word) => text.includes(word)),
   );
   return shiftGroups.flatMap((group) => {
-    const data = wanted.flatMap((each) => (each.group === group ? [each.work] : []));
-    if (data.length === 0) return [];
-    return [{ group, data, estimateMinutes: data.reduce((sum, work) => sum + work.estimateMinutes, 0) }];
+    const within = wanted.filter((each) => each.group === group);
+    if (within.length === 0) return [];
+    const estimateMinutes = within.reduce((sum, { plannedMinutes }) => sum + plannedMinutes, 0);
+    return [{ group, data: within.map(({ work }) => work), estimateMinutes }];
   });
 }
 
@@ -73,6 +83,13 @@ export function shiftSections(
   narrowing: Narrowing = everything,
 ): ShiftSection[] {
   return sectionsAmong(listedWork(rows, person, present, settings), find, narrowing);
+}
+
+/** How long a job is planned for the person; a lead's list is everybody's, and has all of it. */
+function plannedFor(work: WorkOrder, { shares, crews }: ShiftRows, person: Person): number {
+  if (work.sharedWith === undefined || hasRole(person, ['lead'])) return work.estimateMinutes;
+  const ofWork = shares.filter(({ workOrderId }) => workOrderId === work.id);
+  return plannedMinutesFor(work, ofWork, person.id, crews.get(work.crewId ?? ''));
 }
 
 function textOf(work: WorkOrder, rows: ShiftRows): string {

@@ -30,13 +30,14 @@ export function useShift(find: string, narrowing: Narrowing): Shift | null {
   const placeRows = useTable('places');
   const crewRows = useTable('crews');
   const partRows = useTable('parts');
+  const shares = useTable('shares');
   const assets = useMemo(() => byId(assetRows), [assetRows]);
   const places = useMemo(() => byId(placeRows), [placeRows]);
   const crews = useMemo(() => byId(crewRows), [crewRows]);
   const parts = useMemo(() => byId(partRows), [partRows]);
   const rows = useMemo(
-    () => ({ workOrders: onSite(workOrders, site), assets, places, crews, parts }),
-    [workOrders, site, assets, places, crews, parts],
+    () => ({ workOrders: onSite(workOrders, site), assets, places, crews, parts, shares }),
+    [workOrders, site, assets, places, crews, parts, shares],
   );
   const listed = useMemo(
     () => (settings === undefined || person === null ? null : listedWork(rows, person, present, settings)),

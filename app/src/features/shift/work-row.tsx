@@ -1,6 +1,6 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Instant } from '@oilcan/core/kernel';
+import { formatDuration, type Instant } from '@oilcan/core/kernel';
 import { isLate } from '@oilcan/core/shift';
 import { dueSteps, roundOf } from '@oilcan/core/rounds';
 import { progressOf } from '@oilcan/core/steps';
@@ -15,8 +15,16 @@ import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
 import { roundWords } from '../../words/round-words';
+import { useOwnShare, type OwnShare } from '../shares';
 import { useKitStanding } from '../../data/stock';
-import { mdiAccountMultipleOutline, mdiCalendarClockOutline, mdiCellphone, mdiCheck, mdiPackageVariant } from '@mdi/js';
+import {
+  mdiAccountCheckOutline,
+  mdiAccountMultipleOutline,
+  mdiCalendarClockOutline,
+  mdiCellphone,
+  mdiCheck,
+  mdiPackageVariant,
+} from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -33,7 +41,9 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
   const settings = useSettings(work.siteId);
   const steps = useRows('steps', 'workOrder', work.id);
   const stops = useRows('stops', 'workOrder', work.id);
-  const { done, of } = progressOf(dueSteps(steps, stops));
+  const whole = progressOf(dueSteps(steps, stops));
+  const own = useOwnShare(work, steps);
+  const { done, of } = own?.isAll === true ? own.progress : whole;
   const isOverdue = isLate(work, present);
   const kit = useKitStanding(work);
   const people = usePeopleLine(work);
@@ -69,9 +79,10 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
         <View style={sheet.line}>
           {due === null ? null : <Fact icon={mdiCalendarClockOutline} words={due} isStrong={isOverdue} />}
           {kit === null ? null : <Fact icon={mdiPackageVariant} words={kit.words} />}
-          {of === 0 ? null : (
+          {of === 0 || own?.isAll === true ? null : (
             <Fact icon={mdiCheck} words={stops.length === 0 ? `${done} of ${of}` : roundWords(roundOf(stops, steps))} />
           )}
+          {own === null ? null : <Fact icon={mdiAccountCheckOutline} words={ownShareWords(own)} />}
           {people === null ? null : <Fact icon={mdiAccountMultipleOutline} words={people} />}
           {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
         </View>
@@ -95,6 +106,12 @@ function Fact({
       <Words as={isStrong ? 'label' : 'mark'}>{words}</Words>
     </View>
   );
+}
+
+/** “My share: 2 of 5, 1:30”. */
+function ownShareWords({ progress: { done, of }, plannedMinutes }: OwnShare): string {
+  const planned = plannedMinutes === 0 ? '' : `, ${formatDuration(plannedMinutes)}`;
+  return `My share: ${done} of ${of}${planned}`;
 }
 
 /** Who else has it: my crew, a mate; null when it is mine alone. */

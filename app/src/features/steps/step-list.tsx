@@ -7,6 +7,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
+import { ShareOut, useHolders } from '../shares';
 import { recordedOfSteps } from './recorded-of-steps';
 import { StepRow } from './step-row';
 
@@ -36,6 +37,7 @@ export function StepList({ work, steps, stopId }: Props): ReactElement {
     () => placed(steps).filter(({ step, isInForce }) => isInForce || step.answer !== null),
     [steps],
   );
+  const holders = useHolders(work, steps);
   const recorded = useMemo(() => recordedOfSteps(entries), [entries]);
   const canAnswer = isOpen(work.state);
   const opened = shown.find(({ step }) => step.id === more);
@@ -50,12 +52,14 @@ export function StepList({ work, steps, stopId }: Props): ReactElement {
           isInForce={isInForce}
           canAnswer={canAnswer}
           recorded={recorded.get(step.id) ?? ''}
+          holder={holders.get(step.id) ?? ''}
           onMore={openMore}
         />
       ))}
       {canAnswer ? (
         <View style={sheet.more}>
           <Button word="More steps" icon={mdiPlus} onPress={() => setIsAdding(true)} />
+          <ShareOut work={work} steps={steps} />
         </View>
       ) : null}
       {opened === undefined ? null : (
@@ -68,4 +72,4 @@ export function StepList({ work, steps, stopId }: Props): ReactElement {
   );
 }
 
-const sheet = StyleSheet.create({ more: { paddingTop: 12, alignItems: 'flex-start' } });
+const sheet = StyleSheet.create({ more: { paddingTop: 12, gap: 8, flexDirection: 'row', flexWrap: 'wrap' } });

@@ -24,6 +24,8 @@ interface Props {
   readonly canAnswer: boolean;
   /** What else was recorded of it, such as “1 note, 12 min”; empty for nothing. */
   readonly recorded: string;
+  /** Whose share it is in, such as “Share of Jonas”; empty for none. */
+  readonly holder: string;
   readonly onMore: (stepId: string) => void;
 }
 
@@ -35,6 +37,7 @@ export const StepRow = memo(function StepRow({
   isInForce,
   canAnswer,
   recorded,
+  holder,
   onMore,
 }: Props): ReactElement | null {
   const palette = usePalette();
@@ -55,7 +58,7 @@ export const StepRow = memo(function StepRow({
       </Press>
       <View id={stepElement(step.id)} style={sheet.answering}>
         {isInForce ? (
-          <Asked step={step} canAnswer={canAnswer} recorded={recorded} onAnswer={answer} />
+          <Asked step={step} canAnswer={canAnswer} recorded={recorded} holder={holder} onAnswer={answer} />
         ) : (
           <NotAsked step={step} />
         )}
@@ -68,14 +71,15 @@ interface AskedProps {
   readonly step: Step;
   readonly canAnswer: boolean;
   readonly recorded: string;
+  readonly holder: string;
   readonly onAnswer: (answer: StepAnswer | null, then?: () => void) => void;
 }
 
-function Asked({ step, canAnswer, recorded, onAnswer }: AskedProps): ReactElement {
+function Asked({ step, canAnswer, recorded, holder, onAnswer }: AskedProps): ReactElement {
   const { question } = step;
   const Answering = answeringOf(question.type);
   const given = step.answer?.value ?? null;
-  const words = <StepWords step={step} recorded={recorded} />;
+  const words = <StepWords step={step} recorded={recorded} holder={holder} />;
   if (Answering === undefined) {
     return (
       <View>
@@ -114,13 +118,14 @@ function NotAsked({ step }: { readonly step: Step }): ReactElement {
   );
 }
 
-function StepWords({ step, recorded }: { readonly step: Step; readonly recorded: string }): ReactElement {
+function StepWords({ step, recorded, holder }: Pick<AskedProps, 'step' | 'recorded' | 'holder'>): ReactElement {
   const palette = usePalette();
   const person = useRow('people', step.answer?.by);
   const adder = useRow('people', step.added?.by);
   const beyond = beyondOf(step);
   const given = step.answer?.value;
   const quiet = [
+    ...(holder === '' ? [] : [holder]),
     ...(given?.type === 'skipped' ? [`Skipped: ${given.reason}`] : []),
     ...(person === undefined ? [] : [person.name]),
     ...(adder === undefined ? [] : [`added by ${adder.name}`]),

@@ -5,6 +5,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
 import { Section } from '../../ui/section';
 import { Words } from '../../ui/words';
+import { ShareLines, useStepsInSight } from '../shares';
 import { StepList } from './step-list';
 
 /** The steps of a job. */
@@ -17,6 +18,7 @@ export function WorkPart({
 }): ReactElement {
   const steps = useRows('steps', 'workOrder', work.id);
   const { done, of } = progressOf(steps);
+  const inSight = useStepsInSight(work, steps);
   return (
     <Section title="Work" onPlaced={onPlaced} {...(of === 0 ? {} : { aside: `${done} of ${of} steps` })}>
       {of === 0 ? (
@@ -24,7 +26,8 @@ export function WorkPart({
           No steps are written down for this job.
         </Words>
       ) : null}
-      <StepList work={work} steps={steps} />
+      <ShareLines work={work} steps={steps} />
+      <StepList work={work} steps={inSight.steps} />
     </Section>
   );
 }

@@ -1,5 +1,8 @@
 import type { AssetId, PersonId, ShareId, SiteId, StepId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
+import type { Crew } from '../people/people';
+import { isAssignedTo, type Given } from '../work/assignment';
+import type { WorkOrder } from '../work/work-order';
 import { inForce, progressAmong } from '../steps/branches';
 import type { Progress, Step } from '../steps/step';
 
@@ -67,6 +70,23 @@ export function progressOfShares(shares: readonly Share[], steps: readonly Step[
 /** Whether everything of it that is asked is answered or skipped. */
 export function isShareDone({ done, of }: Progress): boolean {
   return done === of;
+}
+
+/** Whether somebody has the work through shares of it alone, and so has no more of it than those. */
+export function hasOnlyShares(work: Given, personId: PersonId, crew: Crew | undefined): boolean {
+  const { personIds, crewId } = work;
+  return work.sharedWith?.includes(personId) === true && !isAssignedTo({ personIds, crewId }, personId, crew);
+}
+
+/** How long a job is planned for somebody: the whole of it, or their shares where they have no more. */
+export function plannedMinutesFor(
+  work: Given & Pick<WorkOrder, 'estimateMinutes'>,
+  shares: readonly Share[],
+  personId: PersonId,
+  crew: Crew | undefined,
+): number {
+  if (!hasOnlyShares(work, personId, crew)) return work.estimateMinutes;
+  return shares.reduce((sum, share) => sum + (share.personId === personId ? share.plannedMinutes : 0), 0);
 }
 
 /** Who had the share at a time. */

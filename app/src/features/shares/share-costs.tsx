@@ -1,0 +1,42 @@
+import { useMemo, type ReactElement } from 'react';
+import { View } from 'react-native';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { costOfShares } from '@oilcan/core/registry';
+import type { WorkCost } from '@oilcan/core/costs';
+import { inOrderMade } from '@oilcan/core/shares';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useRows, useSettings } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { Words } from '../../ui/words';
+import { aboutWords, whoseWords } from './share-words';
+
+/** What a job cost by share, and what is in none; nothing where there are no shares. */
+export function ShareCosts({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const me = useMe();
+  const settings = useSettings(work.siteId);
+  const shares = useRows('shares', 'workOrder', work.id);
+  const steps = useRows('steps', 'workOrder', work.id);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const costs = useMemo(
+    () => (shares.length === 0 ? null : costOfShares(shares, steps, entries)),
+    [shares, steps, entries],
+  );
+  if (costs === null || settings === undefined) return null;
+  const say = ({ laborMinutes, total, groups }: WorkCost): string =>
+    `${formatDuration(laborMinutes)} · ${formatSums(total, settings.currency, settings.language)}${groups.time === null ? ' without time' : ''}`;
+  return (
+    <View role="group" aria-label="Cost by share">
+      {inOrderMade(shares).map((share) => {
+        const cost = costs.shares.get(share.id);
+        return cost === undefined ? null : (
+          <Words key={share.id} as="small" soft>
+            {whoseWords(share, me)}, {aboutWords(share, work, settings)}: {say(cost)}
+          </Words>
+        );
+      })}
+      <Words as="small" soft>
+        In no share: {say(costs.rest)}
+      </Words>
+    </View>
+  );
+}

@@ -1,0 +1,225 @@
+import { useMemo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import {
+  formatDuration,
+  parseDuration,
+  type AssetId,
+  type PersonId,
+  type StepId,
+  type StopId,
+} from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { inWalkingOrder } from '@oilcan/core/rounds';
+import type { Share } from '@oilcan/core/shares';
+import { placed, type Step } from '@oilcan/core/steps';
+import type { WorkOrder } from '@oilcan/core/work';
+import { peekRow, usePhone, useRows, useSettings, useTable } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm, type OperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button, Choice, Choices } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { workersOfSite } from './workers-of-site';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly steps: readonly Step[];
+  /** The share that is changed; null where one is made. */
+  readonly share: Share | null;
+  readonly onClose: () => void;
+}
+
+interface Typed {
+  personId: PersonId;
+  /** Null for the trade of the person. */
+  tradeId: string | null;
+  assetId: AssetId;
+  planned: string;
+  stepIds: StepId[];
+}
+
+/** What is pressed instead of typed, in minutes. */
+const USUAL_MINUTES = [30, 60, 90, 120, 240];
+
+/** Makes a share, or changes one: whose, which steps, with what trade, on which machine, for how long. */
+export function ShareForm({ work, steps, share, onClose }: Props): ReactElement {
+  const me = useMe();
+  const person = usePhone((state) => state.person);
+  const settings = useSettings(work.siteId);
+  const people = workersOfSite(useTable('people'), work.siteId);
+  const isLead = person !== null && hasRole(person, ['lead']);
+  const start: Typed = {
+    personId: share?.personId ?? me,
+    tradeId: share?.tradeId ?? null,
+    assetId: share?.assetId ?? work.assetId,
+    planned: share === null || share.plannedMinutes === 0 ? '' : formatDuration(share.plannedMinutes),
+    stepIds: [...(share?.stepIds ?? [])],
+  };
+  const { form, submit, refusal } = useShareForm(work, share, start, onClose);
+  const [personId, tradeId, assetId, planned, stepIds] = form.watch([
+    'personId',
+    'tradeId',
+    'assetId',
+    'planned',
+    'stepIds',
+  ]);
+  const machines = useMachines(work);
+  const trade = tradeId ?? peekRow('people', personId)?.tradeId;
+  const minutes = planned === '' ? 0 : parseDuration(planned);
+  const choose = (ids: readonly StepId[], isIn: boolean): void => {
+    const left = stepIds.filter((id) => !ids.includes(id));
+    form.setValue('stepIds', isIn ? [...left, ...ids] : left);
+  };
+  const { errors } = form.formState;
+  return (
+    <BottomSheet
+      title={share === null ? 'Make a share' : 'Change this share'}
+      aside={work.number}
+      onClose={onClose}
+      foot={<Button main word={share === null ? 'Make this share' : 'Keep it so'} onPress={submit} />}
+    >
+      {share === null && isLead ? (
+        <View style={sheet.part}>
+          <Words as="label">Whose</Words>
+          <Choices label="Whose">
+            {people.map(({ id, name }) => (
+              <Choice key={id} word={name} isChosen={id === personId} onPress={() => form.setValue('personId', id)} />
+            ))}
+          </Choices>
+        </View>
+      ) : null}
+      <View style={sheet.part}>
+        <Words as="label">Which steps</Words>
+        <StepChoice work={work} steps={steps} shareId={share?.id ?? null} chosen={stepIds} onChoose={choose} />
+        <FormRefusal sentence={errors.stepIds?.message ?? null} />
+      </View>
+      <View style={sheet.part}>
+        <Words as="label">Planned time</Words>
+        <Choices label="Planned time">
+          {USUAL_MINUTES.map((each) => (
+            <Choice
+              key={each}
+              word={formatDuration(each)}
+              isChosen={minutes === each}
+              onPress={() => form.setValue('planned', formatDuration(each))}
+            />
+          ))}
+        </Choices>
+        <FormField control={form.control} name="planned" label="Planned time" hint="such as 1:30" onEnter={submit} />
+      </View>
+      {settings === undefined ? null : (
+        <View style={sheet.part}>
+          <Words as="label">Trade</Words>
+          <Choices label="Trade">
+            {settings.trades.map(({ id, name }) => (
+              <Choice key={id} word={name} isChosen={id === trade} onPress={() => form.setValue('tradeId', id)} />
+            ))}
+          </Choices>
+        </View>
+      )}
+      {machines.length < 2 ? null : (
+        <View style={sheet.part}>
+          <Words as="label">Machine</Words>
+          <Choices label="Machine">
+            {machines.map(({ id, name }) => (
+              <Choice key={id} word={name} isChosen={id === assetId} onPress={() => form.setValue('assetId', id)} />
+            ))}
+          </Choices>
+        </View>
+      )}
+      <FormRefusal
+        sentence={errors.personId?.message ?? errors.tradeId?.message ?? errors.assetId?.message ?? refusal}
+      />
+    </BottomSheet>
+  );
+}
+
+function useShareForm(work: WorkOrder, share: Share | null, start: Typed, onDone: () => void): OperationForm<Typed> {
+  const about = ({ tradeId, assetId, planned, stepIds }: Typed) => {
+    const plannedMinutes = planned.trim() === '' ? 0 : parseDuration(planned);
+    return plannedMinutes === undefined || plannedMinutes === null
+      ? null
+      : { tradeId, assetId, plannedMinutes, stepIds };
+  };
+  const unreadable = { unreadable: 'planned', hint: 'Write how long as 1:30, 1.5 or 90m.' } as const;
+  const fieldOf = (argument: string): keyof Typed =>
+    argument === 'plannedMinutes' ? 'planned' : (argument as keyof Typed);
+  return useOperationForm<'share.make' | 'share.change', Typed>({
+    operation: share === null ? 'share.make' : 'share.change',
+    defaultValues: start,
+    fieldOf,
+    read: (typed) => {
+      const read = about(typed);
+      if (read === null) return unreadable;
+      const onWork = { workOrderId: work.id, ...read };
+      return { args: share === null ? { ...onWork, personId: typed.personId } : { ...onWork, shareId: share.id } };
+    },
+    said: share === null ? 'The share is made.' : 'The share is changed.',
+    onDone,
+  });
+}
+
+/** The machine of the job, those that are part of it, and those at the stops of a round. */
+function useMachines(work: WorkOrder) {
+  const assets = useTable('assets');
+  const stops = useRows('stops', 'workOrder', work.id);
+  return useMemo(() => {
+    const atStops = new Set(stops.map(({ assetId }) => assetId));
+    const isOne = ({ id, parentId }: (typeof assets)[number]): boolean =>
+      id === work.assetId || parentId === work.assetId || atStops.has(id);
+    return assets.filter(isOne).sort((a, b) => (a.id === work.assetId ? -1 : b.id === work.assetId ? 1 : 0));
+  }, [assets, stops, work]);
+}
+
+interface StepChoiceProps {
+  readonly work: WorkOrder;
+  readonly steps: readonly Step[];
+  readonly shareId: Share['id'] | null;
+  readonly chosen: readonly StepId[];
+  readonly onChoose: (ids: readonly StepId[], isIn: boolean) => void;
+}
+
+/** The steps that are in no other share, those of a round stop by stop. What is part of a step comes with it. */
+function StepChoice({ work, steps, shareId, chosen, onChoose }: StepChoiceProps): ReactElement {
+  const stops = inWalkingOrder(useRows('stops', 'workOrder', work.id));
+  const shares = useRows('shares', 'workOrder', work.id);
+  const taken = new Set(shares.flatMap(({ id, stepIds }) => (id === shareId ? [] : stepIds)));
+  const free = placed(steps).filter(({ step, depth }) => depth === 0 && !taken.has(step.id));
+  const at = (stopId: StopId | null) => free.filter(({ step }) => step.stopId === stopId);
+  const ofTheWhole = at(null);
+  if (free.length === 0) return <Words soft>Every step is in a share already.</Words>;
+  return (
+    <View role="group" aria-label="Which steps" style={sheet.part}>
+      {stops.map((stop, index) => {
+        const ids = at(stop.id).map(({ step }) => step.id);
+        if (ids.length === 0) return null;
+        const isIn = ids.every((id) => chosen.includes(id));
+        return (
+          <Choice
+            key={stop.id}
+            isMany
+            word={`Stop ${index + 1}: ${peekRow('assets', stop.assetId)?.name ?? 'a machine'}`}
+            isChosen={isIn}
+            onPress={() => onChoose(ids, !isIn)}
+          />
+        );
+      })}
+      {ofTheWhole.map(({ step, number }) => {
+        const isIn = chosen.includes(step.id);
+        return (
+          <Choice
+            key={step.id}
+            isMany
+            word={`${number}  ${step.text}`}
+            isChosen={isIn}
+            onPress={() => onChoose([step.id], !isIn)}
+          />
+        );
+      })}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({ part: { gap: 8 } });

@@ -1,0 +1,101 @@
+import { mdiAccountArrowRightOutline, mdiChevronRight } from '@mdi/js';
+import { useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { costOfShares } from '@oilcan/core/registry';
+import { inOrderMade, progressOfShares } from '@oilcan/core/shares';
+import type { Step } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { useRows, useSettings } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { RowDipstick } from '../../ui/dipstick';
+import { Icon } from '../../ui/icon';
+import { piece } from '../../ui/piece';
+import { Button, Choice, Choices, Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { shareElement } from './share-element';
+import { aboutWords, standingWords, whoseWords } from './share-words';
+import { useStepsInSight } from './steps-in-sight';
+
+const ShareSheet = piece(() => import('./share-sheet').then((module) => module.ShareSheet));
+const ShareForm = piece(() => import('./share-form').then((module) => module.ShareForm));
+
+/** Loads what opens from the shares, so that it opens without signal too. */
+export async function loadShareSheets(): Promise<void> {
+  await Promise.all([ShareSheet.load(), ShareForm.load()]);
+}
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly steps: readonly Step[];
+}
+
+/** Who has which share of a job, and how far each is; nothing where there are none. */
+export function ShareLines({ work, steps }: Props): ReactElement | null {
+  const palette = usePalette();
+  const me = useMe();
+  const settings = useSettings(work.siteId);
+  const shares = useRows('shares', 'workOrder', work.id);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const inSight = useStepsInSight(work, steps);
+  const [opened, setOpened] = useState<string | null>(null);
+  const progress = useMemo(() => progressOfShares(shares, steps), [shares, steps]);
+  const costs = useMemo(
+    () => (shares.length === 0 ? null : costOfShares(shares, steps, entries)),
+    [shares, steps, entries],
+  );
+  if (costs === null) return null;
+  const open = shares.find(({ id }) => id === opened);
+  return (
+    <View role="group" aria-label="Shares">
+      {inOrderMade(shares).map((share) => {
+        const standing = progress.get(share.id) ?? { done: 0, of: 0 };
+        const spent = costs.shares.get(share.id)?.laborMinutes ?? 0;
+        return (
+          <View key={share.id} id={shareElement(share.id)}>
+            <Press onPress={() => setOpened(share.id)} style={[sheet.line, { borderColor: palette.line }]}>
+              <RowDipstick {...standing} />
+              <View style={sheet.words}>
+                <Words as="label">{whoseWords(share, me)}</Words>
+                <Words as="small" soft>
+                  {aboutWords(share, work, settings)}
+                </Words>
+                <Words as="small">{standingWords(standing, spent, share.plannedMinutes)}</Words>
+              </View>
+              <Icon path={mdiChevronRight} />
+            </Press>
+          </View>
+        );
+      })}
+      {inSight.canChoose ? (
+        <View style={sheet.choice}>
+          <Choices label="Which steps">
+            <Choice word="My share" isChosen={inSight.isOwn} onPress={() => inSight.choose(true)} />
+            <Choice word="All steps" isChosen={!inSight.isOwn} onPress={() => inSight.choose(false)} />
+          </Choices>
+        </View>
+      ) : null}
+      {open === undefined ? null : (
+        <ShareSheet work={work} share={open} steps={steps} onClose={() => setOpened(null)} />
+      )}
+    </View>
+  );
+}
+
+/** The way to another share. `steps` are those from which it is chosen. */
+export function ShareOut({ work, steps }: Props): ReactElement | null {
+  const [isMaking, setIsMaking] = useState(false);
+  if (!isOpen(work.state) || steps.length === 0) return null;
+  return (
+    <>
+      <Button word="Make a share" icon={mdiAccountArrowRightOutline} onPress={() => setIsMaking(true)} />
+      {isMaking ? <ShareForm work={work} steps={steps} share={null} onClose={() => setIsMaking(false)} /> : null}
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: 10, borderBottomWidth: 1, paddingVertical: 8 },
+  words: { flex: 1, minWidth: 0 },
+  choice: { paddingVertical: 10 },
+});

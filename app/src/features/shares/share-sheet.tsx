@@ -1,0 +1,108 @@
+import { mdiAccountArrowRightOutline, mdiClose, mdiPencilOutline } from '@mdi/js';
+import { useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { costOfShares } from '@oilcan/core/registry';
+import { progressOfShares, sharesOfSteps, type Share } from '@oilcan/core/shares';
+import { placed, type Step } from '@oilcan/core/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { usePhone, useRows, useSettings, useTable } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { performOrSay } from '../../data/use-operation';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button, Choice } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { phoneNames } from '../views/names';
+import { answerWords } from '../steps/words';
+import { ShareForm } from './share-form';
+import { aboutWords, standingWords, whoseWords } from './share-words';
+import { workersOfSite } from './workers-of-site';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly share: Share;
+  readonly steps: readonly Step[];
+  readonly onClose: () => void;
+}
+
+/** One share: its steps, what was recorded in it, and passing it on. */
+export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement {
+  const me = useMe();
+  const person = usePhone((state) => state.person);
+  const settings = useSettings(work.siteId);
+  const shares = useRows('shares', 'workOrder', work.id);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const people = workersOfSite(useTable('people'), work.siteId);
+  const [doing, setDoing] = useState<'nothing' | 'passingOn' | 'changing'>('nothing');
+  const cost = useMemo(
+    () => costOfShares(shares, steps, entries).shares.get(share.id),
+    [shares, steps, entries, share],
+  );
+  const progress = progressOfShares(shares, steps).get(share.id) ?? { done: 0, of: 0 };
+  const inShare = sharesOfSteps(shares, steps);
+  const own = placed(steps).filter(({ step, isInForce }) => isInForce && inShare.get(step.id)?.id === share.id);
+  const mayArrange = isOpen(work.state) && person !== null && (share.personId === me || hasRole(person, ['lead']));
+  const onShare = { workOrderId: work.id, shareId: share.id };
+  const passOn = async (personId: Share['personId']): Promise<void> => {
+    if (await performOrSay('share.pass-on', { ...onShare, personId })) onClose();
+  };
+  const dissolve = async (): Promise<void> => {
+    if (await performOrSay('share.dissolve', onShare)) onClose();
+  };
+  if (doing === 'changing') return <ShareForm work={work} steps={steps} share={share} onClose={onClose} />;
+  return (
+    <BottomSheet title={whoseWords(share, me)} aside={work.number} onClose={onClose}>
+      <Words>{aboutWords(share, work, settings)}</Words>
+      <Words as="heading">{standingWords(progress, cost?.laborMinutes ?? 0, share.plannedMinutes)}</Words>
+      {cost === undefined || settings === undefined ? null : (
+        <Words soft>
+          Recorded here: {formatDuration(cost.laborMinutes)}
+          {cost.total.length === 0 ? '' : `, ${formatSums(cost.total, settings.currency, settings.language)}`}
+          {cost.groups.time === null ? ' without time' : ''}.
+        </Words>
+      )}
+      {mayArrange ? (
+        <View style={sheet.keys}>
+          <Button word="Pass on" icon={mdiAccountArrowRightOutline} onPress={() => setDoing('passingOn')} />
+          <Button word="Change" icon={mdiPencilOutline} onPress={() => setDoing('changing')} />
+          <Button word="Dissolve" icon={mdiClose} onPress={() => void dissolve()} />
+        </View>
+      ) : null}
+      {doing === 'passingOn' ? (
+        <View role="group" aria-label="Pass on to" style={sheet.people}>
+          <Words as="label">Pass on to</Words>
+          {people
+            .filter(({ id }) => id !== share.personId)
+            .map(({ id, name }) => (
+              <Choice key={id} word={name} isChosen={false} onPress={() => void passOn(id)} />
+            ))}
+        </View>
+      ) : null}
+      <View style={sheet.steps}>
+        {own.map(({ step, number }) => (
+          <View key={step.id} style={sheet.step}>
+            <Words as="label" soft style={sheet.number}>
+              {number}
+            </Words>
+            <View style={sheet.words}>
+              <Words>{step.text}</Words>
+              <Words as="small" soft>
+                {step.answer === null ? 'Open' : answerWords(step.answer.value, step.question, phoneNames)}
+              </Words>
+            </View>
+          </View>
+        ))}
+      </View>
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  people: { gap: 8 },
+  steps: { gap: 8 },
+  step: { flexDirection: 'row', gap: 10 },
+  number: { minWidth: 28 },
+  words: { flex: 1, minWidth: 0 },
+});
