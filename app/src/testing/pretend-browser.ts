@@ -5,6 +5,7 @@ import type { PastQuestion } from '../data/past/read-past';
 /** What the browser that tests have is without. */
 export function completeBrowser(): void {
   AbortSignal.timeout = () => new AbortController().signal;
+  Element.prototype.scrollIntoView = () => undefined;
   performance.getEntriesByName = () => [];
   performance.mark = () => ({}) as PerformanceMark;
   globalThis.Worker = TestWorker as unknown as typeof Worker;

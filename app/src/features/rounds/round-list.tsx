@@ -1,7 +1,7 @@
 import { mdiSwapVertical } from '@mdi/js';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isFaultyStill, type RoundStanding, type StopStanding } from '@oilcan/core/rounds';
+import { inWalkingOrder, isFaultyStill, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
@@ -14,17 +14,18 @@ import type { InSight } from './stop-in-sight';
 
 interface Props {
   readonly work: WorkOrder;
+  readonly stops: readonly Stop[];
   readonly round: RoundStanding;
   readonly inSight: InSight;
   readonly onGo: (inSight: InSight) => void;
 }
 
 /** All stops in walking order, each with how far it is; a press goes there. */
-export function RoundList({ work, round, inSight, onGo }: Props): ReactElement {
-  const last = round.stops.at(-1);
+export function RoundList({ work, stops, round, inSight, onGo }: Props): ReactElement {
+  const last = inWalkingOrder(stops).at(-1);
   const turn = (): void => {
     if (last === undefined) return;
-    void performOrSay('round.turn', { workOrderId: work.id, firstStopId: last.stop.id });
+    void performOrSay('round.turn', { workOrderId: work.id, firstStopId: last.id });
   };
   return (
     <View>

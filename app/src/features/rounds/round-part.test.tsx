@@ -41,9 +41,6 @@ const open = async (): Promise<void> => {
   works = await TestWorks.open([...smallWorks({ state: 'underway', title: 'Daily round' }), ...aRound()]);
   await works.show(<Round />);
 };
-beforeAll(() => {
-  Element.prototype.scrollIntoView = () => undefined;
-});
 afterEach(async () => {
   goTo(workId, asId<StopId>('none'));
   await works.close();

@@ -1,6 +1,7 @@
 import { mdiBarcodeScan, mdiFormatListNumbered } from '@mdi/js';
-import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { StepId } from '@oilcan/core/kernel';
 import { dueSteps, roundOf, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
 import type { Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
@@ -31,12 +32,13 @@ interface Props {
 
 /** A round: one stop at a time in walking order, then what belongs to the whole of it, then what came of it. */
 export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
-  const all = useRows('steps', 'workOrder', work.id);
-  const { steps, isOwn } = useStepsInSight(work, all);
-  const own = isOwn ? stops.filter(({ id }) => steps.some(({ stopId }) => stopId === id)) : stops;
-  const round = roundOf(own, steps);
+  const steps = useRows('steps', 'workOrder', work.id);
+  const { only, choose } = useStepsInSight(work, steps);
+  const round = useMemo(() => roundOf(stops, steps, only), [stops, steps, only]);
   const asked = useInSight(work.id);
-  const inSight = asked ?? round.next?.stop.id ?? 'end';
+  // Where the person begins; answering does not take them away from there.
+  const [begun] = useState<InSight>(round.next?.stop.id ?? 'end');
+  const inSight = asked ?? begun;
   const [isListed, setIsListed] = useState(false);
   const [isScanning, setIsScanning] = useState(false);
   const top = useRef<HTMLElement | null>(null);
@@ -48,6 +50,8 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
   }, [inSight]);
   const go = (wanted: InSight): void => {
     setIsListed(false);
+    // Whoever goes to a stop of somebody else's wants to see it.
+    if (wanted !== 'end' && !round.stops.some(({ stop }) => stop.id === wanted)) choose(false);
     goTo(work.id, wanted);
   };
   const current = round.stops.find(({ stop }) => stop.id === inSight);
@@ -68,16 +72,21 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
         />
         <Button word="Scan a stop" icon={mdiBarcodeScan} onPress={() => setIsScanning(true)} />
       </View>
-      <ShareLines work={work} steps={dueSteps(all, stops)} />
+      <ShareLines work={work} steps={dueSteps(steps, stops)} />
       {isListed ? (
-        <RoundList work={work} round={round} inSight={inSight} onGo={go} />
+        <RoundList work={work} stops={stops} round={round} inSight={inSight} onGo={go} />
       ) : current === undefined ? (
-        <AtTheEnd work={work} round={round} steps={steps} onGo={go} />
+        <AtTheEnd work={work} round={round} steps={steps} only={only} onGo={go} />
       ) : (
-        <AtStop work={work} round={round} current={current} steps={steps} onGo={go} />
+        <AtStop work={work} round={round} current={current} of={stops.length} steps={steps} only={only} onGo={go} />
       )}
       {isScanning ? (
-        <ScanStopSheet round={round} current={current ?? null} onGo={go} onClose={() => setIsScanning(false)} />
+        <ScanStopSheet
+          round={only === undefined ? round : roundOf(stops, steps)}
+          current={current ?? null}
+          onGo={go}
+          onClose={() => setIsScanning(false)}
+        />
       ) : null}
     </Section>
   );
@@ -87,17 +96,26 @@ interface PartProps {
   readonly work: WorkOrder;
   readonly round: RoundStanding;
   readonly steps: readonly Step[];
+  readonly only: ReadonlySet<StepId> | undefined;
   readonly onGo: (inSight: InSight) => void;
 }
 
-function AtStop({ work, round, current, steps, onGo }: PartProps & { readonly current: StopStanding }): ReactElement {
+interface AtStopProps extends PartProps {
+  readonly current: StopStanding;
+  /** How many stops the round has. */
+  readonly of: number;
+}
+
+function AtStop({ work, round, current, of, steps, only, onGo }: AtStopProps): ReactElement {
   const there = steps.filter(({ stopId }) => stopId === current.stop.id);
   const next = nextAfter(round, current);
   const name = next === null ? undefined : peekRow('assets', next.stop.assetId)?.name;
   return (
     <>
-      <StopHead work={work} standing={current} of={round.stops.length} />
-      {current.stop.leftOut === null ? <StepList work={work} steps={there} stopId={current.stop.id} /> : null}
+      <StopHead work={work} standing={current} of={of} />
+      {current.stop.leftOut === null ? (
+        <StepList work={work} steps={there} only={only} stopId={current.stop.id} />
+      ) : null}
       <View style={sheet.next}>
         <Button
           main
@@ -116,12 +134,12 @@ function nextAfter(round: RoundStanding, { number, stop }: StopStanding): StopSt
   return open.find((each) => each.number > number) ?? open[0] ?? null;
 }
 
-function AtTheEnd({ work, round, steps, onGo }: PartProps): ReactElement {
+function AtTheEnd({ work, round, steps, only, onGo }: PartProps): ReactElement {
   const ofTheWhole = steps.filter(({ stopId }) => stopId === null);
   return (
     <>
       <RoundEnd work={work} round={round} onGo={onGo} />
-      {ofTheWhole.length === 0 ? null : <StepList work={work} steps={ofTheWhole} />}
+      {ofTheWhole.length === 0 ? null : <StepList work={work} steps={ofTheWhole} only={only} />}
     </>
   );
 }

@@ -97,7 +97,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
       </View>
       <View style={sheet.part}>
         <Words as="label">Planned time</Words>
-        <Choices label="Planned time">
+        <Choices label="Usual times">
           {USUAL_MINUTES.map((each) => (
             <Choice
               key={each}
@@ -107,7 +107,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
             />
           ))}
         </Choices>
-        <FormField control={form.control} name="planned" label="Planned time" hint="such as 1:30" onEnter={submit} />
+        <FormField control={form.control} name="planned" label="How long" hint="such as 1:30" onEnter={submit} />
       </View>
       {settings === undefined ? null : (
         <View style={sheet.part}>

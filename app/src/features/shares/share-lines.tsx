@@ -2,7 +2,7 @@ import { mdiAccountArrowRightOutline, mdiChevronRight } from '@mdi/js';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { costOfShares } from '@oilcan/core/registry';
-import { inOrderMade, progressOfShares } from '@oilcan/core/shares';
+import { inOrderMade, progressOfShares, type Share } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows, useSettings } from '../../data/store';
@@ -48,7 +48,7 @@ export function ShareLines({ work, steps }: Props): ReactElement | null {
   const open = shares.find(({ id }) => id === opened);
   return (
     <View role="group" aria-label="Shares">
-      {inOrderMade(shares).map((share) => {
+      {ownFirst(inOrderMade(shares), me).map((share) => {
         const standing = progress.get(share.id) ?? { done: 0, of: 0 };
         const spent = costs.shares.get(share.id)?.laborMinutes ?? 0;
         return (
@@ -82,8 +82,13 @@ export function ShareLines({ work, steps }: Props): ReactElement | null {
   );
 }
 
-/** The way to another share. `steps` are those from which it is chosen. */
-export function ShareOut({ work, steps }: Props): ReactElement | null {
+function ownFirst(shares: readonly Share[], me: string): Share[] {
+  return [...shares.filter(({ personId }) => personId === me), ...shares.filter(({ personId }) => personId !== me)];
+}
+
+/** The way to another share. */
+export function ShareOut({ work }: Pick<Props, 'work'>): ReactElement | null {
+  const steps = useRows('steps', 'workOrder', work.id);
   const [isMaking, setIsMaking] = useState(false);
   if (!isOpen(work.state) || steps.length === 0) return null;
   return (

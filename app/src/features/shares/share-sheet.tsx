@@ -1,7 +1,7 @@
 import { mdiAccountArrowRightOutline, mdiClose, mdiPencilOutline } from '@mdi/js';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { formatSums } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { costOfShares } from '@oilcan/core/registry';
 import { progressOfShares, sharesOfSteps, type Share } from '@oilcan/core/shares';
@@ -14,7 +14,6 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { phoneNames } from '../views/names';
-import { answerWords } from '../steps/words';
 import { ShareForm } from './share-form';
 import { aboutWords, standingWords, whoseWords } from './share-words';
 import { workersOfSite } from './workers-of-site';
@@ -34,7 +33,7 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
   const shares = useRows('shares', 'workOrder', work.id);
   const entries = useRows('entries', 'workOrder', work.id);
   const people = workersOfSite(useTable('people'), work.siteId);
-  const [doing, setDoing] = useState<'nothing' | 'passingOn' | 'changing'>('nothing');
+  const [doing, setDoing] = useState<'nothing' | 'passingOn' | 'changing' | 'dissolving'>('nothing');
   const cost = useMemo(
     () => costOfShares(shares, steps, entries).shares.get(share.id),
     [shares, steps, entries, share],
@@ -55,18 +54,17 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
     <BottomSheet title={whoseWords(share, me)} aside={work.number} onClose={onClose}>
       <Words>{aboutWords(share, work, settings)}</Words>
       <Words as="heading">{standingWords(progress, cost?.laborMinutes ?? 0, share.plannedMinutes)}</Words>
-      {cost === undefined || settings === undefined ? null : (
+      {cost === undefined || cost.total.length === 0 || settings === undefined ? null : (
         <Words soft>
-          Recorded here: {formatDuration(cost.laborMinutes)}
-          {cost.total.length === 0 ? '' : `, ${formatSums(cost.total, settings.currency, settings.language)}`}
-          {cost.groups.time === null ? ' without time' : ''}.
+          It cost {formatSums(cost.total, settings.currency, settings.language)} so far
+          {cost.groups.time === null ? ', without time' : ''}.
         </Words>
       )}
       {mayArrange ? (
         <View style={sheet.keys}>
           <Button word="Pass on" icon={mdiAccountArrowRightOutline} onPress={() => setDoing('passingOn')} />
           <Button word="Change" icon={mdiPencilOutline} onPress={() => setDoing('changing')} />
-          <Button word="Dissolve" icon={mdiClose} onPress={() => void dissolve()} />
+          <Button word="Dissolve" icon={mdiClose} onPress={() => setDoing('dissolving')} />
         </View>
       ) : null}
       {doing === 'passingOn' ? (
@@ -79,6 +77,12 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
             ))}
         </View>
       ) : null}
+      {doing === 'dissolving' ? (
+        <>
+          <Words>Its steps are nobody’s own then. What was answered and recorded stays.</Words>
+          <Button main word="Yes, dissolve it" onPress={() => void dissolve()} />
+        </>
+      ) : null}
       <View style={sheet.steps}>
         {own.map(({ step, number }) => (
           <View key={step.id} style={sheet.step}>
@@ -88,7 +92,8 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
             <View style={sheet.words}>
               <Words>{step.text}</Words>
               <Words as="small" soft>
-                {step.answer === null ? 'Open' : answerWords(step.answer.value, step.question, phoneNames)}
+                {step.stopId === null ? '' : `${phoneNames.stop(step.stopId)?.name ?? 'A stop'}: `}
+                {doneWords(step)}
               </Words>
             </View>
           </View>
@@ -96,6 +101,12 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
       </View>
     </BottomSheet>
   );
+}
+
+function doneWords({ answer }: Step): string {
+  if (answer === null) return 'open';
+  const name = phoneNames.person(answer.by)?.name ?? 'somebody';
+  return answer.value.type === 'skipped' ? `skipped by ${name}: ${answer.value.reason}` : `done by ${name}`;
 }
 
 const sheet = StyleSheet.create({

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { StepId } from '@oilcan/core/kernel';
 import { create } from 'zustand';
 import { sharesOfSteps } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
@@ -22,7 +23,8 @@ export function useHolders(work: WorkOrder, steps: readonly Step[]): ReadonlyMap
 
 /** The steps that are shown, and how to show others. */
 export interface StepsInSight {
-  readonly steps: readonly Step[];
+  /** By their ids; undefined for all. */
+  readonly only: ReadonlySet<StepId> | undefined;
   /** Whether there is a choice: one has a share, and there is more than that. */
   readonly canChoose: boolean;
   readonly isOwn: boolean;
@@ -35,13 +37,13 @@ export function useStepsInSight(work: WorkOrder, steps: readonly Step[]): StepsI
   const shares = useRows('shares', 'workOrder', work.id);
   const own = useMemo(() => {
     const inShare = sharesOfSteps(shares, steps);
-    return steps.filter(({ id }) => inShare.get(id)?.personId === me);
+    return new Set(steps.flatMap(({ id }) => (inShare.get(id)?.personId === me ? [id] : [])));
   }, [shares, steps, me]);
   const showsAll = useShowsAll((state) => state[work.id] === true);
-  const canChoose = own.length > 0 && own.length < steps.length;
+  const canChoose = own.size > 0 && own.size < steps.length;
   const isOwn = canChoose && !showsAll;
   return {
-    steps: isOwn ? own : steps,
+    only: isOwn ? own : undefined,
     canChoose,
     isOwn,
     choose: (wantsOwn) => useShowsAll.setState({ [work.id]: !wantsOwn }),

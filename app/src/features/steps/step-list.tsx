@@ -1,7 +1,7 @@
 import { mdiPlus } from '@mdi/js';
 import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { StopId } from '@oilcan/core/kernel';
+import type { StepId, StopId } from '@oilcan/core/kernel';
 import { placed, type Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
@@ -22,20 +22,25 @@ export async function loadStepSheets(): Promise<void> {
 interface Props {
   readonly work: WorkOrder;
   readonly steps: readonly Step[];
+  /** Those of them that are shown; all where it is left out. */
+  readonly only?: ReadonlySet<StepId> | undefined;
   /** The stop of a round at which these are; undefined where it is none. */
   readonly stopId?: StopId;
 }
 
 /** Steps, one under the other, each followed by those that are part of it; and the way to more of them. */
-export function StepList({ work, steps, stopId }: Props): ReactElement {
+export function StepList({ work, steps, only, stopId }: Props): ReactElement {
   const entries = useRows('entries', 'workOrder', work.id);
   const [more, setMore] = useState<string | null>(null);
   const [isAdding, setIsAdding] = useState(false);
   const openMore = useCallback((stepId: string) => setMore(stepId), []);
   // A branch that was never answered is out of the way until it comes up.
   const shown = useMemo(
-    () => placed(steps).filter(({ step, isInForce }) => isInForce || step.answer !== null),
-    [steps],
+    () =>
+      placed(steps).filter(
+        ({ step, isInForce }) => (isInForce || step.answer !== null) && only?.has(step.id) !== false,
+      ),
+    [steps, only],
   );
   const holders = useHolders(work, steps);
   const recorded = useMemo(() => recordedOfSteps(entries), [entries]);
@@ -52,14 +57,14 @@ export function StepList({ work, steps, stopId }: Props): ReactElement {
           isInForce={isInForce}
           canAnswer={canAnswer}
           recorded={recorded.get(step.id) ?? ''}
-          holder={holders.get(step.id) ?? ''}
+          holder={only === undefined ? (holders.get(step.id) ?? '') : ''}
           onMore={openMore}
         />
       ))}
       {canAnswer ? (
         <View style={sheet.more}>
           <Button word="More steps" icon={mdiPlus} onPress={() => setIsAdding(true)} />
-          <ShareOut work={work} steps={steps} />
+          <ShareOut work={work} />
         </View>
       ) : null}
       {opened === undefined ? null : (

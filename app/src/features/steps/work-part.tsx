@@ -27,7 +27,7 @@ export function WorkPart({
         </Words>
       ) : null}
       <ShareLines work={work} steps={steps} />
-      <StepList work={work} steps={inSight.steps} />
+      <StepList work={work} steps={steps} only={inSight.only} />
     </Section>
   );
 }

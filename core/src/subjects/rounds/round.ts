@@ -1,4 +1,4 @@
-import type { StopId } from '../../kernel/ids';
+import type { StepId, StopId } from '../../kernel/ids';
 import { levelOf, type ReadingLevel } from '../readings/limits';
 import { inForce, progressAmong } from '../steps/branches';
 import { faultyOf, type Progress, type Step } from '../steps/step';
@@ -40,17 +40,22 @@ export function dueSteps(steps: readonly Step[], stops: readonly Stop[]): readon
   return leftOut.size === 0 ? steps : steps.filter(({ stopId }) => stopId === null || !leftOut.has(stopId));
 }
 
-/** How a round stands by what was answered so far. */
-export function roundOf(stops: readonly Stop[], steps: readonly Step[]): RoundStanding {
+/**
+ * How a round stands by what was answered so far.
+ *
+ * @param only the steps that somebody has of it: other steps do not count, and stops without any of them are passed over.
+ * Stops keep their numbers.
+ */
+export function roundOf(stops: readonly Stop[], steps: readonly Step[], only?: ReadonlySet<StepId>): RoundStanding {
   const asked = inForce(steps);
   const byStop = new Map<StopId, Step[]>();
   for (const step of steps) {
-    if (step.stopId === null) continue;
+    if (step.stopId === null || only?.has(step.id) === false) continue;
     const there = byStop.get(step.stopId);
     if (there === undefined) byStop.set(step.stopId, [step]);
     else there.push(step);
   }
-  const standings = inWalkingOrder(stops).map((stop, index): StopStanding => {
+  const numbered = inWalkingOrder(stops).map((stop, index): StopStanding => {
     const there = byStop.get(stop.id) ?? [];
     const progress = progressAmong(there, asked);
     const remarks = there.filter(({ id }) => asked.has(id)).flatMap(remarkOn);
@@ -62,6 +67,7 @@ export function roundOf(stops: readonly Stop[], steps: readonly Step[]): RoundSt
       isDone: stop.leftOut !== null || progress.done === progress.of,
     };
   });
+  const standings = only === undefined ? numbered : numbered.filter(({ stop }) => byStop.has(stop.id));
   return {
     stops: standings,
     next: standings.find(({ isDone }) => !isDone) ?? null,
