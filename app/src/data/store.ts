@@ -16,7 +16,7 @@ import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import { DateTime } from 'luxon';
 import { V7Generator } from 'uuidv7';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { httpLink } from './http-link';
@@ -288,6 +288,18 @@ export function useRows<T extends TableName>(
   key: string | undefined,
 ): readonly Tables[T][] {
   return usePhone(() => (key === undefined ? none : (phone?.view.peekList(table, index, key) ?? none)));
+}
+
+/**
+ * As `useRows`, for what may follow a moment after what was pressed: it is drawn once that is on the screen. Give it to a
+ * component that is `memo`, which is then not drawn before.
+ */
+export function useRowsLater<T extends TableName>(
+  table: T,
+  index: IndexName<T>,
+  key: string | undefined,
+): readonly Tables[T][] {
+  return useDeferredValue(useRows(table, index, key));
 }
 
 /** The rows with these ids, as far as there are any; draws again only when one of them changes. */

@@ -1,4 +1,4 @@
-import { useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   isolationOf,
@@ -11,7 +11,7 @@ import {
 import type { PersonId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { now, peekRow, usePhone, useRows, useSettings } from '../../data/store';
+import { now, peekRow, usePhone, useRowsLater, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
@@ -26,8 +26,8 @@ import { useMe } from '../../data/use-me';
 import { mdiAlertOctagonOutline } from '@mdi/js';
 
 function useIsolation(work: WorkOrder): IsolationStanding {
-  const entries = useRows('entries', 'workOrder', work.id);
-  return isolationOf(work.isolation, entries);
+  const entries = useRowsLater('entries', 'workOrder', work.id);
+  return useMemo(() => isolationOf(work.isolation, entries), [work.isolation, entries]);
 }
 
 function record(work: WorkOrder, act: IsolationAct, pointId: string | null): void {

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
-import { now, useRow, useRows, useSettings } from '../../data/store';
+import { now, useRow, useRowsLater, useSettings } from '../../data/store';
 import { Button, Choice, Choices, Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
@@ -24,9 +24,17 @@ const FEWEST_TO_NARROW = 9;
 const FIRST_SHOWN = 40;
 
 /** Everything recorded on the job, newest first; a long record can be narrowed. */
-export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement | null {
+export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement {
+  return <Entries work={work} entries={useRowsLater('entries', 'workOrder', work.id)} />;
+}
+
+interface EntriesProps {
+  readonly work: WorkOrder;
+  readonly entries: readonly Entry[];
+}
+
+const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactElement | null {
   const settings = useSettings(work.siteId);
-  const entries = useRows('entries', 'workOrder', work.id);
   const [open, setOpen] = useState<Entry | null>(null);
   const [isWhole, setIsWhole] = useState(false);
   const [wanted, setWanted] = useState<RecordGroup | null>(null);
@@ -78,7 +86,7 @@ export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement
       )}
     </Section>
   );
-}
+});
 
 interface EntryRowProps {
   readonly entry: Entry;

@@ -5,7 +5,7 @@ import { costOfShares } from '@oilcan/core/registry';
 import type { WorkCost } from '@oilcan/core/costs';
 import { inOrderMade } from '@oilcan/core/shares';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useRows, useSettings } from '../../data/store';
+import { useRows, useRowsLater, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { Words } from '../../ui/words';
 import { aboutWords, whoseWords } from './share-words';
@@ -15,8 +15,8 @@ export function ShareCosts({ work }: { readonly work: WorkOrder }): ReactElement
   const me = useMe();
   const settings = useSettings(work.siteId);
   const shares = useRows('shares', 'workOrder', work.id);
-  const steps = useRows('steps', 'workOrder', work.id);
-  const entries = useRows('entries', 'workOrder', work.id);
+  const steps = useRowsLater('steps', 'workOrder', work.id);
+  const entries = useRowsLater('entries', 'workOrder', work.id);
   const costs = useMemo(
     () => (shares.length === 0 ? null : costOfShares(shares, steps, entries)),
     [shares, steps, entries],

@@ -5,7 +5,7 @@ import { costOfShares } from '@oilcan/core/registry';
 import { inOrderMade, progressOfShares, type Share } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { useRows, useSettings } from '../../data/store';
+import { useRows, useRowsLater, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { RowDipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
@@ -36,7 +36,7 @@ export function ShareLines({ work, steps }: Props): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
   const shares = useRows('shares', 'workOrder', work.id);
-  const entries = useRows('entries', 'workOrder', work.id);
+  const entries = useRowsLater('entries', 'workOrder', work.id);
   const inSight = useStepsInSight(work, steps);
   const [opened, setOpened] = useState<string | null>(null);
   const progress = useMemo(() => progressOfShares(shares, steps), [shares, steps]);

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { roundOf, type Stop } from '@oilcan/core/rounds';
 import { progressOf, type Progress, type Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
@@ -22,9 +23,10 @@ export function useLevel(work: WorkOrder): number {
   const steps = useRows('steps', 'workOrder', work.id);
   const stops = useRows('stops', 'workOrder', work.id);
   const isPrepared = useIsPrepared(work);
+  const done = useMemo(() => shareDone(stops, steps), [stops, steps]);
   if (!isOpen(work.state)) return 1;
   if (!isPrepared && work.state === 'ready') return 0;
-  return WORK_FROM + (WORK_TO - WORK_FROM) * shareDone(stops, steps);
+  return WORK_FROM + (WORK_TO - WORK_FROM) * done;
 }
 
 /** Each stop of a round counts the same, however many steps it has, so that the level reaches its mark on the dipstick. */
@@ -38,5 +40,8 @@ function shareDone(stops: readonly Stop[], steps: readonly Step[]): number {
 /** Where each stop of a round ends on the dipstick. */
 export function useMarks(work: WorkOrder): readonly number[] {
   const stops = useRows('stops', 'workOrder', work.id);
-  return stops.slice(1).map((_, index) => WORK_FROM + ((WORK_TO - WORK_FROM) * (index + 1)) / stops.length);
+  return useMemo(
+    () => stops.slice(1).map((_, index) => WORK_FROM + ((WORK_TO - WORK_FROM) * (index + 1)) / stops.length),
+    [stops],
+  );
 }

@@ -1,20 +1,22 @@
-import { useState, type ReactElement } from 'react';
+import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { owedBefore, type Owed } from '@oilcan/core/lifecycle';
-import { dueSteps } from '@oilcan/core/rounds';
+import type { Clock } from '@oilcan/core/labor';
+import { dueSteps, type Stop } from '@oilcan/core/rounds';
+import type { Share } from '@oilcan/core/shares';
+import type { Step } from '@oilcan/core/steps';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
-import { canChange, costGroups, isOpen, type WorkOrder } from '@oilcan/core/work';
+import { canChange, costGroups, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay, useOperation } from '../../data/use-operation';
-import { peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { usePhone, useRow, useRowsLater, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Icon } from '../../ui/icon';
-import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { costGroupWords, counted, owedWords, stateWords } from '../../words/work-words';
+import { costGroupWords, stateWords } from '../../words/work-words';
 import { DropSheet, HandBackSheet, HoldSheet } from '../lifecycle';
+import { OwedList } from './owed-list';
 import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
@@ -22,7 +24,7 @@ import { LocksToTakeOff } from '../isolation';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
-import { mdiChevronRight, mdiClose, mdiPause, mdiPlay, mdiUndo } from '@mdi/js';
+import { mdiClose, mdiPause, mdiPlay, mdiUndo } from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -31,23 +33,52 @@ interface Props {
   readonly onMend: (owed: Owed) => void;
 }
 
-/** What is still owed, what it cost, and finishing. */
-export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | null {
+/**
+ * What is still owed, what it cost, and finishing. All of it is worked out anew with everything that is recorded, so it
+ * follows a moment after.
+ */
+export function WrapUpPart(props: Props): ReactElement {
+  const { id } = props.work;
+  const steps = useRowsLater('steps', 'workOrder', id);
+  const stops = useRowsLater('stops', 'workOrder', id);
+  const entries = useRowsLater('entries', 'workOrder', id);
+  const clocks = useRowsLater('clocks', 'workOrder', id);
+  const shares = useRowsLater('shares', 'workOrder', id);
+  return <WrapUp {...props} steps={steps} stops={stops} entries={entries} clocks={clocks} shares={shares} />;
+}
+
+interface WrapUpProps extends Props {
+  readonly steps: readonly Step[];
+  readonly stops: readonly Stop[];
+  readonly entries: readonly Entry[];
+  readonly clocks: readonly Clock[];
+  readonly shares: readonly Share[];
+}
+
+const WrapUp = memo(function WrapUp({
+  work,
+  steps,
+  stops,
+  entries,
+  clocks,
+  shares,
+  onPlaced,
+  onMend,
+}: WrapUpProps): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
-  const steps = dueSteps(useRows('steps', 'workOrder', work.id), useRows('stops', 'workOrder', work.id));
-  const entries = useRows('entries', 'workOrder', work.id);
-  const clocks = useRows('clocks', 'workOrder', work.id);
-  const shares = useRows('shares', 'workOrder', work.id);
-  const recorded = { steps, entries, clocks, shares, isolation: work.isolation };
   const person = usePhone((state) => state.person);
+  const owed = useMemo(() => {
+    if (settings === undefined) return [];
+    const recorded = { steps: dueSteps(steps, stops), entries, clocks, shares, isolation: work.isolation };
+    return owedBefore(me, recorded, settings.owed[work.kind]);
+  }, [me, work, settings, steps, stops, entries, clocks, shares]);
   const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | null>(null);
   useCommand('finish', () => {
     if (settings === undefined || !canChange(work.state, 'finish')) return;
-    if (owedBefore(me, recorded, settings.owed[work.kind]).length === 0) setAsking('finish');
+    if (owed.length === 0) setAsking('finish');
   });
   if (settings === undefined || person === null) return null;
-  const owed = owedBefore(me, recorded, settings.owed[work.kind]);
   const isLead = hasRole(person, ['lead']);
   const close = (): void => setAsking(null);
   return (
@@ -56,7 +87,7 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
       onPlaced={onPlaced}
       {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
     >
-      <CostLine work={work} />
+      <CostLine work={work} entries={entries} />
       <ShareCosts work={work} />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
@@ -106,17 +137,16 @@ export function WrapUpPart({ work, onPlaced, onMend }: Props): ReactElement | nu
       {work.state === 'accepted' || work.state === 'dropped' ? (
         <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
       ) : null}
-      {asking === 'finish' ? <FinishSheet work={work} onClose={close} /> : null}
+      {asking === 'finish' ? <FinishSheet work={work} entries={entries} onClose={close} /> : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
       {asking === 'drop' ? <DropSheet work={work} onClose={close} /> : null}
     </Section>
   );
-}
+});
 
-function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
+function CostLine({ work, entries }: Pick<WrapUpProps, 'work' | 'entries'>): ReactElement | null {
   const settings = useSettings(work.siteId);
-  const entries = useRows('entries', 'workOrder', work.id);
   if (settings === undefined) return null;
   const cost = costOf(entries);
   const say = (sums: typeof cost.total): string => formatSums(sums, settings.currency, settings.language);
@@ -140,36 +170,16 @@ function CostLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
   );
 }
 
-function OwedList({
-  owed,
-  onMend,
-}: {
-  readonly owed: readonly Owed[];
-  readonly onMend: (owed: Owed) => void;
-}): ReactElement | null {
-  const palette = usePalette();
-  const me = useMe();
-  const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
-  if (owed.length === 0) return <Words>Nothing is owed.</Words>;
-  return (
-    <View style={sheet.owedList}>
-      <Words as="label">{counted(owed.length, 'thing is', 'things are')} still owed</Words>
-      {owed.map((each, index) => (
-        <Press key={index} onPress={() => onMend(each)} style={[sheet.owed, { borderColor: palette.line }]}>
-          <Words style={sheet.owedWords}>{owedWords(each, me, nameOf)}</Words>
-          <Icon path={mdiChevronRight} />
-        </Press>
-      ))}
-    </View>
-  );
-}
-
 function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
   const by = useRow('people', work.finishedBy);
   return <Words soft>Finished by {by?.name ?? 'somebody'}; the lead has not looked at it yet.</Words>;
 }
 
-function FinishSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+interface FinishSheetProps extends Pick<WrapUpProps, 'work' | 'entries'> {
+  readonly onClose: () => void;
+}
+
+function FinishSheet({ work, entries, onClose }: FinishSheetProps): ReactElement {
   const { run, errorAt } = useOperation();
   const clock = useRow('clocks', useMe());
   const finish = async (): Promise<void> => {
@@ -181,7 +191,7 @@ function FinishSheet({ work, onClose }: { readonly work: WorkOrder; readonly onC
       onClose={onClose}
       foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}
     >
-      <CostLine work={work} />
+      <CostLine work={work} entries={entries} />
       {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
       <Words soft>After this only the lead can open it again.</Words>
       {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
@@ -193,7 +203,4 @@ const sheet = StyleSheet.create({
   cost: { paddingVertical: 12 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 },
   wide: { flexGrow: 1 },
-  owedList: { paddingTop: 8 },
-  owed: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
-  owedWords: { flex: 1 },
 });

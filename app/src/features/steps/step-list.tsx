@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { StepId, StopId } from '@oilcan/core/kernel';
 import { placed, type Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { useRows } from '../../data/store';
+import { useRowsLater } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { ShareOut, useHolders } from '../shares';
@@ -30,7 +30,7 @@ interface Props {
 
 /** Steps, one under the other, each followed by those that are part of it; and the way to more of them. */
 export function StepList({ work, steps, only, stopId }: Props): ReactElement {
-  const entries = useRows('entries', 'workOrder', work.id);
+  const entries = useRowsLater('entries', 'workOrder', work.id);
   const [more, setMore] = useState<string | null>(null);
   const [isAdding, setIsAdding] = useState(false);
   const openMore = useCallback((stepId: string) => setMore(stepId), []);

@@ -1,0 +1,61 @@
+import { mdiChevronRight } from '@mdi/js';
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Owed } from '@oilcan/core/lifecycle';
+import { peekRow } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { counted, owedWords } from '../../words/work-words';
+
+/** So many open steps are named; of more only how many. */
+const MOST_STEPS = 6;
+
+interface Props {
+  readonly owed: readonly Owed[];
+  /** Takes the person to where something owed is given. */
+  readonly onMend: (owed: Owed) => void;
+}
+
+/** What is still owed, each line leading to where it is given. Nobody reads hundreds of open steps: the first are named. */
+export function OwedList({ owed, onMend }: Props): ReactElement {
+  const me = useMe();
+  const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
+  if (owed.length === 0) return <Words>Nothing is owed.</Words>;
+  const steps = owed.filter(({ what }) => what === 'step');
+  const named = steps.slice(0, steps.length > MOST_STEPS ? MOST_STEPS - 1 : MOST_STEPS);
+  const [next] = steps.slice(named.length);
+  const others = owed.filter(({ what }) => what !== 'step');
+  return (
+    <View style={sheet.list}>
+      <Words as="label">{counted(owed.length, 'thing is', 'things are')} still owed</Words>
+      {named.map((each, index) => (
+        <OwedLine key={index} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
+      ))}
+      {next === undefined ? null : (
+        <OwedLine words={`and ${steps.length - named.length} more steps`} onPress={() => onMend(next)} />
+      )}
+      {others.map((each, index) => (
+        <OwedLine key={`other ${index}`} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
+      ))}
+    </View>
+  );
+}
+
+function OwedLine({ words, onPress }: { readonly words: string; readonly onPress: () => void }): ReactElement {
+  const palette = usePalette();
+  return (
+    <Press onPress={onPress} style={[sheet.line, { borderColor: palette.line }]}>
+      <Words style={sheet.words}>{words}</Words>
+      <Icon path={mdiChevronRight} />
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  list: { paddingTop: 8 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1, paddingVertical: 8 },
+  words: { flex: 1 },
+});
