@@ -144,8 +144,12 @@ function filledOnce(page: Page): Promise<void> {
   });
 }
 
+/** Milliseconds between two presses: a hand is no faster, and what was pressed before is sent meanwhile. */
+export const BETWEEN_PRESSES = 500;
+
 /** From the press of the first step's box to the changed attribute in the page, measured inside the page. */
-export function timeOfTick(page: Page): Promise<number> {
+export async function timeOfTick(page: Page): Promise<number> {
+  await page.waitForTimeout(BETWEEN_PRESSES);
   return page.evaluate(`new Promise((resolve) => {
     const box = document.querySelector('[role=checkbox]');
     const before = box.getAttribute('aria-checked');

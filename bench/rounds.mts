@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { changeOf } from '@oilcan/core/readings';
-import { demoLines, openWorks } from './large-works.mjs';
+import { BETWEEN_PRESSES, demoLines, openWorks } from './large-works.mjs';
 import { median, report } from './report.mjs';
 
 const STOPS = 40;
@@ -97,8 +97,9 @@ function untilShown(page: Page, pressed: string, text: string): Promise<number> 
   })`);
 }
 
-/** Answers a step of the stop in sight; the milliseconds until that is on the screen. */
-function answer(page: Page, step: number): Promise<number> {
+/** Answers a step of the stop in sight, as fast after the last as a hand does; the milliseconds until that is on the screen. */
+async function answer(page: Page, step: number): Promise<number> {
+  await page.waitForTimeout(BETWEEN_PRESSES);
   return page.evaluate(`new Promise((resolve) => {
     const goods = [...document.querySelectorAll('[role=radio]')].filter((e) => e.textContent.includes('Good'));
     const started = performance.now();

@@ -1,6 +1,6 @@
 import { counted } from '../../words/work-words';
 import type { Contact } from '../../data/contact';
-import { mdiAlertOutline, mdiCellphone, mdiCheckAll } from '@mdi/js';
+import { mdiAlertOutline, mdiCellphone, mdiCheckAll, mdiSignalOff } from '@mdi/js';
 
 /** What the sent mark is about. */
 export interface Facts {
@@ -24,7 +24,7 @@ export function standingOf({ contact, pending, sending, rejected, heardAt }: Fac
   if (contact === 'older') return { icon: mdiAlertOutline, words: 'Update to send' };
   if (contact === 'phone-full') return { icon: mdiAlertOutline, words: 'Phone is full' };
   if (sending > 0 && contact !== 'no-signal') return { icon: mdiCellphone, words: `Sending ${sending}` };
-  const icon = contact === 'no-signal' ? 'noSignal' : 'phone';
+  const icon = contact === 'no-signal' ? mdiSignalOff : mdiCellphone;
   if (pending > 0) return { icon, words: `${pending} on this phone` };
   if (contact === 'no-signal') return { icon, words: heardAt === null ? 'No signal' : `No signal since ${heardAt}` };
   if (contact === 'server-trouble' || contact === 'newer') return { icon, words: 'Server not ready' };

@@ -25,7 +25,9 @@ describe('the sent mark', () => {
     [{ contact: 'newer' }, 'Server not ready'],
     [{ contact: 'phone-full' }, 'Phone is full'],
   ])('says for %j: %s', (given, words) => {
-    expect(standingOf({ ...facts, ...given }).words).toBe(words);
+    const standing = standingOf({ ...facts, ...given });
+    // An icon is the path that draws it: it begins with a move.
+    expect([standing.words, standing.icon[0]]).toEqual([words, 'M']);
   });
 
   it('explains what happens next', () => {
