@@ -63,6 +63,7 @@ export async function buildApplication() {
     'app/metro.config.js',
     'app/nothing.js',
     'scripts/service-worker.mjs',
+    'scripts/shared-code.mjs',
     'package-lock.json',
   ];
   const hash = hashOf(sources);
@@ -70,6 +71,8 @@ export async function buildApplication() {
   say('Building the application (about a minute)');
   placeFonts();
   await exportPage('app', 'build-application', async () => {
+    const { nameSharedCode } = await import('./shared-code.mjs');
+    nameSharedCode(join(root, 'app/dist/index.html'));
     await buildWorkers();
     const { writeServiceWorker } = await import('./service-worker.mjs');
     await writeServiceWorker();
