@@ -48,6 +48,19 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
+  {
+    files: ['app/**/*.{ts,tsx}'],
+    ignores: ['app/**/*.test.{ts,tsx}', 'app/src/testing/**', 'app/workers/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ImportExpression:not(CallExpression[callee.name=/^(piece|withSharedCode)$/] ImportExpression)',
+          message: 'Load code with piece() or withSharedCode(): what pieces share has to be there first.',
+        },
+      ],
+    },
+  },
   ...importDirections,
   {
     // A released migration does the same for ever: it depends on nothing that may change.

@@ -5,10 +5,7 @@ import { keepApplication } from '../src/data/application-update';
 import { listenForInstall } from '../src/data/install';
 import { openPhone } from '../src/data/store';
 import { NoticeBar } from '../src/ui/notice';
-import { loadSharedCodeWithPieces } from '../src/ui/shared-code';
 import { ThemeProvider } from '../src/ui/theme';
-
-loadSharedCodeWithPieces();
 
 export { FailedScreen as ErrorBoundary } from '../src/ui/failed-screen';
 

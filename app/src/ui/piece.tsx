@@ -1,6 +1,7 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from './press';
+import { withSharedCode } from './shared-code';
 import { Words } from './words';
 
 /** A component whose code is loaded when it is first shown, or before that when it is asked for. */
@@ -25,7 +26,7 @@ export function piece<Props extends object>(
 ): Piece<Props> {
   let loaded: ComponentType<Props> | null = null;
   const load = async (): Promise<void> => {
-    loaded ??= await get();
+    loaded ??= await withSharedCode(get);
   };
   function LoadedPiece(props: Props): ReactNode {
     const [standing, setStanding] = useState<'waits' | 'here' | 'failed'>(loaded === null ? 'waits' : 'here');

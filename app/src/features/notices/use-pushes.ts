@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { useEffect } from 'react';
 import { now } from '../../data/store';
+import { withSharedCode } from '../../ui/shared-code';
 
 /**
  * While somebody is signed in: shows new notices through the browser, as they chose, and goes to the work order of one
@@ -12,7 +13,7 @@ export function usePushes(isSignedIn: boolean): void {
     const since = now();
     const stops: (() => void)[] = [];
     let isOver = false;
-    void import('./push').then(({ followPushes, showPushes }) => {
+    void withSharedCode(() => import('./push')).then(({ followPushes, showPushes }) => {
       if (!isOver)
         stops.push(
           showPushes(since),

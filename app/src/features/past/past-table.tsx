@@ -5,6 +5,7 @@ import { formatDuration } from '@oilcan/core/kernel';
 import type { PastEvent, PastEventKind } from '@oilcan/core/past';
 import { now, peekRow, useSettings } from '../../data/store';
 import { Button } from '../../ui/press';
+import { withSharedCode } from '../../ui/shared-code';
 import { piece } from '../../ui/piece';
 import type { TableColumn, TableProps } from '../../ui/sorted-table';
 import { sayMoment } from '../../words/dates';
@@ -55,7 +56,7 @@ export function PastTable({ events, kind, top, empty, foot, name, address }: Pro
     ];
   }, [settings]);
   const save = async (sorted: readonly PastEvent[]): Promise<void> => {
-    const { saveTable } = await import('../../data/save-table');
+    const { saveTable } = await withSharedCode(() => import('../../data/save-table'));
     saveTable(
       `${name}-${kind}`,
       [...columns.map(({ heading }) => heading), 'Note'],

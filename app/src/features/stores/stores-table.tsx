@@ -2,6 +2,7 @@ import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
 import { isLow, partCost, type Bin, type Part, type StockLevel, type Store } from '@oilcan/core/stock';
 import { useSettings } from '../../data/store';
+import { withSharedCode } from '../../ui/shared-code';
 import { piece } from '../../ui/piece';
 import type { TableColumn, TableProps } from '../../ui/sorted-table';
 import { amountOf } from '../../words/amounts';
@@ -63,7 +64,7 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
     ];
   }, [settings]);
   const save = async (sorted: readonly Line[]): Promise<void> => {
-    const { saveTable } = await import('../../data/save-table');
+    const { saveTable } = await withSharedCode(() => import('../../data/save-table'));
     saveTable(
       'stores',
       columns.map(({ heading }) => heading),
