@@ -35,13 +35,14 @@ export interface ShiftSection {
   readonly estimateMinutes: number;
 }
 
-/** A work order in its order, with all the words by which it is found, in lower case. */
+/** A work order in its order. */
 export interface Listed {
   readonly work: WorkOrder;
   readonly group: ShiftGroup;
   /** How long it is planned for the person. */
   readonly plannedMinutes: number;
-  readonly text: string;
+  /** All the words by which it is found, in lower case; put together when somebody first looks for some. */
+  readonly text: () => string;
 }
 
 /** The person's own work (a lead's: everybody's), what comes first first. Made once, whenever rows change. */
@@ -55,15 +56,19 @@ export function listedWork(rows: ShiftRows, person: Person, present: Instant, se
     work,
     group: shiftGroupOf(work, times),
     plannedMinutes: plannedFor(work, rows, person),
-    text: textOf(work, rows),
+    text: once(() => textOf(work, rows)),
   }));
 }
 
 /** What of it is wanted, in groups by when. */
 export function sectionsAmong(listed: readonly Listed[], find: string, narrowing: Narrowing): ShiftSection[] {
-  const words = find.trim().toLowerCase().split(/\s+/);
+  const words = find
+    .trim()
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
   const wanted = listed.filter(
-    ({ work, text }) => isWithin(work, narrowing) && words.every((word) => text.includes(word)),
+    ({ work, text }) => isWithin(work, narrowing) && words.every((word) => text().includes(word)),
   );
   return shiftGroups.flatMap((group) => {
     const within = wanted.filter((each) => each.group === group);
@@ -90,6 +95,11 @@ function plannedFor(work: WorkOrder, { shares, crews }: ShiftRows, person: Perso
   if (work.sharedWith === undefined || hasRole(person, ['lead'])) return work.estimateMinutes;
   const ofWork = shares.filter(({ workOrderId }) => workOrderId === work.id);
   return plannedMinutesFor(work, ofWork, person.id, crews.get(work.crewId ?? ''));
+}
+
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
 }
 
 function textOf(work: WorkOrder, rows: ShiftRows): string {
