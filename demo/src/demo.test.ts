@@ -1,10 +1,10 @@
 import { documentTypeOf } from '@oilcan/core/documents';
 import { parseInstant, type AssetId, startOfDay } from '@oilcan/core/kernel';
-import { chiSquareQuantile, findingsOf, isFailure, usualFor } from '@oilcan/core/past';
+import { chiSquareQuantile, findingsOf, isFailure, summarise, usualFor } from '@oilcan/core/past';
 import { permitStanding } from '@oilcan/core/permits';
 import { contactsOf } from '@oilcan/core/plant';
 import type { TableName, Tables } from '@oilcan/core/records';
-import { pastJobOf, tableNames } from '@oilcan/core/registry';
+import { entryKinds, tableNames } from '@oilcan/core/registry';
 import { onHandAfter, type Movement, type StockLevel } from '@oilcan/core/stock';
 import { pointOf } from '@oilcan/core/steps';
 import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
@@ -176,7 +176,7 @@ describe('what the past of the demo says', () => {
   for (const entry of entries) byWork.set(entry.workOrderId, [...(byWork.get(entry.workOrderId) ?? []), entry]);
   const jobs = workOrders
     .filter((work) => work.finishedAt !== null)
-    .map((work) => pastJobOf(work, byWork.get(work.id) ?? []));
+    .map((work) => summarise(entryKinds, work, byWork.get(work.id) ?? []));
   const window = { from: jobs.map(({ at }) => at).sort()[0] ?? now, to: now };
   const findings = (asset: string) =>
     findingsOf(

@@ -9,21 +9,21 @@ import {
   type PastEventKind,
   type PastFilter,
 } from '../subjects/past/past-events';
-import { summarise, type PastJob } from '../subjects/past/past-job';
+import { summariseAll, type PastJob, type StopMachine } from '../subjects/past/past-job';
 import { entryKinds } from './entries';
 
 /** The kinds of event that a past is made of, in their order. */
 export const pastEventKinds: readonly PastEventKind[] = eventKindsOf(entryKinds);
 
 /** Raised whenever a `PastJob` says something else of the same work without keeping another kind of entry. */
-const SUMMARY_VERSION = 1;
+const SUMMARY_VERSION = 2;
 
 /** Names what a `PastJob` holds: what was summarised under another name is summarised anew. */
 export const PAST_CONTENT = [SUMMARY_VERSION, ...pastEventKinds].join(' ');
 
-/** Summarises a work order and what was recorded on it. */
-export function pastJobOf(work: WorkOrder, entries: readonly Entry[]): PastJob {
-  return summarise(entryKinds, work, entries);
+/** Summarises a work order and what was recorded on it: one summary, and of a round one for every machine of which it keeps anything. */
+export function pastJobsOf(work: WorkOrder, entries: readonly Entry[], machines: readonly StopMachine[]): PastJob[] {
+  return summariseAll(entryKinds, work, entries, machines);
 }
 
 /** How many events of each kind there are in these jobs. */

@@ -1,6 +1,7 @@
-import type { PastJob } from '@oilcan/core/past';
 import type { Change } from '@oilcan/core/records';
-import { PAST_CONTENT, pastJobOf } from '@oilcan/core/registry';
+import type { Asset } from '@oilcan/core/plant';
+import { PAST_CONTENT, pastJobsOf } from '@oilcan/core/registry';
+import type { Stop } from '@oilcan/core/rounds';
 import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
@@ -8,7 +9,7 @@ import { insertRows } from '../db/insert-rows';
 import { runAmong, runnerOf } from '../db/statements';
 
 const IDS_PER_STATEMENT = 400;
-const columns = ['id', 'site', 'asset', 'place', 'class', 'at', 'body'] as const;
+const columns = ['id', 'work_order', 'site', 'asset', 'place', 'class', 'at', 'body'] as const;
 
 /** The work orders whose past these changes may alter. */
 export function worksTouchedBy(changes: readonly Change[]): ReadonlySet<string> {
@@ -65,41 +66,63 @@ async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void
     (places) => `SELECT body FROM work_orders WHERE id IN (${places})`,
   );
   const works = stored.map(({ body }) => JSON.parse(body) as WorkOrder);
-  const open = works.filter((work) => doneAt(work) === null).map(({ id }) => id);
-  await runAmong(run, open, (places) => `DELETE FROM past_jobs WHERE id IN (${places})`);
+  await runAmong(run, ids, (places) => `DELETE FROM past_jobs WHERE work_order IN (${places})`);
   const ended = works.filter((work) => doneAt(work) !== null);
   if (ended.length === 0) return;
   const entriesOf = await entriesByWork(
     transaction,
     ended.map(({ id }) => id),
   );
-  const classOf = await classesOf(transaction, [...new Set(ended.map(({ assetId }) => assetId))]);
-  const rows = ended.map((work) => {
-    const job: PastJob = pastJobOf(work, entriesOf.get(work.id) ?? []);
-    const equipmentClass = classOf.get(work.assetId) ?? '';
-    return [job.id, work.siteId, job.assetId, job.placeId, equipmentClass, job.at, JSON.stringify(job)];
+  const stopsOf = await stopsByWork(
+    transaction,
+    ended.map(({ id }) => id),
+  );
+  const named = [...ended, ...[...stopsOf.values()].flat()].map(({ assetId }) => assetId);
+  const assets = await assetsNamed(transaction, [...new Set(named)]);
+  const rows = ended.flatMap((work) => {
+    const machines = (stopsOf.get(work.id) ?? []).flatMap(({ assetId }) => assets.get(assetId) ?? []);
+    return pastJobsOf(work, entriesOf.get(work.id) ?? [], machines).map((job) => {
+      const id = job.atStop === true ? `${job.id}@${job.assetId}` : job.id;
+      // What a round saw there is no job that others of the class could learn from.
+      const equipmentClass = job.atStop === true ? '' : (assets.get(job.assetId)?.equipmentClass ?? '');
+      return [id, job.id, work.siteId, job.assetId, job.placeId, equipmentClass, job.at, JSON.stringify(job)];
+    });
   });
   await insertRows(await runnerOf(transaction), 'past_jobs', columns, rows, 'id');
 }
 
-async function entriesByWork(transaction: Knex, ids: readonly string[]): Promise<Map<string, Entry[]>> {
-  const stored: { body: string }[] = await transaction('entries')
+const entriesByWork = (transaction: Knex, ids: readonly string[]) => byWork<Entry>(transaction, 'entries', ids);
+const stopsByWork = (transaction: Knex, ids: readonly string[]) => byWork<Stop>(transaction, 'stops', ids);
+
+async function byWork<Row extends Entry | Stop>(
+  transaction: Knex,
+  table: 'entries' | 'stops',
+  ids: readonly string[],
+): Promise<Map<string, Row[]>> {
+  const stored: { body: string }[] = await transaction(table)
     .whereIn('work_order', [...ids])
     .orderBy('id')
     .select('body');
-  const byWork = new Map<string, Entry[]>();
+  const found = new Map<string, Row[]>();
   for (const { body } of stored) {
-    const entry = JSON.parse(body) as Entry;
-    const before = byWork.get(entry.workOrderId);
-    if (before === undefined) byWork.set(entry.workOrderId, [entry]);
-    else before.push(entry);
+    const row = JSON.parse(body) as Row;
+    const before = found.get(row.workOrderId);
+    if (before === undefined) found.set(row.workOrderId, [row]);
+    else before.push(row);
   }
-  return byWork;
+  return found;
 }
 
-async function classesOf(transaction: Knex, assetIds: readonly string[]): Promise<Map<string, string>> {
-  const stored: { id: string; body: string }[] = await transaction('assets')
-    .whereIn('id', [...assetIds])
-    .select('id', 'body');
-  return new Map(stored.map(({ id, body }) => [id, (JSON.parse(body) as { equipmentClass: string }).equipmentClass]));
+async function assetsNamed(transaction: Knex, ids: readonly string[]): Promise<Map<string, Asset>> {
+  const found = new Map<string, Asset>();
+  for (let start = 0; start < ids.length; start += IDS_PER_STATEMENT) {
+    const stored: { body: string }[] = await transaction('assets')
+      .whereIn('id', ids.slice(start, start + IDS_PER_STATEMENT))
+      .select('body');
+    for (const { body } of stored) {
+      const asset = JSON.parse(body) as Asset;
+      found.set(asset.id, asset);
+    }
+  }
+  return found;
 }

@@ -1,10 +1,12 @@
-import { asId, type AssetId, type PlaceId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type PlaceId, type SiteId, type StopId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { PastAnswer } from '@oilcan/core/past';
 import {
   anAsset,
   ann,
   anOperation,
   aSite,
+  aStep,
+  aStop,
   assetId,
   aWorkOrder,
   bob,
@@ -15,6 +17,7 @@ import {
   smallWorks,
   workId,
 } from '@oilcan/core/testing';
+import { SqlRecords } from '../db/sql-records';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
 const bearing = asId<AssetId>('bearing');
@@ -102,6 +105,40 @@ describe('the past', () => {
     const back = anOperation('work.hand-back', { workOrderId: workId, reason: 'Still wet' }, { by: lea.id });
     expect(codesOf(await works.push(lead, [back]))).toEqual(['accepted']);
     expect(numbers(await past(`asset=${assetId}`))).toEqual(['W-11', 'W-10']);
+  });
+
+  it('of a machine at a stop of a round has what was found there, and counts no job; taken up again it is forgotten', async () => {
+    const lead = await works.signIn(lea);
+    const [stop, step] = [asId<StopId>('stop'), aStep(1, { type: 'finding' }, { stopId: asId<StopId>('stop') })];
+    await works.database.transaction((transaction) =>
+      new SqlRecords(transaction).write([put('stops', aStop({ id: stop, assetId: neighbour })), put('steps', step)]),
+    );
+    const faulty = { type: 'finding', asFound: 'faulty', asLeft: 'putRight' } as const;
+    const done = [
+      anOperation('step.answer', { workOrderId: workId, stepId: step.id, answer: faulty }),
+      anOperation('labor.add', {
+        workOrderId: workId,
+        personId: ann.id,
+        startedAt: '2026-11-23T09:00:00.000Z' as typeof noon,
+        minutes: 30,
+        timeType: 'regular',
+      }),
+      anOperation('work.finish', { workOrderId: workId }),
+    ];
+    expect(codesOf(await works.push(cookie, done))).toEqual(['accepted', 'accepted', 'accepted']);
+    const found = async () => (await past(`asset=${neighbour}`)).jobs.filter(({ id }) => id === workId);
+    expect(await found()).toEqual([
+      expect.objectContaining({
+        assetId: neighbour,
+        atStop: true,
+        activeMinutes: 0,
+        answers: [expect.objectContaining({ asLeft: 'putRight' })],
+      }),
+    ]);
+    expect((await past(`asset=${assetId}`)).jobs[0]).toMatchObject({ id: workId, activeMinutes: 30, answers: [] });
+    const back = anOperation('work.hand-back', { workOrderId: workId, reason: 'Still wet' }, { by: lea.id });
+    expect(codesOf(await works.push(lead, [back]))).toEqual(['accepted']);
+    expect(await found()).toEqual([]);
   });
 
   it('of a site that the person does not have is refused, without naming the site; of what is not there too', async () => {

@@ -30,7 +30,7 @@ describe('what was read of the past', () => {
     const known = read('{"asOf":"2026-11-23T11:00:00Z","jobs":[]}');
     expect(isAsRead(known, '{"asOf":"2026-11-23T12:00:00Z","jobs":[]}', [])).toBe(true);
     expect(isAsRead(known, '{"asOf":"2026-11-23T12:00:00Z","jobs":[1]}', [])).toBe(false);
-    expect(isAsRead(known, known.text, [{ work: aWorkOrder(), entries: [] }])).toBe(false);
+    expect(isAsRead(known, known.text, [{ work: aWorkOrder(), entries: [], machines: [], wanted: [] }])).toBe(false);
   });
 
   it('is gone when somebody else may look', () => {

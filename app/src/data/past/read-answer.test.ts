@@ -1,4 +1,12 @@
-import { addMinutes, asId, type AssetId, type PointId, type WorkOrderId } from '@oilcan/core/kernel';
+import {
+  addMinutes,
+  asId,
+  type AssetId,
+  type EntryId,
+  type PlaceId,
+  type PointId,
+  type WorkOrderId,
+} from '@oilcan/core/kernel';
 import type { PastJob } from '@oilcan/core/past';
 import { aPastJob, aPoint, aWorkOrder, noon, anEntry } from '@oilcan/core/testing';
 import { readAnswer } from './read-answer';
@@ -29,11 +37,28 @@ describe('a past as it came', () => {
   it('gets the open work of this phone, with what is recorded on it here', () => {
     const work = aWorkOrder({ id: asId<WorkOrderId>('w-1'), createdAt: addMinutes(noon, -60) });
     const note = anEntry({ kind: 'note', text: 'Made without signal' }, { workOrderId: work.id });
-    const { jobs } = read([past('w-1', 0), past('w-0', 50)], { open: [{ work, entries: [note] }] });
+    const { jobs } = read([past('w-1', 0), past('w-0', 50)], {
+      open: [{ work, entries: [note], machines: [], wanted: [work.assetId] }],
+    });
     expect(jobs.map(({ id, notes }) => [id, notes])).toEqual([
       ['w-1', ['Made without signal']],
       ['w-0', []],
     ]);
+  });
+
+  it('of a machine at a stop of an open round gets what was recorded there, and no job', () => {
+    const pump = { id: asId<AssetId>('pump'), placeId: asId<PlaceId>('hall') };
+    const round = aWorkOrder({ id: asId<WorkOrderId>('round') });
+    const read75 = anEntry(
+      { kind: 'reading', pointId: aPoint().id, value: 75, level: 'normal' },
+      { workOrderId: round.id, assetId: pump.id },
+    );
+    const ofLift = anEntry({ kind: 'note', text: 'Wind' }, { id: asId<EntryId>('wind'), workOrderId: round.id });
+    const open = [{ work: round, entries: [read75, ofLift], machines: [pump], wanted: [pump.id] }];
+    expect(read([], { open }).jobs).toEqual([
+      expect.objectContaining({ id: 'round', assetId: 'pump', placeId: 'hall', atStop: true, notes: [] }),
+    ]);
+    expect(read([], { open }).jobs[0]?.readings).toHaveLength(1);
   });
 
   it('is watched from when the machine went into service, were it only today', () => {

@@ -1,7 +1,7 @@
 import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
 import { findingsOf, modesOf, usualFor, watchedSince, type PastAnswer, type PastJob } from '@oilcan/core/past';
 import { changeOf, inDays, type Change } from '@oilcan/core/readings';
-import { pastJobOf } from '@oilcan/core/registry';
+import { pastJobsOf } from '@oilcan/core/registry';
 import type { PastQuestion, ReadPast } from './read-past';
 
 /** Reads the past of an asset as it came from the server, with the open work of this phone, and says what is in it. */
@@ -9,7 +9,9 @@ export function readAnswer({ text, open, inServiceSince, like, points, now }: Pa
   const answer = JSON.parse(text) as PastAnswer;
   const openHere = new Set(open.map(({ work }) => work.id));
   const jobs = [
-    ...open.map(({ work, entries }) => pastJobOf(work, entries)),
+    ...open.flatMap(({ work, entries, machines, wanted }) =>
+      pastJobsOf(work, entries, machines).filter(({ assetId }) => wanted.includes(assetId)),
+    ),
     ...answer.jobs.filter(({ id }) => !openHere.has(id)),
   ];
   // A window must have a length, or the present of an asset that went into service today would be before its beginning.

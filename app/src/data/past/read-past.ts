@@ -1,15 +1,25 @@
-import type { Instant } from '@oilcan/core/kernel';
-import type { Findings, JobLike, PastJob, Usual } from '@oilcan/core/past';
+import type { AssetId, Instant } from '@oilcan/core/kernel';
+import type { Findings, JobLike, PastJob, StopMachine, Usual } from '@oilcan/core/past';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import type { Change } from '@oilcan/core/readings';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
+
+/** An open work order that belongs to a past, or a round of which a stop does. */
+export interface OpenOfPast {
+  readonly work: WorkOrder;
+  readonly entries: readonly Entry[];
+  /** The machines at its stops. */
+  readonly machines: readonly StopMachine[];
+  /** Those of its machines whose past it is. */
+  readonly wanted: readonly AssetId[];
+}
 
 /** What the worker is asked. */
 export interface PastQuestion {
   /** A `PastAnswer` in JSON. */
   readonly text: string;
   /** Open work of this past as this phone has it, with what is recorded on it here. */
-  readonly open: readonly { readonly work: WorkOrder; readonly entries: readonly Entry[] }[];
+  readonly open: readonly OpenOfPast[];
   /** Calendar date; null when several assets are looked at. */
   readonly inServiceSince: string | null;
   /** The job for which the usual is wanted. */

@@ -1,14 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
-import { OilcanError } from '@oilcan/core/kernel';
-import type { JobLike, PastOf } from '@oilcan/core/past';
+import { OilcanError, type AssetId } from '@oilcan/core/kernel';
+import type { JobLike, PastOf, StopMachine } from '@oilcan/core/past';
 import { idsWithin } from '@oilcan/core/plant';
+import type { Stop } from '@oilcan/core/rounds';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { httpLink } from '../http-link';
 import { Unreachable } from '../server-link';
-import { now, peekRows, usePhone, useRow, useRows, useTable } from '../store';
+import { now, peekRow, peekRows, usePhone, useRow, useTable } from '../store';
 import { cachedPast, cachePast } from './past-cache';
 import { isAsRead, isSamePast, lastRead, questionKey, rememberRead } from './last-read';
-import { prepareToRead, readPast, type PastSaid, type ReadPast } from './read-past';
+import { prepareToRead, readPast, type OpenOfPast, type PastSaid, type ReadPast } from './read-past';
 
 export type Past =
   | { readonly is: 'reading' }
@@ -32,10 +33,11 @@ export function usePast({ scope, id }: PastOf, like: JobLike | null = null): Pas
     const known = lastRead(key);
     return known === undefined ? { is: 'reading' } : hereOf(known.past, false);
   });
-  const works = useWorksWithin(of);
+  const within = useWithin(of);
+  const works = useWorksWithin(within);
   const inServiceSince = useRow('assets', scope === 'asset' ? id : undefined)?.nameplate.inServiceSince ?? null;
   const isReached = usePhone((state) => state.contact === 'reached');
-  const ended = useMemo(() => works.filter(({ state }) => !isOpen(state)).length, [works]);
+  const ended = useMemo(() => works.filter(({ work }) => !isOpen(work.state)).length, [works]);
 
   useEffect(() => {
     let isOver = false;
@@ -50,10 +52,10 @@ export function usePast({ scope, id }: PastOf, like: JobLike | null = null): Pas
     // Fetched anew when work ended, and when signal came back.
   }, [of, key, ended, isReached]);
 
-  const open = useMemo(() => works.filter(({ state }) => isOpen(state)), [works]);
+  const open = useMemo(() => works.filter(({ work }) => isOpen(work.state)), [works]);
   useEffect(() => {
     if ('is' in text) return text.is === 'reading' ? undefined : setPast(text);
-    const recorded = open.map((work) => ({ work, entries: entriesOf(work) }));
+    const recorded = open.map(recordedOf);
     const known = lastRead(key);
     if (known !== undefined && isAsRead(known, text.text, recorded)) {
       return setPast(hereOf(known.past, text.isOld));
@@ -91,29 +93,45 @@ const hereOf = (found: PastSaid | ReadPast, isOld: boolean): Past => ({
   isOld,
 });
 
-/** The work orders of this phone that belong to a past: on the asset, on what it is made of too, or at the place. */
-function useWorksWithin({ scope, id }: PastOf): readonly WorkOrder[] {
-  const onAsset = useRows('workOrders', 'asset', id);
-  const all = useTable('workOrders');
+/** Whether a machine belongs to a past: it is the one, part of it, or at the place. */
+type Within = (machine: StopMachine) => boolean;
+
+function useWithin({ scope, id }: PastOf): Within {
   const assets = useTable('assets');
   const places = useTable('places');
   return useMemo(() => {
-    switch (scope) {
-      case 'asset':
-        return onAsset;
-      case 'parts': {
-        const within = idsWithin(id, assets);
-        return all.filter(({ assetId }) => within.has(assetId));
-      }
-      case 'place': {
-        const within = idsWithin(id, places);
-        return all.filter(({ placeId }) => within.has(placeId));
-      }
-    }
-  }, [scope, id, onAsset, all, assets, places]);
+    if (scope === 'asset') return (machine) => machine.id === id;
+    const within = scope === 'parts' ? idsWithin(id, assets) : idsWithin(id, places);
+    return (machine) => within.has(scope === 'parts' ? machine.id : machine.placeId);
+  }, [scope, id, assets, places]);
 }
 
-const entriesOf = (work: WorkOrder) => peekRows('entries', 'workOrder', work.id);
+interface WorkOfPast {
+  readonly work: WorkOrder;
+  readonly machines: readonly StopMachine[];
+  readonly wanted: readonly AssetId[];
+}
+
+/** The work orders of this phone that belong to a past, and the rounds that stop there. */
+function useWorksWithin(within: Within): readonly WorkOfPast[] {
+  const works = useTable('workOrders');
+  const stops = useTable('stops');
+  return useMemo(() => {
+    const stopsOf = new Map<string, Stop[]>();
+    for (const stop of stops) stopsOf.set(stop.workOrderId, [...(stopsOf.get(stop.workOrderId) ?? []), stop]);
+    return works.flatMap((work): WorkOfPast[] => {
+      const machines = (stopsOf.get(work.id) ?? []).flatMap(({ assetId }) => peekRow('assets', assetId) ?? []);
+      const own = { id: work.assetId, placeId: work.placeId };
+      const wanted = [own, ...machines].filter(within).map(({ id }) => id);
+      return wanted.length === 0 ? [] : [{ work, machines, wanted }];
+    });
+  }, [within, works, stops]);
+}
+
+const recordedOf = (of: WorkOfPast): OpenOfPast => ({
+  ...of,
+  entries: peekRows('entries', 'workOrder', of.work.id),
+});
 
 async function fetchPast(of: PastOf, set: (text: Text) => void): Promise<void> {
   const cached = await cachedPast(of);

@@ -1,8 +1,8 @@
 import { asId, type EntryId } from '../../kernel/ids';
 import { money } from '../../kernel/money/money';
-import { costOf } from '../../registry/entries';
+import { costOf, entryKinds } from '../../registry/entries';
 import { fileNamedBy, type ArgsOf } from '../../registry/operations';
-import { pastJobOf } from '../../registry/past';
+import { summarise } from '../past/past-job';
 import { aWorkOrder, ann, anOperation, bob, workId } from '../../testing/builders';
 import { codeOf, Works } from '../../testing/works';
 
@@ -48,7 +48,7 @@ describe('an expense', () => {
   it('stays in the past of the machine', async () => {
     const works = new Works();
     await works.do('expense.add', taxi);
-    expect(pastJobOf(aWorkOrder(), works.entries).expenses).toEqual([{ amount: money(1_250, 'EUR'), words: 'Taxi' }]);
+    expect(summarise(entryKinds, aWorkOrder(), works.entries).expenses).toEqual([{ amount: money(1_250, 'EUR'), words: 'Taxi' }]);
   });
 
   it.each<[string, Partial<ArgsOf<'expense.add'>>]>([

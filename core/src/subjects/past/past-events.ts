@@ -48,14 +48,18 @@ export function eventKindsOf(kinds: EntryKindSet): PastEventKind[] {
 export function countEventsOf(kinds: EntryKindSet, jobs: readonly PastJob[]): Readonly<Record<PastEventKind, number>> {
   const count = (kind: PastKind): number => jobs.reduce((sum, job) => sum + job[listOf(kind)].length, 0);
   const counts = pastKindsOf(kinds).map((kind) => [kind, count(kind)] as const);
-  return { work: jobs.length, ...Object.fromEntries(counts) } as Record<PastEventKind, number>;
+  return { work: jobs.filter(({ atStop }) => atStop !== true).length, ...Object.fromEntries(counts) } as Record<
+    PastEventKind,
+    number
+  >;
 }
 
 function ofJob(kinds: EntryKindSet, job: PastJob, kind: PastEventKind): PastEvent[] {
-  if (kind === 'work') return [{ kind, id: job.id, at: job.at, job }];
+  const id = job.atStop === true ? `${job.id}@${job.assetId}` : job.id;
+  if (kind === 'work') return job.atStop === true ? [] : [{ kind, id, at: job.at, job }];
   const { at } = facetOf(kinds, kind);
   return job[listOf(kind)].map(
-    (kept, index) => ({ kind, id: `${job.id} ${kind} ${index}`, at: at(kept, job), job, kept }) as PastEvent,
+    (kept, index) => ({ kind, id: `${id} ${kind} ${index}`, at: at(kept, job), job, kept }) as PastEvent,
   );
 }
 

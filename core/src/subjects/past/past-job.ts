@@ -8,7 +8,10 @@ import { coveredMinutes } from './intervals';
 /** What is kept of each kind of entry, under the plural of its kind: `faults`, `parts`, `notes`. */
 export type PastLists = { readonly [K in PastKind as `${K}s`]: readonly PastKept[K][] };
 
-/** One work order summarised to what its past is asked for: the list, the statistics, and what it usually takes. */
+/**
+ * One work order summarised to what its past is asked for: the list, the statistics, and what it usually takes; or what a round
+ * recorded at one of its stops.
+ */
 export interface PastJob extends PastLists {
   readonly id: WorkOrderId;
   readonly number: string;
@@ -19,6 +22,8 @@ export interface PastJob extends PastLists {
   readonly state: WorkState;
   readonly title: string;
   readonly reason: string;
+  /** It is what a round recorded at one machine: that is no job of the machine's, and the round has a summary of its own. */
+  readonly atStop?: true;
   /** When it came up: the beginning of the first unplanned stoppage, else when the work order was made. */
   readonly at: Instant;
   /** When it left the open work; null while it is open. */
@@ -57,6 +62,38 @@ export function summarise(kinds: EntryKindSet, work: WorkOrder, entries: readonl
     activeMinutes: activeMinutesOf(entries),
     ...lists,
   };
+}
+
+/** A machine at a stop of a round. */
+export interface StopMachine {
+  readonly id: AssetId;
+  readonly placeId: PlaceId;
+}
+
+/**
+ * Summarises a work order, and of a round each machine at its stops of which anything is kept, so that it is in the past of
+ * that machine. What is in one of these summaries is in no other.
+ */
+export function summariseAll(
+  kinds: EntryKindSet,
+  work: WorkOrder,
+  entries: readonly Entry[],
+  machines: readonly StopMachine[],
+): PastJob[] {
+  const atStops = machines.filter(({ id }) => id !== work.assetId);
+  const elsewhere = new Set(atStops.map(({ id }) => id));
+  const whole = summarise(
+    kinds,
+    work,
+    entries.filter(({ assetId }) => !elsewhere.has(assetId)),
+  );
+  const ofStops = atStops.flatMap(({ id, placeId }): PastJob[] => {
+    const there = entries.filter(({ assetId }) => assetId === id);
+    if (there.length === 0) return [];
+    const job = summarise(kinds, { ...work, assetId: id, placeId }, there);
+    return pastKindsOf(kinds).some((kind) => job[listOf(kind)].length > 0) ? [{ ...job, atStop: true }] : [];
+  });
+  return [whole, ...ofStops];
 }
 
 function keptOf<K extends PastKind>(kinds: EntryKindSet, kind: K, entries: readonly Entry[]): readonly PastKept[K][] {

@@ -1,11 +1,13 @@
-import { asId, type AssetId, type EntryId, type PartId, type WorkOrderId } from '../../kernel/ids';
+import fc from 'fast-check';
+import { asId, type AssetId, type EntryId, type PartId, type PlaceId, type WorkOrderId } from '../../kernel/ids';
 import { aPastJob, assetId, aWorkOrder, ann, noon, anEntry } from '../../testing/builders';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import type { Entry, EntryContent } from '../work/entries';
 import { findingsOf, modesOf } from './findings';
 import { type PastFilter } from './past-events';
-import { countEvents, pastEventKinds, recordedOn, wantedEvents, pastJobOf } from '../../registry/past';
-import { isFailure, type PastJob } from './past-job';
+import { entryKinds } from '../../registry/entries';
+import { countEvents, pastEventKinds, recordedOn, wantedEvents, pastJobsOf } from '../../registry/past';
+import { isFailure, summarise, type PastJob } from './past-job';
 import { type Recurrence, repetitionsOf, type Silence } from './recurrence';
 import { usualFor, titleKey } from './usual';
 import { stretchBegins, watchedSince } from './past-answer';
@@ -50,14 +52,14 @@ describe('a work order of the past', () => {
   });
 
   it('counts the time in which anybody worked once, and travel not at all', () => {
-    const { activeMinutes } = pastJobOf(aWorkOrder(), [
+    const { activeMinutes } = summarise(entryKinds, aWorkOrder(), [
       entry(labor(0, 60)),
       entry(labor(30, 60)),
       entry(labor(-200, 100, 'travel')),
       entry(labor(300, 30)),
     ]);
     expect(activeMinutes).toBe(120);
-    expect(pastJobOf(aWorkOrder(), []).activeMinutes).toBe(0);
+    expect(summarise(entryKinds, aWorkOrder(), []).activeMinutes).toBe(0);
   });
 
   it('begins with its unplanned stoppage, adds up parts, and leaves out what was taken back', () => {
@@ -66,7 +68,7 @@ describe('a work order of the past', () => {
     const part = (quantity: number) =>
       entry({ kind: 'part', partId: seal, binId: asId('bin'), quantity, unitPrice: cost, cost });
     const wrong = part(5_000);
-    const past = pastJobOf(aWorkOrder(), [
+    const past = summarise(entryKinds, aWorkOrder(), [
       stopped(-90, true),
       stopped(-30, false),
       part(1_000),
@@ -80,6 +82,29 @@ describe('a work order of the past', () => {
     expect(past.parts).toEqual([{ partId: seal, quantity: 1_500 }]);
     expect(past.notes).toEqual(['earlier', 'later']);
     expect([isFailure(past), isFailure({ ...past, state: 'dropped' })]).toEqual([true, false]);
+  });
+
+  it('is one of each machine at which a round kept anything, and every note is in exactly one of them', () => {
+    const own = aWorkOrder().assetId;
+    const machines = ['pump', 'valve', 'fan'].map((id) => ({
+      id: asId<AssetId>(id),
+      placeId: asId<PlaceId>(`place of ${id}`),
+    }));
+    const anywhere = fc.constantFrom(own, ...machines.slice(0, 2).map(({ id }) => id));
+    fc.assert(
+      fc.property(fc.array(anywhere, { maxLength: 12 }), (assetIds) => {
+        const entries = assetIds.map((assetId, index) => entry({ kind: 'note', text: `${index}` }, { assetId }));
+        const [whole, ...atStops] = pastJobsOf(aWorkOrder(), entries, machines);
+        expect(atStops.map(({ assetId }) => assetId)).toEqual(
+          machines.map(({ id }) => id).filter((id) => assetIds.includes(id)),
+        );
+        const told = [whole, ...atStops].flatMap((each) => each?.notes ?? []);
+        expect(told.map(Number).sort((a, b) => a - b)).toEqual(assetIds.map((_, index) => index));
+        // The machines had no job of their own by it.
+        expect(countEvents([...atStops]).work).toBe(0);
+        expect(atStops.every(({ placeId, assetId }) => placeId === `place of ${assetId}`)).toBe(true);
+      }),
+    );
   });
 });
 

@@ -43,7 +43,11 @@ export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'tradeId' | 'title'>;
  */
 export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: readonly PastJob[]): Usual | null {
   const isAlike = (job: PastJob): boolean =>
-    job.kind === like.kind && job.tradeId === like.tradeId && job.endedAt !== null && job.state !== 'dropped';
+    job.atStop !== true &&
+    job.kind === like.kind &&
+    job.tradeId === like.tradeId &&
+    job.endedAt !== null &&
+    job.state !== 'dropped';
   const here = past.filter((job) => isAlike(job) && job.assetId === like.assetId);
   const title = titleKey(like.title);
   const candidates: readonly (readonly [UsualFrom, readonly PastJob[]])[] = [

@@ -1,7 +1,8 @@
 import { asId, type FileId, type PointId, type WorkOrderId } from '../../kernel/ids';
 import { minutesBetween } from '../../kernel/time/instant';
 import { applyOperation, fileNamedBy, upgradedOperation } from '../../registry/operations';
-import { pastJobOf } from '../../registry/past';
+import { entryKinds } from '../../registry/entries';
+import { summarise } from '../past/past-job';
 import { tables } from '../../registry/tables';
 import { upgraded, upgradedChange } from '../../records/upgrade';
 import { ann, anOperation, aPoint, aStep, aWorkOrder, bob, noon, pointId, put, workId } from '../../testing/builders';
@@ -89,7 +90,7 @@ describe('what was found faulty', () => {
     await answer(1, { type: 'finding', asFound: 'faulty', asLeft: 'putRight' }, 2);
     await answer(2, { type: 'choice', chosen: ['b'] }, 3);
     const kept = () =>
-      pastJobOf(aWorkOrder(), works.entries).answers.map(({ text, said, asLeft }) => [text, said, asLeft]);
+      summarise(entryKinds, aWorkOrder(), works.entries).answers.map(({ text, said, asLeft }) => [text, said, asLeft]);
     expect(kept()).toEqual([
       ['Step 1', '', 'putRight'],
       ['Step 2', 'Milky', 'faulty'],

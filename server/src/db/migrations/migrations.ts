@@ -8,6 +8,7 @@ import { whoseRowsAre } from './006-whose-rows-are';
 import { numbers } from './007-numbers';
 import { proceduresAndStops } from './008-procedures-and-stops';
 import { shares } from './009-shares';
+import { pastOfStops } from './010-past-of-stops';
 
 interface Migration {
   readonly name: string;
@@ -25,6 +26,7 @@ const all: readonly Migration[] = [
   numbers,
   proceduresAndStops,
   shares,
+  pastOfStops,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {
