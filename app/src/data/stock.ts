@@ -3,7 +3,7 @@ import { byId, type BinId, type PartId, type SiteId, type Thousandths } from '@o
 import { kitNeeds, stockLevelId, usedIn, type KitNeed, type Part, type StockLevel } from '@oilcan/core/stock';
 import type { Entry, KitPart, WorkOrder } from '@oilcan/core/work';
 import { binName } from '../words/amounts';
-import { peekRow, useRow, useRows, useRowsById } from './store';
+import { peekRow, peekRows, useRow, useRows, useRowsById } from './store';
 
 /** One line of a work order's kit, with what lies in its bin. */
 export interface KitLine extends KitNeed {
@@ -56,10 +56,17 @@ export function useKitStanding(work: WorkOrder): { readonly words: string; reado
 /** Where a part lies and how much of it: bins of the given site first, of these the fullest. */
 export function useStockOf(partId: PartId | undefined, siteId?: SiteId): readonly StockLevel[] {
   const levels = useRows('stock', 'part', partId);
-  return useMemo(() => {
-    const isNear = (level: StockLevel): number => Number(level.siteId === siteId);
-    return [...levels].sort((a, b) => isNear(b) - isNear(a) || b.onHand - a.onHand);
-  }, [levels, siteId]);
+  return useMemo(() => fullestFirst(levels, siteId), [levels, siteId]);
+}
+
+/** The bin of a part of which most is taken, as `useStockOf` orders them; undefined where none has it. */
+export function fullestBin(partId: PartId, siteId: SiteId): BinId | undefined {
+  return fullestFirst(peekRows('stock', 'part', partId), siteId)[0]?.binId;
+}
+
+function fullestFirst(levels: readonly StockLevel[], siteId: SiteId | undefined): StockLevel[] {
+  const isNear = (level: StockLevel): number => Number(level.siteId === siteId);
+  return [...levels].sort((a, b) => isNear(b) - isNear(a) || b.onHand - a.onHand);
 }
 
 /** As `binName`, with the site where it is not that of the work. */

@@ -1,5 +1,5 @@
-import type { ReactNode } from 'react';
-import type { Usual } from '@oilcan/core/past';
+import { useMemo, type ReactNode } from 'react';
+import type { JobLike, Usual } from '@oilcan/core/past';
 import type { Asset } from '@oilcan/core/plant';
 import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from './use-past';
@@ -17,6 +17,14 @@ export function UsualOf({ work, children }: Props): ReactNode {
 }
 
 function UsualOn({ asset, work, children }: Props & { readonly asset: Asset }): ReactNode {
-  const past = usePast({ scope: 'asset', id: asset.id }, work);
-  return past.is === 'here' && past.said.usual !== null ? children(past.said.usual) : null;
+  const usual = useUsual({ ...work, assetId: asset.id });
+  return usual === null ? null : children(usual);
+}
+
+/** What jobs like one usually take, by the past of its machine or its class; null while that is not known. */
+export function useUsual(like: JobLike): Usual | null {
+  const { assetId, kind, tradeId, title } = like;
+  const asked = useMemo(() => ({ assetId, kind, tradeId, title }), [assetId, kind, tradeId, title]);
+  const past = usePast({ scope: 'asset', id: assetId }, asked);
+  return past.is === 'here' ? past.said.usual : null;
 }

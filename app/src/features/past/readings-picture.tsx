@@ -4,7 +4,7 @@ import { LineChart } from 'react-native-gifted-charts';
 import { toMillis, type AssetId, type Instant } from '@oilcan/core/kernel';
 import { thinned } from '@oilcan/core/past';
 import type { Limits, MeasuringPoint } from '@oilcan/core/plant';
-import type { Change } from '@oilcan/core/readings';
+import { controlChart, STRETCH, type Change, type ControlChart, type RuleBreak } from '@oilcan/core/readings';
 import type { Settings } from '@oilcan/core/settings';
 import type { ReadPast } from '../../data/past/read-past';
 import { useRows } from '../../data/store';
@@ -70,7 +70,7 @@ export function ReadingsPicture({
       <Trend
         point={point}
         change={past.changes[point.id]}
-        taken={thinned(taken.get(point.id) ?? [], MOST_VALUES)}
+        all={taken.get(point.id) ?? []}
         settings={settings}
         width={width}
       />
@@ -81,30 +81,43 @@ export function ReadingsPicture({
 function Trend({
   point,
   change,
-  taken,
+  all,
   settings,
   width,
 }: {
   readonly point: MeasuringPoint;
   readonly change: Change | undefined;
-  readonly taken: readonly Taken[];
+  readonly all: readonly Taken[];
   readonly settings: Settings;
   readonly width: number;
 }): ReactElement {
   const { palette, frame } = useChartLooks();
+  const chart = useMemo(() => (point.isMeter ? null : usualOf(all)), [point, all]);
+  const taken = useMemo(
+    () =>
+      thinned(
+        all.map((each, index) => ({ ...each, breaks: chart?.breaks[index] ?? null })),
+        MOST_VALUES,
+      ),
+    [all, chart],
+  );
   const [oldest, newest] = [taken[0], taken.at(-1)];
   const length = oldest === undefined || newest === undefined ? 0 : toMillis(newest.at) - toMillis(oldest.at);
   const room = width - AXIS_WIDTH - 24;
   // Distance on the picture is distance in time.
-  const data = taken.map(({ at, value }, index) => {
+  const data = taken.map(({ at, value, breaks }, index) => {
     const next = taken[index + 1];
     const gap = next === undefined ? 0 : toMillis(next.at) - toMillis(at);
-    return { value, spacing: length === 0 ? room : (gap / length) * room };
+    return {
+      value,
+      spacing: length === 0 ? room : (gap / length) * room,
+      ...(breaks === null ? {} : { customDataPoint: () => <BreakMark breaks={breaks} color={palette.ink} /> }),
+    };
   });
   const values = taken.map(({ value }) => value);
   const limits = limitsOf(point.limits);
-  const all = [...values, ...limits.map(({ at }) => at)];
-  const axis = axisFor(all, point.decimals);
+  const usual = chart === null ? [] : [chart.lower, chart.middle, chart.upper];
+  const axis = axisFor([...values, ...usual, ...limits.map(({ at }) => at)], point.decimals);
   const { language, zone } = settings;
   const month = new Intl.DateTimeFormat(language, { month: 'short', year: 'numeric', timeZone: zone });
   const compact = new Intl.NumberFormat(language, { notation: 'compact', maximumFractionDigits: 2 });
@@ -116,6 +129,13 @@ function Trend({
     hideDataPoints: true,
     ...(is === 'alert' ? { strokeDashArray: [6, 4] } : {}),
   }));
+  const usualLines = usual.map((value) => ({
+    data: [{ value, spacing: room }, { value }],
+    color: palette.inkSoft,
+    thickness: 1,
+    hideDataPoints: true,
+    strokeDashArray: [1, 4],
+  }));
   return (
     <Figure
       title={`${point.name}, ${point.unit}`}
@@ -124,7 +144,7 @@ function Trend({
     >
       <LineChart
         {...frame}
-        dataSet={[...limitLines, line]}
+        dataSet={[...usualLines, ...limitLines, line]}
         width={room + 14}
         endSpacing={6}
         yAxisOffset={axis.from}
@@ -146,6 +166,7 @@ function Trend({
       <Words as="small" soft>
         {sayLimits(limits, point)}
       </Words>
+      {chart === null ? null : <UsualSaid chart={chart} point={point} />}
     </Figure>
   );
 }
@@ -160,6 +181,32 @@ function ChangeSaid({
 }): ReactElement | null {
   const sentences = sayChange(change, point);
   return sentences.length === 0 ? null : <Words>{sentences.join(' ')}</Words>;
+}
+
+/** What is usual, by the first readings; null where there are too few to say so. */
+function usualOf(taken: readonly Taken[]): ControlChart | null {
+  return taken.length < STRETCH ? null : controlChart(taken.map(({ value }) => value));
+}
+
+const MARK = 9;
+
+/** A reading that breaks a rule of the chart: beyond what is usual a square on its corner, in a run an upright one. */
+function BreakMark({ breaks, color }: { readonly breaks: RuleBreak; readonly color: string }): ReactElement {
+  return <View style={[sheet.mark, { borderColor: color }, breaks === 'beyond' && sheet.onCorner]} />;
+}
+
+/** What the dotted lines and the marks mean, and where they come from. */
+function UsualSaid({ chart, point }: { readonly chart: ControlChart; readonly point: MeasuringPoint }): ReactElement {
+  const said = (value: number): string => value.toFixed(point.decimals);
+  const has = (wanted: RuleBreak): boolean => chart.breaks.includes(wanted);
+  return (
+    <Words as="small" soft>
+      Dotted: usual, {said(chart.lower)} to {said(chart.upper)} {point.unit} around {said(chart.middle)}, by the first{' '}
+      {STRETCH} values (individuals chart, three sigma by the moving range).
+      {has('beyond') ? ' Square on its corner: beyond that.' : ''}
+      {has('run') ? ' Upright square: eight in a row on one side.' : ''}
+    </Words>
+  );
 }
 
 interface Limit {
@@ -190,5 +237,7 @@ function sayLimits(limits: readonly Limit[], { unit }: MeasuringPoint): string {
 
 const sheet = StyleSheet.create({
   readings: { gap: 10 },
+  mark: { width: MARK, height: MARK, borderWidth: 2 },
+  onCorner: { transform: [{ rotate: '45deg' }] },
   ends: { flexDirection: 'row', justifyContent: 'space-between', paddingLeft: AXIS_WIDTH },
 });

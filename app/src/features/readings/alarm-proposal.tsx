@@ -1,22 +1,17 @@
 import { create } from 'zustand';
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import type { PointId, WorkOrderId } from '@oilcan/core/kernel';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import { levelOf, limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/readings';
-import type { ArgsOf } from '@oilcan/core/registry';
+import { levelOf } from '@oilcan/core/readings';
 import type { WorkOrder } from '@oilcan/core/work';
-import { furtherWorkOrder } from '../../data/new-work';
-import { peekRow, useRow, useRows } from '../../data/store';
-import { performOrSay } from '../../data/use-operation';
-import { FormField } from '../../forms/form-field';
-import { FormRefusal } from '../../forms/form-refusal';
-import { useOperationForm } from '../../forms/use-operation-form';
-import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
-import { Button } from '../../ui/press';
-import { UrgencyMark } from '../../ui/urgency';
-import { Words } from '../../ui/words';
+import { peekRow, useRow } from '../../data/store';
+import { piece } from '../../ui/piece';
+
+const AlarmSheet = piece(() => import('./alarm-sheet').then((module) => module.AlarmSheet));
+
+/** Loads what opens where a value is beyond its alarm, so that it opens without signal too. */
+export async function loadAlarmSheet(): Promise<void> {
+  await AlarmSheet.load();
+}
 
 /** A value that was kept and is beyond its alarm. */
 interface Alarm {
@@ -40,101 +35,7 @@ export function AlarmProposal({ work }: { readonly work: WorkOrder }): ReactElem
   const alarm = useAlarm((state) => state.alarm);
   const point = useRow('points', alarm?.pointId);
   if (alarm === null || point === undefined || alarm.workOrderId !== work.id) return null;
-  return <Proposed work={work} point={point} value={alarm.value} onClose={() => useAlarm.setState({ alarm: null })} />;
-}
-
-interface Props {
-  readonly work: WorkOrder;
-  readonly point: MeasuringPoint;
-  readonly value: number;
-  readonly onClose: () => void;
-}
-
-function Proposed({ work, point, value, onClose }: Props): ReactElement {
-  const router = useRouter();
-  const say = useNotice((state) => state.say);
-  const asset = useRow('assets', point.assetId);
-  const known = openAlarmWork(useRows('workOrders', 'asset', point.assetId), point.id);
-  const raised = alarmWork(work, point, value, asset?.criticality ?? 2);
-  const raise = async (): Promise<void> => {
-    if (!(await performOrSay('work.raise', raised))) return;
-    say('Raised. A lead gives it out.');
-    onClose();
-  };
-  const said = `${point.name} ${value} ${point.unit} is beyond its alarm of ${limitBeyond(value, point.limits) ?? ''} ${point.unit}.`;
-  if (known !== undefined) {
-    return (
-      <BottomSheet
-        title="Beyond alarm"
-        aside={asset?.name ?? ''}
-        onClose={onClose}
-        foot={<Button main word="Go on" onPress={onClose} />}
-      >
-        <Words>{said}</Words>
-        <Words>
-          {known.number}, “{known.title}”, is open for it already: this value joins it.
-        </Words>
-        <Button word={`Open ${known.number}`} onPress={() => router.navigate(`/shift/${known.id}`)} />
-      </BottomSheet>
-    );
-  }
   return (
-    <BottomSheet
-      title="Beyond alarm"
-      aside={asset?.name ?? ''}
-      onClose={onClose}
-      foot={<Button main word="Raise this work order" onPress={() => void raise()} />}
-    >
-      <Words>{said}</Words>
-      <Words as="label">{raised.title}</Words>
-      <Words soft>{raised.reason}</Words>
-      <UrgencyMark urgency={raised.urgency} />
-      <WhyNot work={work} said={said} onDone={onClose} />
-    </BottomSheet>
-  );
-}
-
-/** The work order that answers an alarm. */
-function alarmWork(
-  work: WorkOrder,
-  { id, assetId, name, unit, limits }: MeasuringPoint,
-  value: number,
-  criticality: 1 | 2 | 3 | 4,
-): ArgsOf<'work.raise'> {
-  return furtherWorkOrder({
-    assetId,
-    title: `${name} ${value} ${unit}, beyond alarm`,
-    reason: `Read on ${work.number}, ${work.title}. The alarm is at ${limitBeyond(value, limits) ?? ''} ${unit}.`,
-    urgency: urgencyOfAlarm(value, limits, criticality),
-    tradeId: work.tradeId,
-    cameFrom: work.id,
-    alarmOf: id,
-  });
-}
-
-interface WhyNotProps {
-  readonly work: WorkOrder;
-  readonly said: string;
-  readonly onDone: () => void;
-}
-
-/** Why no work order is raised; it stands in the record. */
-function WhyNot({ work, said, onDone }: WhyNotProps): ReactElement {
-  const { form, submit, refusal } = useOperationForm({
-    operation: 'note.add',
-    defaultValues: { text: '' },
-    read: ({ text }) => {
-      if (text.trim() === '') return { unreadable: 'text', hint: 'Write why.' };
-      return { args: { workOrderId: work.id, text: `${said} No work order: ${text}` } };
-    },
-    said: 'Noted.',
-    onDone,
-  });
-  return (
-    <>
-      <FormField control={form.control} name="text" label="Or why there is no need" onEnter={submit} />
-      <FormRefusal sentence={refusal} />
-      <Button word="No work order" onPress={submit} />
-    </>
+    <AlarmSheet work={work} point={point} value={alarm.value} onClose={() => useAlarm.setState({ alarm: null })} />
   );
 }

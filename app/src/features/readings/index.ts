@@ -1,3 +1,3 @@
 /** What other features may use of this one. */
-export { AlarmProposal, noteReading } from './alarm-proposal';
+export { AlarmProposal, loadAlarmSheet, noteReading } from './alarm-proposal';
 export { NumberSheet } from './number-sheet';

@@ -1,6 +1,19 @@
-import { asId, type AssetId, type PointId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type PointId, type WorkOrderId } from '@oilcan/core/kernel';
 import { standingOf } from '@oilcan/core/work';
-import { anAsset, aPoint, assetId, minutesLater, noon, put, smallWorks, workId } from '@oilcan/core/testing';
+import { screen } from '@testing-library/react';
+import {
+  anAsset,
+  aPastJob,
+  aPoint,
+  assetId,
+  binId,
+  minutesLater,
+  noon,
+  partId,
+  put,
+  smallWorks,
+  workId,
+} from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { AlarmProposal } from './alarm-proposal';
@@ -49,6 +62,18 @@ describe('the Reading sheet', () => {
     ]);
   });
 
+  it('says when a value goes on with a change of the last ones, and when that reaches its limit', async () => {
+    const latest = [60, 61, 62, 63, 64].map((value, index) => ({ at: minutesLater((index - 5) * 24 * 60), value }));
+    await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ latest }))]);
+    await keys('65');
+    expect(words()).toMatch(
+      /Rises by about 1\.\d °C a day\.Reaches its alert of 75 °C|Rises by about 1\.\d °C a day\./,
+    );
+    await press('Delete');
+    await keys('1');
+    expect(words()).not.toContain('Rises');
+  });
+
   it('says when a value is beyond a limit, and keeps it all the same', async () => {
     await open();
     await keys('80');
@@ -79,6 +104,27 @@ describe('the Reading sheet', () => {
     expect(await readings()).toEqual([]);
     await press('Keep 6 °C');
     expect(await readings()).toEqual([[aPoint().id, 6]]);
+  });
+
+  it('proposes it with the kit and the time that such jobs mostly took', async () => {
+    const jobs = [1, 2, 3].map((days) =>
+      aPastJob({
+        id: asId<WorkOrderId>(`past-${days}`),
+        at: minutesLater(-days * 24 * 60),
+        endedAt: minutesLater(-days * 24 * 60),
+        activeMinutes: 90,
+        parts: [{ partId, quantity: 2_000 }],
+      }),
+    );
+    await open([...smallWorks({ state: 'underway' }), put('points', aPoint())]);
+    works.past = JSON.stringify({ recordsSince: jobs[2]?.at, cutAt: null, asOf: noon, jobs, ofClass: [] });
+    await keys('87');
+    await press('Keep 87 °C');
+    await screen.findByText(/Such jobs take about 1.h.30/);
+    expect(screen.getByRole('checkbox', { name: /^2/ }).getAttribute('aria-checked')).toBe('true');
+    await press('Raise this work order');
+    const raised = (await works.sent()).peekAll('workOrders').find(({ alarmOf }) => alarmOf !== undefined);
+    expect(raised).toMatchObject({ estimateMinutes: 90, kit: [{ partId, binId, quantity: 2_000, unit: null }] });
   });
 
   it('proposes a work order for a value beyond its alarm, filled in; the next value joins it', async () => {

@@ -3,7 +3,7 @@ import { useState, type ReactElement, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { unitsLike } from '@oilcan/core/kernel';
 import type { MeasuringPoint } from '@oilcan/core/plant';
-import type { ReadingLevel } from '@oilcan/core/readings';
+import { changeOf, inDays, type ReadingLevel } from '@oilcan/core/readings';
 import { now, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Choice, Choices, Press } from '../../ui/press';
@@ -11,6 +11,7 @@ import { ReadingScale } from '../../ui/reading-scale';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { sayChange } from '../../words/changes';
 import { levelWords } from '../../words/work-words';
 
 interface Props {
@@ -57,10 +58,20 @@ export function TypedReading({ text, value, unit, typedIn, onTypedIn, level, poi
             {levelWords[level]}
           </Words>
         )}
+        {point === undefined || value === null ? null : <TrendSaid point={point} value={value} />}
         {children}
       </View>
     </View>
   );
+}
+
+/** Whether the value goes on with a change of the last ones; nothing where they show none. */
+function TrendSaid({ point, value }: { readonly point: MeasuringPoint; readonly value: number }): ReactElement | null {
+  const [present] = useState(now);
+  if (point.isMeter) return null;
+  const change = changeOf(inDays([...point.latest, { at: present, value }]), point.limits);
+  const sentences = sayChange(change, point);
+  return sentences.length === 0 ? null : <Words>{sentences.join(' ')}</Words>;
 }
 
 /** The unit; a press shows the others in which the same can be read. */

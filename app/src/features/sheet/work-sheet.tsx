@@ -27,7 +27,7 @@ import { Dock } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
-import { AlarmProposal } from '../readings';
+import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
 import { loadShareSheets, shareElement } from '../shares';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
@@ -44,6 +44,7 @@ export async function loadItems(): Promise<void> {
     loadStepSheets(),
     loadRoundSheets(),
     loadShareSheets(),
+    loadAlarmSheet(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
   ]);
 }

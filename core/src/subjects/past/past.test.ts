@@ -9,7 +9,7 @@ import { entryKinds } from '../../registry/entries';
 import { countEvents, pastEventKinds, recordedOn, wantedEvents, pastJobsOf } from '../../registry/past';
 import { isFailure, summarise, type PastJob } from './past-job';
 import { type Recurrence, repetitionsOf, type Silence } from './recurrence';
-import { usualFor, titleKey } from './usual';
+import { likelyKit, usualFor, titleKey } from './usual';
 import { stretchBegins, watchedSince } from './past-answer';
 
 const daysAgo = (days: number): Instant => addMinutes(noon, Math.round(-days * 24 * 60));
@@ -211,6 +211,15 @@ describe('what a job usually takes', () => {
     expect(usualFor(like, out, [])).toBeNull();
     const timeless = [1, 2, 3].map((days) => job(days, { activeMinutes: 0 }));
     expect(usualFor(like, timeless, [])?.minutes).toBeNull();
+  });
+
+  it('gives a job the parts along that more such jobs took than not', () => {
+    const took = (...partIds: string[]) => partIds.map((id) => ({ partId: asId<PartId>(id), quantity: 1_000 }));
+    const jobs = [took('seal', 'oil'), took('seal', 'rag'), took('seal', 'oil'), took()].map((parts, days) =>
+      job(days + 1, { title: 'Drive hums', parts }),
+    );
+    const usual = usualFor({ ...like, title: 'Drive hums' }, jobs, []);
+    expect(usual === null ? [] : likelyKit(usual).map(({ partId }) => partId)).toEqual(['seal']);
   });
 
   it('takes titles that differ in numbers for the same', () => {

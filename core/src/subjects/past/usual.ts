@@ -62,6 +62,14 @@ export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: reado
 
 const isOn = (job: PastJob, assetId: AssetId): boolean => job.assetId === assetId;
 
+/** Parts that more such jobs took than not belong to a kit made for one. */
+const TAKEN_BY = 0.5;
+
+/** The parts that a job like these is given along. */
+export function likelyKit({ parts, jobs }: Pick<Usual, 'parts' | 'jobs'>): UsualPart[] {
+  return parts.filter((part) => part.jobs / jobs.length > TAKEN_BY);
+}
+
 /** Titles that differ only in numbers and case are of the same job: “Cabin 12 door sticks”, “Cabin 40 door sticks”. */
 export function titleKey(title: string): string {
   return title.toLowerCase().replace(/\d+/g, '#').replace(/\s+/g, ' ').trim();
