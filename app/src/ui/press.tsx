@@ -160,13 +160,19 @@ export function Choices({ label, children }: { readonly label: string; readonly 
 
 const sheet = StyleSheet.create({
   press: { minHeight: TARGET, minWidth: TARGET, justifyContent: 'center' },
-  button: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
+  button: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, maxWidth: '100%', justifyContent: 'center' },
   icon: { width: TARGET, height: TARGET, margin: 0, borderRadius: CORNER },
   disabled: { opacity: 0.45 },
   // What is pressed lies within the border.
   inButton: { minHeight: TARGET },
   // A long word goes on over more lines: Paper would cut it.
-  word: { marginHorizontal: 16, marginVertical: 8, textAlign: 'center', ...({ whiteSpace: 'normal' } as object) },
+  word: {
+    flexShrink: 1,
+    marginHorizontal: 16,
+    marginVertical: 8,
+    textAlign: 'center',
+    ...({ whiteSpace: 'normal' } as object),
+  },
   // Paper draws the icon 16 into the margin of the word.
   afterIcon: { marginLeft: 16 + GAP },
   choice: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET },
