@@ -74,7 +74,7 @@ function StopLine({ standing: { stop, number, progress, remarks }, isHere, onPre
         {number}
       </Words>
       <View style={sheet.words}>
-        <Words>{asset?.name ?? ''}</Words>
+        <Words>{asset?.name ?? 'A machine that is not on this phone'}</Words>
         <Words as="small" soft>
           {said}
         </Words>

@@ -37,8 +37,8 @@ function Round() {
   return <OnWork>{(work) => <RoundPart work={work} stops={stops} onPlaced={() => undefined} />}</OnWork>;
 }
 
-const open = async (): Promise<void> => {
-  works = await TestWorks.open([...smallWorks({ state: 'underway', title: 'Daily round' }), ...aRound()]);
+const open = async (rows: readonly Change[] = aRound()): Promise<void> => {
+  works = await TestWorks.open([...smallWorks({ state: 'underway', title: 'Daily round' }), ...rows]);
   await works.show(<Round />);
 };
 afterEach(async () => {
@@ -91,6 +91,15 @@ describe('a round', () => {
     expect(canPress('Good', 'radio')).toBe(false);
     await press('Take it up again');
     expect(canPress('Good', 'radio')).toBe(true);
+  });
+
+  it('goes on where the machine of a stop is there no more: its steps are asked and answered', async () => {
+    await open(aRound().filter(({ table, id }) => table !== 'assets' || id !== 'pump-1'));
+    expect(words()).toMatch(/Stop 1 of 3.*A machine that is not on this phone/);
+    await press('Good', 'radio');
+    expect(words()).toContain('1 of 2 steps');
+    await press('All stops');
+    expect(words()).toMatch(/Pump 2/);
   });
 
   it('is turned around', async () => {

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import TheilSenRegression from 'ml-regression-theil-sen';
 import { chanceOf } from '../../testing/chance';
 import type { Limits } from '../plant/plant';
 import { changeOf } from './changing';
@@ -56,6 +57,13 @@ describe('the robust trend', () => {
         const trend = trendOf(readings, 1.96);
         if (trend === null) return;
         expect(trend.perDay).toBeCloseTo(slopeByBruteForce(readings), 10);
+        // And as a general library does it.
+        const days = readings.map(({ day }) => day);
+        const { slope } = new TheilSenRegression(
+          days,
+          readings.map(({ value }) => value),
+        );
+        expect(trend.perDay).toBeCloseTo(slope, 8);
         expect(trend.from).toBeLessThanOrEqual(trend.perDay);
         expect(trend.to).toBeGreaterThanOrEqual(trend.perDay);
       }),
