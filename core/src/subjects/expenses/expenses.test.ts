@@ -48,7 +48,9 @@ describe('an expense', () => {
   it('stays in the past of the machine', async () => {
     const works = new Works();
     await works.do('expense.add', taxi);
-    expect(summarise(entryKinds, aWorkOrder(), works.entries).expenses).toEqual([{ amount: money(1_250, 'EUR'), words: 'Taxi' }]);
+    expect(summarise(entryKinds, aWorkOrder(), works.entries).expenses).toEqual([
+      { amount: money(1_250, 'EUR'), words: 'Taxi' },
+    ]);
   });
 
   it.each<[string, Partial<ArgsOf<'expense.add'>>]>([
