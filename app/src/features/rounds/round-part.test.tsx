@@ -123,6 +123,13 @@ describe('a round', () => {
     await press('Go there');
     expect(words()).toContain('Gearbox is on no stop of this round.');
     expect(canPress('Open Gearbox')).toBe(true);
+    await press('Report it');
+    expect(canPress('Report it')).toBe(true);
+    await type('What is wrong with Gearbox?', 'Drips on the walkway');
+    await press('Report it');
+    expect([works.said, canPress('Report it')]).toEqual(['Raised. A lead gives it out.', false]);
+    const raised = (await works.sent()).peekAll('workOrders').find(({ cameFrom }) => cameFrom === workId);
+    expect([raised?.title, raised?.assetId]).toEqual(['Drips on the walkway', anAsset().id]);
   });
 
   it('makes the further work with one press, machine by machine, and leads there', async () => {

@@ -82,6 +82,7 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
       )}
       {isScanning ? (
         <ScanStopSheet
+          work={work}
           round={only === undefined ? round : roundOf(stops, steps)}
           current={current ?? null}
           onGo={go}

@@ -1,8 +1,8 @@
-import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { readCode, type Asset } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { RoundStanding, StopStanding } from '@oilcan/core/rounds';
+import type { WorkOrder } from '@oilcan/core/work';
 import { camera } from '../../data/scanner/scanner';
 import { peekRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -11,9 +11,11 @@ import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { codedAsset } from '../../data/scanner/coded-rows';
+import { OffRound } from './off-round';
 import type { InSight } from './stop-in-sight';
 
 interface Props {
+  readonly work: WorkOrder;
   readonly round: RoundStanding;
   readonly current: StopStanding | null;
   readonly onGo: (inSight: InSight) => void;
@@ -21,8 +23,7 @@ interface Props {
 }
 
 /** Goes to the stop whose label is scanned, or whose code is typed. */
-export function ScanStopSheet({ round, current, onGo, onClose }: Props): ReactElement {
-  const router = useRouter();
+export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): ReactElement {
   const say = useNotice((state) => state.say);
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -91,9 +92,7 @@ export function ScanStopSheet({ round, current, onGo, onClose }: Props): ReactEl
       )}
       <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
       {problem === null ? null : <Words live>{problem}</Words>}
-      {stranger === null ? null : (
-        <Button word={`Open ${stranger.name}`} onPress={() => router.navigate(`/plant/${stranger.id}`)} />
-      )}
+      {stranger === null ? null : <OffRound key={stranger.id} work={work} asset={stranger} onDone={onClose} />}
     </BottomSheet>
   );
 }

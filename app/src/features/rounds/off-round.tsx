@@ -1,0 +1,44 @@
+import { useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import type { Asset } from '@oilcan/core/plant';
+import type { WorkOrder } from '@oilcan/core/work';
+import { furtherWorkOrder } from '../../data/new-work';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { Button } from '../../ui/press';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly asset: Asset;
+  readonly onDone: () => void;
+}
+
+/** A machine that is on no stop of the round: what is wrong there becomes work of its own, or it is looked at. */
+export function OffRound({ work, asset, onDone }: Props): ReactElement {
+  const router = useRouter();
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.raise',
+    defaultValues: { title: '' },
+    read: ({ title }) => ({
+      args: furtherWorkOrder({
+        assetId: asset.id,
+        title,
+        reason: `Noticed on ${work.number}, ${work.title}.`,
+        urgency: 'week',
+        tradeId: work.tradeId,
+        cameFrom: work.id,
+      }),
+    }),
+    said: 'Raised. A lead gives it out.',
+    onDone,
+  });
+  return (
+    <>
+      <FormField control={form.control} name="title" label={`What is wrong with ${asset.name}?`} onEnter={submit} />
+      <FormRefusal sentence={refusal} />
+      <Button word="Report it" onPress={submit} />
+      <Button word={`Open ${asset.name}`} onPress={() => router.navigate(`/plant/${asset.id}`)} />
+    </>
+  );
+}
