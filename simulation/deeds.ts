@@ -94,6 +94,28 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return onStop === null ? null : { name: 'stop.take-up', args: onStop };
     case 'turn round':
       return stop === undefined ? null : { name: 'round.turn', args: { ...onWork, firstStopId: stop.id } };
+    case 'stop the machine':
+      return {
+        name: 'stoppage.add',
+        args: {
+          ...onWork,
+          assetId: null,
+          from: addMinutes(now, -10 * amount),
+          to: choice % 3 === 0 ? addMinutes(now, -5) : null,
+          extent: choice % 2 === 0 ? 'full' : 'reduced',
+          lostPercent: choice % 4 === 1 ? 25 : null,
+          isPlanned: choice % 5 === 0,
+        },
+      };
+    case 'end a stoppage': {
+      const open = standingEntries(view.peekList('entries', 'workOrder', work.id)).filter(
+        ({ content }) => content.kind === 'stoppage',
+      );
+      const entryId = pick(open)?.id ?? asId<EntryId>('none');
+      return { name: 'stoppage.end', args: { ...onWork, entryId, to: now } };
+    }
+    case 'run again':
+      return { name: 'asset.run-again', args: { assetId: work.assetId, at: null } };
     case 'make a share':
       return { name: 'share.make', args: { ...onWork, personId: pick(people) ?? person.id, ...aboutShare } };
     case 'change a share':

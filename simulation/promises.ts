@@ -3,6 +3,8 @@ import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { tableNames } from '@oilcan/core/registry';
 import { roundOf, type Stop } from '@oilcan/core/rounds';
+import type { Asset } from '@oilcan/core/plant';
+import { conditionBy } from '@oilcan/core/stoppages';
 import type { Share } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
@@ -45,6 +47,7 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   broken.push(...(await wrongNumbers(shift)));
   broken.push(...(await wrongStops(shift)));
   broken.push(...(await wrongShares(shift)));
+  broken.push(...(await wrongConditions(shift)));
   return broken;
 }
 
@@ -54,6 +57,24 @@ async function wrongStops(shift: Shift): Promise<string[]> {
   const stops = stored.map(({ body }) => JSON.parse(body) as Stop);
   const { stops: walked } = roundOf(stops, []);
   return walked.length === STOPS ? [] : [`The round has ${walked.length} stops and not ${STOPS}.`];
+}
+
+/** A machine that is marked by other stoppages than those that last, or in another condition than follows from them. */
+async function wrongConditions(shift: Shift): Promise<string[]> {
+  const entries: { body: string }[] = await shift.server.database('entries').select('body');
+  const lasting = standingOf(
+    entries.map(({ body }) => JSON.parse(body) as Entry),
+    'stoppage',
+  ).filter(({ content }) => content.to === null);
+  const assets: { body: string }[] = await shift.server.database('assets').select('body');
+  return assets.flatMap(({ body }) => {
+    const asset = JSON.parse(body) as Asset;
+    if (asset.openStoppages === undefined) return [];
+    const marked = asset.openStoppages.map(({ entryId }) => entryId).sort();
+    const wanted = lasting.filter(({ assetId }) => assetId === asset.id).map(({ id }) => id);
+    const isSo = marked.join() === wanted.sort().join() && asset.condition === conditionBy(asset.openStoppages);
+    return isSo ? [] : [`${asset.id} is ${asset.condition} by ${marked.join()}; ${wanted.join()} last.`];
+  });
 }
 
 /** A step in two shares, or a work order that is shared with others than those who have a share of it. */

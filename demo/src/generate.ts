@@ -7,7 +7,7 @@ import { contactsOfSector } from './mountain/contacts';
 import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
 import { crews, lifts, people, rates, settings, sites } from './mountain/people';
 import { parts, shelfOf, shelves, Stockroom, stores } from './mountain/stores';
-import { openJobsOf, openWorkFrom } from './open/open-work';
+import { openJobsOf, openWorkFrom, type OpenWork } from './open/open-work';
 import { permitsOf } from './open/permits';
 import { proceduresOf } from './open/procedures';
 import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
@@ -41,9 +41,16 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
   for (const { bin } of shelves) yield { table: 'bins', row: bin };
 
   const mountains = sectors.map((sector) => ({ sector, assets: assetMap(sector, now) }));
+  const events = mountains.flatMap(({ sector, assets }) => pastEvents(sector, assets, now));
+  events.sort((a, b) => (a.at < b.at ? -1 : 1));
+  const open = openWorks(mountains, FIRST_NUMBER + events.length, now);
+  const outOf = new Map(open.filter(({ out }) => out.length > 0).map(({ work, out }) => [work.assetId, out]));
   for (const { sector, assets } of mountains) {
     for (const row of placesOf(sector)) yield { table: 'places', row };
-    for (const row of assets.values()) yield { table: 'assets', row };
+    for (const asset of assets.values()) {
+      const openStoppages = outOf.get(asset.id);
+      yield { table: 'assets', row: openStoppages === undefined ? asset : { ...asset, openStoppages } };
+    }
     for (const row of documentsOf(sector, assets, documents)) yield { table: 'documents', row };
     for (const row of installationsOf(sector, assets, now)) yield { table: 'installations', row };
     for (const row of codesOf(sector, assets, now)) yield { table: 'codes', row };
@@ -58,8 +65,6 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
   stockroom.open(addMinutes(now, -(PAST_DAYS + 1) * 24 * 60));
   const writer = new PastWriter(stockroom, now);
   let number = FIRST_NUMBER;
-  const events = mountains.flatMap(({ sector, assets }) => pastEvents(sector, assets, now));
-  events.sort((a, b) => (a.at < b.at ? -1 : 1));
   for (const event of events) {
     const { work, entries } = writer.write(event, number);
     number += 1;
@@ -70,23 +75,40 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
   // Tyre 52 is due tomorrow and needs one.
   stockroom.count(shelfOf('TUBE-4.00-8'), 0, addMinutes(now, -26 * 60));
 
+  for (const { work, stops, shares, steps, entries } of open) {
+    yield { table: 'workOrders', row: work };
+    for (const row of stops) yield { table: 'stops', row };
+    for (const row of shares) yield { table: 'shares', row };
+    for (const row of steps) yield { table: 'steps', row };
+    for (const row of entries) yield { table: 'entries', row };
+    for (const row of permitsOf(work, now)) yield { table: 'permits', row };
+  }
   for (const { sector, assets } of mountains) {
-    for (const job of openJobsOf(sector.number)) {
-      const { work, stops, shares, steps, entries } = openWorkFrom(job, assets, number, now, sector);
-      number += 1;
-      yield { table: 'workOrders', row: work };
-      for (const row of stops) yield { table: 'stops', row };
-      for (const row of shares) yield { table: 'shares', row };
-      for (const row of steps) yield { table: 'steps', row };
-      for (const row of entries) yield { table: 'entries', row };
-      for (const row of permitsOf(work, now)) yield { table: 'permits', row };
-    }
     const siteOf = (key: string): SiteId => assets.get(key)?.siteId ?? lifts;
     const latestOf = (key: string) => writer.latest.get(asId<PointId>(sector.idOf(key))) ?? [];
     for (const row of pointsOf(sector, siteOf, latestOf)) yield { table: 'points', row };
   }
   for (const row of stockroom.levels()) yield { table: 'stock', row };
   for (const row of stockroom.movements) yield { table: 'movements', row };
+}
+
+interface Mountain {
+  readonly sector: Sector;
+  readonly assets: ReadonlyMap<string, Asset>;
+}
+
+/** What is open everywhere, numbered on from the past. */
+function openWorks(mountains: readonly Mountain[], firstNumber: number, now: Instant): OpenWork[] {
+  const out = new Set<string>();
+  const works: OpenWork[] = [];
+  for (const { sector, assets } of mountains) {
+    for (const job of openJobsOf(sector.number)) {
+      const work = openWorkFrom(job, assets, firstNumber + works.length, now, sector, out);
+      if (work.out.length > 0) out.add(work.work.assetId);
+      works.push(work);
+    }
+  }
+  return works;
 }
 
 function assetMap(sector: Sector, now: Instant): ReadonlyMap<string, Asset> {

@@ -14,4 +14,5 @@ export * from './schema/fields';
 export * from './schema/yup-sentences';
 export * from './time/duration';
 export * from './time/instant';
+export * from './time/operating-hours';
 export * from './time/zone';

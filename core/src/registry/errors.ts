@@ -15,6 +15,7 @@ import { readingsErrors } from '../subjects/readings/readings-errors';
 import { roundsErrors } from '../subjects/rounds/rounds-errors';
 import { sharesErrors } from '../subjects/shares/shares-errors';
 import { stepsErrors } from '../subjects/steps/steps-errors';
+import { stoppagesErrors } from '../subjects/stoppages/stoppages-errors';
 import { stockErrors } from '../subjects/stock/stock-errors';
 import { workErrors } from '../subjects/work/work-errors';
 
@@ -35,6 +36,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...roundsErrors,
   ...laborErrors,
   ...stockErrors,
+  ...stoppagesErrors,
   ...readingsErrors,
   ...labelsErrors,
   ...kitListErrors,

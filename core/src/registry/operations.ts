@@ -22,6 +22,7 @@ import { readingsOperations } from '../subjects/readings/readings-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
 import { sharesOperations } from '../subjects/shares/shares-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
+import { stoppagesOperations } from '../subjects/stoppages/stoppages-operations';
 import { stockOperations } from '../subjects/stock/stock-operations';
 import { isNumberSeries, type NumberSeries } from '../subjects/numbers/numbers';
 import { operationOf } from '../subjects/work/entry-ids';
@@ -40,6 +41,7 @@ export const operations = {
   ...roundsOperations,
   ...laborOperations,
   ...stockOperations,
+  ...stoppagesOperations,
   ...readingsOperations,
   ...expensesOperations,
   ...notesOperations,

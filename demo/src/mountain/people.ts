@@ -1,4 +1,4 @@
-import { asId, type CrewId, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import { asId, type CrewId, type PersonId, type SiteId, type WeeklyHours } from '@oilcan/core/kernel';
 import type { LaborRate } from '@oilcan/core/labor';
 import type { Crew, Person, Site } from '@oilcan/core/people';
 import { rateId, type Rate, type Settings } from '@oilcan/core/settings';
@@ -6,8 +6,11 @@ import { rateId, type Rate, type Settings } from '@oilcan/core/settings';
 export const lifts = asId<SiteId>('site-lifts');
 export const snow = asId<SiteId>('site-snow');
 
+const everyDay = (from: string, to: string): WeeklyHours[] =>
+  [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from, to }));
+
 export const sites: readonly Site[] = [
-  { id: lifts, name: 'Lifts', zone: null, currency: null },
+  { id: lifts, name: 'Lifts', zone: null, currency: null, operatingHours: everyDay('08:30', '16:30') },
   { id: snow, name: 'Snow plant', zone: null, currency: null },
 ];
 

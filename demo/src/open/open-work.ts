@@ -13,7 +13,7 @@ import {
   type WorkOrderId,
   minutesBetween,
 } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset, OpenStoppage } from '@oilcan/core/plant';
 import type { Stop } from '@oilcan/core/rounds';
 import type { Share } from '@oilcan/core/shares';
 import { answerContent, stepsOf, type Step, type StepAnswer, type StepQuestion } from '@oilcan/core/steps';
@@ -38,6 +38,8 @@ export interface OpenWork {
   readonly shares: readonly Share[];
   readonly steps: readonly Step[];
   readonly entries: readonly Entry[];
+  /** By which its machine stands still or runs reduced. */
+  readonly out: readonly OpenStoppage[];
 }
 
 /** The jobs of one sector in the order in which they were made. */
@@ -90,13 +92,18 @@ export function dueAt(now: Instant, days: number, hour: number): Instant {
   return addMinutes(now, Math.round(hoursAhead * (hoursAhead < 0 ? 60 : share)));
 }
 
-/** A job as rows, as they stand at `now`. */
+/**
+ * A job as rows, as they stand at `now`.
+ *
+ * @param taken machines of which it is recorded already that they are out
+ */
 export function openWorkFrom(
   job: OpenJob,
   assets: ReadonlyMap<string, Asset>,
   number: number,
   now: Instant,
   sector: Sector,
+  taken: ReadonlySet<string>,
 ): OpenWork {
   const asset = assetOf(assets, job.asset);
   const workId = asId<WorkOrderId>(`w-${number}`);
@@ -153,6 +160,7 @@ export function openWorkFrom(
     lastTransition: null,
     cameFrom: null,
   };
+  const out = asset.condition === 'running' || taken.has(asset.id) ? null : asset.condition;
   const entries: Entry[] = [];
   const enter = (by: PersonId, when: Instant, content: EntryContent): Entry => {
     const id = asId<EntryId>(`${workId}-e${entries.length + 1}`);
@@ -169,6 +177,19 @@ export function openWorkFrom(
     entries.push(entry);
     return entry;
   };
+  const extent = out === 'stopped' ? 'full' : 'reduced';
+  const stoppages =
+    out === null
+      ? []
+      : [
+          enter(tess.id, createdAt, {
+            kind: 'stoppage',
+            from: asset.conditionSince,
+            to: null,
+            extent,
+            isPlanned: false,
+          }),
+        ];
   for (const [person, text] of job.notes ?? [])
     enter(asId<PersonId>(person), addMinutes(now, -190), { kind: 'note', text });
   if (startedAt !== null) enter(firstPerson, startedAt, { kind: 'state', from: 'ready', to: 'underway', reason: '' });
@@ -191,7 +212,14 @@ export function openWorkFrom(
   const holders = [...new Set(shares.map(({ personId }) => personId))].sort();
   for (const { id: shareId, personId, stepIds, madeAt } of shares)
     enter(tess.id, madeAt, { kind: 'share', shareId, act: 'made', personId, steps: stepIds.length });
-  return { work: shares.length === 0 ? work : { ...work, sharedWith: holders }, stops, shares, steps, entries };
+  return {
+    work: shares.length === 0 ? work : { ...work, sharedWith: holders },
+    stops,
+    shares,
+    steps,
+    entries,
+    out: stoppages.map(({ id }) => ({ entryId: id, workOrderId: workId, from: asset.conditionSince, extent })),
+  };
 }
 
 function sharesOf(job: OpenJob, work: WorkOrder, stops: readonly Stop[], steps: readonly Step[]): Share[] {

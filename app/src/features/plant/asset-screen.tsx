@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { hasRole } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
@@ -12,6 +13,7 @@ import { LabelSheetForm } from '../paper';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
+import { MarkMachine } from '../stoppages';
 import { DocumentList } from '../documents';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
@@ -24,7 +26,7 @@ import { OpenWork, WrongNow } from './asset-work';
 import { BoundLabels } from './bound-labels';
 import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from '../../words/plant-words';
-import { mdiChevronRight, mdiPrinterOutline } from '@mdi/js';
+import { mdiChevronRight, mdiPauseOctagonOutline, mdiPlayCircleOutline, mdiPrinterOutline } from '@mdi/js';
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {
@@ -109,6 +111,7 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
             : ''}
         </Words>
       </View>
+      <MarkKey asset={asset} isOut={isOut} />
       <View style={sheet.links}>
         {place === undefined ? null : (
           <Press role="link" onPress={() => router.navigate(`/plant?place=${place.id}`)} style={sheet.link}>
@@ -123,6 +126,23 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
           </Press>
         )}
       </View>
+    </View>
+  );
+}
+
+/** That it stands still, or that it runs again, for those who work on machines. */
+function MarkKey({ asset, isOut }: { readonly asset: Asset; readonly isOut: boolean }): ReactElement | null {
+  const person = usePhone((state) => state.person);
+  const [isMarking, setIsMarking] = useState(false);
+  if (person === null || !hasRole(person, ['technician', 'lead'])) return null;
+  return (
+    <View style={sheet.mark}>
+      <Button
+        word={isOut ? 'It runs again' : 'Mark it as out'}
+        icon={isOut ? mdiPlayCircleOutline : mdiPauseOctagonOutline}
+        onPress={() => setIsMarking(true)}
+      />
+      {isMarking ? <MarkMachine asset={asset} onClose={() => setIsMarking(false)} /> : null}
     </View>
   );
 }
@@ -180,6 +200,7 @@ const sheet = StyleSheet.create({
   name: { flexShrink: 1, minWidth: 0 },
   links: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 },
   link: { flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-start', gap: 6, maxWidth: '100%' },
+  mark: { alignItems: 'flex-start', paddingTop: 8 },
   condition: { borderLeftWidth: 6, paddingLeft: 12, marginTop: 6 },
   labels: { paddingTop: 20 },
   button: { marginTop: 12 },

@@ -11,6 +11,7 @@ describe('entries in words', () => {
     point: () => aPoint(),
     step: () => aStep(3, { type: 'finding' }),
     stop: () => undefined,
+    asset: () => undefined,
     isolationPoint: () => 'Main switch',
   };
   const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));

@@ -52,6 +52,7 @@ export const operationViews: OperationViewSet = {
   ...roundsViews.operations,
   ...laborViews.operations,
   ...stockViews.operations,
+  ...stoppagesViews.operations,
   ...readingsViews.operations,
   ...notesViews.operations,
   ...expensesViews.operations,
@@ -66,6 +67,7 @@ export const dockItems: readonly DockItem[] = [
   ...laborViews.dock,
   ...stockViews.dock,
   ...readingsViews.dock,
+  ...stoppagesViews.dock,
   ...notesViews.dock,
   ...expensesViews.dock,
 ];

@@ -70,7 +70,7 @@ function DockKey({ item, onPress }: { readonly item: DockItem; readonly onPress:
       style={[sheet.button, isWide && sheet.buttonWide, { borderColor: palette.edge, backgroundColor: palette.card }]}
     >
       <Icon path={item.icon} size={24} />
-      <Words as="label" lines={1}>
+      <Words as="label" lines={1} style={!isWide && sheet.word}>
         {item.word}
       </Words>
     </Press>
@@ -78,7 +78,7 @@ function DockKey({ item, onPress }: { readonly item: DockItem; readonly onPress:
 }
 
 const sheet = StyleSheet.create({
-  dock: { flexDirection: 'row', gap: 6, padding: 8 },
+  dock: { flexDirection: 'row', gap: 5, padding: 8 },
   dockNarrow: { flexWrap: 'wrap' },
   dockWide: { flexWrap: 'wrap', gap: GAP, padding: 16, paddingBottom: 8 },
   button: {
@@ -90,5 +90,7 @@ const sheet = StyleSheet.create({
     borderRadius: CORNER,
     minWidth: 50,
   },
+  // Five of them stand beside the clock on a phone.
+  word: { fontSize: 14 },
   buttonWide: { flexBasis: '46%', flexDirection: 'row', minHeight: 52, gap: 8 },
 });

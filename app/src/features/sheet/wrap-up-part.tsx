@@ -21,6 +21,7 @@ import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
 import { LocksToTakeOff } from '../isolation';
+import { StillOut, StoodStill } from '../stoppages';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
@@ -89,6 +90,7 @@ const WrapUp = memo(function WrapUp({
     >
       <CostLine work={work} entries={entries} />
       <ShareCosts work={work} />
+      <StoodStill work={work} entries={entries} />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
           <CostItems work={work} />
@@ -192,6 +194,7 @@ function FinishSheet({ work, entries, onClose }: FinishSheetProps): ReactElement
       foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}
     >
       <CostLine work={work} entries={entries} />
+      <StillOut work={work} entries={entries} />
       {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
       <Words soft>After this only the lead can open it again.</Words>
       {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}

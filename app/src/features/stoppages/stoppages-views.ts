@@ -1,7 +1,12 @@
+import { mdiPauseOctagonOutline } from '@mdi/js';
 import { minutesBetween } from '@oilcan/core/kernel';
 import type { PastStoppage } from '@oilcan/core/stoppages';
+import { peekRow } from '../../data/store';
+import { piece } from '../../ui/piece';
 import { sayStanding } from '../../words/spans';
+import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import type { OperationViewsNamed } from '../views/operation-view';
 
 /** `Stood still for 6 h`. */
 export function stoppageLine({ from, to, extent, isPlanned }: PastStoppage): string {
@@ -16,12 +21,40 @@ const entries: EntryViewsNamed<'stoppage'> = {
   stoppage: {
     ...inWords,
     group: 'faults',
-    say: ({ content }) => ({
-      headline: content.extent === 'full' ? 'Stopped' : 'Reduced',
-      detail: content.isPlanned ? 'Planned stoppage' : 'Stoppage',
-    }),
+    say: ({ assetId, workOrderId, content }, names) => {
+      const { kind: _, ...stoppage } = content;
+      const machine = names.asset(assetId);
+      const isOther = peekRow('workOrders', workOrderId)?.assetId !== assetId;
+      const lost = content.lostPercent === undefined ? '' : `${content.lostPercent} % less`;
+      return {
+        headline:
+          isOther && machine !== undefined ? `${machine.name}: ${stoppageLine(stoppage)}` : stoppageLine(stoppage),
+        detail: lost,
+      };
+    },
     past: { many: 'Stoppages', line: stoppageLine },
   },
 };
 
-export const stoppagesViews = { entries };
+const operations: OperationViewsNamed<'stoppage.add' | 'stoppage.end' | 'asset.run-again'> = {
+  'stoppage.add': { say: ({ extent }) => (extent === 'full' ? 'A standstill' : 'A time at reduced speed'), fields: {} },
+  'stoppage.end': { say: () => 'The end of a stoppage', fields: {} },
+  'asset.run-again': {
+    say: ({ assetId }, { asset }) => `${asset(assetId)?.name ?? 'A machine'} runs again`,
+    fields: {},
+  },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'stoppage',
+    word: 'Stoppage',
+    icon: mdiPauseOctagonOutline,
+    key: 'd',
+    place: 'dock',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./stoppage-sheet').then((module) => module.StoppageSheet)),
+  },
+];
+
+export const stoppagesViews = { entries, operations, dock };

@@ -58,6 +58,7 @@ describe('what was recorded, in words', () => {
     point: nobody,
     step: nobody,
     stop: nobody,
+    asset: nobody,
     person: nobody,
     bin: nobody,
     isolationPoint: () => '',

@@ -11,6 +11,7 @@ export interface Names {
   readonly bin: (id: string) => Bin | undefined;
   readonly point: (id: string) => MeasuringPoint | undefined;
   readonly step: (id: string) => Step | undefined;
+  readonly asset: (id: string) => Asset | undefined;
   /** The machine at a stop of a round. */
   readonly stop: (id: string) => Asset | undefined;
   /** The device of an isolation point; empty for the machine as a whole. */
@@ -24,6 +25,7 @@ export const phoneNames: Names = {
   bin: (id) => peekRow('bins', id),
   point: (id) => peekRow('points', id),
   step: (id) => peekRow('steps', id),
+  asset: (id) => peekRow('assets', id),
   stop: (id) => peekRow('assets', peekRow('stops', id)?.assetId ?? ''),
   isolationPoint: (workOrderId, id) =>
     peekRow('workOrders', workOrderId)?.isolation.find((point) => point.id === id)?.device ?? '',

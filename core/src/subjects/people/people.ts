@@ -1,4 +1,5 @@
 import type { CrewId, PersonId, SiteId } from '../../kernel/ids';
+import type { WeeklyHours } from '../../kernel/time/operating-hours';
 import type { Actor } from '../../operations/actor';
 
 /** Somebody who works here. What signing in needs is not part of it and never leaves the server. */
@@ -23,4 +24,6 @@ export interface Site {
   readonly zone: string | null;
   /** ISO 4217; null for the currency of the settings. */
   readonly currency: string | null;
+  /** When its machines are meant to run; absent for round the clock. */
+  readonly operatingHours?: readonly WeeklyHours[];
 }

@@ -1,4 +1,4 @@
-import type { AssetId, PlaceId, PointId, SiteId } from '../../kernel/ids';
+import type { AssetId, EntryId, PlaceId, PointId, SiteId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 
 /** Where things stand. Places form a tree within a site. */
@@ -23,6 +23,15 @@ export interface Nameplate {
 
 export type AssetCondition = 'running' | 'reduced' | 'stopped';
 
+/** A stoppage that lasts, where it was recorded. */
+export interface OpenStoppage {
+  readonly entryId: EntryId;
+  readonly workOrderId: WorkOrderId;
+  readonly from: Instant;
+  /** Whether it stands still or runs reduced. */
+  readonly extent: 'full' | 'reduced';
+}
+
 /** A maintainable thing. Assets form a tree: what a thing is part of (ISO 14224:2016, figure 3). */
 export interface Asset {
   readonly id: AssetId;
@@ -39,6 +48,8 @@ export interface Asset {
   readonly condition: AssetCondition;
   /** Since when it is in that condition. */
   readonly conditionSince: Instant;
+  /** The stoppages that last, by which it is in that condition; absent where none was ever recorded. */
+  readonly openStoppages?: readonly OpenStoppage[];
   readonly nameplate: Nameplate;
 }
 

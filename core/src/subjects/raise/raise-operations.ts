@@ -42,6 +42,9 @@ import { provisionalNumber } from '../numbers/numbers';
 import type { Asset } from '../plant/plant';
 import { checkNewSteps, checkPoints, newStepsField, stepsOf, type NewStep } from '../steps/new-step';
 import { questionUpgraded } from '../steps/upgrades';
+import { putStoppage, howStopped } from '../stoppages/put-stoppage';
+import type { Extent } from '../stoppages/stoppages-entries';
+import { entryBeside } from '../work/entry-ids';
 import { findAssignees } from '../work/give-work';
 import { findWorkOfSite } from '../work/guards';
 import { urgencies, workKinds, type KitPart, type KitTool } from '../work/work-order';
@@ -80,6 +83,16 @@ const toolField = argsSchema({
   count: wholeField().min(1).max(1_000),
 }) as yup.Schema<KitTool>;
 
+/** That the machine stands still or runs reduced since it is reported, and goes on so. */
+const stoppageIfAny = yup
+  .object(howStopped)
+  .noUnknown()
+  .strict()
+  .default(undefined)
+  .optional() as unknown as yup.Schema<
+  { readonly from: string; readonly extent: Extent; readonly lostPercent: number | null } | undefined
+>;
+
 /**
  * Makes a work order: on which machine, what is to be done, how soon. Its id is that of the operation. Its number is one that
  * the server lent to the device, or null where none was left: then the server gives it one.
@@ -105,6 +118,7 @@ const raiseWork = defineOperation({
     crewId: optionalIdField<CrewId>(),
     cameFrom: optionalIdField<WorkOrderId>(),
     alarmOf: idFieldIfAny<PointId>(),
+    stoppage: stoppageIfAny,
   }),
   file: null,
   numbered: 'workOrder',
@@ -160,6 +174,14 @@ const raiseWork = defineOperation({
       lastTransition: null,
       cameFrom,
     });
+    if (args.stoppage !== undefined) {
+      const work = await records.get('workOrders', id);
+      const stoppage = { ...args.stoppage, from: parseInstant(args.stoppage.from), to: null, isPlanned: false };
+      if (work === undefined) return notFound('work order', 'stoppage');
+      const entryId = entryBeside(context.entryId, 'stoppage');
+      const stopped = await putStoppage(records, work, asset, stoppage, entryId, context);
+      if (!stopped.ok) return { ...stopped, field: 'stoppage' };
+    }
     const made = { prefix: id, workOrderId: id, siteId: asset.siteId, stopId: null, after: 0, added: null };
     for (const step of stepsOf(args.steps, made)) await records.put('steps', step);
     return accepted;

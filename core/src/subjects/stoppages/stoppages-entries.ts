@@ -1,12 +1,19 @@
 import type { Instant } from '../../kernel/time/instant';
+import { endOnMachine } from './machine-condition';
 import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+
+export const extents = ['full', 'reduced'] as const;
+/** Whether it stood still or ran reduced. */
+export type Extent = (typeof extents)[number];
 
 /** A time in which the machine stood still or ran reduced; without an end it still does. */
 export interface StoppageContent {
   readonly kind: 'stoppage';
   readonly from: Instant;
   readonly to: Instant | null;
-  readonly extent: 'full' | 'reduced';
+  readonly extent: Extent;
+  /** How much less it does while it runs reduced, in percent; absent where it stands still, and where nobody said. */
+  readonly lostPercent?: number;
   readonly isPlanned: boolean;
 }
 
@@ -28,6 +35,7 @@ declare module '../work/entry-kinds' {
 export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
   stoppage: {
     ...plainEntry,
+    withdraw: (records, _work, { id, assetId }, context) => endOnMachine(records, assetId, id, context.at),
     past: {
       keep: (entries) => entries.map(({ content: { kind: _, ...stoppage } }) => stoppage),
       at: ({ from }) => from,

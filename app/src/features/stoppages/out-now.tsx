@@ -1,0 +1,41 @@
+import type { ReactElement } from 'react';
+import type { Asset } from '@oilcan/core/plant';
+import { now, useSettings } from '../../data/store';
+import { useOperation } from '../../data/use-operation';
+import { FormRefusal } from '../../forms/form-refusal';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { conditionWords } from '../../words/plant-words';
+
+interface Props {
+  readonly asset: Asset;
+  /** To a further stoppage; left out where none can be recorded. */
+  readonly onAnother?: () => void;
+  readonly onClose: () => void;
+}
+
+/** A machine that is out: one press says that it runs again, and ends every stoppage of it that lasts. */
+export function OutNow({ asset, onAnother, onClose }: Props): ReactElement {
+  const settings = useSettings(asset.siteId);
+  const { run, errorAt } = useOperation();
+  const runs = async (): Promise<void> => {
+    if (await run('asset.run-again', { assetId: asset.id, at: null }, `${asset.name} runs again.`)) onClose();
+  };
+  const since = settings === undefined ? '' : sayMoment(asset.conditionSince, now(), settings.zone, settings.language);
+  return (
+    <BottomSheet
+      title={conditionWords[asset.condition]}
+      aside={asset.name}
+      onClose={onClose}
+      foot={<Button main word="It runs again" onPress={() => void runs()} />}
+    >
+      <Words>
+        {asset.name} is out since {since}. That it runs again ends this everywhere, from now on.
+      </Words>
+      <FormRefusal sentence={errorAt('')} />
+      {onAnother === undefined ? null : <Button word="Another stoppage" onPress={onAnother} />}
+    </BottomSheet>
+  );
+}
