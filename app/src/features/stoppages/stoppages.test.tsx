@@ -7,7 +7,6 @@ import {
   assetId,
   lea,
   minutesLater,
-  noon,
   put,
   site,
   smallWorks,
