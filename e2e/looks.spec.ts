@@ -44,7 +44,7 @@ for (const [name, options] of [
     expect(await problemsOf(tess)).toEqual([]);
     await tess.getByRole('button', { name: /I have read/ }).click();
     await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
-    for (const sheet of ['Time', 'Part', 'Reading', 'Note']) {
+    for (const sheet of ['Time', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note']) {
       await tess.getByRole('button', { name: sheet, exact: true }).click();
       await expect(tess.getByRole('dialog')).toBeVisible();
       expect(await problemsOf(tess)).toEqual([]);
@@ -200,7 +200,7 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
   await page.getByRole('button', { name: /^I have read/ }).tap();
   await expect(page.getByText('hazards read', { exact: true })).toBeVisible();
   expect(await cramped(page)).toEqual([]);
-  for (const name of ['Time', 'Part', 'Reading', 'Note']) {
+  for (const name of ['Time', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note']) {
     await page.getByRole('button', { name, exact: true }).tap();
     await expect(page.getByRole('dialog')).toBeVisible();
     expect([name, ...(await cramped(page))]).toEqual([name]);

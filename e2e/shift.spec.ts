@@ -18,11 +18,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(ines.getByRole('checkbox', { name: /^Inspection/ })).toBeChecked();
     const { violations } = await new AxeBuilder({ page: ines }).analyze();
     expect(violations.map(({ id }) => id)).toEqual([]);
-    await ines.getByRole('button', { name: 'Show 3 jobs' }).tap();
-    await expect(rows).toHaveCount(3);
+    await ines.getByRole('button', { name: 'Show 4 jobs' }).tap();
+    await expect(rows).toHaveCount(4);
     await ines.reload();
     await expect(ines.getByText('Only This week, Inspection.')).toBeVisible();
-    await expect(rows).toHaveCount(3);
+    await expect(rows).toHaveCount(4);
     await ines.getByLabel('Find a job or a part').fill('no such thing');
     await expect(ines.getByText('Nothing here fits “no such thing”.')).toBeVisible();
     await ines.getByRole('button', { name: 'Show all again' }).tap();

@@ -52,6 +52,26 @@ test('every task takes few taps', async ({ open }) => {
         page.getByRole('button', { name: /1 pcs Shaft seal.*On this phone|1 pcs Shaft seal.*Ines/ }),
       ).toBeVisible();
     }));
+  await test.step('fault, one of this machine’s usual ones', () =>
+    within(3, async () => {
+      await thumb.tap(thumb.button('Fault'));
+      await thumb.tap(page.getByRole('group', { name: 'Usual here' }).getByRole('button').first());
+      await thumb.tap(thumb.button('Keep the fault'));
+      await expect(page.getByText('Fault kept.')).toBeVisible();
+    }));
+  await test.step('stoppage that ended now', () =>
+    within(3, async () => {
+      await thumb.tap(thumb.button('Stoppage'));
+      await thumb.tap(thumb.button('It runs again'));
+      await expect(page.getByText(/runs again\.$/)).toBeVisible();
+    }));
+  await test.step('another stoppage, until now', () =>
+    within(3, async () => {
+      await thumb.tap(thumb.button('Stoppage'));
+      await thumb.tap(page.getByRole('radio', { name: 'Until now' }));
+      await thumb.tap(thumb.button('Keep the stoppage'));
+      await expect(page.getByText('Stoppage kept.')).toBeVisible();
+    }));
   await test.step('reading, in limits', async () => {
     await thumb.tap(thumb.button('Reading'));
     const opened = thumb.taps;

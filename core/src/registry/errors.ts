@@ -2,6 +2,7 @@ import type { ErrorCode, ErrorDefinition, ErrorValues } from '../kernel/errors/c
 import { computingErrors } from '../kernel/errors/computing-errors';
 import { requestErrors } from '../kernel/errors/request-errors';
 import { operationErrors } from '../operations/operation-errors';
+import { faultsErrors } from '../subjects/faults/faults-errors';
 import { filesErrors } from '../subjects/files/files-errors';
 import { hazardsErrors } from '../subjects/hazards/hazards-errors';
 import { isolationErrors } from '../subjects/isolation/isolation-errors';
@@ -37,6 +38,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...laborErrors,
   ...stockErrors,
   ...stoppagesErrors,
+  ...faultsErrors,
   ...readingsErrors,
   ...labelsErrors,
   ...kitListErrors,

@@ -7,6 +7,7 @@ import type { Records } from '../records/records';
 import type { Fields } from '../records/table';
 import { upgraded } from '../records/upgrade';
 import { isFileId } from '../subjects/files/files';
+import { faultsOperations } from '../subjects/faults/faults-operations';
 import { expensesOperations } from '../subjects/expenses/expenses-operations';
 import { hazardsOperations } from '../subjects/hazards/hazards-operations';
 import { isolationOperations } from '../subjects/isolation/isolation-operations';
@@ -42,6 +43,7 @@ export const operations = {
   ...laborOperations,
   ...stockOperations,
   ...stoppagesOperations,
+  ...faultsOperations,
   ...readingsOperations,
   ...expensesOperations,
   ...notesOperations,

@@ -1,4 +1,5 @@
-import { standingOf } from '@oilcan/core/work';
+import { useState } from 'react';
+import { standingOf, type WorkOrder } from '@oilcan/core/work';
 import { smallWorks, workId } from '@oilcan/core/testing';
 import { press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -13,6 +14,11 @@ beforeEach(async () => {
   works = await TestWorks.open(smallWorks({ state: 'underway' }));
 });
 afterEach(() => works.close());
+
+function WrapUp({ work }: { readonly work: WorkOrder }) {
+  const [sheet, setSheet] = useState<string | null>(null);
+  return <WrapUpPart work={work} onPlaced={() => undefined} onMend={() => undefined} open={sheet} onOpen={setSheet} />;
+}
 
 const open = () => works.show(<OnWork>{(work) => <ExpenseSheet work={work} onClose={onClose} />}</OnWork>);
 const expenses = async () =>
@@ -32,7 +38,7 @@ describe('an expense', () => {
       <OnWork>
         {(work) => (
           <>
-            <WrapUpPart work={work} onPlaced={() => undefined} onMend={() => undefined} />
+            <WrapUp work={work} />
             <RecordList work={work} />
           </>
         )}
@@ -55,9 +61,7 @@ describe('an expense', () => {
   });
 
   it('is recorded beside what the job cost so far', async () => {
-    await works.show(
-      <OnWork>{(work) => <WrapUpPart work={work} onPlaced={() => undefined} onMend={() => undefined} />}</OnWork>,
-    );
+    await works.show(<OnWork>{(work) => <WrapUp work={work} />}</OnWork>);
     await press('Expense');
     expect(words()).toContain('Amount in EUR');
   });

@@ -1,19 +1,55 @@
-import { nameOfActivity, nameOfMode, type PastFault } from '@oilcan/core/faults';
+import { mdiAlertRhombusOutline } from '@mdi/js';
+import { causes, nameOfActivity, nameOfCode, nameOfMode, type PastFault } from '@oilcan/core/faults';
+import { piece } from '../../ui/piece';
+import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import type { OperationViewsNamed } from '../views/operation-view';
+
+/** `Output shaft seal: external leakage, utility medium`. */
+export function faultWords({ component, mode }: Pick<PastFault, 'component' | 'mode'>): string {
+  const what = nameOfMode(mode);
+  return component === '' ? what : `${component}: ${what.toLowerCase()}`;
+}
 
 /** `Output shaft seal: external leakage, utility medium; replaced`. */
-export function faultLine({ component, mode, activity }: PastFault): string {
-  const what = nameOfMode(mode).toLowerCase();
-  return `${component === '' ? '' : `${component}: `}${what}; ${nameOfActivity(activity)}`;
+export function faultLine(fault: PastFault): string {
+  return fault.activity === null ? faultWords(fault) : `${faultWords(fault)}; ${nameOfActivity(fault.activity)}`;
 }
 
 const entries: EntryViewsNamed<'fault'> = {
   fault: {
     ...inWords,
     group: 'faults',
-    say: ({ content }) => ({ headline: `${content.component}: ${content.text}`, detail: `Fault ${content.mode}` }),
+    say: ({ content }) => ({
+      headline: faultWords(content),
+      detail: [
+        content.mode,
+        nameOfActivity(content.activity),
+        content.cause === '' ? 'cause not said' : nameOfCode(causes, content.cause).toLowerCase(),
+        content.text,
+      ]
+        .filter((each) => each !== '')
+        .join(' · '),
+    }),
     past: { many: 'Faults', line: faultLine },
   },
 };
 
-export const faultsViews = { entries };
+const operations: OperationViewsNamed<'fault.add' | 'fault.amend'> = {
+  'fault.add': { say: faultWords, fields: { component: 'Which part of the machine', text: 'More about it' } },
+  'fault.amend': { say: faultWords, fields: { component: 'Which part of the machine', text: 'More about it' } },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'fault',
+    word: 'Fault',
+    icon: mdiAlertRhombusOutline,
+    key: 'f',
+    place: 'dock',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./fault-sheet').then((module) => module.FaultSheet)),
+  },
+];
+
+export const faultsViews = { entries, operations, dock };

@@ -57,7 +57,7 @@ const dock: readonly DockItem[] = [
     word: 'Time',
     icon: mdiClockPlusOutline,
     key: 't',
-    place: 'dock',
+    place: 'costs',
     countsAsWorking: true,
     Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
   },

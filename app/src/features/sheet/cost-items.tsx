@@ -1,4 +1,4 @@
-import { Fragment, useState, type ReactElement } from 'react';
+import { Fragment, type ReactElement } from 'react';
 import type { WorkOrder } from '@oilcan/core/work';
 import { Button } from '../../ui/press';
 import { useCommand } from '../keys/commands';
@@ -7,15 +7,21 @@ import type { DockItem } from '../views/dock-item';
 
 const items = dockItems.filter(({ place }) => place === 'costs');
 
+interface Props {
+  readonly work: WorkOrder;
+  /** Whose sheet is open, by the name of the button; held outside because what is owed opens them too. */
+  readonly open: string | null;
+  readonly onOpen: (name: string | null) => void;
+}
+
 /** What else a job cost is recorded beside what it came to so far. */
-export function CostItems({ work }: { readonly work: WorkOrder }): ReactElement {
-  const [open, setOpen] = useState<string | null>(null);
+export function CostItems({ work, open, onOpen }: Props): ReactElement {
   return (
     <>
       {items.map((item) => (
         <Fragment key={item.name}>
-          <CostButton item={item} onPress={() => setOpen(item.name)} />
-          {open === item.name ? <item.Sheet work={work} onClose={() => setOpen(null)} /> : null}
+          <CostButton item={item} onPress={() => onOpen(item.name)} />
+          {open === item.name ? <item.Sheet work={work} onClose={() => onOpen(null)} /> : null}
         </Fragment>
       ))}
     </>

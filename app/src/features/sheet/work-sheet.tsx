@@ -213,7 +213,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
             ) : (
               <RoundPart work={work} stops={stops} onPlaced={place('work')} />
             )}
-            <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} />
+            <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} open={dock} onOpen={setDock} />
             {isWide ? null : <RecordList work={work} />}
           </View>
         </ScrollView>

@@ -18,7 +18,7 @@ const open = async (rows: readonly Change[], person = ann): Promise<void> => {
       {(work) => (
         <>
           <WorkPart work={work} onPlaced={() => undefined} />
-          <WrapUpPart work={work} onPlaced={() => undefined} onMend={onMend} />
+          <WrapUpPart work={work} onPlaced={() => undefined} onMend={onMend} open={null} onOpen={() => undefined} />
         </>
       )}
     </OnWork>,

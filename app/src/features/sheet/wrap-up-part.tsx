@@ -32,6 +32,9 @@ interface Props {
   readonly onPlaced: (element: HTMLElement | null) => void;
   /** Takes the person to where something owed is given. */
   readonly onMend: (owed: Owed) => void;
+  /** Which of the sheets for recording is open, by its name. */
+  readonly open: string | null;
+  readonly onOpen: (name: string | null) => void;
 }
 
 /**
@@ -65,6 +68,8 @@ const WrapUp = memo(function WrapUp({
   shares,
   onPlaced,
   onMend,
+  open,
+  onOpen,
 }: WrapUpProps): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
@@ -93,7 +98,7 @@ const WrapUp = memo(function WrapUp({
       <StoodStill work={work} entries={entries} />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
-          <CostItems work={work} />
+          <CostItems work={work} open={open} onOpen={onOpen} />
         </View>
       ) : null}
       <LocksToTakeOff work={work} />

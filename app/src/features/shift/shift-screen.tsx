@@ -101,7 +101,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         keyExtractor={find === '' ? idOf : indexOf}
         renderItem={renderItem}
         stickySectionHeadersEnabled={false}
-        initialNumToRender={5}
+        initialNumToRender={6}
         maxToRenderPerBatch={6}
         windowSize={find === '' ? 7 : 1}
         extraData={present}

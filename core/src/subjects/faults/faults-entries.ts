@@ -1,18 +1,18 @@
-import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 
 /** A coded failure, ISO 14224:2016 annex B. */
 export interface FaultContent {
   readonly kind: 'fault';
   /** Failure-mode code, such as `ELU`. */
   readonly mode: string;
-  /** Mechanism, such as `2.4`. */
+  /** Mechanism, such as `2.4`; empty where nobody said. */
   readonly mechanism: string;
-  /** Cause, such as `3.3`. */
+  /** Cause, such as `3.3`; empty where nobody said. */
   readonly cause: string;
-  /** Detection method 1–10. */
-  readonly detection: number;
-  /** Maintenance activity 1–12. */
-  readonly activity: number;
+  /** Detection method 1–10; null where nobody said. */
+  readonly detection: number | null;
+  /** Maintenance activity 1–12; null where nobody said. */
+  readonly activity: number | null;
   /** Which part of the machine, in its own words. */
   readonly component: string;
   readonly text: string;
@@ -36,6 +36,8 @@ declare module '../work/entry-kinds' {
 export const faultsEntries: EntryKindsNamed<'fault'> = {
   fault: {
     ...plainEntry,
+    amendedBy: 'fault.amend',
+    withdraw: nothingElse,
     past: {
       keep: (entries) => entries.map(({ content: { kind: _, text: __, ...fault } }) => fault),
       at: (_fault, { at }) => at,
