@@ -114,6 +114,21 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       const entryId = pick(open)?.id ?? asId<EntryId>('none');
       return { name: 'stoppage.end', args: { ...onWork, entryId, to: now } };
     }
+    case 'fault':
+      return {
+        name: 'fault.add',
+        args: {
+          ...onWork,
+          assetId: null,
+          component: 'Seal',
+          mode: choice % 2 === 0 ? 'ELU' : 'NOI',
+          mechanism: null,
+          cause: choice % 3 === 0 ? '3.4' : null,
+          detection: 8,
+          activity: null,
+          text: '',
+        },
+      };
     case 'run again':
       return { name: 'asset.run-again', args: { assetId: work.assetId, at: null } };
     case 'make a share':

@@ -73,6 +73,7 @@ export const deedsOfWork = [
   'stop the machine',
   'end a stoppage',
   'run again',
+  'fault',
   'make a share',
   'make a share',
   'change a share',

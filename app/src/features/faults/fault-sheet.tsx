@@ -24,7 +24,7 @@ import { Field } from '../../ui/field';
 import { Button, Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { CodeChoice } from './code-choice';
-import { faultWords } from './faults-views';
+import { faultWords } from './fault-words';
 
 interface Props {
   readonly work: WorkOrder;

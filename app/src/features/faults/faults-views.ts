@@ -1,20 +1,10 @@
 import { mdiAlertRhombusOutline } from '@mdi/js';
-import { causes, nameOfActivity, nameOfCode, nameOfMode, type PastFault } from '@oilcan/core/faults';
+import { causes, nameOfActivity, nameOfCode } from '@oilcan/core/faults';
 import { piece } from '../../ui/piece';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
-
-/** `Output shaft seal: external leakage, utility medium`. */
-export function faultWords({ component, mode }: Pick<PastFault, 'component' | 'mode'>): string {
-  const what = nameOfMode(mode);
-  return component === '' ? what : `${component}: ${what.toLowerCase()}`;
-}
-
-/** `Output shaft seal: external leakage, utility medium; replaced`. */
-export function faultLine(fault: PastFault): string {
-  return fault.activity === null ? faultWords(fault) : `${faultWords(fault)}; ${nameOfActivity(fault.activity)}`;
-}
+import { faultLine, faultWords } from './fault-words';
 
 const entries: EntryViewsNamed<'fault'> = {
   fault: {

@@ -1,17 +1,6 @@
 import { asId, type AssetId, type EntryId } from '@oilcan/core/kernel';
 import { standingOf } from '@oilcan/core/work';
-import {
-  anAsset,
-  ann,
-  anEntry,
-  assetId,
-  lea,
-  minutesLater,
-  put,
-  site,
-  smallWorks,
-  workId,
-} from '@oilcan/core/testing';
+import { anAsset, ann, anEntry, assetId, lea, minutesLater, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { useRow, useRows } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -56,7 +45,7 @@ describe('the Stoppage sheet', () => {
     await press('Keep the stoppage');
     expect(await machine()).toMatchObject({ condition: 'reduced', conditionSince: present });
     await sheet();
-    expect(words()).toContain('Gearbox is out since 13:00.');
+    expect(words()).toContain('Gearbox runs reduced since 13:00.');
     await press('It runs again');
     expect([works.said, (await machine())?.condition]).toEqual(['Gearbox runs again.', 'running']);
     expect(await stoppages()).toEqual([expect.objectContaining({ lostPercent: 25, to: present })]);

@@ -4,7 +4,6 @@ export const stoppagesErrors = {
   stoppage_in_future: defineError(400, 'A stoppage begins and ends now or earlier, not in the future.'),
   stoppage_ends_before: defineError(400, 'It cannot end before it begins. Look at both times.'),
   stoppage_too_old: defineError(400, 'A stoppage of more than a year ago is not recorded any more.'),
-  stoppage_over: defineError(409, 'This stoppage has ended already.'),
 };
 
 type StoppagesErrors = typeof stoppagesErrors;

@@ -47,7 +47,7 @@ const addStoppage = defineOperation({
   },
 });
 
-/** A stoppage that lasts has ended: whoever has the work may say so, whoever said that it began. */
+/** A stoppage has ended: whoever has the work may say so, whoever said that it began. Of two ends the earlier stands. */
 const endStoppage = defineOperation({
   label: 'the end of this stoppage',
   roles: ['technician', 'lead'],
@@ -64,12 +64,14 @@ const endStoppage = defineOperation({
     if (entry?.workOrderId !== args.workOrderId || entry.content.kind !== 'stoppage') {
       return refuse('not_found', { what: 'stoppage' }, 'entryId');
     }
-    const amended = await records.list('entries', 'amends', entry.id);
-    if (entry.content.to !== null || amended.length > 0) return refuse('stoppage_over', {}, 'entryId');
+    const last = await lastVersion(records, entry);
+    if (last.content.kind !== 'stoppage') return refuse('not_found', { what: 'stoppage' }, 'entryId');
     const to = parseInstant(args.to);
-    const possible = checkTimes(entry.content.from, to, context);
+    const possible = checkTimes(last.content.from, to, context);
     if (!possible.ok) return possible;
-    await end(records, found.value, entry, to, context, context.entryId);
+    // Two saw it end: it was over when the first of them saw it.
+    if (last.content.to !== null && last.content.to <= to) return accepted;
+    await end(records, found.value, last, to, context, context.entryId);
     await endOnMachine(records, entry.assetId, entry.id, to);
     return accepted;
   },
@@ -115,6 +117,12 @@ const runAgain = defineOperation({
     return accepted;
   },
 });
+
+/** What stands of an entry now. */
+async function lastVersion(records: Records, entry: Entry): Promise<Entry> {
+  const [amendment] = await records.list('entries', 'amends', entry.id);
+  return amendment === undefined ? entry : lastVersion(records, amendment);
+}
 
 async function end(
   records: Records,
