@@ -76,7 +76,7 @@ export function ClockButton({
 }
 
 const sheet = StyleSheet.create({
-  clock: { flex: 1.5, minHeight: 64, minWidth: 88, borderRadius: CORNER, paddingHorizontal: 10 },
+  clock: { flexGrow: 2, flexBasis: 'auto', minHeight: 64, minWidth: 66, borderRadius: CORNER, paddingHorizontal: 8 },
   clockWide: {
     flexBasis: '100%',
     flexDirection: 'row',

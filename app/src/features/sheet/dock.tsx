@@ -81,14 +81,18 @@ const sheet = StyleSheet.create({
   dock: { flexDirection: 'row', gap: 5, padding: 8 },
   dockNarrow: { flexWrap: 'wrap' },
   dockWide: { flexWrap: 'wrap', gap: GAP, padding: 16, paddingBottom: 8 },
+  // As wide as its word, and more where there is room.
   button: {
-    flex: 1,
+    flexGrow: 1,
+    flexShrink: 1,
+    flexBasis: 'auto',
+    paddingHorizontal: 1,
     minHeight: 64,
     alignItems: 'center',
     gap: 2,
     borderWidth: RULE,
     borderRadius: CORNER,
-    minWidth: 50,
+    minWidth: 48,
   },
   // Five of them stand beside the clock on a phone.
   word: { fontSize: 14 },
