@@ -16,6 +16,7 @@ const entries: EntryViewsNamed<'expense'> = {
       detail: `Expense ${formatMoney(content.amount, language)}`,
     }),
     Picture: ReceiptPicture,
+    AmendSheet: null,
     amend: {
       label: 'Amount instead',
       lines: 1,

@@ -4,6 +4,7 @@ import { standingOf } from '@oilcan/core/work';
 import { aPastJob, minutesLater, noon, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
+import { RecordList } from '../record/record';
 import { FaultSheet } from './fault-sheet';
 
 let works: TestWorks;
@@ -70,6 +71,23 @@ describe('the Fault sheet', () => {
         detection: 8,
       }),
     ]);
+  });
+
+  it('is told its cause later: the record has both', async () => {
+    await open();
+    await type('What is wrong, in plain words', 'vibration');
+    await press(/^Bearing: vibration/);
+    await press('Keep the fault');
+    await works.show(<OnWork>{(work) => <RecordList work={work} />}</OnWork>);
+    await press(/^.*Bearing: vibration.*cause not said/);
+    await press('Amend');
+    await press('Maintenance error', 'radio');
+    await press('Amend the fault');
+    expect(works.said).toBe('Fault amended.');
+    expect(await faults()).toEqual([
+      expect.objectContaining({ component: 'Bearing', mode: 'VIB', cause: '3.3', detection: 8 }),
+    ]);
+    expect((await works.sent()).peekList('entries', 'workOrder', workId)).toHaveLength(2);
   });
 
   it('says when nothing fits, and shows every code on a press', async () => {

@@ -1,29 +1,14 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { View } from 'react-native';
-import {
-  activities,
-  causes,
-  detections,
-  faultChoices,
-  findFaults,
-  mechanisms,
-  nameOfMode,
-  usualFaults,
-  type FailureMode,
-  type FaultChoice,
-  type UsualFault,
-} from '@oilcan/core/faults';
+import { faultChoices, findFaults, usualFaults, type FaultChoice, type UsualFault } from '@oilcan/core/faults';
 import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from '../../data/past/use-past';
 import { useRow } from '../../data/store';
-import { FormField } from '../../forms/form-field';
-import { FormRefusal } from '../../forms/form-refusal';
-import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { Button, Press } from '../../ui/press';
+import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { CodeChoice } from './code-choice';
+import { FaultForm, type TypedFault } from './fault-form';
 import { faultWords } from './fault-words';
 
 interface Props {
@@ -52,7 +37,9 @@ export function FaultSheet({ work, onClose }: Props): ReactElement {
       usual.some(({ component, mode }) => component === choice.component && mode === choice.mode);
     return findFaults(choices, find).filter((choice) => find !== '' || !isUsual(choice));
   }, [choices, find, usual]);
-  if (chosen !== null) return <FaultForm work={work} choice={chosen} onClose={onClose} />;
+  if (chosen !== null) {
+    return <FaultForm work={work} mode={chosen.mode} start={startOf(chosen, work)} entryId={null} onClose={onClose} />;
+  }
   return (
     <BottomSheet title="Fault" aside={asset?.name ?? ''} onClose={onClose}>
       {find === '' && usual.length > 0 ? (
@@ -102,93 +89,17 @@ function ChoiceRow({ words, detail, onPress }: RowProps): ReactElement {
   );
 }
 
-interface FormProps extends Props {
-  readonly choice: UsualFault | FaultChoice;
-}
-
-interface Typed {
-  readonly component: string;
-  readonly text: string;
-  readonly detection: string | null;
-  readonly activity: string | null;
-  readonly mechanism: string | null;
-  readonly cause: string | null;
-}
-
-/** How it was noticed and what was done; mechanism and cause may come later. */
-function FaultForm({ work, choice, onClose }: FormProps): ReactElement {
+/** What is likely of a fault before anything is said: as it was the last time, else as such jobs notice it. */
+function startOf(choice: UsualFault | FaultChoice, work: WorkOrder): TypedFault {
   const before = 'count' in choice ? choice : null;
-  const { form, submit, refusal } = useOperationForm<'fault.add', Typed>({
-    operation: 'fault.add',
-    defaultValues: {
-      component: choice.component,
-      text: '',
-      detection: String(before?.detection ?? detectionOf(work)),
-      activity: null,
-      mechanism: before?.mechanism === '' ? null : (before?.mechanism ?? null),
-      cause: null,
-    },
-    read: ({ component, text, detection, activity, mechanism, cause }: Typed) => ({
-      args: {
-        workOrderId: work.id,
-        assetId: null,
-        mode: choice.mode as FailureMode,
-        component: component.trim(),
-        mechanism,
-        cause,
-        detection: detection === null ? null : Number(detection),
-        activity: activity === null ? null : Number(activity),
-        text: text.trim(),
-      },
-    }),
-    said: 'Fault kept.',
-    onDone: onClose,
-  });
-  const [detection, activity, mechanism, cause] = form.watch(['detection', 'activity', 'mechanism', 'cause']);
-  return (
-    <BottomSheet
-      title={nameOfMode(choice.mode)}
-      aside={choice.mode}
-      onClose={onClose}
-      foot={<Button main word="Keep the fault" onPress={submit} />}
-    >
-      <FormField control={form.control} name="component" label="Which part of the machine" />
-      <CodeChoice
-        label="What was done"
-        more="Other work"
-        names={activities}
-        usual={['1', '2', '4', '7', '6']}
-        value={activity}
-        onChange={(next) => form.setValue('activity', next)}
-      />
-      <CodeChoice
-        label="How it was noticed"
-        more="Other ways"
-        names={detections}
-        usual={['8', '7', '3', '1']}
-        value={detection}
-        onChange={(next) => form.setValue('detection', next)}
-      />
-      <CodeChoice
-        label="Cause"
-        more="Other causes"
-        names={causes}
-        usual={['3.4', '3.3', '5.4', '5.1']}
-        value={cause}
-        onChange={(next) => form.setValue('cause', next)}
-      />
-      <CodeChoice
-        label="Mechanism"
-        more="Other mechanisms"
-        names={mechanisms}
-        usual={['2.4', '1.1', '1.5', '5.2']}
-        value={mechanism}
-        onChange={(next) => form.setValue('mechanism', next)}
-      />
-      <FormField control={form.control} name="text" label="More about it (not needed)" lines={3} />
-      <FormRefusal sentence={refusal} />
-    </BottomSheet>
-  );
+  return {
+    component: choice.component,
+    text: '',
+    detection: String(before?.detection ?? detectionOf(work)),
+    activity: null,
+    mechanism: before === null || before.mechanism === '' ? null : before.mechanism,
+    cause: null,
+  };
 }
 
 /** How a failure is noticed on a job of its kind. */

@@ -9,6 +9,7 @@ import { faultLine, faultWords } from './fault-words';
 const entries: EntryViewsNamed<'fault'> = {
   fault: {
     ...inWords,
+    AmendSheet: piece(() => import('./amend-fault').then((module) => module.AmendFault)),
     group: 'faults',
     say: ({ content }) => ({
       headline: faultWords(content),

@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { hasRole } from '@oilcan/core/operations';
 import { entryKinds } from '@oilcan/core/registry';
 import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
@@ -29,11 +29,13 @@ export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactEle
   const person = usePhone((state) => state.person);
   const by = useRow('people', entry.by);
   const where = useWhere(entry);
+  const [isAmending, setIsAmending] = useState(false);
   if (settings === undefined || person === null) return null;
   const { headline, detail } = entryWords(entry, phoneNames, settings.language);
-  const { Picture } = viewOf(entry.content.kind);
+  const { Picture, AmendSheet } = viewOf(entry.content.kind);
   const isMine = entry.by === person.id || hasRole(person, ['lead']);
   const canMend = isMine && !isAmended && isOpen(work.state);
+  if (isAmending && AmendSheet !== null) return <AmendSheet work={work} entry={entry} onClose={onClose} />;
   return (
     <BottomSheet title="Entry" aside={where ?? 'Sent'} onClose={onClose}>
       <Words as="heading">{headline}</Words>
@@ -43,6 +45,9 @@ export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactEle
         {by?.name}, {sayExactly(entry.at, settings.zone, settings.language)}
       </Words>
       {isAmended ? <Words>Amended: the entry that holds now stands beside it in the record.</Words> : null}
+      {canMend && AmendSheet !== null ? (
+        <Button word="Amend" icon={mdiPencilOutline} onPress={() => setIsAmending(true)} />
+      ) : null}
       {canMend ? <Mending entry={entry} work={work} onClose={onClose} /> : null}
     </BottomSheet>
   );

@@ -1,7 +1,8 @@
 import type { ComponentType } from 'react';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
-import type { Entry, EntryContent, EntryKind } from '@oilcan/core/work';
+import type { Entry, EntryContent, EntryKind, WorkOrder } from '@oilcan/core/work';
+import type { Piece } from '../../ui/piece';
 import type { EntryWords } from '../views/entry-view';
 import type { Names } from '../views/names';
 import type { RecordGroup } from '../views/record-group';
@@ -24,6 +25,11 @@ interface AnyEntryView {
       typed: string,
     ) => { readonly args: ArgsOf<OperationName>; readonly said: string } | null;
   } | null;
+  readonly AmendSheet: Piece<{
+    readonly work: WorkOrder;
+    readonly entry: Entry;
+    readonly onClose: () => void;
+  }> | null;
   readonly past: { readonly many: string; readonly line: (kept: unknown, names: Names) => string } | null;
 }
 

@@ -73,3 +73,6 @@ export const dockItems: readonly DockItem[] = [
   ...notesViews.dock,
   ...expensesViews.dock,
 ];
+
+/** The sheets in which entries are amended. */
+export const amendSheets = Object.values(entryViews).flatMap(({ AmendSheet }) => AmendSheet ?? []);

@@ -22,7 +22,7 @@ import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
-import { dockItems } from '../registry/views';
+import { amendSheets, dockItems } from '../registry/views';
 import { Dock } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
@@ -46,6 +46,7 @@ export async function loadItems(): Promise<void> {
     loadShareSheets(),
     loadAlarmSheet(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
+    ...amendSheets.map((sheet) => sheet.load()),
   ]);
 }
 

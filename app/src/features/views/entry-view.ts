@@ -1,7 +1,8 @@
 import type { ComponentType } from 'react';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
-import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind } from '@oilcan/core/work';
+import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind, WorkOrder } from '@oilcan/core/work';
+import type { Piece } from '../../ui/piece';
 import type { Names } from './names';
 import type { RecordGroup } from './record-group';
 
@@ -46,6 +47,12 @@ export interface EntryView<K extends EntryKind> {
   /** A picture beside its words; null for kinds without one. */
   readonly Picture: ComponentType<{ readonly content: EntryContents[K]; readonly isSmall?: boolean }> | null;
   readonly amend: AmendForm<K> | null;
+  /** Where there is more to amend than one value: a sheet of its own. */
+  readonly AmendSheet: Piece<{
+    readonly work: WorkOrder;
+    readonly entry: EntryOf<K>;
+    readonly onClose: () => void;
+  }> | null;
   readonly past: K extends PastKind ? PastView<K> : null;
 }
 
@@ -53,4 +60,4 @@ export type EntryViewSet = { readonly [K in EntryKind]: EntryView<K> };
 export type EntryViewsNamed<K extends EntryKind> = { readonly [N in K]: EntryView<N> };
 
 /** What is shown by its words alone. */
-export const inWords = { Picture: null, amend: null, past: null } as const;
+export const inWords = { Picture: null, amend: null, AmendSheet: null, past: null } as const;

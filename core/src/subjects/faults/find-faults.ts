@@ -55,7 +55,8 @@ function wordsOf(text: string): string[] {
 }
 
 /** A fault that a machine had before, and how often. */
-export interface UsualFault extends PastFault {
+export interface UsualFault extends PastFault, FaultChoice {
+  readonly mode: FailureMode;
   readonly count: number;
 }
 
@@ -63,11 +64,17 @@ export interface UsualFault extends PastFault {
 export function usualFaults(faults: readonly { readonly at: string; readonly fault: PastFault }[]): UsualFault[] {
   const found = new Map<string, { last: string; usual: UsualFault }>();
   for (const { at, fault } of [...faults].sort((a, b) => (a.at < b.at ? -1 : 1))) {
+    if (!isMode(fault.mode)) continue;
     const key = `${fault.component.toLowerCase()} ${fault.mode}`;
     const before = found.get(key)?.usual.count ?? 0;
-    found.set(key, { last: at, usual: { ...fault, count: before + 1 } });
+    found.set(key, { last: at, usual: { ...fault, mode: fault.mode, count: before + 1 } });
   }
   return [...found.values()]
     .sort((a, b) => b.usual.count - a.usual.count || (a.last > b.last ? -1 : 1))
     .map(({ usual }) => usual);
+}
+
+/** Whether the standard has this mode: older records may have others. */
+export function isMode(code: string): code is FailureMode {
+  return Object.hasOwn(failureModes, code);
 }

@@ -1,0 +1,97 @@
+import type { ReactElement } from 'react';
+import type { EntryId } from '@oilcan/core/kernel';
+import { activities, causes, detections, mechanisms, nameOfMode, type FailureMode } from '@oilcan/core/faults';
+import type { WorkOrder } from '@oilcan/core/work';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button } from '../../ui/press';
+import { CodeChoice } from './code-choice';
+
+/** What is said of a fault of a mode; null where nobody said yet. */
+export interface TypedFault {
+  readonly component: string;
+  readonly text: string;
+  readonly detection: string | null;
+  readonly activity: string | null;
+  readonly mechanism: string | null;
+  readonly cause: string | null;
+}
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly mode: FailureMode;
+  readonly start: TypedFault;
+  /** The fault that is amended; null for a new one. */
+  readonly entryId: EntryId | null;
+  readonly onClose: () => void;
+}
+
+/** How a fault was noticed, what was done, and why it came; what is not known yet is said later. */
+export function FaultForm({ work, mode, start, entryId, onClose }: Props): ReactElement {
+  const { form, submit, refusal } = useOperationForm<'fault.add' | 'fault.amend', TypedFault>({
+    operation: entryId === null ? 'fault.add' : 'fault.amend',
+    defaultValues: start,
+    read: ({ component, text, detection, activity, mechanism, cause }) => {
+      const coded = {
+        workOrderId: work.id,
+        mode,
+        component: component.trim(),
+        mechanism,
+        cause,
+        detection: detection === null ? null : Number(detection),
+        activity: activity === null ? null : Number(activity),
+        text: text.trim(),
+      };
+      return { args: entryId === null ? { ...coded, assetId: null } : { ...coded, entryId } };
+    },
+    said: entryId === null ? 'Fault kept.' : 'Fault amended.',
+    onDone: onClose,
+  });
+  const [detection, activity, mechanism, cause] = form.watch(['detection', 'activity', 'mechanism', 'cause']);
+  return (
+    <BottomSheet
+      title={nameOfMode(mode)}
+      aside={mode}
+      onClose={onClose}
+      foot={<Button main word={entryId === null ? 'Keep the fault' : 'Amend the fault'} onPress={submit} />}
+    >
+      <FormField control={form.control} name="component" label="Which part of the machine" />
+      <CodeChoice
+        label="What was done"
+        more="Other work"
+        names={activities}
+        usual={['1', '2', '4', '7', '6']}
+        value={activity}
+        onChange={(next) => form.setValue('activity', next)}
+      />
+      <CodeChoice
+        label="How it was noticed"
+        more="Other ways"
+        names={detections}
+        usual={['8', '7', '3', '1']}
+        value={detection}
+        onChange={(next) => form.setValue('detection', next)}
+      />
+      <CodeChoice
+        label="Cause"
+        more="Other causes"
+        names={causes}
+        usual={['3.4', '3.3', '5.4', '5.1']}
+        value={cause}
+        onChange={(next) => form.setValue('cause', next)}
+      />
+      <CodeChoice
+        label="Mechanism"
+        more="Other mechanisms"
+        names={mechanisms}
+        usual={['2.4', '1.1', '1.5', '5.2']}
+        value={mechanism}
+        onChange={(next) => form.setValue('mechanism', next)}
+      />
+      <FormField control={form.control} name="text" label="More about it (not needed)" lines={3} />
+      <FormRefusal sentence={refusal} />
+    </BottomSheet>
+  );
+}
