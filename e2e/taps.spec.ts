@@ -101,4 +101,13 @@ test('every task takes few taps', async ({ open }) => {
     });
     await expect(page.getByText(/Finished by Ines/)).toBeVisible();
   });
+  await test.step('next stop of a round', async () => {
+    await page.goto('/');
+    await page.getByLabel('Find a job or a part').fill('Daily round');
+    await page.getByRole('link', { name: /Daily round, Lark/ }).tap();
+    await within(1, async () => {
+      await thumb.tap(thumb.button('Next: 2, Lark cabins'));
+      await expect(page.getByText(/^Stop 2 of 14/)).toBeVisible();
+    });
+  });
 });
