@@ -10,10 +10,11 @@ interface Props {
 }
 
 /** Other codes in the place of those of a fault, or those that were not known when it was recorded. */
-export function AmendFault({ work, entry: { id, content }, onClose }: Props): ReactElement {
+export function AmendFault({ work, entry: { id, assetId, content }, onClose }: Props): ReactElement {
   const { component, text, detection, activity, mechanism, cause } = content;
   const said = (code: string): string | null => (code === '' ? null : code);
   const start = {
+    assetId,
     component,
     text,
     detection: detection === null ? null : String(detection),

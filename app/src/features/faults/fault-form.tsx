@@ -1,16 +1,19 @@
 import type { ReactElement } from 'react';
-import type { EntryId } from '@oilcan/core/kernel';
+import type { AssetId, EntryId } from '@oilcan/core/kernel';
 import { activities, causes, detections, mechanisms, nameOfMode, type FailureMode } from '@oilcan/core/faults';
 import type { WorkOrder } from '@oilcan/core/work';
+import { useMachinesOf } from '../../data/machines-of-work';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button } from '../../ui/press';
+import { Button, Choice, Choices } from '../../ui/press';
 import { CodeChoice } from './code-choice';
 
 /** What is said of a fault of a mode; null where nobody said yet. */
 export interface TypedFault {
+  /** The machine, or a part of it that is a machine of its own. */
+  readonly assetId: AssetId;
   readonly component: string;
   readonly text: string;
   readonly detection: string | null;
@@ -33,7 +36,7 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
   const { form, submit, refusal } = useOperationForm<'fault.add' | 'fault.amend', TypedFault>({
     operation: entryId === null ? 'fault.add' : 'fault.amend',
     defaultValues: start,
-    read: ({ component, text, detection, activity, mechanism, cause }) => {
+    read: ({ assetId, component, text, detection, activity, mechanism, cause }) => {
       const coded = {
         workOrderId: work.id,
         mode,
@@ -44,12 +47,19 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
         activity: activity === null ? null : Number(activity),
         text: text.trim(),
       };
-      return { args: entryId === null ? { ...coded, assetId: null } : { ...coded, entryId } };
+      return { args: entryId === null ? { ...coded, assetId } : { ...coded, entryId } };
     },
     said: entryId === null ? 'Fault kept.' : 'Fault amended.',
     onDone: onClose,
   });
-  const [detection, activity, mechanism, cause] = form.watch(['detection', 'activity', 'mechanism', 'cause']);
+  const [assetId, detection, activity, mechanism, cause] = form.watch([
+    'assetId',
+    'detection',
+    'activity',
+    'mechanism',
+    'cause',
+  ]);
+  const machines = useMachinesOf(work);
   return (
     <BottomSheet
       title={nameOfMode(mode)}
@@ -57,6 +67,13 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
       onClose={onClose}
       foot={<Button main word={entryId === null ? 'Keep the fault' : 'Amend the fault'} onPress={submit} />}
     >
+      {entryId !== null || machines.length < 2 ? null : (
+        <Choices label="Machine">
+          {machines.map(({ id, name }) => (
+            <Choice key={id} word={name} isChosen={id === assetId} onPress={() => form.setValue('assetId', id)} />
+          ))}
+        </Choices>
+      )}
       <FormField control={form.control} name="component" label="Which part of the machine" />
       <CodeChoice
         label="What was done"

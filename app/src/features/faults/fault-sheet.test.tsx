@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
-import { asId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
 import { standingOf } from '@oilcan/core/work';
-import { aPastJob, minutesLater, noon, smallWorks, workId } from '@oilcan/core/testing';
+import { anAsset, aPastJob, assetId, minutesLater, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { RecordList } from '../record/record';
@@ -9,9 +9,9 @@ import { FaultSheet } from './fault-sheet';
 
 let works: TestWorks;
 const onClose = jest.fn();
-const open = async (past = ''): Promise<void> => {
+const open = async (past = '', more: Parameters<typeof TestWorks.open>[0] = []): Promise<void> => {
   onClose.mockReset();
-  works = await TestWorks.open(smallWorks({ state: 'underway' }));
+  works = await TestWorks.open([...smallWorks({ state: 'underway' }), ...more]);
   works.past = past;
   await works.show(<OnWork>{(work) => <FaultSheet work={work} onClose={onClose} />}</OnWork>);
 };
@@ -55,7 +55,7 @@ describe('the Fault sheet', () => {
 
   it('finds in plain words, takes what was done and the cause by press, and codes by their names', async () => {
     await open();
-    await type('What is wrong, in plain words', 'bearing hot');
+    await type('What is wrong', 'bearing hot');
     expect(canPress(/^Bearing: overheating/)).toBe(true);
     await press(/^Bearing: overheating/);
     await press('Replaced', 'radio');
@@ -73,9 +73,20 @@ describe('the Fault sheet', () => {
     ]);
   });
 
+  it('is of the machine of the job, or of a part of it that is a machine of its own', async () => {
+    const pump = asId<AssetId>('oil-pump');
+    await open('', [put('assets', anAsset({ id: pump, name: 'Oil pump', parentId: assetId }))]);
+    await type('What is wrong', 'leak');
+    await press(/^Oil pump: external/);
+    await press('Oil pump', 'radio');
+    await press('Keep the fault');
+    const [fault] = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'fault');
+    expect(fault?.assetId).toBe(pump);
+  });
+
   it('is told its cause later: the record has both', async () => {
     await open();
-    await type('What is wrong, in plain words', 'vibration');
+    await type('What is wrong', 'vibration');
     await press(/^Bearing: vibration/);
     await press('Keep the fault');
     await works.show(<OnWork>{(work) => <RecordList work={work} />}</OnWork>);
@@ -92,9 +103,9 @@ describe('the Fault sheet', () => {
 
   it('says when nothing fits, and shows every code on a press', async () => {
     await open();
-    await type('What is wrong, in plain words', 'purple elephant');
+    await type('What is wrong', 'purple elephant');
     expect(words()).toContain('Nothing in the catalogue fits “purple elephant”.');
-    await type('What is wrong, in plain words', 'other');
+    await type('What is wrong', 'other');
     await press(/^Other/);
     expect(canPress('Documentation', 'radio')).toBe(false);
     await press('Other causes', 'radio');

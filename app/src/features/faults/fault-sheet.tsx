@@ -55,7 +55,13 @@ export function FaultSheet({ work, onClose }: Props): ReactElement {
           ))}
         </View>
       ) : null}
-      <Field label="What is wrong, in plain words" value={find} onChange={setFind} autoFocus={usual.length === 0} />
+      <Field
+        label="What is wrong"
+        hint="in plain words, such as leaks"
+        value={find}
+        onChange={setFind}
+        autoFocus={usual.length === 0}
+      />
       {found.slice(0, SHOWN).map((each) => (
         <ChoiceRow
           key={`${each.component} ${each.mode}`}
@@ -93,6 +99,7 @@ function ChoiceRow({ words, detail, onPress }: RowProps): ReactElement {
 function startOf(choice: UsualFault | FaultChoice, work: WorkOrder): TypedFault {
   const before = 'count' in choice ? choice : null;
   return {
+    assetId: work.assetId,
     component: choice.component,
     text: '',
     detection: String(before?.detection ?? detectionOf(work)),

@@ -27,7 +27,7 @@ describe('an event of the past', () => {
     [
       'a fault of no part',
       { kind: 'fault', kept: { ...fault, component: '' } },
-      'external leakage, utility medium; replaced',
+      'External leakage, utility medium; replaced',
     ],
     ['a part', { kind: 'part', kept: { partId, quantity: 2_000 } }, '2 pcs Seal'],
     ['a part that is gone', { kind: 'part', kept: { partId: asId<PartId>('gone'), quantity: 1_000 } }, '1 gone'],

@@ -1,4 +1,4 @@
-import { useMemo, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   formatDuration,
@@ -13,6 +13,7 @@ import { inWalkingOrder } from '@oilcan/core/rounds';
 import type { Share } from '@oilcan/core/shares';
 import { placed, type Step } from '@oilcan/core/steps';
 import type { WorkOrder } from '@oilcan/core/work';
+import { useMachinesOf } from '../../data/machines-of-work';
 import { peekRow, usePhone, useRows, useSettings, useTable } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormField } from '../../forms/form-field';
@@ -65,7 +66,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
     'planned',
     'stepIds',
   ]);
-  const machines = useMachines(work);
+  const machines = useMachinesOf(work);
   const trade = tradeId ?? peekRow('people', personId)?.tradeId;
   const minutes = planned === '' ? 0 : parseDuration(planned);
   const choose = (ids: readonly StepId[], isIn: boolean): void => {
@@ -159,18 +160,6 @@ function useShareForm(work: WorkOrder, share: Share | null, start: Typed, onDone
     said: share === null ? 'The share is made.' : 'The share is changed.',
     onDone,
   });
-}
-
-/** The machine of the job, those that are part of it, and those at the stops of a round. */
-function useMachines(work: WorkOrder) {
-  const assets = useTable('assets');
-  const stops = useRows('stops', 'workOrder', work.id);
-  return useMemo(() => {
-    const atStops = new Set(stops.map(({ assetId }) => assetId));
-    const isOne = ({ id, parentId }: (typeof assets)[number]): boolean =>
-      id === work.assetId || parentId === work.assetId || atStops.has(id);
-    return assets.filter(isOne).sort((a, b) => (a.id === work.assetId ? -1 : b.id === work.assetId ? 1 : 0));
-  }, [assets, stops, work]);
 }
 
 interface StepChoiceProps {
