@@ -29,14 +29,16 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
           style={[sheet.panel, isWide && sheet.panelWide, { backgroundColor: palette.paper, borderColor: palette.ink }]}
         >
           <View style={sheet.head}>
-            <Words as="title" level={2} id={titleId} style={sheet.title}>
-              {title}
-            </Words>
-            {aside === undefined ? null : (
-              <Words as="mark" soft lines={2} style={sheet.aside}>
-                {aside}
+            <View style={sheet.words}>
+              <Words as="title" level={2} id={titleId} style={sheet.title}>
+                {title}
               </Words>
-            )}
+              {aside === undefined ? null : (
+                <Words as="mark" soft lines={2} style={sheet.aside}>
+                  {aside}
+                </Words>
+              )}
+            </View>
             <IconPress icon={mdiClose} label="Close" onPress={onClose} />
           </View>
           <ScrollView style={sheet.body} contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
@@ -54,9 +56,11 @@ const sheet = StyleSheet.create({
   veilWide: { justifyContent: 'center', alignItems: 'center' },
   panel: { maxHeight: '92%', borderTopWidth: RULE, paddingBottom: 12 },
   panelWide: { width: 460, borderWidth: RULE, borderRadius: 4, maxHeight: '88%' },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingLeft: 16, paddingTop: 6, paddingRight: 4 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 4, paddingLeft: 16, paddingTop: 6, paddingRight: 4 },
+  // With very large text what stands aside goes under the title.
+  words: { flex: 1, minWidth: 0, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12 },
   title: { flexShrink: 1, flexGrow: 1 },
-  aside: { flexShrink: 1, textAlign: 'right', maxWidth: '45%' },
+  aside: { flexShrink: 1 },
   body: { flexGrow: 0, flexShrink: 1 },
   content: { paddingHorizontal: 16, paddingTop: 4, paddingBottom: 12, gap: 12 },
   foot: { paddingHorizontal: 16, paddingTop: 8, gap: 8 },
