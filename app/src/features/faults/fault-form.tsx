@@ -31,6 +31,26 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** What is coded beside the mode, in the order in which it is known. */
+const codes = [
+  { name: 'activity', label: 'What was done', more: 'Other work', names: activities, usual: ['1', '2', '4', '7', '6'] },
+  {
+    name: 'detection',
+    label: 'How it was noticed',
+    more: 'Other ways',
+    names: detections,
+    usual: ['8', '7', '3', '1'],
+  },
+  { name: 'cause', label: 'Cause', more: 'Other causes', names: causes, usual: ['3.4', '3.3', '5.4', '5.1'] },
+  {
+    name: 'mechanism',
+    label: 'Mechanism',
+    more: 'Other mechanisms',
+    names: mechanisms,
+    usual: ['2.4', '1.1', '1.5', '5.2'],
+  },
+] as const;
+
 /** How a fault was noticed, what was done, and why it came; what is not known yet is said later. */
 export function FaultForm({ work, mode, start, entryId, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm<'fault.add' | 'fault.amend', TypedFault>({
@@ -52,13 +72,7 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
     said: entryId === null ? 'Fault kept.' : 'Fault amended.',
     onDone: onClose,
   });
-  const [assetId, detection, activity, mechanism, cause] = form.watch([
-    'assetId',
-    'detection',
-    'activity',
-    'mechanism',
-    'cause',
-  ]);
+  const assetId = form.watch('assetId');
   const machines = useMachinesOf(work);
   return (
     <BottomSheet
@@ -75,40 +89,11 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
         </Choices>
       )}
       <FormField control={form.control} name="component" label="Which part of the machine" />
-      <CodeChoice
-        label="What was done"
-        more="Other work"
-        names={activities}
-        usual={['1', '2', '4', '7', '6']}
-        value={activity}
-        onChange={(next) => form.setValue('activity', next)}
-      />
-      <CodeChoice
-        label="How it was noticed"
-        more="Other ways"
-        names={detections}
-        usual={['8', '7', '3', '1']}
-        value={detection}
-        onChange={(next) => form.setValue('detection', next)}
-      />
-      <CodeChoice
-        label="Cause"
-        more="Other causes"
-        names={causes}
-        usual={['3.4', '3.3', '5.4', '5.1']}
-        value={cause}
-        onChange={(next) => form.setValue('cause', next)}
-      />
-      <CodeChoice
-        label="Mechanism"
-        more="Other mechanisms"
-        names={mechanisms}
-        usual={['2.4', '1.1', '1.5', '5.2']}
-        value={mechanism}
-        onChange={(next) => form.setValue('mechanism', next)}
-      />
+      {codes.map(({ name, ...about }) => (
+        <CodeChoice key={name} {...about} value={form.watch(name)} onChange={(next) => form.setValue(name, next)} />
+      ))}
       <FormField control={form.control} name="text" label="More about it (not needed)" lines={3} />
-      <FormRefusal sentence={refusal} />
+      <FormRefusal sentence={form.formState.errors.assetId?.message ?? refusal} />
     </BottomSheet>
   );
 }

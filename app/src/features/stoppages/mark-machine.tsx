@@ -46,7 +46,7 @@ const stillNow: How = { extent: 'full', lostPercent: null };
 
 /** It is recorded on a job that is there already. */
 function OnMyWork({ asset, mine, onClose }: Props & { readonly mine: readonly WorkOrder[] }): ReactElement {
-  const { run, errorAt } = useOperation();
+  const { run, refusal, errorAt } = useOperation();
   const [chosen, setChosen] = useState<WorkOrderId | undefined>(mine[0]?.id);
   const [how, setHow] = useState<How>(stillNow);
   const mark = async (): Promise<void> => {
@@ -68,7 +68,7 @@ function OnMyWork({ asset, mine, onClose }: Props & { readonly mine: readonly Wo
           <Choice key={id} word={`${number} ${title}`} isChosen={id === chosen} onPress={() => setChosen(id)} />
         ))}
       </Choices>
-      <FormRefusal sentence={errorAt('')} />
+      <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
     </BottomSheet>
   );
 }

@@ -19,7 +19,7 @@ interface Props {
 /** A machine that is out: one press says that it runs again, and ends every stoppage of it that lasts. */
 export function OutNow({ asset, onAnother, onClose }: Props): ReactElement {
   const settings = useSettings(asset.siteId);
-  const { run, errorAt } = useOperation();
+  const { run, refusal, errorAt } = useOperation();
   const runs = async (): Promise<void> => {
     if (await run('asset.run-again', { assetId: asset.id, at: null }, `${asset.name} runs again.`)) onClose();
   };
@@ -35,7 +35,7 @@ export function OutNow({ asset, onAnother, onClose }: Props): ReactElement {
         {asset.name} {asset.condition === 'reduced' ? 'runs reduced' : 'stands still'} since {since}. Once it runs
         again, no stoppage of it lasts any more, on whatever job it was recorded.
       </Words>
-      <FormRefusal sentence={errorAt('')} />
+      <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
       {onAnother === undefined ? null : <Button word="Another stoppage" onPress={onAnother} />}
     </BottomSheet>
   );

@@ -103,7 +103,7 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
           onPress={() => form.setValue('isPlanned', !isPlanned)}
         />
       </View>
-      <FormRefusal sentence={errors.how?.message ?? refusal} />
+      <FormRefusal sentence={errors.assetId?.message ?? errors.how?.message ?? refusal} />
       <Words as="small" soft>
         Time worked and standstill are two things: your clock is not touched.
       </Words>

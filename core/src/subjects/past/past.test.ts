@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { asId, type AssetId, type EntryId, type PartId, type PlaceId, type WorkOrderId } from '../../kernel/ids';
-import { aPastJob, assetId, aWorkOrder, ann, noon, anEntry } from '../../testing/builders';
+import { aPastJob, aWorkOrder, ann, noon, anEntry } from '../../testing/builders';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import type { Entry, EntryContent } from '../work/entries';
 import { findingsOf, modesOf } from './findings';
@@ -9,7 +9,6 @@ import { entryKinds } from '../../registry/entries';
 import { countEvents, pastEventKinds, recordedOn, wantedEvents, pastJobsOf } from '../../registry/past';
 import { isFailure, summarise, type PastJob } from './past-job';
 import { type Recurrence, repetitionsOf, type Silence } from './recurrence';
-import { likelyKit, usualFor, titleKey } from './usual';
 import { stretchBegins, watchedSince } from './past-answer';
 
 const daysAgo = (days: number): Instant => addMinutes(noon, Math.round(-days * 24 * 60));
@@ -178,52 +177,6 @@ describe('silence', () => {
     expect(told(100, 80, 60, 40)).toEqual([]);
     expect(told(900, 890, 880)).toEqual([]);
     expect(told(900, 860, 830, 790, 750)).toHaveLength(1);
-  });
-});
-
-describe('what a job usually takes', () => {
-  const like = { assetId, kind: 'corrective' as const, tradeId: 'mechanical', title: 'Door 12 sticks' };
-  const parts = [{ partId: seal, quantity: 2_000 }];
-
-  it('is read from the same job here, then from this asset, then from its class, and says which', () => {
-    const same = [60, 90, 120].map((activeMinutes, index) =>
-      job(10 + index, { title: `Door ${index} sticks`, activeMinutes, parts: index === 0 ? parts : [] }),
-    );
-    const others = [1, 2, 3].map((days) => job(days, { title: 'Bearing', activeMinutes: 30 }));
-    const elsewhere = [1, 2, 3].map((days) => job(days, { assetId: asId<AssetId>('x'), activeMinutes: 15 }));
-    expect(usualFor(like, [...same, ...others], elsewhere)).toMatchObject({
-      from: 'same job',
-      minutes: { median: 90, p80: 108 },
-      parts: [{ partId: seal, jobs: 1, quantity: 2_000 }],
-    });
-    expect(usualFor(like, others, elsewhere)).toMatchObject({ from: 'same asset', minutes: { median: 30 } });
-    expect(usualFor(like, others.slice(1), elsewhere)).toMatchObject({ from: 'same class', minutes: { median: 15 } });
-    expect(usualFor(like, [], elsewhere.slice(1))).toBeNull();
-  });
-
-  it('leaves out what is open, dropped, of another kind or trade, and has no time where none was recorded', () => {
-    const out = [
-      job(1, { endedAt: null }),
-      job(2, { state: 'dropped' }),
-      job(3, { kind: 'inspection' }),
-      job(4, { tradeId: 'electrical' }),
-    ];
-    expect(usualFor(like, out, [])).toBeNull();
-    const timeless = [1, 2, 3].map((days) => job(days, { activeMinutes: 0 }));
-    expect(usualFor(like, timeless, [])?.minutes).toBeNull();
-  });
-
-  it('gives a job the parts along that more such jobs took than not', () => {
-    const took = (...partIds: string[]) => partIds.map((id) => ({ partId: asId<PartId>(id), quantity: 1_000 }));
-    const jobs = [took('seal', 'oil'), took('seal', 'rag'), took('seal', 'oil'), took()].map((parts, days) =>
-      job(days + 1, { title: 'Drive hums', parts }),
-    );
-    const usual = usualFor({ ...like, title: 'Drive hums' }, jobs, []);
-    expect(usual === null ? [] : likelyKit(usual).map(({ partId }) => partId)).toEqual(['seal']);
-  });
-
-  it('takes titles that differ in numbers for the same', () => {
-    expect(titleKey('Cabin 12:  door sticks')).toBe(titleKey('cabin 4: door sticks'));
   });
 });
 
