@@ -19,6 +19,8 @@ export interface FieldProps {
   readonly onEnter?: () => void;
   /** Something is looked for with it, and it is emptied in one press. */
   readonly isFind?: boolean;
+  /** Another way to fill it than by typing. */
+  readonly pick?: { readonly icon: string; readonly label: string; readonly onPress: () => void };
   readonly autoComplete?: 'username' | 'current-password' | 'new-password' | 'off';
 }
 
@@ -36,6 +38,7 @@ export function Field({
   onEnter,
   isFind = false,
   autoComplete = 'off',
+  pick,
 }: FieldProps): ReactElement {
   const palette = usePalette();
   return (
@@ -58,7 +61,9 @@ export function Field({
         right={
           isFind && value !== '' ? (
             <TextInput.Icon icon={mdiClose} aria-label="Empty it" onPress={() => onChange('')} />
-          ) : null
+          ) : pick === undefined ? null : (
+            <TextInput.Icon icon={pick.icon} aria-label={pick.label} onPress={pick.onPress} />
+          )
         }
         {...(onEnter === undefined ? {} : { onSubmitEditing: onEnter })}
       />

@@ -12,6 +12,16 @@ export function sayMoment(instant: Instant, now: Instant, zone: Zone, language: 
   return local.toFormat(local.year === inZone(now, zone).year ? 'd LLL' : 'd LLL yyyy');
 }
 
+/** A day as a person says it: `today`, `yesterday`, `Tue 17 Nov`. */
+export function sayDay(instant: Instant, now: Instant, zone: Zone, language: string): string {
+  const days = calendarDaysBetween(now, instant, zone);
+  if (days === 0) return 'today';
+  if (days === -1) return 'yesterday';
+  if (days === 1) return 'tomorrow';
+  const local = inZone(instant, zone).setLocale(language);
+  return local.toFormat(local.year === inZone(now, zone).year ? 'ccc d LLL' : 'ccc d LLL yyyy');
+}
+
 /** The moment in full, for whoever wants it exactly. */
 export function sayExactly(instant: Instant, zone: Zone, language: string): string {
   return inZone(instant, zone).setLocale(language).toFormat('cccc d LLLL yyyy, HH:mm:ss ZZZZ');

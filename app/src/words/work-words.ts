@@ -1,6 +1,6 @@
 import type { IsolationAct } from '@oilcan/core/isolation';
 import type { PersonId } from '@oilcan/core/kernel';
-import type { TimeType } from '@oilcan/core/labor';
+import type { OtherTimeReason, TimeType } from '@oilcan/core/labor';
 import type { Owed } from '@oilcan/core/lifecycle';
 import type { Role } from '@oilcan/core/operations';
 import type { PermitKind } from '@oilcan/core/permits';
@@ -43,6 +43,15 @@ export const timeTypeWords: Readonly<Record<TimeType, string>> = {
   regular: 'Regular',
   overtime: 'Overtime',
   travel: 'Travel',
+};
+
+export const otherTimeWords: Readonly<Record<OtherTimeReason, string>> = {
+  meeting: 'Meeting',
+  drive: 'Drive',
+  training: 'Training',
+  tidying: 'Tidying up',
+  waiting: 'Waiting',
+  other: 'Something else',
 };
 
 export const levelWords: Readonly<Record<ReadingLevel, string>> = {

@@ -4,6 +4,7 @@ import { faultsEntries } from '../subjects/faults/faults-entries';
 import { hazardsEntries } from '../subjects/hazards/hazards-entries';
 import { isolationEntries } from '../subjects/isolation/isolation-entries';
 import { laborEntries } from '../subjects/labor/labor-entries';
+import { noneEntries } from '../subjects/none/none-entries';
 import { notesEntries } from '../subjects/notes/notes-entries';
 import { photosEntries } from '../subjects/photos/photos-entries';
 import { readingsEntries } from '../subjects/readings/readings-entries';
@@ -29,6 +30,7 @@ export const entryKinds: EntryKindSet = {
   ...expensesEntries,
   ...photosEntries,
   ...laborEntries,
+  ...noneEntries,
   ...stepsEntries,
   ...sharesEntries,
   ...roundsEntries,

@@ -10,6 +10,7 @@ import { kitListErrors } from '../subjects/kit-list/kit-list-errors';
 import { labelsErrors } from '../subjects/labels/labels-errors';
 import { laborErrors } from '../subjects/labor/labor-errors';
 import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
+import { noneErrors } from '../subjects/none/none-errors';
 import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
@@ -36,6 +37,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...sharesErrors,
   ...roundsErrors,
   ...laborErrors,
+  ...noneErrors,
   ...stockErrors,
   ...stoppagesErrors,
   ...faultsErrors,

@@ -15,6 +15,7 @@ import { kitListOperations } from '../subjects/kit-list/kit-list-operations';
 import { labelsOperations } from '../subjects/labels/labels-operations';
 import { laborOperations } from '../subjects/labor/labor-operations';
 import { lifecycleOperations } from '../subjects/lifecycle/lifecycle-operations';
+import { noneOperations } from '../subjects/none/none-operations';
 import { notesOperations } from '../subjects/notes/notes-operations';
 import { noticesOperations } from '../subjects/notices/notices-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
@@ -41,6 +42,7 @@ export const operations = {
   ...sharesOperations,
   ...roundsOperations,
   ...laborOperations,
+  ...noneOperations,
   ...stockOperations,
   ...stoppagesOperations,
   ...faultsOperations,

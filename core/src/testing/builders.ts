@@ -228,6 +228,7 @@ export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
   at: noon,
   endedAt: noon,
   activeMinutes: 60,
+  saidNone: [],
   faults: [],
   parts: [],
   stoppages: [],

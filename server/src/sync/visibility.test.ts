@@ -87,6 +87,15 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     issued: null,
   }),
   clocks: (siteId, personId) => ({ id: personId, siteId, workOrderId: workOf(siteId), startedAt: noon }),
+  otherTimes: (siteId, personId) => ({
+    id: asId<never>(`time-${siteId}`),
+    siteId,
+    personId,
+    startedAt: noon,
+    minutes: 30,
+    reason: 'meeting',
+    words: '',
+  }),
   documents: (siteId) =>
     ({
       id: `document-${siteId}`,

@@ -21,6 +21,14 @@ function wholeMinutes(from: Instant, to: Instant): number {
   return Math.max(0, Math.floor((toMillis(to) - toMillis(from)) / 60_000));
 }
 
+/** What a screen reader says for the word under the clock. */
+const labels = {
+  Start: 'Start my clock',
+  Stop: 'Stop my clock',
+  'Go on': 'Go on with my clock',
+  'Move here': 'Move here: my clock',
+} as const;
+
 /** My time on this job: starts, shows and stops it. Brass while it runs, and nothing else is. */
 export function ClockButton({
   work,
@@ -36,7 +44,10 @@ export function ClockButton({
   const clock = useRow('clocks', useMe());
   const present = useNow(5);
   const [isCorrecting, setIsCorrecting] = useState(false);
-  const isRunning = clock?.workOrderId === work.id;
+  const isHere = clock?.workOrderId === work.id;
+  const isRunning = isHere && clock.isPaused !== true;
+  // One press moves it: it stops there, and what it ran is recorded there.
+  const word = isRunning ? 'Stop' : isHere ? 'Go on' : clock === undefined ? 'Start' : 'Move here';
   const ranTooLong = isRunning && clockMinutes(clock.startedAt, present) > 24 * 60;
   // Asked of the phone and not of the screen: the acknowledgement may have been pressed a moment ago.
   const start = async (): Promise<void> => {
@@ -54,7 +65,7 @@ export function ClockButton({
     <>
       <Press
         onPress={press}
-        label={isRunning ? 'Stop my clock' : 'Start my clock'}
+        label={labels[word]}
         style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: isRunning ? palette.brass : palette.green }]}
         testID="clock"
       >
@@ -64,7 +75,7 @@ export function ClockButton({
         <View style={sheet.clockWord}>
           <Icon path={isRunning ? mdiStop : mdiPlay} size={18} color={color} />
           <Words as="label" color={color}>
-            {isRunning ? 'Stop' : 'Start'}
+            {word}
           </Words>
         </View>
       </Press>

@@ -38,8 +38,8 @@ export function ClockCorrectionSheet({
       foot={<Button main word="Keep this time" onPress={submit} />}
     >
       <Words>
-        The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}, over 24 h. One
-        entry holds at most 24 h.
+        The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. One entry holds
+        at most 24 h.
       </Words>
       <FormField control={form.control} name="endedAt" label="Stopped at, such as 15:30" autoFocus />
       <FormRefusal sentence={refusal} />

@@ -1,6 +1,6 @@
 import { formatDuration, formatMoney, parseDuration, typedDuration } from '@oilcan/core/kernel';
 import { piece } from '../../ui/piece';
-import { timeTypeWords } from '../../words/work-words';
+import { otherTimeWords, timeTypeWords } from '../../words/work-words';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
@@ -40,15 +40,37 @@ const entries: EntryViewsNamed<'labor'> = {
   },
 };
 
-const operations: OperationViewsNamed<'clock.start' | 'clock.stop' | 'clock.stop-for' | 'labor.add' | 'labor.amend'> = {
+const operations: OperationViewsNamed<
+  | 'clock.start'
+  | 'clock.stop'
+  | 'clock.pause'
+  | 'clock.start-for'
+  | 'clock.stop-for'
+  | 'labor.add'
+  | 'labor.amend'
+  | 'time.add'
+  | 'time.amend'
+  | 'time.remove'
+> = {
   'clock.start': { ...byItsLabel, say: () => 'Clock started' },
   'clock.stop': { ...byItsLabel, say: () => 'Clock stopped' },
+  'clock.pause': { ...byItsLabel, say: () => 'Break' },
+  'clock.start-for': { ...byItsLabel, say: () => 'Clock of a mate started' },
   'clock.stop-for': { say: () => 'Clock of a mate stopped', fields: { reason: 'Why you stop it' } },
   'labor.add': { say: ({ minutes }) => `${formatDuration(minutes)} of work`, fields: { minutes: 'How long' } },
   'labor.amend': {
     say: ({ minutes }) => `Amended to ${formatDuration(minutes)} of work`,
     fields: { minutes: 'How long' },
   },
+  'time.add': {
+    say: ({ minutes, reason }) => `${formatDuration(minutes)}: ${otherTimeWords[reason].toLowerCase()}`,
+    fields: { minutes: 'How long', words: 'What about' },
+  },
+  'time.amend': {
+    say: ({ minutes }) => `Amended to ${formatDuration(minutes)} on no job`,
+    fields: { minutes: 'How long' },
+  },
+  'time.remove': { ...byItsLabel, say: () => 'Time on no job taken back' },
 };
 
 const dock: readonly DockItem[] = [

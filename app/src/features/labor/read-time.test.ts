@@ -1,11 +1,12 @@
+import fc from 'fast-check';
+import { addMinutes, inZone } from '@oilcan/core/kernel';
 import { noon } from '@oilcan/core/testing';
-import { readTime } from './time-sheet';
+import { noTime, readTime, typedTime, type TypedTime } from './read-time';
 
 const zone = 'Europe/Vienna';
 
 describe('typed time', () => {
-  const read = (typedTime: Partial<Record<'duration' | 'start' | 'end', string>>) =>
-    readTime({ duration: '', start: '', end: '', ...typedTime }, noon, zone);
+  const read = (given: Partial<TypedTime>) => readTime({ ...noTime, ...given }, noon, zone);
 
   it.each([
     [{ duration: '1:30' }, '09:30', 90],
@@ -25,5 +26,35 @@ describe('typed time', () => {
     [{ duration: '1', start: 'early' }, 'start'],
   ])('%j is wrong at its field', (given, field) => {
     expect(read(given)).toMatchObject({ ok: false, field });
+  });
+
+  // IANA time zone database, Europe/Vienna: the clock is set forward on 2026-03-29 at 02:00, and back on 2026-10-25 at 03:00.
+  it.each([
+    ['2026-03-29', '01:30', '04:30', 120],
+    ['2026-10-25', '01:30', '04:30', 240],
+    ['2026-11-21', '22:00', '06:00', 480],
+  ])('on %s from %s to %s is %d minutes', (day, start, end, minutes) => {
+    expect(read({ day, start, end })).toMatchObject({ ok: true, minutes });
+  });
+
+  it('with how long it took, on a day that was chosen', () => {
+    expect(read({ day: '2026-11-20', start: '07:00', duration: '1.5' })).toMatchObject({
+      ok: true,
+      startedAt: '2026-11-20T06:00:00.000Z',
+      minutes: 90,
+    });
+    expect(read({ day: '2026-11-20', duration: '1.5' })).toMatchObject({ ok: false, field: 'start' });
+    expect(read({ day: '2026-02-30', start: '07:00', duration: '1' })).toMatchObject({ ok: false, field: 'day' });
+  });
+
+  it('reads back what it shows, unless the clock showed it twice', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 300 * 24 * 60 }), fc.integer({ min: 1, max: 23 * 60 }), (ago, minutes) => {
+        const from = addMinutes(noon, -ago - minutes);
+        const to = addMinutes(from, minutes);
+        fc.pre(![from, to].some((at) => inZone(at, zone).getPossibleOffsets().length > 1));
+        expect(readTime(typedTime(from, to, zone), noon, zone)).toEqual({ ok: true, startedAt: from, minutes });
+      }),
+    );
   });
 });

@@ -1,56 +1,58 @@
 import { useState, type ReactElement } from 'react';
-import { StyleSheet, View } from 'react-native';
-import {
-  addMinutes,
-  formatDuration,
-  inZone,
-  latestWallTime,
-  minutesBetween,
-  OilcanError,
-  parseDuration,
-  type Instant,
-} from '@oilcan/core/kernel';
+import { addMinutes, formatDuration, type Instant, type PersonId } from '@oilcan/core/kernel';
 import { timeTypes, type TimeType } from '@oilcan/core/labor';
+import { hasRole } from '@oilcan/core/operations';
 import type { WorkOrder } from '@oilcan/core/work';
-import { now, useSettings } from '../../data/store';
-import { FormField } from '../../forms/form-field';
+import { now, usePhone, useRow, useSettings } from '../../data/store';
+import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice, Choices } from '../../ui/press';
-import { Words } from '../../ui/words';
 import { timeTypeWords } from '../../words/work-words';
-import { useMe } from '../../data/use-me';
+import { OverlapLines } from './overlap-lines';
+import { noTime, readTime, typedTime, type TypedTime } from './read-time';
+import { TimeFields } from './time-fields';
+import { useMates } from './use-mates';
 
-/** Time that was not clocked. How long is enough; it then ends now. Start or end may be given instead. */
-export function TimeSheet({
-  work,
-  onClose,
-}: {
+interface Props {
   readonly work: WorkOrder;
+  /** What is typed at first. */
+  readonly first?: TypedTime;
   readonly onClose: () => void;
-}): ReactElement | null {
+}
+
+/** Time that was not clocked. How long is enough; it then ends now. Start or end may be given instead, and mates who worked along. */
+export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
+  const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
   const [present] = useState(now);
   const [timeType, setTimeType] = useState<TimeType>('regular');
+  const [whose, setWhose] = useState<readonly PersonId[]>([me]);
+  const [tradeId, setTradeId] = useState<string | null>(null);
   const zone = settings?.zone ?? 'utc';
   const { form, submit, refusal } = useOperationForm({
     operation: 'labor.add',
-    defaultValues: { duration: '', start: '', end: '' },
-    fieldOf: (argument) => (argument === 'minutes' ? 'duration' : 'start'),
+    defaultValues: first,
+    fieldOf: (argument) =>
+      argument === 'startedAt' ? 'start' : argument === 'minutes' ? 'duration' : (argument as never),
     read: (typed) => {
       const time = readTime(typed, present, zone);
       if (!time.ok) return { unreadable: time.field, hint: time.sentence };
       const { startedAt, minutes } = time;
-      return { args: { workOrderId: work.id, personId: me, startedAt, minutes, timeType } };
+      const [personId = me, ...alsoFor] = whose;
+      const mates = alsoFor.length === 0 ? {} : { alsoFor };
+      const trade = tradeId === null ? {} : { tradeId };
+      return { args: { workOrderId: work.id, personId, ...mates, startedAt, minutes, timeType, ...trade } };
     },
-    said: ({ minutes }) => `${formatDuration(Math.max(0, minutes))} kept.`,
+    said: ({ minutes }) =>
+      `${formatDuration(Math.max(0, minutes))}${whose.length > 1 ? ` for ${whose.length} people` : ''} kept.`,
     onDone: onClose,
   });
   if (settings === undefined) return null;
   const read = readTime(form.watch(), present, zone);
-  const show = (instant: Instant): string => inZone(instant, zone).toFormat('HH:mm');
+  const cut = (from: Instant, to: Instant): void => form.reset(typedTime(from, to, zone));
   return (
     <BottomSheet
       title="Time"
@@ -63,26 +65,14 @@ export function TimeSheet({
         />
       }
     >
-      <FormField
-        control={form.control}
-        name="duration"
-        label="How long"
-        hint="1:30, 1.5, 90m and 1h30 are all the same"
-        autoFocus
+      <TimeFields
+        form={form}
+        present={present}
+        zone={zone}
+        language={settings.language}
         onEnter={submit}
+        autoFocus={first === noTime}
       />
-      <View style={sheet.pair}>
-        <View style={sheet.half}>
-          <FormField control={form.control} name="start" label={read.ok ? `From (${show(read.startedAt)})` : 'From'} />
-        </View>
-        <View style={sheet.half}>
-          <FormField
-            control={form.control}
-            name="end"
-            label={read.ok ? `To (${show(addMinutes(read.startedAt, read.minutes))})` : 'To (now)'}
-          />
-        </View>
-      </View>
       <Choices label="Kind of time">
         {timeTypes.map((each) => (
           <Choice
@@ -93,56 +83,65 @@ export function TimeSheet({
           />
         ))}
       </Choices>
-      <FormRefusal sentence={refusal} />
-      {read.ok ? (
-        <Words soft live>
-          {show(read.startedAt)} to {show(addMinutes(read.startedAt, read.minutes))},{' '}
-          {formatDuration(Math.max(0, read.minutes))}
-        </Words>
+      <WhoseTime work={work} whose={whose} onChange={setWhose} />
+      {isLead ? (
+        <Choices label="By the rate of">
+          <Choice word="Their own trade" isChosen={tradeId === null} onPress={() => setTradeId(null)} />
+          {settings.trades.map(({ id, name }) => (
+            <Choice key={id} word={name} isChosen={tradeId === id} onPress={() => setTradeId(id)} />
+          ))}
+        </Choices>
       ) : null}
+      {read.ok && read.minutes > 0
+        ? whose.map((personId) => (
+            <OverlapsOf
+              key={personId}
+              personId={personId}
+              from={read.startedAt}
+              to={addMinutes(read.startedAt, read.minutes)}
+              present={present}
+              zone={zone}
+              onCut={cut}
+            />
+          ))
+        : null}
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }
 
-interface Typed {
-  readonly duration: string;
-  readonly start: string;
-  readonly end: string;
+function OverlapsOf(props: Omit<Parameters<typeof OverlapLines>[0], 'whose'>): ReactElement {
+  const me = useMe();
+  const name = useRow('people', props.personId)?.name;
+  return <OverlapLines {...props} whose={props.personId === me ? 'You have' : `${name ?? 'Your mate'} has`} />;
 }
 
-type ReadTime =
-  | { readonly ok: true; readonly startedAt: Instant; readonly minutes: number }
-  | { readonly ok: false; readonly field: keyof Typed; readonly sentence: string };
+interface WhoseProps {
+  readonly work: WorkOrder;
+  readonly whose: readonly PersonId[];
+  readonly onChange: (whose: readonly PersonId[]) => void;
+}
 
-/**
- * Any two of duration, start and end give the third; duration alone ends now. Start and end together decide over
- * the duration, because they say more.
- */
-export function readTime(typed: Typed, present: Instant, zone: string): ReadTime {
-  const wallTime = (field: 'start' | 'end', notAfter: Instant): Instant | 'unreadable' | null => {
-    if (typed[field].trim() === '') return null;
-    try {
-      return latestWallTime(typed[field].replace('.', ':'), notAfter, zone);
-    } catch (error) {
-      if (error instanceof OilcanError) return 'unreadable';
-      throw error;
-    }
+/** Me, mates, or both; at least one. */
+function WhoseTime({ work, whose, onChange }: WhoseProps): ReactElement {
+  const me = useMe();
+  const { near, others } = useMates(work);
+  const [areAllShown, setAreAllShown] = useState(false);
+  const toggle = (id: PersonId): void => {
+    const without = whose.filter((each) => each !== id);
+    if (!whose.includes(id)) onChange([...whose, id]);
+    else if (without.length > 0) onChange(without);
   };
-  const minutes = typed.duration.trim() === '' ? null : (parseDuration(typed.duration) ?? 'unreadable');
-  if (minutes === 'unreadable')
-    return { ok: false, field: 'duration', sentence: 'Write how long as 1:30, 1.5, 90m or 1h30.' };
-  const end = wallTime('end', present);
-  if (end === 'unreadable') return { ok: false, field: 'end', sentence: 'Write the time as 14:20.' };
-  const start = wallTime('start', end ?? present);
-  if (start === 'unreadable') return { ok: false, field: 'start', sentence: 'Write the time as 14:20.' };
-  if (start !== null && (end !== null || minutes === null)) {
-    return { ok: true, startedAt: start, minutes: minutesBetween(start, end ?? present) };
-  }
-  if (minutes === null) return { ok: false, field: 'duration', sentence: 'Say how long, or from when to when.' };
-  return { ok: true, startedAt: start ?? addMinutes(end ?? present, -minutes), minutes };
+  const shown = [...near.map(({ person }) => person), ...(areAllShown ? others : [])];
+  return (
+    <Choices label="Whose time">
+      <Choice isMany word="Me" isChosen={whose.includes(me)} onPress={() => toggle(me)} />
+      {shown.map(({ id, name }) => (
+        <Choice isMany key={id} word={name} isChosen={whose.includes(id)} onPress={() => toggle(id)} />
+      ))}
+      {areAllShown || others.length === 0 ? null : (
+        <Choice word="Somebody else …" isChosen={false} onPress={() => setAreAllShown(true)} />
+      )}
+    </Choices>
+  );
 }
-
-const sheet = StyleSheet.create({
-  pair: { flexDirection: 'row', gap: 8 },
-  half: { flex: 1, minWidth: 0 },
-});

@@ -11,7 +11,7 @@ import { amountOf } from '../../words/amounts';
 import { pastAddress } from './past-address';
 import { PastStanding } from './past-standing';
 import { SaidList } from './said-list';
-import { sentencesOf, usualTimeSaid } from './said';
+import { sentencesOf, usualTimeSaid, withoutPartsSaid } from './said';
 
 /** On the sheet: what the past of the asset says, and what a job like this usually takes. */
 export function WorkPast({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -65,7 +65,11 @@ function UsualLines({
   return (
     <View style={[sheet.usual, { borderColor: palette.line }]}>
       {time === null ? null : <Words>{time}</Words>}
-      {parts.length === 0 ? null : <Words soft>Usual parts: {parts.join(', ')}.</Words>}
+      {parts.length === 0 ? null : (
+        <Words soft>
+          Usual parts: {parts.join(', ')}.{withoutPartsSaid(usual)}
+        </Words>
+      )}
     </View>
   );
 }

@@ -123,7 +123,12 @@ describe('what the past says', () => {
 });
 
 describe('how long a job usually takes', () => {
-  const usual = { jobs: [failure(1), failure(2), failure(3)], parts: [], minutes: { median: 89, p80: 133 } };
+  const usual = {
+    jobs: [failure(1), failure(2), failure(3)],
+    parts: [],
+    withoutParts: { saidNone: 0, notSaid: 0 },
+    minutes: { median: 89, p80: 133 },
+  };
   it('is said with what it was made from', () => {
     const plain = usualTimeSaid({ ...usual, from: 'same class' })?.replace(/\s/g, ' ');
     expect(plain).toBe('Usually 1 h 30, four in five within 2 h 15 (3 like it on machines of this class).');

@@ -176,6 +176,13 @@ export function usualTimeSaid(usual: Usual): string | null {
   return `Usually ${about(median)}, four in five within ${about(p80)} (${from}).`;
 }
 
+/** Of the jobs without parts, how many say that they took none, and how many say nothing; empty where all of them tell. */
+export function withoutPartsSaid({ withoutParts: { saidNone, notSaid } }: Usual): string {
+  if (notSaid === 0) return '';
+  const none = saidNone === 0 ? '' : `${counted(saidNone, 'job', 'jobs')} took none, `;
+  return ` Of the others ${none}${counted(notSaid, 'job says', 'jobs say')} nothing of parts.`;
+}
+
 /** In quotation marks, and ended as a sentence. */
 const quoted = (text: string): string => (/[.!?…]$/.test(text) ? `“${text}”` : `“${text}”.`);
 

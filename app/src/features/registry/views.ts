@@ -6,6 +6,7 @@ import { kitListViews } from '../kit-list/kit-list-views';
 import { labelsViews } from '../labels/labels-views';
 import { laborViews } from '../labor/labor-views';
 import { lifecycleViews } from '../lifecycle/lifecycle-views';
+import { noneViews } from '../none/none-views';
 import { notesViews } from '../notes/notes-views';
 import { noticesViews } from '../notices/notices-views';
 import { photosViews } from '../photos/photos-views';
@@ -31,6 +32,7 @@ export const entryViews: EntryViewSet = {
   ...expensesViews.entries,
   ...photosViews.entries,
   ...laborViews.entries,
+  ...noneViews.entries,
   ...stepsViews.entries,
   ...sharesViews.entries,
   ...roundsViews.entries,
@@ -51,6 +53,7 @@ export const operationViews: OperationViewSet = {
   ...sharesViews.operations,
   ...roundsViews.operations,
   ...laborViews.operations,
+  ...noneViews.operations,
   ...stockViews.operations,
   ...stoppagesViews.operations,
   ...faultsViews.operations,

@@ -8,7 +8,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useIsPrepared } from '../hazards';
 import { useCommand } from '../keys/commands';
-import { ClockButton } from '../labor';
+import { ClockButton, ClockLine } from '../labor';
 import { dockItems } from '../registry/views';
 import type { DockItem } from '../views/dock-item';
 
@@ -39,22 +39,23 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
   const close = useCallback((): void => onOpen(null), [onOpen]);
   if (!isOpen(work.state)) return null;
   return (
-    <View
-      role="toolbar"
-      aria-label="Record on this work order"
-      style={[
-        sheet.dock,
-        isNarrow && sheet.dockNarrow,
-        isWide ? sheet.dockWide : { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper },
-      ]}
-    >
-      <ClockButton work={work} isPrepared={isPrepared} onHazards={onHazards} />
-      {keys.map((item) => (
-        <Fragment key={item.name}>
-          <DockKey item={item} onPress={() => press(item)} />
-          {open === item.name ? <item.Sheet work={work} onClose={close} /> : null}
-        </Fragment>
-      ))}
+    <View style={!isWide && { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper }}>
+      <View style={[sheet.line, isWide && sheet.lineWide]}>
+        <ClockLine work={work} />
+      </View>
+      <View
+        role="toolbar"
+        aria-label="Record on this work order"
+        style={[sheet.dock, isNarrow && sheet.dockNarrow, isWide && sheet.dockWide]}
+      >
+        <ClockButton work={work} isPrepared={isPrepared} onHazards={onHazards} />
+        {keys.map((item) => (
+          <Fragment key={item.name}>
+            <DockKey item={item} onPress={() => press(item)} />
+            {open === item.name ? <item.Sheet work={work} onClose={close} /> : null}
+          </Fragment>
+        ))}
+      </View>
     </View>
   );
 }
@@ -79,6 +80,8 @@ function DockKey({ item, onPress }: { readonly item: DockItem; readonly onPress:
 
 const sheet = StyleSheet.create({
   dock: { flexDirection: 'row', gap: 5, padding: 8 },
+  line: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingHorizontal: 8, paddingTop: 6 },
+  lineWide: { paddingHorizontal: 16, paddingTop: 16 },
   dockNarrow: { flexWrap: 'wrap' },
   dockWide: { flexWrap: 'wrap', gap: GAP, padding: 16, paddingBottom: 8 },
   // As wide as its word, and more where there is room.

@@ -23,6 +23,7 @@ import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { amendSheets, dockItems } from '../registry/views';
+import { loadMatesSheet } from '../labor';
 import { Dock } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { PreparePart } from './prepare-part';
@@ -45,6 +46,7 @@ export async function loadItems(): Promise<void> {
     loadRoundSheets(),
     loadShareSheets(),
     loadAlarmSheet(),
+    loadMatesSheet(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
     ...amendSheets.map((sheet) => sheet.load()),
   ]);

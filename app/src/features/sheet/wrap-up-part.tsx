@@ -20,6 +20,7 @@ import { OwedList } from './owed-list';
 import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
+import { NoneAnswers } from '../none';
 import { LocksToTakeOff } from '../isolation';
 import { StillOut, StoodStill } from '../stoppages';
 import { ShareCosts } from '../shares';
@@ -96,6 +97,7 @@ const WrapUp = memo(function WrapUp({
       <CostLine work={work} entries={entries} />
       <ShareCosts work={work} />
       <StoodStill work={work} entries={entries} />
+      <NoneAnswers work={work} entries={entries} hasClock={clocks.some(({ id }) => id === me)} />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
           <CostItems work={work} open={open} onOpen={onOpen} />

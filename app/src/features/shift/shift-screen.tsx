@@ -11,6 +11,7 @@ import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { ForgottenClock } from '../day';
 import { InstallOffer } from '../page/install';
 import { TopBar } from '../page/top-bar';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -21,7 +22,7 @@ import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
 import { piece } from '../../ui/piece';
-import { mdiPackageVariant, mdiQrcodeScan } from '@mdi/js';
+import { mdiPackageVariant, mdiQrcodeScan, mdiTimelineClockOutline } from '@mdi/js';
 
 /** Opened now and then, and not needed for the first screen. */
 const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
@@ -122,8 +123,15 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
                 style={sheet.narrow}
                 onPress={() => router.navigate('/shift/kit')}
               />
+              <Button
+                word="My day"
+                icon={mdiTimelineClockOutline}
+                style={sheet.narrow}
+                onPress={() => router.navigate('/shift/day')}
+              />
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.narrow} onPress={() => router.navigate('/scan')} />
             </View>
+            <ForgottenClock />
             <InstallOffer />
             {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}
           </View>

@@ -117,6 +117,16 @@ export function idListField<I extends Id<string>>(limit: number, message = 'Say 
     .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly I[]>;
 }
 
+/** As `idListField`, or left out where there are none. */
+export function idListFieldIfAny<I extends Id<string>>(limit: number) {
+  return yup
+    .array()
+    .strict()
+    .of(idField<I>())
+    .optional()
+    .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly I[] | undefined>;
+}
+
 /** Yes or no. */
 export function flagField(): yup.BooleanSchema<boolean> {
   return yup.boolean().strict().required('Say yes or no.');

@@ -30,6 +30,8 @@ export interface LaborContent {
   readonly cost: Money | null;
   /** The step that it was spent on; absent where it was spent on the whole job. */
   readonly stepId?: StepId;
+  /** By which trade it was booked; absent from what was recorded before that was kept. */
+  readonly tradeId?: string;
   /** Why somebody else stopped this person's clock; absent otherwise. */
   readonly stoppedBecause?: string;
 }

@@ -3,115 +3,40 @@ import {
   argsSchema,
   choiceField,
   idField,
-  instantField,
-  LONGEST_LINE,
   idFieldIfAny,
-  optionalInstantField,
-  textField,
+  idListFieldIfAny,
+  instantField,
+  keyFieldIfAny,
   wholeField,
 } from '../../kernel/schema/fields';
 import { addMinutes, minutesBetween, parseInstant } from '../../kernel/time/instant';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { hasRole } from '../../operations/actor';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  rowNamed,
+  type OperationContext,
+  type Outcome,
+} from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
+import { SETTINGS_ID } from '../settings/settings';
 import { checkStep } from '../steps/find-step';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
-import { changeState, findWorkOfSite, newEntry } from '../work/guards';
-import { checkLabor, laborContent, ROUNDING_MINUTES } from './labor';
+import { entryBeside } from '../work/entry-ids';
+import { newEntry } from '../work/guards';
+import { clockOperations } from './clock-operations';
+import { checkLabor, laborContent } from './labor';
 import { timeTypes, type LaborContent } from './labor-entries';
-import { stopClock } from './stop-clock';
+import { otherTimeOperations } from './other-time-operations';
+
+/** Mates whose time is typed at once. */
+const MOST_AT_ONCE = 20;
 
 const onWork = { workOrderId: idField<WorkOrderId>() };
 
-/**
- * Starts the person's clock here. If it runs on another work order it is stopped there first, and that time
- * recorded; on this one already, nothing changes. Held work is resumed.
- */
-const startClock = defineOperation({
-  label: 'starting the clock',
-  roles: ['technician', 'lead'],
-  schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
-  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
-  upgrades: [],
-  apply: async (records, args, context) => {
-    const running = await records.get('clocks', context.person.id);
-    if (running?.workOrderId === args.workOrderId) return accepted;
-    const begun = await beginWork(records, args.workOrderId, context);
-    if (!begun.ok) return begun;
-    if (running !== undefined) {
-      const stopped = await stopClock(records, running, context.at, context);
-      if (!stopped.ok) return stopped;
-    }
-    const work = begun.value;
-    if (work.state === 'held') await changeState(records, work, 'resume', '', context);
-    await records.put('clocks', {
-      id: context.person.id,
-      siteId: work.siteId,
-      workOrderId: work.id,
-      startedAt: context.at,
-    });
-    return accepted;
-  },
-});
-
-/** Stops the person's clock and records its time. `endedAt` corrects a clock that was forgotten. */
-const stopOwnClock = defineOperation({
-  label: 'stopping the clock',
-  roles: ['technician', 'lead'],
-  schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
-  file: null,
-  numbered: null,
-  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
-  upgrades: [],
-  apply: async (records, args, context) => {
-    const clock = await records.get('clocks', context.person.id);
-    if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
-    const endedAt = args.endedAt === null ? context.at : parseInstant(args.endedAt);
-    if (endedAt > addMinutes(context.at, ROUNDING_MINUTES)) return refuse('labor_in_future', {}, 'endedAt');
-    if (endedAt < clock.startedAt) return refuse('labor_not_positive', {}, 'endedAt');
-    return stopClock(records, clock, endedAt, context);
-  },
-});
-
-/**
- * A lead stops the clock that somebody forgot: at the time they give, and for a reason that stays with the time. Work in any
- * state: a clock must not stand in the way for good.
- */
-const stopClockFor = defineOperation({
-  label: 'stopping the clock of somebody else',
-  roles: ['lead'],
-  schema: argsSchema({
-    ...onWork,
-    personId: idField<PersonId>(),
-    endedAt: instantField(),
-    reason: textField(LONGEST_LINE),
-  }),
-  file: null,
-  numbered: null,
-  reads: ({ workOrderId, personId }) => [
-    rowNamed('workOrders', workOrderId),
-    rowNamed('people', personId),
-    rowNamed('clocks', personId),
-  ],
-  mend: { fields: { reason: 'line' }, keepsTime: false },
-  upgrades: [],
-  apply: async (records, args, context) => {
-    const found = await findWorkOfSite(records, args.workOrderId, context);
-    if (!found.ok) return found;
-    const clock = await records.get('clocks', args.personId);
-    if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
-    const endedAt = parseInstant(args.endedAt);
-    if (endedAt > addMinutes(context.at, ROUNDING_MINUTES)) return refuse('labor_in_future', {}, 'endedAt');
-    if (endedAt < clock.startedAt) return refuse('labor_not_positive', {}, 'endedAt');
-    return stopClock(records, clock, endedAt, context, args.reason);
-  },
-});
-
-/** Time that was not clocked: from when, how long. */
+/** Time that was not clocked: from when, how long; of one person, or of several who worked together. */
 const addLabor = defineOperation({
   label: 'this time',
   roles: ['technician', 'lead'],
@@ -122,6 +47,8 @@ const addLabor = defineOperation({
     minutes: wholeField(),
     timeType: choiceField(timeTypes),
     stepId: idFieldIfAny<StepId>(),
+    alsoFor: idListFieldIfAny<PersonId>(MOST_AT_ONCE),
+    tradeId: keyFieldIfAny(),
   }),
   file: null,
   numbered: null,
@@ -143,13 +70,36 @@ const addLabor = defineOperation({
       return refuse('not_found', { what: 'person' }, 'personId');
     const isOfWork = await checkStep(records, args.stepId, args.workOrderId);
     if (!isOfWork.ok) return isOfWork;
+    const tradeIsRight = await checkTrade(records, args.tradeId, context);
+    if (!tradeIsRight.ok) return tradeIsRight;
     const spent = args.stepId === undefined ? input : await takeFromClock(records, input, args.workOrderId);
     const content = await laborContent(records, begun.value, spent);
     if (!content.ok) return content;
-    await records.put('entries', newEntry(begun.value, content.value, context));
+    const entry = newEntry(begun.value, content.value, context);
+    await records.put('entries', entry);
+    const mates = [...new Set(args.alsoFor)].filter((id) => id !== args.personId);
+    for (const [index, personId] of mates.entries()) {
+      const mate = await records.get('people', personId);
+      if (mate?.siteIds.includes(begun.value.siteId) !== true)
+        return refuse('not_found', { what: 'person' }, 'alsoFor');
+      const ofMate = await laborContent(records, begun.value, { ...input, personId });
+      if (!ofMate.ok) return ofMate;
+      const id = entryBeside(context.entryId, `for-${index + 1}`);
+      await records.put('entries', { ...entry, id, content: ofMate.value });
+    }
     return accepted;
   },
 });
+
+/** Time is booked by the trade of its person; a lead may choose another of the trades there are. */
+async function checkTrade(records: Records, tradeId: string | undefined, context: OperationContext): Promise<Outcome> {
+  if (tradeId === undefined) return accepted;
+  if (!hasRole(context.person, ['lead'])) return refuse('trade_not_yours_to_choose', {}, 'tradeId');
+  const settings = await records.get('settings', SETTINGS_ID);
+  return settings?.trades.some(({ id }) => id === tradeId) === true
+    ? accepted
+    : refuse('not_found', { what: 'trade' }, 'tradeId');
+}
 
 /**
  * Time spent on a step while the person's clock runs on the job is the first of what that clock has run, and the clock goes on from its
@@ -162,7 +112,7 @@ async function takeFromClock<Spent extends Pick<LaborContent, 'personId' | 'star
 ): Promise<Spent> {
   const clock = await records.get('clocks', spent.personId);
   const endedAt = addMinutes(spent.startedAt, spent.minutes);
-  if (clock?.workOrderId !== workOrderId || endedAt <= clock.startedAt) return spent;
+  if (clock?.workOrderId !== workOrderId || clock.isPaused === true || endedAt <= clock.startedAt) return spent;
   const ran = minutesBetween(clock.startedAt, endedAt);
   const goesOnFrom = spent.minutes <= ran ? addMinutes(clock.startedAt, spent.minutes) : endedAt;
   await records.put('clocks', { ...clock, startedAt: goesOnFrom });
@@ -188,9 +138,9 @@ const amendLabor = defineOperation({
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
     if (found.entry.content.kind !== 'labor') return refuse('entry_not_amendable', {}, 'entryId');
-    const { personId, rate, stepId } = found.entry.content;
+    const { personId, rate, stepId, tradeId } = found.entry.content;
     const { minutes, timeType } = args;
-    const input = { personId, startedAt: parseInstant(args.startedAt), minutes, timeType, stepId };
+    const input = { personId, startedAt: parseInstant(args.startedAt), minutes, timeType, stepId, tradeId };
     const possible = checkLabor(input, context);
     if (!possible.ok) return possible;
     const content = await laborContent(records, found.work, input, rate);
@@ -201,9 +151,8 @@ const amendLabor = defineOperation({
 });
 
 export const laborOperations = {
-  'clock.start': startClock,
-  'clock.stop': stopOwnClock,
-  'clock.stop-for': stopClockFor,
+  ...clockOperations,
+  ...otherTimeOperations,
   'labor.add': addLabor,
   'labor.amend': amendLabor,
 };

@@ -29,6 +29,8 @@ interface LaborInput {
   readonly minutes: number;
   readonly timeType: TimeType;
   readonly stepId?: StepId | undefined;
+  /** Instead of the person's own trade. */
+  readonly tradeId?: string | undefined;
 }
 
 /** Whether a time can have been worked: above zero, at most a day, within the last year, and not to come. */
@@ -56,13 +58,21 @@ export async function laborContent(
 ): Promise<Found<LaborContent>> {
   const person = await records.get('people', input.personId);
   if (person === undefined) return refuse('not_found', { what: 'person' }, 'personId');
-  const paidBy = rate === undefined ? await rateOf(records, work.siteId, person.tradeId) : rate;
+  const tradeId = input.tradeId ?? person.tradeId;
+  const paidBy = rate === undefined ? await rateOf(records, work.siteId, tradeId, person.levelId) : rate;
   const cost = paidBy === null ? null : laborCost(input.minutes, input.timeType, paidBy);
-  return { ok: true, value: { kind: 'labor', ...pickLabor(input), rate: paidBy, cost } };
+  return { ok: true, value: { kind: 'labor', ...pickLabor(input), tradeId, rate: paidBy, cost } };
 }
 
-async function rateOf(records: Records, siteId: SiteId, tradeId: string): Promise<LaborRate | null> {
-  const rate = await records.get('rates', rateId(siteId, tradeId));
+/** The rate of a trade on a site: that of the person's level where it has one of its own, else that of the trade. */
+async function rateOf(
+  records: Records,
+  siteId: SiteId,
+  tradeId: string,
+  levelId: string | undefined,
+): Promise<LaborRate | null> {
+  const ofLevel = levelId === undefined ? undefined : await records.get('rates', rateId(siteId, tradeId, levelId));
+  const rate = ofLevel ?? (await records.get('rates', rateId(siteId, tradeId)));
   const settings = await records.get('settings', SETTINGS_ID);
   if (rate === undefined || settings === undefined) return null;
   const { currency } = settingsAt(settings, await records.get('sites', siteId));

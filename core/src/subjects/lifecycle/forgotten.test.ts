@@ -93,7 +93,7 @@ describe('a clock that somebody forgot', () => {
     expect(codeOf(await stopFor(works))).toBe('clock_not_running');
     await works.do('clock.start', onWork);
     expect(codeOf(await stopFor(works, bob))).toBe('role_missing');
-    expect(codeOf(await stopFor(works, lea, 30, ' '))).toBe('invalid');
+    expect(codeOf(await stopFor(works, lea, 30, ' '))).toBe('clock_reason_missing');
     expect(codeOf(await stopFor(works, lea, 90))).toBe('labor_in_future');
     expect(codeOf(await stopFor(works, lea, -10))).toBe('labor_not_positive');
     const elsewhere = aPerson({ ...lea, siteIds: [otherSite] });

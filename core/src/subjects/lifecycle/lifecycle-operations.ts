@@ -18,7 +18,8 @@ import {
 import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isolationOf } from '../isolation/isolation';
-import { stopClock } from '../labor/stop-clock';
+import { runningClocks } from '../labor/clock';
+import { removePausedClocks, stopClock } from '../labor/stop-clock';
 import { dueSteps } from '../rounds/round';
 import { SETTINGS_ID } from '../settings/settings';
 import { changeState, findOwnWork, findWorkOfSite, mayChangeState, reachedUnseen } from '../work/guards';
@@ -139,6 +140,7 @@ const finishWork = defineOperation({
     if (owed.length > 0) return refuse('not_finished_owed', countOwed(owed));
     const stopped = await stopOwnClockOn(records, work, context);
     if (!stopped.ok) return stopped;
+    await removePausedClocks(records, work.id);
     await changeState(records, work, 'finish', '', context);
     return accepted;
   },
@@ -204,7 +206,7 @@ async function standInTheWay(
 ): Promise<Refusal | null> {
   const found = await findWorkOfSite(records, workOrderId, context);
   if (!found.ok) return found;
-  const clocks = (await records.list('clocks', 'workOrder', workOrderId)).length;
+  const clocks = runningClocks(await records.list('clocks', 'workOrder', workOrderId)).length;
   const entries = await records.list('entries', 'workOrder', workOrderId);
   const locks = isolationOf(found.value.isolation, entries).points.reduce((sum, point) => sum + point.locks.length, 0);
   return clocks + locks === 0 ? null : refuse(code, { clocks, locks });
@@ -222,6 +224,7 @@ async function leadTransition(
   if (transition !== 'handBack' && reachedUnseen(found.value, transition, context)) return accepted;
   const allowed = mayChangeState(found.value, transition);
   if (!allowed.ok) return allowed;
+  if (transition === 'drop') await removePausedClocks(records, workOrderId);
   await changeState(records, found.value, transition, reason, context);
   return accepted;
 }

@@ -1,9 +1,10 @@
 import type { PersonId, ShareId, StepId } from '../../kernel/ids';
 import type { OwedRules } from '../settings/settings';
-import type { Clock } from '../labor/clock';
+import { runningClocks, type Clock } from '../labor/clock';
 import { standingOf, type Entry } from '../work/entries';
 import { isolationOf } from '../isolation/isolation';
 import type { IsolationPoint } from '../work/work-order';
+import { saidNone } from '../none/none';
 import { isShareDone, progressOfShares, sharesOfSteps, type Share } from '../shares/share';
 import { placed } from '../steps/branches';
 import type { Progress, Step } from '../steps/step';
@@ -50,9 +51,10 @@ export function owedBefore(
       owed.push({ what: 'share', shareId: id, personId, progress: standing });
     }
   }
-  const ownClockRuns = clocks.some((clock) => clock.id === finisher);
-  if (rules.time && !ownClockRuns && standingOf(entries, 'labor').length === 0) owed.push({ what: 'time' });
-  for (const clock of clocks) {
+  const ownClockRuns = runningClocks(clocks).some((clock) => clock.id === finisher);
+  const timeIsSaid = standingOf(entries, 'labor').length > 0 || saidNone(entries, finisher).includes('time');
+  if (rules.time && !ownClockRuns && !timeIsSaid) owed.push({ what: 'time' });
+  for (const clock of runningClocks(clocks)) {
     if (clock.id !== finisher) owed.push({ what: 'clockOfAnother', personId: clock.id });
   }
   for (const { point, locks } of isolationOf(isolation, entries).points) {

@@ -2,6 +2,7 @@ import type { AssetId, PlaceId, WorkOrderId } from '../../kernel/ids';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { standingOf, type Entry, type EntryOf } from '../work/entries';
 import type { EntryKindSet, PastKept, PastKind } from '../work/entry-kinds';
+import { jobSaidNone } from '../none/none';
 import { doneAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
 import { coveredMinutes } from './intervals';
 
@@ -30,6 +31,8 @@ export interface PastJob extends PastLists {
   readonly endedAt: Instant | null;
   /** Minutes in which at least one person worked on it (ISO 14224: active maintenance time). */
   readonly activeMinutes: number;
+  /** Of what somebody said that there was none. Where nothing is kept of a part or a stoppage and it is not here, nobody said. */
+  readonly saidNone: readonly ('part' | 'stoppage')[];
 }
 
 /** The name under which a past keeps what was recorded of a kind. */
@@ -60,6 +63,7 @@ export function summarise(kinds: EntryKindSet, work: WorkOrder, entries: readonl
     at: [work.createdAt, ...began].sort()[0] ?? work.createdAt,
     endedAt: doneAt(work),
     activeMinutes: activeMinutesOf(entries),
+    saidNone: jobSaidNone(entries),
     ...lists,
   };
 }

@@ -29,6 +29,8 @@ export interface Usual {
   readonly minutes: { readonly median: number; readonly p80: number } | null;
   /** The likeliest first. */
   readonly parts: readonly UsualPart[];
+  /** How many of the jobs say that no part was taken, and how many say nothing of parts: those may have taken some. */
+  readonly withoutParts: { readonly saidNone: number; readonly notSaid: number };
 }
 
 /** What a job is: on which asset, of which kind, with which title. */
@@ -57,7 +59,7 @@ export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: reado
   ];
   const [from, jobs] = candidates.find(([, some]) => some.length >= FEWEST_TO_BE_USUAL) ?? [];
   if (from === undefined || jobs === undefined) return null;
-  return { from, jobs, minutes: minutesOf(jobs), parts: partsOf(jobs) };
+  return { from, jobs, minutes: minutesOf(jobs), parts: partsOf(jobs), withoutParts: withoutParts(jobs) };
 }
 
 const isOn = (job: PastJob, assetId: AssetId): boolean => job.assetId === assetId;
@@ -79,6 +81,12 @@ function minutesOf(jobs: readonly PastJob[]): Usual['minutes'] {
   const minutes = jobs.map(({ activeMinutes }) => activeMinutes).filter((each) => each > 0);
   const [median, p80] = [quantile(minutes, 0.5), quantile(minutes, 0.8)];
   return median === null || p80 === null ? null : { median: Math.round(median), p80: Math.round(p80) };
+}
+
+function withoutParts(jobs: readonly PastJob[]): Usual['withoutParts'] {
+  const without = jobs.filter(({ parts }) => parts.length === 0);
+  const saidNone = without.filter((job) => job.saidNone.includes('part')).length;
+  return { saidNone, notSaid: without.length - saidNone };
 }
 
 function partsOf(jobs: readonly PastJob[]): UsualPart[] {

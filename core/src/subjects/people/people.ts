@@ -7,6 +7,8 @@ export interface Person extends Actor {
   readonly name: string;
   /** A trade of the settings, which sets the rate of this person's time. */
   readonly tradeId: string;
+  /** A level of that trade with a rate of its own, such as `senior`; absent for none. */
+  readonly levelId?: string;
 }
 
 /** People who share work, on the sites of that work. */

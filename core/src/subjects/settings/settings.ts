@@ -20,18 +20,20 @@ export interface Trade {
 
 /** What an hour of a trade costs on a site, in the currency of that site. Only who may see what people cost has it. */
 export interface Rate {
-  /** `siteId@tradeId`. */
+  /** `siteId@tradeId`, or `siteId@tradeId@levelId`. */
   readonly id: string;
   readonly siteId: SiteId;
   readonly tradeId: string;
+  /** Of people on this level of the trade; absent for everybody else in it. */
+  readonly levelId?: string;
   /** Regular rate in the smallest currency unit an hour; may be a fraction of it. */
   readonly minorPerHour: number;
   /** Overtime is paid at this many percent of it (150 is one and a half times). */
   readonly overtimePercent: number;
 }
 
-export function rateId(siteId: SiteId, tradeId: string): string {
-  return `${siteId}@${tradeId}`;
+export function rateId(siteId: SiteId, tradeId: string, levelId?: string): string {
+  return levelId === undefined ? `${siteId}@${tradeId}` : `${siteId}@${tradeId}@${levelId}`;
 }
 
 /** The one settings record: what is the same for everybody. */

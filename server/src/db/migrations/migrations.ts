@@ -9,6 +9,7 @@ import { numbers } from './007-numbers';
 import { proceduresAndStops } from './008-procedures-and-stops';
 import { shares } from './009-shares';
 import { pastOfStops } from './010-past-of-stops';
+import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
   readonly name: string;
@@ -27,6 +28,7 @@ const all: readonly Migration[] = [
   proceduresAndStops,
   shares,
   pastOfStops,
+  timeOnNoJob,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -1,0 +1,41 @@
+import { useState, type ReactElement } from 'react';
+import { mdiAccountMultipleOutline, mdiPause } from '@mdi/js';
+import { runningClocks } from '@oilcan/core/labor';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useRow, useRows } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { performOrSay } from '../../data/use-operation';
+import { piece } from '../../ui/piece';
+import { Button } from '../../ui/press';
+import { useCommand } from '../keys/commands';
+
+const MatesSheet = piece(() => import('./mates-sheet').then((module) => module.MatesSheet));
+
+/** Loads what it opens, so that it opens without signal too. */
+export const loadMatesSheet = MatesSheet.load;
+
+/** Beside the clock: a break, and the clocks of mates. */
+export function ClockLine({ work }: { readonly work: WorkOrder }): ReactElement {
+  const me = useMe();
+  const clock = useRow('clocks', me);
+  const clocks = useRows('clocks', 'workOrder', work.id);
+  const [isAsking, setIsAsking] = useState(false);
+  const runs = clock?.workOrderId === work.id && clock.isPaused !== true;
+  const pause = (): void => void performOrSay('clock.pause', { workOrderId: work.id });
+  useCommand('pause', () => {
+    if (runs) pause();
+  });
+  const ofMates = runningClocks(clocks).filter(({ id }) => id !== me).length;
+  return (
+    <>
+      {runs ? <Button icon={mdiPause} word="Break" label="Break: pause my clock" onPress={pause} /> : null}
+      <Button
+        icon={mdiAccountMultipleOutline}
+        word={ofMates === 0 ? 'Mates' : `Mates ${ofMates}`}
+        label={ofMates === 0 ? 'Mates: their clocks' : `Mates ${ofMates}: their clocks`}
+        onPress={() => setIsAsking(true)}
+      />
+      {isAsking ? <MatesSheet work={work} onClose={() => setIsAsking(false)} /> : null}
+    </>
+  );
+}

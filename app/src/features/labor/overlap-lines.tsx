@@ -1,0 +1,52 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { inZone, type Instant, type Zone } from '@oilcan/core/kernel';
+import { without } from '@oilcan/core/labor';
+import { peekRow } from '../../data/store';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { overlapsWith, useTimesOf } from './own-times';
+
+/** So many pieces are offered of a time that others cut through. */
+const MOST_PIECES = 3;
+
+interface Props {
+  readonly personId: string;
+  readonly whose: string;
+  readonly from: Instant;
+  readonly to: Instant;
+  readonly present: Instant;
+  readonly zone: Zone;
+  /** Takes a piece that overlaps with nothing in its place. */
+  readonly onCut: (from: Instant, to: Instant) => void;
+}
+
+/** What of a typed time is recorded already, and what would be left without it: one press cuts. */
+export function OverlapLines({ personId, whose, from, to, present, zone, onCut }: Props): ReactElement | null {
+  const times = useTimesOf(personId, present);
+  const overlaps = overlapsWith(from, to, times);
+  if (overlaps.length === 0) return null;
+  const show = (instant: Instant): string => inZone(instant, zone).toFormat('HH:mm');
+  const said = overlaps.map(({ earlier, later, ...shared }) => {
+    const { workOrderId } = earlier.id === 'typed' ? later : earlier;
+    const on = workOrderId === null ? 'no job' : (peekRow('workOrders', workOrderId)?.number ?? 'another job');
+    return `${show(shared.from)} to ${show(shared.to)} on ${on}`;
+  });
+  const pieces = without({ from, to }, times).slice(0, MOST_PIECES);
+  return (
+    <View role="alert" style={sheet.lines}>
+      <Words>
+        {whose} {said.join(', ')} already.
+      </Words>
+      {pieces.map((piece) => (
+        <Button
+          key={piece.from}
+          word={`Cut to ${show(piece.from)} to ${show(piece.to)}`}
+          onPress={() => onCut(piece.from, piece.to)}
+        />
+      ))}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({ lines: { gap: 8 } });

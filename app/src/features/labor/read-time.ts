@@ -1,0 +1,107 @@
+import {
+  addMinutes,
+  inZone,
+  instantFromMillis,
+  latestWallTime,
+  minutesBetween,
+  OilcanError,
+  parseDuration,
+  parseInstant,
+  startOfDay,
+  type Instant,
+} from '@oilcan/core/kernel';
+
+/** A time as it is typed. */
+export interface TypedTime {
+  readonly duration: string;
+  readonly start: string;
+  readonly end: string;
+  /** The day on which it began, `2026-11-23`; empty for the latest that it can have been. */
+  readonly day: string;
+}
+
+export const noTime: TypedTime = { duration: '', start: '', end: '', day: '' };
+
+export type ReadTime =
+  | { readonly ok: true; readonly startedAt: Instant; readonly minutes: number }
+  | { readonly ok: false; readonly field: keyof TypedTime; readonly sentence: string };
+
+const unreadableTime = (field: 'start' | 'end'): ReadTime => ({
+  ok: false,
+  field,
+  sentence: 'Write the time as 14:20.',
+});
+
+/**
+ * Any two of duration, start and end give the third; duration alone ends now. Start and end together decide over
+ * the duration, because they say more. What ends earlier on the clock than it began went over midnight.
+ */
+export function readTime(typed: TypedTime, present: Instant, zone: string): ReadTime {
+  const minutes = typed.duration.trim() === '' ? null : (parseDuration(typed.duration) ?? 'unreadable');
+  if (minutes === 'unreadable')
+    return { ok: false, field: 'duration', sentence: 'Write how long as 1:30, 1.5, 90m or 1h30.' };
+  const dayEnds = typed.day === '' ? null : endOf(typed.day, zone);
+  if (dayEnds === 'unreadable') return { ok: false, field: 'day', sentence: 'Choose the day.' };
+  if (dayEnds !== null && typed.start.trim() !== '') return readFromDay(typed, minutes, dayEnds, zone);
+  const latest = dayEnds !== null && dayEnds < present ? dayEnds : present;
+  const end = wallTime(typed.end, latest, zone);
+  if (end === 'unreadable') return unreadableTime('end');
+  const start = wallTime(typed.start, end ?? present, zone);
+  if (start === 'unreadable') return unreadableTime('start');
+  if (start !== null && (end !== null || minutes === null)) {
+    return { ok: true, startedAt: start, minutes: minutesBetween(start, end ?? present) };
+  }
+  if (minutes === null) return { ok: false, field: 'duration', sentence: 'Say how long, or from when to when.' };
+  if (dayEnds !== null && end === null && start === null && latest !== present)
+    return { ok: false, field: 'start', sentence: 'Say from when on that day.' };
+  return { ok: true, startedAt: start ?? addMinutes(end ?? present, -minutes), minutes };
+}
+
+/** From a time on a day that was chosen: the end is the first such time after it. */
+function readFromDay(typed: TypedTime, minutes: number | null, dayEnds: Instant, zone: string): ReadTime {
+  const start = wallTime(typed.start, addMinutes(dayEnds, -1), zone);
+  if (start === 'unreadable' || start === null) return unreadableTime('start');
+  const end = typed.end.trim() === '' ? null : wallTime(typed.end, addMinutes(start, DAY_MINUTES), zone);
+  if (end === 'unreadable') return unreadableTime('end');
+  if (end !== null) return { ok: true, startedAt: start, minutes: minutesBetween(start, end) };
+  if (minutes === null) return { ok: false, field: 'duration', sentence: 'Say how long, or from when to when.' };
+  return { ok: true, startedAt: start, minutes };
+}
+
+const DAY_MINUTES = 24 * 60;
+
+/** The end of a local day; `unreadable` for what is none. */
+function endOf(day: string, zone: string): Instant | 'unreadable' {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return 'unreadable';
+  const noon = inZone(parseInstant('2026-01-01T00:00:00Z'), zone).set({
+    year: Number(day.slice(0, 4)),
+    month: Number(day.slice(5, 7)),
+    day: Number(day.slice(8, 10)),
+    hour: 12,
+  });
+  return noon.isValid && noon.toFormat('yyyy-MM-dd') === day
+    ? startOfDay(instantFromMillis(noon.toMillis()), zone, 1)
+    : 'unreadable';
+}
+
+/** The latest moment not after another at which the clock on the wall showed this; null for nothing typed. */
+function wallTime(text: string, notAfter: Instant, zone: string): Instant | 'unreadable' | null {
+  if (text.trim() === '') return null;
+  try {
+    return latestWallTime(text.replace('.', ':'), notAfter, zone);
+  } catch (error) {
+    if (error instanceof OilcanError) return 'unreadable';
+    throw error;
+  }
+}
+
+/** What is typed so that it says this stretch; in the hour that comes twice, by how long it is. */
+export function typedTime(from: Instant, to: Instant, zone: string): TypedTime {
+  const begun = inZone(from, zone);
+  return {
+    duration: '',
+    start: begun.toFormat('HH:mm'),
+    end: inZone(to, zone).toFormat('HH:mm'),
+    day: begun.toFormat('yyyy-MM-dd'),
+  };
+}

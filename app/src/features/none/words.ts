@@ -1,0 +1,8 @@
+import type { NoneOf } from '@oilcan/core/none';
+
+/** That there was none of it, as it is said. */
+export const noneWords: Readonly<Record<NoneOf, string>> = {
+  part: 'No part taken',
+  stoppage: 'Did not stand still',
+  time: 'No time of mine',
+};

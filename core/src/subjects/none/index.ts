@@ -1,0 +1,2 @@
+export * from './none';
+export * from './none-entries';

@@ -1,0 +1,21 @@
+import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
+
+/** Of what there can be none: no part was taken, the machine did not stand still, no time of the person's was spent. */
+export const nonesOf = ['part', 'stoppage', 'time'] as const;
+export type NoneOf = (typeof nonesOf)[number];
+
+/** Somebody says that there was none of it. */
+export interface NoneContent {
+  readonly kind: 'none';
+  readonly of: NoneOf;
+}
+
+declare module '../work/entries' {
+  interface EntryContents {
+    none: NoneContent;
+  }
+}
+
+export const noneEntries: EntryKindsNamed<'none'> = {
+  none: { ...plainEntry, since: 11, withdraw: nothingElse },
+};

@@ -1,0 +1,8 @@
+import type { Knex } from 'knex';
+import { createRowTables } from './row-tables';
+
+/** Time of people that is on no work order. */
+export const timeOnNoJob = {
+  name: '011-time-on-no-job',
+  up: (database: Knex): Promise<void> => createRowTables(database, { other_times: ['person'] }),
+};
