@@ -1,7 +1,7 @@
 import { useId, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
 import { IconPress } from './press';
-import { RULE, useIsWide } from './theme';
+import { RULE, useIsWindowWide } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 import { mdiClose } from '@mdi/js';
@@ -19,7 +19,7 @@ interface Props {
 /** What opens over the work: from below on a phone, in the middle on a wide screen. Escape and the veil close it. */
 export function BottomSheet({ title, aside, onClose, children, foot }: Props): ReactElement {
   const palette = usePalette();
-  const isWide = useIsWide();
+  const isWide = useIsWindowWide();
   const titleId = useId();
   return (
     <Modal transparent visible animationType="none" aria-labelledby={titleId} onRequestClose={onClose}>

@@ -1,4 +1,4 @@
-import { useMemo, type ReactElement, type ReactNode } from 'react';
+import { createContext, useContext, useMemo, type ReactElement, type ReactNode } from 'react';
 import { useColorScheme, useWindowDimensions } from 'react-native';
 import { configureFonts, PaperProvider, type MD3Theme } from 'react-native-paper';
 import { useLighting } from './lighting';
@@ -17,12 +17,28 @@ export const RULE = 2;
 export const TARGET = 48;
 export const GAP = 8;
 
+/** Within a column of a wide screen everything stands as on a phone. */
+const ColumnContext = createContext(false);
+
+/** What is in it has a column of a wide screen for itself, and stands as on a phone. */
+export function Column({ children }: { readonly children: ReactNode }): ReactElement {
+  return <ColumnContext value>{children}</ColumnContext>;
+}
+
+/** Whether things stand side by side here. */
 export function useIsWide(): boolean {
+  const isWindowWide = useIsWindowWide();
+  return !useContext(ColumnContext) && isWindowWide;
+}
+
+/** Whether the window is wide, whatever column of it this is in. */
+export function useIsWindowWide(): boolean {
   return useWindowDimensions().width >= WIDE_FROM;
 }
 
 export function useIsBroad(): boolean {
-  return useWindowDimensions().width >= BROAD_FROM;
+  const isWindowBroad = useWindowDimensions().width >= BROAD_FROM;
+  return !useContext(ColumnContext) && isWindowBroad;
 }
 
 /** Our palette for our own pieces, and Paper's theme made from it. */

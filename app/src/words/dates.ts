@@ -1,4 +1,4 @@
-import { calendarDaysBetween, inZone, type Instant, type Zone } from '@oilcan/core/kernel';
+import { beginOfDay, calendarDaysBetween, inZone, type Instant, type LocalDay, type Zone } from '@oilcan/core/kernel';
 
 /** A moment as a person says it: `14:20` today, `Tue 14:20` this week, `21 Oct` this year, `21 Oct 2025` before. */
 export function sayMoment(instant: Instant, now: Instant, zone: Zone, language: string): string {
@@ -20,6 +20,11 @@ export function sayDay(instant: Instant, now: Instant, zone: Zone, language: str
   if (days === 1) return 'tomorrow';
   const local = inZone(instant, zone).setLocale(language);
   return local.toFormat(local.year === inZone(now, zone).year ? 'ccc d LLL' : 'ccc d LLL yyyy');
+}
+
+/** A day of the calendar as a person says it. */
+export function sayLocalDay(day: LocalDay, now: Instant, zone: Zone, language: string): string {
+  return sayDay(beginOfDay(day, zone), now, zone, language);
 }
 
 /** The moment in full, for whoever wants it exactly. */

@@ -36,6 +36,7 @@ export const groupWords: Readonly<Record<ShiftGroup, string>> = {
   shift: 'This shift',
   week: 'This week',
   later: 'Later',
+  putOff: 'Put off',
   done: 'Done',
 };
 

@@ -14,5 +14,6 @@ export * from './schema/fields';
 export * from './schema/yup-sentences';
 export * from './time/duration';
 export * from './time/instant';
+export * from './time/local-day';
 export * from './time/operating-hours';
 export * from './time/zone';

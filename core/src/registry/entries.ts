@@ -9,6 +9,7 @@ import { notesEntries } from '../subjects/notes/notes-entries';
 import { photosEntries } from '../subjects/photos/photos-entries';
 import { readingsEntries } from '../subjects/readings/readings-entries';
 import { roundsEntries } from '../subjects/rounds/rounds-entries';
+import { scheduleEntries } from '../subjects/schedule/schedule-entries';
 import { sharesEntries } from '../subjects/shares/shares-entries';
 import { stepsEntries } from '../subjects/steps/steps-entries';
 import { stockEntries } from '../subjects/stock/stock-entries';
@@ -36,6 +37,7 @@ export const entryKinds: EntryKindSet = {
   ...roundsEntries,
   ...hazardsEntries,
   ...isolationEntries,
+  ...scheduleEntries,
   ...workEntries,
 };
 

@@ -15,6 +15,7 @@ import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
 import { roundsErrors } from '../subjects/rounds/rounds-errors';
+import { scheduleErrors } from '../subjects/schedule/schedule-errors';
 import { sharesErrors } from '../subjects/shares/shares-errors';
 import { stepsErrors } from '../subjects/steps/steps-errors';
 import { stoppagesErrors } from '../subjects/stoppages/stoppages-errors';
@@ -31,6 +32,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...numbersErrors,
   ...raiseErrors,
   ...lifecycleErrors,
+  ...scheduleErrors,
   ...hazardsErrors,
   ...isolationErrors,
   ...stepsErrors,

@@ -22,6 +22,7 @@ import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
+import { scheduleOperations } from '../subjects/schedule/schedule-operations';
 import { sharesOperations } from '../subjects/shares/shares-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
 import { stoppagesOperations } from '../subjects/stoppages/stoppages-operations';
@@ -36,6 +37,7 @@ export const operations = {
   ...workOperations(entryKinds),
   ...raiseOperations,
   ...lifecycleOperations,
+  ...scheduleOperations,
   ...hazardsOperations,
   ...isolationOperations,
   ...stepsOperations,

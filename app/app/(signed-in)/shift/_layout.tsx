@@ -2,6 +2,7 @@ import { Slot } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
 import { Beside } from '../../../src/features/page/beside';
 import { useOpenParams } from '../../../src/features/page/use-open-params';
+import { BesidePinned } from '../../../src/features/sheet/beside-pinned';
 import { SheetPiece } from '../../../src/features/sheet/sheet-piece';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme';
@@ -30,7 +31,9 @@ export default function ShiftLayout(): ReactElement {
   );
   return (
     <Beside list={list}>
-      <Slot />
+      <BesidePinned open={work}>
+        <Slot />
+      </BesidePinned>
     </Beside>
   );
 }

@@ -2,7 +2,7 @@ import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
 import { EmptySheet } from '../../../src/features/sheet/empty-sheet';
 import { ShiftScreen } from '../../../src/features/shift/shift-screen';
-import { everything } from '../../../src/features/shift/narrowing';
+import { allWork } from '../../../src/features/shift/use-narrowing';
 import { useShift } from '../../../src/features/shift/use-shift';
 import { useIsWide } from '../../../src/ui/theme';
 
@@ -12,6 +12,6 @@ export default function Shift(): ReactElement {
 
 /** Beside the list of a wide screen: what comes first opens by itself. */
 function First(): ReactElement {
-  const first = useShift('', everything)?.sections[0]?.data[0];
+  const first = useShift(allWork)?.sections[0]?.data[0];
   return first === undefined ? <EmptySheet /> : <Redirect href={`/shift/${first.id}`} />;
 }

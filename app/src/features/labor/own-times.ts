@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { addMinutes, type Instant } from '@oilcan/core/kernel';
+import { addMinutes, minutesBetween, type Instant } from '@oilcan/core/kernel';
 import { overlapsAmong, runningClocks, type DayTime, type Overlap } from '@oilcan/core/labor';
 import { standingOf } from '@oilcan/core/work';
 import { useRow, useRows, useTable } from '../../data/store';
@@ -46,6 +46,8 @@ export function useTimesOf(personId: string, present: Instant): readonly DayTime
 export function overlapsWith(from: Instant, to: Instant, times: readonly DayTime[]): Overlap[] {
   const typed: DayTime = { id: 'typed', workOrderId: null, from, to };
   return overlapsAmong([...times.filter((time) => time.from < to && from < time.to), typed]).filter(
-    ({ earlier, later }) => earlier.id === typed.id || later.id === typed.id,
+    (overlap) =>
+      (overlap.earlier.id === typed.id || overlap.later.id === typed.id) &&
+      minutesBetween(overlap.from, overlap.to) > 0,
   );
 }

@@ -1,13 +1,14 @@
 import {
+  addDays,
   addMinutes,
+  beginOfDay,
   inZone,
-  instantFromMillis,
+  isLocalDay,
   latestWallTime,
+  localDate,
   minutesBetween,
   OilcanError,
   parseDuration,
-  parseInstant,
-  startOfDay,
   type Instant,
 } from '@oilcan/core/kernel';
 
@@ -72,16 +73,7 @@ const DAY_MINUTES = 24 * 60;
 
 /** The end of a local day; `unreadable` for what is none. */
 function endOf(day: string, zone: string): Instant | 'unreadable' {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return 'unreadable';
-  const noon = inZone(parseInstant('2026-01-01T00:00:00Z'), zone).set({
-    year: Number(day.slice(0, 4)),
-    month: Number(day.slice(5, 7)),
-    day: Number(day.slice(8, 10)),
-    hour: 12,
-  });
-  return noon.isValid && noon.toFormat('yyyy-MM-dd') === day
-    ? startOfDay(instantFromMillis(noon.toMillis()), zone, 1)
-    : 'unreadable';
+  return isLocalDay(day) ? beginOfDay(addDays(day, 1), zone) : 'unreadable';
 }
 
 /** The latest moment not after another at which the clock on the wall showed this; null for nothing typed. */
@@ -97,11 +89,10 @@ function wallTime(text: string, notAfter: Instant, zone: string): Instant | 'unr
 
 /** What is typed so that it says this stretch; in the hour that comes twice, by how long it is. */
 export function typedTime(from: Instant, to: Instant, zone: string): TypedTime {
-  const begun = inZone(from, zone);
   return {
     duration: '',
-    start: begun.toFormat('HH:mm'),
+    start: inZone(from, zone).toFormat('HH:mm'),
     end: inZone(to, zone).toFormat('HH:mm'),
-    day: begun.toFormat('yyyy-MM-dd'),
+    day: localDate(from, zone),
   };
 }

@@ -10,7 +10,9 @@ import { Words } from '../../ui/words';
 import { sayDay } from '../../words/dates';
 import { readTime, type TypedTime } from './read-time';
 
-const WhenPicker = piece(() => import('./when-picker').then((module) => module.WhenPicker));
+const WhenPicker = piece(() => import('../../forms/when-picker').then((module) => module.WhenPicker));
+
+const pickLabels = { start: 'When it began', end: 'When it ended', day: 'The day on which it began' } as const;
 
 /** By so much a press makes a time longer or shorter. */
 const STEP_MINUTES = 15;
@@ -95,11 +97,11 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
       </View>
       {picking === null ? null : (
         <WhenPicker
-          what={picking}
+          what={picking === 'day' ? 'day' : 'time'}
+          label={pickLabels[picking]}
           at={read.ok ? (picking === 'end' ? addMinutes(read.startedAt, read.minutes) : read.startedAt) : present}
           notAfter={present}
           zone={zone}
-          language={language}
           onPicked={(text) => {
             set(picking, text);
             setPicking(null);
@@ -112,7 +114,7 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
 }
 
 const sheet = StyleSheet.create({
-  pair: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  pair: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-start', gap: 8 },
   half: { flexGrow: 1, flexShrink: 1, flexBasis: 120, minWidth: 0 },
   steps: { flexDirection: 'row', gap: 8, paddingTop: 6 },
   day: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },

@@ -13,6 +13,7 @@ import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
 import { roundsViews } from '../rounds/rounds-views';
+import { scheduleViews } from '../schedule/schedule-views';
 import { sharesViews } from '../shares/shares-views';
 import { stepsViews } from '../steps/steps-views';
 import { stockViews } from '../stock/stock-views';
@@ -39,6 +40,7 @@ export const entryViews: EntryViewSet = {
   ...hazardsViews.entries,
   ...isolationViews.entries,
   ...lifecycleViews.entries,
+  ...scheduleViews.entries,
   ...workViews.entries,
 };
 
@@ -47,6 +49,7 @@ export const operationViews: OperationViewSet = {
   ...workViews.operations,
   ...raiseViews.operations,
   ...lifecycleViews.operations,
+  ...scheduleViews.operations,
   ...hazardsViews.operations,
   ...isolationViews.operations,
   ...stepsViews.operations,

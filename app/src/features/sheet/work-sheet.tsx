@@ -7,16 +7,16 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { lookUpWork, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+import { Button, Press } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
-import { RULE, useIsBroad, useIsWide } from '../../ui/theme';
+import { RULE, useIsBroad, useIsWide, useIsWindowWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { useNow } from '../../data/use-now';
 import { RememberedJob } from '../past';
 import { Words } from '../../ui/words';
-import { sayDue } from '../../words/dates';
-import { kindWords, stateOf } from '../../words/work-words';
+import { sayDue, sayLocalDay } from '../../words/dates';
+import { kindWords, stateOf, urgencyWords } from '../../words/work-words';
 import { whyHere, OthersWork, useIsOurs } from '../work';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
@@ -26,8 +26,10 @@ import { amendSheets, dockItems } from '../registry/views';
 import { loadMatesSheet } from '../labor';
 import { Dock } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
+import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
+import { PutOffLine, WhenSheet } from '../schedule';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
 import { loadShareSheets, shareElement } from '../shares';
@@ -47,6 +49,7 @@ export async function loadItems(): Promise<void> {
     loadShareSheets(),
     loadAlarmSheet(),
     loadMatesSheet(),
+    WhenSheet.load(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
     ...amendSheets.map((sheet) => sheet.load()),
   ]);
@@ -100,6 +103,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const kept = useKeptScroll(`/shift/${work.id}`, scroller);
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const isBroad = useIsBroad();
+  const isWindowWide = useIsWindowWide();
   const stops = useRows('stops', 'workOrder', work.id);
   const beside = useRef<ScrollView>(null);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
@@ -115,8 +119,11 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     scrollTo(scroller.current, topOf(elements.current[part], scroller.current) ?? 0);
   }, []);
   const bringIntoSight = (elementId: string): void => {
-    const element = document.getElementById(elementId);
-    const within = scrollFrame(beside.current)?.contains(element) === true ? beside.current : scroller.current;
+    // Two jobs may be open side by side: what is looked for is in this one.
+    const found = (of: ScrollView | null): HTMLElement | null =>
+      scrollFrame(of)?.querySelector<HTMLElement>(`#${CSS.escape(elementId)}`) ?? null;
+    const within = found(beside.current) === null ? scroller.current : beside.current;
+    const element = found(within);
     const top = topOf(element, within);
     if (element === null || top === null) return;
     scrollTo(within, Math.max(0, top - WITH_WHAT_IS_ABOVE));
@@ -174,8 +181,10 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         title={work.number}
         pageTitle={`${work.number} ${work.title}`}
         aside={stateOf(work)}
-        {...(isWide ? { isBeside: true } : back)}
-      />
+        {...(isWindowWide ? { isBeside: true } : back)}
+      >
+        {isWindowWide ? <PinButton workOrderId={work.id} /> : null}
+      </TopBar>
       {isBroad ? (
         <View style={[sheet.over, { borderColor: palette.line }]}>
           <SheetHead work={work} />
@@ -240,6 +249,16 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   );
 }
 
+/** Keeps this job beside whatever is opened next, or lets go of it. */
+function PinButton({ workOrderId }: { readonly workOrderId: string }): ReactElement {
+  const { workOrderId: pinned, pin } = usePinnedJob();
+  return pinned === workOrderId ? (
+    <Button word="Close" label="Close the job that is kept beside" onPress={() => pin(null)} />
+  ) : (
+    <Button word="Keep beside" onPress={() => pin(workOrderId)} />
+  );
+}
+
 function scrollTo(scroller: ScrollView | null, y: number): void {
   const animated = !globalThis.matchMedia('(prefers-reduced-motion: reduce)').matches;
   scroller?.scrollTo({ y, animated });
@@ -275,6 +294,12 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
   const settings = useSettings(work.siteId);
   const present = useNow(30);
   const [isAsking, setIsAsking] = useState(false);
+  const [changing, setChanging] = useState<'urgency' | 'putOff' | null>(null);
+  const mayChange = useIsOurs(work) && isOpen(work.state);
+  const planned =
+    settings === undefined || work.plannedOn === undefined || work.plannedOn === null || !isOpen(work.state)
+      ? null
+      : sayLocalDay(work.plannedOn, present, settings.zone, settings.language);
   return (
     <View style={sheet.head}>
       <Words as="title" level={1}>
@@ -284,8 +309,18 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
         {asset?.name} · {asset?.tag} · {place?.name}
       </Words>
       <View style={sheet.facts}>
-        <UrgencyMark urgency={work.urgency} />
+        {mayChange ? (
+          <Press
+            onPress={() => setChanging('urgency')}
+            label={`${urgencyWords[work.urgency]}: change how urgent it is`}
+          >
+            <UrgencyMark urgency={work.urgency} />
+          </Press>
+        ) : (
+          <UrgencyMark urgency={work.urgency} />
+        )}
         <Words as="mark">{kindWords[work.kind]}</Words>
+        {planned === null ? null : <Words as="mark">planned for {planned}</Words>}
         {work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : (
           <View style={sheet.fact}>
             <Icon path={mdiCalendarClockOutline} size={18} />
@@ -298,12 +333,19 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
           <Icon path={mdiTimerOutline} size={18} />
           <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
         </View>
+        {mayChange ? (
+          <Press onPress={() => setChanging('putOff')} label="When: put off, due, planned" style={sheet.why}>
+            <Words as="mark">When</Words>
+          </Press>
+        ) : null}
         {settings === undefined ? null : (
           <Press onPress={() => setIsAsking(!isAsking)} style={sheet.why}>
             <Words as="mark">{isAsking ? 'Close' : 'Why this order?'}</Words>
           </Press>
         )}
       </View>
+      <PutOffLine work={work} />
+      {changing === null ? null : <WhenSheet work={work} first={changing} onClose={() => setChanging(null)} />}
       {isAsking && settings !== undefined ? <Words live>{whyHere(work, asset, present, settings)}</Words> : null}
     </View>
   );

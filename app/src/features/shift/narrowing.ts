@@ -1,3 +1,5 @@
+import type { Instant, Zone } from '@oilcan/core/kernel';
+import { timeMarksOf } from '@oilcan/core/shift';
 import { workStates, urgencies, workKinds, type WorkOrder } from '@oilcan/core/work';
 import { kindWords, stateWords, urgencyWords } from '../../words/work-words';
 
@@ -8,26 +10,43 @@ export interface Narrowing {
   readonly trade: readonly string[];
   readonly state: readonly string[];
   readonly place: readonly string[];
+  /** Late, today, within the week, put off, or a day. */
+  readonly time: readonly string[];
 }
 
 export type Aspect = keyof Narrowing;
 
-export const everything: Narrowing = { urgency: [], kind: [], trade: [], state: [], place: [] };
+export const everything: Narrowing = { urgency: [], kind: [], trade: [], state: [], place: [], time: [] };
 
 const aspects = Object.keys(everything) as readonly Aspect[];
 
-/** What a work order is in each aspect. */
-const valueOf: Readonly<Record<Aspect, (work: WorkOrder) => string>> = {
-  urgency: (work) => work.urgency,
-  kind: (work) => work.kind,
-  trade: (work) => work.tradeId,
-  state: (work) => work.state,
-  place: (work) => work.placeId,
+/** When and where somebody looks. */
+export interface Present {
+  readonly now: Instant;
+  readonly zone: Zone;
+}
+
+/** What a work order is in each aspect; by time it may be several things at once. */
+const valuesOf: Readonly<Record<Aspect, (work: WorkOrder, present: Present) => readonly string[]>> = {
+  urgency: (work) => [work.urgency],
+  kind: (work) => [work.kind],
+  trade: (work) => [work.tradeId],
+  state: (work) => [work.state],
+  place: (work) => [work.placeId],
+  time: (work, { now, zone }) => timeMarksOf(work, now, zone),
 };
 
 /** Whether a work order is among those that are wanted. */
-export function isWithin(work: WorkOrder, narrowing: Narrowing): boolean {
-  return aspects.every((aspect) => narrowing[aspect].length === 0 || narrowing[aspect].includes(valueOf[aspect](work)));
+export function isWithin(work: WorkOrder, narrowing: Narrowing, present: Present): boolean {
+  return aspects.every((aspect) => {
+    const wanted = narrowing[aspect];
+    return wanted.length === 0 || valuesOf[aspect](work, present).some((value) => wanted.includes(value));
+  });
+}
+
+/** Whether work that is put off is asked for: as such, or by a day. */
+export function wantsPutOff({ time }: Narrowing): boolean {
+  return time.some((value) => value === 'putOff' || /^\d/.test(value));
 }
 
 export function isNarrowed(narrowing: Narrowing): boolean {
@@ -41,10 +60,19 @@ export function toggled(narrowing: Narrowing, aspect: Aspect, value: string): Na
   return { ...narrowing, [aspect]: after };
 }
 
+const times = ['late', 'today', 'week', 'putOff'] as const;
+const timeWords: Readonly<Record<string, string>> = {
+  late: 'Late',
+  today: 'Today',
+  week: 'Within a week',
+  putOff: 'Put off',
+};
+
 /** The word for a value: of a trade or a place its name. */
 export interface NarrowWords {
   readonly trade: (id: string) => string | undefined;
   readonly place: (id: string) => string | undefined;
+  readonly day: (day: string) => string;
 }
 
 export interface AspectChoices {
@@ -54,16 +82,23 @@ export interface AspectChoices {
 }
 
 /** What there is to choose from among these work orders, with how many each; an aspect with one value is left out. */
-export function choicesAmong(works: readonly WorkOrder[], narrowing: Narrowing, words: NarrowWords): AspectChoices[] {
+export function choicesAmong(
+  works: readonly WorkOrder[],
+  narrowing: Narrowing,
+  words: NarrowWords,
+  present: Present,
+): AspectChoices[] {
   const wordOf: Readonly<Record<Aspect, (value: string) => string>> = {
     urgency: (value) => urgencyWords[value as WorkOrder['urgency']],
     kind: (value) => kindWords[value as WorkOrder['kind']],
     state: (value) => stateWords[value as WorkOrder['state']],
     trade: (value) => words.trade(value) ?? value,
     place: (value) => words.place(value) ?? value,
+    time: (value) => timeWords[value] ?? words.day(value),
   };
   return (
     [
+      ['time', 'When', times],
       ['urgency', 'Urgency', urgencies],
       ['place', 'Place', null],
       ['kind', 'Kind', workKinds],
@@ -72,11 +107,20 @@ export function choicesAmong(works: readonly WorkOrder[], narrowing: Narrowing, 
     ] as const
   ).flatMap(([aspect, word, order]): AspectChoices[] => {
     const counts = new Map<string, number>(narrowing[aspect].map((value) => [value, 0]));
-    for (const work of works) counts.set(valueOf[aspect](work), (counts.get(valueOf[aspect](work)) ?? 0) + 1);
-    if (counts.size < 2) return [];
+    for (const work of works)
+      for (const value of valuesOf[aspect](work, present)) counts.set(value, (counts.get(value) ?? 0) + 1);
+    // Not all work is of some time, so one of those narrows it already.
+    if (counts.size < (aspect === 'time' ? 1 : 2)) return [];
     const choices = [...counts].map(([value, count]) => ({ value, word: wordOf[aspect](value), count }));
-    const rank = (value: string): number => order?.findIndex((each) => each === value) ?? 0;
-    choices.sort((a, b) => rank(a.value) - rank(b.value) || a.word.localeCompare(b.word));
+    const rank = (value: string): number => {
+      const place = order?.findIndex((each) => each === value) ?? 0;
+      return place < 0 ? counts.size + times.length : place;
+    };
+    choices.sort(
+      (a, b) =>
+        rank(a.value) - rank(b.value) ||
+        (aspect === 'time' ? a.value.localeCompare(b.value) : a.word.localeCompare(b.word)),
+    );
     return [{ aspect, word, choices }];
   });
 }

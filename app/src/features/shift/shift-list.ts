@@ -17,7 +17,7 @@ import type { Part } from '@oilcan/core/stock';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { counted } from '../../words/work-words';
 import { ownWork, inARow, reasonWords } from '../work';
-import { everything, isWithin, type Narrowing } from './narrowing';
+import { everything, isWithin, wantsPutOff, type Narrowing, type Present } from './narrowing';
 
 /** What the list is made from. */
 export interface ShiftRows {
@@ -29,8 +29,13 @@ export interface ShiftRows {
   readonly shares: readonly Share[];
 }
 
+/** In what order the list stands; `first`: what should be done first, in groups by when. */
+export const shiftOrders = ['first', 'due', 'planned', 'place', 'number'] as const;
+export type ShiftOrder = (typeof shiftOrders)[number];
+
 export interface ShiftSection {
-  readonly group: ShiftGroup;
+  /** Null where the list stands in another order. */
+  readonly group: ShiftGroup | null;
   readonly data: readonly WorkOrder[];
   readonly estimateMinutes: number;
 }
@@ -41,6 +46,7 @@ export interface Listed {
   readonly group: ShiftGroup;
   /** How long it is planned for the person. */
   readonly plannedMinutes: number;
+  readonly placeName: string;
   /** All the words by which it is found, in lower case; put together when somebody first looks for some. */
   readonly text: () => string;
 }
@@ -56,26 +62,62 @@ export function listedWork(rows: ShiftRows, person: Person, present: Instant, se
     work,
     group: shiftGroupOf(work, times),
     plannedMinutes: plannedFor(work, rows, person),
+    placeName: rows.places.get(work.placeId)?.name ?? '',
     text: once(() => textOf(work, rows)),
   }));
 }
 
-/** What of it is wanted, in groups by when. */
-export function sectionsAmong(listed: readonly Listed[], find: string, narrowing: Narrowing): ShiftSection[] {
+/** What of the list is shown, and how. */
+export interface Shown {
+  readonly find: string;
+  readonly narrowing: Narrowing;
+  readonly order: ShiftOrder;
+}
+
+/** What of it is wanted, in groups by when or in another order. What is put off shows only where it is asked for or found. */
+export function sectionsAmong(
+  listed: readonly Listed[],
+  { find, narrowing, order }: Shown,
+  present: Present,
+): ShiftSection[] {
   const words = find
     .trim()
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
   const wanted = listed.filter(
-    ({ work, text }) => isWithin(work, narrowing) && words.every((word) => text().includes(word)),
+    ({ work, group, text }) =>
+      (group !== 'putOff' || words.length > 0 || wantsPutOff(narrowing)) &&
+      isWithin(work, narrowing, present) &&
+      words.every((word) => text().includes(word)),
   );
+  if (order !== 'first') return wanted.length === 0 ? [] : [sectionOf(null, [...wanted].sort(byOrder[order]))];
   return shiftGroups.flatMap((group) => {
     const within = wanted.filter((each) => each.group === group);
-    if (within.length === 0) return [];
-    const estimateMinutes = within.reduce((sum, { plannedMinutes }) => sum + plannedMinutes, 0);
-    return [{ group, data: within.map(({ work }) => work), estimateMinutes }];
+    return within.length === 0 ? [] : [sectionOf(group, within)];
   });
+}
+
+function sectionOf(group: ShiftGroup | null, listed: readonly Listed[]): ShiftSection {
+  const estimateMinutes = listed.reduce((sum, { plannedMinutes }) => sum + plannedMinutes, 0);
+  return { group, data: listed.map(({ work }) => work), estimateMinutes };
+}
+
+/** After every date there is. */
+const NO_DATE = '9';
+const compareTexts = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** The other orders; what is alike in them stays as it should be done first. */
+const byOrder: Readonly<Record<Exclude<ShiftOrder, 'first'>, (a: Listed, b: Listed) => number>> = {
+  due: (a, b) => compareTexts(a.work.dueAt ?? NO_DATE, b.work.dueAt ?? NO_DATE),
+  planned: (a, b) => compareTexts(a.work.plannedOn ?? NO_DATE, b.work.plannedOn ?? NO_DATE),
+  place: (a, b) => a.placeName.localeCompare(b.placeName),
+  number: (a, b) => a.work.number.localeCompare(b.work.number, undefined, { numeric: true }),
+};
+
+/** How many of them are put off. */
+export function countPutOff(listed: readonly Listed[]): number {
+  return listed.filter(({ group }) => group === 'putOff').length;
 }
 
 /** Both at once. */
@@ -87,7 +129,8 @@ export function shiftSections(
   find: string,
   narrowing: Narrowing = everything,
 ): ShiftSection[] {
-  return sectionsAmong(listedWork(rows, person, present, settings), find, narrowing);
+  const listed = listedWork(rows, person, present, settings);
+  return sectionsAmong(listed, { find, narrowing, order: 'first' }, { now: present, zone: settings.zone });
 }
 
 /** How long a job is planned for the person; a lead's list is everybody's, and has all of it. */
@@ -97,7 +140,8 @@ function plannedFor(work: WorkOrder, { shares, crews }: ShiftRows, person: Perso
   return plannedMinutesFor(work, ofWork, person.id, crews.get(work.crewId ?? ''));
 }
 
-function once<T>(make: () => T): () => T {
+/** Worked out when it is first asked for. */
+export function once<T>(make: () => T): () => T {
   let made: { readonly value: T } | null = null;
   return () => (made ??= { value: make() }).value;
 }

@@ -11,14 +11,16 @@ import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { ForgottenClock } from '../day';
+import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
 import { TopBar } from '../page/top-bar';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
-import { isNarrowed, narrowedTo, type Narrowing } from './narrowing';
-import { firstReason, shiftHeadline, type ShiftSection } from './shift-list';
-import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
+import { KeptViews } from './kept-views';
+import { isNarrowed, narrowedTo } from './narrowing';
+import { orderWords } from './order-words';
+import { countPutOff, firstReason, shiftHeadline, type ShiftSection } from './shift-list';
+import { forgetShiftChoice, showsAll, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
 import { piece } from '../../ui/piece';
@@ -45,11 +47,10 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const hasRows = usePhone((state) => state.hasRows);
   const hasPerson = usePhone((state) => state.person !== null);
   const { value: choice, choose } = useShiftChoice();
-  const { find, narrowing } = choice;
+  const { find, narrowing, order } = choice;
   const setFind = (text: string): void => choose({ ...choice, find: text });
-  const setNarrowing = (wanted: Narrowing): void => choose({ ...choice, narrowing: wanted });
   const [isNarrowing, setIsNarrowing] = useState(false);
-  const shift = useShift(find, narrowing);
+  const shift = useShift(choice);
   const present = shift?.present;
   const open = useCallback((id: string) => router.navigate(`/shift/${id}`), [router]);
   const renderItem = useCallback(
@@ -85,9 +86,11 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
 
   if (!hasPerson) return null;
   if (shift === null) return <Opening hasRows={hasRows} />;
-  const { person, settings, sections, assets, among } = shift;
-  const isWhole = find === '' && !isNarrowed(narrowing);
-  const reason = isWhole ? firstReason(sections, assets, shift.present, settings) : null;
+  const { person, settings, sections, assets, among, listed } = shift;
+  const isWhole = showsAll(choice);
+  const isFirstFirst = isWhole && order === 'first';
+  const putOff = isWhole ? countPutOff(listed) : 0;
+  const reason = isFirstFirst ? firstReason(sections, assets, shift.present, settings) : null;
   const left = sections.reduce((sum, { data }) => sum + data.length, 0);
   return (
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
@@ -109,7 +112,11 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         ListHeaderComponent={
           <View style={sheet.head}>
             <Words as="title" level={2}>
-              {isWhole ? shiftHeadline(sections, person, settings) : counted(left, 'job fits', 'jobs fit')}
+              {isFirstFirst
+                ? shiftHeadline(sections, person, settings)
+                : isWhole
+                  ? counted(left, 'job', 'jobs')
+                  : counted(left, 'job fits', 'jobs fit')}
             </Words>
             {reason === null ? null : <Words soft>{reason}</Words>}
             <View style={sheet.find}>
@@ -133,19 +140,30 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
             </View>
             <ForgottenClock />
             <InstallOffer />
-            {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among)}.</Words> : null}
+            <KeptViews listed={listed} present={{ now: shift.present, zone: settings.zone }} />
+            {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among())}.</Words> : null}
           </View>
         }
         renderSectionHeader={({ section }) => (
           <View style={sheet.group}>
             <Words as="heading" level={3}>
-              {groupWords[section.group]}
+              {section.group === null ? orderWords[order] : groupWords[section.group]}
             </Words>
             <Words as="mark" soft>
               {counted(section.data.length, 'job', 'jobs')}, {formatDuration(section.estimateMinutes)}
             </Words>
           </View>
         )}
+        ListFooterComponent={
+          putOff === 0 ? null : (
+            <View style={sheet.head}>
+              <Button
+                word={`${counted(putOff, 'job is', 'jobs are')} put off: show`}
+                onPress={() => choose({ ...choice, narrowing: { ...narrowing, time: ['putOff'] } })}
+              />
+            </View>
+          )
+        }
         ListEmptyComponent={
           <View style={sheet.head}>
             <Words>
@@ -161,10 +179,10 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
       />
       {isNarrowing ? (
         <NarrowSheet
-          among={among}
-          narrowing={narrowing}
+          among={among()}
+          shown={choice}
           left={left}
-          onChange={setNarrowing}
+          onChange={choose}
           onClose={() => setIsNarrowing(false)}
         />
       ) : null}

@@ -1,26 +1,30 @@
 import { useMemo } from 'react';
-import { byId, type Instant } from '@oilcan/core/kernel';
+import { byId, isLocalDay, type Instant } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import type { Asset } from '@oilcan/core/plant';
 import type { Settings } from '@oilcan/core/settings';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { onSite, useSite } from '../page/use-site';
-import { choicesAmong, type AspectChoices, type Narrowing } from './narrowing';
-import { listedWork, sectionsAmong, type ShiftSection } from './shift-list';
+import { sayLocalDay } from '../../words/dates';
+import { choicesAmong, type AspectChoices } from './narrowing';
+import { listedWork, once, sectionsAmong, type Listed, type ShiftSection, type Shown } from './shift-list';
 
 interface Shift {
   readonly person: Person;
   readonly settings: Settings;
   readonly present: Instant;
   readonly assets: ReadonlyMap<string, Asset>;
+  /** All of it, in the order in which it should be done. */
+  readonly listed: readonly Listed[];
+  /** What of it is shown. */
   readonly sections: readonly ShiftSection[];
-  /** What there is to narrow the list by. */
-  readonly among: readonly AspectChoices[];
+  /** What there is to narrow the list by; worked out when somebody asks. */
+  readonly among: () => readonly AspectChoices[];
 }
 
 /** The person's list as it stands; null until the phone has rows. */
-export function useShift(find: string, narrowing: Narrowing): Shift | null {
+export function useShift(shown: Shown): Shift | null {
   const present = useNow(30);
   const settings = useSettings();
   const site = useSite();
@@ -44,15 +48,25 @@ export function useShift(find: string, narrowing: Narrowing): Shift | null {
     [rows, person, present, settings],
   );
   const among = useMemo(() => {
-    if (settings === undefined || listed === null) return [];
-    const works = listed.map(({ work }) => work);
-    return choicesAmong(works, narrowing, {
-      trade: (id) => settings.trades.find((trade) => trade.id === id)?.name,
-      place: (id) => places.get(id)?.name,
-    });
-  }, [listed, settings, narrowing, places]);
+    const works = listed?.map(({ work }) => work) ?? [];
+    return once(() =>
+      settings === undefined
+        ? []
+        : choicesAmong(
+            works,
+            shown.narrowing,
+            {
+              trade: (id) => settings.trades.find((trade) => trade.id === id)?.name,
+              place: (id) => places.get(id)?.name,
+              day: (day) => (isLocalDay(day) ? sayLocalDay(day, present, settings.zone, settings.language) : day),
+            },
+            { now: present, zone: settings.zone },
+          ),
+    );
+  }, [listed, settings, shown.narrowing, places, present]);
   return useMemo(() => {
     if (settings === undefined || person === null || listed === null) return null;
-    return { person, settings, present, assets, sections: sectionsAmong(listed, find, narrowing), among };
-  }, [listed, person, settings, present, assets, among, find, narrowing]);
+    const sections = sectionsAmong(listed, shown, { now: present, zone: settings.zone });
+    return { person, settings, present, assets, listed, sections, among };
+  }, [listed, person, settings, present, assets, among, shown]);
 }

@@ -1,12 +1,15 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, type Instant } from '@oilcan/core/kernel';
+import { formatDuration, type Instant, type LocalDay } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { isPutOff } from '@oilcan/core/schedule';
+import type { Settings } from '@oilcan/core/settings';
 import { isLate } from '@oilcan/core/shift';
 import { dueSteps, roundOf } from '@oilcan/core/rounds';
 import { progressOf } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { sayDue } from '../../words/dates';
-import { stateOf } from '../../words/work-words';
+import { sayDue, sayLocalDay } from '../../words/dates';
+import { counted, stateOf } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { RowDipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
@@ -20,6 +23,7 @@ import { useKitStanding } from '../../data/stock';
 import {
   mdiAccountCheckOutline,
   mdiAccountMultipleOutline,
+  mdiCalendarCheckOutline,
   mdiCalendarClockOutline,
   mdiCellphone,
   mdiCheck,
@@ -54,6 +58,8 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
     work.dueAt === null || settings === undefined || !isOpen(work.state)
       ? null
       : sayDue(work.dueAt, present, settings.zone, settings.language);
+  const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
+  const day = settings === undefined ? null : dayWords(work, present, settings, isLead);
   return (
     <Press
       role="link"
@@ -78,6 +84,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
         </Words>
         <View style={sheet.line}>
           {due === null ? null : <Fact icon={mdiCalendarClockOutline} words={due} isStrong={isOverdue} />}
+          {day === null ? null : <Fact icon={mdiCalendarCheckOutline} words={day} />}
           {kit === null ? null : <Fact icon={mdiPackageVariant} words={kit.words} />}
           {of === 0 || own?.isAll === true ? null : (
             <Fact icon={mdiCheck} words={stops.length === 0 ? `${done} of ${of}` : roundWords(roundOf(stops, steps))} />
@@ -106,6 +113,19 @@ function Fact({
       <Words as={isStrong ? 'label' : 'mark'}>{words}</Words>
     </View>
   );
+}
+
+/** For which day it is planned, until when it is put off, and for a lead how often it was. */
+function dayWords(work: WorkOrder, present: Instant, settings: Settings, isLead: boolean): string | null {
+  if (!isOpen(work.state)) return null;
+  const { plannedOn, putOff, timesPutOff = 0 } = work;
+  const say = (day: LocalDay): string => sayLocalDay(day, present, settings.zone, settings.language);
+  const said: string[] = [];
+  if (plannedOn !== undefined && plannedOn !== null) said.push(`planned ${say(plannedOn)}`);
+  if (putOff !== undefined && putOff !== null && isPutOff(work, present, settings.zone))
+    said.push(`put off to ${say(putOff.until)}`);
+  if (isLead && timesPutOff > 0) said.push(`put off ${counted(timesPutOff, 'time', 'times')}`);
+  return said.length === 0 ? null : said.join(', ');
 }
 
 /** “My share: 2 of 5, 1:30”. */

@@ -2,6 +2,7 @@ import './yup-sentences';
 import * as yup from 'yup';
 import { asId, type Id } from '../ids';
 import { tryParseInstant, type Instant } from '../time/instant';
+import { isLocalDay, type LocalDay } from '../time/local-day';
 
 /** The longest note, in characters. */
 export const LONGEST_TEXT = 10_000;
@@ -154,6 +155,27 @@ export function optionalInstantField(): yup.Schema<Instant | null> {
     .nullable()
     .test('instant', NOT_AN_INSTANT, (text) => text === null || tryParseInstant(text ?? '') !== undefined)
     .meta({ jsonSchema: INSTANT_SCHEMA }) as unknown as yup.Schema<Instant | null>;
+}
+
+/** A day on the calendar, `2026-11-23`. */
+export function dayField(): yup.StringSchema<LocalDay> {
+  return yup
+    .string()
+    .strict()
+    .required('Give a day.')
+    .test('day', 'Give a day such as 2026-11-23.', (text) => isLocalDay(text ?? ''))
+    .meta({ jsonSchema: { format: 'date' } }) as unknown as yup.StringSchema<LocalDay>;
+}
+
+/** As `dayField`, or null for none. */
+export function optionalDayField(): yup.Schema<LocalDay | null> {
+  return yup
+    .string()
+    .strict()
+    .defined()
+    .nullable()
+    .test('day', 'Give a day such as 2026-11-23.', (text) => text === null || isLocalDay(text ?? ''))
+    .meta({ jsonSchema: { format: 'date' } }) as unknown as yup.Schema<LocalDay | null>;
 }
 
 /** A finite number that fits a row. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { addMinutes, instantFromMillis, minutesBetween, parseInstant, tryParseInstant, type Instant } from './instant';
-import { calendarDaysBetween, inZone, latestWallTime, localDate, startOfDay } from './zone';
+import { localDate } from './local-day';
+import { calendarDaysBetween, inZone, latestWallTime, startOfDay } from './zone';
 
 const vienna = 'Europe/Vienna';
 const shown = (instant: Instant): string => inZone(instant, vienna).toFormat('yyyy-MM-dd HH:mm');

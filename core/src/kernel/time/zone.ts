@@ -12,11 +12,6 @@ export function inZone(instant: Instant, zone: Zone): DateTime {
   return local;
 }
 
-/** The calendar date of an instant in a zone, as `2026-11-23`. */
-export function localDate(instant: Instant, zone: Zone): string {
-  return inZone(instant, zone).toFormat('yyyy-MM-dd');
-}
-
 /** The first instant of the local day, so many days after the one in which `instant` lies. */
 export function startOfDay(instant: Instant, zone: Zone, daysLater = 0): Instant {
   return instantFromMillis(inZone(instant, zone).plus({ days: daysLater }).startOf('day').toMillis());

@@ -7,7 +7,7 @@ import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgem
 
 /**
  * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know, and
- * the work order goes from Ready to Underway by it.
+ * the work order goes from Ready to Underway by it, and is put off no more.
  */
 export async function beginWork(
   records: Records,
@@ -20,8 +20,17 @@ export async function beginWork(
   if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knownUntil))) {
     return refuse('hazards_not_acknowledged');
   }
-  if (found.value.state !== 'ready') return found;
-  return { ok: true, value: await changeState(records, found.value, 'start', '', context) };
+  const work = await takenUp(records, found.value);
+  if (work.state !== 'ready') return { ok: true, value: work };
+  return { ok: true, value: await changeState(records, work, 'start', '', context) };
+}
+
+/** What was put off and is worked on is put off no more. */
+async function takenUp(records: Records, work: WorkOrder): Promise<WorkOrder> {
+  if (work.putOff === undefined || work.putOff === null) return work;
+  const again = { ...work, putOff: null };
+  await records.put('workOrders', again);
+  return again;
 }
 
 /** The rows that beginning work reads. */

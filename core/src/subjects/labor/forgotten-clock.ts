@@ -1,6 +1,7 @@
 import type { PersonId } from '../../kernel/ids';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
-import { localDate, startOfDay, type Zone } from '../../kernel/time/zone';
+import { localDate } from '../../kernel/time/local-day';
+import { startOfDay, type Zone } from '../../kernel/time/zone';
 import type { Entry } from '../work/entries';
 import { clockMinutes, type Clock } from './clock';
 

@@ -1,1 +1,2 @@
+export * from './by-time';
 export * from './shift-order';

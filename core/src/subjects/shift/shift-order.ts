@@ -1,11 +1,13 @@
 import type { Asset, AssetCondition } from '../plant/plant';
 import { calendarDaysBetween, startOfDay, type Zone } from '../../kernel/time/zone';
 import type { Instant } from '../../kernel/time/instant';
+import { beginOfDay } from '../../kernel/time/local-day';
+import { isPutOff } from '../schedule/schedule';
 import { isOpen } from '../work/states';
 import { doneAt, urgencies, type Urgency, type WorkOrder } from '../work/work-order';
 
 /** When a work order is to be done, which is how the Shift list is grouped. */
-export const shiftGroups = ['now', 'shift', 'week', 'later', 'done'] as const;
+export const shiftGroups = ['now', 'shift', 'week', 'later', 'putOff', 'done'] as const;
 export type ShiftGroup = (typeof shiftGroups)[number];
 
 const DAYS_AHEAD_IN_WEEK = 7;
@@ -20,20 +22,27 @@ export interface ShiftTimes {
   readonly now: Instant;
   readonly dayEnds: Instant;
   readonly weekEnds: Instant;
+  readonly zone: Zone;
 }
 
 export function shiftTimes(now: Instant, zone: Zone): ShiftTimes {
-  return { now, dayEnds: startOfDay(now, zone, 1), weekEnds: startOfDay(now, zone, DAYS_AHEAD_IN_WEEK) };
+  return { now, dayEnds: startOfDay(now, zone, 1), weekEnds: startOfDay(now, zone, DAYS_AHEAD_IN_WEEK), zone };
 }
 
 export function shiftGroupOf(work: WorkOrder, times: ShiftTimes): ShiftGroup {
   if (!isOpen(work.state)) return 'done';
+  if (isPutOff(work, times.now, times.zone)) return 'putOff';
   const due = work.dueAt;
   if (work.urgency === 'now') return 'now';
   if (work.urgency === 'shift') return 'shift';
-  if (due !== null && due < times.dayEnds) return 'shift';
+  if ((due !== null && due < times.dayEnds) || isPlannedBefore(work, times.dayEnds, times.zone)) return 'shift';
   if (work.urgency === 'week' || (due !== null && due < times.weekEnds)) return 'week';
+  if (isPlannedBefore(work, times.weekEnds, times.zone)) return 'week';
   return 'later';
+}
+
+function isPlannedBefore({ plannedOn }: WorkOrder, end: Instant, zone: Zone): boolean {
+  return plannedOn !== undefined && plannedOn !== null && beginOfDay(plannedOn, zone) < end;
 }
 
 /** What the order of the list depends on. */

@@ -12,6 +12,7 @@ import type {
 } from '../../kernel/ids';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { Instant } from '../../kernel/time/instant';
+import type { LocalDay } from '../../kernel/time/local-day';
 
 /** EN 13306 kinds of maintenance work. */
 export const workKinds = ['corrective', 'preventive', 'inspection', 'improvement'] as const;
@@ -83,6 +84,14 @@ export interface IsolationPoint {
   readonly test: string;
 }
 
+/** Work that is put off: it leaves the lists until a day begins, and comes back by itself. */
+export interface PutOff {
+  readonly until: LocalDay;
+  readonly reason: string;
+  readonly by: PersonId;
+  readonly at: Instant;
+}
+
 /** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
 export interface WorkOrder {
   readonly id: WorkOrderId;
@@ -99,6 +108,12 @@ export interface WorkOrder {
   readonly reason: string;
   readonly tradeId: string;
   readonly dueAt: Instant | null;
+  /** The day on which it is to be done, on the calendar of the site; absent or null for none. */
+  readonly plannedOn?: LocalDay | null;
+  /** Until when it is put off; absent or null where it is not. Once that day has begun, it means nothing any more. */
+  readonly putOff?: PutOff | null;
+  /** How often it was put off; absent for never. */
+  readonly timesPutOff?: number;
   readonly estimateMinutes: number;
   readonly personIds: readonly PersonId[];
   readonly crewId: CrewId | null;

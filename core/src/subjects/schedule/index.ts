@@ -1,0 +1,2 @@
+export * from './schedule';
+export * from './schedule-entries';
