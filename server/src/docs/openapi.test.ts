@@ -95,9 +95,10 @@ function textsOf(schema: Schema): fc.Arbitrary<string> {
   const maxLength = Math.min(Number(schema['maxLength'] ?? 40), 40);
   const minLength = Number(schema['minLength'] ?? 0);
   const pattern = typeof schema['pattern'] === 'string' ? new RegExp(schema['pattern'], 'u') : null;
-  if (schema['format'] === 'date-time') {
+  if (schema['format'] === 'date-time' || schema['format'] === 'date') {
     const within = { min: new Date('1902-01-01'), max: new Date('2190-01-01'), noInvalidDate: true };
-    return fc.date(within).map((date) => date.toISOString());
+    const isDay = schema['format'] === 'date';
+    return fc.date(within).map((date) => (isDay ? date.toISOString().slice(0, 10) : date.toISOString()));
   }
   const isPlain = pattern !== null && !pattern.source.includes('(?');
   const texts = isPlain ? fc.stringMatching(pattern) : fc.string({ unit: 'grapheme', minLength, maxLength });

@@ -157,6 +157,8 @@ export function optionalInstantField(): yup.Schema<Instant | null> {
     .meta({ jsonSchema: INSTANT_SCHEMA }) as unknown as yup.Schema<Instant | null>;
 }
 
+const DAY_SCHEMA = { format: 'date', pattern: '^(19|20|21)\\d\\d-' };
+
 /** A day on the calendar, `2026-11-23`. */
 export function dayField(): yup.StringSchema<LocalDay> {
   return yup
@@ -164,7 +166,7 @@ export function dayField(): yup.StringSchema<LocalDay> {
     .strict()
     .required('Give a day.')
     .test('day', 'Give a day such as 2026-11-23.', (text) => isLocalDay(text ?? ''))
-    .meta({ jsonSchema: { format: 'date' } }) as unknown as yup.StringSchema<LocalDay>;
+    .meta({ jsonSchema: DAY_SCHEMA }) as unknown as yup.StringSchema<LocalDay>;
 }
 
 /** As `dayField`, or null for none. */
@@ -175,7 +177,7 @@ export function optionalDayField(): yup.Schema<LocalDay | null> {
     .defined()
     .nullable()
     .test('day', 'Give a day such as 2026-11-23.', (text) => text === null || isLocalDay(text ?? ''))
-    .meta({ jsonSchema: { format: 'date' } }) as unknown as yup.Schema<LocalDay | null>;
+    .meta({ jsonSchema: DAY_SCHEMA }) as unknown as yup.Schema<LocalDay | null>;
 }
 
 /** A finite number that fits a row. */
