@@ -44,28 +44,31 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await ines.getByText(job).tap();
   await ines.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
   await expect(ines.getByText('hazards read', { exact: true })).toBeVisible();
+  await ines.getByRole('button', { name: 'Part', exact: true }).tap();
+  await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.context().setOffline(true);
-  for (const name of ['Use 4 pcs Brake lining SB40', 'Use 2 pcs Brake cleaner 500 mL']) {
-    await ines.getByRole('button', { name: 'Part', exact: true }).tap();
-    await ines.getByRole('button', { name }).tap();
-    await expect(ines.getByRole('dialog')).toHaveCount(0);
-  }
+  await ines.getByRole('button', { name: 'Part', exact: true }).tap();
+  await ines.getByRole('button', { name: 'Use 2 pcs Brake cleaner 500 mL' }).tap();
+  await expect(ines.getByRole('dialog')).toHaveCount(0);
+  await ines.getByRole('button', { name: 'Part', exact: true }).tap();
+  await ines.getByRole('button', { name: 'Put another amount of Brake lining SB40 back' }).tap();
+  await ines.getByRole('button', { name: 'Put it back' }).tap();
+  await expect(ines.getByRole('dialog')).toHaveCount(0);
   const tess = await open('Tess Lindqvist');
   await tess.getByText(job).tap();
-  await tess.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
   await tess.getByRole('button', { name: 'Part', exact: true }).tap();
-  await tess.getByRole('button', { name: 'Other amount of Brake lining SB40' }).tap();
+  await tess.getByRole('button', { name: 'Put another amount of Brake lining SB40 back' }).tap();
   await tess.getByLabel(/Amount in/).fill('3');
-  await tess.getByRole('button', { name: /^Use 3/ }).tap();
+  await tess.getByRole('button', { name: 'Put it back' }).tap();
   // What the screen says of sending is about this record only once the record is there.
-  await expect(tess.getByRole('button', { name: /3 pcs Brake lining SB40/ })).toBeVisible();
+  await expect(tess.getByRole('button', { name: /3 pcs Brake lining SB40 put back/ })).toBeVisible();
   await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
 
   await ines.context().setOffline(false);
   await expect(ines.getByTestId('sent-mark')).toHaveText('1 needs you');
   await ines.getByTestId('sent-mark').tap();
-  await expect(ines.getByText('Only 1 pcs on hand in bin F-06')).toBeVisible();
+  await expect(ines.getByText('Only 1 pcs of it were taken on this job.')).toBeVisible();
   await ines.getByRole('button', { name: 'Drop it' }).tap();
   await expect(ines.getByText('Drop it for good?')).toBeVisible();
   await ines.getByRole('button', { name: 'Keep it' }).tap();
@@ -77,7 +80,7 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await ines.getByRole('button', { name: 'Send it so' }).tap();
   await ines.getByRole('button', { name: 'Close' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
-  await expect(tess.getByRole('button', { name: /1 pcs Brake lining SB40/ })).toBeVisible();
+  await expect(tess.getByRole('button', { name: /1 pcs Brake lining SB40 put back/ })).toBeVisible();
 });
 
 test('what one person left unsent waits for them alone', async ({ open }) => {

@@ -1,15 +1,44 @@
 import { isolationActs } from '@oilcan/core/isolation';
-import { addMinutes, asId, type EntryId, type FileId, type Instant, type PersonId } from '@oilcan/core/kernel';
+import {
+  addDays,
+  addMinutes,
+  asId,
+  localDate,
+  type LocalDay,
+  type EntryId,
+  type FileId,
+  type Instant,
+  type PersonId,
+} from '@oilcan/core/kernel';
 import { noticeKinds } from '@oilcan/core/notices';
 import type { Person } from '@oilcan/core/people';
+import type { Installation } from '@oilcan/core/plant';
 import type { MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import { fates } from '@oilcan/core/stock';
 import type { Step } from '@oilcan/core/steps';
-import { standingEntries, type Entry } from '@oilcan/core/work';
+import { standingEntries, urgencies, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 
 /** An operation that somebody wants to do. */
 export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
+
+function dayAfter(now: Instant, days: number): LocalDay {
+  return addDays(localDate(now, 'utc'), days);
+}
+
+/** What comes out of a machine, with a fate of its own. */
+function comesOut(there: Installation, choice: number): ArgsOf<'part.take-out'>['comesOut'] {
+  const fate = fates[choice % fates.length] ?? 'scrap';
+  return {
+    partId: there.partId,
+    assetId: there.assetId,
+    installationId: there.id,
+    serial: there.serial,
+    fate,
+    binId: fate === 'keep' ? binId : null,
+  };
+}
 
 /** One of a few files, so that some are taken twice. */
 function fileIdOf(choice: number): FileId {
@@ -154,6 +183,74 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
         name: 'clock.stop',
         args: { workOrderId: view.peek('clocks', person.id)?.workOrderId ?? work.id, endedAt: null },
       };
+    case 'break':
+      return { name: 'clock.pause', args: { workOrderId: view.peek('clocks', person.id)?.workOrderId ?? work.id } };
+    case 'start a mate’s clock':
+      return { name: 'clock.start-for', args: { ...onWork, personIds: some(people) } };
+    case 'type time of two':
+      return {
+        name: 'labor.add',
+        args: { ...onWork, personId: person.id, alsoFor: some(people), ...labor(amount * 5) },
+      };
+    case 'time on no job':
+      return {
+        name: 'time.add',
+        args: {
+          siteId: work.siteId,
+          startedAt: addMinutes(now, -60),
+          minutes: amount * 10,
+          reason: 'meeting',
+          words: '',
+        },
+      };
+    case 'take back time on no job': {
+      const time = pick(view.peekAll('otherTimes'));
+      return time === undefined ? null : { name: 'time.remove', args: { otherTimeId: time.id } };
+    }
+    case 'say none':
+      return {
+        name: 'none.say',
+        args: { ...onWork, of: (['part', 'stoppage', 'time'] as const)[choice % 3] ?? 'part' },
+      };
+    case 'put back':
+      return { name: 'part.return', args: { ...onWork, partId, binId, quantity: amount * 1000 } };
+    case 'fit a numbered part': {
+      const there = pick(view.peekList('installations', 'asset', work.assetId));
+      const isSwapped = there !== undefined && choice % 2 === 0;
+      return {
+        name: 'part.use',
+        args: {
+          ...onWork,
+          partId,
+          binId,
+          quantity: 1000,
+          goesIn: { assetId: work.assetId, serial: `S-${choice % 6}` },
+          ...(isSwapped ? { comesOut: comesOut(there, choice) } : {}),
+        },
+      };
+    }
+    case 'take a numbered part out': {
+      const there = pick(view.peekAll('installations'));
+      return there === undefined
+        ? null
+        : { name: 'part.take-out', args: { ...onWork, comesOut: comesOut(there, choice) } };
+    }
+    case 'urgency':
+      return {
+        name: 'work.set-urgency',
+        args: { ...onWork, urgency: urgencies[choice % urgencies.length] ?? 'week', reason: 'Found so' },
+      };
+    case 'due':
+      return {
+        name: 'work.set-due',
+        args: { ...onWork, dueAt: choice % 5 === 0 ? null : addMinutes(now, (choice % 900) - 200), reason: 'Agreed' },
+      };
+    case 'plan':
+      return { name: 'work.plan', args: { ...onWork, day: choice % 4 === 0 ? null : dayAfter(now, choice % 6) } };
+    case 'put off':
+      return { name: 'work.put-off', args: { ...onWork, until: dayAfter(now, choice % 4), reason: 'Weather' } };
+    case 'take up':
+      return { name: 'work.take-up', args: onWork };
     case 'type time':
       return { name: 'labor.add', args: { ...onWork, personId: person.id, ...labor(amount * 15) } };
     case 'type bad time':

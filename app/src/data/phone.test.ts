@@ -36,7 +36,7 @@ describe('a phone with signal', () => {
   it('keeps nothing of what it refuses itself', async () => {
     const phone = await phones.of(ann);
     await phone.synchronize();
-    expect(await phone.perform('part.use', use(9_000))).toMatchObject({ code: 'not_enough_stock' });
+    expect(await phone.perform('part.use', use(500))).toMatchObject({ code: 'quantity_not_whole' });
     expect(phone.kept).toEqual([]);
   });
 

@@ -1,3 +1,4 @@
+import { DateTime } from 'luxon';
 import { beginOfDay, calendarDaysBetween, inZone, type Instant, type LocalDay, type Zone } from '@oilcan/core/kernel';
 
 /** A moment as a person says it: `14:20` today, `Tue 14:20` this week, `21 Oct` this year, `21 Oct 2025` before. */
@@ -25,6 +26,12 @@ export function sayDay(instant: Instant, now: Instant, zone: Zone, language: str
 /** A day of the calendar as a person says it. */
 export function sayLocalDay(day: LocalDay, now: Instant, zone: Zone, language: string): string {
   return sayDay(beginOfDay(day, zone), now, zone, language);
+}
+
+/** A calendar date in words: `12 May 2027`; what is no date stands as it was written. */
+export function sayDate(date: string, language: string): string {
+  const day = DateTime.fromISO(date, { locale: language });
+  return day.isValid ? day.toFormat('d LLL yyyy') : date;
 }
 
 /** The moment in full, for whoever wants it exactly. */

@@ -195,13 +195,17 @@ describe('two answers to one step', () => {
 });
 
 describe('what can only be had once', () => {
-  it('is refused to the second: a part that is no longer there', async () => {
+  it('is recorded of both where both took it: the last of a bin, which then has to be counted', async () => {
     const works = new Works(both);
     await hears(works, bob, 'part.use', { ...onWork, partId, binId, quantity: 7_000 }, live(30));
     expect(await hears(works, ann, 'part.use', { ...onWork, partId, binId, quantity: 2_000 }, offline(20))).toBe(
-      'not_enough_stock',
+      'accepted',
     );
-    expect(works.onHand).toBe(1_000);
+    expect(works.onHand).toBe(-1_000);
+    expect(standingOf(works.entries, 'part').map(({ content }) => content.belowZero?.onHand)).toEqual([
+      undefined,
+      -1_000,
+    ]);
   });
 
   it('is refused to the second: an amendment of what was amended', async () => {

@@ -16,8 +16,9 @@ describe('parts', () => {
     [0, 'quantity_not_positive'],
     [-1_000, 'quantity_not_positive'],
     [500, 'quantity_not_whole'],
-    [9_000, 'not_enough_stock'],
+    [2e9, 'quantity_too_large'],
     [8_000, 'accepted'],
+    [9_000, 'accepted'],
   ])('%d thousandths of 8 on hand: %s', async (quantity, code) => {
     const works = new Works();
     expect(codeOf(await works.do('part.use', use(quantity)))).toBe(code);
@@ -28,9 +29,6 @@ describe('parts', () => {
     const works = new Works();
     await works.do('part.use', use(3_000));
     const first = standingOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
-    expect(codeOf(await works.do('part.amend', { ...onWork, entryId: first, quantity: 9_000 }))).toBe(
-      'not_enough_stock',
-    );
     expect(codeOf(await works.do('part.amend', { ...onWork, entryId: first, quantity: 8_000 }))).toBe('accepted');
     expect(works.onHand).toBe(0);
     const second = standingOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
@@ -46,7 +44,7 @@ describe('parts', () => {
     expect(codeOf(await works.do('part.use', use(250)))).toBe('accepted');
   });
 
-  it('leave a stock that is always the sum of its movements, and never below zero', () =>
+  it('leave a stock that is always the sum of its movements, below zero where more was taken than there was', () =>
     fc.assert(
       fc.asyncProperty(
         fc.array(fc.record({ quantity: fc.integer({ min: -2, max: 6 }), isWithdrawal: fc.boolean() }), {
@@ -61,7 +59,6 @@ describe('parts', () => {
             else await works.do('part.use', use(quantity * 1_000));
             const movements = works.records.peekList('movements', 'level', stockLevelId(partId, binId));
             expect(works.onHand).toBe(onHandAfter(movements));
-            expect(works.onHand).toBeGreaterThanOrEqual(0);
           }
         },
       ),

@@ -288,3 +288,11 @@ export const successors: Readonly<Record<string, string>> = {
   'SPRING-DT108': 'SPRING-DT108-S',
   'FLT-HYD-25': 'FLT-HYD-10',
 };
+
+/** Parts of which each has a serial number, and for how many days one is under warranty. */
+export const numbered: Readonly<Record<string, number>> = {
+  'REL-SAFE-3': 730,
+  'BAT-12V-180': 365,
+  'SENS-ROPE-POS': 1_095,
+  'SENS-ANEMO': 730,
+};

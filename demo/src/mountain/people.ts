@@ -25,7 +25,7 @@ const person = (
 const ines = person('ines', 'Ines Okafor', ['technician'], 'mechanical');
 const pavel = person('pavel', 'Pavel Brandt', ['technician'], 'electrical');
 const mira = person('mira', 'Mira Castell', ['technician'], 'hydraulics');
-const jonas = person('jonas', 'Jonas Reith', ['technician'], 'rope', [lifts]);
+const jonas: Person = { ...person('jonas', 'Jonas Reith', ['technician'], 'rope', [lifts]), levelId: 'senior' };
 export const tess = person('tess', 'Tess Lindqvist', ['lead'], 'lead');
 const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store');
 
@@ -56,15 +56,26 @@ const centsPerHour: Readonly<Record<string, number>> = {
   store: 4_600,
 };
 
-export const rates: readonly Rate[] = [lifts, snow].flatMap((siteId) =>
-  Object.entries(centsPerHour).map(([tradeId, minorPerHour]) => ({
+/** Who has learned longest is paid by a rate of their own. */
+const seniorCentsPerHour = 6_200;
+
+export const rates: readonly Rate[] = [lifts, snow].flatMap((siteId) => [
+  ...Object.entries(centsPerHour).map(([tradeId, minorPerHour]) => ({
     id: rateId(siteId, tradeId),
     siteId,
     tradeId,
     minorPerHour,
     overtimePercent: 150,
   })),
-);
+  {
+    id: rateId(siteId, 'rope', 'senior'),
+    siteId,
+    tradeId: 'rope',
+    levelId: 'senior',
+    minorPerHour: seniorCentsPerHour,
+    overtimePercent: 150,
+  },
+]);
 
 /** The rate of a trade, as time was paid by it. */
 export function laborRateOf(tradeId: string): LaborRate {

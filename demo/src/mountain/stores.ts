@@ -2,7 +2,7 @@ import { asId, type BinId, type Instant, type PartId, type StoreId, type Thousan
 import { stockLevelId, type Bin, type Movement, type Part, type StockLevel, type Store } from '@oilcan/core/stock';
 import { randomFor } from '../random';
 import { lifts } from './people';
-import { partPlans, successors, type PartPlan } from './parts';
+import { numbered, partPlans, successors, type PartPlan } from './parts';
 
 const wholeUnits: ReadonlySet<string> = new Set(['pcs']);
 
@@ -26,6 +26,7 @@ export const parts: readonly Part[] = partPlans.map((plan) => {
     priceMinor: plan.priceMinor,
     successorId: successor === undefined ? null : partIdOf(successor),
     isObsolete: successor !== undefined,
+    ...(numbered[plan.number] === undefined ? {} : { isNumbered: true, warrantyDays: numbered[plan.number] }),
   };
 });
 

@@ -144,6 +144,7 @@ export const larkJobs: readonly OpenJob[] = [
   {
     asset: 'lark-cabins',
     title: 'Cabin 17: door stays ajar',
+    putOff: [2, 'Waits for a part', 2],
     kind: 'corrective',
     urgency: 'shift',
     trade: 'rope',

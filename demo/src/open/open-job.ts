@@ -46,5 +46,9 @@ export interface OpenJob {
   readonly done?: number;
   readonly held?: readonly [reason: HoldReason, note: string];
   readonly handedBack?: string;
+  /** So many days from today it is planned for. */
+  readonly plannedIn?: number;
+  /** So many days from today it is put off to, why, and how often it was put off with that. */
+  readonly putOff?: readonly [days: number, reason: string, times: number];
   readonly notes?: readonly (readonly [person: string, text: string])[];
 }

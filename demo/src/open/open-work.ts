@@ -1,5 +1,8 @@
 import {
+  addDays,
   addMinutes,
+  localDate,
+  type LocalDay,
   asId,
   inZone,
   instantFromMillis,
@@ -64,6 +67,7 @@ export function openJobsOf(sectorNumber: number): OpenJob[] {
         minutes: round.minutes,
         people: [technicianOf(round.trade).id],
         hazards: round.trade === 'rope' ? ['height', 'rope'] : ['rotating'],
+        ...(day > 2 && day < 7 ? { plannedIn: day - 1 } : {}),
         kit: (round.uses ?? []).map(([number, thousandths]) => [number, thousandths] as const),
         steps: round.steps,
       };
@@ -132,6 +136,8 @@ export function openWorkFrom(
     reason: job.reason,
     tradeId: job.trade,
     dueAt: job.due === null ? null : dueAt(now, ...job.due),
+    ...(job.plannedIn === undefined ? {} : { plannedOn: dayIn(now, job.plannedIn) }),
+    ...putOffOf(job, createdAt, now),
     estimateMinutes: job.minutes,
     personIds: job.people.map((id) => asId<PersonId>(id)),
     crewId: job.crew === undefined ? null : asId<CrewId>(job.crew),
@@ -220,6 +226,17 @@ export function openWorkFrom(
     entries,
     out: stoppages.map(({ id }) => ({ entryId: id, workOrderId: workId, from: asset.conditionSince, extent })),
   };
+}
+
+function dayIn(now: Instant, days: number): LocalDay {
+  return addDays(localDate(now, settings.zone), days);
+}
+
+function putOffOf(job: OpenJob, at: Instant, now: Instant): Pick<WorkOrder, 'putOff' | 'timesPutOff'> {
+  if (job.putOff === undefined) return {};
+  const [days, reason, timesPutOff] = job.putOff;
+  const by = asId<PersonId>(job.people[0] ?? 'jonas');
+  return { putOff: { until: dayIn(now, days), reason, by, at }, timesPutOff };
 }
 
 function sharesOf(job: OpenJob, work: WorkOrder, stops: readonly Stop[], steps: readonly Step[]): Share[] {

@@ -138,6 +138,7 @@ export const otherJobs: readonly OpenJob[] = [
   {
     asset: 'gun-9',
     title: 'Snow gun 9: one-sided spray',
+    plannedIn: 3,
     kind: 'corrective',
     urgency: 'free',
     trade: 'hydraulics',

@@ -176,6 +176,7 @@ export class PastWriter {
       text: story.reason,
     });
     scribe.add(work.finishedAt, { kind: 'note', text: story.note });
+    scribe.sayNone();
     this.#addLabor(scribe, work, minutes, random);
     return scribe.finish();
   }
@@ -212,6 +213,7 @@ export class PastWriter {
     for (const found of foundFaulty(round, work)) scribe.add(work.finishedAt, found);
     const remark = remarkOnPlanned(random);
     if (remark !== '') scribe.add(work.finishedAt, { kind: 'note', text: remark });
+    scribe.sayNone();
     this.#addLabor(scribe, work, minutes, random);
     return scribe.finish();
   }
@@ -297,6 +299,9 @@ export class PastWriter {
 
 type FinishedWork = WorkOrder & { readonly startedAt: Instant; readonly finishedAt: Instant };
 
+/** Of a hundred jobs without parts, so many say so. */
+const SAID_NONE = 0.8;
+
 /** Collects the entries of one work order. */
 class Scribe {
   readonly #work: FinishedWork;
@@ -319,6 +324,15 @@ class Scribe {
     };
     this.#entries.push(entry);
     return entry;
+  }
+
+  /** Of what nothing is recorded, most say that there was none; the others say nothing. */
+  sayNone(): void {
+    const random = randomFor(`none ${this.#work.id}`);
+    for (const of of ['part', 'stoppage'] as const) {
+      const isRecorded = this.#entries.some(({ content }) => content.kind === of);
+      if (!isRecorded && random.chance(SAID_NONE)) this.add(this.#work.finishedAt, { kind: 'none', of });
+    }
   }
 
   finish(): PastWork {

@@ -186,8 +186,8 @@ describe('a bad operation', () => {
     ['of labor without an offset', () => labor(30, '2026-11-23T10:00:00'), 'invalid', 'startedAt'],
     ['of no parts', () => use(0), 'quantity_not_positive', 'quantity'],
     ['of parts below zero', () => use(-1_000), 'quantity_not_positive', 'quantity'],
-    ['of more parts than there are', () => use(9_000), 'not_enough_stock', 'quantity'],
-    ['of more parts than can be counted', () => use(1e300), 'quantity_not_whole', 'quantity'],
+    ['of over a million parts', () => use(2e9), 'quantity_too_large', 'quantity'],
+    ['of more parts than can be counted', () => use(1e300), 'quantity_too_large', 'quantity'],
     [
       'of a reading that is no number',
       () => operation('reading.add', { ...onWork, pointId: 'point', value: '68' }),

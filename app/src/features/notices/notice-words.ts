@@ -7,6 +7,7 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
   handedBack: 'Work of mine is handed back',
   changed: 'Something I follow changes',
   short: 'Parts are short for tomorrow',
+  count: 'A bin stands below zero',
   finished: 'Work is finished and waits for me',
   forYou: 'Somebody records in my name',
 };

@@ -1,15 +1,15 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Asset } from '@oilcan/core/plant';
-import { now, peekRow, useRows, useSettings } from '../../data/store';
+import { isWarrantyRunning, type Asset, type Installation } from '@oilcan/core/plant';
+import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
-import { isUnderWarranty, sayDate } from './dates-of-plate';
+import { sayDate } from '../../words/dates';
 import { conditionWords } from '../../words/plant-words';
 import { mdiChevronRight } from '@mdi/js';
 
@@ -50,23 +50,41 @@ export function Installed({ asset }: { readonly asset: Asset }): ReactElement | 
   if (installed.length === 0) return null;
   return (
     <Section title="Parts with a serial number">
-      {installed.map(({ id, partId, serial, since, warrantyUntil }) => (
+      {installed.map(({ id, partId, serial, since, warrantyUntil, warrantyMeter }) => (
         <View key={id} style={[lines.line, lines.linked, { borderColor: palette.line }]}>
           <View style={lines.words}>
             <Words>{peekRow('parts', partId)?.name ?? partId}</Words>
             <Words as="small" soft>
               {serial} · in since {sayDate(since, language)}
             </Words>
-            {warrantyUntil === null ? null : (
-              <Words as="small" soft={!isUnderWarranty(warrantyUntil, now())}>
-                {isUnderWarranty(warrantyUntil, now()) ? 'Under warranty until' : 'Warranty ended'}{' '}
-                {sayDate(warrantyUntil, language)}
-              </Words>
-            )}
+            <WarrantyWords warrantyUntil={warrantyUntil} warrantyMeter={warrantyMeter} language={language} />
           </View>
         </View>
       ))}
     </Section>
+  );
+}
+
+interface WarrantyProps {
+  readonly warrantyUntil: string | null;
+  readonly warrantyMeter: Installation['warrantyMeter'];
+  readonly language: string;
+}
+
+/** Until when or up to what the warranty runs, or that it has ended. */
+function WarrantyWords({ warrantyUntil, warrantyMeter, language }: WarrantyProps): ReactElement | null {
+  const point = useRow('points', warrantyMeter?.pointId);
+  const limits = [
+    ...(warrantyUntil === null ? [] : [sayDate(warrantyUntil, language)]),
+    ...(warrantyMeter === undefined ? [] : [`${warrantyMeter.upTo} ${point?.unit ?? ''} on its meter`]),
+  ];
+  if (limits.length === 0) return null;
+  const warranty = { warrantyUntil, ...(warrantyMeter === undefined ? {} : { warrantyMeter }) };
+  const runs = isWarrantyRunning(warranty, now(), point?.latest.at(-1)?.value ?? null);
+  return (
+    <Words as="small" soft={!runs}>
+      {runs ? 'Under warranty until' : 'Warranty ended'} {limits.join(' or ')}
+    </Words>
   );
 }
 
@@ -77,7 +95,7 @@ export function Nameplate({ asset }: { readonly asset: Asset }): ReactElement {
   const warranty =
     warrantyUntil === null
       ? 'none'
-      : `until ${sayDate(warrantyUntil, language)}${isUnderWarranty(warrantyUntil, now()) ? '' : ', over'}`;
+      : `until ${sayDate(warrantyUntil, language)}${isWarrantyRunning({ warrantyUntil }, now(), null) ? '' : ', over'}`;
   const lines: readonly (readonly [string, string])[] = [
     ['Maker', maker],
     ['Model', model],

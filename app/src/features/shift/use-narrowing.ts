@@ -44,7 +44,7 @@ export interface KeptView {
 }
 
 /** So many are kept. */
-export const MOST_VIEWS = 12;
+const MOST_VIEWS = 12;
 
 /** The views that the person keeps, the oldest first. */
 export const useKeptViews = keptChoice<readonly KeptView[]>('oilcan.shift-views', [], {

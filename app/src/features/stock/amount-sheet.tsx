@@ -1,39 +1,64 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatQuantity, parseQuantity, type BinId, type SiteId } from '@oilcan/core/kernel';
-import type { Part, StockLevel } from '@oilcan/core/stock';
+import { mdiArrowLeft } from '@mdi/js';
+import { formatQuantity, parseQuantity, type BinId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
+import { questionsAbout, type AmountQuestion, type Part, type StockLevel } from '@oilcan/core/stock';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useRow } from '../../data/store';
+import { useRow, useRows } from '../../data/store';
+import { useStockOf } from '../../data/stock';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { useStockOf } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
-import { mdiArrowLeft } from '@mdi/js';
+import { comesOutOf, noNumbers, NumberedPart, type Numbers } from './numbered-part';
 
 interface Props {
   readonly work: WorkOrder;
   readonly part: Part;
+  /** What was going to be used, where it was not typed here. */
+  readonly first?: { readonly quantity: Thousandths; readonly binId: BinId };
+  /** What such jobs took in the middle; null where nothing is known. */
+  readonly usual: Thousandths | null;
+  readonly onOther: (part: Part) => void;
   readonly onBack: () => void;
   readonly onClose: () => void;
 }
 
-/** How much of a part was used, and out of which bin. */
-export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElement {
+/** How much of a part was used, out of which bin, and of what has numbers what goes in and what comes out. */
+export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose }: Props): ReactElement {
   const stock = useStockOf(part.id, work.siteId);
   const successor = useRow('parts', part.successorId);
+  const isInstalled = useRows('installations', 'asset', work.assetId).some(({ partId }) => partId === part.id);
+  const hasNumbers = part.isNumbered === true || isInstalled;
+  const [numbers, setNumbers] = useState<Numbers>(noNumbers);
+  const [confirmed, setConfirmed] = useState<Thousandths | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'part.use',
-    defaultValues: { quantity: '1', binId: null as BinId | null },
+    defaultValues: {
+      quantity: formatQuantity(first?.quantity ?? 1000),
+      binId: first?.binId ?? (null as BinId | null),
+      goesIn: '',
+    },
     read: ({ quantity: typed, binId: from }) => {
       const amount = parseQuantity(typed);
       const bin = from ?? stock[0]?.binId;
       if (amount === undefined || bin === undefined)
         return { unreadable: 'quantity', hint: 'Write an amount, such as 2 or 0.5.' };
-      return { args: { workOrderId: work.id, partId: part.id, binId: bin, quantity: amount } };
+      const serial = numbers.serialIn.trim();
+      const comesOut = hasNumbers ? comesOutOf(numbers, part, work.assetId) : null;
+      return {
+        args: {
+          workOrderId: work.id,
+          partId: part.id,
+          binId: bin,
+          quantity: amount,
+          ...(serial === '' ? {} : { goesIn: { assetId: work.assetId, serial } }),
+          ...(comesOut === null ? {} : { comesOut }),
+        },
+      };
     },
     said: (args) => `${amountOf(args.quantity, part)} ${part.name} kept.`,
     onDone: onClose,
@@ -42,6 +67,12 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
   const binId = chosenBin ?? stock[0]?.binId;
   const quantity = parseQuantity(text);
   const step = (by: number): void => form.setValue('quantity', formatQuantity(Math.max(0, (quantity ?? 0) + by)));
+  const onHand = stock.find((level) => level.binId === binId)?.onHand ?? 0;
+  const planned = work.kit.find(({ partId }) => partId === part.id)?.quantity ?? null;
+  const questions = quantity === undefined ? [] : questionsAbout(quantity, { onHand, usual, planned });
+  const isAsking = questions.length > 0 && confirmed !== quantity;
+  const amount = quantity === undefined ? '' : amountOf(quantity, part);
+  const isRefusedNumber = form.formState.errors.goesIn?.message ?? null;
   return (
     <BottomSheet
       title={part.name}
@@ -51,15 +82,24 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
         <Button
           main
           disabled={binId === undefined}
-          word={`Use ${quantity === undefined ? '' : amountOf(quantity, part)}`}
-          onPress={submit}
+          word={isAsking ? `Yes, ${amount}` : `Use ${amount}`}
+          onPress={() => {
+            setConfirmed(quantity ?? null);
+            submit();
+          }}
         />
       }
     >
       {part.isObsolete ? (
-        <Words>
-          No longer bought.{successor === undefined ? '' : ` Its successor is ${successor.number}, ${successor.name}.`}
-        </Words>
+        <View style={sheet.obsolete}>
+          <Words>
+            No longer bought.
+            {successor === undefined ? '' : ` Its successor is ${successor.number}, ${successor.name}.`}
+          </Words>
+          {successor === undefined ? null : (
+            <Button word={`Take ${successor.number} in its place`} onPress={() => onOther(successor)} />
+          )}
+        </View>
       ) : null}
       <View style={sheet.amount}>
         <Button word="−" label="One less" onPress={() => step(-1000)} />
@@ -68,7 +108,8 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
         </View>
         <Button word="+" label="One more" onPress={() => step(1000)} />
       </View>
-      <FormRefusal sentence={refusal} />
+      {isAsking ? <Questions questions={questions} onHand={onHand} usual={usual ?? planned} part={part} /> : null}
+      <FormRefusal sentence={refusal ?? form.formState.errors.binId?.message ?? null} />
       {stock.length === 0 ? <Words>No bin holds this part.</Words> : null}
       <Choices label="Bin">
         {stock.map((level) => (
@@ -82,8 +123,43 @@ export function AmountSheet({ work, part, onBack, onClose }: Props): ReactElemen
           />
         ))}
       </Choices>
+      {hasNumbers ? (
+        <NumberedPart
+          work={work}
+          part={part}
+          stock={stock}
+          numbers={numbers}
+          onChange={setNumbers}
+          error={isRefusedNumber}
+        />
+      ) : null}
       <Button word="Back to the list" icon={mdiArrowLeft} onPress={onBack} />
     </BottomSheet>
+  );
+}
+
+interface QuestionsProps {
+  readonly questions: readonly AmountQuestion[];
+  readonly onHand: Thousandths;
+  readonly usual: Thousandths | null;
+  readonly part: Part;
+}
+
+/** What is asked before such an amount is kept. */
+function Questions({ questions, onHand, usual, part }: QuestionsProps): ReactElement {
+  const said: Readonly<Record<AmountQuestion, string>> = {
+    farMoreThanUsual:
+      usual === null
+        ? 'That is a lot. Is it right?'
+        : `That is far more than such jobs take (${amountOf(usual, part)}). Is it right?`,
+    moreThanThere: `By the books the bin holds only ${amountOf(Math.max(0, onHand), part)}. Take it all the same, and the store is told to count.`,
+  };
+  return (
+    <View role="alert">
+      {questions.map((question) => (
+        <Words key={question}>{said[question]}</Words>
+      ))}
+    </View>
   );
 }
 
@@ -115,4 +191,5 @@ function BinChoice({
 const sheet = StyleSheet.create({
   words: { flexGrow: 1, flexShrink: 1, flexBasis: 140, minWidth: 0 },
   amount: { flexDirection: 'row', alignItems: 'flex-start', gap: 8 },
+  obsolete: { gap: 8 },
 });

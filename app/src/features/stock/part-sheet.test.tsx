@@ -2,6 +2,7 @@ import type { BinId, PartId } from '@oilcan/core/kernel';
 import { stockLevelId } from '@oilcan/core/stock';
 import { screen } from '@testing-library/react';
 import {
+  anAsset,
   aBin,
   aLevel,
   aPart,
@@ -70,10 +71,66 @@ describe('the Part sheet', () => {
     await type('Amount in pcs', 'two');
     await press(/^Use/);
     expect(words()).toContain('Write an amount, such as 2 or 0.5.');
-    await type('Amount in pcs', '40');
-    await press('Use 40 pcs');
-    expect(words()).toMatch(/8 pcs|only 8/);
     expect([onClose.mock.calls.length, await onHand()]).toEqual([0, 8_000]);
+  });
+
+  it('asks about far more than is planned and than there is, and keeps it when it is right', async () => {
+    await open();
+    await press('Other amount of Seal');
+    await press(/C-04: 8 pcs/, 'radio');
+    await type('Amount in pcs', '40');
+    expect(words()).toContain('far more than such jobs take (2 pcs)');
+    expect(words()).toContain('By the books the bin holds only 8 pcs.');
+    await press('Yes, 40 pcs');
+    expect([onClose.mock.calls.length, await onHand()]).toEqual([1, -32_000]);
+  });
+
+  it('puts what was not used back, one by a press or any amount', async () => {
+    await open();
+    await press('Use 2 pcs Seal');
+    await press('Put 1 pcs Seal back');
+    expect([works.said, await onHand()]).toEqual(['1 pcs Seal put back.', 7_000]);
+    await press('Put another amount of Seal back');
+    await type('Amount in pcs', '5');
+    await press('Put it back');
+    expect(words()).toContain('Only 1 pcs of it were taken on this job.');
+    await type('Amount in pcs', '1');
+    await press(/D-07/, 'radio');
+    await press('Put it back');
+    expect(await onHand(partId, otherBin)).toBe(2_000);
+  });
+
+  it('says of what has numbers what goes in and what comes out, and that a warranty runs before it is thrown away', async () => {
+    await works.close();
+    const installation = {
+      id: 'old-seal',
+      siteId: site,
+      assetId: anAsset().id,
+      partId,
+      serial: 'S-1',
+      since: '2026-06-01',
+      warrantyUntil: '2027-06-01',
+    };
+    works = await TestWorks.open([...rows, put('installations', installation)]);
+    await open();
+    await press('Other amount of Seal');
+    await press(/C-04: 8 pcs/, 'radio');
+    await type('Serial number of what goes in', 'S-1');
+    await press('Use 1 pcs');
+    expect(words()).toContain('This serial number is in Gearbox already.');
+    await type('Serial number of what goes in', 'S-2');
+    await press('S-1', 'radio');
+    expect(words()).toContain('It is under warranty until 1 Jun 2027.');
+    await press('Scrapped', 'radio');
+    expect(words()).toContain('Do not throw it away: it may be replaced for nothing.');
+    await press('Goes back under warranty', 'radio');
+    await press('Use 1 pcs');
+    const records = await works.sent();
+    expect(records.peekAll('installations').map(({ serial }) => serial)).toEqual(['S-2']);
+    expect(records.peekAll('entries').find(({ content }) => content.kind === 'removal')?.content).toMatchObject({
+      serial: 'S-1',
+      fate: 'warranty',
+    });
   });
 
   it('finds any part by number or name, and says what replaced one that is no longer bought', async () => {
@@ -88,6 +145,8 @@ describe('the Part sheet', () => {
     await press(/Old hose/);
     expect(words()).toContain('No longer bought. Its successor is SEAL-70, Seal.');
     expect(words()).toContain('No bin holds this part.');
+    await press('Take SEAL-70 in its place');
+    expect(words()).toContain('C-04: 8 pcs');
     await press('Back to the list');
     await type('Another part: number or name', 'nothing');
     expect(words()).toContain('No part fits “nothing”.');

@@ -2,7 +2,8 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { BinId, Thousandths } from '@oilcan/core/kernel';
 import type { UsualPart } from '@oilcan/core/past';
-import type { Part } from '@oilcan/core/stock';
+import type { Installation } from '@oilcan/core/plant';
+import type { Part, StockLevel } from '@oilcan/core/stock';
 import { standingOf, type WorkOrder } from '@oilcan/core/work';
 import { useOperation } from '../../data/use-operation';
 import { useRow, useRows, useTable } from '../../data/store';
@@ -14,7 +15,9 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { findParts } from './find-parts';
 import { AmountSheet } from './amount-sheet';
-import { useBinName, useKitLines, useStockOf, type KitLine } from '../../data/stock';
+import { TakeOutSheet } from './take-out-sheet';
+import { ReturnSheet, takenParts, TakenRow, type TakenPart } from './taken-parts';
+import { isShort, useBinName, useKitLines, useStockOf, type KitLine } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
 
 const SHOWN_RESULTS = 8;
@@ -27,15 +30,38 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   const kit = useKitLines(work);
   const parts = useTable('parts');
   const [find, setFind] = useState('');
-  const [chosen, setChosen] = useState<Part | null>(null);
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [goesBack, setGoesBack] = useState<TakenPart | null>(null);
+  const [comesOut, setComesOut] = useState<Installation | null>(null);
   const found = useMemo(() => findParts(parts, find).slice(0, SHOWN_RESULTS), [parts, find]);
   const entries = useRows('entries', 'workOrder', work.id);
+  const taken = useMemo(() => takenParts(entries), [entries]);
+  const installed = useRows('installations', 'asset', work.assetId);
   const row = { work, onOther: setChosen, onClose };
   const isThere = (partId: string): boolean =>
     work.kit.some((planned) => planned.partId === partId) ||
     standingOf(entries, 'part').some(({ content }) => content.partId === partId);
-  if (chosen !== null)
-    return <AmountSheet work={work} part={chosen} onBack={() => setChosen(null)} onClose={onClose} />;
+  if (chosen !== null) {
+    const { part, usual = null, first } = chosen;
+    return (
+      <AmountSheet
+        key={part.id}
+        work={work}
+        part={part}
+        usual={usual}
+        {...(first === undefined ? {} : { first })}
+        onOther={(other) => setChosen({ part: other })}
+        onBack={() => setChosen(null)}
+        onClose={onClose}
+      />
+    );
+  }
+  const back = goesBack === null ? undefined : parts.find(({ id }) => id === goesBack.partId);
+  if (goesBack !== null && back !== undefined)
+    return <ReturnSheet work={work} taken={goesBack} part={back} onClose={onClose} />;
+  const out = comesOut === null ? undefined : parts.find(({ id }) => id === comesOut.partId);
+  if (comesOut !== null && out !== undefined)
+    return <TakeOutSheet work={work} part={out} installationId={comesOut.id} onClose={onClose} />;
   return (
     <BottomSheet title="Part" onClose={onClose}>
       {kit.map((line, index) => (
@@ -61,16 +87,62 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         autoFocus={kit.length === 0}
       />
       {found.map((part) => (
-        <FoundRow key={part.id} part={part} onChoose={() => setChosen(part)} />
+        <FoundRow key={part.id} part={part} onChoose={() => setChosen({ part })} />
       ))}
       {find !== '' && found.length === 0 ? <Words>No part fits “{find}”.</Words> : null}
+      {find === '' && taken.length > 0 ? (
+        <View>
+          <Words as="label">Taken, and not used</Words>
+          {taken.map((each) => (
+            <TakenRow key={each.partId} work={work} taken={each} onOther={setGoesBack} onClose={onClose} />
+          ))}
+        </View>
+      ) : null}
+      {find === '' && installed.length > 0 ? (
+        <View>
+          <Words as="label">In this machine, with a number</Words>
+          {installed.map((each) => (
+            <InstalledRow key={each.id} installation={each} onTakeOut={() => setComesOut(each)} />
+          ))}
+        </View>
+      ) : null}
     </BottomSheet>
+  );
+}
+
+/** A part whose amount is typed, with what is known of it. */
+interface Chosen {
+  readonly part: Part;
+  readonly usual?: Thousandths | null;
+  readonly first?: { readonly quantity: Thousandths; readonly binId: BinId };
+}
+
+/** A part with a number of its own that sits in the machine. */
+function InstalledRow({
+  installation: { partId, serial },
+  onTakeOut,
+}: {
+  readonly installation: Installation;
+  readonly onTakeOut: () => void;
+}): ReactElement {
+  const palette = usePalette();
+  const part = useRow('parts', partId);
+  return (
+    <View style={[sheet.likely, { borderColor: palette.line }]}>
+      <View style={sheet.words}>
+        <Words>{part?.name ?? 'A part'}</Words>
+        <Words as="small" soft>
+          {serial}
+        </Words>
+      </View>
+      <Button word="Comes out" label={`${part?.name ?? 'A part'} ${serial} comes out`} onPress={onTakeOut} />
+    </View>
   );
 }
 
 interface RowProps {
   readonly work: WorkOrder;
-  readonly onOther: (part: Part) => void;
+  readonly onOther: (chosen: Chosen) => void;
   readonly onClose: () => void;
 }
 
@@ -80,13 +152,26 @@ function PlannedRow({ line, ...row }: RowProps & { readonly line: KitLine }): Re
   const part = useRow('parts', partId);
   const where = useBinName(binId, row.work.siteId);
   const isSeen = useRow('bins', binId) !== undefined;
+  const otherBins = useStockOf(partId, row.work.siteId);
   if (part === undefined) return null;
   const used = line.used > 0 ? ` · ${amountOf(line.used, part)} used` : '';
   // What is planned in a unit that does not convert to the part's own is for the person to count.
   const planned = line.left === null ? ` · planned: ${amountOf(line.quantity, line)}` : '';
-  const facts = `${part.number} · ${amountOf(line.onHand, part)} in ${where}${used}${planned}`;
+  const elsewhere = isShort(line) ? otherBins.filter((level) => level.binId !== binId && level.onHand > 0) : [];
+  const more = elsewhere.length === 0 ? '' : ` · ${amountOf(sumOf(elsewhere), part)} in other bins`;
+  const facts = `${part.number} · ${amountOf(line.onHand, part)} in ${where}${used}${planned}${more}`;
   // From a bin that the person does not see nothing can be taken; another bin may have some.
-  return <LikelyRow {...row} part={part} facts={facts} binId={isSeen ? binId : null} quantity={line.left ?? 0} />;
+  return (
+    <LikelyRow
+      {...row}
+      part={part}
+      facts={facts}
+      binId={isSeen ? binId : null}
+      quantity={line.left ?? 0}
+      onHand={line.onHand}
+      usual={null}
+    />
+  );
 }
 
 /** One that such jobs also took, from its fullest bin. */
@@ -101,7 +186,17 @@ function UsualRow({
   if (part === undefined) return null;
   const where = fullest === undefined ? 'in no bin' : `${amountOf(fullest.onHand, part)} in ${binWords}`;
   const facts = `Used ${usual.jobs} of ${of} times · ${part.number} · ${where}`;
-  return <LikelyRow {...row} part={part} facts={facts} binId={fullest?.binId ?? null} quantity={usual.quantity} />;
+  return (
+    <LikelyRow
+      {...row}
+      part={part}
+      facts={facts}
+      binId={fullest?.binId ?? null}
+      quantity={usual.quantity}
+      onHand={fullest?.onHand ?? 0}
+      usual={usual.quantity}
+    />
+  );
 }
 
 interface LikelyProps extends RowProps {
@@ -111,14 +206,19 @@ interface LikelyProps extends RowProps {
   readonly binId: BinId | null;
   /** Zero when nothing of it is left to use. */
   readonly quantity: Thousandths;
+  readonly onHand: Thousandths;
+  readonly usual: Thousandths | null;
 }
 
 /** A part that is used with one press, as much as is likely. */
-function LikelyRow({ work, part, facts, binId, quantity, onOther, onClose }: LikelyProps): ReactElement {
+function LikelyRow({ work, part, facts, binId, quantity, onHand, usual, onOther, onClose }: LikelyProps): ReactElement {
   const palette = usePalette();
   const { run, errorAt } = useOperation();
   const amount = amountOf(quantity, part);
+  const isNumbered = part.isNumbered === true;
   const use = async (from: BinId): Promise<void> => {
+    // More than the bin holds is asked about first, and what has numbers has to say them.
+    if (quantity > onHand || isNumbered) return onOther({ part, usual, first: { quantity, binId: from } });
     const args = { workOrderId: work.id, partId: part.id, binId: from, quantity };
     if (await run('part.use', args, `${amount} ${part.name} kept.`)) onClose();
   };
@@ -139,21 +239,24 @@ function LikelyRow({ work, part, facts, binId, quantity, onOther, onClose }: Lik
         {quantity > 0 && binId !== null ? (
           <Button main word={`Use ${amount}`} label={`Use ${amount} ${part.name}`} onPress={() => void use(binId)} />
         ) : null}
-        <Button word="Other" label={`Other amount of ${part.name}`} onPress={() => onOther(part)} />
+        <Button word="Other" label={`Other amount of ${part.name}`} onPress={() => onOther({ part, usual })} />
       </View>
     </View>
   );
 }
 
+function sumOf(levels: readonly StockLevel[]): Thousandths {
+  return levels.reduce((sum, { onHand }) => sum + onHand, 0);
+}
+
 function FoundRow({ part, onChoose }: { readonly part: Part; readonly onChoose: () => void }): ReactElement {
   const palette = usePalette();
   const stock = useStockOf(part.id);
-  const total = stock.reduce((sum, { onHand }) => sum + onHand, 0);
   return (
     <Press onPress={onChoose} style={[sheet.found, { borderColor: palette.line }]}>
       <Words>{part.name}</Words>
       <Words as="small" soft>
-        {part.number} · {amountOf(total, part)} on hand{part.isObsolete ? ' · no longer bought' : ''}
+        {part.number} · {amountOf(sumOf(stock), part)} on hand{part.isObsolete ? ' · no longer bought' : ''}
       </Words>
     </Press>
   );

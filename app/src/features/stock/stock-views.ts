@@ -3,18 +3,29 @@ import { piece } from '../../ui/piece';
 import { amountOf, binName } from '../../words/amounts';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
-import type { OperationViewsNamed } from '../views/operation-view';
+import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
+import { fateWords } from './words';
 import { mdiPackageVariantClosed } from '@mdi/js';
 
-const entries: EntryViewsNamed<'part'> = {
+const entries: EntryViewsNamed<'part' | 'removal'> = {
   part: {
     ...inWords,
     group: 'parts',
     say: ({ content }, names, language) => {
       const part = names.part(content.partId);
+      const isBack = content.quantity < 0;
+      const amount = `${amountOf(Math.abs(content.quantity), part)} ${part?.name ?? 'a part'}`;
+      const bin = binName(names.bin(content.binId));
+      const below =
+        content.belowZero === undefined
+          ? ''
+          : ` · the bin stands at ${amountOf(content.belowZero.onHand, part)}: count it`;
       return {
-        headline: `${amountOf(content.quantity, part)} ${part?.name ?? 'a part'}`,
-        detail: `${part?.number ?? ''}, ${binName(names.bin(content.binId))} · ${formatMoney(content.cost, language)}`,
+        headline: isBack ? `${amount} put back` : amount,
+        detail: [
+          `${part?.number ?? ''}${content.serial === undefined ? '' : `, serial ${content.serial}`}`,
+          `${isBack ? 'into ' : ''}${bin} · ${formatMoney(content.cost, language)}${below}`,
+        ].join(', '),
       };
     },
     amend: {
@@ -37,14 +48,36 @@ const entries: EntryViewsNamed<'part'> = {
       },
     },
   },
+  removal: {
+    ...inWords,
+    group: 'parts',
+    say: ({ content: { partId, serial, fate, binId } }, names) => ({
+      headline: `${names.part(partId)?.name ?? 'A part'} came out`,
+      detail: [
+        serial === '' ? '' : `serial ${serial}`,
+        binId === null ? fateWords[fate] : `Kept in ${binName(names.bin(binId))}`,
+      ]
+        .filter((each) => each !== '')
+        .join(' · '),
+    }),
+  },
 };
 
-const operations: OperationViewsNamed<'part.use' | 'part.amend'> = {
+const operations: OperationViewsNamed<'part.use' | 'part.amend' | 'part.return' | 'part.take-out'> = {
   'part.use': {
     say: ({ partId, quantity }, { part }) => `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? 'of a part'}`,
     fields: { quantity: 'Amount' },
   },
   'part.amend': { say: null, fields: { quantity: 'Amount' } },
+  'part.return': {
+    say: ({ partId, quantity }, { part }) =>
+      `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? 'of a part'} put back`,
+    fields: { quantity: 'Amount' },
+  },
+  'part.take-out': {
+    ...byItsLabel,
+    say: ({ comesOut }, { part }) => `${part(comesOut.partId)?.name ?? 'A part'} came out`,
+  },
 };
 
 const dock: readonly DockItem[] = [

@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { byId, formatMoney } from '@oilcan/core/kernel';
-import { isLow, partCost, type Part, type StockLevel } from '@oilcan/core/stock';
+import { isLow, partCost, type Part, type StockLevel, wantsCount } from '@oilcan/core/stock';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { FindField } from '../../ui/find-field';
 import { Button, Choice } from '../../ui/press';
@@ -169,7 +169,7 @@ function BinLine({ level, amount, isElsewhere }: BinLineProps): ReactElement {
     <Words as="label" style={sheet.bin}>
       {amount} in {isElsewhere ? `${store?.name ?? ''} ` : ''}
       {bin?.label}
-      {isLow(level) ? ', low' : ''}
+      {wantsCount(level) ? ', count it' : isLow(level) ? ', low' : ''}
     </Words>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
-import { isLow, partCost, type Bin, type Part, type StockLevel, type Store } from '@oilcan/core/stock';
+import { isLow, partCost, type Bin, type Part, type StockLevel, type Store, wantsCount } from '@oilcan/core/stock';
 import { useSettings } from '../../data/store';
 import { withSharedCode } from '../../ui/shared-code';
 import { piece } from '../../ui/piece';
@@ -87,7 +87,7 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
 }
 
 function stateOf({ part, level }: Line): string {
-  const low = level !== null && isLow(level) ? ['low'] : [];
+  const low = level === null ? [] : wantsCount(level) ? ['count it'] : isLow(level) ? ['low'] : [];
   return [...low, ...(part.isObsolete ? ['no longer bought'] : [])].join(', ');
 }
 

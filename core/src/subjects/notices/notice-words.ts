@@ -12,6 +12,7 @@ export const noticeHeadlines: Readonly<Record<NoticeKind, string>> = {
   handedBack: 'Handed back',
   changed: 'Changed',
   short: 'Parts short for tomorrow',
+  count: 'Count a bin',
   finished: 'Finished, waits for your look',
   forYou: 'Recorded in your name',
 };
@@ -41,6 +42,8 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
       const jobs = fact.jobs === 1 ? '' : ` for ${fact.jobs} jobs`;
       return `${fact.part}: ${formatQuantity(fact.onHand)} of ${formatQuantity(fact.needed)} ${fact.unit}${jobs}`;
     }
+    case 'belowZero':
+      return `${fact.part} in bin ${fact.bin} stands at ${formatQuantity(fact.onHand)} ${fact.unit} by the books`;
     case 'share':
       return fact.steps === 1 ? 'one step as your share' : `${fact.steps} steps as your share`;
     case 'clockStopped':

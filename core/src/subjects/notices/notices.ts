@@ -11,7 +11,7 @@ import type { WorkOrder } from '../work/work-order';
 import type { NoticeFact } from '../work/notice-fact';
 
 /** What a person is told of: `finished` is for leads, who accept it; `forYou` is what somebody recorded in one's name. */
-export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'finished', 'forYou'] as const;
+export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'count', 'finished', 'forYou'] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
 /** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */
@@ -150,6 +150,9 @@ export function noticesAfter(
   if (after.state === 'finished' && before?.state !== 'finished') {
     for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'finished');
   }
+  const forTheStore = entries.flatMap((entry) => anyEntryKind(kinds, entry.content.kind)?.tellsStore?.(entry) ?? []);
+  if (forTheStore.length > 0)
+    for (const person of ofSite) if (hasRole(person, ['storekeeper'])) tell(person.id, 'count', forTheStore);
   const facts = factsOfChange(kinds, before, after, entries);
   const mayKnow = new Set(ofSite.map(({ id }) => id));
   // Whoever has work that will not be done after all hears of it without following it.

@@ -9,7 +9,7 @@ import { isLate } from './shift-order';
 const DAYS_IN_WEEK = 7;
 
 /** The days on which a work order is due or planned. */
-export function daysOf({ dueAt, plannedOn }: Pick<WorkOrder, 'dueAt' | 'plannedOn'>, zone: Zone): LocalDay[] {
+function daysOf({ dueAt, plannedOn }: Pick<WorkOrder, 'dueAt' | 'plannedOn'>, zone: Zone): LocalDay[] {
   const due = dueAt === null ? [] : [localDate(dueAt, zone)];
   const planned = plannedOn === undefined || plannedOn === null ? [] : [plannedOn];
   return [...new Set([...planned, ...due])];

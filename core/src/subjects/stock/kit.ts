@@ -45,7 +45,7 @@ export function kitNeeds(
     const { partId } = planned;
     const unit = partOf(partId)?.unit ?? planned.unit ?? '';
     const { below } = exactQuantity(0, unit, unit) ?? { below: 1n };
-    const usable = rest.get(partId) ?? BigInt(usedOf(partId)) * below;
+    const usable = rest.get(partId) ?? BigInt(Math.max(0, usedOf(partId))) * below;
     const spent = inPartUnit === null ? 0n : usable < inPartUnit.above ? usable : inPartUnit.above;
     const left = usable - (lastOf.get(partId) === index ? usable : spent);
     rest.set(partId, left);

@@ -10,7 +10,16 @@ export interface UnitPrice {
   readonly currency: string;
 }
 
-/** A part used (quantity above zero), at a price that stays as it was. */
+/** A bin that holds less than nothing by the books: somebody has to count it. */
+export interface BelowZero {
+  readonly part: string;
+  readonly bin: string;
+  readonly unit: string;
+  /** Below zero. */
+  readonly onHand: Thousandths;
+}
+
+/** A part used (quantity above zero) or put back (below zero), at a price that stays as it was. */
 export interface PartContent {
   readonly kind: 'part';
   readonly partId: PartId;
@@ -18,4 +27,8 @@ export interface PartContent {
   readonly quantity: Thousandths;
   readonly unitPrice: UnitPrice;
   readonly cost: Money;
+  /** The serial number of what went in; absent where it has none. */
+  readonly serial?: string;
+  /** What the bin then held by the books, where that is below zero; absent otherwise. */
+  readonly belowZero?: BelowZero;
 }

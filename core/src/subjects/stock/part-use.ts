@@ -1,12 +1,15 @@
 import type { BinId, PartId } from '../../kernel/ids';
 import { scaleAmount, type Money } from '../../kernel/money/money';
-import { formatQuantity, type Thousandths } from '../../kernel/quantity/quantity';
+import type { Thousandths } from '../../kernel/quantity/quantity';
 import { refuse, type Found, type OperationContext } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { SETTINGS_ID } from '../settings/settings';
 import type { WorkOrder } from '../work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
-import { stockLevelId, type MovementReason } from './stock';
+import { stockLevelId, type MovementReason, type StockLevel } from './stock';
+
+/** More than a million of anything is a slip of the finger. */
+const MOST_AT_ONCE = 1e9;
 
 /** What an amount of a part costs at a price for one unit. */
 export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {
@@ -14,7 +17,8 @@ export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {
 }
 
 /**
- * Checks an amount against the bin and works out what it costs.
+ * Checks an amount and works out what it costs. More may be taken than a bin holds by the books: what was taken is true, and the
+ * books are counted.
  *
  * @param before the entry that this one amends: what it had taken of the bin's stock, and at what price
  */
@@ -25,30 +29,42 @@ export async function partContent(
   before?: Pick<PartContent, 'quantity' | 'unitPrice'>,
 ): Promise<Found<PartContent>> {
   if (input.quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
+  if (input.quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
   const part = await records.get('parts', input.partId);
   if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
   if (part.isWhole && input.quantity % 1000 !== 0) {
     return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
   }
   const bin = await records.get('bins', input.binId);
+  if (bin === undefined || !context.person.siteIds.includes(bin.siteId)) {
+    return refuse('not_found', { what: 'bin' }, 'binId');
+  }
   const level = await records.get('stock', stockLevelId(input.partId, input.binId));
-  if (bin === undefined || level === undefined || !context.person.siteIds.includes(bin.siteId)) {
-    return refuse('not_found', { what: 'part in this bin' }, 'binId');
-  }
-  const available = level.onHand + (before?.quantity ?? 0);
-  if (input.quantity > available) {
-    const values = { onHand: formatQuantity(available), unit: part.unit, bin: bin.label };
-    return refuse('not_enough_stock', values, 'quantity');
-  }
+  const onHand = (level?.onHand ?? 0) + (before?.quantity ?? 0) - input.quantity;
   const settings = await records.get('settings', SETTINGS_ID);
   if (settings === undefined) return refuse('not_found', { what: 'settings record' });
   const unitPrice = before?.unitPrice ?? { minor: part.priceMinor, currency: settings.currency };
   const { partId, binId, quantity } = input;
   const cost = partCost(quantity, unitPrice);
-  return { ok: true, value: { kind: 'part', partId, binId, quantity, unitPrice, cost } };
+  const belowZero = onHand < 0 ? { belowZero: { part: part.number, bin: bin.label, unit: part.unit, onHand } } : {};
+  return { ok: true, value: { kind: 'part', partId, binId, quantity, unitPrice, cost, ...belowZero } };
 }
 
-/** Adds a movement and carries it into the level of the bin. */
+/** The level of a part in a bin that never held it; null where there is no such bin. */
+async function emptyLevel(
+  records: Records,
+  { partId, binId }: { readonly partId: PartId; readonly binId: BinId },
+): Promise<StockLevel | null> {
+  const bin = await records.get('bins', binId);
+  if (bin === undefined) return null;
+  return { id: stockLevelId(partId, binId), siteId: bin.siteId, partId, binId, onHand: 0, lowLevel: 0 };
+}
+
+/**
+ * Adds a movement and carries it into the level of the bin.
+ *
+ * @param beside tells several movements of one operation in one bin apart
+ */
 export async function moveStock(
   records: Records,
   work: WorkOrder,
@@ -56,12 +72,15 @@ export async function moveStock(
   change: Thousandths,
   reason: MovementReason,
   context: OperationContext,
+  beside = '',
 ): Promise<void> {
   const level = await records.get('stock', stockLevelId(where.partId, where.binId));
-  if (level === undefined || change === 0) return;
-  await records.put('stock', { ...level, onHand: level.onHand + change });
+  if (change === 0) return;
+  const before = level ?? (await emptyLevel(records, where));
+  if (before === null) return;
+  await records.put('stock', { ...before, onHand: before.onHand + change });
   await records.put('movements', {
-    id: `${context.operationId}:${where.binId}`,
+    id: `${context.operationId}:${where.binId}${beside === '' ? '' : `:${beside}`}`,
     partId: where.partId,
     binId: where.binId,
     change,

@@ -1,10 +1,13 @@
 import type { PartId } from '../../kernel/ids';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { Fields } from '../../records/table';
+import { operationOf } from '../work/entry-ids';
 import type { EntryOf } from '../work/entries';
 import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 import type { PartContent } from './part-content';
 import { moveStock } from './part-use';
+import type { RemovalContent } from './removal';
+import { putInAgain } from './serials';
 
 /** What a past keeps of a part that was used, added up over the job. */
 export interface PastPart {
@@ -15,6 +18,7 @@ export interface PastPart {
 declare module '../work/entries' {
   interface EntryContents {
     part: PartContent;
+    removal: RemovalContent;
   }
 }
 
@@ -24,22 +28,31 @@ declare module '../work/entry-kinds' {
   }
 }
 
-export const stockEntries: EntryKindsNamed<'part'> = {
+export const stockEntries: EntryKindsNamed<'part' | 'removal'> = {
   part: {
     ...plainEntry,
     amendedBy: 'part.amend',
-    withdraw: (records, work, { content }, context) =>
-      moveStock(records, work, content, content.quantity, 'return', context),
+    withdraw: async (records, work, { id, content }, context) => {
+      await moveStock(records, work, content, content.quantity, 'return', context);
+      if (content.serial !== undefined) await records.remove('installations', `in-${operationOf(id)}`);
+    },
     past: { keep: addedUp, at: (_part, { at, endedAt }) => endedAt ?? at, words: () => '' },
     cost: { group: 'material', amount: ({ cost }) => cost },
+    tellsStore: ({ content: { belowZero } }) => (belowZero === undefined ? null : { is: 'belowZero', ...belowZero }),
     upgrades: [{ to: 5, change: withUnitPrice }],
+  },
+  removal: {
+    ...plainEntry,
+    since: 11,
+    withdraw: (records, work, { content }, context) => putInAgain(records, work, content, context),
   },
 };
 
 function addedUp(entries: readonly EntryOf<'part'>[]): PastPart[] {
   const parts = new Map<PartId, Thousandths>();
   for (const { content } of entries) parts.set(content.partId, (parts.get(content.partId) ?? 0) + content.quantity);
-  return [...parts].map(([partId, quantity]) => ({ partId, quantity }));
+  // What went back whole was not used.
+  return [...parts].filter(([, quantity]) => quantity > 0).map(([partId, quantity]) => ({ partId, quantity }));
 }
 
 /** What one unit had cost, found from what all of it did. */

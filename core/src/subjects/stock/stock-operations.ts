@@ -1,12 +1,41 @@
-import type { BinId, PartId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, idField, wholeField } from '../../kernel/schema/fields';
+import type { AssetId, BinId, PartId, WorkOrderId } from '../../kernel/ids';
+import { formatQuantity } from '../../kernel/quantity/quantity';
+import {
+  argsSchema,
+  choiceField,
+  idField,
+  optionalIdField,
+  optionalKeyField,
+  optionalTextField,
+  textField,
+  wholeField,
+} from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
-import { newEntry } from '../work/guards';
+import { findOpenWork, newEntry } from '../work/guards';
 import { moveStock, partContent } from './part-use';
+import { fates } from './removal';
+import { returnedPrice, takenOn } from './return-part';
+import { fitIn, takeOut } from './serials';
 
-/** A part was used: the stock of its bin goes down by as much. */
+const LONGEST_SERIAL = 60;
+
+/** What comes out of a machine, as it is sent. */
+const comesOutField = () =>
+  argsSchema({
+    partId: idField<PartId>(),
+    assetId: idField<AssetId>(),
+    installationId: optionalKeyField(),
+    serial: optionalTextField(LONGEST_SERIAL),
+    fate: choiceField(fates),
+    binId: optionalIdField<BinId>(),
+  });
+
+/**
+ * A part was used: the stock of its bin goes down by as much, below zero if need be. With a serial number it stands in the make-up of
+ * its machine from now on; what came out for it does not any more.
+ */
 const usePart = defineOperation({
   label: 'this part',
   roles: ['technician', 'lead'],
@@ -15,6 +44,8 @@ const usePart = defineOperation({
     partId: idField<PartId>(),
     binId: idField<BinId>(),
     quantity: wholeField(),
+    goesIn: argsSchema({ assetId: idField<AssetId>(), serial: textField(LONGEST_SERIAL) }).notRequired(),
+    comesOut: comesOutField().notRequired(),
   }),
   file: null,
   numbered: null,
@@ -31,9 +62,17 @@ const usePart = defineOperation({
     if (!begun.ok) return begun;
     const content = await partContent(records, args, context);
     if (!content.ok) return content;
-    await records.put('entries', newEntry(begun.value, content.value, context));
+    const { goesIn, comesOut, partId } = args;
+    const serial = goesIn === undefined || goesIn === null ? {} : { serial: goesIn.serial };
+    await records.put('entries', newEntry(begun.value, { ...content.value, ...serial }, context));
     await moveStock(records, begun.value, args, -args.quantity, 'use', context);
-    return accepted;
+    if (comesOut !== undefined && comesOut !== null) {
+      const out = await takeOut(records, begun.value, comesOut, context);
+      if (!out.ok) return out;
+    }
+    return goesIn === undefined || goesIn === null
+      ? accepted
+      : fitIn(records, begun.value, { ...goesIn, partId }, context);
   },
 });
 
@@ -51,7 +90,13 @@ const amendPart = defineOperation({
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
     const before = found.entry.content;
-    if (before.kind !== 'part') return refuse('entry_not_amendable', {}, 'entryId');
+    if (before.kind !== 'part' || before.quantity < 0) return refuse('entry_not_amendable', {}, 'entryId');
+    const taken = await takenOn(records, args.workOrderId, before.partId);
+    const goneBack = before.quantity - (taken?.quantity ?? 0);
+    if (args.quantity < goneBack) {
+      const unit = (await records.get('parts', before.partId))?.unit ?? '';
+      return refuse('returned_more_than_taken', { taken: formatQuantity(args.quantity), unit }, 'quantity');
+    }
     const content = await partContent(records, { ...before, quantity: args.quantity }, context, before);
     if (!content.ok) return content;
     await putAmendment(records, found, content.value, context);
@@ -60,4 +105,67 @@ const amendPart = defineOperation({
   },
 });
 
-export const stockOperations = { 'part.use': usePart, 'part.amend': amendPart };
+/** What was taken and not used goes into a bin: not more than was taken on this job. */
+const returnPart = defineOperation({
+  label: 'putting it back',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    partId: idField<PartId>(),
+    binId: idField<BinId>(),
+    quantity: wholeField(),
+  }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId, partId, binId }) => [
+    rowNamed('workOrders', workOrderId),
+    rowNamed('parts', partId),
+    rowNamed('bins', binId),
+    rowNamed('stock', partId === undefined || binId === undefined ? undefined : `${partId}@${binId}`),
+  ],
+  mend: { fields: { quantity: 'quantity' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, { workOrderId, partId, binId, quantity }, context) => {
+    const found = await findOpenWork(records, workOrderId, context);
+    if (!found.ok) return found;
+    if (quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
+    const part = await records.get('parts', partId);
+    if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
+    if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
+    const bin = await records.get('bins', binId);
+    if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
+      return refuse('not_found', { what: 'bin' }, 'binId');
+    const taken = await takenOn(records, workOrderId, partId);
+    if (taken === null || quantity > taken.quantity) {
+      const values = { taken: formatQuantity(taken?.quantity ?? 0), unit: part.unit };
+      return refuse('returned_more_than_taken', values, 'quantity');
+    }
+    const content = { kind: 'part', partId, binId, quantity: -quantity, ...returnedPrice(taken, quantity) } as const;
+    await records.put('entries', newEntry(found.value, content, context));
+    await moveStock(records, found.value, { partId, binId }, quantity, 'return', context);
+    return accepted;
+  },
+});
+
+/** A part came out for which none goes in, or none of the store. */
+const takeOutPart = defineOperation({
+  label: 'what came out',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), comesOut: comesOutField() }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
+  mend: { fields: {}, keepsTime: true },
+  upgrades: [],
+  apply: async (records, { workOrderId, comesOut }, context) => {
+    const begun = await beginWork(records, workOrderId, context);
+    return begun.ok ? takeOut(records, begun.value, comesOut, context) : begun;
+  },
+});
+
+export const stockOperations = {
+  'part.use': usePart,
+  'part.amend': amendPart,
+  'part.return': returnPart,
+  'part.take-out': takeOutPart,
+};

@@ -15,6 +15,10 @@ export interface Part {
   /** The part that takes its place once it is no longer bought. */
   readonly successorId: PartId | null;
   readonly isObsolete: boolean;
+  /** Each has a serial number of its own; absent where they have none. */
+  readonly isNumbered?: boolean;
+  /** For so many days from when it goes in it is under warranty; absent for none. */
+  readonly warrantyDays?: number;
 }
 
 export interface Store {
@@ -69,6 +73,11 @@ export function stockLevelId(partId: PartId, binId: BinId): string {
 /** Whether less lies there than should. */
 export function isLow({ onHand, lowLevel }: Pick<StockLevel, 'onHand' | 'lowLevel'>): boolean {
   return lowLevel > 0 && onHand < lowLevel;
+}
+
+/** Whether more was taken than there was by the books: then the books are wrong, and somebody counts. */
+export function wantsCount({ onHand }: Pick<StockLevel, 'onHand'>): boolean {
+  return onHand < 0;
 }
 
 /** What lies in a bin after all its movements. */

@@ -65,6 +65,8 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly told: string | null;
   /** To whom it gives a part of the work, who has to hear of it; null for kinds that give nothing. */
   readonly gives: ((entry: EntryOf<K>) => InNameOf | null) | null;
+  /** What of it the storekeepers of the site have to hear; null for kinds that never concern them. */
+  readonly tellsStore: ((entry: EntryOf<K>) => NoticeFact | null) | null;
   /** What it did in somebody else's name; null for kinds that never do. */
   readonly inNameOf: ((entry: EntryOf<K>, work: Isolated, nameOf: (id: PersonId) => string) => InNameOf | null) | null;
   /** The oldest first. */
@@ -87,6 +89,7 @@ export interface AnyEntryKind {
   readonly cost: { readonly group: CostGroup; readonly amount: (content: Entry['content']) => Money | null } | null;
   readonly told: string | null;
   readonly gives: ((entry: Entry) => InNameOf | null) | null;
+  readonly tellsStore: ((entry: Entry) => NoticeFact | null) | null;
   readonly inNameOf: ((entry: Entry, work: Isolated, nameOf: (id: PersonId) => string) => InNameOf | null) | null;
   readonly upgrades: readonly Upgrade[];
 }
@@ -110,6 +113,7 @@ export const plainEntry = {
   cost: null,
   told: null,
   gives: null,
+  tellsStore: null,
   inNameOf: null,
   upgrades: [],
 } as const;

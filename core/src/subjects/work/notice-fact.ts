@@ -20,6 +20,14 @@ export type NoticeFact =
       /** How many jobs need it together. */
       readonly jobs: number;
     }
+  /** More was taken out of a bin than it held by the books: it is to be counted. */
+  | {
+      readonly is: 'belowZero';
+      readonly part: string;
+      readonly bin: string;
+      readonly onHand: Thousandths;
+      readonly unit: string;
+    }
   /** Steps that are somebody's own now. */
   | { readonly is: 'share'; readonly steps: number }
   | { readonly is: 'clockStopped'; readonly at: Instant; readonly by: string; readonly reason: string }

@@ -1,0 +1,9 @@
+import type { Fate } from '@oilcan/core/stock';
+
+/** What becomes of a part that came out. */
+export const fateWords: Readonly<Record<Fate, string>> = {
+  scrap: 'Scrapped',
+  repair: 'Goes for repair',
+  warranty: 'Goes back under warranty',
+  keep: 'Kept in a bin',
+};
