@@ -329,9 +329,9 @@ class Scribe {
   /** Of what nothing is recorded, most say that there was none; the others say nothing. */
   sayNone(): void {
     const random = randomFor(`none ${this.#work.id}`);
-    for (const of of ['part', 'stoppage'] as const) {
-      const isRecorded = this.#entries.some(({ content }) => content.kind === of);
-      if (!isRecorded && random.chance(SAID_NONE)) this.add(this.#work.finishedAt, { kind: 'none', of });
+    for (const what of ['part', 'stoppage'] as const) {
+      const isRecorded = this.#entries.some(({ content }) => content.kind === what);
+      if (!isRecorded && random.chance(SAID_NONE)) this.add(this.#work.finishedAt, { kind: 'none', of: what });
     }
   }
 
