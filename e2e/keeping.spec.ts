@@ -57,6 +57,7 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await expect(ines.getByRole('dialog')).toHaveCount(0);
   const tess = await open('Tess Lindqvist');
   await tess.getByText(job).tap();
+  await tess.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
   await tess.getByRole('button', { name: 'Part', exact: true }).tap();
   await tess.getByRole('button', { name: 'Put another amount of Brake lining SB40 back' }).tap();
   await tess.getByLabel(/Amount in/).fill('3');

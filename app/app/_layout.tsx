@@ -4,6 +4,7 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { keepApplication } from '../src/data/application-update';
 import { listenForInstall } from '../src/data/install';
 import { openPhone } from '../src/data/store';
+import { undoOfNotice } from '../src/data/undo';
 import { NoticeBar } from '../src/ui/notice';
 import { ThemeProvider } from '../src/ui/theme';
 
@@ -19,7 +20,7 @@ export default function RootLayout(): ReactElement {
     <SafeAreaProvider>
       <ThemeProvider>
         <Slot />
-        <NoticeBar />
+        <NoticeBar undoOf={undoOfNotice} />
       </ThemeProvider>
     </SafeAreaProvider>
   );

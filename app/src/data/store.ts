@@ -1,3 +1,4 @@
+import { noteKept } from './last-kept';
 import type { DocumentType } from '@oilcan/core/documents';
 import {
   asId,
@@ -192,7 +193,11 @@ function sendBehind(): void {
 /** Does an operation at once and lets it be sent behind. */
 export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
   const outcome = await openedPhone().perform(name, args);
-  if (outcome.ok) sendBehind();
+  if (outcome.ok) {
+    // An operation's entry carries its id.
+    noteKept(peekRow('entries', openedPhone().kept.at(-1)?.operation.id ?? ''));
+    sendBehind();
+  }
   return outcome;
 }
 

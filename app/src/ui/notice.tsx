@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { create } from 'zustand';
 import { piece } from './piece';
 
@@ -19,8 +19,13 @@ const NoticeSnackbar = piece(() => import('./notice-snackbar').then((module) => 
 /** After the first screen, so that it is there with the first notice, signal or not. */
 const LATER_MILLISECONDS = 1_000;
 
+interface Props {
+  /** What takes back what a notice tells of, asked for when one shows. */
+  readonly undoOf: () => { readonly milliseconds: number; readonly onUndo: () => void } | null;
+}
+
 /** Shows the sentence for a while. */
-export function NoticeBar(): ReactElement | null {
+export function NoticeBar({ undoOf }: Props): ReactElement | null {
   const { text, clear } = useNotice();
   const [isThere, setIsThere] = useState(false);
   useEffect(() => {
@@ -34,6 +39,7 @@ export function NoticeBar(): ReactElement | null {
     return () => clearTimeout(timer);
     // Without signal it is tried again with each notice.
   }, [isThere, text]);
+  const undo = useMemo(() => (text === null ? null : undoOf()), [text, undoOf]);
   if (!isThere) return null;
-  return <NoticeSnackbar text={text} onDismiss={clear} />;
+  return <NoticeSnackbar text={text} undo={undo} onDismiss={clear} />;
 }

@@ -3,7 +3,7 @@ import type { Instant } from '../kernel/time/instant';
 import type { Zone } from '../kernel/time/zone';
 import { detailOf, headlineOf } from '../subjects/notices/notice-words';
 import {
-  isInNameOfAnother,
+  concernsOthers,
   noticesAfter,
   type Everybody,
   type Notice,
@@ -22,9 +22,9 @@ export function noticesOfChange(
   return noticesAfter(entryKinds, change, everybody, followers, now);
 }
 
-/** Whether an entry was made in the name of somebody else, who has to hear of it. */
-export function isForAnother(entry: Entry): boolean {
-  return isInNameOfAnother(entryKinds, entry);
+/** Whether somebody has to hear of an entry who does not follow its work. */
+export function isForOthers(entry: Entry): boolean {
+  return concernsOthers(entryKinds, entry);
 }
 
 /** What a notice tells beside its headline; empty for nothing more. */

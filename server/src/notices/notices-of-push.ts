@@ -3,7 +3,7 @@ import { byId, type Instant, type PersonId } from '@oilcan/core/kernel';
 import { noticeChoiceOf, type Follow, type Notice } from '@oilcan/core/notices';
 import type { Person } from '@oilcan/core/people';
 import type { Change, Tables } from '@oilcan/core/records';
-import { isForAnother, noticesOfChange } from '@oilcan/core/registry';
+import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { readRow, sqlName, type SqlRecords, type StoredRow } from '../db/sql-records';
@@ -31,8 +31,8 @@ export async function noticesOfPush(
       change.table === 'workOrders' && change.row !== null ? [[change.id, change.row]] : [],
     ),
   );
-  const isInSomebodysName = changes.some(({ table, row }) => table === 'entries' && row !== null && isForAnother(row));
-  if (after.size === 0 && follows.length === 0 && !isInSomebodysName) return [];
+  const concernsOthers = changes.some(({ table, row }) => table === 'entries' && row !== null && isForOthers(row));
+  if (after.size === 0 && follows.length === 0 && !concernsOthers) return [];
   const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };
   const told: Notice[] = [];
   for (const id of touched) {

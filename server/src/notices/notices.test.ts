@@ -1,10 +1,10 @@
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { addMinutes, startOfDay, toMillis, asId, type WorkOrderId } from '@oilcan/core/kernel';
+import { addMinutes, startOfDay, toMillis, asId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import { noticesOfLate, type Notice } from '@oilcan/core/notices';
 import type { Change } from '@oilcan/core/records';
-import { noticeDetail } from '@oilcan/core/registry';
+import { noticeDetail, noticeHeadline } from '@oilcan/core/registry';
 import {
   aLevel,
   ann,
@@ -19,6 +19,7 @@ import {
   smallWorks,
   workId,
   anEntry,
+  aPerson,
   aUse,
 } from '@oilcan/core/testing';
 import { SqlRecords } from '../db/sql-records';
@@ -56,6 +57,23 @@ describe('notices', () => {
     const see = anOperation('notices.see', { noticeIds: [given?.id ?? ''] }, { at: new Date().toISOString() });
     expect(codesOf(await works.push(annCookie, [see]))).toEqual(['accepted']);
     expect((await noticesFor(annCookie))[0]?.seenAt).not.toBeNull();
+  });
+
+  it('tell the storekeepers of a bin that holds less than nothing by the books', async () => {
+    await works.close();
+    const arun = aPerson({ id: asId<PersonId>('arun'), name: 'Arun', roles: ['storekeeper'] });
+    works = await startTestServer([...smallWorks(), put('people', arun)]);
+    const annCookie = await works.signIn(ann);
+    const use = (quantity: number) =>
+      anOperation('part.use', { workOrderId: workId, partId, binId, quantity }, { by: ann.id });
+    expect(codesOf(await works.push(annCookie, [use(8_000)]))).toEqual(['accepted']);
+    const arunCookie = await works.signIn(arun);
+    expect(await noticesFor(arunCookie)).toEqual([]);
+    expect(codesOf(await works.push(annCookie, [use(2_000)]))).toEqual(['accepted']);
+    expect((await noticesFor(arunCookie)).map((notice) => noticeHeadline(notice, 'Europe/Vienna'))).toEqual([
+      'Count a bin: SEAL-70 in bin C-04 stands at -2 pcs by the books',
+    ]);
+    expect(await noticesFor(annCookie)).toEqual([]);
   });
 
   it('of what is followed are one until it is seen, however much happens', async () => {

@@ -9,7 +9,7 @@ import { Field } from '../../ui/field';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { FaultForm, type TypedFault } from './fault-form';
-import { faultWords } from './fault-words';
+import { faultWords } from './words';
 
 interface Props {
   readonly work: WorkOrder;

@@ -4,7 +4,7 @@ import { piece } from '../../ui/piece';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
-import { faultLine, faultWords } from './fault-words';
+import { faultLine, faultWords } from './words';
 
 const entries: EntryViewsNamed<'fault'> = {
   fault: {

@@ -1,2 +1,2 @@
 /** What other features may use of this one. */
-export { faultLine } from './fault-words';
+export { faultLine } from './words';

@@ -16,8 +16,13 @@ export const keysBefore: readonly Key[] = [
   { key: 'k', command: 'previous', words: 'Job before' },
   { key: 'Enter', command: 'open', words: 'Into the job: then the arrows move it' },
   { key: 'c', command: 'clock', words: 'Start or stop my clock' },
+  { key: 'b', command: 'pause', words: 'Break' },
 ];
-export const keysAfter: readonly Key[] = [{ key: 'Shift+Enter', command: 'finish', words: 'Finish' }];
+export const keysAfter: readonly Key[] = [
+  { key: 's', command: 'shorthand', words: 'Write in one line' },
+  { key: 'z', command: 'undo', words: 'Undo what was just recorded' },
+  { key: 'Shift+Enter', command: 'finish', words: 'Finish' },
+];
 
 /** Listens to the keys while nothing is typed and no sheet is open. `onHelp` shows the list. */
 export function useKeys(keys: readonly Key[], onHelp: () => void): void {

@@ -1,7 +1,8 @@
 import { mdiCamera } from '@mdi/js';
-import { useState, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
+import { useDraft } from '../../data/drafts';
 import { takePicture } from '../../data/pictures/take-picture';
 import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
@@ -14,15 +15,20 @@ import { Button } from '../../ui/press';
 /** Words or a photo for whoever comes next. Words that fit a line go with the photo. */
 export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
   const say = useNotice((state) => state.say);
+  const { first, keep: keepDraft, forget: forgetDraft } = useDraft(`note ${work.id}`);
   const [pictureError, setPictureError] = useState<string | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'note.add',
-    defaultValues: { text: '' },
+    defaultValues: { text: first },
     read: ({ text }) => ({ args: { workOrderId: work.id, text } }),
     said: 'Note kept.',
-    onDone: onClose,
+    onDone: () => {
+      forgetDraft();
+      onClose();
+    },
   });
   const text = form.watch('text');
+  useEffect(() => keepDraft(text), [keepDraft, text]);
   const photograph = async (): Promise<void> => {
     setPictureError(null);
     const taken = await takePicture();
@@ -33,6 +39,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     const photo = { workOrderId: work.id, fileId, mediaType: 'image/jpeg', width, height, caption } as const;
     if (!(await performOrSay('photo.add', photo))) return;
     say('Photo kept.');
+    forgetDraft();
     onClose();
   };
   const isCaption = text.trim().length <= LONGEST_LINE && !text.includes('\n');

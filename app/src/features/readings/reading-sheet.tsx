@@ -3,7 +3,8 @@ import { convertReading } from '@oilcan/core/kernel';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { levelOf } from '@oilcan/core/readings';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useRow, useRows, useTable } from '../../data/store';
+import { usePointsNear } from '../../data/points-near';
+import { useRow } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -59,24 +60,6 @@ export function ReadingSheet({
 /** What was typed, in the unit of the point. */
 function inUnitOf({ unit, decimals }: MeasuringPoint, typed: number | null, typedIn: string): number | null {
   return typed === null ? null : convertReading(typed, typedIn, unit, decimals + 2);
-}
-
-/** The points of the machines of a round; else of the asset itself, else of what it is made of, else of what it is part of. */
-function usePointsNear(work: WorkOrder): readonly MeasuringPoint[] {
-  const asset = useRow('assets', work.assetId);
-  const own = useRows('points', 'asset', work.assetId);
-  const ofWhole = useRows('points', 'asset', asset?.parentId ?? undefined);
-  const all = useTable('points');
-  const pieces = useRows('assets', 'parent', work.assetId);
-  const stops = useRows('stops', 'workOrder', work.id);
-  if (stops.length > 0) {
-    const walked = new Set(stops.map(({ assetId }) => assetId));
-    return all.filter(({ assetId }) => walked.has(assetId));
-  }
-  if (own.length > 0) return own;
-  const pieceIds = new Set(pieces.map((piece) => piece.id));
-  const ofPieces = all.filter((point) => pieceIds.has(point.assetId));
-  return ofPieces.length > 0 ? ofPieces : ofWhole;
 }
 
 interface Props {

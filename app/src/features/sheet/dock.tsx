@@ -9,6 +9,7 @@ import { Words } from '../../ui/words';
 import { useIsPrepared } from '../hazards';
 import { useCommand } from '../keys/commands';
 import { ClockButton, ClockLine } from '../labor';
+import { ShorthandLine } from '../shorthand';
 import { dockItems } from '../registry/views';
 import type { DockItem } from '../views/dock-item';
 
@@ -41,6 +42,7 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
   return (
     <View style={!isWide && { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper }}>
       <View style={[sheet.line, isWide && sheet.lineWide]}>
+        <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
         <ClockLine work={work} />
       </View>
       <View

@@ -32,6 +32,7 @@ import { RecordList } from '../record';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
+import { loadShorthandSheet } from '../shorthand';
 import { loadShareSheets, shareElement } from '../shares';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
 import { WrapUpPart } from './wrap-up-part';
@@ -49,6 +50,7 @@ export async function loadItems(): Promise<void> {
     loadShareSheets(),
     loadAlarmSheet(),
     loadMatesSheet(),
+    loadShorthandSheet(),
     WhenSheet.load(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
     ...amendSheets.map((sheet) => sheet.load()),

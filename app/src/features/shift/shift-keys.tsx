@@ -1,5 +1,7 @@
 import { useCallback, useState, type ReactElement } from 'react';
+import { undoLast } from '../../data/undo';
 import { piece } from '../../ui/piece';
+import { useCommand } from '../keys/commands';
 import { keysAfter, keysBefore, useKeys, type Key } from '../keys/use-keys';
 import { dockItems } from '../registry/views';
 
@@ -15,6 +17,7 @@ export const shiftKeys: readonly Key[] = [
 /** On a wide screen: the list and the sheet beside it are driven by keys. */
 export function ShiftKeys(): ReactElement | null {
   const [isAsking, setIsAsking] = useState(false);
+  useCommand('undo', undoLast);
   useKeys(
     shiftKeys,
     useCallback(() => setIsAsking(true), []),

@@ -14,11 +14,13 @@ beforeEach(async () => {
 });
 afterEach(() => works.close());
 
-/** Bob empties the bin while Ann, without signal, takes three out of it. */
+/** Of three that Ann took Bob puts two back, while Ann, without signal, puts all of them back. */
 const refusedForAnn = async (): Promise<void> => {
-  works.server.signal = 'none';
   await perform('part.use', { ...onWork, partId, binId, quantity: 3_000 });
-  const bobs = anOperation('part.use', { ...onWork, partId, binId, quantity: 7_000 }, { by: bob.id });
+  await works.sent();
+  works.server.signal = 'none';
+  await perform('part.return', { ...onWork, partId, binId, quantity: 3_000 });
+  const bobs = anOperation('part.return', { ...onWork, partId, binId, quantity: 2_000 }, { by: bob.id });
   await works.server.write((await applyOperation(works.server.records, bobs, bob, noon)).changes);
   works.server.signal = 'good';
   await works.sent();
@@ -44,17 +46,17 @@ describe('what is not sent yet', () => {
 
   it('is shown with the reason when it was not taken, and goes out once it is mended', async () => {
     await refusedForAnn();
-    expect(kept()).toEqual(['part.use rejected']);
+    expect(kept()).toEqual(['part.return rejected']);
     expect(words()).toMatch(/Needs you.*3 pcs Seal.*Not taken\./);
     await press('Mend and send');
     await type(/Amount|How much/, 'some');
     await press('Send it so');
-    expect(kept()).toEqual(['part.use rejected']);
+    expect(kept()).toEqual(['part.return rejected']);
     await type(/Amount|How much/, '1');
     await press('Send it so');
     expect([works.said, (await works.sent()).peek('stock', `${partId}@${binId}`)?.onHand]).toEqual([
       'Mended. It goes out again.',
-      0,
+      8_000,
     ]);
     expect(kept()).toEqual([]);
   });
@@ -63,7 +65,7 @@ describe('what is not sent yet', () => {
     await refusedForAnn();
     await press('Drop it');
     await press('Keep it');
-    expect(kept()).toEqual(['part.use rejected']);
+    expect(kept()).toEqual(['part.return rejected']);
     await press('Drop it');
     await press('Drop it for good');
     expect(kept()).toEqual([]);

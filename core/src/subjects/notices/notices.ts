@@ -162,10 +162,11 @@ export function noticesAfter(
   return [...told.values()];
 }
 
-/** Whether an entry was made in the name of somebody else, who has to hear of it. */
-export function isInNameOfAnother(kinds: EntryKindSet, entry: Entry): boolean {
-  const inNameOf = anyEntryKind(kinds, entry.content.kind)?.inNameOf;
-  return (inNameOf?.(entry, { isolation: [] }, () => '') ?? null) !== null;
+/** Whether somebody has to hear of an entry who does not follow its work: in whose name it was made, or the store. */
+export function concernsOthers(kinds: EntryKindSet, entry: Entry): boolean {
+  const kind = anyEntryKind(kinds, entry.content.kind);
+  const inNameOf = kind?.inNameOf?.(entry, { isolation: [] }, () => '') ?? null;
+  return inNameOf !== null || (kind?.tellsStore?.(entry) ?? null) !== null;
 }
 
 /** What others did in somebody's name: a clock stopped, a lock taken off. */

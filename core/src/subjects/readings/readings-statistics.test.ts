@@ -63,7 +63,7 @@ describe('the robust trend', () => {
           days,
           readings.map(({ value }) => value),
         );
-        expect(trend.perDay).toBeCloseTo(slope, 8);
+        expect(trend.perDay).toBeCloseTo(slope, 7);
         expect(trend.from).toBeLessThanOrEqual(trend.perDay);
         expect(trend.to).toBeGreaterThanOrEqual(trend.perDay);
       }),

@@ -1,0 +1,50 @@
+import { useMemo } from 'react';
+import { faultChoices, usualFaults } from '@oilcan/core/faults';
+import type { LikelyPart, ShorthandContext } from '@oilcan/core/shorthand';
+import type { WorkOrder } from '@oilcan/core/work';
+import { usePast } from '../../data/past/use-past';
+import { useRow, useTable } from '../../data/store';
+import { useKitLines } from '../../data/stock';
+import { usePointsNear } from '../../data/points-near';
+
+interface Known {
+  readonly context: ShorthandContext;
+  /** Parts that this job likely takes still, and how much of each. */
+  readonly likely: readonly LikelyPart[];
+}
+
+/** What a line on this job is understood by: its kit, what such jobs took, its points, and what its machine had before. */
+export function useShorthandContext(work: WorkOrder): Known {
+  const parts = useTable('parts');
+  const kit = useKitLines(work);
+  const points = usePointsNear(work);
+  const asset = useRow('assets', work.assetId);
+  const { assetId, kind, tradeId, title } = work;
+  const like = useMemo(() => ({ assetId, kind, tradeId, title }), [assetId, kind, tradeId, title]);
+  const past = usePast({ scope: 'asset', id: work.assetId }, like);
+  const jobs = past.is === 'here' ? past.whole?.jobs : undefined;
+  const usual = past.is === 'here' ? past.said.usual : null;
+  const faultsOfPast = useMemo(
+    () => usualFaults((jobs ?? []).flatMap(({ at, faults }) => faults.map((fault) => ({ at, fault })))),
+    [jobs],
+  );
+  const ofClass = useMemo(() => faultChoices(asset?.equipmentClass ?? ''), [asset]);
+  const likely = useMemo(() => {
+    const planned = kit.flatMap(({ planned: { partId }, left }) =>
+      left === null || left <= 0 ? [] : [{ partId, quantity: left }],
+    );
+    const others = (usual?.parts ?? []).filter(({ partId }) => kit.every((line) => line.planned.partId !== partId));
+    return [...planned, ...others.map(({ partId, quantity }) => ({ partId, quantity }))];
+  }, [kit, usual]);
+  const context = useMemo(
+    () => ({
+      parts,
+      likelyParts: [...kit.map(({ planned }) => planned.partId), ...(usual?.parts ?? []).map(({ partId }) => partId)],
+      points,
+      usualFaults: faultsOfPast,
+      faults: ofClass,
+    }),
+    [parts, kit, usual, points, faultsOfPast, ofClass],
+  );
+  return { context, likely };
+}
