@@ -15,6 +15,9 @@ const args = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // A microphone that hums, so that voice notes can be recorded.
+  '--use-fake-device-for-media-stream',
+  '--use-fake-ui-for-media-stream',
 ];
 /** What the shell does not have: notifications, and installing. */
 const wholeBrowser = /@whole-browser/;

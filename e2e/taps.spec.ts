@@ -80,6 +80,30 @@ test('every task takes few taps', async ({ open }) => {
     await thumb.tap(thumb.button(/^Keep 118/));
     expect(thumb.taps - opened + 1).toBeLessThanOrEqual(2);
   });
+  await test.step('part back', () =>
+    within(3, async () => {
+      await thumb.tap(thumb.button('Part'));
+      await thumb.tap(thumb.button(/^Put 1 pcs Shaft seal .* back$/));
+      await expect(page.getByText(/put back\.$/)).toBeVisible();
+    }));
+  await test.step('two entries in one line', () =>
+    within(1, async () => {
+      await thumb.tap(thumb.button('Write in one line'));
+      await page.keyboard.type('15m; note grease was black');
+      await page.keyboard.press('Enter');
+      await expect(page.getByText('2 entries kept.')).toBeVisible();
+    }));
+  await test.step('voice note, held', () =>
+    within(2, async () => {
+      await thumb.tap(thumb.button('Note'));
+      const voice = await thumb.button(/^Voice note/).boundingBox();
+      await page.mouse.move((voice?.x ?? 0) + 20, (voice?.y ?? 0) + 20);
+      await page.mouse.down();
+      await expect(thumb.button('Stop the voice note')).toHaveText(/Stop 0:0[1-9]/);
+      await page.mouse.up();
+      thumb.taps += 1;
+      await expect(page.getByText('Voice note kept.')).toBeVisible();
+    }));
   await test.step('stop my clock', () =>
     within(1, async () => {
       await thumb.tap(thumb.button('Stop my clock'));
@@ -100,6 +124,24 @@ test('every task takes few taps', async ({ open }) => {
       await thumb.tap(thumb.button('Yes, it is done'));
     });
     await expect(page.getByText(/Finished by Ines/)).toBeVisible();
+  });
+  await test.step('another urgency', async () => {
+    await page.goto('/');
+    await within(3, async () => {
+      await thumb.tap(page.getByRole('link', { name: /Service brake lining/ }));
+      await thumb.tap(thumb.button(/change how urgent it is/));
+      await thumb.tap(thumb.button('Urgency: This week'));
+      await expect(page.getByText(/: This week\.$/)).toBeVisible();
+    });
+  });
+  await test.step('put off to tomorrow', async () => {
+    await page.goto('/');
+    await within(3, async () => {
+      await thumb.tap(page.getByRole('link', { name: /Service brake lining/ }));
+      await thumb.tap(thumb.button(/^When/));
+      await thumb.tap(thumb.button('Put off to tomorrow'));
+      await expect(page.getByText(/comes back tomorrow\.$/)).toBeVisible();
+    });
   });
   await test.step('next stop of a round', async () => {
     await page.goto('/');

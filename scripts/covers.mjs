@@ -4,7 +4,24 @@ import { join } from 'node:path';
 import { root } from './root.mjs';
 
 /** On a phone every job goes through these. */
-const job = ['frame', 'page', 'shift', 'sheet', 'sign-in', 'unsent', 'work', 'views', 'registry', 'hazards', 'steps'];
+const job = [
+  'frame',
+  'page',
+  'shift',
+  'sheet',
+  'sign-in',
+  'unsent',
+  'work',
+  'views',
+  'registry',
+  'hazards',
+  'steps',
+  'labor',
+  'none',
+  'schedule',
+  'shorthand',
+  'forgotten-clock',
+];
 
 /** The features that a browser test goes through. `npm test` refuses one that opens a view of a feature it does not name. */
 export const covers = {
@@ -17,11 +34,12 @@ export const covers = {
   'looks.spec.ts': '*',
   'no-signal.spec.ts': [...job, 'labor', 'lifecycle', 'notes', 'record', 'stock'],
   'prepare.spec.ts': '*',
+  'record.spec.ts': [...job, 'attachments', 'notes', 'photos', 'record'],
   'scan.spec.ts': [...job, 'labels', 'paper', 'plant', 'scan'],
-  'shift.spec.ts': [...job, 'kit-list', 'keys'],
+  'shift.spec.ts': [...job, 'kit-list', 'keys', 'day'],
   'signing-in.spec.ts': [...job, 'desk', 'stores'],
   'steps.spec.ts': [...job, 'photos', 'readings', 'record', 'rounds'],
-  'taps.spec.ts': [...job, 'labor', 'lifecycle', 'notes', 'photos', 'readings', 'record', 'scan', 'stock'],
+  'taps.spec.ts': [...job, 'attachments', 'lifecycle', 'notes', 'photos', 'readings', 'record', 'scan', 'stock'],
   'update.spec.ts': job,
   'weight.spec.ts': job,
 };

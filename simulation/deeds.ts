@@ -285,6 +285,23 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
         name: 'photo.add',
         args: { ...onWork, fileId: fileIdOf(choice), mediaType: 'image/jpeg', width: 4, height: 3, caption: '' },
       };
+    case 'voice':
+      return {
+        name: 'voice.add',
+        args: { ...onWork, fileId: fileIdOf(choice), mediaType: 'audio/webm', seconds: 1 + (choice % 90) },
+      };
+    case 'draw on a photo':
+      return {
+        name: 'photo.draw',
+        args: {
+          ...onWork,
+          entryId: entryOf('photo'),
+          fileId: fileIdOf(choice),
+          mediaType: 'image/jpeg',
+          width: 4,
+          height: 3,
+        },
+      };
     case 'acknowledge':
       return {
         name: 'work.acknowledge-hazards',

@@ -54,6 +54,8 @@ export const deedsOfWork = [
   'note',
   'photo',
   'photo',
+  'voice',
+  'draw on a photo',
   'tick',
   'tick',
   'tick',

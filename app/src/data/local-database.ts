@@ -1,4 +1,5 @@
 import type { DocumentType } from '@oilcan/core/documents';
+import type { FileType } from '@oilcan/core/files';
 import type { FileId, Instant, OperationId, PersonId } from '@oilcan/core/kernel';
 import type { NumberSeries } from '@oilcan/core/numbers';
 import { refuse, type Refusal } from '@oilcan/core/operations';
@@ -65,7 +66,7 @@ export interface Write {
 /** A file that is kept here: until it is sent, and then for as long as there is room. */
 export interface KeptFile {
   readonly id: FileId;
-  readonly mediaType: DocumentType;
+  readonly mediaType: DocumentType | FileType;
   readonly bytes: number;
   readonly by: PersonId;
   readonly isSent: boolean;

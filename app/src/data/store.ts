@@ -1,5 +1,6 @@
 import { noteKept } from './last-kept';
 import type { DocumentType } from '@oilcan/core/documents';
+import type { FileType } from '@oilcan/core/files';
 import {
   asId,
   instantFromMillis,
@@ -238,9 +239,14 @@ export async function lookUpWork(id: WorkOrderId): Promise<boolean> {
 
 /** Keeps a picture on this phone until it is sent; gives why it could not. */
 export function keepPicture({ id, content }: ShrunkPicture): Promise<Refusal | null> {
+  return keepFile(id, 'image/jpeg', content);
+}
+
+/** Keeps a file on this phone until it is sent; gives why it could not. */
+export function keepFile(id: FileId, mediaType: FileType, content: Uint8Array<ArrayBuffer>): Promise<Refusal | null> {
   const by = usePhone.getState().person?.id;
   if (by === undefined) throw new OilcanError('not_signed_in');
-  const about = { id, mediaType: 'image/jpeg', bytes: content.length, by, isSent: false, keptAt: now() } as const;
+  const about = { id, mediaType, bytes: content.length, by, isSent: false, keptAt: now() };
   return openedPhone().files.keep(about, content);
 }
 
@@ -252,7 +258,7 @@ export type ReadFile =
   | { readonly is: 'without signal' };
 
 /** A file from this phone, else from the server, which is then kept here for a while. */
-export async function readFile(id: FileId, mediaType: DocumentType): Promise<ReadFile> {
+export async function readFile(id: FileId, mediaType: DocumentType | FileType): Promise<ReadFile> {
   const here = await openedPhone().files.read(id);
   if (here !== undefined) return { is: 'here', content: here };
   try {

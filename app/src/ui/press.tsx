@@ -59,6 +59,9 @@ interface ButtonProps {
   readonly disabled?: boolean;
   readonly label?: string;
   readonly style?: StyleProp<ViewStyle>;
+  /** For what is held instead of pressed. */
+  readonly onPressIn?: () => void;
+  readonly onPressOut?: () => void;
 }
 
 /** A button with its word. */
@@ -70,6 +73,8 @@ export function Button({
   disabled = false,
   label,
   style,
+  onPressIn,
+  onPressOut,
 }: ButtonProps): ReactElement {
   const palette = usePalette();
   return (
@@ -77,6 +82,8 @@ export function Button({
       mode={main ? 'contained' : 'outlined'}
       onPress={onPress}
       disabled={disabled}
+      {...(onPressIn === undefined ? {} : { onPressIn })}
+      {...(onPressOut === undefined ? {} : { onPressOut })}
       {...(icon === undefined ? {} : { icon: ({ color }) => <Icon path={icon} color={color} size={20} /> })}
       {...(label === undefined ? {} : { accessibilityLabel: label })}
       buttonColor={main ? palette.green : palette.card}

@@ -1,4 +1,5 @@
 import { costOfEntries, type WorkCost } from '../subjects/costs/cost';
+import { attachmentsEntries } from '../subjects/attachments/attachments-entries';
 import { expensesEntries } from '../subjects/expenses/expenses-entries';
 import { faultsEntries } from '../subjects/faults/faults-entries';
 import { hazardsEntries } from '../subjects/hazards/hazards-entries';
@@ -30,6 +31,7 @@ export const entryKinds: EntryKindSet = {
   ...notesEntries,
   ...expensesEntries,
   ...photosEntries,
+  ...attachmentsEntries,
   ...laborEntries,
   ...noneEntries,
   ...stepsEntries,

@@ -8,6 +8,7 @@ import type { Fields } from '../records/table';
 import { upgraded } from '../records/upgrade';
 import { isFileId } from '../subjects/files/files';
 import { faultsOperations } from '../subjects/faults/faults-operations';
+import { attachmentsOperations } from '../subjects/attachments/attachments-operations';
 import { expensesOperations } from '../subjects/expenses/expenses-operations';
 import { hazardsOperations } from '../subjects/hazards/hazards-operations';
 import { isolationOperations } from '../subjects/isolation/isolation-operations';
@@ -52,6 +53,7 @@ export const operations = {
   ...expensesOperations,
   ...notesOperations,
   ...photosOperations,
+  ...attachmentsOperations,
   ...labelsOperations,
   ...kitListOperations,
   ...noticesOperations,

@@ -3,7 +3,7 @@ import { createReadStream, type ReadStream } from 'node:fs';
 import { mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { pictureTypeOf, type PictureType } from '@oilcan/core/files';
+import { fileTypeOf, type FileType } from '@oilcan/core/files';
 import { OilcanError, type FileId } from '@oilcan/core/kernel';
 
 /** A file that was begun and not gone on with for so long is removed. */
@@ -23,7 +23,7 @@ export interface Piece {
 
 export interface WholeFile {
   readonly bytes: number;
-  readonly mediaType: PictureType;
+  readonly mediaType: FileType;
 }
 
 /**
@@ -130,11 +130,11 @@ export class FileStore {
     }
   }
 
-  async #typeOf(path: string): Promise<PictureType> {
+  async #typeOf(path: string): Promise<FileType> {
     const file = await open(path);
     try {
       const { buffer, bytesRead } = await file.read(Buffer.alloc(SIGNATURE_BYTES), 0, SIGNATURE_BYTES, 0);
-      const type = pictureTypeOf(buffer.subarray(0, bytesRead));
+      const type = fileTypeOf(buffer.subarray(0, bytesRead));
       if (type === null) throw new OilcanError('file_type_unsupported');
       return type;
     } finally {

@@ -91,9 +91,9 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
       const bytes = (await mayNameFile(database, id, person)) ? await files.bytesOf(id) : undefined;
       const file: { media_type: string } | undefined = await database('files').where('id', id).first('media_type');
       if (file === undefined || bytes === undefined) throw new OilcanError('not_found', { what: 'file' });
-      // A drawing may hold a script. The application shows it as a picture, in which nothing runs; whoever opens its address
+      // A drawing or a PDF may hold a script. The application shows it as a picture, in which nothing runs; whoever opens its address
       // gets it as a file to save.
-      if (file.media_type === 'image/svg+xml') {
+      if (file.media_type === 'image/svg+xml' || file.media_type === 'application/pdf') {
         reply.header('content-disposition', 'attachment');
         reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
       }

@@ -1,13 +1,13 @@
 import { useEffect, useState } from 'react';
-import type { PictureType } from '@oilcan/core/files';
+import type { FileType } from '@oilcan/core/files';
 import type { FileId } from '@oilcan/core/kernel';
 import { readFile } from '../store';
 
 /** Where a picture stands: an address to show it from, still being looked for, or not to be had without signal. */
 export type PictureState = string | 'looking' | 'not-here';
 
-/** A picture from this phone, or from the server when it is not here. */
-export function usePicture(id: FileId, mediaType: PictureType): PictureState {
+/** A picture or another file from this phone, or from the server when it is not here. */
+export function usePicture(id: FileId, mediaType: FileType): PictureState {
   const [state, setState] = useState<PictureState>('looking');
   useEffect(() => {
     let address: string | null = null;

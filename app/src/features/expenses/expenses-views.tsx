@@ -17,6 +17,7 @@ const entries: EntryViewsNamed<'expense'> = {
     }),
     Picture: ReceiptPicture,
     AmendSheet: null,
+    Actions: null,
     amend: {
       label: 'Amount instead',
       lines: 1,

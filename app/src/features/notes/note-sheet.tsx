@@ -1,7 +1,10 @@
-import { mdiCamera } from '@mdi/js';
+import { mdiCamera, mdiPaperclip, mdiTextRecognition } from '@mdi/js';
 import { useEffect, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
+import { useDictation } from '../../data/dictation';
+import { chooseFiles } from '../../data/files/choose-files';
 import { useDraft } from '../../data/drafts';
 import { takePicture } from '../../data/pictures/take-picture';
 import { performOrSay } from '../../data/use-operation';
@@ -10,13 +13,16 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
-import { Button } from '../../ui/press';
+import { Button, Choice, Choices } from '../../ui/press';
+import { bringFiles, VoiceKey } from '../attachments';
+import { takenWords } from '../photos/words';
 
 /** Words or a photo for whoever comes next. Words that fit a line go with the photo. */
 export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
   const say = useNotice((state) => state.say);
   const { first, keep: keepDraft, forget: forgetDraft } = useDraft(`note ${work.id}`);
   const [pictureError, setPictureError] = useState<string | null>(null);
+  const [shows, setShows] = useState<'before' | 'after' | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'note.add',
     defaultValues: { text: first },
@@ -28,6 +34,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     },
   });
   const text = form.watch('text');
+  const dictation = useDictation((spoken) => form.setValue('text', `${form.getValues('text')} ${spoken}`.trim()));
   useEffect(() => keepDraft(text), [keepDraft, text]);
   const photograph = async (): Promise<void> => {
     setPictureError(null);
@@ -36,10 +43,17 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     if (taken.is !== 'kept') return;
     const { id: fileId, width, height } = taken.picture;
     const caption = text.trim();
-    const photo = { workOrderId: work.id, fileId, mediaType: 'image/jpeg', width, height, caption } as const;
+    const when = shows === null ? {} : { taken: shows };
+    const photo = { workOrderId: work.id, fileId, mediaType: 'image/jpeg', width, height, caption, ...when } as const;
     if (!(await performOrSay('photo.add', photo))) return;
     say('Photo kept.');
     forgetDraft();
+    onClose();
+  };
+  const bring = async (): Promise<void> => {
+    const files = await chooseFiles();
+    if (files.length === 0) return;
+    await bringFiles(work, files);
     onClose();
   };
   const isCaption = text.trim().length <= LONGEST_LINE && !text.includes('\n');
@@ -55,6 +69,10 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
             disabled={!isCaption}
             onPress={() => void photograph()}
           />
+          <View style={sheet.others}>
+            <VoiceKey work={work} onKept={onClose} />
+            <Button word="File" icon={mdiPaperclip} onPress={() => void bring()} />
+          </View>
           <Button main word="Keep the note" onPress={submit} />
         </>
       }
@@ -67,7 +85,26 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         autoFocus
         {...(text.length > LONGEST_TEXT * 0.9 ? { hint: `${text.length} of ${LONGEST_TEXT} characters` } : {})}
       />
-      <FormRefusal sentence={pictureError ?? refusal} />
+      <Choices label="What the photo shows">
+        {(['before', 'after'] as const).map((each) => (
+          <Choice
+            key={each}
+            word={takenWords[each]}
+            isChosen={shows === each}
+            onPress={() => setShows(shows === each ? null : each)}
+          />
+        ))}
+      </Choices>
+      {dictation === null ? null : (
+        <Button
+          icon={mdiTextRecognition}
+          word={dictation.isListening ? 'Listening …' : 'Dictate'}
+          onPress={dictation.toggle}
+        />
+      )}
+      <FormRefusal sentence={pictureError ?? dictation?.error ?? refusal} />
     </BottomSheet>
   );
 }
+
+const sheet = StyleSheet.create({ others: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } });

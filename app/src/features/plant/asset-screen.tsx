@@ -9,6 +9,7 @@ import { Button, Press } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { PastBrief } from '../past';
+import { Picture } from '../photos';
 import { LabelSheetForm } from '../paper';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -103,6 +104,11 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
       <Words soft>
         {classWords(asset.equipmentClass)} · criticality {asset.criticality} of 4
       </Words>
+      {asset.picture === undefined ? null : (
+        <View style={sheet.picture}>
+          <Picture content={{ ...asset.picture, caption: asset.name }} />
+        </View>
+      )}
       <View style={[sheet.condition, { borderColor: isOut ? palette.faulty : palette.green }]}>
         <Words as="heading">
           {conditionWords[asset.condition]}
@@ -190,6 +196,7 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
 }
 
 const sheet = StyleSheet.create({
+  picture: { maxWidth: 420 },
   screen: { flex: 1, minHeight: 0 },
   missing: { padding: 16 },
   scroll: { flex: 1, minHeight: 0 },

@@ -1,4 +1,5 @@
 import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
 import { entryKinds } from '@oilcan/core/registry';
 import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
@@ -20,11 +21,14 @@ interface Props {
   readonly entry: Entry;
   readonly work: WorkOrder;
   readonly isAmended: boolean;
+  /** Entries that are looked through from this one, itself among them; none where it stands alone. */
+  readonly beside?: readonly Entry[];
+  readonly onOpen?: (entry: Entry) => void;
   readonly onClose: () => void;
 }
 
 /** One entry in full, and the ways to put it right: another value in its place, or taking it back. */
-export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactElement | null {
+export function EntrySheet({ entry, work, isAmended, beside = [], onOpen, onClose }: Props): ReactElement | null {
   const settings = useSettings(entry.siteId);
   const person = usePhone((state) => state.person);
   const by = useRow('people', entry.by);
@@ -32,24 +36,69 @@ export function EntrySheet({ entry, work, isAmended, onClose }: Props): ReactEle
   const [isAmending, setIsAmending] = useState(false);
   if (settings === undefined || person === null) return null;
   const { headline, detail } = entryWords(entry, phoneNames, settings.language);
-  const { Picture, AmendSheet } = viewOf(entry.content.kind);
+  const { Picture, AmendSheet, Actions } = viewOf(entry.content.kind);
   const isMine = entry.by === person.id || hasRole(person, ['lead']);
   const canMend = isMine && !isAmended && isOpen(work.state);
+  const place = beside.findIndex(({ id }) => id === entry.id);
+  const go = (by: number): void => {
+    const next = beside[place + by];
+    if (place >= 0 && next !== undefined) onOpen?.(next);
+  };
   if (isAmending && AmendSheet !== null) return <AmendSheet work={work} entry={entry} onClose={onClose} />;
   return (
     <BottomSheet title="Entry" aside={where ?? 'Sent'} onClose={onClose}>
       <Words as="heading">{headline}</Words>
-      {Picture === null ? null : <Picture content={entry.content} />}
+      {Picture === null ? null : (
+        <Swiped onSwipe={(by) => go(by)}>
+          <Picture content={entry.content} />
+        </Swiped>
+      )}
+      {place >= 0 && beside.length > 1 ? (
+        <View style={sheet.through}>
+          <Button word="Newer" label="Newer photo" disabled={place === 0} onPress={() => go(-1)} />
+          <Words as="mark" soft>
+            {place + 1} of {beside.length}
+          </Words>
+          <Button word="Older" label="Older photo" disabled={place === beside.length - 1} onPress={() => go(1)} />
+        </View>
+      ) : null}
       <Words soft>{detail}</Words>
       <Words as="small" soft>
         {by?.name}, {sayExactly(entry.at, settings.zone, settings.language)}
       </Words>
+      {Actions === null ? null : <Actions work={work} entry={entry} canMend={canMend} onClose={onClose} />}
       {isAmended ? <Words>Amended: the entry that holds now stands beside it in the record.</Words> : null}
       {canMend && AmendSheet !== null ? (
         <Button word="Amend" icon={mdiPencilOutline} onPress={() => setIsAmending(true)} />
       ) : null}
       {canMend ? <Mending entry={entry} work={work} onClose={onClose} /> : null}
     </BottomSheet>
+  );
+}
+
+/** So far a finger moves sideways before it is a swipe. */
+const SWIPE_PIXELS = 48;
+
+/** A swipe sideways goes to the next: to the left the older one. */
+function Swiped({
+  onSwipe,
+  children,
+}: {
+  readonly onSwipe: (by: 1 | -1) => void;
+  readonly children: ReactElement;
+}): ReactElement {
+  const [from, setFrom] = useState<number | null>(null);
+  return (
+    <View
+      onTouchStart={(event) => setFrom(event.nativeEvent.pageX)}
+      onTouchEnd={(event) => {
+        const moved = from === null ? 0 : event.nativeEvent.pageX - from;
+        setFrom(null);
+        if (Math.abs(moved) >= SWIPE_PIXELS) onSwipe(moved < 0 ? 1 : -1);
+      }}
+    >
+      {children}
+    </View>
   );
 }
 
@@ -106,3 +155,7 @@ function Withdrawing({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'o
     </>
   );
 }
+
+const sheet = StyleSheet.create({
+  through: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 },
+});

@@ -1,6 +1,6 @@
 import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { formatDuration, formatSums, type PersonId } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { now, useRow, useRowsLater, useSettings } from '../../data/store';
@@ -38,9 +38,12 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
   const [open, setOpen] = useState<Entry | null>(null);
   const [isWhole, setIsWhole] = useState(false);
   const [wanted, setWanted] = useState<RecordGroup | null>(null);
+  const [by, setBy] = useState<PersonId | null>(null);
   const ordered = useMemo(() => inTimeOrder(entries), [entries]);
   const groups = useMemo(() => groupRecord(ordered), [ordered]);
-  const shown = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
+  const people = useMemo(() => peopleOf(ordered), [ordered]);
+  const ofGroup = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
+  const shown = by === null ? ofGroup : ofGroup.filter((entry) => whoseOf(entry).includes(by));
   // Hundreds of rows would make every tick wait for them.
   const newest = isWhole ? shown : shown.slice(0, FIRST_SHOWN);
   const amended = useMemo(() => new Set(entries.map((entry) => entry.amends)), [entries]);
@@ -54,18 +57,30 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
       {ordered.length < FEWEST_TO_NARROW || groups.size < 2 ? null : (
         <View style={sheet.narrow}>
           <Choices label="Show of the record">
-            <Choice word="All" isChosen={shown === ordered} onPress={() => setWanted(null)} />
+            <Choice
+              word="All"
+              isChosen={ofGroup === ordered && by === null}
+              onPress={() => {
+                setWanted(null);
+                setBy(null);
+              }}
+            />
             {recordGroups.map((group) => {
               const count = groups.get(group)?.length ?? 0;
               return count === 0 ? null : (
                 <Choice
                   key={group}
                   word={`${recordGroupWords[group]} ${count}`}
-                  isChosen={shown !== ordered && wanted === group}
+                  isChosen={ofGroup !== ordered && wanted === group}
                   onPress={() => setWanted(group)}
                 />
               );
             })}
+            {people.length < 2
+              ? null
+              : people.map((id) => (
+                  <PersonChoice key={id} id={id} isChosen={by === id} onPress={() => setBy(by === id ? null : id)} />
+                ))}
           </Choices>
         </View>
       )}
@@ -82,11 +97,39 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
         <Button word={`Show all ${shown.length}`} onPress={() => setIsWhole(true)} style={sheet.whole} />
       )}
       {open === null ? null : (
-        <EntrySheet entry={open} work={work} isAmended={amended.has(open.id)} onClose={() => setOpen(null)} />
+        <EntrySheet
+          key={open.id}
+          entry={open}
+          work={work}
+          isAmended={amended.has(open.id)}
+          beside={open.content.kind === 'photo' ? ordered.filter(({ content }) => content.kind === 'photo') : []}
+          onOpen={setOpen}
+          onClose={() => setOpen(null)}
+        />
       )}
     </Section>
   );
 });
+
+/** Who recorded an entry, and of time whose it is. */
+function whoseOf({ by, content }: Entry): readonly PersonId[] {
+  return content.kind === 'labor' && content.personId !== by ? [by, content.personId] : [by];
+}
+
+function peopleOf(entries: readonly Entry[]): PersonId[] {
+  return [...new Set(entries.flatMap(whoseOf))];
+}
+
+interface PersonChoiceProps {
+  readonly id: PersonId;
+  readonly isChosen: boolean;
+  readonly onPress: () => void;
+}
+
+function PersonChoice({ id, isChosen, onPress }: PersonChoiceProps): ReactElement {
+  const person = useRow('people', id);
+  return <Choice word={person?.name ?? 'Somebody'} isChosen={isChosen} onPress={onPress} />;
+}
 
 interface EntryRowProps {
   readonly entry: Entry;

@@ -30,6 +30,12 @@ interface AnyEntryView {
     readonly entry: Entry;
     readonly onClose: () => void;
   }> | null;
+  readonly Actions: ComponentType<{
+    readonly work: WorkOrder;
+    readonly entry: Entry;
+    readonly canMend: boolean;
+    readonly onClose: () => void;
+  }> | null;
   readonly past: { readonly many: string; readonly line: (kept: unknown, names: Names) => string } | null;
 }
 

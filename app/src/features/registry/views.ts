@@ -1,3 +1,4 @@
+import { attachmentsViews } from '../attachments/attachments-views';
 import { expensesViews } from '../expenses/expenses-views';
 import { faultsViews } from '../faults/faults-views';
 import { hazardsViews } from '../hazards/hazards-views';
@@ -32,6 +33,7 @@ export const entryViews: EntryViewSet = {
   ...notesViews.entries,
   ...expensesViews.entries,
   ...photosViews.entries,
+  ...attachmentsViews.entries,
   ...laborViews.entries,
   ...noneViews.entries,
   ...stepsViews.entries,
@@ -64,6 +66,7 @@ export const operationViews: OperationViewSet = {
   ...notesViews.operations,
   ...expensesViews.operations,
   ...photosViews.operations,
+  ...attachmentsViews.operations,
   ...labelsViews.operations,
   ...kitListViews.operations,
   ...noticesViews.operations,

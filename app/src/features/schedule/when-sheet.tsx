@@ -169,7 +169,7 @@ function PutOffTo({ work, settings, onClose }: AspectProps): ReactElement {
         It leaves the lists and comes back by itself on the morning of that day.
         {due === null
           ? ''
-          : ` It is due ${sayMoment(work.dueAt ?? now(), now(), settings.zone, settings.language)}.`}{' '}
+          : ` It ${(work.dueAt ?? '') < now() ? 'was' : 'is'} due ${sayMoment(work.dueAt ?? now(), now(), settings.zone, settings.language)}.`}{' '}
         If your clock runs here, it stops and its time is kept.
       </Words>
       <FormRefusal sentence={refusal?.field === 'reason' ? null : errorAt(refusal?.field ?? '')} />

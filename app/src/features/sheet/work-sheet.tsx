@@ -24,6 +24,7 @@ import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { amendSheets, dockItems } from '../registry/views';
 import { loadMatesSheet } from '../labor';
+import { useDroppedFiles } from '../attachments';
 import { Dock } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
@@ -171,6 +172,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     node?.focus();
   });
   const isOurs = useIsOurs(work);
+  useDroppedFiles(work, isWide && isOurs && isOpen(work.state));
   const dockPiece = isOurs ? (
     <Dock work={work} open={dock} onOpen={setDock} onHazards={askForHazards} />
   ) : (

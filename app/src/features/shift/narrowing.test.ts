@@ -80,16 +80,6 @@ describe('narrowing the Shift list', () => {
     expect(those('putOff')).toEqual([3]);
     expect(
       choicesAmong(among, everything, words, present)[0]?.choices.map(({ word, count }) => `${word} ${count}`),
-    ).toEqual([
-      'Late 1',
-      'Today 1',
-      'Within a week 2',
-      'Put off 1',
-      '2026-11-22 1',
-      '2026-11-23 1',
-      '2026-11-25 1',
-      '2026-12-02 1',
-      '2026-12-03 1',
-    ]);
+    ).toEqual(['Late 1', 'Today 1', 'Within a week 2', 'Put off 1', '2026-11-25 1']);
   });
 });

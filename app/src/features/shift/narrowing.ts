@@ -1,4 +1,4 @@
-import type { Instant, Zone } from '@oilcan/core/kernel';
+import { addDays, isLocalDay, localDate, type Instant, type Zone } from '@oilcan/core/kernel';
 import { timeMarksOf } from '@oilcan/core/shift';
 import { workStates, urgencies, workKinds, type WorkOrder } from '@oilcan/core/work';
 import { kindWords, stateWords, urgencyWords } from '../../words/work-words';
@@ -60,6 +60,8 @@ export function toggled(narrowing: Narrowing, aspect: Aspect, value: string): Na
   return { ...narrowing, [aspect]: after };
 }
 
+/** So many days from today are offered one by one. */
+const DAYS_OFFERED = 7;
 const times = ['late', 'today', 'week', 'putOff'] as const;
 const timeWords: Readonly<Record<string, string>> = {
   late: 'Late',
@@ -108,7 +110,8 @@ export function choicesAmong(
   ).flatMap(([aspect, word, order]): AspectChoices[] => {
     const counts = new Map<string, number>(narrowing[aspect].map((value) => [value, 0]));
     for (const work of works)
-      for (const value of valuesOf[aspect](work, present)) counts.set(value, (counts.get(value) ?? 0) + 1);
+      for (const value of valuesOf[aspect](work, present))
+        if (isOffered(value, present)) counts.set(value, (counts.get(value) ?? 0) + 1);
     // Not all work is of some time, so one of those narrows it already.
     if (counts.size < (aspect === 'time' ? 1 : 2)) return [];
     const choices = [...counts].map(([value, count]) => ({ value, word: wordOf[aspect](value), count }));
@@ -123,6 +126,13 @@ export function choicesAmong(
     );
     return [{ aspect, word, choices }];
   });
+}
+
+/** Of the days those that come within a week; today has its own word. */
+function isOffered(value: string, { now, zone }: Present): boolean {
+  if (!isLocalDay(value)) return true;
+  const today = localDate(now, zone);
+  return value > today && value <= addDays(today, DAYS_OFFERED);
 }
 
 /** What is wanted, in words: `Now, Corrective, Top station`. */

@@ -58,7 +58,8 @@ export function useShift(shown: Shown): Shift | null {
             {
               trade: (id) => settings.trades.find((trade) => trade.id === id)?.name,
               place: (id) => places.get(id)?.name,
-              day: (day) => (isLocalDay(day) ? sayLocalDay(day, present, settings.zone, settings.language) : day),
+              day: (day) =>
+                isLocalDay(day) ? upperFirst(sayLocalDay(day, present, settings.zone, settings.language)) : day,
             },
             { now: present, zone: settings.zone },
           ),
@@ -70,3 +71,5 @@ export function useShift(shown: Shown): Shift | null {
     return { person, settings, present, assets, listed, sections, among };
   }, [listed, person, settings, present, assets, among, shown]);
 }
+
+const upperFirst = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);

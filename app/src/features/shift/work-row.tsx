@@ -18,6 +18,7 @@ import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
 import { roundWords } from '../../words/round-words';
+import { Picture } from '../photos';
 import { useOwnShare, type OwnShare } from '../shares';
 import { useKitStanding } from '../../data/stock';
 import {
@@ -94,6 +95,11 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
           {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
         </View>
       </View>
+      {asset?.picture === undefined ? null : (
+        <View style={sheet.picture}>
+          <Picture content={{ ...asset.picture, caption: asset.name }} isSmall />
+        </View>
+      )}
     </Press>
   );
 });
@@ -152,6 +158,7 @@ function isAbout(args: unknown, workOrderId: string): boolean {
 const sheet = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'stretch', borderBottomWidth: 1 },
   late: { width: 6 },
+  picture: { paddingVertical: 10, paddingRight: 12 },
   words: { flex: 1, paddingVertical: 10, paddingHorizontal: 12, gap: 2, minWidth: 0 },
   line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 14, rowGap: 2 },
   fact: { flexDirection: 'row', alignItems: 'center', gap: 4 },

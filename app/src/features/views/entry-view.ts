@@ -53,6 +53,14 @@ export interface EntryView<K extends EntryKind> {
     readonly entry: EntryOf<K>;
     readonly onClose: () => void;
   }> | null;
+  /** What else can be done with an entry of this kind, offered where it is open in full; null for nothing. */
+  readonly Actions: ComponentType<{
+    readonly work: WorkOrder;
+    readonly entry: EntryOf<K>;
+    /** Whether the person may put another in its place. */
+    readonly canMend: boolean;
+    readonly onClose: () => void;
+  }> | null;
   readonly past: K extends PastKind ? PastView<K> : null;
 }
 
@@ -60,4 +68,4 @@ export type EntryViewSet = { readonly [K in EntryKind]: EntryView<K> };
 export type EntryViewsNamed<K extends EntryKind> = { readonly [N in K]: EntryView<N> };
 
 /** What is shown by its words alone. */
-export const inWords = { Picture: null, amend: null, AmendSheet: null, past: null } as const;
+export const inWords = { Picture: null, amend: null, AmendSheet: null, Actions: null, past: null } as const;

@@ -208,6 +208,15 @@ export function choiceField<const T extends string>(choices: readonly T[]): yup.
     .required(`Choose one of: ${choices.join(', ')}.`) as unknown as yup.StringSchema<T>;
 }
 
+/** As `choiceField`, or left out where there is none. */
+export function choiceFieldIfAny<const T extends string>(choices: readonly T[]): yup.Schema<T | undefined> {
+  return yup
+    .string()
+    .strict()
+    .optional()
+    .oneOf([...choices], `Choose one of: ${choices.join(', ')}.`) as unknown as yup.Schema<T | undefined>;
+}
+
 /** The object that holds an operation's arguments: nothing may be there that is not named. */
 export function argsSchema<Shape extends yup.ObjectShape>(shape: Shape) {
   return yup.object(shape).noUnknown().strict().required();

@@ -7,7 +7,7 @@ export const filesErrors = {
     (v) => `The server has ${v['received']} bytes of this file. Go on from there.`,
   ),
   file_damaged: defineError(422, 'The file that arrived is not the one that was sent. Send it again from the start.'),
-  file_type_unsupported: defineError(415, 'Only JPEG, PNG and WebP pictures are taken.'),
+  file_type_unsupported: defineError(415, 'Only pictures (JPEG, PNG, WebP), PDF and sound are taken.'),
   too_many_unfinished_files: defineError(
     409,
     (v) => `${v['limit']} files of yours are on their way already. Let them arrive first.`,

@@ -1,5 +1,5 @@
 import { asId } from '../../kernel/ids';
-import { isFileId, pictureTypeOf } from './files';
+import { fileTypeOf, isFileId, isForeignPicture, pictureTypeOf } from './files';
 import { fileNamedBy } from '../../registry/operations';
 
 const sha = 'e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855';
@@ -9,6 +9,22 @@ describe('files', () => {
     expect(isFileId(sha)).toBe(true);
     for (const text of ['', sha.toUpperCase(), sha.slice(1), `${sha}0`, '../etc/passwd'])
       expect(isFileId(text)).toBe(false);
+  });
+
+  // Signatures: PDF ISO 32000-1 section 7.5.2, Matroska RFC 9559 section 7.1, Ogg RFC 3533 section 6, ISO base media ISO/IEC 14496-12.
+  it.each([
+    ['%PDF-1.7', 'application/pdf'],
+    ['\u001a\u0045\u00df\u00a3', 'audio/webm'],
+    ['OggS', 'audio/ogg'],
+    ['\0\0\0\u0018ftypM4A ', 'audio/mp4'],
+    ['\0\0\0\u0018ftypheic', null],
+    ['\0\0\0\u0018ftypavif', null],
+    ['MZ', null],
+    ['<html>', null],
+  ])('that begin with %j are %s', (text, type) => {
+    const bytes = Uint8Array.from(text, (character) => character.charCodeAt(0));
+    expect(fileTypeOf(bytes)).toBe(type);
+    expect(isForeignPicture(bytes)).toBe(/heic|avif/.test(text));
   });
 
   it('go before the operation that names them', () => {

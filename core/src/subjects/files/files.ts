@@ -4,6 +4,13 @@ import type { FileId } from '../../kernel/ids';
 export const pictureTypes = ['image/jpeg', 'image/png', 'image/webp'] as const;
 export type PictureType = (typeof pictureTypes)[number];
 
+/** Sound as browsers record it. */
+export const soundTypes = ['audio/webm', 'audio/ogg', 'audio/mp4'] as const;
+export type SoundType = (typeof soundTypes)[number];
+
+/** Everything that may be brought as a file. */
+export type FileType = PictureType | SoundType | 'application/pdf';
+
 /** Bytes of the largest file that is taken. */
 export const FILE_BYTES_LIMIT = 16 * 1024 * 1024;
 /** Bytes that are sent at once, so that little is lost when the signal goes. */
@@ -24,4 +31,29 @@ export function pictureTypeOf(bytes: Uint8Array): PictureType | null {
   if (startsWith([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])) return 'image/png';
   if (startsWith([0x52, 0x49, 0x46, 0x46]) && startsWith([0x57, 0x45, 0x42, 0x50], 8)) return 'image/webp';
   return null;
+}
+
+/** Brands of pictures in the container that sound comes in too: HEIC and AVIF, which not every browser shows. */
+const PICTURE_BRANDS = /^(?:hei[cfmsx]|hev[cmsx]|mif1|msf1|avif|avis)$/;
+
+/** Whether a file is a picture that not every browser shows, by the brand of its container (ISO/IEC 14496-12, 23008-12). */
+export function isForeignPicture(bytes: Uint8Array): boolean {
+  return PICTURE_BRANDS.test(brandOf(bytes) ?? '');
+}
+
+/** The kind of file that these bytes begin, by the signatures of the formats; null for what is not taken. */
+export function fileTypeOf(bytes: Uint8Array): FileType | null {
+  const picture = pictureTypeOf(bytes);
+  if (picture !== null) return picture;
+  const startsWith = (signature: readonly number[]): boolean => signature.every((byte, index) => bytes[index] === byte);
+  if (startsWith([0x25, 0x50, 0x44, 0x46, 0x2d])) return 'application/pdf';
+  if (startsWith([0x1a, 0x45, 0xdf, 0xa3])) return 'audio/webm';
+  if (startsWith([0x4f, 0x67, 0x67, 0x53])) return 'audio/ogg';
+  return brandOf(bytes) !== null && !isForeignPicture(bytes) ? 'audio/mp4' : null;
+}
+
+/** The brand of an ISO base media file; null for none. */
+function brandOf(bytes: Uint8Array): string | null {
+  const text = (from: number, to: number): string => String.fromCharCode(...bytes.subarray(from, to));
+  return text(4, 8) === 'ftyp' ? text(8, 12) : null;
 }

@@ -11,6 +11,10 @@ export interface PhotoContent {
   readonly width: number;
   readonly height: number;
   readonly caption: string;
+  /** Whether it shows the machine before the work or after it; absent where nobody said. */
+  readonly taken?: 'before' | 'after';
+  /** The picture as it was taken, where this one was drawn on; absent where it was not. */
+  readonly originalFileId?: FileId;
   /** The step that it is about; absent where it is about the whole job. */
   readonly stepId?: StepId;
 }
@@ -25,6 +29,7 @@ export const photosEntries: EntryKindsNamed<'photo'> = {
   photo: {
     ...plainEntry,
     file: ({ fileId }) => fileId,
+    amendedBy: 'photo.amend',
     withdraw: nothingElse,
     told: 'a photo',
   },

@@ -1,10 +1,20 @@
 import type { StepId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, choiceField, idField, idFieldIfAny, optionalTextField } from '../../kernel/schema/fields';
-import { accepted, defineOperation, rowNamed } from '../../operations/operation';
+import {
+  argsSchema,
+  choiceField,
+  choiceFieldIfAny,
+  idField,
+  idFieldIfAny,
+  optionalTextField,
+} from '../../kernel/schema/fields';
+import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { pictureTypes } from '../files/files';
 import { fileField, pictureSide } from '../files/file-field';
 import { checkStep, namedStep } from '../steps/find-step';
+import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
+
+const photoTimes = ['before', 'after'] as const;
 
 /** A picture for whoever comes next. Its file is with the server before this is. */
 const addPhoto = defineOperation({
@@ -17,6 +27,7 @@ const addPhoto = defineOperation({
     width: pictureSide(),
     height: pictureSide(),
     caption: optionalTextField(),
+    taken: choiceFieldIfAny(photoTimes),
     stepId: idFieldIfAny<StepId>(),
   }),
   file: 'fileId',
@@ -29,11 +40,59 @@ const addPhoto = defineOperation({
     if (!found.ok) return found;
     const possible = await checkStep(records, args.stepId, args.workOrderId);
     if (!possible.ok) return possible;
-    const { fileId, mediaType, width, height, caption } = args;
-    const picture = { kind: 'photo', fileId, mediaType, width, height, caption } as const;
+    const { fileId, mediaType, width, height, caption, taken } = args;
+    const when = taken === undefined ? {} : { taken };
+    const picture = { kind: 'photo', fileId, mediaType, width, height, caption, ...when } as const;
     await records.put('entries', newEntry(found.value, { ...picture, ...namedStep(args.stepId) }, context));
     return accepted;
   },
 });
 
-export const photosOperations = { 'photo.add': addPhoto };
+/** Other words for a photo. */
+const amendPhoto = defineOperation({
+  label: 'the amended words of a photo',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({ ...onEntry, caption: optionalTextField() }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
+  mend: { fields: { caption: 'line' }, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findAmendable(records, args, context);
+    if (!found.ok) return found;
+    const { content } = found.entry;
+    if (content.kind !== 'photo') return refuse('entry_not_amendable', {}, 'entryId');
+    await putAmendment(records, found, { ...content, caption: args.caption }, context);
+    return accepted;
+  },
+});
+
+/** A mark was drawn on a photo: the one with the mark stands in its place, and the one that was taken is kept. */
+const drawOnPhoto = defineOperation({
+  label: 'the mark on a photo',
+  roles: ['technician', 'lead', 'storekeeper'],
+  schema: argsSchema({
+    ...onEntry,
+    fileId: fileField(),
+    mediaType: choiceField(pictureTypes),
+    width: pictureSide(),
+    height: pictureSide(),
+  }),
+  file: 'fileId',
+  numbered: null,
+  reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
+  mend: { fields: {}, keepsTime: true },
+  upgrades: [],
+  apply: async (records, { workOrderId, entryId, ...picture }, context) => {
+    const found = await findAmendable(records, { workOrderId, entryId }, context);
+    if (!found.ok) return found;
+    const { content } = found.entry;
+    if (content.kind !== 'photo') return refuse('entry_not_amendable', {}, 'entryId');
+    const originalFileId = content.originalFileId ?? content.fileId;
+    await putAmendment(records, found, { ...content, ...picture, originalFileId }, context);
+    return accepted;
+  },
+});
+
+export const photosOperations = { 'photo.add': addPhoto, 'photo.amend': amendPhoto, 'photo.draw': drawOnPhoto };

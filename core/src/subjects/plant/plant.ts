@@ -1,5 +1,6 @@
-import type { AssetId, EntryId, PlaceId, PointId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, EntryId, FileId, PlaceId, PointId, SiteId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
+import type { PictureType } from '../files/files';
 
 /** Where things stand. Places form a tree within a site. */
 export interface Place {
@@ -33,6 +34,15 @@ export interface OpenStoppage {
 }
 
 /** A maintainable thing. Assets form a tree: what a thing is part of (ISO 14224:2016, figure 3). */
+/** A photo of a machine. */
+export interface AssetPicture {
+  readonly fileId: FileId;
+  readonly mediaType: PictureType;
+  /** Size in pixels. */
+  readonly width: number;
+  readonly height: number;
+}
+
 export interface Asset {
   readonly id: AssetId;
   readonly siteId: SiteId;
@@ -51,6 +61,8 @@ export interface Asset {
   /** The stoppages that last, by which it is in that condition; absent where none was ever recorded. */
   readonly openStoppages?: readonly OpenStoppage[];
   readonly nameplate: Nameplate;
+  /** What it looks like; absent where nobody said. */
+  readonly picture?: AssetPicture;
 }
 
 /** One value taken at a measuring point. */

@@ -1,0 +1,59 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import { FILE_BYTES_LIMIT, fileTypeOf, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
+import { asId, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
+import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
+import { shrinkPicture } from '../pictures/shrink-picture';
+import { keepFile, keepPicture, perform } from '../store';
+
+const MEGABYTE = 1024 * 1024;
+/** A picture is made small before it is sent; a larger one than this is not even opened. */
+const LARGEST_PICTURE = 60 * MEGABYTE;
+
+/** A file for a job: a picture becomes a photo, made small; anything else that is taken is kept as it is. Gives why not, as a sentence. */
+export async function bringFile(workOrderId: WorkOrderId, file: File): Promise<string | null> {
+  const head = new Uint8Array(await file.slice(0, 16).arrayBuffer());
+  if (isForeignPicture(head))
+    return `“${file.name}” is a HEIC or AVIF picture, which not every phone shows. Save it as JPEG, or take the photo here.`;
+  return pictureTypeOf(head) === null ? bringOther(workOrderId, file, head) : bringPicture(workOrderId, file);
+}
+
+async function bringPicture(workOrderId: WorkOrderId, file: File): Promise<string | null> {
+  if (file.size > LARGEST_PICTURE)
+    return `“${file.name}” has ${megabytes(file.size)}. A picture may have at most ${megabytes(LARGEST_PICTURE)}.`;
+  const picture = await shrinkPicture(file);
+  if (picture === null) return `“${file.name}” is damaged: no picture can be read from it.`;
+  const refusal = await keepPicture(picture);
+  if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
+  const { id: fileId, width, height } = picture;
+  const caption = file.name.replace(/\.[^.]*$/, '').slice(0, 200);
+  return said('photo.add', { workOrderId, fileId, mediaType: 'image/jpeg', width, height, caption });
+}
+
+async function bringOther(workOrderId: WorkOrderId, file: File, head: Uint8Array): Promise<string | null> {
+  const mediaType = fileTypeOf(head);
+  if (mediaType === null)
+    return `“${file.name}” is none of the files that are taken: pictures (JPEG, PNG, WebP), PDF and sound.`;
+  if (file.size > FILE_BYTES_LIMIT)
+    return `“${file.name}” has ${megabytes(file.size)}. A file may have at most ${megabytes(FILE_BYTES_LIMIT)}.`;
+  const content = new Uint8Array(await file.arrayBuffer());
+  const fileId = nameOf(content);
+  const refusal = await keepFile(fileId, mediaType, content);
+  if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
+  const name = file.name.trim().slice(0, 200) || 'File';
+  return said('file.add', { workOrderId, fileId, mediaType, name, bytes: content.length });
+}
+
+/** The SHA-256 of a content, by which its file is named. */
+export function nameOf(content: Uint8Array): FileId {
+  return asId<FileId>(bytesToHex(sha256(content)));
+}
+
+async function said<N extends 'photo.add' | 'file.add'>(name: N, args: ArgsOf<N>): Promise<string | null> {
+  const outcome = await perform(name, args);
+  return outcome.ok ? null : sentenceFor(outcome.code, outcome.values);
+}
+
+function megabytes(bytes: number): string {
+  return `${Math.round(bytes / MEGABYTE)} MB`;
+}

@@ -1,0 +1,36 @@
+import { useEffect } from 'react';
+import type { WorkOrder } from '@oilcan/core/work';
+import { bringFile } from '../../data/files/bring-file';
+import { useNotice } from '../../ui/notice';
+import { counted } from '../../words/work-words';
+
+/** Brings files to a job, one after the other, and says what became of them. */
+export async function bringFiles(work: WorkOrder, files: readonly File[]): Promise<void> {
+  const { say } = useNotice.getState();
+  const problems: string[] = [];
+  for (const file of files) {
+    const problem = await bringFile(work.id, file);
+    if (problem !== null) problems.push(problem);
+  }
+  const kept = files.length - problems.length;
+  const said = kept === 0 ? [] : [`${counted(kept, 'file', 'files')} kept.`];
+  if (files.length > 0) say([...said, ...problems].join(' '));
+}
+
+/** On a wide screen files may be dropped on the sheet. */
+export function useDroppedFiles(work: WorkOrder, isOn: boolean): void {
+  useEffect(() => {
+    if (!isOn) return undefined;
+    const over = (event: DragEvent): void => event.preventDefault();
+    const drop = (event: DragEvent): void => {
+      event.preventDefault();
+      void bringFiles(work, [...(event.dataTransfer?.files ?? [])]);
+    };
+    window.addEventListener('dragover', over);
+    window.addEventListener('drop', drop);
+    return () => {
+      window.removeEventListener('dragover', over);
+      window.removeEventListener('drop', drop);
+    };
+  }, [work, isOn]);
+}

@@ -1,0 +1,3 @@
+/** What other features may use of this one. */
+export { bringFiles, useDroppedFiles } from './dropped-files';
+export { VoiceKey } from './voice-key';

@@ -1,0 +1,58 @@
+import { useRef, type ReactElement } from 'react';
+import { mdiMicrophoneOutline, mdiStop } from '@mdi/js';
+import type { WorkOrder } from '@oilcan/core/work';
+import { nameOf } from '../../data/files/bring-file';
+import { useVoice, type Voice } from '../../data/files/use-voice';
+import { keepFile } from '../../data/store';
+import { useOperation } from '../../data/use-operation';
+import { FormRefusal } from '../../forms/form-refusal';
+import { Button } from '../../ui/press';
+import { useNotice } from '../../ui/notice';
+import { sentenceFor } from '@oilcan/core/registry';
+import { formatClock } from '@oilcan/core/kernel';
+
+/** Held longer than this, lifting the thumb ends the recording; else the next press does. */
+const HOLD_MILLISECONDS = 600;
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly onKept: () => void;
+}
+
+/** A voice note: held while speaking, or pressed once to begin and once to end. */
+export function VoiceKey({ work, onKept }: Props): ReactElement | null {
+  const pressedAt = useRef(0);
+  const say = useNotice((state) => state.say);
+  const { run, refusal, errorAt } = useOperation();
+  const keep = async ({ content, mediaType, seconds }: Voice): Promise<void> => {
+    const fileId = nameOf(content);
+    const notKept = await keepFile(fileId, mediaType, content);
+    if (notKept !== null) return say(sentenceFor(notKept.code, notKept.values));
+    if (await run('voice.add', { workOrderId: work.id, fileId, mediaType, seconds }, 'Voice note kept.')) onKept();
+  };
+  const voice = useVoice((recorded) => void keep(recorded));
+  if (voice === null) return null;
+  const runs = voice.seconds !== null;
+  const down = (): void => {
+    pressedAt.current = performance.now();
+    if (runs) voice.stop();
+    else voice.start();
+  };
+  const up = (): void => {
+    if (!runs && performance.now() - pressedAt.current < HOLD_MILLISECONDS) return;
+    if (performance.now() - pressedAt.current >= HOLD_MILLISECONDS) voice.stop();
+  };
+  return (
+    <>
+      <Button
+        icon={runs ? mdiStop : mdiMicrophoneOutline}
+        word={runs ? `Stop ${formatClock(voice.seconds ?? 0)}` : 'Voice'}
+        label={runs ? 'Stop the voice note' : 'Voice note: hold it, or press to begin'}
+        onPress={() => undefined}
+        onPressIn={down}
+        onPressOut={up}
+      />
+      <FormRefusal sentence={voice.error ?? errorAt(refusal?.field ?? '')} />
+    </>
+  );
+}
