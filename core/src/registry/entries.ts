@@ -11,10 +11,12 @@ import { photosEntries } from '../subjects/photos/photos-entries';
 import { readingsEntries } from '../subjects/readings/readings-entries';
 import { roundsEntries } from '../subjects/rounds/rounds-entries';
 import { scheduleEntries } from '../subjects/schedule/schedule-entries';
+import { servicesEntries } from '../subjects/services/services-entries';
 import { sharesEntries } from '../subjects/shares/shares-entries';
 import { stepsEntries } from '../subjects/steps/steps-entries';
 import { stockEntries } from '../subjects/stock/stock-entries';
 import { stoppagesEntries } from '../subjects/stoppages/stoppages-entries';
+import { toolsEntries } from '../subjects/tools/tools-entries';
 import { costByShare, type CostByShare } from '../subjects/shares/by-share';
 import type { Share } from '../subjects/shares/share';
 import type { Step } from '../subjects/steps/step';
@@ -30,6 +32,8 @@ export const entryKinds: EntryKindSet = {
   ...readingsEntries,
   ...notesEntries,
   ...expensesEntries,
+  ...servicesEntries,
+  ...toolsEntries,
   ...photosEntries,
   ...attachmentsEntries,
   ...laborEntries,

@@ -24,10 +24,12 @@ import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
 import { scheduleOperations } from '../subjects/schedule/schedule-operations';
+import { servicesOperations } from '../subjects/services/services-operations';
 import { sharesOperations } from '../subjects/shares/shares-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
 import { stoppagesOperations } from '../subjects/stoppages/stoppages-operations';
 import { stockOperations } from '../subjects/stock/stock-operations';
+import { toolsOperations } from '../subjects/tools/tools-operations';
 import { isNumberSeries, type NumberSeries } from '../subjects/numbers/numbers';
 import { operationOf } from '../subjects/work/entry-ids';
 import { workOperations } from '../subjects/work/work-operations';
@@ -51,6 +53,8 @@ export const operations = {
   ...faultsOperations,
   ...readingsOperations,
   ...expensesOperations,
+  ...servicesOperations,
+  ...toolsOperations,
   ...notesOperations,
   ...photosOperations,
   ...attachmentsOperations,

@@ -98,6 +98,11 @@ export const settings: Settings = {
     { id: 'lead', name: 'Lead' },
     { id: 'store', name: 'Store' },
   ],
+  costCentres: [
+    { id: 'lifts', name: 'Lift operation' },
+    { id: 'snow', name: 'Snow making' },
+    { id: 'buildings', name: 'Buildings' },
+  ],
   laborCostSeenBy: ['lead'],
   owed: {
     corrective: { steps: true, time: true },

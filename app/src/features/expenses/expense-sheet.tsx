@@ -1,8 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { parseMoney } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
-import { takePicture } from '../../data/pictures/take-picture';
-import type { ShrunkPicture } from '../../data/pictures/shrink-picture';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -10,19 +8,19 @@ import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { mdiCamera } from '@mdi/js';
+import { CostCentreChoice } from './cost-centre-choice';
+import { PaperButton, usePaper } from './paper';
 
-/** Money that was laid out for the job, with a photo of the receipt if there is one. */
-export function ExpenseSheet({
-  work,
-  onClose,
-}: {
+interface Props {
   readonly work: WorkOrder;
   readonly onClose: () => void;
-}): ReactElement {
+}
+
+/** Money that was laid out for the job, with a photo of the receipt if there is one. */
+export function ExpenseSheet({ work, onClose }: Props): ReactElement {
   const currency = useSettings(work.siteId)?.currency ?? 'EUR';
-  const [receipt, setReceipt] = useState<ShrunkPicture | null>(null);
-  const [pictureError, setPictureError] = useState<string | null>(null);
+  const paper = usePaper();
+  const [centre, setCentre] = useState<string | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'expense.add',
     defaultValues: { amount: '', words: '' },
@@ -30,20 +28,13 @@ export function ExpenseSheet({
     read: ({ amount, words }) => {
       const money = parseMoney(amount, currency);
       if (money === undefined) return { unreadable: 'amount', hint: 'Write an amount, such as 12.50.' };
-      const photo =
-        receipt === null
-          ? null
-          : { fileId: receipt.id, mediaType: 'image/jpeg' as const, width: receipt.width, height: receipt.height };
-      return { args: { workOrderId: work.id, minor: money.minor, currency, words, receipt: photo } };
+      const charged = centre === null ? {} : { costCentre: centre };
+      const { minor } = money;
+      return { args: { workOrderId: work.id, minor, currency, words, receipt: paper.receipt, ...charged } };
     },
     said: 'Expense kept.',
     onDone: onClose,
   });
-  const photograph = async (): Promise<void> => {
-    const taken = await takePicture();
-    setPictureError(taken.is === 'failed' ? taken.sentence : null);
-    if (taken.is === 'kept') setReceipt(taken.picture);
-  };
   return (
     <BottomSheet
       title="Expense"
@@ -51,11 +42,7 @@ export function ExpenseSheet({
       onClose={onClose}
       foot={
         <>
-          <Button
-            word={receipt === null ? 'Photo of the receipt' : 'Another photo'}
-            icon={mdiCamera}
-            onPress={() => void photograph()}
-          />
+          <PaperButton paper={paper} />
           <Button main word="Keep the expense" onPress={submit} />
         </>
       }
@@ -68,8 +55,9 @@ export function ExpenseSheet({
         autoFocus
       />
       <FormField control={form.control} name="words" label="What for" />
-      {receipt === null ? null : <Words soft>The photo of the receipt goes with it.</Words>}
-      <FormRefusal sentence={pictureError ?? refusal} />
+      <CostCentreChoice work={work} chosen={centre} onChange={setCentre} />
+      {paper.receipt === null ? null : <Words soft>The photo of the receipt goes with it.</Words>}
+      <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>
   );
 }

@@ -1,11 +1,10 @@
-import type { ReactElement } from 'react';
-import type { ExpenseContent } from '@oilcan/core/expenses';
 import { formatMoney, parseMoney, typedMoney } from '@oilcan/core/kernel';
 import { piece } from '../../ui/piece';
-import { Picture } from '../photos';
 import type { DockItem } from '../views/dock-item';
 import type { EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
+import { chargedTo } from './words';
+import { ReceiptPicture } from './receipt-picture';
 import { mdiReceiptTextOutline } from '@mdi/js';
 
 const entries: EntryViewsNamed<'expense'> = {
@@ -13,7 +12,7 @@ const entries: EntryViewsNamed<'expense'> = {
     group: 'costs',
     say: ({ content }, _names, language) => ({
       headline: content.words,
-      detail: `Expense ${formatMoney(content.amount, language)}`,
+      detail: `Expense ${formatMoney(content.amount, language)}${chargedTo(content.costCentre)}`,
     }),
     Picture: ReceiptPicture,
     AmendSheet: null,
@@ -33,17 +32,6 @@ const entries: EntryViewsNamed<'expense'> = {
     past: { many: 'Expenses', line: ({ amount, words }) => `${words}: ${formatMoney(amount, 'en')}` },
   },
 };
-
-function ReceiptPicture({
-  content,
-  isSmall = false,
-}: {
-  readonly content: ExpenseContent;
-  readonly isSmall?: boolean;
-}): ReactElement | null {
-  if (content.receipt === null) return null;
-  return <Picture content={{ ...content.receipt, caption: `Receipt: ${content.words}` }} isSmall={isSmall} />;
-}
 
 const operations: OperationViewsNamed<'expense.add' | 'expense.amend'> = {
   'expense.add': { say: ({ words }) => `Expense: ${words}`, fields: { words: 'What for' } },

@@ -15,6 +15,7 @@ import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
 import { roundsViews } from '../rounds/rounds-views';
 import { scheduleViews } from '../schedule/schedule-views';
+import { servicesViews } from '../services/services-views';
 import { sharesViews } from '../shares/shares-views';
 import { stepsViews } from '../steps/steps-views';
 import { stockViews } from '../stock/stock-views';
@@ -22,6 +23,7 @@ import { stoppagesViews } from '../stoppages/stoppages-views';
 import type { DockItem } from '../views/dock-item';
 import type { EntryViewSet } from '../views/entry-view';
 import type { OperationViewSet } from '../views/operation-view';
+import { toolsViews } from '../tools/tools-views';
 import { workViews } from '../work/work-views';
 
 /** How every kind of entry is shown. */
@@ -32,6 +34,8 @@ export const entryViews: EntryViewSet = {
   ...readingsViews.entries,
   ...notesViews.entries,
   ...expensesViews.entries,
+  ...servicesViews.entries,
+  ...toolsViews.entries,
   ...photosViews.entries,
   ...attachmentsViews.entries,
   ...laborViews.entries,
@@ -65,6 +69,8 @@ export const operationViews: OperationViewSet = {
   ...readingsViews.operations,
   ...notesViews.operations,
   ...expensesViews.operations,
+  ...servicesViews.operations,
+  ...toolsViews.operations,
   ...photosViews.operations,
   ...attachmentsViews.operations,
   ...labelsViews.operations,
@@ -81,6 +87,8 @@ export const dockItems: readonly DockItem[] = [
   ...stoppagesViews.dock,
   ...notesViews.dock,
   ...expensesViews.dock,
+  ...servicesViews.dock,
+  ...toolsViews.dock,
 ];
 
 /** The sheets in which entries are amended. */

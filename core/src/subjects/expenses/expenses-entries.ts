@@ -18,6 +18,8 @@ export interface ExpenseContent {
   readonly amount: Money;
   readonly words: string;
   readonly receipt: Receipt | null;
+  /** Where it is charged; absent for that of the machine. */
+  readonly costCentre?: string;
 }
 
 /** What a past keeps of an expense. */

@@ -2,18 +2,18 @@ import type { WorkOrderId } from '../../kernel/ids';
 import { money } from '../../kernel/money/money';
 import {
   argsSchema,
-  choiceField,
   currencyField,
   idField,
+  keyFieldIfAny,
   LONGEST_LINE,
   textField,
   wholeField,
 } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
-import { fileField, pictureSide } from '../files/file-field';
-import { pictureTypes } from '../files/files';
+import { checkCostCentre, namedCostCentre } from '../costs/cost-centre';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
+import { receiptField } from './receipt';
 
 /** In the smallest unit of any currency: nobody lays out more for a job. */
 const LARGEST_AMOUNT = 1e10;
@@ -28,22 +28,21 @@ const addExpense = defineOperation({
     minor: amountField(),
     currency: currencyField(),
     words: textField(LONGEST_LINE),
-    receipt: argsSchema({
-      fileId: fileField(),
-      mediaType: choiceField(pictureTypes),
-      width: pictureSide(),
-      height: pictureSide(),
-    }).nullable(),
+    receipt: receiptField(),
+    costCentre: keyFieldIfAny(),
   }),
   file: 'receipt.fileId',
   numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { words: 'line' }, keepsTime: true },
   upgrades: [],
-  apply: async (records, { workOrderId, minor, currency, words, receipt }, context) => {
+  apply: async (records, { workOrderId, minor, currency, words, receipt, costCentre }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
-    const content = { kind: 'expense', amount: money(minor, currency), words, receipt } as const;
+    const isKnown = await checkCostCentre(records, costCentre);
+    if (!isKnown.ok) return isKnown;
+    const amount = money(minor, currency);
+    const content = { kind: 'expense', amount, words, receipt, ...namedCostCentre(costCentre) } as const;
     await records.put('entries', newEntry(found.value, content, context));
     return accepted;
   },

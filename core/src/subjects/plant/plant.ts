@@ -63,6 +63,8 @@ export interface Asset {
   readonly nameplate: Nameplate;
   /** What it looks like; absent where nobody said. */
   readonly picture?: AssetPicture;
+  /** Where its costs are charged, by its id in the settings; absent where that is not said. */
+  readonly costCentre?: string;
 }
 
 /** One value taken at a measuring point. */

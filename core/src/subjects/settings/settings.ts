@@ -36,6 +36,12 @@ export function rateId(siteId: SiteId, tradeId: string, levelId?: string): strin
   return levelId === undefined ? `${siteId}@${tradeId}` : `${siteId}@${tradeId}@${levelId}`;
 }
 
+/** Where costs are charged. */
+export interface CostCentre {
+  readonly id: string;
+  readonly name: string;
+}
+
 /** The one settings record: what is the same for everybody. */
 export interface Settings {
   readonly id: 'settings';
@@ -50,6 +56,8 @@ export interface Settings {
   /** Minutes of work in one shift of one person. */
   readonly shiftMinutes: number;
   readonly trades: readonly Trade[];
+  /** Absent where costs are not charged anywhere. */
+  readonly costCentres?: readonly CostCentre[];
   /** Who sees what people's time costs: nobody but persons with one of these roles. */
   readonly laborCostSeenBy: readonly Role[];
   readonly owed: Readonly<Record<WorkKind, OwedRules>>;

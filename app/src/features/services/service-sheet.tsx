@@ -1,0 +1,72 @@
+import { useState, type ReactElement } from 'react';
+import { formatMoney, parseMoney } from '@oilcan/core/kernel';
+import { arrivedPrice } from '@oilcan/core/services';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useSettings } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { CostCentreChoice, PaperButton, usePaper } from '../expenses';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly onClose: () => void;
+}
+
+/** Work of somebody from outside: what was agreed, and how much of it has arrived. */
+export function ServiceSheet({ work, onClose }: Props): ReactElement {
+  const settings = useSettings(work.siteId);
+  const currency = settings?.currency ?? 'EUR';
+  const paper = usePaper();
+  const [centre, setCentre] = useState<string | null>(null);
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'service.add',
+    defaultValues: { words: '', supplier: '', price: '', arrived: '100' },
+    fieldOf: (argument) =>
+      argument === 'minor' ? 'price' : argument === 'arrivedPercent' ? 'arrived' : (argument as 'words'),
+    read: ({ words, supplier, price, arrived }) => {
+      const money = parseMoney(price, currency);
+      if (money === undefined) return { unreadable: 'price', hint: 'Write an amount, such as 120.' };
+      const charged = centre === null ? {} : { costCentre: centre };
+      const arrivedPercent = Number(arrived.replace('%', '').trim());
+      const { minor } = money;
+      const args = { workOrderId: work.id, words, supplier: supplier.trim(), minor, currency, arrivedPercent };
+      return { args: { ...args, receipt: paper.receipt, ...charged } };
+    },
+    said: 'Service kept.',
+    onDone: onClose,
+  });
+  const [price, arrived] = form.watch(['price', 'arrived']);
+  const agreed = parseMoney(price, currency);
+  const percent = Number(arrived);
+  const isPart = agreed !== undefined && percent > 0 && percent < 100;
+  return (
+    <BottomSheet
+      title="Outside service"
+      aside={work.number}
+      onClose={onClose}
+      foot={
+        <>
+          <PaperButton paper={paper} />
+          <Button main word="Keep the service" onPress={submit} />
+        </>
+      }
+    >
+      <FormField control={form.control} name="words" label="What was done" autoFocus />
+      <FormField control={form.control} name="supplier" label="By whom (may stay empty)" />
+      <FormField control={form.control} name="price" label={`Agreed, in ${currency}`} keyboard="decimal-pad" />
+      <FormField control={form.control} name="arrived" label="Arrived so far, in percent" keyboard="decimal-pad" />
+      {isPart ? (
+        <Words soft>
+          It costs what arrived: {formatMoney(arrivedPrice(agreed, percent), settings?.language ?? 'en')}.
+        </Words>
+      ) : null}
+      <CostCentreChoice work={work} chosen={centre} onChange={setCentre} />
+      {paper.receipt === null ? null : <Words soft>The photo of the paper goes with it.</Words>}
+      <FormRefusal sentence={paper.error ?? refusal} />
+    </BottomSheet>
+  );
+}

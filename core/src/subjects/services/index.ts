@@ -1,0 +1,2 @@
+export * from './service-price';
+export * from './services-entries';

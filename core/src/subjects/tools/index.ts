@@ -1,0 +1,2 @@
+export * from './tool-cost';
+export * from './tools-entries';
