@@ -5,6 +5,7 @@ import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
 import { benchFullPhone, benchStart } from './phone.mjs';
 import { benchFind, benchPast } from './preparing.mjs';
+import { benchRecording } from './recording.mjs';
 import { benchReadings, benchRounds } from './rounds.mjs';
 import { benchSize } from './size.mjs';
 
@@ -23,6 +24,7 @@ const benches = {
   history: benchHistory,
   rounds: benchRounds,
   readings: benchReadings,
+  recording: benchRecording,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {

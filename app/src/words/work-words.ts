@@ -127,6 +127,8 @@ export function owedWords(owed: Owed, me: PersonId, nameOf: (personId: string) =
       return `The share of ${nameOf(owed.personId)}: ${owed.progress.done} of ${owed.progress.of} done`;
     case 'time':
       return 'No time recorded yet';
+    case 'codes':
+      return `Cause and work of the fault${owed.component === '' ? '' : `: ${owed.component}`}`;
     case 'lock':
       return `${owed.personId === me ? 'Your lock' : `The lock of ${nameOf(owed.personId)}`} is still on: ${owed.device}`;
     case 'clockOfAnother':

@@ -29,6 +29,7 @@ import { sharesOperations } from '../subjects/shares/shares-operations';
 import { stepsOperations } from '../subjects/steps/steps-operations';
 import { stoppagesOperations } from '../subjects/stoppages/stoppages-operations';
 import { stockOperations } from '../subjects/stock/stock-operations';
+import { storeOperations } from '../subjects/stock/store-operations';
 import { toolsOperations } from '../subjects/tools/tools-operations';
 import { isNumberSeries, type NumberSeries } from '../subjects/numbers/numbers';
 import { operationOf } from '../subjects/work/entry-ids';
@@ -49,6 +50,7 @@ export const operations = {
   ...laborOperations,
   ...noneOperations,
   ...stockOperations,
+  ...storeOperations,
   ...stoppagesOperations,
   ...faultsOperations,
   ...readingsOperations,

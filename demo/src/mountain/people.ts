@@ -105,7 +105,7 @@ export const settings: Settings = {
   ],
   laborCostSeenBy: ['lead'],
   owed: {
-    corrective: { steps: true, time: true },
+    corrective: { steps: true, time: true, codes: true },
     preventive: { steps: true, time: true },
     inspection: { steps: true, time: true },
     improvement: { steps: false, time: true },

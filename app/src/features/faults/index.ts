@@ -1,2 +1,3 @@
 /** What other features may use of this one. */
+export { CodeFault } from './code-fault';
 export { faultLine } from './words';

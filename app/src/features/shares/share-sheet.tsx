@@ -1,13 +1,13 @@
 import { mdiAccountArrowRightOutline, mdiClose, mdiPencilOutline } from '@mdi/js';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatSums } from '@oilcan/core/kernel';
+import { addMinutes, formatDuration, formatSums } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { costOfShares } from '@oilcan/core/registry';
-import { progressOfShares, sharesOfSteps, type Share } from '@oilcan/core/shares';
+import { isShareDone, progressOfShares, sharesOfSteps, type Share } from '@oilcan/core/shares';
 import { placed, type Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { usePhone, useRows, useSettings, useTable } from '../../data/store';
+import { now, usePhone, useRows, useSettings, useTable } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -49,6 +49,20 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
   const dissolve = async (): Promise<void> => {
     if (await performOrSay('share.dissolve', onShare)) onClose();
   };
+  // My share is done, has a planned time, and none of its time is recorded yet: one press says that it took as long as planned.
+  const mayConfirm =
+    isOpen(work.state) &&
+    share.personId === me &&
+    share.plannedMinutes > 0 &&
+    isShareDone(progress) &&
+    (cost?.laborMinutes ?? 0) === 0;
+  const confirm = async (): Promise<void> => {
+    const minutes = share.plannedMinutes;
+    const step = own[0]?.step.id;
+    const time = { startedAt: addMinutes(now(), -minutes), minutes, timeType: 'regular' as const };
+    const onStep = step === undefined ? {} : { stepId: step };
+    if (await performOrSay('labor.add', { workOrderId: work.id, personId: me, ...time, ...onStep })) onClose();
+  };
   if (doing === 'changing') return <ShareForm work={work} steps={steps} share={share} onClose={onClose} />;
   return (
     <BottomSheet title={whoseWords(share, me)} aside={work.number} onClose={onClose}>
@@ -60,6 +74,9 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
           {cost.groups.time === null ? ', without time' : ''}.
         </Words>
       )}
+      {mayConfirm ? (
+        <Button word={`It took ${formatDuration(share.plannedMinutes)}, as planned`} onPress={() => void confirm()} />
+      ) : null}
       {mayArrange ? (
         <View style={sheet.keys}>
           <Button word="Pass on" icon={mdiAccountArrowRightOutline} onPress={() => setDoing('passingOn')} />

@@ -30,6 +30,7 @@ import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
+import { CodeFault } from '../faults';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
@@ -111,6 +112,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const beside = useRef<ScrollView>(null);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
+  const [coding, setCoding] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
 
   const place = useCallback(
@@ -156,6 +158,8 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         return bringIntoSight(shareElement(owed.shareId));
       case 'time':
         return setDock('time');
+      case 'codes':
+        return setCoding(owed.entryId);
       case 'lock':
         return bringIntoSight(LOCKS_ELEMENT);
       case 'clockOfAnother':
@@ -249,6 +253,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       </View>
       {isWide ? null : dockPiece}
       <AlarmProposal work={work} />
+      <CodeFault work={work} entryId={coding} onClose={() => setCoding(null)} />
     </View>
   );
 }

@@ -63,7 +63,9 @@ const entries: EntryViewsNamed<'part' | 'removal'> = {
   },
 };
 
-const operations: OperationViewsNamed<'part.use' | 'part.amend' | 'part.return' | 'part.take-out'> = {
+const operations: OperationViewsNamed<
+  'part.use' | 'part.amend' | 'part.return' | 'part.take-out' | 'stock.count' | 'stock.receive'
+> = {
   'part.use': {
     say: ({ partId, quantity }, { part }) => `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? 'of a part'}`,
     fields: { quantity: 'Amount' },
@@ -73,6 +75,14 @@ const operations: OperationViewsNamed<'part.use' | 'part.amend' | 'part.return' 
     say: ({ partId, quantity }, { part }) =>
       `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? 'of a part'} put back`,
     fields: { quantity: 'Amount' },
+  },
+  'stock.count': {
+    say: ({ partId, quantity }, { part }) => `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? ''} counted`,
+    fields: { quantity: 'Counted' },
+  },
+  'stock.receive': {
+    say: ({ partId, quantity }, { part }) => `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? ''} came in`,
+    fields: { quantity: 'Came in' },
   },
   'part.take-out': {
     ...byItsLabel,

@@ -20,6 +20,7 @@ export function stoppageLine({ from, to, extent, isPlanned }: PastStoppage): str
 const entries: EntryViewsNamed<'stoppage'> = {
   stoppage: {
     ...inWords,
+    AmendSheet: piece(() => import('./amend-stoppage').then((module) => module.AmendStoppage)),
     group: 'faults',
     say: ({ assetId, workOrderId, content }, names) => {
       const { kind: _, ...stoppage } = content;
@@ -36,9 +37,10 @@ const entries: EntryViewsNamed<'stoppage'> = {
   },
 };
 
-const operations: OperationViewsNamed<'stoppage.add' | 'stoppage.end' | 'asset.run-again'> = {
+const operations: OperationViewsNamed<'stoppage.add' | 'stoppage.end' | 'stoppage.amend' | 'asset.run-again'> = {
   'stoppage.add': { say: ({ extent }) => (extent === 'full' ? 'A standstill' : 'A time at reduced speed'), fields: {} },
   'stoppage.end': { say: () => 'The end of a stoppage', fields: {} },
+  'stoppage.amend': { say: () => 'Other times of a stoppage', fields: {} },
   'asset.run-again': {
     say: ({ assetId }, { asset }) => `${asset(assetId)?.name ?? 'A machine'} runs again`,
     fields: {},

@@ -1,10 +1,11 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { byId, formatMoney } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
 import { isLow, partCost, type Part, type StockLevel, wantsCount } from '@oilcan/core/stock';
-import { useRow, useSettings, useTable } from '../../data/store';
+import { useRow, useSettings, useTable, usePhone } from '../../data/store';
 import { FindField } from '../../ui/find-field';
-import { Button, Choice } from '../../ui/press';
+import { Button, Choice, Press } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { LabelSheetForm } from '../paper';
@@ -16,6 +17,7 @@ import { useStockOf } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
 import { binLabels } from './bin-labels';
 import { findParts, partsInBin, partsOf } from '../stock';
+import { BinSheet } from './bin-sheet';
 import { StoresTable } from './stores-table';
 import { mdiPrinterOutline } from '@mdi/js';
 
@@ -147,6 +149,7 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
           <BinLine
             key={level.binId}
             level={level}
+            part={part}
             amount={amountOf(level.onHand, part)}
             isElsewhere={here.length === 0}
           />
@@ -157,20 +160,33 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
 }
 
 interface BinLineProps {
+  readonly part: Part;
   readonly level: StockLevel;
   readonly amount: string;
   readonly isElsewhere: boolean;
 }
 
-function BinLine({ level, amount, isElsewhere }: BinLineProps): ReactElement {
+/** How much lies in a bin; who keeps the store counts it there, or says what came in. */
+function BinLine({ part, level, amount, isElsewhere }: BinLineProps): ReactElement {
   const bin = useRow('bins', level.binId);
   const store = useRow('stores', bin?.storeId);
-  return (
+  const keepsStore = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
+  const [isOpen, setIsOpen] = useState(false);
+  const words = (
     <Words as="label" style={sheet.bin}>
       {amount} in {isElsewhere ? `${store?.name ?? ''} ` : ''}
       {bin?.label}
       {wantsCount(level) ? ', count it' : isLow(level) ? ', low' : ''}
     </Words>
+  );
+  if (!keepsStore || bin === undefined) return words;
+  return (
+    <>
+      <Press onPress={() => setIsOpen(true)} label={`${amount} in ${bin.label}: count it, or what came in`}>
+        {words}
+      </Press>
+      {isOpen ? <BinSheet part={part} level={level} onClose={() => setIsOpen(false)} /> : null}
+    </>
   );
 }
 

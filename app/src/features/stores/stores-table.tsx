@@ -1,11 +1,13 @@
-import { useMemo, type ReactElement, type ReactNode } from 'react';
+import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
 import { isLow, partCost, type Bin, type Part, type StockLevel, type Store, wantsCount } from '@oilcan/core/stock';
-import { useSettings } from '../../data/store';
+import { usePhone, useSettings } from '../../data/store';
 import { withSharedCode } from '../../ui/shared-code';
 import { piece } from '../../ui/piece';
 import type { TableColumn, TableProps } from '../../ui/sorted-table';
 import { amountOf } from '../../words/amounts';
+import { BinSheet } from './bin-sheet';
 
 /** A part in one bin, or one that lies nowhere. */
 interface Line {
@@ -63,6 +65,8 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
       { id: 'state', heading: 'State', width: 150, value: stateOf },
     ];
   }, [settings]);
+  const keepsStore = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
+  const [opened, setOpened] = useState<Line | null>(null);
   const save = async (sorted: readonly Line[]): Promise<void> => {
     const { saveTable } = await withSharedCode(() => import('../../data/save-table'));
     saveTable(
@@ -74,15 +78,21 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
     );
   };
   return (
-    <Table
-      rows={lines}
-      columns={columns}
-      idOf={({ part, level }) => `${part.id} ${level?.binId ?? ''}`}
-      sortedBy={byBin}
-      top={(sorted) => top(() => void save(sorted))}
-      empty={empty}
-      testIdOf={({ part }) => `part-${part.number}`}
-    />
+    <>
+      <Table
+        rows={lines}
+        columns={columns}
+        idOf={({ part, level }) => `${part.id} ${level?.binId ?? ''}`}
+        sortedBy={byBin}
+        top={(sorted) => top(() => void save(sorted))}
+        empty={empty}
+        testIdOf={({ part }) => `part-${part.number}`}
+        {...(keepsStore ? { onPress: setOpened } : {})}
+      />
+      {opened?.level === null || opened === null ? null : (
+        <BinSheet part={opened.part} level={opened.level} onClose={() => setOpened(null)} />
+      )}
+    </>
   );
 }
 

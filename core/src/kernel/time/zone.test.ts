@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
-import { addMinutes, instantFromMillis, minutesBetween, parseInstant, tryParseInstant, type Instant } from './instant';
+import {
+  addMinutes,
+  instantFromMillis,
+  minutesBetween,
+  parseInstant,
+  toMillis,
+  tryParseInstant,
+  type Instant,
+} from './instant';
 import { localDate } from './local-day';
 import { calendarDaysBetween, inZone, latestWallTime, startOfDay } from './zone';
 
@@ -76,6 +84,21 @@ describe('latestWallTime', () => {
 
   it.each(['', '25:00', '7', '12:60', 'noon'])('refuses %j', (text) => {
     expect(() => latestWallTime(text, at('2026-11-23T10:00:00Z'), vienna)).toThrow('time_unreadable');
+  });
+});
+
+describe('toMillis', () => {
+  it('reads what `Date` reads, in every year that there is', () => {
+    const [first, last] = [Date.UTC(1900, 0, 1), Date.UTC(2199, 11, 31, 23, 59, 59, 999)];
+    fc.assert(
+      fc.property(fc.integer({ min: first, max: last }), (milliseconds) => {
+        expect(toMillis(instantFromMillis(milliseconds))).toBe(milliseconds);
+      }),
+      { numRuns: 2_000 },
+    );
+    for (let year = 1900; year < 2200; year += 1)
+      for (const day of ['01-01', '02-28', '03-01', '12-31'])
+        expect(toMillis(parseInstant(`${year}-${day}T00:00:00.000Z`))).toBe(Date.parse(`${year}-${day}T00:00:00.000Z`));
   });
 });
 

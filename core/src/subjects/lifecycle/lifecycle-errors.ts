@@ -9,10 +9,11 @@ function owedWords(values: ErrorValues): string {
     ...some('steps', 'one step', 'steps'),
     ...some('shares', 'the share of a mate', 'shares of mates'),
     ...some('times', 'the time', 'times'),
+    ...some('codes', 'cause and work of a fault', 'faults without cause or work'),
     ...some('clocks', 'a running clock', 'running clocks'),
     ...some('locks', 'a lock that is on', 'locks that are on'),
   ];
-  const total = ['steps', 'shares', 'times', 'clocks', 'locks'].reduce((sum, name) => sum + count(name), 0);
+  const total = ['steps', 'shares', 'times', 'codes', 'clocks', 'locks'].reduce((sum, name) => sum + count(name), 0);
   const last = words.pop() ?? 'something';
   return `${words.length === 0 ? last : `${words.join(', ')} and ${last}`} ${total > 1 ? 'are' : 'is'}`;
 }

@@ -10,6 +10,7 @@ import {
   noon,
   otherSite,
   put,
+  someSettings,
   workId,
 } from '../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
@@ -151,6 +152,31 @@ describe('finishing', () => {
       values: { steps: 2, times: 1, clocks: 0, locks: 0 },
     });
     expect(works.work?.state).toBe('underway');
+  });
+
+  it('is refused while a fault lacks its cause or what was done, where that is owed', async () => {
+    const works = new Works();
+    const owed = { ...someSettings().owed, corrective: { steps: true, time: false, codes: true } };
+    works.records.change([put('settings', someSettings({ owed }))]);
+    const fault = {
+      ...onWork,
+      assetId: null,
+      component: 'Seal',
+      mode: 'ELU' as const,
+      mechanism: null,
+      detection: 8,
+      text: '',
+    };
+    await works.do('fault.add', { ...fault, cause: null, activity: null });
+    await works.do('work.start', onWork, ann, minutesLater(1));
+    expect(await works.do('work.finish', onWork, ann, minutesLater(2))).toMatchObject({
+      code: 'not_finished_owed',
+      values: { codes: 1 },
+    });
+    const entryId = standingOf(works.entries, 'fault')[0]?.id ?? asId<EntryId>('none');
+    const { assetId: _, ...coded } = fault;
+    await works.do('fault.amend', { ...coded, entryId, cause: '3.4', activity: 1 }, ann, minutesLater(3));
+    expect(codeOf(await works.do('work.finish', onWork, ann, minutesLater(4)))).toBe('accepted');
   });
 
   it('stops the own clock, and says who finished when', async () => {

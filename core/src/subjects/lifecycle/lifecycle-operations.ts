@@ -236,12 +236,15 @@ async function stopOwnClockOn(records: Records, work: WorkOrder, context: Operat
 }
 
 /** How many of each there are, for the sentence that says so. */
-function countOwed(owed: readonly Owed[]): Readonly<Record<'steps' | 'shares' | 'times' | 'clocks' | 'locks', number>> {
+function countOwed(
+  owed: readonly Owed[],
+): Readonly<Record<'steps' | 'shares' | 'times' | 'codes' | 'clocks' | 'locks', number>> {
   const count = (what: Owed['what']): number => owed.filter((each) => each.what === what).length;
   return {
     steps: count('step'),
     shares: count('share'),
     times: count('time'),
+    codes: count('codes'),
     clocks: count('clockOfAnother'),
     locks: count('lock'),
   };

@@ -1,4 +1,4 @@
-import type { PersonId, ShareId, StepId } from '../../kernel/ids';
+import type { EntryId, PersonId, ShareId, StepId } from '../../kernel/ids';
 import type { OwedRules } from '../settings/settings';
 import { runningClocks, type Clock } from '../labor/clock';
 import { standingOf, type Entry } from '../work/entries';
@@ -15,6 +15,8 @@ export type Owed =
   /** Of somebody else's share: theirs to do, or to be passed on. */
   | { readonly what: 'share'; readonly shareId: ShareId; readonly personId: PersonId; readonly progress: Progress }
   | { readonly what: 'time' }
+  /** Cause and work of a fault, which were not known when it was recorded. */
+  | { readonly what: 'codes'; readonly entryId: EntryId; readonly component: string }
   | { readonly what: 'clockOfAnother'; readonly personId: PersonId }
   | { readonly what: 'lock'; readonly pointId: string; readonly device: string; readonly personId: PersonId };
 
@@ -54,6 +56,10 @@ export function owedBefore(
   const ownClockRuns = runningClocks(clocks).some((clock) => clock.id === finisher);
   const timeIsSaid = standingOf(entries, 'labor').length > 0 || saidNone(entries, finisher).includes('time');
   if (rules.time && !ownClockRuns && !timeIsSaid) owed.push({ what: 'time' });
+  if (rules.codes === true)
+    for (const { id, content } of standingOf(entries, 'fault'))
+      if (content.cause === '' || content.activity === null)
+        owed.push({ what: 'codes', entryId: id, component: content.component });
   for (const clock of runningClocks(clocks)) {
     if (clock.id !== finisher) owed.push({ what: 'clockOfAnother', personId: clock.id });
   }

@@ -10,6 +10,8 @@ export interface OwedRules {
   readonly steps: boolean;
   /** Somebody's time is recorded. */
   readonly time: boolean;
+  /** Every fault says its cause and what was done; absent where it need not. */
+  readonly codes?: boolean;
 }
 
 /** What somebody has learned, by which work is handed out and time is priced. */

@@ -63,11 +63,12 @@ async function emptyLevel(
 /**
  * Adds a movement and carries it into the level of the bin.
  *
+ * @param work for which it moved; null for none
  * @param beside tells several movements of one operation in one bin apart
  */
 export async function moveStock(
   records: Records,
-  work: WorkOrder,
+  work: WorkOrder | null,
   where: { readonly partId: PartId; readonly binId: BinId },
   change: Thousandths,
   reason: MovementReason,
@@ -86,7 +87,7 @@ export async function moveStock(
     change,
     reason,
     at: context.at,
-    workOrderId: work.id,
-    entryId: context.entryId,
+    workOrderId: work?.id ?? null,
+    entryId: work === null ? null : context.entryId,
   });
 }

@@ -35,6 +35,7 @@ declare module '../work/entry-kinds' {
 export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
   stoppage: {
     ...plainEntry,
+    amendedBy: 'stoppage.amend',
     withdraw: (records, _work, { id, assetId }, context) => endOnMachine(records, assetId, id, context.at),
     past: {
       keep: (entries) => entries.map(({ content: { kind: _, ...stoppage } }) => stoppage),

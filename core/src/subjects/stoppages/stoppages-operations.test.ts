@@ -34,6 +34,23 @@ describe('a stoppage', () => {
     expect(standing(works)).toEqual([expect.objectContaining({ to: minutesLater(10) })]);
   });
 
+  it('that has ended gets other times, and one that lasts is ended first', async () => {
+    const works = new Works();
+    await works.do('stoppage.add', stopped({ to: noon }));
+    const entryId = standingOf(works.entries, 'stoppage')[0]?.id ?? asId<EntryId>('none');
+    const times = { ...onWork, entryId, from: minutesLater(-60), to: minutesLater(-10) };
+    expect(codeOf(await works.do('stoppage.amend', { ...times, to: minutesLater(-70) }))).toBe('stoppage_ends_before');
+    expect(codeOf(await works.do('stoppage.amend', { ...times, to: minutesLater(5) }))).toBe('stoppage_in_future');
+    expect(codeOf(await works.do('stoppage.amend', times))).toBe('accepted');
+    expect(standing(works)).toEqual([
+      expect.objectContaining({ from: minutesLater(-60), to: minutesLater(-10), extent: 'full' }),
+    ]);
+    await works.do('stoppage.add', stopped(), ann, minutesLater(1));
+    const lasting = standingOf(works.entries, 'stoppage').find(({ content }) => content.to === null);
+    const ofLasting = { ...times, entryId: lasting?.id ?? entryId };
+    expect(codeOf(await works.do('stoppage.amend', ofLasting, ann, minutesLater(2)))).toBe('entry_not_amendable');
+  });
+
   it('that has ended changes no machine, and one of several that last leaves the others', async () => {
     const works = new Works();
     await works.do('stoppage.add', stopped({ to: noon }));

@@ -10,7 +10,7 @@ import {
 import { parseInstant, type Instant } from '../../kernel/time/instant';
 import { accepted, defineOperation, refuse, rowNamed, type OperationContext } from '../../operations/operation';
 import type { Records } from '../../records/records';
-import { onEntry, readsToAmend } from '../work/amendment';
+import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import type { Entry } from '../work/entries';
 import { entryBeside } from '../work/entry-ids';
 import { findOpenWork, newEntry } from '../work/guards';
@@ -137,8 +137,32 @@ async function end(
   await records.put('entries', { ...ended, id, assetId: entry.assetId, amends: entry.id });
 }
 
+/** The times of a stoppage that has ended were others. One that lasts is ended first. */
+const amendStoppage = defineOperation({
+  label: 'the amended stoppage',
+  roles: ['technician', 'lead'],
+  schema: argsSchema({ ...onEntry, from: instantField(), to: instantField() }),
+  file: null,
+  numbered: null,
+  reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
+  mend: { fields: {}, keepsTime: true },
+  upgrades: [],
+  apply: async (records, args, context) => {
+    const found = await findAmendable(records, args, context);
+    if (!found.ok) return found;
+    const { content } = found.entry;
+    if (content.kind !== 'stoppage' || content.to === null) return refuse('entry_not_amendable', {}, 'entryId');
+    const [from, to] = [parseInstant(args.from), parseInstant(args.to)];
+    const possible = checkTimes(from, to, context);
+    if (!possible.ok) return possible;
+    await putAmendment(records, found, { ...content, from, to }, context);
+    return accepted;
+  },
+});
+
 export const stoppagesOperations = {
   'stoppage.add': addStoppage,
   'stoppage.end': endStoppage,
+  'stoppage.amend': amendStoppage,
   'asset.run-again': runAgain,
 };
