@@ -40,7 +40,9 @@ module.exports = {
         '^\\.{1,2}/(?:.*/)?TouchableRipple$': '<rootDir>/src/ui/touchable.tsx',
         '^\\.{1,2}/(?:.*/)?MaterialCommunityIcon$': '<rootDir>/src/ui/paper-icon.tsx',
       },
-      transformIgnorePatterns: ['/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation|@noble|perfect-freehand).*))'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation|@noble|perfect-freehand).*))',
+      ],
     },
   ],
 };
