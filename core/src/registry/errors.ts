@@ -12,6 +12,7 @@ import { laborErrors } from '../subjects/labor/labor-errors';
 import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
 import { noneErrors } from '../subjects/none/none-errors';
 import { numbersErrors } from '../subjects/numbers/numbers-errors';
+import { clockPlaceErrors } from '../subjects/places-of-clocks/clock-place-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
 import { roundsErrors } from '../subjects/rounds/rounds-errors';
@@ -39,6 +40,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...sharesErrors,
   ...roundsErrors,
   ...laborErrors,
+  ...clockPlaceErrors,
   ...noneErrors,
   ...stockErrors,
   ...stoppagesErrors,

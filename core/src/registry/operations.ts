@@ -7,6 +7,7 @@ import type { Records } from '../records/records';
 import type { Fields } from '../records/table';
 import { upgraded } from '../records/upgrade';
 import { isFileId } from '../subjects/files/files';
+import { catalogueOperations } from '../subjects/faults/catalogue-operations';
 import { faultsOperations } from '../subjects/faults/faults-operations';
 import { attachmentsOperations } from '../subjects/attachments/attachments-operations';
 import { expensesOperations } from '../subjects/expenses/expenses-operations';
@@ -19,6 +20,7 @@ import { lifecycleOperations } from '../subjects/lifecycle/lifecycle-operations'
 import { noneOperations } from '../subjects/none/none-operations';
 import { notesOperations } from '../subjects/notes/notes-operations';
 import { noticesOperations } from '../subjects/notices/notices-operations';
+import { clockPlaceOperations } from '../subjects/places-of-clocks/clock-place-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
@@ -48,11 +50,13 @@ export const operations = {
   ...sharesOperations,
   ...roundsOperations,
   ...laborOperations,
+  ...clockPlaceOperations,
   ...noneOperations,
   ...stockOperations,
   ...storeOperations,
   ...stoppagesOperations,
   ...faultsOperations,
+  ...catalogueOperations,
   ...readingsOperations,
   ...expensesOperations,
   ...servicesOperations,

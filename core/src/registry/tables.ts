@@ -7,6 +7,7 @@ import { laborTables } from '../subjects/labor/labor-tables';
 import { noticesTables } from '../subjects/notices/notices-tables';
 import { peopleTables } from '../subjects/people/people-tables';
 import { permitsTables } from '../subjects/permits/permits-tables';
+import { clockPlaceTables } from '../subjects/places-of-clocks/clock-place-tables';
 import { plantTables } from '../subjects/plant/plant-tables';
 import { proceduresTables } from '../subjects/procedures/procedures-tables';
 import { roundsTables } from '../subjects/rounds/rounds-tables';
@@ -33,6 +34,7 @@ export const tables: TableSet = {
   ...hazardsTables,
   ...permitsTables,
   ...laborTables,
+  ...clockPlaceTables,
   ...kitListTables,
   ...noticesTables,
 };

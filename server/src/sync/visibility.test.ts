@@ -96,6 +96,16 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     reason: 'meeting',
     words: '',
   }),
+  placeAgreements: (_, personId) => ({ id: personId, personId, isAgreed: true, at: noon }),
+  clockPlaces: (siteId, personId) => ({
+    id: `place-of-${siteId}`,
+    personId,
+    workOrderId: workOf(siteId),
+    at: noon,
+    latitude: 47,
+    longitude: 11,
+    accuracyMeters: 10,
+  }),
   documents: (siteId) =>
     ({
       id: `document-${siteId}`,

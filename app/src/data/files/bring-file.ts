@@ -4,23 +4,19 @@ import { FILE_BYTES_LIMIT, fileTypeOf, isForeignPicture, pictureTypeOf } from '@
 import { asId, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
 import { shrinkPicture } from '../pictures/shrink-picture';
+import { headOf, megabytes, whyUnreadable } from '../pictures/why-unreadable';
 import { keepFile, keepPicture, perform } from '../store';
-
-const MEGABYTE = 1024 * 1024;
-/** A picture is made small before it is sent; a larger one than this is not even opened. */
-const LARGEST_PICTURE = 60 * MEGABYTE;
 
 /** A file for a job: a picture becomes a photo, made small; anything else that is taken is kept as it is. Gives why not, as a sentence. */
 export async function bringFile(workOrderId: WorkOrderId, file: File): Promise<string | null> {
-  const head = new Uint8Array(await file.slice(0, 16).arrayBuffer());
-  if (isForeignPicture(head))
-    return `“${file.name}” is a HEIC or AVIF picture, which not every phone shows. Save it as JPEG, or take the photo here.`;
-  return pictureTypeOf(head) === null ? bringOther(workOrderId, file, head) : bringPicture(workOrderId, file);
+  const head = await headOf(file);
+  const isPicture = isForeignPicture(head) || pictureTypeOf(head) !== null;
+  return isPicture ? bringPicture(workOrderId, file, head) : bringOther(workOrderId, file, head);
 }
 
-async function bringPicture(workOrderId: WorkOrderId, file: File): Promise<string | null> {
-  if (file.size > LARGEST_PICTURE)
-    return `“${file.name}” has ${megabytes(file.size)}. A picture may have at most ${megabytes(LARGEST_PICTURE)}.`;
+async function bringPicture(workOrderId: WorkOrderId, file: File, head: Uint8Array): Promise<string | null> {
+  const why = whyUnreadable(file, head);
+  if (why !== null) return why;
   const picture = await shrinkPicture(file);
   if (picture === null) return `“${file.name}” is damaged: no picture can be read from it.`;
   const refusal = await keepPicture(picture);
@@ -52,8 +48,4 @@ export function nameOf(content: Uint8Array): FileId {
 async function said<N extends 'photo.add' | 'file.add'>(name: N, args: ArgsOf<N>): Promise<string | null> {
   const outcome = await perform(name, args);
   return outcome.ok ? null : sentenceFor(outcome.code, outcome.values);
-}
-
-function megabytes(bytes: number): string {
-  return `${Math.round(bytes / MEGABYTE)} MB`;
 }

@@ -1,6 +1,7 @@
 import { sentenceFor } from '@oilcan/core/registry';
 import { keepPicture } from '../store';
 import { choosePicture } from './choose-picture';
+import { headOf, whyUnreadable } from './why-unreadable';
 import { shrinkPicture, type ShrunkPicture } from './shrink-picture';
 
 /** A picture that is kept on this phone, why there is none, or that the person thought better of it. */
@@ -13,10 +14,10 @@ export type TakenPicture =
 export async function takePicture(): Promise<TakenPicture> {
   const chosen = await choosePicture();
   if (chosen === null) return { is: 'none' };
+  const why = whyUnreadable(chosen, await headOf(chosen));
+  if (why !== null) return { is: 'failed', sentence: why };
   const picture = await shrinkPicture(chosen);
-  if (picture === null) {
-    return { is: 'failed', sentence: 'This file is no picture that can be read. Choose a photo, or take one.' };
-  }
+  if (picture === null) return { is: 'failed', sentence: 'This picture is damaged. Choose another, or take one.' };
   const refusal = await keepPicture(picture);
   return refusal === null
     ? { is: 'kept', picture }

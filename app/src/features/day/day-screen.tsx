@@ -18,6 +18,7 @@ import { counted, otherTimeWords } from '../../words/work-words';
 import { RUNNING, typedTime, useTimesOf, type TypedTime } from '../labor';
 import { TopBar } from '../page/top-bar';
 import { useSite } from '../page/use-site';
+import { ClockPlaces } from './clock-places';
 import { ComingDays } from './coming-days';
 import { CutOverlap } from './cut-overlap';
 import { DayPicture, clockTime } from './day-picture';
@@ -90,6 +91,7 @@ function DayOf({ settings }: { readonly settings: Settings }): ReactElement {
         </View>
         <Button icon={mdiPlus} word="Time on no job" onPress={() => setAdding('empty')} />
         <ComingDays settings={settings} />
+        <ClockPlaces settings={settings} />
         <Words as="small" soft>
           What this phone knows: your time on open work and on work that ended lately.
         </Words>

@@ -15,6 +15,7 @@ import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, stateWords } from '../../words/work-words';
+import { CatalogueSheet } from '../faults';
 import { TopBar } from '../page/top-bar';
 import { Section } from '../../ui/section';
 
@@ -22,6 +23,7 @@ import { Section } from '../../ui/section';
 export function DeskScreen(): ReactElement {
   const workOrders = useTable('workOrders');
   const present = useNow(30);
+  const [isCatalogueOpen, setIsCatalogueOpen] = useState(false);
   const groups = useMemo(() => {
     const finished = workOrders.filter((work) => work.state === 'finished');
     finished.sort((a, b) => ((a.finishedAt ?? '') < (b.finishedAt ?? '') ? 1 : -1));
@@ -47,6 +49,8 @@ export function DeskScreen(): ReactElement {
             {counted(groups.underway.length, 'is', 'are')} underway or held.
           </Words>
           <UndeliveredMails />
+          <Button word="Catalogue of faults" style={sheet.catalogue} onPress={() => setIsCatalogueOpen(true)} />
+          {isCatalogueOpen ? <CatalogueSheet onClose={() => setIsCatalogueOpen(false)} /> : null}
           <View style={sheet.columns}>
             <View style={sheet.column}>
               <Section title="Finished">
@@ -149,6 +153,7 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
 }
 
 const sheet = StyleSheet.create({
+  catalogue: { alignSelf: 'flex-start', marginTop: 10 },
   screen: { flex: 1, minHeight: 0 },
   content: { padding: 16, alignItems: 'center' },
   readable: { width: '100%', maxWidth: 1180, gap: 4 },

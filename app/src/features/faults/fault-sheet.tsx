@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { faultChoices, findFaults, usualFaults, type FaultChoice, type UsualFault } from '@oilcan/core/faults';
 import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from '../../data/past/use-past';
-import { useRow } from '../../data/store';
+import { useRow, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { Press } from '../../ui/press';
@@ -23,13 +23,14 @@ const SHOWN_USUAL = 5;
 /** What is wrong, by what this machine usually has, in plain words, or out of the whole catalogue. */
 export function FaultSheet({ work, onClose }: Props): ReactElement {
   const asset = useRow('assets', work.assetId);
+  const settings = useSettings();
   const past = usePast({ scope: 'asset', id: work.assetId });
   const jobs = past.is === 'here' ? past.whole?.jobs : undefined;
   const usual = useMemo(
     () => usualFaults((jobs ?? []).flatMap(({ at, faults }) => faults.map((fault) => ({ at, fault })))),
     [jobs],
   );
-  const choices = useMemo(() => faultChoices(asset?.equipmentClass ?? ''), [asset]);
+  const choices = useMemo(() => faultChoices(asset?.equipmentClass ?? '', settings?.faultCatalogue), [asset, settings]);
   const [find, setFind] = useState('');
   const [chosen, setChosen] = useState<UsualFault | FaultChoice | null>(null);
   const found = useMemo(() => {

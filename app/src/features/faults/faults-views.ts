@@ -26,9 +26,10 @@ const entries: EntryViewsNamed<'fault'> = {
   },
 };
 
-const operations: OperationViewsNamed<'fault.add' | 'fault.amend'> = {
+const operations: OperationViewsNamed<'fault.add' | 'fault.amend' | 'faults.set-catalogue'> = {
   'fault.add': { say: faultWords, fields: { component: 'Which part of the machine', text: 'More about it' } },
   'fault.amend': { say: faultWords, fields: { component: 'Which part of the machine', text: 'More about it' } },
+  'faults.set-catalogue': { say: ({ rows }) => `A catalogue of faults with ${rows.length} lines`, fields: {} },
 };
 
 const dock: readonly DockItem[] = [

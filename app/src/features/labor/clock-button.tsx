@@ -4,6 +4,7 @@ import { formatClock, toMillis, type Instant } from '@oilcan/core/kernel';
 import { clockMinutes } from '@oilcan/core/labor';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
+import { noteClockPlace } from '../../data/clock-place';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';
@@ -52,7 +53,8 @@ export function ClockButton({
   // Asked of the phone and not of the screen: the acknowledgement may have been pressed a moment ago.
   const start = async (): Promise<void> => {
     const isStarted = await performOrSay('clock.start', { workOrderId: work.id });
-    if (!isStarted && !isPrepared) onHazards();
+    if (isStarted) noteClockPlace(work.id);
+    else if (!isPrepared) onHazards();
   };
   const press = (): void => {
     if (ranTooLong) setIsCorrecting(true);

@@ -48,6 +48,8 @@ const operations: OperationViewsNamed<
   | 'clock.stop-for'
   | 'labor.add'
   | 'labor.amend'
+  | 'clock-place.agree'
+  | 'clock-place.note'
   | 'time.add'
   | 'time.amend'
   | 'time.remove'
@@ -62,6 +64,8 @@ const operations: OperationViewsNamed<
     say: ({ minutes }) => `Amended to ${formatDuration(minutes)} of work`,
     fields: { minutes: 'How long' },
   },
+  'clock-place.agree': { ...byItsLabel, say: null },
+  'clock-place.note': { ...byItsLabel, say: () => 'Where my clock started' },
   'time.add': {
     say: ({ minutes, reason }) => `${formatDuration(minutes)}: ${otherTimeWords[reason].toLowerCase()}`,
     fields: { minutes: 'How long', words: 'What about' },

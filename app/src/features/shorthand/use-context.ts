@@ -3,7 +3,7 @@ import { faultChoices, usualFaults } from '@oilcan/core/faults';
 import type { LikelyPart, ShorthandContext } from '@oilcan/core/shorthand';
 import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from '../../data/past/use-past';
-import { useRow, useTable } from '../../data/store';
+import { useRow, useSettings, useTable } from '../../data/store';
 import { useKitLines } from '../../data/stock';
 import { usePointsNear } from '../../data/points-near';
 
@@ -19,6 +19,7 @@ export function useShorthandContext(work: WorkOrder): Known {
   const kit = useKitLines(work);
   const points = usePointsNear(work);
   const asset = useRow('assets', work.assetId);
+  const settings = useSettings();
   const { assetId, kind, tradeId, title } = work;
   const like = useMemo(() => ({ assetId, kind, tradeId, title }), [assetId, kind, tradeId, title]);
   const past = usePast({ scope: 'asset', id: work.assetId }, like);
@@ -28,7 +29,7 @@ export function useShorthandContext(work: WorkOrder): Known {
     () => usualFaults((jobs ?? []).flatMap(({ at, faults }) => faults.map((fault) => ({ at, fault })))),
     [jobs],
   );
-  const ofClass = useMemo(() => faultChoices(asset?.equipmentClass ?? ''), [asset]);
+  const ofClass = useMemo(() => faultChoices(asset?.equipmentClass ?? '', settings?.faultCatalogue), [asset, settings]);
   const likely = useMemo(() => {
     const planned = kit.flatMap(({ planned: { partId }, left }) =>
       left === null || left <= 0 ? [] : [{ partId, quantity: left }],

@@ -10,10 +10,19 @@ export interface FaultChoice {
   readonly mode: FailureMode;
 }
 
-/** What the class of equipment usually has, then every mode of the machine as a whole. */
-export function faultChoices(equipmentClass: string): FaultChoice[] {
-  const known = Object.hasOwn(faultCatalogue, equipmentClass) ? (faultCatalogue[equipmentClass] ?? {}) : {};
-  const ofClass = Object.entries(known).flatMap(([component, modes]) => modes.map((mode) => ({ component, mode })));
+/**
+ * What the class of equipment usually has, then every mode of the machine as a whole.
+ *
+ * @param catalogue of the organization; left out for the one that Oilcan brings
+ */
+export function faultChoices(
+  equipmentClass: string,
+  catalogue: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = faultCatalogue,
+): FaultChoice[] {
+  const known = Object.hasOwn(catalogue, equipmentClass) ? (catalogue[equipmentClass] ?? {}) : {};
+  const ofClass = Object.entries(known).flatMap(([component, modes]) =>
+    modes.filter(isMode).map((mode) => ({ component, mode })),
+  );
   const ofWhole = (Object.keys(failureModes) as FailureMode[]).map((mode) => ({ component: '', mode }));
   return [...ofClass, ...ofWhole];
 }

@@ -3,3 +3,5 @@ export * from './faults-entries';
 export * from './faults-errors';
 export * from './faults-operations';
 export * from './find-faults';
+export * from './catalogue-rows';
+export { faultCatalogue } from './catalogue';

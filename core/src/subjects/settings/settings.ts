@@ -58,6 +58,8 @@ export interface Settings {
   /** Minutes of work in one shift of one person. */
   readonly shiftMinutes: number;
   readonly trades: readonly Trade[];
+  /** What can fail on each class of equipment: its parts, and their failure modes (ISO 14224); absent for what Oilcan brings. */
+  readonly faultCatalogue?: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>>;
   /** Absent where costs are not charged anywhere. */
   readonly costCentres?: readonly CostCentre[];
   /** Who sees what people's time costs: nobody but persons with one of these roles. */
