@@ -35,6 +35,7 @@ export const covers = {
   'no-signal.spec.ts': [...job, 'labor', 'lifecycle', 'notes', 'record', 'stock'],
   'prepare.spec.ts': '*',
   'record.spec.ts': [...job, 'attachments', 'notes', 'photos', 'record'],
+  'repair.spec.ts': [...job, 'desk', 'expenses', 'faults', 'notes', 'record', 'stock', 'stoppages'],
   'scan.spec.ts': [...job, 'labels', 'paper', 'plant', 'scan'],
   'shift.spec.ts': [...job, 'kit-list', 'keys', 'day'],
   'signing-in.spec.ts': [...job, 'desk', 'stores'],
