@@ -1,10 +1,22 @@
-import type { AssetId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, EntryId, WorkOrderId } from '../../kernel/ids';
 import { argsSchema, choiceField, idField, LONGEST_LINE, textField, wholeField } from '../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  rowNamed,
+  type Found,
+  type NamedIn,
+  type OperationContext,
+  type RowName,
+} from '../../operations/operation';
+import type { Records } from '../../records/records';
 import { fileField } from '../files/file-field';
 import { LONGEST_VOICE_SECONDS } from './attachments-entries';
-import { FILE_BYTES_LIMIT, pictureTypes, soundTypes } from '../files/files';
+import { FILE_BYTES_LIMIT, isSound, pictureTypes, soundTypes } from '../files/files';
+import type { Asset } from '../plant/plant';
 import { onEntry } from '../work/amendment';
+import type { EntryContent } from '../work/entries';
 import { findOpenWork, findWorkOfSite, newEntry } from '../work/guards';
 
 const anybody = ['technician', 'lead', 'storekeeper'] as const;
@@ -58,29 +70,46 @@ const addFile = defineOperation({
   },
 });
 
+/** What names an entry and the machine that is to have it from now on. */
+const forMachine = { ...onEntry, assetId: idField<AssetId>() };
+type ForMachine = { readonly workOrderId: WorkOrderId; readonly entryId: EntryId; readonly assetId: AssetId };
+const readsForMachine = ({ workOrderId, entryId, assetId }: NamedIn<ForMachine>): (RowName | null)[] => [
+  rowNamed('workOrders', workOrderId),
+  rowNamed('entries', entryId),
+  rowNamed('assets', assetId),
+];
+
+/** The entry of a work order of the site, and a machine of the same site. */
+async function findForMachine(
+  records: Records,
+  { workOrderId, entryId, assetId }: ForMachine,
+  context: OperationContext,
+): Promise<Found<{ readonly content: EntryContent; readonly asset: Asset }>> {
+  const found = await findWorkOfSite(records, workOrderId, context);
+  if (!found.ok) return found;
+  const entry = await records.get('entries', entryId);
+  if (entry?.workOrderId !== workOrderId) return refuse('not_found', { what: 'entry' }, 'entryId');
+  const asset = await records.get('assets', assetId);
+  if (asset?.siteId !== found.value.siteId) return refuse('not_found', { what: 'machine' }, 'assetId');
+  return { ok: true, value: { content: entry.content, asset } };
+}
+
 /** A photo of a job becomes the picture of a machine. */
 const setPicture = defineOperation({
   label: 'the picture of a machine',
   roles: ['technician', 'lead'],
-  schema: argsSchema({ ...onEntry, assetId: idField<AssetId>() }),
+  schema: argsSchema(forMachine),
   file: null,
   numbered: null,
-  reads: ({ workOrderId, entryId, assetId }) => [
-    rowNamed('workOrders', workOrderId),
-    rowNamed('entries', entryId),
-    rowNamed('assets', assetId),
-  ],
+  reads: readsForMachine,
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
-  apply: async (records, { workOrderId, entryId, assetId }, context) => {
-    const found = await findWorkOfSite(records, workOrderId, context);
+  apply: async (records, args, context) => {
+    const found = await findForMachine(records, args, context);
     if (!found.ok) return found;
-    const entry = await records.get('entries', entryId);
-    if (entry?.workOrderId !== workOrderId || entry.content.kind !== 'photo')
-      return refuse('not_found', { what: 'photo' }, 'entryId');
-    const asset = await records.get('assets', assetId);
-    if (asset?.siteId !== found.value.siteId) return refuse('not_found', { what: 'machine' }, 'assetId');
-    const { fileId, mediaType, width, height } = entry.content;
+    const { content, asset } = found.value;
+    if (content.kind !== 'photo') return refuse('not_found', { what: 'photo' }, 'entryId');
+    const { fileId, mediaType, width, height } = content;
     await records.put('assets', { ...asset, picture: { fileId, mediaType, width, height } });
     return accepted;
   },
@@ -90,30 +119,21 @@ const setPicture = defineOperation({
 const keepDocument = defineOperation({
   label: 'a document of a machine',
   roles: ['technician', 'lead'],
-  schema: argsSchema({ ...onEntry, assetId: idField<AssetId>() }),
+  schema: argsSchema(forMachine),
   file: null,
   numbered: null,
-  reads: ({ workOrderId, entryId, assetId }) => [
-    rowNamed('workOrders', workOrderId),
-    rowNamed('entries', entryId),
-    rowNamed('assets', assetId),
-  ],
+  reads: readsForMachine,
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
-  apply: async (records, { workOrderId, entryId, assetId }, context) => {
-    const found = await findWorkOfSite(records, workOrderId, context);
+  apply: async (records, args, context) => {
+    const found = await findForMachine(records, args, context);
     if (!found.ok) return found;
-    const entry = await records.get('entries', entryId);
-    const content = entry?.workOrderId === workOrderId ? entry.content : undefined;
-    if (content?.kind !== 'file' || content.mediaType.startsWith('audio/'))
-      return refuse('not_found', { what: 'file' }, 'entryId');
-    const asset = await records.get('assets', assetId);
-    if (asset?.siteId !== found.value.siteId) return refuse('not_found', { what: 'machine' }, 'assetId');
-    const { fileId, name, bytes } = content;
-    const mediaType = content.mediaType as Exclude<typeof content.mediaType, `audio/${string}`>;
+    const { content, asset } = found.value;
+    if (content.kind !== 'file' || isSound(content.mediaType)) return refuse('not_found', { what: 'file' }, 'entryId');
+    const { fileId, name, bytes, mediaType } = content;
     // Kept twice, it is one document.
-    const id = `kept-${entryId}`;
-    await records.put('documents', { id, siteId: asset.siteId, assetId, name, mediaType, bytes, fileId });
+    const document = { id: `kept-${args.entryId}`, siteId: asset.siteId, assetId: asset.id };
+    await records.put('documents', { ...document, name, mediaType, bytes, fileId });
     return accepted;
   },
 });

@@ -8,6 +8,10 @@ export type PictureType = (typeof pictureTypes)[number];
 export const soundTypes = ['audio/webm', 'audio/ogg', 'audio/mp4'] as const;
 export type SoundType = (typeof soundTypes)[number];
 
+export function isSound(type: string): type is SoundType {
+  return soundTypes.some((each) => each === type);
+}
+
 /** Everything that may be brought as a file. */
 export type FileType = PictureType | SoundType | 'application/pdf';
 
