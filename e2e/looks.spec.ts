@@ -44,7 +44,7 @@ for (const [name, options] of [
     expect(await problemsOf(tess)).toEqual([]);
     await tess.getByRole('button', { name: /I have read/ }).click();
     await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
-    for (const sheet of ['Time', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note']) {
+    for (const sheet of ['Time', 'Tool', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note', 'Write in one line']) {
       await tess.getByRole('button', { name: sheet, exact: true }).click();
       await expect(tess.getByRole('dialog')).toBeVisible();
       expect(await problemsOf(tess)).toEqual([]);
@@ -71,6 +71,7 @@ for (const [name, options] of [
       ['/scan/try', 'A label that nobody has bound yet'],
       ['/notices', 'Choose what I hear of'],
       ['/shift/kit', 'No jobs are chosen'],
+      ['/shift/day', 'Coming days'],
     ];
     for (const [path, seen] of views) {
       await ines.goto(path);

@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import { Snackbar } from 'react-native-paper';
+import { TARGET } from './theme';
 
 const SHOWN_MILLISECONDS = 3_500;
 /** Clear of the dock and of whatever the thumb presses next. */
@@ -20,7 +21,9 @@ export function NoticeSnackbar({ text, undo, onDismiss }: Props): ReactElement {
       onDismiss={onDismiss}
       duration={undo?.milliseconds ?? SHOWN_MILLISECONDS}
       wrapperStyle={belowTopBar}
-      {...(undo === null ? {} : { action: { label: 'Undo', onPress: undo.onUndo } })}
+      {...(undo === null
+        ? {}
+        : { action: { label: 'Undo', onPress: undo.onUndo, contentStyle: { minHeight: TARGET } } })}
     >
       {text ?? ''}
     </Snackbar>

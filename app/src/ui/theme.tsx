@@ -119,7 +119,7 @@ function paperTheme(palette: Palette): MD3Theme {
       outlineVariant: palette.line,
       inverseSurface: palette.ink,
       inverseOnSurface: palette.paper,
-      inversePrimary: palette.isNight ? palette.green : '#9FD3C1',
+      inversePrimary: palette.isNight ? dayPalette.green : '#9FD3C1',
       shadow: 'transparent',
       scrim: palette.veil,
       backdrop: palette.veil,
