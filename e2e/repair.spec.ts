@@ -15,7 +15,7 @@ const sumOf = (page: Page): Promise<string | null> => page.getByText(/^\d+ entri
 
 test('a gearbox repair, recorded by two people without signal, comes together whole', async ({ open: opened }) => {
   const tess = await opened('Tess Lindqvist');
-  await tess.getByRole('link', { name: 'Shift' }).tap();
+  await tess.getByRole('link', { name: 'Shift', exact: true }).tap();
   await tess.getByText(job).tap();
   await tess.getByRole('button', { name: 'Give it to …' }).tap();
   await tess.getByRole('checkbox', { name: /Jonas Reith/ }).tap();

@@ -84,6 +84,7 @@ function assetFrom(
     equipmentClass: plan.equipmentClass,
     criticality: plan.criticality,
     condition,
+    costCentre: site,
     conditionSince: condition === 'running' ? parseInstant(`${inServiceSince}T08:00:00Z`) : stoppedSince,
     nameplate: {
       maker: plan.plate[0],

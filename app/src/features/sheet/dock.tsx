@@ -31,7 +31,7 @@ interface Props {
 export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | null {
   const palette = usePalette();
   const isWide = useIsWide();
-  const isNarrow = useWindowDimensions().width < NARROW_BELOW;
+  const isNarrow = useIsDockNarrow();
   const isPrepared = useIsPrepared(work);
   const press = ({ name, countsAsWorking }: DockItem): void => {
     if (!isPrepared && countsAsWorking) onHazards();
@@ -41,10 +41,7 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
   if (!isOpen(work.state)) return null;
   return (
     <View style={!isWide && { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper }}>
-      <View style={[sheet.line, isWide && sheet.lineWide]}>
-        <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
-        <ClockLine work={work} />
-      </View>
+      {isNarrow ? null : <DockLine work={work} onHazards={onHazards} />}
       <View
         role="toolbar"
         aria-label="Record on this work order"
@@ -58,6 +55,24 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
           </Fragment>
         ))}
       </View>
+    </View>
+  );
+}
+
+/** Whether the dock has room for its keys alone: with very large text its line stands in the sheet. */
+export function useIsDockNarrow(): boolean {
+  return useWindowDimensions().width < NARROW_BELOW;
+}
+
+/** The line above the dock: several things written at once, a break, and the clocks of mates. */
+export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>): ReactElement | null {
+  const isWide = useIsWide();
+  const isPrepared = useIsPrepared(work);
+  if (!isOpen(work.state)) return null;
+  return (
+    <View style={[sheet.line, isWide && sheet.lineWide]}>
+      <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
+      <ClockLine work={work} />
     </View>
   );
 }

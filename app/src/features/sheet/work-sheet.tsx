@@ -25,7 +25,7 @@ import { useCommand } from '../keys/commands';
 import { amendSheets, dockItems } from '../registry/views';
 import { loadMatesSheet } from '../labor';
 import { useDroppedFiles } from '../attachments';
-import { Dock } from './dock';
+import { Dock, DockLine, useIsDockNarrow } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
@@ -108,6 +108,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const isBroad = useIsBroad();
   const isWindowWide = useIsWindowWide();
+  const isDockNarrow = useIsDockNarrow();
   const stops = useRows('stops', 'workOrder', work.id);
   const beside = useRef<ScrollView>(null);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
@@ -225,6 +226,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
             {isBroad ? null : (
               <>
                 <SheetHead work={work} />
+                {isDockNarrow && isOurs ? <DockLine work={work} onHazards={askForHazards} /> : null}
                 <PreparePart work={work} onPlaced={place('prepare')} />
               </>
             )}
