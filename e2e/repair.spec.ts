@@ -42,7 +42,11 @@ test('a gearbox repair, recorded by two people without signal, comes together wh
   await ines.getByRole('button', { name: /^Use 1 pcs/ }).tap();
   await kept(ines, /Shaft seal .* came out.*Goes back under warranty/);
   await open(ines, 'Fault');
-  await ines.getByRole('group', { name: 'Usual here' }).getByRole('button').first().tap();
+  await ines.getByLabel('What is wrong').fill('leaks');
+  await ines
+    .getByRole('button', { name: /^Output shaft seal/ })
+    .first()
+    .tap();
   await ines.getByRole('radio', { name: 'Replaced' }).tap();
   await ines.getByRole('radio', { name: 'Expected wear and tear' }).tap();
   await ines.getByRole('button', { name: 'Keep the fault' }).tap();

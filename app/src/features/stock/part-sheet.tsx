@@ -92,7 +92,7 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
       {find !== '' && found.length === 0 ? <Words>No part fits “{find}”.</Words> : null}
       {find === '' && taken.length > 0 ? (
         <View>
-          <Words as="label">Taken, and not used</Words>
+          <Words as="label">Taken here, and to put back</Words>
           {taken.map((each) => (
             <TakenRow key={each.partId} work={work} taken={each} onOther={setGoesBack} onClose={onClose} />
           ))}
