@@ -182,9 +182,10 @@ const sheet = StyleSheet.create({
   },
   // Paper draws the icon 16 into the margin of the word.
   afterIcon: { marginLeft: 16 + GAP },
-  choice: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET },
+  choice: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, maxWidth: '100%' },
   // As high as the chip: Paper leaves what is over below.
   chosenWord: {
+    flexShrink: 1,
     marginHorizontal: 14,
     marginVertical: (TARGET - textStyles.label.lineHeight) / 2,
     ...({ whiteSpace: 'normal' } as object),
