@@ -72,7 +72,11 @@ const addFile = defineOperation({
 
 /** What names an entry and the machine that is to have it from now on. */
 const forMachine = { ...onEntry, assetId: idField<AssetId>() };
-interface ForMachine { readonly workOrderId: WorkOrderId; readonly entryId: EntryId; readonly assetId: AssetId }
+interface ForMachine {
+  readonly workOrderId: WorkOrderId;
+  readonly entryId: EntryId;
+  readonly assetId: AssetId;
+}
 const readsForMachine = ({ workOrderId, entryId, assetId }: NamedIn<ForMachine>): (RowName | null)[] => [
   rowNamed('workOrders', workOrderId),
   rowNamed('entries', entryId),
