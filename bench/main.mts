@@ -3,6 +3,7 @@ import { benchFirstVisit } from './first-visit.mjs';
 import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
+import { benchLongRecord } from './long-record.mjs';
 import { benchFullPhone, benchStart } from './phone.mjs';
 import { benchFind, benchPast } from './preparing.mjs';
 import { benchRecording } from './recording.mjs';
@@ -25,6 +26,7 @@ const benches = {
   rounds: benchRounds,
   readings: benchReadings,
   recording: benchRecording,
+  'long-record': benchLongRecord,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {
