@@ -24,6 +24,8 @@ test('a gearbox repair, recorded by two people without signal, comes together wh
 
   const [ines, jonas] = [await opened('Ines Okafor'), await opened('Jonas Reith')];
   for (const page of [ines, jonas]) {
+    await page.evaluate('navigator.serviceWorker.ready');
+    await page.reload();
     await page.getByText(job).tap();
     await page.getByRole('button', { name: /I have read/ }).tap();
     await expect(page.getByTestId('sent-mark')).toHaveText('All sent');

@@ -30,7 +30,7 @@ test('steps of every kind and a branch are answered without signal, through a re
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.context().setOffline(true);
   await ines.goto('/');
-  await ines.getByText('Standby drive test run').tap();
+  await ines.getByText('Standby drive test run').first().tap();
   const button = (name: string | RegExp) => ines.getByRole('button', { name, exact: true });
   await button(/^I have read the \d hazards/).tap();
 
@@ -66,7 +66,7 @@ test('steps of every kind and a branch are answered without signal, through a re
   await ines.context().setOffline(false);
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   const tess = await open('Tess Lindqvist');
-  await tess.getByText('Standby drive test run').tap();
+  await tess.getByText('Standby drive test run').first().tap();
   await expect(tess.getByRole('img', { name: 'Photo: The sample beside a clean one' })).toBeVisible();
   await expect(tess.getByRole('button', { name: /Fan belt is frayed/ }).first()).toBeVisible();
   await expect(tess.getByRole('img', { name: 'Signature of Eva Brunner' })).toBeVisible();
