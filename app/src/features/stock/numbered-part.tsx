@@ -9,6 +9,7 @@ import { Field } from '../../ui/field';
 import { Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayDate } from '../../words/dates';
+import { BinChoice } from './bin-choice';
 import { fateWords } from './words';
 
 /** What is said of numbers: of what goes in and of what comes out. */
@@ -107,7 +108,7 @@ export function NumberedPart({
           {numbers.fate === 'keep' ? (
             <Choices label="Kept in">
               {stock.map(({ binId }) => (
-                <BinWord
+                <BinChoice
                   key={binId}
                   binId={binId}
                   isChosen={numbers.keptIn === binId}
@@ -153,18 +154,4 @@ function WarrantyLine({
       {fate === 'scrap' ? ' Do not throw it away: it may be replaced for nothing.' : ''}
     </Words>
   );
-}
-
-function BinWord({
-  binId,
-  isChosen,
-  onPress,
-}: {
-  readonly binId: BinId;
-  readonly isChosen: boolean;
-  readonly onPress: () => void;
-}): ReactElement {
-  const bin = useRow('bins', binId);
-  const store = useRow('stores', bin?.storeId);
-  return <Choice word={`${store?.name ?? ''} ${bin?.label ?? ''}`.trim()} isChosen={isChosen} onPress={onPress} />;
 }

@@ -10,10 +10,11 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Button, Choices } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { amountOf, binName } from '../../words/amounts';
+import { amountOf } from '../../words/amounts';
+import { BinChoice } from './bin-choice';
 
 /** What was taken on this job, from which bin last. */
 export interface TakenPart {
@@ -106,7 +107,7 @@ export function ReturnSheet({ work, taken, part, onClose }: ReturnProps): ReactE
       <FormField control={form.control} name="quantity" label={`Amount in ${part.unit}`} keyboard="decimal-pad" />
       <Choices label="Into">
         {stock.map(({ binId }) => (
-          <BackInto
+          <BinChoice
             key={binId}
             binId={binId}
             isChosen={binId === chosen}
@@ -117,20 +118,6 @@ export function ReturnSheet({ work, taken, part, onClose }: ReturnProps): ReactE
       <FormRefusal sentence={refusal ?? form.formState.errors.binId?.message ?? null} />
     </BottomSheet>
   );
-}
-
-function BackInto({
-  binId,
-  isChosen,
-  onPress,
-}: {
-  readonly binId: BinId;
-  readonly isChosen: boolean;
-  readonly onPress: () => void;
-}): ReactElement {
-  const bin = useRow('bins', binId);
-  const store = useRow('stores', bin?.storeId);
-  return <Choice word={`${store?.name ?? ''} ${binName(bin)}`.trim()} isChosen={isChosen} onPress={onPress} />;
 }
 
 const sheet = StyleSheet.create({

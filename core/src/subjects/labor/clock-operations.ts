@@ -9,14 +9,22 @@ import {
   optionalInstantField,
   optionalTextField,
 } from '../../kernel/schema/fields';
-import { addMinutes, parseInstant } from '../../kernel/time/instant';
+import { addMinutes, parseInstant, type Instant } from '../../kernel/time/instant';
 import { hasRole } from '../../operations/actor';
-import { accepted, defineOperation, refuse, rowNamed, type OperationContext } from '../../operations/operation';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  rowNamed,
+  type OperationContext,
+  type Outcome,
+} from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isAssignedTo } from '../work/assignment';
 import { changeState, findWorkOfSite } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
+import type { Clock } from './clock';
 import { ROUNDING_MINUTES } from './labor';
 import { recordClock, stopClock } from './stop-clock';
 
@@ -58,6 +66,12 @@ const startClock = defineOperation({
   },
 });
 
+/** A clock is not stopped in the future, nor before it was started. */
+function checkEnd(clock: Clock, endedAt: Instant, { at }: OperationContext): Outcome {
+  if (endedAt > addMinutes(at, ROUNDING_MINUTES)) return refuse('labor_in_future', {}, 'endedAt');
+  return endedAt < clock.startedAt ? refuse('labor_not_positive', {}, 'endedAt') : accepted;
+}
+
 /** Stops the person's clock and records its time. `endedAt` corrects a clock that was forgotten. */
 const stopOwnClock = defineOperation({
   label: 'stopping the clock',
@@ -72,8 +86,8 @@ const stopOwnClock = defineOperation({
     const clock = await records.get('clocks', context.person.id);
     if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
     const endedAt = args.endedAt === null ? context.at : parseInstant(args.endedAt);
-    if (endedAt > addMinutes(context.at, ROUNDING_MINUTES)) return refuse('labor_in_future', {}, 'endedAt');
-    if (endedAt < clock.startedAt) return refuse('labor_not_positive', {}, 'endedAt');
+    const possible = checkEnd(clock, endedAt, context);
+    if (!possible.ok) return possible;
     return stopClock(records, clock, endedAt, context);
   },
 });
@@ -188,8 +202,8 @@ const stopClockFor = defineOperation({
     const isStarter = clock.startedBy === context.person.id;
     if (!isStarter && !hasRole(context.person, ['lead'])) return refuse('role_missing', { roles: 'lead' });
     if (!isStarter && args.reason.trim() === '') return refuse('clock_reason_missing', {}, 'reason');
-    if (endedAt > addMinutes(context.at, ROUNDING_MINUTES)) return refuse('labor_in_future', {}, 'endedAt');
-    if (endedAt < clock.startedAt) return refuse('labor_not_positive', {}, 'endedAt');
+    const possible = checkEnd(clock, endedAt, context);
+    if (!possible.ok) return possible;
     return stopClock(records, clock, endedAt, context, args.reason.trim() === '' ? undefined : args.reason);
   },
 });
