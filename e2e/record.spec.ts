@@ -39,6 +39,6 @@ test('files are dropped on the sheet, a photo is drawn on and becomes the pictur
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByTestId('sent-mark')).toHaveText('All sent');
   const tess = await open('Tess Lindqvist', wide);
-  await tess.getByRole('link', { name: 'Shift' }).click();
+  await tess.getByRole('link', { name: 'Shift', exact: true }).click();
   await expect(tess.getByRole('link', { name: new RegExp(job) }).getByRole('img', { name: /tower 5/ })).toBeVisible();
 });
