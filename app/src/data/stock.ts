@@ -32,7 +32,6 @@ export function useKitLines(work: WorkOrder): readonly KitLine[] {
   const levelIds = useMemo(() => work.kit.map(({ partId, binId }) => stockLevelId(partId, binId)), [work.kit]);
   const stock = useRowsById('stock', levelIds);
   return useMemo(() => {
-    if (work.kit.length === 0) return [];
     const levels = byId(stock);
     return kitLines(
       work.kit,
@@ -41,6 +40,16 @@ export function useKitLines(work: WorkOrder): readonly KitLine[] {
       (id) => peekRow('parts', id),
     );
   }, [work.kit, entries, stock]);
+}
+
+/** The kit as it stands, for what is not drawn again with every part that is taken. */
+export function peekKitLines(work: WorkOrder): readonly KitLine[] {
+  return kitLines(
+    work.kit,
+    peekRows('entries', 'workOrder', work.id),
+    (id) => peekRow('stock', id),
+    (id) => peekRow('parts', id),
+  );
 }
 
 /** Whether the parts are there, in a few words; null when none are planned. */

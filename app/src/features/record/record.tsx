@@ -1,9 +1,9 @@
-import { memo, useMemo, useState, type ReactElement } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums, type PersonId } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
-import { now, useRow, useRowsLater, useSettings } from '../../data/store';
+import { now, useRow, useRows, useSettings } from '../../data/store';
 import { Button, Choice, Choices, Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
@@ -25,7 +25,7 @@ const FIRST_SHOWN = 40;
 
 /** Everything recorded on the job, newest first; a long record can be narrowed. */
 export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement {
-  return <Entries work={work} entries={useRowsLater('entries', 'workOrder', work.id)} />;
+  return <Entries work={work} entries={useRows('entries', 'workOrder', work.id)} />;
 }
 
 interface EntriesProps {
@@ -41,7 +41,8 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
   const [by, setBy] = useState<PersonId | null>(null);
   const ordered = useMemo(() => inTimeOrder(entries), [entries]);
   const groups = useMemo(() => groupRecord(ordered), [ordered]);
-  const people = useMemo(() => peopleOf(ordered), [ordered]);
+  // What narrows the record may follow a moment after the new row.
+  const settledGroups = useDeferredValue(groups);
   const ofGroup = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
   const shown = by === null ? ofGroup : ofGroup.filter((entry) => whoseOf(entry).includes(by));
   // Hundreds of rows would make every tick wait for them.
@@ -54,35 +55,14 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
       title="Record"
       aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatSums(cost.total, settings.currency, settings.language)}`}
     >
-      {ordered.length < FEWEST_TO_NARROW || groups.size < 2 ? null : (
-        <View style={sheet.narrow}>
-          <Choices label="Show of the record">
-            <Choice
-              word="All"
-              isChosen={ofGroup === ordered && by === null}
-              onPress={() => {
-                setWanted(null);
-                setBy(null);
-              }}
-            />
-            {recordGroups.map((group) => {
-              const count = groups.get(group)?.length ?? 0;
-              return count === 0 ? null : (
-                <Choice
-                  key={group}
-                  word={`${recordGroupWords[group]} ${count}`}
-                  isChosen={ofGroup !== ordered && wanted === group}
-                  onPress={() => setWanted(group)}
-                />
-              );
-            })}
-            {people.length < 2
-              ? null
-              : people.map((id) => (
-                  <PersonChoice key={id} id={id} isChosen={by === id} onPress={() => setBy(by === id ? null : id)} />
-                ))}
-          </Choices>
-        </View>
+      {ordered.length < FEWEST_TO_NARROW ? null : (
+        <Narrowing
+          groups={settledGroups}
+          wanted={ofGroup === ordered ? null : wanted}
+          by={by}
+          onGroup={setWanted}
+          onPerson={setBy}
+        />
       )}
       {ordered.length === 0 ? (
         <Words soft style={sheet.empty}>
@@ -108,6 +88,56 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
         />
       )}
     </Section>
+  );
+});
+
+interface NarrowingProps {
+  readonly groups: ReadonlyMap<RecordGroup, readonly Entry[]>;
+  readonly wanted: RecordGroup | null;
+  readonly by: PersonId | null;
+  readonly onGroup: (group: RecordGroup | null) => void;
+  readonly onPerson: (by: PersonId | null) => void;
+}
+
+/** What a long record can be narrowed to: a group of its entries, and one person's. */
+const Narrowing = memo(function Narrowing({
+  groups,
+  wanted,
+  by,
+  onGroup,
+  onPerson,
+}: NarrowingProps): ReactElement | null {
+  const people = useMemo(() => peopleOf([...groups.values()].flat()), [groups]);
+  if (groups.size < 2) return null;
+  return (
+    <View style={sheet.narrow}>
+      <Choices label="Show of the record">
+        <Choice
+          word="All"
+          isChosen={wanted === null && by === null}
+          onPress={() => {
+            onGroup(null);
+            onPerson(null);
+          }}
+        />
+        {recordGroups.map((group) => {
+          const count = groups.get(group)?.length ?? 0;
+          return count === 0 ? null : (
+            <Choice
+              key={group}
+              word={`${recordGroupWords[group]} ${count}`}
+              isChosen={wanted === group}
+              onPress={() => onGroup(group)}
+            />
+          );
+        })}
+        {people.length < 2
+          ? null
+          : people.map((id) => (
+              <PersonChoice key={id} id={id} isChosen={by === id} onPress={() => onPerson(by === id ? null : id)} />
+            ))}
+      </Choices>
+    </View>
   );
 });
 

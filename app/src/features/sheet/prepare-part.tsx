@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState, type ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { SiteId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
@@ -46,7 +46,6 @@ export function PreparePart({
   const palette = usePalette();
   const router = useRouter();
   const isPrepared = useIsPrepared(work);
-  const kit = useKitLines(work);
   const contacts = useContacts(useRow('assets', work.assetId)).slice(0, MOST_CONTACTS);
   const [isAdding, setIsAdding] = useState(false);
   const [isPrinting, setIsPrinting] = useState(false);
@@ -106,14 +105,7 @@ export function PreparePart({
         <Words as="label">What the past says</Words>
       </View>
       <WorkPast work={work} />
-      {kit.length === 0 ? null : (
-        <View style={sheet.kitHead}>
-          <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
-        </View>
-      )}
-      {kit.map((line, index) => (
-        <KitRow key={index} line={line} siteId={work.siteId} />
-      ))}
+      <Kit work={work} />
       {work.tools.length === 0 ? null : (
         <Row>
           <Icon path={mdiHammerWrench} />
@@ -148,6 +140,22 @@ export function PreparePart({
     </Section>
   );
 }
+
+/** Follows what is taken by itself, so that an entry does not draw all of Prepare again. */
+const Kit = memo(function Kit({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const kit = useKitLines(work);
+  if (kit.length === 0) return null;
+  return (
+    <>
+      <View style={sheet.kitHead}>
+        <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
+      </View>
+      {kit.map((line, index) => (
+        <KitRow key={index} line={line} siteId={work.siteId} />
+      ))}
+    </>
+  );
+});
 
 function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: SiteId }): ReactElement {
   const palette = usePalette();

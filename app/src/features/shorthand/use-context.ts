@@ -4,7 +4,7 @@ import type { LikelyPart, ShorthandContext } from '@oilcan/core/shorthand';
 import type { WorkOrder } from '@oilcan/core/work';
 import { usePast } from '../../data/past/use-past';
 import { useRow, useSettings, useTable } from '../../data/store';
-import { useKitLines } from '../../data/stock';
+import { peekKitLines } from '../../data/stock';
 import { usePointsNear } from '../../data/points-near';
 
 interface Known {
@@ -16,7 +16,8 @@ interface Known {
 /** What a line on this job is understood by: its kit, what such jobs took, its points, and what its machine had before. */
 export function useShorthandContext(work: WorkOrder): Known {
   const parts = useTable('parts');
-  const kit = useKitLines(work);
+  // As it stands when the line is opened: an entry that is kept from it need not draw it again.
+  const kit = useMemo(() => peekKitLines(work), [work]);
   const points = usePointsNear(work);
   const asset = useRow('assets', work.assetId);
   const settings = useSettings();
