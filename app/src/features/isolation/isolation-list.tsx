@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactElement } from 'react';
+import { memo, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   isolationOf,
@@ -26,7 +26,7 @@ import { useMe } from '../../data/use-me';
 import { mdiAlertOctagonOutline } from '@mdi/js';
 
 function useIsolation(work: WorkOrder): IsolationStanding {
-  const entries = useRowsLater('entries', 'workOrder', work.id);
+  const entries = useRowsLater('entries', 'workOrder', work.isolation.length === 0 ? undefined : work.id);
   return useMemo(() => isolationOf(work.isolation, entries), [work.isolation, entries]);
 }
 
@@ -37,7 +37,15 @@ function record(work: WorkOrder, act: IsolationAct, pointId: string | null): voi
 /** In Prepare: shut down, lock, release, test, each point by itself and each in its turn. */
 export function IsolationList({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const standing = useIsolation(work);
-  if (work.isolation.length === 0) return null;
+  return work.isolation.length === 0 ? null : <Standing work={work} standing={standing} />;
+}
+
+interface StandingProps {
+  readonly work: WorkOrder;
+  readonly standing: IsolationStanding;
+}
+
+const Standing = memo(function Standing({ work, standing }: StandingProps): ReactElement {
   const locked = standing.points.filter(({ locks }) => locks.length > 0).length;
   const how = standing.isSafe
     ? 'locked and tested'
@@ -63,12 +71,10 @@ export function IsolationList({ work }: { readonly work: WorkOrder }): ReactElem
       ))}
     </View>
   );
-}
+});
 
-interface PointRowProps {
-  readonly work: WorkOrder;
+interface PointRowProps extends StandingProps {
   readonly point: PointStanding;
-  readonly standing: IsolationStanding;
 }
 
 const actWords: Readonly<Record<'lock' | 'release' | 'test', string>> = {

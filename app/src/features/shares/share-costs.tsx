@@ -15,8 +15,9 @@ export function ShareCosts({ work }: { readonly work: WorkOrder }): ReactElement
   const me = useMe();
   const settings = useSettings(work.siteId);
   const shares = useRows('shares', 'workOrder', work.id);
-  const steps = useRowsLater('steps', 'workOrder', work.id);
-  const entries = useRowsLater('entries', 'workOrder', work.id);
+  const shared = shares.length === 0 ? undefined : work.id;
+  const steps = useRowsLater('steps', 'workOrder', shared);
+  const entries = useRowsLater('entries', 'workOrder', shared);
   const costs = useMemo(
     () => (shares.length === 0 ? null : costOfShares(shares, steps, entries)),
     [shares, steps, entries],

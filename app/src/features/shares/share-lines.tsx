@@ -36,7 +36,7 @@ export function ShareLines({ work, steps }: Props): ReactElement | null {
   const me = useMe();
   const settings = useSettings(work.siteId);
   const shares = useRows('shares', 'workOrder', work.id);
-  const entries = useRowsLater('entries', 'workOrder', work.id);
+  const entries = useRowsLater('entries', 'workOrder', shares.length === 0 ? undefined : work.id);
   const inSight = useStepsInSight(work, steps);
   const [opened, setOpened] = useState<string | null>(null);
   const progress = useMemo(() => progressOfShares(shares, steps), [shares, steps]);

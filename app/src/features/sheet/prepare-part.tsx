@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { memo, useState, type ReactElement } from 'react';
+import { memo, useDeferredValue, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { SiteId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
@@ -142,16 +142,24 @@ export function PreparePart({
 }
 
 /** Follows what is taken by itself, so that an entry does not draw all of Prepare again. */
-const Kit = memo(function Kit({ work }: { readonly work: WorkOrder }): ReactElement | null {
-  const kit = useKitLines(work);
-  if (kit.length === 0) return null;
+function Kit({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const kit = useDeferredValue(useKitLines(work));
+  return kit.length === 0 ? null : <KitLines kit={kit} siteId={work.siteId} />;
+}
+
+interface KitLinesProps {
+  readonly kit: readonly KitLine[];
+  readonly siteId: SiteId;
+}
+
+const KitLines = memo(function KitLines({ kit, siteId }: KitLinesProps): ReactElement {
   return (
     <>
       <View style={sheet.kitHead}>
         <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
       </View>
       {kit.map((line, index) => (
-        <KitRow key={index} line={line} siteId={work.siteId} />
+        <KitRow key={index} line={line} siteId={siteId} />
       ))}
     </>
   );

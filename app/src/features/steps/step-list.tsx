@@ -1,9 +1,9 @@
 import { mdiPlus } from '@mdi/js';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { memo, useCallback, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { StepId, StopId } from '@oilcan/core/kernel';
 import { placed, type Step } from '@oilcan/core/steps';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { useRowsLater } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
@@ -29,8 +29,15 @@ interface Props {
 }
 
 /** Steps, one under the other, each followed by those that are part of it; and the way to more of them. */
-export function StepList({ work, steps, only, stopId }: Props): ReactElement {
-  const entries = useRowsLater('entries', 'workOrder', work.id);
+export function StepList(props: Props): ReactElement {
+  return <Steps {...props} entries={useRowsLater('entries', 'workOrder', props.work.id)} />;
+}
+
+interface StepsProps extends Props {
+  readonly entries: readonly Entry[];
+}
+
+const Steps = memo(function Steps({ work, steps, entries, only, stopId }: StepsProps): ReactElement {
   const [more, setMore] = useState<string | null>(null);
   const [isAdding, setIsAdding] = useState(false);
   const openMore = useCallback((stepId: string) => setMore(stepId), []);
@@ -75,6 +82,6 @@ export function StepList({ work, steps, only, stopId }: Props): ReactElement {
       ) : null}
     </>
   );
-}
+});
 
 const sheet = StyleSheet.create({ more: { paddingTop: 12, gap: 8, flexDirection: 'row', flexWrap: 'wrap' } });
