@@ -1,7 +1,12 @@
-import type { ReactElement } from 'react';
-import { Field, type FieldProps } from './field';
+import { View } from 'react-native';
+import type { FindInputProps } from './find-input';
+import { piece } from './piece';
 
-/** A field to look for something with, which is emptied in one press. */
-export function FindField(props: Pick<FieldProps, 'label' | 'value' | 'onChange' | 'onEnter'>): ReactElement {
-  return <Field {...props} isFind />;
-}
+/** As high as the field that comes in its place, so that nothing moves. */
+const PLACE_HEIGHT = 62;
+
+/** A field to look for something with, loaded after the first screen: a list is there before anybody searches it. */
+export const FindField = piece<FindInputProps>(
+  () => import('./find-input').then((module) => module.FindInput),
+  <View style={{ height: PLACE_HEIGHT }} />,
+);
