@@ -125,8 +125,24 @@ export function owedWords(owed: Owed, me: PersonId, nameOf: (personId: string) =
       return owed.text;
     case 'share':
       return `The share of ${nameOf(owed.personId)}: ${owed.progress.done} of ${owed.progress.of} done`;
+    case 'reading':
+      return `${owed.isMeter ? 'The meter' : 'A reading'}: ${owed.name}`;
+    case 'fault':
+      return 'The fault, or that none was found';
+    case 'part':
+      return 'The parts that were taken, or that none was';
+    case 'stoppage':
+      return 'How long it stood still, or that it did not';
+    case 'stoppageEnd':
+      return 'The end of the stoppage: does it run again?';
     case 'time':
-      return 'No time recorded yet';
+      return 'Your time, or that you had none';
+    case 'timeOfAnother':
+      return `The time of ${nameOf(owed.personId)}, who will be told`;
+    case 'photo':
+      return 'A photo';
+    case 'signature':
+      return 'A signature';
     case 'codes':
       return `Cause and work of the fault${owed.component === '' ? '' : `: ${owed.component}`}`;
     case 'lock':

@@ -16,6 +16,7 @@ import { isolationOperations } from '../subjects/isolation/isolation-operations'
 import { kitListOperations } from '../subjects/kit-list/kit-list-operations';
 import { labelsOperations } from '../subjects/labels/labels-operations';
 import { laborOperations } from '../subjects/labor/labor-operations';
+import { demandsOperations } from '../subjects/lifecycle/demands-operations';
 import { lifecycleOperations } from '../subjects/lifecycle/lifecycle-operations';
 import { noneOperations } from '../subjects/none/none-operations';
 import { notesOperations } from '../subjects/notes/notes-operations';
@@ -43,6 +44,7 @@ export const operations = {
   ...workOperations(entryKinds),
   ...raiseOperations,
   ...lifecycleOperations,
+  ...demandsOperations,
   ...scheduleOperations,
   ...hazardsOperations,
   ...isolationOperations,

@@ -1,4 +1,9 @@
+import { piece } from '../../ui/piece';
+
 /** What other features may use of this one. */
 export { DropSheet } from './drop-sheet';
 export { HandBackSheet } from './hand-back-sheet';
 export { HoldSheet } from './hold-sheet';
+
+/** Loaded with the sheet, so that a job is finished without signal too. */
+export const FinishSheet = piece(() => import('./finish-sheet').then((module) => module.FinishSheet));

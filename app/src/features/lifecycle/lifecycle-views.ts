@@ -17,12 +17,20 @@ function reasonWords(reason: string): string {
 }
 
 const operations: OperationViewsNamed<
-  'work.start' | 'work.hold' | 'work.resume' | 'work.finish' | 'work.accept' | 'work.hand-back' | 'work.drop'
+  | 'work.start'
+  | 'work.hold'
+  | 'work.resume'
+  | 'work.finish'
+  | 'work.accept'
+  | 'work.hand-back'
+  | 'work.drop'
+  | 'owed.set'
 > = {
   'work.start': byItsLabel,
   'work.hold': { say: null, fields: { note: 'Note' } },
   'work.resume': byItsLabel,
-  'work.finish': byItsLabel,
+  'work.finish': { say: ({ done }) => done ?? 'Finished', fields: { done: 'What was done' } },
+  'owed.set': byItsLabel,
   'work.accept': byItsLabel,
   'work.hand-back': { say: null, fields: { reason: 'What is missing' } },
   'work.drop': { say: null, fields: { reason: 'Why it will not be done' } },

@@ -15,14 +15,16 @@ interface Props {
   readonly entries: readonly Entry[];
   /** The person's own clock has run here: there is time of theirs. */
   readonly hasClock: boolean;
+  /** Whether anybody wants to know that no fault was found. */
+  readonly asksForFault: boolean;
 }
 
 /** Of what nothing is recorded, one press says that there was none. What was said stands there; it is taken back in the record. */
-export function NoneAnswers({ work, entries, hasClock }: Props): ReactElement | null {
+export function NoneAnswers({ work, entries, hasClock, asksForFault }: Props): ReactElement | null {
   const me = useMe();
   const said = saidNone(entries, me);
   const open = nonesOf.filter(
-    (of) => !said.includes(of) && !isRecorded(of, entries, me) && !(of === 'time' && hasClock),
+    (of) => !said.includes(of) && !isRecorded(of, entries, me) && !(of === 'time' && hasClock) && !(of === 'fault' && !asksForFault),
   );
   if (said.length === 0 && (open.length === 0 || !isOpen(work.state))) return null;
   return (

@@ -10,4 +10,5 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
   count: 'A bin stands below zero',
   finished: 'Work is finished and waits for me',
   forYou: 'Somebody records in my name',
+  timeOwed: 'Work was finished without my time',
 };

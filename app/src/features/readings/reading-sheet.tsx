@@ -17,20 +17,15 @@ import { useAskedAbout } from './asked-about';
 import { DerivedReading } from './derived-reading';
 import { FromGaugeKeys } from './from-gauge';
 import { PointChoices } from './point-choices';
+import type { DockSheetProps } from '../views/dock-item';
 import { ReplacedMeter } from './replaced-meter';
 import { TypedReading } from './typed-reading';
 import { useGauges } from './use-gauges';
 
 /** A value at one of the machine's measuring points, with its limits and last values in sight. */
-export function ReadingSheet({
-  work,
-  onClose,
-}: {
-  readonly work: WorkOrder;
-  readonly onClose: () => void;
-}): ReactElement {
+export function ReadingSheet({ work, about, onClose }: DockSheetProps): ReactElement {
   const points = usePointsNear(work);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(about ?? null);
   const point = points.find((each) => each.id === chosen) ?? points[0];
   if (point === undefined) {
     return (

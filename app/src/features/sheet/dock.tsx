@@ -22,13 +22,15 @@ interface Props {
   readonly work: WorkOrder;
   /** Whose sheet is open, by the name of the key; held outside because what is owed opens them too. */
   readonly open: string | null;
+  /** What that sheet begins with. */
+  readonly about?: string | undefined;
   readonly onOpen: (name: string | null) => void;
   /** Where the hazards are, when they must be read first. */
   readonly onHazards: () => void;
 }
 
 /** The row at the foot of the sheet from which everything is recorded. */
-export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | null {
+export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElement | null {
   const palette = usePalette();
   const isWide = useIsWide();
   const isNarrow = useIsDockNarrow();
@@ -51,7 +53,7 @@ export function Dock({ work, open, onOpen, onHazards }: Props): ReactElement | n
         {keys.map((item) => (
           <Fragment key={item.name}>
             <DockKey item={item} onPress={() => press(item)} />
-            {open === item.name ? <item.Sheet work={work} onClose={close} /> : null}
+            {open === item.name ? <item.Sheet work={work} about={about} onClose={close} /> : null}
           </Fragment>
         ))}
       </View>

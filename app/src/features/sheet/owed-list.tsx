@@ -1,7 +1,7 @@
 import { mdiChevronRight } from '@mdi/js';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Owed } from '@oilcan/core/lifecycle';
+import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
 import { peekRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { Icon } from '../../ui/icon';
@@ -25,30 +25,42 @@ export function OwedList({ owed, onMend }: Props): ReactElement {
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
   if (owed.length === 0) return <Words>Nothing is owed.</Words>;
   const steps = owed.filter(({ what }) => what === 'step');
+  const must = mustBeGiven(owed).length;
   const named = steps.slice(0, steps.length > MOST_STEPS ? MOST_STEPS - 1 : MOST_STEPS);
   const [next] = steps.slice(named.length);
   const others = owed.filter(({ what }) => what !== 'step');
   return (
     <View style={sheet.list}>
-      <Words as="label">{counted(owed.length, 'thing is', 'things are')} still owed</Words>
+      <Words as="label">{must === 0 ? 'Nothing is owed' : `${counted(must, 'thing is', 'things are')} still owed`}</Words>
       {named.map((each, index) => (
-        <OwedLine key={index} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
+        <OwedLine key={index} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
       ))}
       {next === undefined ? null : (
-        <OwedLine words={`and ${steps.length - named.length} more steps`} onPress={() => onMend(next)} />
+        <OwedLine owed={next} words={`and ${steps.length - named.length} more steps`} onPress={() => onMend(next)} />
       )}
       {others.map((each, index) => (
-        <OwedLine key={`other ${index}`} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
+        <OwedLine key={`other ${index}`} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
       ))}
     </View>
   );
 }
 
-function OwedLine({ words, onPress }: { readonly words: string; readonly onPress: () => void }): ReactElement {
+interface OwedLineProps {
+  readonly owed: Owed;
+  readonly words: string;
+  readonly onPress: () => void;
+}
+
+function OwedLine({ owed: { demand }, words, onPress }: OwedLineProps): ReactElement {
   const palette = usePalette();
   return (
     <Press onPress={onPress} style={[sheet.line, { borderColor: palette.line }]}>
       <Words style={sheet.words}>{words}</Words>
+      {demand === 'asked' ? (
+        <Words as="mark" soft>
+          asked for
+        </Words>
+      ) : null}
       <Icon path={mdiChevronRight} />
     </Press>
   );

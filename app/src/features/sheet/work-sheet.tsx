@@ -113,6 +113,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const beside = useRef<ScrollView>(null);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
+  const [about, setAbout] = useState<string | undefined>();
   const [coding, setCoding] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
 
@@ -151,6 +152,10 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     // Of a round only one stop is drawn: it is there in the next frame.
     requestAnimationFrame(() => bringIntoSight(stepElement(stepId)));
   };
+  const openDock = useCallback((name: string | null): void => {
+    setAbout(undefined);
+    setDock(name);
+  }, []);
   const mend = (owed: Owed): void => {
     switch (owed.what) {
       case 'step':
@@ -158,7 +163,21 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       case 'share':
         return bringIntoSight(shareElement(owed.shareId));
       case 'time':
-        return setDock('time');
+      case 'fault':
+      case 'part':
+      case 'stoppage':
+        return setDock(owed.what);
+      case 'stoppageEnd':
+        return setDock('stoppage');
+      case 'photo':
+        return setDock('note');
+      case 'reading':
+        setAbout(owed.pointId);
+        return setDock('reading');
+      case 'signature':
+        return say('Let whoever takes the machine sign in a step.');
+      case 'timeOfAnother':
+        return say('They are told when you finish, and can still add it.');
       case 'codes':
         return setCoding(owed.entryId);
       case 'lock':
@@ -179,7 +198,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const isOurs = useIsOurs(work);
   useDroppedFiles(work, isWide && isOurs && isOpen(work.state));
   const dockPiece = isOurs ? (
-    <Dock work={work} open={dock} onOpen={setDock} onHazards={askForHazards} />
+    <Dock work={work} open={dock} about={about} onOpen={openDock} onHazards={askForHazards} />
   ) : (
     <OthersWork work={work} />
   );
@@ -235,7 +254,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
             ) : (
               <RoundPart work={work} stops={stops} onPlaced={place('work')} />
             )}
-            <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} open={dock} onOpen={setDock} />
+            <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} open={dock} onOpen={openDock} />
             {isWide ? null : <RecordList work={work} />}
           </View>
         </ScrollView>

@@ -1,28 +1,25 @@
-import { memo, useMemo, useState, type ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
-import { owedBefore, type Owed } from '@oilcan/core/lifecycle';
+import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
 import type { Clock } from '@oilcan/core/labor';
-import { dueSteps, type Stop } from '@oilcan/core/rounds';
-import type { Share } from '@oilcan/core/shares';
-import type { Step } from '@oilcan/core/steps';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
 import { canChange, costGroups, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
-import { performOrSay, useOperation } from '../../data/use-operation';
+import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow, useRowsLater, useSettings } from '../../data/store';
-import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { costGroupWords, stateWords } from '../../words/work-words';
-import { DropSheet, HandBackSheet, HoldSheet } from '../lifecycle';
+import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
+import { useOwed, type OwedStanding } from './use-owed';
 import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
 import { NoneAnswers } from '../none';
 import { LocksToTakeOff } from '../isolation';
-import { StillOut, StoodStill } from '../stoppages';
+import { StoodStill } from '../stoppages';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
@@ -44,60 +41,54 @@ interface Props {
  */
 export function WrapUpPart(props: Props): ReactElement {
   const { id } = props.work;
-  const steps = useRowsLater('steps', 'workOrder', id);
-  const stops = useRowsLater('stops', 'workOrder', id);
   const entries = useRowsLater('entries', 'workOrder', id);
   const clocks = useRowsLater('clocks', 'workOrder', id);
-  const shares = useRowsLater('shares', 'workOrder', id);
-  return <WrapUp {...props} steps={steps} stops={stops} entries={entries} clocks={clocks} shares={shares} />;
+  return <WrapUp {...props} standing={useOwed(props.work)} entries={entries} clocks={clocks} />;
 }
 
 interface WrapUpProps extends Props {
-  readonly steps: readonly Step[];
-  readonly stops: readonly Stop[];
+  readonly standing: OwedStanding | null;
   readonly entries: readonly Entry[];
   readonly clocks: readonly Clock[];
-  readonly shares: readonly Share[];
 }
 
 const WrapUp = memo(function WrapUp({
   work,
-  steps,
-  stops,
+  standing,
   entries,
   clocks,
-  shares,
   onPlaced,
   onMend,
   open,
   onOpen,
 }: WrapUpProps): ReactElement | null {
   const me = useMe();
-  const settings = useSettings(work.siteId);
   const person = usePhone((state) => state.person);
-  const owed = useMemo(() => {
-    if (settings === undefined) return [];
-    const recorded = { steps: dueSteps(steps, stops), entries, clocks, shares, isolation: work.isolation };
-    return owedBefore(me, recorded, settings.owed[work.kind]);
-  }, [me, work, settings, steps, stops, entries, clocks, shares]);
   const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | null>(null);
   useCommand('finish', () => {
-    if (settings === undefined || !canChange(work.state, 'finish')) return;
-    if (owed.length === 0) setAsking('finish');
+    if (standing === null || !canChange(work.state, 'finish')) return;
+    if (mustBeGiven(standing.owed).length === 0) setAsking('finish');
   });
-  if (settings === undefined || person === null) return null;
+  if (standing === null || person === null) return null;
+  const { owed, demands } = standing;
+  const missing = mustBeGiven(owed).length;
   const isLead = hasRole(person, ['lead']);
   const close = (): void => setAsking(null);
   return (
     <Section
       title="Wrap up"
       onPlaced={onPlaced}
-      {...(owed.length === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${owed.length} owed` })}
+      {...(missing === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${missing} owed` })}
     >
       <CostLine work={work} entries={entries} />
       <ShareCosts work={work} />
       <StoodStill work={work} entries={entries} />
-      <NoneAnswers work={work} entries={entries} hasClock={clocks.some(({ id }) => id === me)} />
+      <NoneAnswers
+        work={work}
+        entries={entries}
+        hasClock={clocks.some(({ id }) => id === me)}
+        asksForFault={demands.fault !== 'not'}
+      />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
           <CostItems work={work} open={open} onOpen={onOpen} />
@@ -113,7 +104,7 @@ const WrapUp = memo(function WrapUp({
             main
             style={sheet.wide}
             word="Finish"
-            disabled={owed.length > 0}
+            disabled={missing > 0}
             onPress={() => setAsking('finish')}
           />
         ) : null}
@@ -146,7 +137,7 @@ const WrapUp = memo(function WrapUp({
       {work.state === 'accepted' || work.state === 'dropped' ? (
         <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
       ) : null}
-      {asking === 'finish' ? <FinishSheet work={work} entries={entries} onClose={close} /> : null}
+      {asking === 'finish' ? <FinishSheet work={work} entries={entries} asked={owed} onClose={close} /> : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
       {asking === 'drop' ? <DropSheet work={work} onClose={close} /> : null}
@@ -182,31 +173,6 @@ function CostLine({ work, entries }: Pick<WrapUpProps, 'work' | 'entries'>): Rea
 function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
   const by = useRow('people', work.finishedBy);
   return <Words soft>Finished by {by?.name ?? 'somebody'}; the lead has not looked at it yet.</Words>;
-}
-
-interface FinishSheetProps extends Pick<WrapUpProps, 'work' | 'entries'> {
-  readonly onClose: () => void;
-}
-
-function FinishSheet({ work, entries, onClose }: FinishSheetProps): ReactElement {
-  const { run, errorAt } = useOperation();
-  const clock = useRow('clocks', useMe());
-  const finish = async (): Promise<void> => {
-    if (await run('work.finish', { workOrderId: work.id }, `${work.number} is finished.`)) onClose();
-  };
-  return (
-    <BottomSheet
-      title={`Finish ${work.number}?`}
-      onClose={onClose}
-      foot={<Button main word="Yes, it is done" onPress={() => void finish()} />}
-    >
-      <CostLine work={work} entries={entries} />
-      <StillOut work={work} entries={entries} />
-      {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
-      <Words soft>After this only the lead can open it again.</Words>
-      {errorAt('') === null ? null : <Words live>{errorAt('')}</Words>}
-    </BottomSheet>
-  );
 }
 
 const sheet = StyleSheet.create({

@@ -1,6 +1,13 @@
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Piece } from '../../ui/piece';
 
+export interface DockSheetProps {
+  readonly work: WorkOrder;
+  /** What it begins with, such as a measuring point; left out for the likeliest. */
+  readonly about?: string | undefined;
+  readonly onClose: () => void;
+}
+
 /** What a subject records on a work order: a key of the dock, or a button beside what the job cost. */
 export interface DockItem {
   readonly name: string;
@@ -13,5 +20,5 @@ export interface DockItem {
   /** Whether the hazards must have been read first. */
   readonly countsAsWorking: boolean;
   /** Loaded with the sheet of the work order, so that it opens without signal too. */
-  readonly Sheet: Piece<{ readonly work: WorkOrder; readonly onClose: () => void }>;
+  readonly Sheet: Piece<DockSheetProps>;
 }

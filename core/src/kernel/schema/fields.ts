@@ -86,9 +86,14 @@ export function optionalKeyField(): yup.Schema<string | null> {
 
 /** As `keyField`, or left out where there is none. */
 export function keyFieldIfAny(): yup.Schema<string | undefined> {
-  return shownText(LONGEST_LINE)
+  return textFieldIfAny();
+}
+
+/** As `optionalTextField`, or left out where there is none. */
+export function textFieldIfAny(limit: number = LONGEST_LINE): yup.Schema<string | undefined> {
+  return shownText(limit)
     .optional()
-    .meta({ jsonSchema: { maxLength: LONGEST_LINE, pattern: SHOWN_PATTERN } }) as yup.Schema<string | undefined>;
+    .meta({ jsonSchema: { maxLength: limit, pattern: SHOWN_PATTERN } }) as yup.Schema<string | undefined>;
 }
 
 /** As `idField`, or null for none. */

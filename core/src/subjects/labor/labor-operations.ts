@@ -16,6 +16,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
+  type Found,
   type OperationContext,
   type Outcome,
 } from '../../operations/operation';
@@ -25,7 +26,9 @@ import { SETTINGS_ID } from '../settings/settings';
 import { checkStep } from '../steps/find-step';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { entryBeside } from '../work/entry-ids';
-import { newEntry } from '../work/guards';
+import { findOwnWork, newEntry } from '../work/guards';
+import { owesTime, settleTime } from '../work/time-owed';
+import type { WorkOrder } from '../work/work-order';
 import { clockOperations } from './clock-operations';
 import { checkLabor, laborContent } from './labor';
 import { timeTypes, type LaborContent } from './labor-entries';
@@ -60,7 +63,7 @@ const addLabor = defineOperation({
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
-    const begun = await beginWork(records, args.workOrderId, context);
+    const begun = await workForTime(records, args.workOrderId, args.personId, context);
     if (!begun.ok) return begun;
     const input = { ...args, startedAt: parseInstant(args.startedAt) };
     const possible = checkLabor(input, context);
@@ -87,9 +90,21 @@ const addLabor = defineOperation({
       const id = entryBeside(context.entryId, `for-${index + 1}`);
       await records.put('entries', { ...entry, id, content: ofMate.value });
     }
+    await settleTime(records, args.workOrderId, [args.personId, ...mates]);
     return accepted;
   },
 });
+
+/** The work on which somebody's time is recorded: open, or finished without it, which is then made good. */
+async function workForTime(
+  records: Records,
+  id: WorkOrderId,
+  personId: PersonId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const isOwed = owesTime(await records.get('workOrders', id), personId);
+  return isOwed ? findOwnWork(records, id, context) : beginWork(records, id, context);
+}
 
 /** Time is booked by the trade of its person; a lead may choose another of the trades there are. */
 async function checkTrade(records: Records, tradeId: string | undefined, context: OperationContext): Promise<Outcome> {

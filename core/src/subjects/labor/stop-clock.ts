@@ -5,6 +5,7 @@ import type { Records } from '../../records/records';
 import type { WorkOrderId } from '../../kernel/ids';
 import { entryBeside, type EntryBeside } from '../work/entry-ids';
 import { newEntry } from '../work/guards';
+import { settleTime } from '../work/time-owed';
 import { clockMinutes, type Clock } from './clock';
 import { laborContent } from './labor';
 
@@ -59,5 +60,6 @@ export async function recordClock(
   const stoppedBecause = because === undefined ? {} : { stoppedBecause: because };
   const entry = newEntry(work, { ...content.value, ...stoppedBecause }, context);
   await records.put('entries', { ...entry, id: entryBeside(context.entryId, beside) });
+  await settleTime(records, work.id, [clock.id]);
   return accepted;
 }

@@ -58,7 +58,7 @@ describe('a lock that was left on', () => {
   it('holds up accepting and dropping until it is off', async () => {
     const works = await lockedOut('finished');
     const accept = () => works.do('work.accept', onWork, lea, minutesLater(70));
-    expect(await accept()).toMatchObject({ code: 'not_accepted_owed', values: { clocks: 0, locks: 1 } });
+    expect(await accept()).toMatchObject({ code: 'not_accepted_owed', values: { clockOfAnother: 0, lock: 1 } });
     await takeOff(works);
     expect(codeOf(await accept())).toBe('accepted');
     const open = await lockedOut('underway');

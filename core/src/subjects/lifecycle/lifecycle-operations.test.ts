@@ -149,7 +149,7 @@ describe('finishing', () => {
     const works = new Works({ state: 'underway' }, [aStep(1), aStep(2)]);
     expect(await works.do('work.finish', onWork)).toMatchObject({
       code: 'not_finished_owed',
-      values: { steps: 2, times: 1, clocks: 0, locks: 0 },
+      values: { step: 2, time: 1 },
     });
     expect(works.work?.state).toBe('underway');
   });

@@ -4,8 +4,10 @@ import {
   choiceField,
   idField,
   LONGEST_LINE,
+  LONGEST_TEXT,
   optionalTextField,
   textField,
+  textFieldIfAny,
 } from '../../kernel/schema/fields';
 import {
   accepted,
@@ -20,12 +22,15 @@ import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isolationOf } from '../isolation/isolation';
 import { runningClocks } from '../labor/clock';
 import { removePausedClocks, stopClock } from '../labor/stop-clock';
-import { dueSteps } from '../rounds/round';
 import { SETTINGS_ID } from '../settings/settings';
-import { changeState, findOwnWork, findWorkOfSite, mayChangeState, reachedUnseen } from '../work/guards';
+import { entryBeside } from '../work/entry-ids';
+import { changeState, findOwnWork, findWorkOfSite, mayChangeState, newEntry, reachedUnseen } from '../work/guards';
 import { transitions } from '../work/states';
 import { holdReasons, type WorkOrder } from '../work/work-order';
-import { owedBefore, type Owed } from './owed';
+import { demandsOf } from './demands-of';
+import { mustBeGiven, owedBefore, withoutTime } from './owed';
+import { countOwed } from './owed-words';
+import { recordedOn } from './recorded-on';
 
 const onWork = { workOrderId: idField<WorkOrderId>() };
 
@@ -99,23 +104,27 @@ const resumeWork = defineOperation({
 });
 
 /**
- * The work is done. Refused while something is owed, and when it was handed back unseen; stops the person's own clock.
- * When somebody else finished it unseen, that finish stands.
+ * The work is done, with one line of what was done or none, which is kept as a note. Refused while something is owed, and when it
+ * was handed back unseen; stops the person's own clock. When somebody else finished it unseen, that finish stands, and the line
+ * is kept beside it. Whose time is missing then is told, and may still give it.
  */
 const finishWork = defineOperation({
   label: 'finishing',
   roles: transitions.finish.roles,
-  schema: argsSchema(onWork),
+  schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT) }),
   file: null,
   numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  mend: { fields: { done: 'text' }, keepsTime: false },
   upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
     const work = found.value;
-    if (reachedUnseen(work, 'finish', context)) return stopOwnClockOn(records, work, context);
+    if (reachedUnseen(work, 'finish', context)) {
+      await noteDone(records, work, args.done ?? '', context);
+      return stopOwnClockOn(records, work, context);
+    }
     if (work.handedBack !== null && work.handedBack.since >= context.knownUntil) {
       return refuse('handed_back_unseen', { number: work.number });
     }
@@ -123,25 +132,16 @@ const finishWork = defineOperation({
     if (!allowed.ok) return allowed;
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });
-    const owed = owedBefore(
-      context.person.id,
-      {
-        steps: dueSteps(
-          await records.list('steps', 'workOrder', work.id),
-          await records.list('stops', 'workOrder', work.id),
-        ),
-        entries: await records.list('entries', 'workOrder', work.id),
-        clocks: await records.list('clocks', 'workOrder', work.id),
-        shares: await records.list('shares', 'workOrder', work.id),
-        isolation: work.isolation,
-      },
-      settings.owed[work.kind],
-    );
+    const demands = demandsOf(settings, work);
+    const owed = mustBeGiven(owedBefore(context.person.id, await recordedOn(records, work), demands));
     if (owed.length > 0) return refuse('not_finished_owed', countOwed(owed));
     const stopped = await stopOwnClockOn(records, work, context);
     if (!stopped.ok) return stopped;
     await removePausedClocks(records, work.id);
-    await changeState(records, work, 'finish', '', context);
+    await noteDone(records, work, args.done ?? '', context);
+    const missing = demands.time === 'not' ? [] : withoutTime(await recordedOn(records, work));
+    const { timeOwedBy: _, ...before } = work;
+    await changeState(records, missing.length === 0 ? before : { ...work, timeOwedBy: missing }, 'finish', '', context);
     return accepted;
   },
 });
@@ -176,7 +176,8 @@ const handBackWork = defineOperation({
     const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
     if (work !== undefined) {
       const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
-      await records.put('workOrders', { ...work, handedBack });
+      const { timeOwedBy: _, ...again } = work;
+      await records.put('workOrders', { ...again, handedBack });
     }
     return outcome;
   },
@@ -197,6 +198,13 @@ const dropWork = defineOperation({
     leadTransition(records, args.workOrderId, 'drop', args.reason, context),
 });
 
+/** What was done, in the words of whoever finished it, as a note of the record; nothing where there are no words. */
+async function noteDone(records: Records, work: WorkOrder, text: string, context: OperationContext): Promise<void> {
+  if (text.trim() === '') return;
+  const entry = newEntry(work, { kind: 'note', text: text.trim() }, context);
+  await records.put('entries', { ...entry, id: entryBeside(entry.id, 'done') });
+}
+
 /** Running clocks and locks that are on, without which nothing is accepted or dropped. */
 async function standInTheWay(
   records: Records,
@@ -209,7 +217,7 @@ async function standInTheWay(
   const clocks = runningClocks(await records.list('clocks', 'workOrder', workOrderId)).length;
   const entries = await records.list('entries', 'workOrder', workOrderId);
   const locks = isolationOf(found.value.isolation, entries).points.reduce((sum, point) => sum + point.locks.length, 0);
-  return clocks + locks === 0 ? null : refuse(code, { clocks, locks });
+  return clocks + locks === 0 ? null : refuse(code, { clockOfAnother: clocks, lock: locks });
 }
 
 async function leadTransition(
@@ -233,21 +241,6 @@ async function stopOwnClockOn(records: Records, work: WorkOrder, context: Operat
   const clock = await records.get('clocks', context.person.id);
   if (clock === undefined || clock.workOrderId !== work.id) return accepted;
   return stopClock(records, clock, context.at, context);
-}
-
-/** How many of each there are, for the sentence that says so. */
-function countOwed(
-  owed: readonly Owed[],
-): Readonly<Record<'steps' | 'shares' | 'times' | 'codes' | 'clocks' | 'locks', number>> {
-  const count = (what: Owed['what']): number => owed.filter((each) => each.what === what).length;
-  return {
-    steps: count('step'),
-    shares: count('share'),
-    times: count('time'),
-    codes: count('codes'),
-    clocks: count('clockOfAnother'),
-    locks: count('lock'),
-  };
 }
 
 export const lifecycleOperations = {

@@ -1,7 +1,10 @@
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 
-/** Of what there can be none: no part was taken, the machine did not stand still, no time of the person's was spent. */
-export const nonesOf = ['part', 'stoppage', 'time'] as const;
+/**
+ * Of what there can be none: no part was taken, the machine did not stand still, no time of the person's was spent, nothing
+ * was found at fault.
+ */
+export const nonesOf = ['part', 'stoppage', 'time', 'fault'] as const;
 export type NoneOf = (typeof nonesOf)[number];
 
 /** Somebody says that there was none of it. */

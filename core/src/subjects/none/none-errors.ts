@@ -4,6 +4,7 @@ const recorded: Readonly<Record<string, string>> = {
   part: 'A part is recorded here. Take it back first.',
   stoppage: 'A stoppage is recorded here. Take it back first.',
   time: 'Time of yours is recorded here. Take it back first.',
+  fault: 'A fault is recorded here. Take it back first.',
 };
 
 export const noneErrors = {

@@ -1,7 +1,8 @@
 import type { WorkOrderId } from '../../kernel/ids';
 import { argsSchema, choiceField, idField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
-import { findOpenWork, newEntry } from '../work/guards';
+import { findOpenWork, findOwnWork, newEntry } from '../work/guards';
+import { owesTime, settleTime } from '../work/time-owed';
 import { isRecorded, saidNone } from './none';
 import { nonesOf } from './none-entries';
 
@@ -16,12 +17,14 @@ const sayNone = defineOperation({
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
   apply: async (records, { workOrderId, of }, context) => {
-    const found = await findOpenWork(records, workOrderId, context);
+    const isOwed = of === 'time' && owesTime(await records.get('workOrders', workOrderId), context.person.id);
+    const found = await (isOwed ? findOwnWork : findOpenWork)(records, workOrderId, context);
     if (!found.ok) return found;
     const entries = await records.list('entries', 'workOrder', workOrderId);
     if (isRecorded(of, entries, context.person.id)) return refuse('none_but_recorded', { of }, 'of');
     if (saidNone(entries, context.person.id).includes(of)) return accepted;
     await records.put('entries', newEntry(found.value, { kind: 'none', of }, context));
+    if (of === 'time') await settleTime(records, workOrderId, [context.person.id]);
     return accepted;
   },
 });

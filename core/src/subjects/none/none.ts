@@ -9,6 +9,8 @@ export function isRecorded(of: NoneOf, entries: readonly Entry[], personId: Pers
       return standingOf(entries, 'part').length > 0;
     case 'stoppage':
       return standingOf(entries, 'stoppage').length > 0;
+    case 'fault':
+      return standingOf(entries, 'fault').length > 0;
     case 'time':
       return standingOf(entries, 'labor').some(({ content }) => content.personId === personId);
   }

@@ -15,6 +15,7 @@ export const noticeHeadlines: Readonly<Record<NoticeKind, string>> = {
   count: 'Count a bin',
   finished: 'Finished, waits for your look',
   forYou: 'Recorded in your name',
+  timeOwed: 'Your time is missing',
 };
 
 const stateWords: Readonly<Record<WorkState, string>> = {
@@ -44,6 +45,8 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
     }
     case 'belowZero':
       return `${fact.part} in bin ${fact.bin} stands at ${formatQuantity(fact.onHand)} ${fact.unit} by the books`;
+    case 'timeMissing':
+      return 'add it, or say that there was none';
     case 'share':
       return fact.steps === 1 ? 'one step as your share' : `${fact.steps} steps as your share`;
     case 'clockStopped':

@@ -11,7 +11,7 @@ import type { WorkOrder } from '../work/work-order';
 import type { NoticeFact } from '../work/notice-fact';
 
 /** What a person is told of: `finished` is for leads, who accept it; `forYou` is what somebody recorded in one's name. */
-export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'count', 'finished', 'forYou'] as const;
+export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'count', 'finished', 'forYou', 'timeOwed'] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
 /** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */
@@ -119,7 +119,7 @@ export interface WorkChange {
 
 /**
  * Whom a change concerns, each told once: what was recorded in one's name before given to me before handed back before
- * finished before changed.
+ * one's time that is missing before finished before changed.
  */
 export function noticesAfter(
   kinds: EntryKindSet,
@@ -146,6 +146,9 @@ export function noticesAfter(
     for (const person of peopleWith(after, everybody))
       tell(person, 'handedBack', [{ is: 'reason', reason: handedBack.reason }]);
   }
+  const owing = after.timeOwedBy?.filter((person) => before?.timeOwedBy?.includes(person) !== true) ?? [];
+  for (const person of owing)
+    if (peopleWith(after, everybody).includes(person)) tell(person, 'timeOwed', [{ is: 'timeMissing' }]);
   const ofSite = everybody.people.filter(({ siteIds }) => siteIds.includes(after.siteId));
   if (after.state === 'finished' && before?.state !== 'finished') {
     for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'finished');

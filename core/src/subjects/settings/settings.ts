@@ -2,6 +2,7 @@ import type { SiteId } from '../../kernel/ids';
 import { hasRole, type Role } from '../../operations/actor';
 import type { Viewer } from '../../records/table';
 import type { Person, Site } from '../people/people';
+import type { Demands } from '../work/demands';
 import type { WorkKind } from '../work/work-order';
 
 /** What must be there before a work order of a kind can be finished. */
@@ -64,7 +65,10 @@ export interface Settings {
   readonly costCentres?: readonly CostCentre[];
   /** Who sees what people's time costs: nobody but persons with one of these roles. */
   readonly laborCostSeenBy: readonly Role[];
+  /** What holds up finishing; where `demands` are chosen, it says the same for phones of before. */
   readonly owed: Readonly<Record<WorkKind, OwedRules>>;
+  /** What finishing waits for and what is asked for, by kind of work; absent where nobody chose. */
+  readonly demands?: Readonly<Partial<Record<WorkKind, Demands>>>;
 }
 
 export const SETTINGS_ID = 'settings';

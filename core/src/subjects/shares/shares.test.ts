@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { asId, type EntryId, type OperationId, type PersonId, type ShareId, type StepId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 import { costOf, costOfShares } from '../../registry/entries';
-import { ann, anEntry, anOperation, aShare, aStep, assetId, bob, lea, noon, workId } from '../../testing/builders';
+import { ann, anEntry, anOperation, aShare, aStep, assetId, aWorkOrder, bob, lea, noon, someSettings, workId } from '../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
+import { demandsOf } from '../lifecycle/demands-of';
 import { owedBefore } from '../lifecycle/owed';
 import type { Step } from '../steps/step';
 import type { Entry, EntryContent } from '../work/entries';
@@ -113,14 +114,15 @@ describe('a share', () => {
 
   it('owes its finisher one line, and not each of its steps', () => {
     const shares = [aShare({ id: first, personId: bob.id, stepIds: [at(1).id, at(2).id] })];
-    const recorded = { steps, entries: [], clocks: [], shares };
-    const owed = owedBefore(ann.id, recorded, { steps: true, time: false });
+    const recorded = { work: aWorkOrder(), steps, entries: [], clocks: [], shares, points: [] };
+    const wanted = { ...demandsOf(someSettings(), aWorkOrder()), time: 'not' as const };
+    const owed = owedBefore(ann.id, recorded, wanted);
     expect(owed).toEqual([
-      { what: 'step', stepId: at(3).id, text: at(3).text },
-      { what: 'step', stepId: at(4).id, text: at(4).text },
-      { what: 'share', shareId: first, personId: bob.id, progress: { done: 0, of: 2 } },
+      { what: 'step', stepId: at(3).id, text: at(3).text, demand: 'must' },
+      { what: 'step', stepId: at(4).id, text: at(4).text, demand: 'must' },
+      { what: 'share', shareId: first, personId: bob.id, progress: { done: 0, of: 2 }, demand: 'must' },
     ]);
-    expect(owedBefore(bob.id, recorded, { steps: true, time: false }).map(({ what }) => what)).toEqual(
+    expect(owedBefore(bob.id, recorded, wanted).map(({ what }) => what)).toEqual(
       Array<string>(4).fill('step'),
     );
   });

@@ -1,6 +1,7 @@
 export * from './amendment';
 export * from './assignment';
 export * from './carried';
+export * from './demands';
 export * from './entries';
 export * from './entry-ids';
 export * from './entry-kinds';
@@ -8,6 +9,7 @@ export * from './give-work';
 export * from './guards';
 export * from './notice-fact';
 export * from './states';
+export * from './time-owed';
 export * from './withdraw-entry';
 export * from './work-entries';
 export * from './work-errors';

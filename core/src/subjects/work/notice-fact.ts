@@ -28,6 +28,8 @@ export type NoticeFact =
       readonly onHand: Thousandths;
       readonly unit: string;
     }
+  /** It was finished without this person's time. */
+  | { readonly is: 'timeMissing' }
   /** Steps that are somebody's own now. */
   | { readonly is: 'share'; readonly steps: number }
   | { readonly is: 'clockStopped'; readonly at: Instant; readonly by: string; readonly reason: string }

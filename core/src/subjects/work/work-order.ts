@@ -13,6 +13,7 @@ import type {
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { Instant } from '../../kernel/time/instant';
 import type { LocalDay } from '../../kernel/time/local-day';
+import type { Demands } from './demands';
 
 /** EN 13306 kinds of maintenance work. */
 export const workKinds = ['corrective', 'preventive', 'inspection', 'improvement'] as const;
@@ -144,6 +145,10 @@ export interface WorkOrder {
   readonly lastTransition: { readonly by: PersonId; readonly since: Instant } | null;
   /** The measuring point whose alarm it answers; absent where it answers none. */
   readonly alarmOf?: PointId;
+  /** What its procedure wants beside what its kind of work does; absent for nothing more. */
+  readonly demands?: Partial<Demands>;
+  /** To whom it was given and whose time is still missing since it was finished; absent for nobody. */
+  readonly timeOwedBy?: readonly PersonId[];
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { asId, type EntryId, type PersonId } from '../../kernel/ids';
 import { money } from '../../kernel/money/money';
-import { ann, aStep, aWorkOrder, binId, bob, noon, partId, anEntry } from '../../testing/builders';
+import { ann, aStep, anEntry, aWorkOrder, binId, bob, noon, partId, someSettings } from '../../testing/builders';
 import { addMinutes } from '../../kernel/time/instant';
 import { clockMinutes } from '../labor/clock';
 import { costOf } from '../../registry/entries';
 import { laborCost } from '../labor/labor';
 import { partCost } from '../stock/part-use';
 import { inTimeOrder, standingEntries, standingOf, type Entry, type EntryContent } from './entries';
+import { demandsOf } from '../lifecycle/demands-of';
 import { owedBefore } from '../lifecycle/owed';
 import { canChange, isOpen, transitions, type Transition } from './states';
 import { workStates } from './work-order';
@@ -145,14 +146,14 @@ describe('cost', () => {
 });
 
 describe('what is owed', () => {
-  const rules = { steps: true, time: true };
+  const rules = demandsOf(someSettings(), aWorkOrder());
   const clockOf = (id: PersonId) => ({
     id,
     siteId: aWorkOrder().siteId,
     workOrderId: aWorkOrder().id,
     startedAt: noon,
   });
-  const nothing = { steps: [], entries: [], clocks: [] };
+  const nothing = { work: aWorkOrder(), steps: [], entries: [], clocks: [], shares: [], points: [] };
   const answered = aStep(
     2,
     { type: 'tick' },
@@ -171,11 +172,11 @@ describe('what is owed', () => {
     expect(owedBefore(ann.id, { ...nothing, clocks: [clockOf(ann.id)] }, rules)).toEqual([]);
     expect(
       owedBefore(ann.id, { ...nothing, entries: [entry('1', labor(5))], clocks: [clockOf(bob.id)] }, rules),
-    ).toEqual([{ what: 'clockOfAnother', personId: bob.id }]);
+    ).toEqual([{ what: 'clockOfAnother', personId: bob.id, demand: 'must' }]);
   });
 
   it('is nothing where the rules ask for nothing', () => {
-    expect(owedBefore(ann.id, { ...nothing, steps: [aStep(1)] }, { steps: false, time: false })).toEqual([]);
+    expect(owedBefore(ann.id, { ...nothing, steps: [aStep(1)] }, demandsOf(someSettings(), { kind: 'improvement' }))).toEqual([]);
   });
 });
 

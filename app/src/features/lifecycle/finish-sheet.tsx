@@ -1,0 +1,59 @@
+import { useEffect, type ReactElement } from 'react';
+import type { Owed } from '@oilcan/core/lifecycle';
+import type { Entry, WorkOrder } from '@oilcan/core/work';
+import { useDraft } from '../../data/drafts';
+import { peekRow, useRow } from '../../data/store';
+import { useMe } from '../../data/use-me';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { owedWords } from '../../words/work-words';
+import { StillOut } from '../stoppages';
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly entries: readonly Entry[];
+  /** What is asked for and not given; nothing for which finishing waits. */
+  readonly asked: readonly Owed[];
+  readonly onClose: () => void;
+}
+
+/** The job is done: a last look at what was asked for, and one line of what was done, or none. */
+export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElement {
+  const me = useMe();
+  const clock = useRow('clocks', me);
+  const { first, keep, forget } = useDraft(`finish ${work.id}`);
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.finish',
+    defaultValues: { done: first },
+    read: ({ done }) => ({ args: { workOrderId: work.id, ...(done.trim() === '' ? {} : { done: done.trim() }) } }),
+    said: `${work.number} is finished.`,
+    onDone: () => {
+      forget();
+      onClose();
+    },
+  });
+  const typed = form.watch('done');
+  useEffect(() => keep(typed), [keep, typed]);
+  const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
+  const lines = asked.filter(({ what }) => what !== 'stoppageEnd').map((owed) => owedWords(owed, me, nameOf));
+  return (
+    <BottomSheet
+      title={`Finish ${work.number}?`}
+      onClose={onClose}
+      foot={<Button main word="Yes, it is done" onPress={submit} />}
+    >
+      <FormField control={form.control} name="done" label="What was done, in one line (not needed)" />
+      <FormRefusal sentence={refusal} />
+      <StillOut work={work} entries={entries} />
+      {lines.length === 0 ? null : (
+        <Words>Asked for and not given, which does not hold you up: {lines.join('; ')}.</Words>
+      )}
+      {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
+      <Words soft>After this only the lead can open it again.</Words>
+    </BottomSheet>
+  );
+}
