@@ -21,6 +21,7 @@ import { keepTelling } from './notices/keep-telling';
 import { noticeRoutes } from './notices/routes';
 import { Outbox } from './standins/mail';
 import { News } from './news/news';
+import { owedRoutes } from './owed/routes';
 import { pastRoutes } from './past/routes';
 import { syncRoutes } from './sync/routes';
 import { webRoutes } from './web/routes';
@@ -81,6 +82,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
       await api.register(noticeRoutes, { database });
       await api.register(pastRoutes, { database });
       await api.register(codeRoutes, { database });
+      await api.register(owedRoutes, { database });
       await api.register(fileRoutes, { database, files });
     },
     { prefix: '/api' },

@@ -12,6 +12,7 @@ import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { isErrorCode } from '@oilcan/core/registry';
 import { PROTOCOL, rangeText, type PullAnswer, type PushAnswer, type Revision } from '@oilcan/core/sync';
+import type { OwedThing, WorkKind } from '@oilcan/core/work';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
@@ -84,6 +85,9 @@ export const httpLink = {
   /** The machine that a label belongs to. */
   code: (code: string): Promise<{ readonly assetId: AssetId }> =>
     request('GET', `/api/codes/${encodeURIComponent(code)}`),
+  /** Of each job of a kind that was finished in the last month: what was not given. */
+  missingOfMonth: (kind: WorkKind): Promise<{ readonly jobs: readonly (readonly OwedThing[])[] }> =>
+    request('GET', `/api/owed?kind=${kind}`),
   undeliveredMails: (): Promise<{ readonly mails: readonly UndeliveredMail[] }> =>
     request('GET', '/api/mails/undelivered'),
   tryMailAgain: (id: string): Promise<void> => request('POST', `/api/mails/undelivered/${id}/again`),

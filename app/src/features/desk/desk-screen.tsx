@@ -16,6 +16,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, stateWords } from '../../words/work-words';
 import { CatalogueSheet } from '../faults';
+import { DemandsSheet } from '../lifecycle';
 import { TopBar } from '../page/top-bar';
 import { Section } from '../../ui/section';
 
@@ -23,7 +24,7 @@ import { Section } from '../../ui/section';
 export function DeskScreen(): ReactElement {
   const workOrders = useTable('workOrders');
   const present = useNow(30);
-  const [isCatalogueOpen, setIsCatalogueOpen] = useState(false);
+  const [opened, setOpened] = useState<'demands' | 'catalogue' | null>(null);
   const groups = useMemo(() => {
     const finished = workOrders.filter((work) => work.state === 'finished');
     finished.sort((a, b) => ((a.finishedAt ?? '') < (b.finishedAt ?? '') ? 1 : -1));
@@ -49,8 +50,12 @@ export function DeskScreen(): ReactElement {
             {counted(groups.underway.length, 'is', 'are')} underway or held.
           </Words>
           <UndeliveredMails />
-          <Button word="Catalogue of faults" style={sheet.catalogue} onPress={() => setIsCatalogueOpen(true)} />
-          {isCatalogueOpen ? <CatalogueSheet onClose={() => setIsCatalogueOpen(false)} /> : null}
+          <View style={sheet.settings}>
+            <Button word="What is owed" onPress={() => setOpened('demands')} />
+            <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+          </View>
+          {opened === 'demands' ? <DemandsSheet onClose={() => setOpened(null)} /> : null}
+          {opened === 'catalogue' ? <CatalogueSheet onClose={() => setOpened(null)} /> : null}
           <View style={sheet.columns}>
             <View style={sheet.column}>
               <Section title="Finished">
@@ -153,7 +158,7 @@ function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
 }
 
 const sheet = StyleSheet.create({
-  catalogue: { alignSelf: 'flex-start', marginTop: 10 },
+  settings: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12 },
   screen: { flex: 1, minHeight: 0 },
   content: { padding: 16, alignItems: 'center' },
   readable: { width: '100%', maxWidth: 1180, gap: 4 },

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { SegmentedButtons } from 'react-native-paper';
 import { mdiLogout } from '@mdi/js';
 import { signOut, usePhone, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -9,7 +8,7 @@ import { forgetChoices } from '../../ui/kept-choice';
 import { useLighting, type Lighting } from '../../ui/lighting';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
-import { CORNER, TARGET } from '../../ui/theme';
+import { Segments } from '../../ui/segments';
 import { Words } from '../../ui/words';
 import { counted, roleWords } from '../../words/work-words';
 import { InstallButton } from '../page/install';
@@ -48,13 +47,7 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
         {trade === undefined ? '' : ` · ${trade}`} · {settings?.organization ?? ''}
       </Words>
       <Words as="label">Colours</Words>
-      <View role="group" aria-label="Colours">
-        <SegmentedButtons
-          value={lighting}
-          onValueChange={(value) => choose(value as Lighting)}
-          buttons={lightings.map(([value, label]) => ({ value, label, showSelectedCheck: true, ...look }))}
-        />
-      </View>
+      <Segments label="Colours" value={lighting} choices={lightings} onChoose={choose} />
       <View style={sheet.buttons}>
         <Button word="My devices" onPress={() => setOpened('devices')} />
         <Button word="Change my password" onPress={() => setOpened('password')} />
@@ -78,10 +71,6 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
 }
 
 const sheet = StyleSheet.create({
-  lighting: { borderRadius: CORNER, minHeight: TARGET, justifyContent: 'center' },
-  word: { ...({ whiteSpace: 'normal' } as object) },
   ask: { gap: 10 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });
-
-const look = { style: sheet.lighting, labelStyle: sheet.word };

@@ -5,5 +5,7 @@ export { DropSheet } from './drop-sheet';
 export { HandBackSheet } from './hand-back-sheet';
 export { HoldSheet } from './hold-sheet';
 
+export const DemandsSheet = piece(() => import('./demands-sheet').then((module) => module.DemandsSheet));
+
 /** Loaded with the sheet, so that a job is finished without signal too. */
 export const FinishSheet = piece(() => import('./finish-sheet').then((module) => module.FinishSheet));

@@ -24,7 +24,11 @@ export function NoneAnswers({ work, entries, hasClock, asksForFault }: Props): R
   const me = useMe();
   const said = saidNone(entries, me);
   const open = nonesOf.filter(
-    (of) => !said.includes(of) && !isRecorded(of, entries, me) && !(of === 'time' && hasClock) && !(of === 'fault' && !asksForFault),
+    (of) =>
+      !said.includes(of) &&
+      !isRecorded(of, entries, me) &&
+      !(of === 'time' && hasClock) &&
+      !(of === 'fault' && !asksForFault),
   );
   if (said.length === 0 && (open.length === 0 || !isOpen(work.state))) return null;
   return (

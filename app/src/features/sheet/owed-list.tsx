@@ -31,7 +31,9 @@ export function OwedList({ owed, onMend }: Props): ReactElement {
   const others = owed.filter(({ what }) => what !== 'step');
   return (
     <View style={sheet.list}>
-      <Words as="label">{must === 0 ? 'Nothing is owed' : `${counted(must, 'thing is', 'things are')} still owed`}</Words>
+      <Words as="label">
+        {must === 0 ? 'Nothing is owed' : `${counted(must, 'thing is', 'things are')} still owed`}
+      </Words>
       {named.map((each, index) => (
         <OwedLine key={index} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
       ))}

@@ -31,6 +31,7 @@ import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
 import { CodeFault } from '../faults';
+import { FinishSheet } from '../lifecycle';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
@@ -54,6 +55,7 @@ export async function loadItems(): Promise<void> {
     loadMatesSheet(),
     loadShorthandSheet(),
     WhenSheet.load(),
+    FinishSheet.load(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
     ...amendSheets.map((sheet) => sheet.load()),
   ]);

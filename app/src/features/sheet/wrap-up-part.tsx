@@ -100,13 +100,7 @@ const WrapUp = memo(function WrapUp({
       {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
       <View style={sheet.buttons}>
         {canChange(work.state, 'finish') ? (
-          <Button
-            main
-            style={sheet.wide}
-            word="Finish"
-            disabled={missing > 0}
-            onPress={() => setAsking('finish')}
-          />
+          <Button main style={sheet.wide} word="Finish" disabled={missing > 0} onPress={() => setAsking('finish')} />
         ) : null}
         {canChange(work.state, 'hold') ? (
           <Button icon={mdiPause} word="Hold" onPress={() => setAsking('hold')} />

@@ -19,6 +19,9 @@ const byDefault: Demands = {
   locks: 'must',
 };
 
+/** Everything is wanted: what is not given shows by it. */
+export const everythingMust = Object.fromEntries(owedThings.map((thing) => [thing, 'must'])) as unknown as Demands;
+
 const strength: Readonly<Record<Demand, number>> = { not: 0, asked: 1, must: 2 };
 
 /**

@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import type * as yup from 'yup';
 import { argsSchema, choiceField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { SETTINGS_ID } from '../settings/settings';

@@ -1,5 +1,5 @@
 import { owedSaid } from './owed-words';
-import { defineError, type ErrorValues } from '../../kernel/errors/catalogue';
+import { defineError } from '../../kernel/errors/catalogue';
 
 export const lifecycleErrors = {
   handed_back_unseen: defineError(

@@ -47,7 +47,10 @@ const signed = { type: 'signature', name: 'Tess', path: 'M0 0L9 9' } as const;
 
 /** Work that is underway, with everything on it that something can be owed of. */
 function works(demands: Demands, given: object = {}): Works {
-  const works = new Works({ state: 'underway', ...given }, [aStep(1), aStep(2, { type: 'signature', who: 'Operator' })]);
+  const works = new Works({ state: 'underway', ...given }, [
+    aStep(1),
+    aStep(2, { type: 'signature', who: 'Operator' }),
+  ]);
   const all = { corrective: demands, preventive: demands, inspection: demands, improvement: demands };
   works.records.change([
     put('settings', someSettings({ demands: all })),
@@ -89,7 +92,8 @@ describe('what a lead wants before a job is finished', () => {
   ])('holds up finishing until there is %s', async (thing, given) => {
     const job = works(only(thing));
     expect(await job.do('work.finish', onWork)).toMatchObject({ code: 'not_finished_owed' });
-    for (const [name, args] of given) expect([name, codeOf(await job.do(name, args as never))]).toEqual([name, 'accepted']);
+    for (const [name, args] of given)
+      expect([name, codeOf(await job.do(name, args as never))]).toEqual([name, 'accepted']);
     expect(codeOf(await job.do('work.finish', onWork))).toBe('accepted');
   });
 
@@ -122,7 +126,7 @@ describe('what a lead wants before a job is finished', () => {
     const wanted: Demands = { ...nothing, part: 'must', stoppage: 'must', time: 'must', photo: 'asked' };
     const job = works(wanted);
     expect(shareGiven(await owedOf(job), wanted)).toBe(0);
-    await job.do(...none('part') as ['none.say', ArgsOf<'none.say'>]);
+    await job.do(...(none('part') as ['none.say', ArgsOf<'none.say'>]));
     expect(shareGiven(await owedOf(job), wanted)).toBeCloseTo(1 / 3);
     expect(shareGiven([], nothing)).toBe(1);
   });

@@ -59,9 +59,10 @@ export function owedBefore(finisher: PersonId, recorded: Recorded, demands: Dema
   return owedThings.flatMap((thing) => {
     const demand = demands[thing];
     if (demand === 'not') return [];
-    return owing[thing](recorded, finisher).map(
-      (each): Owed => ({ ...each, demand: each.what === 'timeOfAnother' ? 'asked' : demand }),
-    );
+    return owing[thing](recorded, finisher).map((each): Owed => ({
+      ...each,
+      demand: each.what === 'timeOfAnother' ? 'asked' : demand,
+    }));
   });
 }
 
@@ -101,6 +102,11 @@ const thingOf: Readonly<Record<Owing['what'], OwedThing>> = {
   clockOfAnother: 'clocks',
   lock: 'locks',
 };
+
+/** Of what thing something is owed. */
+export function thingOwed({ what }: Pick<Owed, 'what'>): OwedThing {
+  return thingOf[what];
+}
 
 /** What is missing of each thing, where it is wanted. */
 const owing: Readonly<Record<OwedThing, (recorded: Recorded, finisher: PersonId) => readonly Owing[]>> = {

@@ -11,7 +11,17 @@ import type { WorkOrder } from '../work/work-order';
 import type { NoticeFact } from '../work/notice-fact';
 
 /** What a person is told of: `finished` is for leads, who accept it; `forYou` is what somebody recorded in one's name. */
-export const noticeKinds = ['given', 'late', 'handedBack', 'changed', 'short', 'count', 'finished', 'forYou', 'timeOwed'] as const;
+export const noticeKinds = [
+  'given',
+  'late',
+  'handedBack',
+  'changed',
+  'short',
+  'count',
+  'finished',
+  'forYou',
+  'timeOwed',
+] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
 /** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */

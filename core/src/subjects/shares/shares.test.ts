@@ -2,7 +2,20 @@ import fc from 'fast-check';
 import { asId, type EntryId, type OperationId, type PersonId, type ShareId, type StepId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 import { costOf, costOfShares } from '../../registry/entries';
-import { ann, anEntry, anOperation, aShare, aStep, assetId, aWorkOrder, bob, lea, noon, someSettings, workId } from '../../testing/builders';
+import {
+  ann,
+  anEntry,
+  anOperation,
+  aShare,
+  aStep,
+  assetId,
+  aWorkOrder,
+  bob,
+  lea,
+  noon,
+  someSettings,
+  workId,
+} from '../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
 import { demandsOf } from '../lifecycle/demands-of';
 import { owedBefore } from '../lifecycle/owed';
@@ -122,9 +135,7 @@ describe('a share', () => {
       { what: 'step', stepId: at(4).id, text: at(4).text, demand: 'must' },
       { what: 'share', shareId: first, personId: bob.id, progress: { done: 0, of: 2 }, demand: 'must' },
     ]);
-    expect(owedBefore(bob.id, recorded, wanted).map(({ what }) => what)).toEqual(
-      Array<string>(4).fill('step'),
-    );
+    expect(owedBefore(bob.id, recorded, wanted).map(({ what }) => what)).toEqual(Array<string>(4).fill('step'));
   });
 
   it('has the steps that are part of its steps, unless those were put into another', () => {

@@ -176,7 +176,9 @@ describe('what is owed', () => {
   });
 
   it('is nothing where the rules ask for nothing', () => {
-    expect(owedBefore(ann.id, { ...nothing, steps: [aStep(1)] }, demandsOf(someSettings(), { kind: 'improvement' }))).toEqual([]);
+    expect(
+      owedBefore(ann.id, { ...nothing, steps: [aStep(1)] }, demandsOf(someSettings(), { kind: 'improvement' })),
+    ).toEqual([]);
   });
 });
 
