@@ -67,6 +67,7 @@ export const holdWords: Readonly<Record<HoldReason, string>> = {
   weather: 'Weather',
   help: 'Needs help',
   tool: 'Tool missing',
+  shift: 'The next shift goes on',
   other: 'Something else',
 };
 

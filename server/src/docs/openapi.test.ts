@@ -158,6 +158,7 @@ describe('the description of the API', () => {
         'get /api/mails',
         'get /api/mails/undelivered',
         'get /api/news',
+        'get /api/owed',
         'get /api/past',
         'get /api/session',
         'get /api/sessions',

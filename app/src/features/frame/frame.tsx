@@ -7,6 +7,7 @@ import { Press } from '../../ui/press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { useSeen } from '../digest';
 import { MarksContext } from '../page/marks';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
 import { topBarMarks } from './top-bar-marks';
@@ -19,6 +20,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   const palette = usePalette();
   const isWide = useIsWide();
   useNotedTrail();
+  useSeen();
   const isSheet = /^\/(shift\/.+|plant\/document\/)/.test(usePathname());
   const places = placesFor(person);
   if (isWide) {

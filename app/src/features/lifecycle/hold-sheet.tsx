@@ -8,7 +8,7 @@ import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { holdWords } from '../../words/work-words';
 
-/** Why the work rests. My clock on it stops. */
+/** Not done yet: why the work rests, and what is said to whoever goes on with it. My clock on it stops. */
 export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
   const [reason, setReason] = useState<HoldReason>('part');
   const { form, submit, refusal } = useOperationForm({
@@ -19,13 +19,21 @@ export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     onDone: onClose,
   });
   return (
-    <BottomSheet title="Hold" onClose={onClose} foot={<Button main word="Hold the job" onPress={submit} />}>
+    <BottomSheet
+      title="Not done yet"
+      onClose={onClose}
+      foot={<Button main word={reason === 'shift' ? 'Leave it to the next shift' : 'Hold the job'} onPress={submit} />}
+    >
       <Choices label="Reason">
         {holdReasons.map((each) => (
           <Choice key={each} word={holdWords[each]} isChosen={reason === each} onPress={() => setReason(each)} />
         ))}
       </Choices>
-      <FormField control={form.control} name="note" label="More about it (not needed)" />
+      <FormField
+        control={form.control}
+        name="note"
+        label={reason === 'shift' ? 'How far it is, and what comes next' : 'For whoever goes on (not needed)'}
+      />
       <FormRefusal sentence={refusal} />
       <Words as="small" soft>
         If your clock runs here, it stops and its time is kept.

@@ -3,6 +3,7 @@ import { piece } from '../../ui/piece';
 /** What other features may use of this one. */
 export { DropSheet } from './drop-sheet';
 export { HandBackSheet } from './hand-back-sheet';
+export { HandOverLine } from './hand-over-line';
 export { HoldSheet } from './hold-sheet';
 
 export const DemandsSheet = piece(() => import('./demands-sheet').then((module) => module.DemandsSheet));

@@ -31,7 +31,7 @@ import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
 import { CodeFault } from '../faults';
-import { FinishSheet } from '../lifecycle';
+import { FinishSheet, HandOverLine } from '../lifecycle';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
@@ -376,6 +376,7 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
           </Press>
         )}
       </View>
+      <HandOverLine work={work} />
       <PutOffLine work={work} />
       {changing === null ? null : <WhenSheet work={work} first={changing} onClose={() => setChanging(null)} />}
       {isAsking && settings !== undefined ? <Words live>{whyHere(work, asset, present, settings)}</Words> : null}

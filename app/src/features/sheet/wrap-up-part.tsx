@@ -13,6 +13,7 @@ import { Words } from '../../ui/words';
 import { costGroupWords, stateWords } from '../../words/work-words';
 import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
+import { OwnTimeOwed } from './own-time-owed';
 import { useOwed, type OwedStanding } from './use-owed';
 import { CostItems } from './cost-items';
 import { useCommand } from '../keys/commands';
@@ -117,6 +118,7 @@ const WrapUp = memo(function WrapUp({
         ) : null}
       </View>
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
+      <OwnTimeOwed work={work} />
       {work.state === 'finished' && isLead ? (
         <View style={sheet.buttons}>
           <Button

@@ -11,6 +11,7 @@ import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { Digest } from '../digest';
 import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
 import { TopBar } from '../page/top-bar';
@@ -138,6 +139,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               />
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.narrow} onPress={() => router.navigate('/scan')} />
             </View>
+            <Digest />
             <ForgottenClock />
             <InstallOffer />
             <KeptViews listed={listed} present={{ now: shift.present, zone: settings.zone }} />

@@ -7,10 +7,11 @@ import type { Settings } from '@oilcan/core/settings';
 import { isLate } from '@oilcan/core/shift';
 import { dueSteps, roundOf } from '@oilcan/core/rounds';
 import { progressOf } from '@oilcan/core/steps';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, owesTime, type WorkOrder } from '@oilcan/core/work';
 import { sayDue, sayLocalDay } from '../../words/dates';
 import { counted, stateOf } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { useMe } from '../../data/use-me';
 import { RowDipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
@@ -23,6 +24,7 @@ import { useOwnShare, type OwnShare } from '../shares';
 import { useKitStanding } from '../../data/stock';
 import {
   mdiAccountCheckOutline,
+  mdiAccountClockOutline,
   mdiAccountMultipleOutline,
   mdiCalendarCheckOutline,
   mdiCalendarClockOutline,
@@ -41,6 +43,7 @@ interface Props {
 /** One work order in the Shift list. */
 export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }: Props): ReactElement {
   const palette = usePalette();
+  const me = useMe();
   const asset = useRow('assets', work.assetId);
   const place = useRow('places', work.placeId);
   const settings = useSettings(work.siteId);
@@ -92,6 +95,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
           )}
           {own === null ? null : <Fact icon={mdiAccountCheckOutline} words={ownShareWords(own)} />}
           {people === null ? null : <Fact icon={mdiAccountMultipleOutline} words={people} />}
+          {owesTime(work, me) ? <Fact icon={mdiAccountClockOutline} words="Your time is missing" isStrong /> : null}
           {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
         </View>
       </View>

@@ -6,6 +6,7 @@ export const lifecycleErrors = {
     409,
     (v) => `${v['number']} was handed back while you had no signal. Read why, then finish it again.`,
   ),
+  hand_over_empty: defineError(422, 'Say in one line how far it is and what comes next.'),
   not_finished_owed: defineError(409, (v) => `Not finished: ${owedSaid(v)} still owed.`),
   not_accepted_owed: defineError(409, (v) => `Not accepted: ${owedSaid(v)} still there. Have it seen to first.`),
   not_dropped_owed: defineError(409, (v) => `Not dropped: ${owedSaid(v)} still there. Have it seen to first.`),

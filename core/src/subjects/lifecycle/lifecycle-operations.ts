@@ -55,7 +55,10 @@ const startWork = defineOperation({
   },
 });
 
-/** Work rests for a reason. The person's own clock on it stops and its time is recorded. */
+/**
+ * Work rests for a reason. The person's own clock on it stops and its time is recorded; what they say to whoever goes on is the
+ * first that those see. Left for the next shift, it needs such a line.
+ */
 const holdWork = defineOperation({
   label: 'holding',
   roles: transitions.hold.roles,
@@ -72,12 +75,20 @@ const holdWork = defineOperation({
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
-    if (reachedUnseen(found.value, 'hold', context)) return stopOwnClockOn(records, found.value, context);
+    const line = args.note.trim();
+    if (args.reason === 'shift' && line === '') return refuse('hand_over_empty', {}, 'note');
+    const handedOver = withHandOver(found.value, line, context);
+    if (reachedUnseen(found.value, 'hold', context)) {
+      await records.put('workOrders', handedOver);
+      await noteBeside(records, found.value, 'left', line, context);
+      return stopOwnClockOn(records, found.value, context);
+    }
     const allowed = mayChangeState(found.value, 'hold');
     if (!allowed.ok) return allowed;
     const stopped = await stopOwnClockOn(records, found.value, context);
     if (!stopped.ok) return stopped;
-    const held = { ...found.value, held: { reason: args.reason, note: args.note } };
+    const held = { ...handedOver, held: { reason: args.reason, note: args.note } };
+    await noteBeside(records, found.value, 'left', line, context);
     await changeState(records, held, 'hold', args.reason, context);
     return accepted;
   },
@@ -122,7 +133,7 @@ const finishWork = defineOperation({
     if (!found.ok) return found;
     const work = found.value;
     if (reachedUnseen(work, 'finish', context)) {
-      await noteDone(records, work, args.done ?? '', context);
+      await noteBeside(records, work, 'done', args.done ?? '', context);
       return stopOwnClockOn(records, work, context);
     }
     if (work.handedBack !== null && work.handedBack.since >= context.knownUntil) {
@@ -138,10 +149,16 @@ const finishWork = defineOperation({
     const stopped = await stopOwnClockOn(records, work, context);
     if (!stopped.ok) return stopped;
     await removePausedClocks(records, work.id);
-    await noteDone(records, work, args.done ?? '', context);
+    await noteBeside(records, work, 'done', args.done ?? '', context);
     const missing = demands.time === 'not' ? [] : withoutTime(await recordedOn(records, work));
-    const { timeOwedBy: _, ...before } = work;
-    await changeState(records, missing.length === 0 ? before : { ...work, timeOwedBy: missing }, 'finish', '', context);
+    const { timeOwedBy: _, handOver: __, ...before } = work;
+    await changeState(
+      records,
+      missing.length === 0 ? before : { ...before, timeOwedBy: missing },
+      'finish',
+      '',
+      context,
+    );
     return accepted;
   },
 });
@@ -198,11 +215,23 @@ const dropWork = defineOperation({
     leadTransition(records, args.workOrderId, 'drop', args.reason, context),
 });
 
-/** What was done, in the words of whoever finished it, as a note of the record; nothing where there are no words. */
-async function noteDone(records: Records, work: WorkOrder, text: string, context: OperationContext): Promise<void> {
+/** With what is said to whoever goes on; of two who left it without knowing of each other, the later one is seen first. */
+function withHandOver(work: WorkOrder, line: string, { person, at, now }: OperationContext): WorkOrder {
+  if (line === '' || (work.handOver !== undefined && work.handOver.at > at)) return work;
+  return { ...work, handOver: { line, by: person.id, at, since: now } };
+}
+
+/** What somebody says as they finish or leave it, as a note of the record; nothing where there are no words. */
+async function noteBeside(
+  records: Records,
+  work: WorkOrder,
+  beside: 'done' | 'left',
+  text: string,
+  context: OperationContext,
+): Promise<void> {
   if (text.trim() === '') return;
   const entry = newEntry(work, { kind: 'note', text: text.trim() }, context);
-  await records.put('entries', { ...entry, id: entryBeside(entry.id, 'done') });
+  await records.put('entries', { ...entry, id: entryBeside(entry.id, beside) });
 }
 
 /** Running clocks and locks that are on, without which nothing is accepted or dropped. */

@@ -79,7 +79,8 @@ export async function moveStock(
   if (change === 0) return;
   const before = level ?? (await emptyLevel(records, where));
   if (before === null) return;
-  await records.put('stock', { ...before, onHand: before.onHand + change });
+  const received = reason === 'receipt' ? { receivedAt: context.at } : {};
+  await records.put('stock', { ...before, ...received, onHand: before.onHand + change });
   await records.put('movements', {
     id: `${context.operationId}:${where.binId}${beside === '' ? '' : `:${beside}`}`,
     partId: where.partId,

@@ -47,6 +47,8 @@ export interface StockLevel {
   readonly partId: PartId;
   readonly binId: BinId;
   readonly onHand: Thousandths;
+  /** When something came into it last; absent where nothing did since that is kept. */
+  readonly receivedAt?: Instant;
   /** Below this the storekeeper is told; zero for never. */
   readonly lowLevel: Thousandths;
 }

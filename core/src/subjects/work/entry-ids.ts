@@ -2,7 +2,16 @@ import { asId, type EntryId, type OperationId } from '../../kernel/ids';
 
 /** What an operation may record beside the entry that carries its own id. */
 export type EntryBeside =
-  'state' | 'clock' | 'reading' | 'stoppage' | 'out' | 'done' | `ended-${number}` | `clock-${number}` | `for-${number}`;
+  | 'state'
+  | 'clock'
+  | 'reading'
+  | 'stoppage'
+  | 'out'
+  | 'done'
+  | 'left'
+  | `ended-${number}`
+  | `clock-${number}`
+  | `for-${number}`;
 
 /** The id of a further entry of the same operation: made of the operation's, so that applying it again adds nothing. */
 export function entryBeside(id: EntryId, beside: EntryBeside): EntryId {

@@ -26,7 +26,8 @@ export type Urgency = (typeof urgencies)[number];
 export const workStates = ['ready', 'underway', 'held', 'finished', 'accepted', 'dropped'] as const;
 export type WorkState = (typeof workStates)[number];
 
-export const holdReasons = ['part', 'access', 'weather', 'help', 'tool', 'other'] as const;
+/** Why work rests; `shift`: whoever comes next goes on with it. */
+export const holdReasons = ['part', 'access', 'weather', 'help', 'tool', 'shift', 'other'] as const;
 export type HoldReason = (typeof holdReasons)[number];
 
 export interface Hazard {
@@ -93,6 +94,15 @@ export interface PutOff {
   readonly at: Instant;
 }
 
+/** What somebody who left the work says to whoever goes on with it. */
+export interface HandOver {
+  readonly line: string;
+  readonly by: PersonId;
+  readonly at: Instant;
+  /** When that came to be known, which may be long after. */
+  readonly since: Instant;
+}
+
 /** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
 export interface WorkOrder {
   readonly id: WorkOrderId;
@@ -139,6 +149,8 @@ export interface WorkOrder {
   readonly closedAt: Instant | null;
   /** Why it is held, while it is. */
   readonly held: { readonly reason: HoldReason; readonly note: string } | null;
+  /** What was said last to whoever goes on with it; absent for nothing, and once it is finished. */
+  readonly handOver?: HandOver;
   /** Why it came back after finishing, until it is finished again. */
   readonly handedBack: { readonly reason: string; readonly by: PersonId; readonly since: Instant } | null;
   /** Who changed the state last, and when that came to be known, which may be long after it was done. */
