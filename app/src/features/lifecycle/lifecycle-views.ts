@@ -29,7 +29,7 @@ const operations: OperationViewsNamed<
   'work.start': byItsLabel,
   'work.hold': { say: null, fields: { note: 'Note' } },
   'work.resume': byItsLabel,
-  'work.finish': { say: ({ done }) => done ?? 'Finished', fields: { done: 'What was done' } },
+  'work.finish': byItsLabel,
   'owed.set': byItsLabel,
   'work.accept': byItsLabel,
   'work.hand-back': { say: null, fields: { reason: 'What is missing' } },

@@ -139,7 +139,7 @@ describe('locking out', () => {
     await lockOutAll();
     const finish = anOperation('work.finish', { workOrderId: workId }, { at: addMinutes(noon, 30) });
     const { outcome } = await applyOperation(records, finish, ann, addMinutes(noon, 30));
-    expect(outcome).toMatchObject({ ok: false, code: 'not_finished_owed', values: { locks: 2 } });
+    expect(outcome).toMatchObject({ ok: false, code: 'not_finished_owed', values: { lock: 2 } });
   });
 
   it('of nothing is safe', () => {

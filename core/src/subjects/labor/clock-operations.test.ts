@@ -48,6 +48,7 @@ describe('a break', () => {
     const works = new Works({ personIds: [ann.id, bob.id] });
     await works.do('clock.start', onWork, bob);
     await works.do('clock.pause', onWork, bob, minutesLater(20));
+    await works.do('none.say', { ...onWork, of: 'time' }, ann, minutesLater(25));
     expect(codeOf(await works.do('work.finish', onWork, ann, minutesLater(30)))).toBe('accepted');
     expect(works.records.peek('clocks', bob.id)).toBeUndefined();
   });

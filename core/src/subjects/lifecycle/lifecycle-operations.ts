@@ -126,7 +126,7 @@ const finishWork = defineOperation({
   file: null,
   numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: { done: 'text' }, keepsTime: false },
+  mend: { fields: {}, keepsTime: false },
   upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
