@@ -25,6 +25,7 @@ import { clockPlaceOperations } from '../subjects/places-of-clocks/clock-place-o
 import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
+import { reviewOperations } from '../subjects/review/review-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
 import { scheduleOperations } from '../subjects/schedule/schedule-operations';
 import { servicesOperations } from '../subjects/services/services-operations';
@@ -45,6 +46,7 @@ export const operations = {
   ...raiseOperations,
   ...lifecycleOperations,
   ...demandsOperations,
+  ...reviewOperations,
   ...scheduleOperations,
   ...hazardsOperations,
   ...isolationOperations,

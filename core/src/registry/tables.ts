@@ -10,6 +10,7 @@ import { permitsTables } from '../subjects/permits/permits-tables';
 import { clockPlaceTables } from '../subjects/places-of-clocks/clock-place-tables';
 import { plantTables } from '../subjects/plant/plant-tables';
 import { proceduresTables } from '../subjects/procedures/procedures-tables';
+import { reviewTables } from '../subjects/review/review-tables';
 import { roundsTables } from '../subjects/rounds/rounds-tables';
 import { settingsTables } from '../subjects/settings/settings-tables';
 import { sharesTables } from '../subjects/shares/shares-tables';
@@ -37,6 +38,7 @@ export const tables: TableSet = {
   ...clockPlaceTables,
   ...kitListTables,
   ...noticesTables,
+  ...reviewTables,
 };
 
 export const tableNames = Object.keys(tables) as readonly TableName[];

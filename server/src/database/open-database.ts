@@ -1,7 +1,9 @@
+import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
 import { connect, type Wanted } from '../db/connection';
 import { bringShapesUpToDate } from '../db/shapes';
 import { bringPastUpToDate } from '../past/note-past';
+import { bringReviewsUpToDate } from '../review/note-reviews';
 
 /** Opens the database, and brings its tables, the shapes of its rows, and what is derived from them up to date. */
 export function openDatabase(database: string, wanted: Omit<Wanted, 'bringUpToDate'> = {}): Promise<Knex> {
@@ -10,6 +12,7 @@ export function openDatabase(database: string, wanted: Omit<Wanted, 'bringUpToDa
     bringUpToDate: async (connection) => {
       await bringShapesUpToDate(connection);
       await bringPastUpToDate(connection);
+      await bringReviewsUpToDate(connection, instantFromMillis(Date.now()));
     },
   });
 }

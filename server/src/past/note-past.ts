@@ -50,15 +50,19 @@ export async function bringPastUpToDate(database: Knex): Promise<void> {
 /**
  * Summarises those of the work orders that are done and keeps it; one that was taken up again is forgotten until it ends
  * anew. Reads what is stored, so it comes after the rows were written.
+ *
+ * @returns all of them as they are stored
  */
-export async function notePast(transaction: Knex, workIds: ReadonlySet<string>): Promise<void> {
+export async function notePast(transaction: Knex, workIds: ReadonlySet<string>): Promise<WorkOrder[]> {
   const ids = [...workIds];
+  const works: WorkOrder[] = [];
   for (let start = 0; start < ids.length; start += IDS_PER_STATEMENT) {
-    await noteSome(transaction, ids.slice(start, start + IDS_PER_STATEMENT));
+    works.push(...(await noteSome(transaction, ids.slice(start, start + IDS_PER_STATEMENT))));
   }
+  return works;
 }
 
-async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void> {
+async function noteSome(transaction: Knex, ids: readonly string[]): Promise<WorkOrder[]> {
   const run = await runnerOf(transaction);
   const stored = await runAmong<{ body: string }>(
     run,
@@ -68,7 +72,7 @@ async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void
   const works = stored.map(({ body }) => JSON.parse(body) as WorkOrder);
   await runAmong(run, ids, (places) => `DELETE FROM past_jobs WHERE work_order IN (${places})`);
   const ended = works.filter((work) => doneAt(work) !== null);
-  if (ended.length === 0) return;
+  if (ended.length === 0) return works;
   const entriesOf = await entriesByWork(
     transaction,
     ended.map(({ id }) => id),
@@ -89,9 +93,11 @@ async function noteSome(transaction: Knex, ids: readonly string[]): Promise<void
     });
   });
   await insertRows(await runnerOf(transaction), 'past_jobs', columns, rows, 'id');
+  return works;
 }
 
-const entriesByWork = (transaction: Knex, ids: readonly string[]) => byWork<Entry>(transaction, 'entries', ids);
+/** What is recorded on each of these work orders. */
+export const entriesByWork = (transaction: Knex, ids: readonly string[]) => byWork<Entry>(transaction, 'entries', ids);
 const stopsByWork = (transaction: Knex, ids: readonly string[]) => byWork<Stop>(transaction, 'stops', ids);
 
 async function byWork<Row extends Entry | Stop>(

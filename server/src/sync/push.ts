@@ -20,6 +20,7 @@ import { runAmong, runnerOf, type Run } from '../db/statements';
 import { mayNameFile } from '../files/known-files';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
+import { noteReviews } from '../review/note-reviews';
 import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
 import { rowsOfNewlyCarried } from './newly-carried';
@@ -139,7 +140,8 @@ export async function pushWithin(
   const changes = batch.changes();
   const told = await noticesOfPush(transaction, records, changes, person, now);
   await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
-  await notePast(transaction, worksTouchedBy(changes));
+  const touched = await notePast(transaction, worksTouchedBy(changes));
+  await noteReviews(transaction, records, touched, now);
   const revision = await revisionWithin(run);
   if (log.length > 0) {
     const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);

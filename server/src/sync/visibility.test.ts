@@ -149,6 +149,16 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     seenAt: null,
   }),
   follows: (siteId, personId) => ({ id: `${personId}@x`, personId, workOrderId: workOf(siteId) }),
+  reviews: (siteId, personId) => ({
+    id: workOf(siteId),
+    siteId,
+    workOrderId: workOf(siteId),
+    readerIds: [personId],
+    finishedAt: noon,
+    acceptedAt: null,
+    unusual: [],
+    cost: { laborMinutes: 0, groups: { time: [], material: [], boughtIn: [], other: [] }, total: [] },
+  }),
   noticeChoices: (_, personId) => ({ id: personId, personId, silent: [], mail: [], push: [] }),
 };
 

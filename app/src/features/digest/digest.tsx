@@ -45,7 +45,7 @@ function Since({ since }: { readonly since: Instant }): ReactElement | null {
       }),
     [me, since, works, crews, assets],
   );
-  if (settings === undefined) return null;
+  if (settings === undefined || lines.length === 0) return null;
   return <Lines lines={lines} since={since} settings={settings} />;
 }
 
@@ -65,9 +65,7 @@ function Lines({ lines, since, settings }: LinesProps): ReactElement {
   return (
     <View role="region" aria-label="While you were away" style={[sheet.digest, { borderColor: palette.ink }]}>
       <Words as="heading" level={3}>
-        {lines.length === 0
-          ? `Nothing of yours changed since ${say(since)}`
-          : `Since ${say(since)}: ${counted(lines.length, 'change', 'changes')}`}
+        Since {say(since)}: {counted(lines.length, 'change', 'changes')}
       </Words>
       {isHeard ? null : (
         <Words as="small" soft>

@@ -120,6 +120,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
                   : counted(left, 'job fits', 'jobs fit')}
             </Words>
             {reason === null ? null : <Words soft>{reason}</Words>}
+            <Digest />
             <View style={sheet.find}>
               <View style={sheet.field}>
                 <FindField label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
@@ -139,7 +140,6 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               />
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.narrow} onPress={() => router.navigate('/scan')} />
             </View>
-            <Digest />
             <ForgottenClock />
             <InstallOffer />
             <KeptViews listed={listed} present={{ now: shift.present, zone: settings.zone }} />

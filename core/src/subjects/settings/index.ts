@@ -1,2 +1,3 @@
+export * from './review-limits';
 export * from './settings';
 export * from './settings-tables';

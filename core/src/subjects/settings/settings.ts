@@ -2,6 +2,7 @@ import type { SiteId } from '../../kernel/ids';
 import { hasRole, type Role } from '../../operations/actor';
 import type { Viewer } from '../../records/table';
 import type { Person, Site } from '../people/people';
+import type { ReviewLimits } from './review-limits';
 import type { Demands } from '../work/demands';
 import type { WorkKind } from '../work/work-order';
 
@@ -67,6 +68,8 @@ export interface Settings {
   readonly laborCostSeenBy: readonly Role[];
   /** What holds up finishing; where `demands` are chosen, it says the same for phones of before. */
   readonly owed: Readonly<Record<WorkKind, OwedRules>>;
+  /** From when on finished work is called unusual; absent where nobody chose. */
+  readonly review?: ReviewLimits;
   /** What finishing waits for and what is asked for, by kind of work; absent where nobody chose. */
   readonly demands?: Readonly<Partial<Record<WorkKind, Demands>>>;
 }

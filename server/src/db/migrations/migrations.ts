@@ -9,6 +9,7 @@ import { numbers } from './007-numbers';
 import { proceduresAndStops } from './008-procedures-and-stops';
 import { shares } from './009-shares';
 import { pastOfStops } from './010-past-of-stops';
+import { reviews } from './012-reviews';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -29,6 +30,7 @@ const all: readonly Migration[] = [
   shares,
   pastOfStops,
   timeOnNoJob,
+  reviews,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -1,0 +1,4 @@
+export * from './review';
+export * from './review-operations';
+export * from './review-tables';
+export * from './unusual';

@@ -1,0 +1,173 @@
+import type { PartId, PersonId, PointId } from '../../kernel/ids';
+import { addMinutes, minutesBetween, toMillis } from '../../kernel/time/instant';
+import type { PastJob } from '../past/past-job';
+import { quantile } from '../past/reliability';
+import type { Usual } from '../past/usual';
+import type { Step } from '../steps/step';
+import { standingOf, type Entry } from '../work/entries';
+import { saidNone } from '../none/none';
+import type { WorkOrder } from '../work/work-order';
+import type { ReviewLimits } from '../settings/review-limits';
+
+/** Why a finished work order is worth a closer look. */
+export type Unusual =
+  | { readonly is: 'overEstimate'; readonly minutes: number; readonly estimateMinutes: number }
+  /** Taken though nobody planned them and such jobs do not take them. */
+  | { readonly is: 'unplannedParts'; readonly partIds: readonly PartId[] }
+  /** Corrective work without a fault, or with one whose cause or work is not said. */
+  | { readonly is: 'notCoded'; readonly isMissing: boolean }
+  /** Beyond its alarm at the end, with no further work. */
+  | { readonly is: 'alarm'; readonly pointId: PointId; readonly value: number }
+  | { readonly is: 'skipped'; readonly steps: readonly string[] }
+  | { readonly is: 'recordedLate'; readonly hours: number; readonly personId: PersonId }
+  /** The same failure came back much sooner than it usually does. */
+  | {
+      readonly is: 'repeat';
+      readonly mode: string;
+      readonly component: string;
+      readonly days: number;
+      readonly usualDays: number;
+    }
+  /** In the smallest unit of the currency. */
+  | { readonly is: 'cost'; readonly minor: number; readonly usualMinor: number }
+  /** To whom it was given and whose time is missing. */
+  | { readonly is: 'timeMissing'; readonly personIds: readonly PersonId[] };
+
+/** What a finished work order is looked at by. */
+export interface LookedAt {
+  readonly work: WorkOrder;
+  readonly entries: readonly Entry[];
+  readonly steps: readonly Step[];
+  /** The measuring points for which further work was raised from it, or that answer an alarm of. */
+  readonly answeredPoints: ReadonlySet<PointId>;
+  /** Whether any further work came from it. */
+  readonly ledOn: boolean;
+  /** Ended jobs of its machine before it. */
+  readonly before: readonly PastJob[];
+  /** What such jobs took; null where too few are known. */
+  readonly usual: Usual | null;
+  /** What it cost, and what such jobs did, in the smallest unit of the site's currency. */
+  readonly costMinor: number;
+  readonly usualCostsMinor: readonly number[];
+}
+
+/** In this order they are told. */
+export function unusualOf(looked: LookedAt, limits: ReviewLimits): Unusual[] {
+  return [
+    ...overEstimate(looked, limits),
+    ...costAbove(looked, limits),
+    ...repeats(looked, limits),
+    ...alarms(looked),
+    ...unplannedParts(looked, limits),
+    ...notCoded(looked),
+    ...skipped(looked),
+    ...recordedLate(looked, limits),
+    ...timeMissing(looked),
+  ];
+}
+
+function overEstimate({ work, entries }: LookedAt, limits: ReviewLimits): Unusual[] {
+  const minutes = standingOf(entries, 'labor').reduce((sum, { content }) => sum + content.minutes, 0);
+  const { estimateMinutes } = work;
+  const isOver =
+    estimateMinutes > 0 &&
+    minutes >= estimateMinutes * limits.estimateTimes &&
+    minutes - estimateMinutes >= limits.minutesOver;
+  return isOver ? [{ is: 'overEstimate', minutes, estimateMinutes }] : [];
+}
+
+function unplannedParts({ work, entries, usual }: LookedAt, limits: ReviewLimits): Unusual[] {
+  const expected = new Set([
+    ...work.kit.map(({ partId }) => partId),
+    ...(usual === null ? [] : usual.parts.map(({ partId }) => partId)),
+  ]);
+  // Nothing was planned and nothing is known of such jobs: then no part is unusual.
+  if (work.kit.length === 0 && usual === null) return [];
+  const taken = standingOf(entries, 'part').map(({ content }) => content.partId);
+  const partIds = [...new Set(taken)].filter((partId) => !expected.has(partId));
+  return partIds.length >= limits.unplannedParts && partIds.length > 0 ? [{ is: 'unplannedParts', partIds }] : [];
+}
+
+function notCoded({ work, entries }: LookedAt): Unusual[] {
+  if (work.kind !== 'corrective') return [];
+  const faults = standingOf(entries, 'fault');
+  const saysNone = work.finishedBy !== null && saidNone(entries, work.finishedBy).includes('fault');
+  if (faults.length === 0) return saysNone ? [] : [{ is: 'notCoded', isMissing: true }];
+  const isOpen = faults.some(({ content }) => content.cause === '' || content.activity === null);
+  return isOpen ? [{ is: 'notCoded', isMissing: false }] : [];
+}
+
+function alarms({ entries, answeredPoints, ledOn }: LookedAt): Unusual[] {
+  const last = new Map(
+    [...standingOf(entries, 'reading')]
+      .sort((a, b) => toMillis(a.at) - toMillis(b.at))
+      .map(({ content }) => [content.pointId, content]),
+  );
+  return [...last.values()].flatMap(({ pointId, value, level }): Unusual[] =>
+    level === 'alarm' && !ledOn && !answeredPoints.has(pointId) ? [{ is: 'alarm', pointId, value }] : [],
+  );
+}
+
+function skipped({ steps }: LookedAt): Unusual[] {
+  const texts = steps.filter(({ answer }) => answer?.value.type === 'skipped').map(({ text }) => text);
+  return texts.length === 0 ? [] : [{ is: 'skipped', steps: texts }];
+}
+
+function recordedLate({ entries }: LookedAt, limits: ReviewLimits): Unusual[] {
+  const late = standingOf(entries, 'labor')
+    .map(({ at, content: { startedAt, minutes, personId } }) => ({
+      personId,
+      hours: Math.floor(minutesBetween(addMinutes(startedAt, minutes), at) / 60),
+    }))
+    .filter(({ hours }) => hours >= limits.lateHours)
+    .sort((a, b) => b.hours - a.hours);
+  return late.slice(0, 1).map((each) => ({ is: 'recordedLate', ...each }));
+}
+
+/** Of fewer gaps nobody can say what is usual. */
+const FEWEST_GAPS = 3;
+const DAY_MILLISECONDS = 86_400_000;
+
+function repeats({ work, entries, before }: LookedAt, limits: ReviewLimits): Unusual[] {
+  if (work.kind !== 'corrective') return [];
+  const now = toMillis(work.createdAt);
+  return standingOf(entries, 'fault').flatMap(({ assetId, content: { mode, component } }): Unusual[] => {
+    const times = before
+      .filter(
+        (job) =>
+          job.assetId === assetId && job.faults.some((fault) => fault.mode === mode && fault.component === component),
+      )
+      .map(({ at }) => toMillis(at))
+      .filter((at) => at < now)
+      .sort((a, b) => a - b);
+    const gaps = times.slice(1).map((at, index) => at - (times[index] ?? at));
+    const last = times.at(-1);
+    if (last === undefined || gaps.length < FEWEST_GAPS) return [];
+    const usualDays = medianOf(gaps) / DAY_MILLISECONDS;
+    const days = (now - last) / DAY_MILLISECONDS;
+    return days < usualDays * limits.repeatShare ? [{ is: 'repeat', mode, component, days, usualDays }] : [];
+  });
+}
+
+/** Of fewer jobs nobody can say what they usually cost. */
+const FEWEST_COSTS = 5;
+/** The median of absolute deviations times this is the standard deviation of a normal distribution: 1 / Φ⁻¹(3/4) (memory). */
+const TO_DEVIATION = 1.4826;
+/** Where such jobs all cost about the same, a little more is nothing unusual. */
+const LEAST_TIMES = 1.5;
+
+function costAbove({ costMinor, usualCostsMinor }: LookedAt, limits: ReviewLimits): Unusual[] {
+  if (usualCostsMinor.length < FEWEST_COSTS) return [];
+  const usualMinor = medianOf(usualCostsMinor);
+  const deviation = TO_DEVIATION * medianOf(usualCostsMinor.map((each) => Math.abs(each - usualMinor)));
+  const isFar = costMinor > usualMinor + limits.costDeviations * deviation && costMinor >= usualMinor * LEAST_TIMES;
+  return isFar ? [{ is: 'cost', minor: costMinor, usualMinor: Math.round(usualMinor) }] : [];
+}
+
+function timeMissing({ work: { timeOwedBy = [] } }: LookedAt): Unusual[] {
+  return timeOwedBy.length === 0 ? [] : [{ is: 'timeMissing', personIds: timeOwedBy }];
+}
+
+function medianOf(numbers: readonly number[]): number {
+  return quantile(numbers, 0.5) ?? 0;
+}
