@@ -73,10 +73,10 @@ export const holdWords: Readonly<Record<HoldReason, string>> = {
 
 /** Sums of what a job cost, each as it stands before its amount. */
 export const costGroupWords: Readonly<Record<CostGroup, string>> = {
-  time: 'Time',
-  material: 'parts',
-  boughtIn: 'bought in',
-  other: 'other',
+  time: 'Own time',
+  material: 'Parts',
+  boughtIn: 'Bought in',
+  other: 'Other',
 };
 
 /** What was done about energy. */

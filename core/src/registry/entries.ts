@@ -1,4 +1,5 @@
-import { costOfEntries, type WorkCost } from '../subjects/costs/cost';
+import type { AssetId } from '../kernel/ids';
+import { costByCentre, costOfEntries, type CentreCost, type WorkCost } from '../subjects/costs/cost';
 import { attachmentsEntries } from '../subjects/attachments/attachments-entries';
 import { expensesEntries } from '../subjects/expenses/expenses-entries';
 import { faultsEntries } from '../subjects/faults/faults-entries';
@@ -55,4 +56,12 @@ export function costOf(entries: readonly Entry[]): WorkCost {
 /** What each share of a work order cost, and what is in none. */
 export function costOfShares(shares: readonly Share[], steps: readonly Step[], entries: readonly Entry[]): CostByShare {
   return costByShare(entryKinds, shares, steps, entries);
+}
+
+/** What a work order cost by the cost centres that it is charged to. */
+export function costOfCentres(
+  entries: readonly Entry[],
+  centreOf: (assetId: AssetId) => string | undefined,
+): CentreCost[] {
+  return costByCentre(entryKinds, entries, centreOf);
 }

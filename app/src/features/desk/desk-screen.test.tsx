@@ -1,11 +1,13 @@
-import { screen } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import { addMinutes, asId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Review } from '@oilcan/core/review';
 import type { WorkOrder } from '@oilcan/core/work';
 import { anEntry, ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { press, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
 import { perform } from '../../data/store';
+import { give } from '../keys/commands';
 import { DeskScreen } from './desk-screen';
 
 const job = (number: number, given: Partial<WorkOrder>) =>
@@ -13,20 +15,21 @@ const job = (number: number, given: Partial<WorkOrder>) =>
 const finished = (number: number, minutes: number) =>
   job(number, { state: 'finished', finishedAt: addMinutes(noon, minutes), finishedBy: ann.id });
 
+const NoSheet = (): null => null;
 let works: TestWorks;
 afterEach(() => works.close());
 
 describe('the Desk', () => {
-  it('has finished work first, the newest on top, and says how much waits', async () => {
+  it('has finished work first, what waits longest on top, and says how much waits', async () => {
     works = await TestWorks.open(
       [...smallWorks({ dueAt: addMinutes(noon, -60) }), finished(2, 10), finished(3, 40), job(4, { state: 'held' })],
       lea,
     );
-    await works.show(<DeskScreen />);
+    await works.show(<DeskScreen Sheet={NoSheet} />);
     expect(words()).toContain('2 finished jobs wait for your look');
     expect(words()).toContain('2 jobs are open, 1 of them late; 1 is underway or held.');
     const rows = screen.getAllByTestId(/^desk-/).map((row) => row.getAttribute('data-testid'));
-    expect(rows).toEqual(['desk-W-3', 'desk-W-2', 'desk-W-4']);
+    expect(rows).toEqual(['desk-W-2', 'desk-W-3', 'desk-W-4']);
   });
 
   it('shows what each came to, and leads to it', async () => {
@@ -34,7 +37,7 @@ describe('the Desk', () => {
     const startedAt = addMinutes(noon, -60);
     const onWork = { workOrderId: aWorkOrder().id };
     await perform('labor.add', { ...onWork, personId: lea.id, startedAt, minutes: 90, timeType: 'regular' });
-    await works.show(<DeskScreen />);
+    await works.show(<DeskScreen Sheet={NoSheet} />);
     expect(words()).toMatch(/W-1 Seal weeping.*1 h 30.*€90\.00/);
     await press(/W-1 Seal weeping/, 'link');
     expect(visited.at(-1)).toBe('/shift/w-1');
@@ -42,7 +45,7 @@ describe('the Desk', () => {
 
   it('says when nothing waits', async () => {
     works = await TestWorks.open(smallWorks(), lea);
-    await works.show(<DeskScreen />);
+    await works.show(<DeskScreen Sheet={NoSheet} />);
     expect(words()).toMatch(/Nothing waits for you.*Finished work appears here the moment it is done\./);
   });
 
@@ -51,7 +54,7 @@ describe('the Desk', () => {
     const mail = { id: 'm-1', to: 'Ann', subject: 'Given to you: W-1 Seal weeping', tries: 10, putAsideAt: noon };
     works.answers.set('GET /api/mails/undelivered', { mails: [mail] });
     works.answers.set('POST /api/mails/undelivered/m-1/again', {});
-    await works.show(<DeskScreen />);
+    await works.show(<DeskScreen Sheet={NoSheet} />);
     expect(words()).toContain('Mails that could not be delivered');
     expect(words()).toContain('To Ann, tried 10 times');
     works.answers.set('GET /api/mails/undelivered', { mails: [] });
@@ -65,7 +68,56 @@ describe('the Desk', () => {
       { workOrderId: asId<WorkOrderId>('w-2'), arrival: { at: addMinutes(noon, 2_880), clockOffMinutes: 0 } },
     );
     works = await TestWorks.open([...smallWorks(), finished(2, 10), put('entries', late)], lea);
-    await works.show(<DeskScreen />);
+    await works.show(<DeskScreen Sheet={NoSheet} />);
     expect(words()).toContain('1 time to check: came in late, or by a clock that was off');
+  });
+
+  const overEstimate = { is: 'overEstimate', minutes: 120, estimateMinutes: 60 } as const;
+  const review = (number: number, unusual: Review['unusual']) =>
+    put('reviews', {
+      id: asId<WorkOrderId>(`w-${number}`),
+      siteId: lea.siteIds[0] as never,
+      workOrderId: asId<WorkOrderId>(`w-${number}`),
+      readerIds: [lea.id],
+      finishedAt: addMinutes(noon, number),
+      acceptedAt: null,
+      unusual,
+      cost: { laborMinutes: 120, groups: { time: [], material: [], boughtIn: [], other: [] }, total: [] },
+    });
+
+  it('has the unusual on top, with why, and accepts the others together', async () => {
+    const jobs = [
+      finished(2, 2),
+      finished(3, 3),
+      finished(5, 5),
+      review(2, []),
+      review(3, []),
+      review(5, [overEstimate]),
+    ];
+    works = await TestWorks.open([...smallWorks(), ...jobs], lea);
+    await works.show(<DeskScreen Sheet={NoSheet} />);
+    expect(words()).toContain('3 finished jobs wait for your look');
+    expect(words().replace(/\s/g, ' ')).toContain('1 of them is unusual.');
+    expect(screen.getAllByTestId(/^desk-/)[0]?.textContent?.replace(/\s/g, ' ')).toContain('2 h worked, 1 h planned');
+    await press('Choose several');
+    await press('Accept 2 jobs');
+    expect(works.said).toBe('2 jobs accepted.');
+    const sent = await works.sent();
+    expect(['w-2', 'w-3', 'w-5'].map((id) => sent.peek('workOrders', id)?.state)).toEqual([
+      'accepted',
+      'accepted',
+      'finished',
+    ]);
+    expect(words()).toContain('1 finished job waits for your look');
+  });
+
+  it('is looked through by keys alone where it is wide', async () => {
+    works = await TestWorks.open([...smallWorks(), finished(2, 2), finished(3, 3), review(2, []), review(3, [])], lea);
+    await works.show(<DeskScreen Sheet={NoSheet} />, { isWide: true });
+    expect(words()).toContain('Nothing unusual.');
+    for (const command of ['accept', 'accept'] as const) await act(async () => void give(command));
+    await waitFor(() => expect(words()).toContain('Nothing waits for you'));
+    const sent = await works.sent();
+    expect(['w-2', 'w-3'].map((id) => sent.peek('workOrders', id)?.state)).toEqual(['accepted', 'accepted']);
   });
 });

@@ -1,171 +1,215 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState, type ReactElement } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums } from '@oilcan/core/kernel';
-import { costOf } from '@oilcan/core/registry';
+import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
 import { isLate } from '@oilcan/core/shift';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { now, useRow, useRows, useSettings, useTable } from '../../data/store';
-import { httpLink } from '../../data/http-link';
-import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
-import { useNotice } from '../../ui/notice';
-import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
+import { isOpen } from '@oilcan/core/work';
+import { useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
+import { performOrSay } from '../../data/use-operation';
+import { useNotice } from '../../ui/notice';
+import { Button } from '../../ui/press';
+import { Section } from '../../ui/section';
+import { RULE, useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { sayMoment } from '../../words/dates';
-import { counted, stateWords } from '../../words/work-words';
+import { counted } from '../../words/work-words';
 import { CatalogueSheet } from '../faults';
+import { useCommand } from '../keys/commands';
 import { DemandsSheet } from '../lifecycle';
 import { TopBar } from '../page/top-bar';
-import { Section } from '../../ui/section';
+import { ReviewPane, ReviewRow, useReviews, type SheetOfWork, type Waiting } from '../review';
+import { DeskKeys } from './desk-keys';
+import { UnderwayRow } from './underway-row';
+import { UndeliveredMails } from './undelivered-mails';
 
-/** The lead's view: what was finished and waits to be looked at, and what is underway now. */
-export function DeskScreen(): ReactElement {
-  const workOrders = useTable('workOrders');
-  const present = useNow(30);
-  const [opened, setOpened] = useState<'demands' | 'catalogue' | null>(null);
-  const groups = useMemo(() => {
-    const finished = workOrders.filter((work) => work.state === 'finished');
-    finished.sort((a, b) => ((a.finishedAt ?? '') < (b.finishedAt ?? '') ? 1 : -1));
-    return {
-      finished,
-      underway: workOrders.filter((work) => work.state === 'underway' || work.state === 'held'),
-      late: workOrders.filter((work) => isLate(work, present)).length,
-      open: workOrders.filter((work) => isOpen(work.state)).length,
-    };
-  }, [workOrders, present]);
+const keyOf = ({ work }: Waiting): string => work.id;
+
+/** The lead's view: what was finished and waits to be looked at, the unusual first; on a wide screen each beside the list. */
+export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const waiting = useReviews();
+  const say = useNotice((state) => state.say);
+  const list = useRef<FlatList<Waiting>>(null);
+  const [opened, setOpened] = useState<string | null>(null);
+  /** Those that are accepted together; null while they are looked at one by one. */
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const open = waiting.find(({ work }) => work.id === opened) ?? (isWide ? waiting[0] : undefined);
+
+  const go = (by: 1 | -1): void => {
+    const at = waiting.findIndex(({ work }) => work.id === open?.work.id);
+    const next = waiting[Math.min(waiting.length - 1, Math.max(0, at + by))];
+    if (next === undefined) return;
+    setOpened(next.work.id);
+    list.current?.scrollToIndex({ index: waiting.indexOf(next), viewPosition: 0.3, animated: false });
+  };
+  useCommand('next', () => go(1));
+  useCommand('previous', () => go(-1));
+
+  const accept = useCallback(
+    async (ids: readonly string[]): Promise<void> => {
+      let taken = 0;
+      for (const id of ids) if (await performOrSay('work.accept', { workOrderId: id as never })) taken += 1;
+      if (taken > 0) say(`${counted(taken, 'job', 'jobs')} accepted.`);
+    },
+    [say],
+  );
+  /** The next takes the place of what was accepted, so that a list is looked through without going back to it. */
+  const acceptOne = useCallback(
+    (id: string): void => {
+      const at = waiting.findIndex(({ work }) => work.id === id);
+      setOpened((waiting[at + 1] ?? waiting[at - 1])?.work.id ?? null);
+      void accept([id]);
+    },
+    [waiting, accept],
+  );
+  const press = useCallback(
+    (id: string): void => {
+      if (chosen !== null) {
+        const next = new Set(chosen);
+        if (!next.delete(id)) next.add(id);
+        setChosen(next);
+      } else if (isWide) setOpened(id);
+      else router.navigate(`/shift/${id}`);
+    },
+    [chosen, isWide, router],
+  );
+  const openId = isWide ? open?.work.id : undefined;
+  const renderItem = useCallback(
+    ({ item }: { readonly item: Waiting }) => (
+      <ReviewRow
+        waiting={item}
+        isOpen={item.work.id === openId}
+        isChosen={chosen === null ? null : chosen.has(item.work.id)}
+        onPress={press}
+      />
+    ),
+    [openId, chosen, press],
+  );
+  const rows = (
+    <FlatList
+      ref={list}
+      role="main"
+      data={waiting}
+      keyExtractor={keyOf}
+      renderItem={renderItem}
+      initialNumToRender={10}
+      windowSize={5}
+      onScrollToIndexFailed={() => undefined}
+      contentContainerStyle={sheet.content}
+      ListHeaderComponent={
+        <DeskHead
+          waiting={waiting}
+          chosen={chosen}
+          onChoose={setChosen}
+          onAccept={(ids) => {
+            setChosen(null);
+            void accept(ids);
+          }}
+        />
+      }
+      ListFooterComponent={<Underway />}
+    />
+  );
   return (
     <View style={sheet.screen}>
       <TopBar title="Desk" />
-      <ScrollView role="main" contentContainerStyle={sheet.content}>
-        <View style={sheet.readable}>
-          <Words as="title" level={2}>
-            {groups.finished.length === 0
-              ? 'Nothing waits for you'
-              : `${counted(groups.finished.length, 'finished job waits', 'finished jobs wait')} for your look`}
-          </Words>
-          <Words soft>
-            {counted(groups.open, 'job is', 'jobs are')} open, {groups.late} of them late;{' '}
-            {counted(groups.underway.length, 'is', 'are')} underway or held.
-          </Words>
-          <UndeliveredMails />
-          <View style={sheet.settings}>
-            <Button word="What is owed" onPress={() => setOpened('demands')} />
-            <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
-          </View>
-          {opened === 'demands' ? <DemandsSheet onClose={() => setOpened(null)} /> : null}
-          {opened === 'catalogue' ? <CatalogueSheet onClose={() => setOpened(null)} /> : null}
-          <View style={sheet.columns}>
-            <View style={sheet.column}>
-              <Section title="Finished">
-                {groups.finished.length === 0 ? (
-                  <Words soft style={sheet.none}>
-                    Finished work appears here the moment it is done.
-                  </Words>
-                ) : null}
-                {groups.finished.map((work) => (
-                  <DeskRow key={work.id} work={work} />
-                ))}
-              </Section>
-            </View>
-            <View style={sheet.column}>
-              <Section title="Underway and held">
-                {groups.underway.map((work) => (
-                  <DeskRow key={work.id} work={work} />
-                ))}
-              </Section>
-            </View>
-          </View>
+      {isWide ? (
+        <View style={sheet.columns}>
+          <View style={[sheet.list, { borderColor: palette.line }]}>{rows}</View>
+          {open === undefined ? null : (
+            <ReviewPane key={open.work.id} waiting={open} Sheet={Sheet} onAccept={acceptOne} />
+          )}
+          <DeskKeys />
         </View>
-      </ScrollView>
+      ) : (
+        rows
+      )}
     </View>
   );
 }
 
-/** Mails to people of my sites that could not be delivered; nothing at all when there are none. */
-function UndeliveredMails(): ReactElement | null {
-  const palette = usePalette();
-  const say = useNotice((state) => state.say);
-  const [again, setAgain] = useState(0);
-  const answered = useAnswer(httpLink.undeliveredMails, again);
-  if (answered.is !== 'there' || answered.answer.mails.length === 0) return null;
-  const tryAgain = (id: string): void => {
-    httpLink.tryMailAgain(id).then(
-      () => setAgain(again + 1),
-      (error: unknown) => say(sentenceOfFailure(error)),
-    );
-  };
+interface DeskHeadProps {
+  readonly waiting: readonly Waiting[];
+  readonly chosen: ReadonlySet<string> | null;
+  readonly onChoose: (chosen: ReadonlySet<string> | null) => void;
+  readonly onAccept: (ids: readonly string[]) => void;
+}
+
+/** How much waits, what is set up here, and accepting several at once. */
+function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
+  const [opened, setOpened] = useState<'demands' | 'catalogue' | null>(null);
+  const close = (): void => setOpened(null);
+  const unusual = waiting.filter((each) => each.unusual.length > 0).length;
+  const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
   return (
-    <Section title="Mails that could not be delivered">
-      {answered.answer.mails.map(({ id, to, subject, tries }) => (
-        <View key={id} style={[sheet.row, { borderColor: palette.line }]}>
-          <View style={sheet.words}>
-            <Words>{subject}</Words>
-            <Words as="small" soft>
-              To {to}, tried {counted(tries, 'time', 'times')}
-            </Words>
-          </View>
-          <Button word="Try again" label={`Try again to mail ${to}: ${subject}`} onPress={() => tryAgain(id)} />
-        </View>
+    <View style={sheet.head}>
+      <Words as="title" level={2}>
+        {waiting.length === 0
+          ? 'Nothing waits for you'
+          : `${counted(waiting.length, 'finished job waits', 'finished jobs wait')} for your look`}
+      </Words>
+      <Words soft>
+        {waiting.length === 0
+          ? 'Finished work appears here the moment it is done.'
+          : unusual === 0
+            ? 'Nothing of it is unusual.'
+            : `${unusual === waiting.length ? (unusual === 1 ? 'It is' : 'All are') : `${unusual} of them ${unusual === 1 ? 'is' : 'are'}`} unusual.`}
+      </Words>
+      <UndeliveredMails />
+      <View style={sheet.buttons}>
+        {waiting.length < 2 ? null : chosen === null ? (
+          <Button word="Choose several" onPress={() => onChoose(new Set(ordinary))} />
+        ) : (
+          <>
+            <Button
+              main
+              disabled={chosen.size === 0}
+              word={`Accept ${counted(chosen.size, 'job', 'jobs')}`}
+              onPress={() => onAccept(waiting.map(({ work }) => work.id as string).filter((id) => chosen.has(id)))}
+            />
+            <Button word="One by one" onPress={() => onChoose(null)} />
+          </>
+        )}
+        <Button word="What is owed" onPress={() => setOpened('demands')} />
+        <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+      </View>
+      {opened === 'demands' ? <DemandsSheet onClose={close} /> : null}
+      {opened === 'catalogue' ? <CatalogueSheet onClose={close} /> : null}
+    </View>
+  );
+}
+
+/** What is underway or rests just now. */
+function Underway(): ReactElement {
+  const present = useNow(30);
+  const workOrders = useTable('workOrders');
+  const underway = useMemo(
+    () => workOrders.filter((work) => work.state === 'underway' || work.state === 'held'),
+    [workOrders],
+  );
+  const open = workOrders.filter((work) => isOpen(work.state)).length;
+  const late = workOrders.filter((work) => isLate(work, present)).length;
+  return (
+    <Section title="Underway and held">
+      <Words soft style={sheet.none}>
+        {counted(open, 'job is', 'jobs are')} open, {late} of them late; {counted(underway.length, 'is', 'are')}{' '}
+        underway or held.
+      </Words>
+      {underway.map((work) => (
+        <UnderwayRow key={work.id} work={work} />
       ))}
     </Section>
   );
 }
 
-function DeskRow({ work }: { readonly work: WorkOrder }): ReactElement | null {
-  const palette = usePalette();
-  const router = useRouter();
-  const settings = useSettings(work.siteId);
-  const asset = useRow('assets', work.assetId);
-  const by = useRow('people', work.finishedBy ?? work.personIds[0]);
-  const entries = useRows('entries', 'workOrder', work.id);
-  if (settings === undefined) return null;
-  const cost = costOf(entries);
-  const strange = entries.filter(({ arrival }) => arrival !== undefined).length;
-  const when =
-    work.finishedAt === null
-      ? stateWords[work.state]
-      : sayMoment(work.finishedAt, now(), settings.zone, settings.language);
-  return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/shift/${work.id}`)}
-      style={[sheet.row, { borderColor: palette.line }]}
-      testID={`desk-${work.number}`}
-    >
-      <View style={sheet.words}>
-        <Words as="row" lines={2}>
-          {work.number} {work.title}
-        </Words>
-        <Words as="small" soft>
-          {asset?.name} · {by?.name ?? ''} · {when}
-        </Words>
-        {strange === 0 ? null : (
-          <Words as="small">
-            {counted(strange, 'time', 'times')} to check: came in late, or by a clock that was off
-          </Words>
-        )}
-      </View>
-      <View style={sheet.sums}>
-        <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
-        <Words as="mark" soft>
-          {formatSums(cost.total, settings.currency, settings.language)}
-        </Words>
-      </View>
-    </Press>
-  );
-}
-
 const sheet = StyleSheet.create({
-  settings: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12 },
   screen: { flex: 1, minHeight: 0 },
-  content: { padding: 16, alignItems: 'center' },
-  readable: { width: '100%', maxWidth: 1180, gap: 4 },
-  columns: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 },
-  column: { flexGrow: 1, flexBasis: 340, minWidth: 0 },
+  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  list: { width: 380, borderRightWidth: RULE },
+  content: { padding: 16 },
+  head: { gap: 4, paddingBottom: 12 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12 },
   none: { paddingVertical: 12 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 12, borderBottomWidth: 1, paddingVertical: 10 },
-  words: { flex: 1, minWidth: 0 },
-  sums: { alignItems: 'flex-end' },
 });

@@ -2,7 +2,18 @@ import { useEffect, useRef } from 'react';
 
 /** What a key of a wide screen can ask for; whoever is on the screen answers. */
 export type Command =
-  'find' | 'next' | 'previous' | 'open' | 'clock' | 'pause' | 'shorthand' | 'undo' | 'finish' | `record ${string}`;
+  | 'find'
+  | 'next'
+  | 'previous'
+  | 'open'
+  | 'clock'
+  | 'pause'
+  | 'shorthand'
+  | 'undo'
+  | 'finish'
+  | 'accept'
+  | 'handBack'
+  | `record ${string}`;
 
 const answerers = new Map<Command, () => void>();
 

@@ -13,6 +13,7 @@ import { noticesViews } from '../notices/notices-views';
 import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
+import { reviewViews } from '../review/review-views';
 import { roundsViews } from '../rounds/rounds-views';
 import { scheduleViews } from '../schedule/schedule-views';
 import { servicesViews } from '../services/services-views';
@@ -56,6 +57,7 @@ export const operationViews: OperationViewSet = {
   ...raiseViews.operations,
   ...lifecycleViews.operations,
   ...scheduleViews.operations,
+  ...reviewViews.operations,
   ...hazardsViews.operations,
   ...isolationViews.operations,
   ...stepsViews.operations,

@@ -51,7 +51,7 @@ describe('wrapping up', () => {
     await open(smallWorks({ state: 'underway' }));
     await press('Hold');
     await press('Weather', 'radio');
-    await type('More about it (not needed)', ' Gusts of 90 km/h ');
+    await type('For whoever goes on (not needed)', ' Gusts of 90 km/h ');
     await press('Hold the job');
     expect(await work()).toMatchObject({ state: 'held', held: { reason: 'weather', note: 'Gusts of 90 km/h' } });
     await press('Resume');

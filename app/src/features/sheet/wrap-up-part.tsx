@@ -1,21 +1,21 @@
 import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
 import type { Clock } from '@oilcan/core/labor';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
-import { canChange, costGroups, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { canChange, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
-import { usePhone, useRow, useRowsLater, useSettings } from '../../data/store';
+import { usePhone, useRow, useRowsLater } from '../../data/store';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { costGroupWords, stateWords } from '../../words/work-words';
+import { stateWords } from '../../words/work-words';
 import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
 import { OwnTimeOwed } from './own-time-owed';
 import { useOwed, type OwedStanding } from './use-owed';
 import { CostItems } from './cost-items';
+import { CostLines } from '../costs';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
 import { NoneAnswers } from '../none';
@@ -81,7 +81,7 @@ const WrapUp = memo(function WrapUp({
       onPlaced={onPlaced}
       {...(missing === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${missing} owed` })}
     >
-      <CostLine work={work} entries={entries} />
+      <CostLines work={work} cost={costOf(entries)} entries={entries} />
       <ShareCosts work={work} />
       <StoodStill work={work} entries={entries} />
       <NoneAnswers
@@ -140,31 +140,6 @@ const WrapUp = memo(function WrapUp({
     </Section>
   );
 });
-
-function CostLine({ work, entries }: Pick<WrapUpProps, 'work' | 'entries'>): ReactElement | null {
-  const settings = useSettings(work.siteId);
-  if (settings === undefined) return null;
-  const cost = costOf(entries);
-  const say = (sums: typeof cost.total): string => formatSums(sums, settings.currency, settings.language);
-  const groups = costGroups
-    .flatMap((group) => {
-      const sums = cost.groups[group];
-      const isSaid = sums !== null && (sums.length > 0 || group === 'time' || group === 'material');
-      return isSaid ? [`${costGroupWords[group]} ${say(sums)}`] : [];
-    })
-    .join(', ');
-  return (
-    <View style={sheet.cost}>
-      <Words as="heading">
-        {formatDuration(cost.laborMinutes)} · {say(cost.total)}
-        {cost.groups.time === null ? ' without time' : ''}
-      </Words>
-      <Words as="small" soft>
-        Planned {formatDuration(work.estimateMinutes)}.{` ${groups}.`}
-      </Words>
-    </View>
-  );
-}
 
 function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
   const by = useRow('people', work.finishedBy);

@@ -1,3 +1,4 @@
+import type { AssetId } from '../../kernel/ids';
 import { sumsByCurrency, type Money } from '../../kernel/money/money';
 import { standingEntries, standingOf, type Entry } from '../work/entries';
 import { anyEntryKind, costGroups, type CostGroup, type EntryKindSet } from '../work/entry-kinds';
@@ -33,4 +34,32 @@ export function costOfEntries(kinds: EntryKindSet, entries: readonly Entry[]): W
     groups,
     total: sumsByCurrency(costGroups.flatMap((group) => groups[group] ?? [])),
   };
+}
+
+/** What is charged to one cost centre; null where none is said. */
+export interface CentreCost {
+  readonly centre: string | null;
+  readonly sums: readonly Money[];
+}
+
+/**
+ * What a work order cost by cost centre, as far as it may be seen: what names one is charged there, all else to that of the machine
+ * it was recorded on. The sums add up to the total of `costOfEntries`.
+ *
+ * @param centreOf the cost centre of a machine; undefined where it has none
+ */
+export function costByCentre(
+  kinds: EntryKindSet,
+  entries: readonly Entry[],
+  centreOf: (assetId: AssetId) => string | undefined,
+): CentreCost[] {
+  const amounts = new Map<string | null, Money[]>();
+  for (const { assetId, content } of standingEntries(entries)) {
+    const amount = anyEntryKind(kinds, content.kind)?.cost?.amount(content) ?? null;
+    if (amount === null) continue;
+    const chosen = 'costCentre' in content ? content.costCentre : undefined;
+    const centre = chosen ?? centreOf(assetId) ?? null;
+    amounts.set(centre, [...(amounts.get(centre) ?? []), amount]);
+  }
+  return [...amounts].map(([centre, of]) => ({ centre, sums: sumsByCurrency(of) }));
 }

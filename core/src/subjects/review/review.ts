@@ -1,7 +1,6 @@
 import type { PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
-import type { Instant } from '../../kernel/time/instant';
 import type { Viewer } from '../../records/table';
-import { addMinutes } from '../../kernel/time/instant';
+import { addMinutes, type Instant } from '../../kernel/time/instant';
 import type { WorkCost } from '../costs/cost';
 import type { Unusual } from './unusual';
 

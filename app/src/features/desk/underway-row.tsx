@@ -1,0 +1,61 @@
+import { useRouter } from 'expo-router';
+import { memo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDuration, formatSums } from '@oilcan/core/kernel';
+import { costOf } from '@oilcan/core/registry';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useRow, useRows, useSettings } from '../../data/store';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { holdWords, stateWords } from '../../words/work-words';
+
+/** One job that somebody works on, or that rests, and why. */
+export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: WorkOrder }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const asset = useRow('assets', work.assetId);
+  const by = useRow('people', work.personIds[0]);
+  const settings = useSettings(work.siteId);
+  const cost = costOf(useRows('entries', 'workOrder', work.id));
+  const why = work.held === null ? '' : `: ${holdWords[work.held.reason].toLowerCase()}`;
+  return (
+    <Press
+      role="link"
+      onPress={() => router.navigate(`/shift/${work.id}`)}
+      style={[sheet.row, { borderColor: palette.line }]}
+      testID={`desk-${work.number}`}
+    >
+      <View style={sheet.words}>
+        <Words as="row" lines={2}>
+          {work.number} {work.title}
+        </Words>
+        <Words as="small" soft>
+          {[asset?.name, by?.name, `${stateWords[work.state]}${why}`].filter((each) => each !== undefined).join(' · ')}
+        </Words>
+        {work.handOver === undefined ? null : <Words as="small">{work.handOver.line}</Words>}
+      </View>
+      {settings === undefined ? null : (
+        <View style={sheet.sums}>
+          <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
+          <Words as="mark" soft>
+            {formatSums(cost.total, settings.currency, settings.language)}
+          </Words>
+        </View>
+      )}
+    </Press>
+  );
+});
+
+const sheet = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    borderBottomWidth: 1,
+    paddingVertical: 10,
+    paddingHorizontal: 8,
+  },
+  words: { flex: 1, minWidth: 0 },
+  sums: { alignItems: 'flex-end' },
+});

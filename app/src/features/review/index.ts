@@ -1,0 +1,4 @@
+/** What other features may use of this one. */
+export { ReviewPane, type SheetOfWork } from './review-pane';
+export { ReviewRow } from './review-row';
+export { useReviews, type Waiting } from './use-reviews';

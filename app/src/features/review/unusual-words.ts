@@ -1,0 +1,45 @@
+import { nameOfMode } from '@oilcan/core/faults';
+import { formatDuration, formatMoney, money } from '@oilcan/core/kernel';
+import type { Unusual } from '@oilcan/core/review';
+import type { Settings } from '@oilcan/core/settings';
+import { peekRow } from '../../data/store';
+import { counted } from '../../words/work-words';
+
+/** Why a finished job is worth a closer look, in a sentence. */
+export function unusualWords(unusual: Unusual, settings: Settings): string {
+  const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'somebody';
+  const say = (minor: number): string => formatMoney(money(minor, settings.currency), settings.language);
+  switch (unusual.is) {
+    case 'overEstimate':
+      return `${formatDuration(unusual.minutes)} worked, ${formatDuration(unusual.estimateMinutes)} planned`;
+    case 'cost':
+      return `${say(unusual.minor)}; such jobs usually cost ${say(unusual.usualMinor)}`;
+    case 'repeat': {
+      const what =
+        unusual.component === '' ? nameOfMode(unusual.mode) : `${unusual.component}: ${nameOfMode(unusual.mode)}`;
+      return `${what} again after ${days(unusual.days)}; usually it holds ${days(unusual.usualDays)}`;
+    }
+    case 'alarm': {
+      const point = peekRow('points', unusual.pointId);
+      return `${point?.name ?? 'A reading'} ${unusual.value} ${point?.unit ?? ''} is beyond its alarm, with no further work`;
+    }
+    case 'unplannedParts':
+      return `Parts that nobody planned: ${unusual.partIds.map((id) => peekRow('parts', id)?.name ?? id).join(', ')}`;
+    case 'notCoded':
+      return unusual.isMissing ? 'No fault is recorded' : 'A fault lacks its cause or what was done';
+    case 'skipped':
+      return `${counted(unusual.steps.length, 'step', 'steps')} skipped: ${unusual.steps.join(', ')}`;
+    case 'recordedLate':
+      return `Time of ${nameOf(unusual.personId)} was written down ${hours(unusual.hours)} later`;
+    case 'timeMissing':
+      return `The time of ${unusual.personIds.map(nameOf).join(' and ')} is missing`;
+  }
+}
+
+function days(count: number): string {
+  return counted(Math.round(count), 'day', 'days');
+}
+
+function hours(count: number): string {
+  return count < 48 ? counted(count, 'hour', 'hours') : days(count / 24);
+}
