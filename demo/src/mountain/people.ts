@@ -110,6 +110,23 @@ export const settings: Settings = {
     inspection: { steps: true, time: true },
     improvement: { steps: false, time: true },
   },
+  demands: {
+    corrective: {
+      steps: 'must',
+      readings: 'not',
+      meter: 'not',
+      fault: 'asked',
+      codes: 'must',
+      part: 'asked',
+      stoppage: 'asked',
+      stoppageEnd: 'asked',
+      time: 'must',
+      photo: 'not',
+      signature: 'not',
+      clocks: 'must',
+      locks: 'must',
+    },
+  },
 };
 
 /** Who mostly works in a trade. */

@@ -28,8 +28,8 @@ import { remarkOnPlanned, tellFailure } from './wording';
 export const PAST_DAYS = 3 * 365;
 /** The newest failures and rounds are left to the open work. */
 const QUIET_DAYS = 1;
-/** Older work has been looked at by the lead. */
-const ACCEPTED_AFTER_DAYS = 2;
+/** Older work has been looked at by the lead; the rest waits on the Desk. */
+const ACCEPTED_AFTER_DAYS = 12;
 
 /** Something that was done: planned long before, or because of a failure. */
 export type PastEvent = {

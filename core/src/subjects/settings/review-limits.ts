@@ -19,6 +19,6 @@ export const usualLimits: ReviewLimits = {
   minutesOver: 30,
   unplannedParts: 1,
   lateHours: 24,
-  repeatShare: 0.5,
+  repeatShare: 0.25,
   costDeviations: 3,
 };
