@@ -1,6 +1,6 @@
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { coveredMinutes } from './intervals';
-import { isFailure, type PastJob } from './past-job';
+import { problemsAmong, type PastJob } from './past-job';
 import { daysBetween, repetitionsOf, type PastWindow, type Recurrence, type Silence } from './recurrence';
 import { meanBetween, quantile, trendOf, type MeanBetween, type Trend } from './reliability';
 import { holm } from './several-tests';
@@ -39,8 +39,8 @@ const FALSE_PATTERNS = 0.025;
  * counted.
  */
 export function findingsOf(jobs: readonly PastJob[], window: PastWindow): Findings {
-  const failed = jobs
-    .filter((job) => isFailure(job) && window.from < job.at && job.at <= window.to)
+  const failed = problemsAmong(jobs)
+    .filter((job) => window.from < job.at && job.at <= window.to)
     .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
   const watched = {
     failures: failed.map(({ at }) => daysBetween(window.from, at)),
@@ -103,7 +103,7 @@ function repairOf(failed: readonly PastJob[]): Findings['repair'] {
 /** How often each failure mode was coded, the most frequent first (Pareto). */
 export function modesOf(jobs: readonly PastJob[]): { readonly mode: string; readonly jobs: readonly PastJob[] }[] {
   const modes = new Map<string, PastJob[]>();
-  for (const job of jobs.filter(isFailure)) {
+  for (const job of problemsAmong(jobs)) {
     const coded = new Set(job.faults.map(({ mode }) => mode));
     for (const mode of coded.size === 0 ? ['UNK'] : coded) {
       const ofMode = modes.get(mode);

@@ -4,6 +4,7 @@ import { standingOf, type Entry, type EntryOf } from '../work/entries';
 import type { EntryKindSet, PastKept, PastKind } from '../work/entry-kinds';
 import { jobSaidNone } from '../none/none';
 import { doneAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
+import { chainBefore } from '../work/chain';
 import { coveredMinutes } from './intervals';
 
 /** What is kept of each kind of entry, under the plural of its kind: `faults`, `parts`, `notes`. */
@@ -23,6 +24,8 @@ export interface PastJob extends PastLists {
   readonly state: WorkState;
   readonly title: string;
   readonly reason: string;
+  /** The work order that led to it; absent where none did. */
+  readonly cameFrom?: WorkOrderId;
   /** It is what a round recorded at one machine: that is no job of the machine's, and the round has a summary of its own. */
   readonly atStop?: true;
   /** When it came up: the beginning of the first unplanned stoppage, else when the work order was made. */
@@ -60,6 +63,7 @@ export function summarise(kinds: EntryKindSet, work: WorkOrder, entries: readonl
     state: work.state,
     title: work.title,
     reason: work.reason,
+    ...(work.cameFrom === null ? {} : { cameFrom: work.cameFrom }),
     at: [work.createdAt, ...began].sort()[0] ?? work.createdAt,
     endedAt: doneAt(work),
     activeMinutes: activeMinutesOf(entries),
@@ -126,4 +130,15 @@ function activeMinutesOf(entries: readonly Entry[]): number {
 /** Whether it tells of a failure: corrective work that was not dropped. */
 export function isFailure(job: Pick<PastJob, 'kind' | 'state'>): boolean {
   return job.kind === 'corrective' && job.state !== 'dropped';
+}
+
+/**
+ * The failures that are problems of their own: a repair that came from the repair of another failure was the same problem once
+ * more, and is not counted again.
+ */
+export function problemsAmong<J extends Pick<PastJob, 'id' | 'kind' | 'state' | 'cameFrom'>>(jobs: readonly J[]): J[] {
+  const known = new Map(jobs.map((job) => [job.id, job]));
+  return jobs.filter(
+    (job) => isFailure(job) && !chainBefore(job, (id) => known.get(id)).some((before) => isFailure(before)),
+  );
 }

@@ -1,6 +1,6 @@
 import type { PartId } from '../../kernel/ids';
 import { toMillis, type Instant } from '../../kernel/time/instant';
-import { isFailure, type PastJob } from './past-job';
+import { problemsAmong, type PastJob } from './past-job';
 import { quantile } from './reliability';
 import { atLeast, evenByChance } from './several-tests';
 
@@ -166,7 +166,7 @@ function silencesAmong(repeated: readonly Times[], now: Instant): Silence[] {
 function repeatedOf(jobs: readonly PastJob[]): Times[] {
   const byMode = new Map<string, { what: Recurring; jobs: PastJob[] }>();
   const byPart = new Map<string, { what: Recurring; jobs: PastJob[] }>();
-  const failures = jobs.filter(isFailure).sort((a, b) => toMillis(a.at) - toMillis(b.at));
+  const failures = problemsAmong(jobs).sort((a, b) => toMillis(a.at) - toMillis(b.at));
   for (const job of failures) {
     for (const { mode, component } of job.faults) {
       const key = `${job.assetId} ${mode} ${component.trim().toLowerCase()}`;

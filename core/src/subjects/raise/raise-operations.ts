@@ -4,6 +4,8 @@ import {
   type AssetId,
   type BinId,
   type CrewId,
+  type EntryId,
+  type Id,
   type PartId,
   type PersonId,
   type PointId,
@@ -15,6 +17,7 @@ import {
   idField,
   idFieldIfAny,
   idListField,
+  idListFieldIfAny,
   LONGEST_LINE,
   LONGEST_TEXT,
   optionalIdField,
@@ -51,6 +54,8 @@ import { urgencies, workKinds, type KitPart, type KitTool } from '../work/work-o
 
 const MOST_LINES = 100;
 const MOST_PEOPLE = 50;
+/** Notes and photos that go along with further work. */
+const MOST_CARRIED = 50;
 /** A year of one person, in minutes: no job is estimated longer. */
 const LONGEST_ESTIMATE = 365 * 24 * 60;
 
@@ -118,6 +123,8 @@ const raiseWork = defineOperation({
     crewId: optionalIdField<CrewId>(),
     cameFrom: optionalIdField<WorkOrderId>(),
     alarmOf: idFieldIfAny<PointId>(),
+    answers: idListFieldIfAny<Id<string>>(MOST_LINES),
+    carried: idListFieldIfAny<EntryId>(MOST_CARRIED),
     stoppage: stoppageIfAny,
   }),
   file: null,
@@ -144,6 +151,7 @@ const raiseWork = defineOperation({
     }
     await records.put('workOrders', {
       ...(alarmOf === undefined ? {} : { alarmOf }),
+      ...(args.answers === undefined || args.answers.length === 0 ? {} : { answers: args.answers }),
       id,
       number,
       siteId: asset.siteId,
@@ -174,6 +182,8 @@ const raiseWork = defineOperation({
       lastTransition: null,
       cameFrom,
     });
+    const carried = await carryOver(records, args, id, context);
+    if (!carried.ok) return carried;
     if (args.stoppage !== undefined) {
       const work = await records.get('workOrders', id);
       const stoppage = { ...args.stoppage, from: parseInstant(args.stoppage.from), to: null, isPlanned: false };
@@ -187,6 +197,34 @@ const raiseWork = defineOperation({
     return accepted;
   },
 });
+
+/** Notes and photos of the work that it came from stand in its record too, as they were and by whom they were. */
+async function carryOver(
+  records: Records,
+  {
+    cameFrom,
+    carried = [],
+  }: { readonly cameFrom: WorkOrderId | null; readonly carried?: readonly EntryId[] | undefined },
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Outcome> {
+  const work = await records.get('workOrders', id);
+  for (const [index, entryId] of carried.entries()) {
+    const entry = await records.get('entries', entryId);
+    const isCarried = entry?.content.kind === 'note' || entry?.content.kind === 'photo';
+    if (work === undefined || entry === undefined || !isCarried || entry.workOrderId !== cameFrom)
+      return notFound('note or photo', 'carried');
+    const { amends: _, arrival: __, ...kept } = entry;
+    await records.put('entries', {
+      ...kept,
+      amends: null,
+      id: entryBeside(context.entryId, `carried-${index + 1}`),
+      workOrderId: id,
+      siteId: work.siteId,
+    });
+  }
+  return accepted;
+}
 
 const newStepUpgraded = (step: Fields): Fields => ({
   ...step,

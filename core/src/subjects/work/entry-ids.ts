@@ -11,7 +11,8 @@ export type EntryBeside =
   | 'left'
   | `ended-${number}`
   | `clock-${number}`
-  | `for-${number}`;
+  | `for-${number}`
+  | `carried-${number}`;
 
 /** The id of a further entry of the same operation: made of the operation's, so that applying it again adds nothing. */
 export function entryBeside(id: EntryId, beside: EntryBeside): EntryId {

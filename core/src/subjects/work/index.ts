@@ -1,6 +1,7 @@
 export * from './amendment';
 export * from './assignment';
 export * from './carried';
+export * from './chain';
 export * from './demands';
 export * from './entries';
 export * from './entry-ids';

@@ -161,6 +161,8 @@ export interface WorkOrder {
   readonly demands?: Partial<Demands>;
   /** To whom it was given and whose time is still missing since it was finished; absent for nobody. */
   readonly timeOwedBy?: readonly PersonId[];
+  /** What the work it came from had left that this one answers: steps and measuring points; absent for nothing. */
+  readonly answers?: readonly string[];
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }
