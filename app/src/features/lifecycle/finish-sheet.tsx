@@ -1,9 +1,11 @@
-import { useEffect, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, type ReactElement } from 'react';
 import type { Owed } from '@oilcan/core/lifecycle';
+import type { ArgsOf } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { useDraft } from '../../data/drafts';
 import { peekRow, useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
+import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -11,6 +13,7 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { owedWords } from '../../words/work-words';
+import { LeftToDo, useLeft } from '../further';
 import { StillOut } from '../stoppages';
 
 interface Props {
@@ -33,10 +36,17 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
     said: `${work.number} is finished.`,
     onDone: () => {
       forget();
+      void raiseFurther();
       onClose();
     },
   });
   const typed = form.watch('done');
+  const left = useLeft(work);
+  const further = useRef<readonly ArgsOf<'work.raise'>[]>([]);
+  const raiseFurther = async (): Promise<void> => {
+    for (const each of further.current) if (!(await performOrSay('work.raise', each))) return;
+  };
+  const noteFurther = useCallback((wanted: readonly ArgsOf<'work.raise'>[]) => void (further.current = wanted), []);
   useEffect(() => keep(typed), [keep, typed]);
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
   const lines = asked.filter(({ what }) => what !== 'stoppageEnd').map((owed) => owedWords(owed, me, nameOf));
@@ -48,6 +58,7 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
     >
       <FormField control={form.control} name="done" label="What was done, in one line (not needed)" />
       <FormRefusal sentence={refusal} />
+      {left.length === 0 ? null : <LeftToDo work={work} entries={entries} left={left} onChange={noteFurther} />}
       <StillOut work={work} entries={entries} />
       {lines.length === 0 ? null : (
         <Words>Asked for and not given, which does not hold you up: {lines.join('; ')}.</Words>

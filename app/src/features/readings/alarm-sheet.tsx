@@ -130,6 +130,7 @@ function alarmWork(
     tradeId: work.tradeId,
     cameFrom: work.id,
     alarmOf: id,
+    answers: [id],
   });
 }
 

@@ -1,6 +1,7 @@
 import type { AssetId } from '@oilcan/core/kernel';
 import type { ArgsOf } from '@oilcan/core/registry';
 import { isFaultyStill, type Remark, type RoundStanding } from '@oilcan/core/rounds';
+import { pointOf } from '@oilcan/core/steps';
 import type { WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { phoneNames } from '../views/names';
@@ -42,5 +43,6 @@ export function furtherWork(work: WorkOrder, { assetId, remarks }: Left): ArgsOf
     urgency: remarks.some(({ level }) => level === 'alarm') ? 'shift' : 'week',
     tradeId: work.tradeId,
     cameFrom: work.id,
+    answers: remarks.flatMap(({ step }) => [step.id, pointOf(step.question) ?? step.id]),
   });
 }

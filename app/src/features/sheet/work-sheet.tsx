@@ -31,6 +31,7 @@ import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
 import { RecordList } from '../record';
 import { CodeFault } from '../faults';
+import { ChainLines, FurtherSheet } from '../further';
 import { FinishSheet, HandOverLine } from '../lifecycle';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
@@ -56,6 +57,7 @@ export async function loadItems(): Promise<void> {
     loadShorthandSheet(),
     WhenSheet.load(),
     FinishSheet.load(),
+    FurtherSheet.load(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
     ...amendSheets.map((sheet) => sheet.load()),
   ]);
@@ -377,6 +379,7 @@ function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
         )}
       </View>
       <HandOverLine work={work} />
+      <ChainLines work={work} />
       <PutOffLine work={work} />
       {changing === null ? null : <WhenSheet work={work} first={changing} onClose={() => setChanging(null)} />}
       {isAsking && settings !== undefined ? <Words live>{whyHere(work, asset, present, settings)}</Words> : null}

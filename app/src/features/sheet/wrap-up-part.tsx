@@ -4,7 +4,7 @@ import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
 import type { Clock } from '@oilcan/core/labor';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
-import { canChange, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { canChange, isClosed, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow, useRowsLater } from '../../data/store';
 import { Button } from '../../ui/press';
@@ -16,6 +16,7 @@ import { OwnTimeOwed } from './own-time-owed';
 import { useOwed, type OwedStanding } from './use-owed';
 import { CostItems } from './cost-items';
 import { CostLines } from '../costs';
+import { FurtherSheet } from '../further';
 import { useCommand } from '../keys/commands';
 import { ClocksToStop } from '../labor';
 import { NoneAnswers } from '../none';
@@ -24,7 +25,7 @@ import { StoodStill } from '../stoppages';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
-import { mdiClose, mdiPause, mdiPlay, mdiUndo } from '@mdi/js';
+import { mdiClose, mdiPause, mdiPlay, mdiSourceBranchPlus, mdiUndo } from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -65,7 +66,7 @@ const WrapUp = memo(function WrapUp({
 }: WrapUpProps): ReactElement | null {
   const me = useMe();
   const person = usePhone((state) => state.person);
-  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | null>(null);
+  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | 'further' | null>(null);
   useCommand('finish', () => {
     if (standing === null || !canChange(work.state, 'finish')) return;
     if (mustBeGiven(standing.owed).length === 0) setAsking('finish');
@@ -113,6 +114,9 @@ const WrapUp = memo(function WrapUp({
             onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
           />
         ) : null}
+        {isClosed(work.state) ? null : (
+          <Button icon={mdiSourceBranchPlus} word="Further work" onPress={() => setAsking('further')} />
+        )}
         {isLead && canChange(work.state, 'drop') ? (
           <Button icon={mdiClose} word="Drop this work" onPress={() => setAsking('drop')} />
         ) : null}
@@ -134,6 +138,7 @@ const WrapUp = memo(function WrapUp({
         <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
       ) : null}
       {asking === 'finish' ? <FinishSheet work={work} entries={entries} asked={owed} onClose={close} /> : null}
+      {asking === 'further' ? <FurtherSheet work={work} onClose={close} /> : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
       {asking === 'drop' ? <DropSheet work={work} onClose={close} /> : null}

@@ -1,0 +1,115 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { EntryId } from '@oilcan/core/kernel';
+import { standingEntries, urgencies, type Entry, type Urgency, type WorkOrder } from '@oilcan/core/work';
+import { furtherWorkOrder } from '../../data/new-work';
+import { useUsual } from '../../data/past/usual-of';
+import { useRows, useSettings } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Button, Choice, Choices } from '../../ui/press';
+import { Words } from '../../ui/words';
+import { urgencyWords } from '../../words/work-words';
+import { asUsual } from './further-args';
+
+/** Of a long record the newest notes and photos are offered. */
+const MOST_OFFERED = 12;
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly onClose: () => void;
+}
+
+/** A new work order out of this one: machine, place and link are filled in, notes and photos go along if they are chosen. */
+export function FurtherSheet({ work, onClose }: Props): ReactElement {
+  const settings = useSettings(work.siteId);
+  const entries = useRows('entries', 'workOrder', work.id);
+  const [urgency, setUrgency] = useState<Urgency>('week');
+  const [tradeId, setTradeId] = useState(work.tradeId);
+  const [carried, setCarried] = useState<ReadonlySet<EntryId>>(new Set());
+  const [title, setTitle] = useState('');
+  const usual = useUsual({ assetId: work.assetId, kind: 'corrective', tradeId, title });
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.raise',
+    defaultValues: { title: '', reason: '' },
+    read: (typed) => {
+      const raised = furtherWorkOrder({
+        assetId: work.assetId,
+        title: typed.title.trim(),
+        reason: typed.reason.trim() === '' ? `Noticed on ${work.number}, ${work.title}.` : typed.reason.trim(),
+        urgency,
+        tradeId,
+        cameFrom: work.id,
+        carried: [...carried],
+      });
+      return { args: asUsual(raised, usual, work.siteId) };
+    },
+    said: 'Raised. A lead gives it out.',
+    onDone: onClose,
+  });
+  const offered = standingEntries(entries)
+    .filter(({ content }) => content.kind === 'note' || content.kind === 'photo')
+    .sort((a, b) => (a.at < b.at ? 1 : -1))
+    .slice(0, MOST_OFFERED);
+  const toggle = (id: EntryId): void => {
+    const next = new Set(carried);
+    if (!next.delete(id)) next.add(id);
+    setCarried(next);
+  };
+  return (
+    <BottomSheet
+      title="Further work"
+      aside={work.number}
+      onClose={onClose}
+      foot={<Button main word="Raise this work order" onPress={submit} />}
+    >
+      <View onBlur={() => setTitle(form.getValues('title'))}>
+        <FormField control={form.control} name="title" label="What is to be done" autoFocus onEnter={submit} />
+      </View>
+      <Words as="label">How soon</Words>
+      <Choices label="How soon">
+        {urgencies.map((each) => (
+          <Choice key={each} word={urgencyWords[each]} isChosen={each === urgency} onPress={() => setUrgency(each)} />
+        ))}
+      </Choices>
+      {settings === undefined ? null : (
+        <>
+          <Words as="label">Trade</Words>
+          <Choices label="Trade">
+            {settings.trades.map(({ id, name }) => (
+              <Choice key={id} word={name} isChosen={id === tradeId} onPress={() => setTradeId(id)} />
+            ))}
+          </Choices>
+        </>
+      )}
+      <FormField control={form.control} name="reason" label="Why (not needed)" />
+      {offered.length === 0 ? null : (
+        <View role="group" aria-label="Goes along" style={sheet.along}>
+          <Words as="label">Goes along</Words>
+          {offered.map((entry) => (
+            <Choice
+              key={entry.id}
+              isMany
+              word={alongWords(entry)}
+              isChosen={carried.has(entry.id)}
+              onPress={() => toggle(entry.id)}
+            />
+          ))}
+        </View>
+      )}
+      <FormRefusal sentence={refusal} />
+    </BottomSheet>
+  );
+}
+
+const LONGEST_WORDS = 60;
+
+function alongWords({ content }: Entry): string {
+  if (content.kind === 'photo') return content.caption === '' ? 'Photo' : `Photo: ${content.caption}`;
+  const text = content.kind === 'note' ? content.text : '';
+  return text.length <= LONGEST_WORDS ? text : `${text.slice(0, LONGEST_WORDS - 1)}…`;
+}
+
+const sheet = StyleSheet.create({ along: { gap: 8, alignItems: 'flex-start' } });

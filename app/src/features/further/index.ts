@@ -1,0 +1,9 @@
+import { piece } from '../../ui/piece';
+
+/** What other features may use of this one. */
+export { ChainLines } from './chain-lines';
+export { LeftToDo } from './left-to-do';
+export { useLeft } from './use-left';
+
+/** Loaded with the sheet, so that it opens without signal too. */
+export const FurtherSheet = piece(() => import('./further-sheet').then((module) => module.FurtherSheet));

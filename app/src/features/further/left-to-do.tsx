@@ -1,0 +1,121 @@
+import { useEffect, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDuration } from '@oilcan/core/kernel';
+import { joined, proposalsFor, split, type LeftOver, type Proposal } from '@oilcan/core/further';
+import type { ArgsOf } from '@oilcan/core/registry';
+import type { Entry, WorkOrder } from '@oilcan/core/work';
+import { useUsual } from '../../data/past/usual-of';
+import { peekRow, useSettings } from '../../data/store';
+import { Button, Choice } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { counted, urgencyWords } from '../../words/work-words';
+import { asUsual, furtherArgs, leftWords } from './further-args';
+
+type Raised = ArgsOf<'work.raise'>;
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly entries: readonly Entry[];
+  readonly left: readonly LeftOver[];
+  /** Hears which work orders are to be raised, whenever that changes. */
+  readonly onChange: (wanted: readonly Raised[]) => void;
+}
+
+/** What a finished job leaves, as further work that is raised with it: joined, split or left out by hand. */
+export function LeftToDo({ work, entries, left, onChange }: Props): ReactElement {
+  const [proposals, setProposals] = useState(() => proposalsFor(left));
+  const [wanted, setWanted] = useState<ReadonlyMap<string, Raised>>(new Map());
+  const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => {
+    const taken = proposals.filter((proposal) => !leftOut.has(keyOf(proposal)));
+    onChange(taken.map((proposal) => wanted.get(keyOf(proposal)) ?? furtherArgs(work, proposal, entries)));
+  }, [proposals, wanted, leftOut, work, entries, onChange]);
+  const toggle = (key: string): void => {
+    const next = new Set(leftOut);
+    if (!next.delete(key)) next.add(key);
+    setLeftOut(next);
+  };
+  return (
+    <View role="group" aria-label="Further work" style={sheet.left}>
+      <Words as="label">
+        {counted(left.length, 'thing is', 'things are')} left: raised as{' '}
+        {counted(proposals.length, 'work order', 'work orders')}
+      </Words>
+      {proposals.map((proposal, index) => (
+        <ProposalLine
+          key={keyOf(proposal)}
+          work={work}
+          proposal={proposal}
+          entries={entries}
+          isTaken={!leftOut.has(keyOf(proposal))}
+          onToggle={() => toggle(keyOf(proposal))}
+          onReady={(raised) => setWanted((before) => new Map(before).set(keyOf(proposal), raised))}
+          {...(index === 0 ? {} : { onJoin: () => setProposals(joined(proposals, index)) })}
+          {...(proposal.length === 1 ? {} : { onSplit: () => setProposals(split(proposals, index)) })}
+        />
+      ))}
+    </View>
+  );
+}
+
+const keyOf = (proposal: Proposal): string => proposal.map(({ key }) => key).join(' ');
+
+interface LineProps {
+  readonly work: WorkOrder;
+  readonly proposal: Proposal;
+  readonly entries: readonly Entry[];
+  readonly isTaken: boolean;
+  readonly onToggle: () => void;
+  readonly onReady: (raised: Raised) => void;
+  readonly onJoin?: () => void;
+  readonly onSplit?: () => void;
+}
+
+function ProposalLine({
+  work,
+  proposal,
+  entries,
+  isTaken,
+  onToggle,
+  onReady,
+  onJoin,
+  onSplit,
+}: LineProps): ReactElement {
+  const palette = usePalette();
+  const settings = useSettings(work.siteId);
+  const [raised] = useState(() => furtherArgs(work, proposal, entries));
+  const usual = useUsual({ ...raised, tradeId: raised.tradeId ?? work.tradeId });
+  useEffect(() => {
+    onReady(asUsual(raised, usual, work.siteId));
+    // Told anew when what is usual has come.
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- whoever hears is another function with every draw
+  }, [raised, usual, work.siteId]);
+  const trade = settings?.trades.find(({ id }) => id === raised.tradeId)?.name ?? '';
+  const minutes = usual?.minutes?.median ?? 0;
+  return (
+    <View style={[sheet.proposal, { borderColor: palette.line }]}>
+      <Words as="label">
+        {peekRow('assets', raised.assetId)?.name ?? ''}, {trade.toLowerCase()} ·{' '}
+        {urgencyWords[raised.urgency].toLowerCase()}
+        {minutes === 0 ? '' : ` · about ${formatDuration(minutes)}`}
+      </Words>
+      {proposal.map((left) => (
+        <Words key={left.key} as="small">
+          {leftWords(left)}
+        </Words>
+      ))}
+      <View style={sheet.buttons}>
+        <Choice isMany word="Raise it" isChosen={isTaken} onPress={onToggle} />
+        {onJoin === undefined ? null : <Button word="Join with the one above" onPress={onJoin} />}
+        {onSplit === undefined ? null : <Button word="Split" onPress={onSplit} />}
+      </View>
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  left: { gap: 8 },
+  proposal: { borderWidth: 1, borderRadius: 4, padding: 10, gap: 2 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 6 },
+});
