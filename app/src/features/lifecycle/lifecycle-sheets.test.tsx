@@ -1,5 +1,6 @@
+import { fireEvent, screen, within } from '@testing-library/react';
 import { bob, lea, noon, smallWorks, workId } from '@oilcan/core/testing';
-import { press, type, words } from '../../testing/hands';
+import { press, settled, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { DemandsSheet } from './demands-sheet';
 import { HandOverLine } from './hand-over-line';
@@ -35,12 +36,10 @@ it('sets what is owed, and says what last month’s jobs would have owed by it',
   works.answers.set('GET /api/owed', { jobs: [['photo', 'part'], ['part'], []] });
   await works.show(<DemandsSheet onClose={onClose} />);
   expect(words()).toContain('Of 3 jobs in the last thirty days, none would have been held up.');
-  const group = document.querySelector('[role=group][aria-label="A photo"]');
-  const button = [...(group?.querySelectorAll('[role=button],button') ?? [])].find(
-    (each) => each.textContent === 'Owed',
-  );
-  if (!(button instanceof HTMLElement)) throw new Error('There is no such button.');
-  button.click();
+  const [owed] = within(screen.getByRole('group', { name: 'A photo' })).getAllByText('Owed');
+  if (owed !== undefined) fireEvent.click(owed);
+  await settled();
+  expect(words()).toContain('Of 3 jobs in the last thirty days, 1 would have been held up.');
   await press('Keep');
   const settings = (await works.sent()).peek('settings', 'settings');
   expect(settings?.demands?.corrective).toMatchObject({ photo: 'must', part: 'not', steps: 'must' });
