@@ -10,6 +10,7 @@ import {
   type Instant,
   type PersonId,
 } from '@oilcan/core/kernel';
+import { nonesOf } from '@oilcan/core/none';
 import { noticeKinds } from '@oilcan/core/notices';
 import type { Person } from '@oilcan/core/people';
 import type { Installation } from '@oilcan/core/plant';
@@ -17,7 +18,7 @@ import type { MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import { fates } from '@oilcan/core/stock';
 import type { Step } from '@oilcan/core/steps';
-import { standingEntries, urgencies, type Entry } from '@oilcan/core/work';
+import { owedThings, standingEntries, urgencies, type Demands, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 
 /** An operation that somebody wants to do. */
@@ -43,6 +44,20 @@ function comesOut(there: Installation, choice: number): ArgsOf<'part.take-out'>[
 /** One of a few files, so that some are taken twice. */
 function fileIdOf(choice: number): FileId {
   return asId<FileId>((choice % 9).toString().repeat(64));
+}
+
+/** What somebody might want before a job is finished: mostly little, so that jobs are finished. */
+function demandsBy(choice: number): Demands {
+  const wanted = owedThings.map((thing, index) => [thing, (choice >> (index % 8)) % 5 === 0 ? 'must' : 'asked']);
+  return Object.fromEntries(wanted) as Demands;
+}
+
+/** Notes that may go along with further work. */
+function notesOf(entries: readonly Entry[]): EntryId[] {
+  return entries
+    .filter(({ content }) => content.kind === 'note')
+    .slice(0, 2)
+    .map(({ id }) => id);
 }
 
 /** What a deed means to this person at this moment, looking at their own phone; null when there is nothing to do it to. */
@@ -210,7 +225,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
     case 'say none':
       return {
         name: 'none.say',
-        args: { ...onWork, of: (['part', 'stoppage', 'time'] as const)[choice % 3] ?? 'part' },
+        args: { ...onWork, of: nonesOf[choice % nonesOf.length] ?? 'part' },
       };
     case 'put back':
       return { name: 'part.return', args: { ...onWork, partId, binId, quantity: amount * 1000 } };
@@ -267,11 +282,17 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
     case 'read':
       return { name: 'reading.add', args: { ...onWork, pointId, value: choice % 90 } };
     case 'hold':
-      return { name: 'work.hold', args: { ...onWork, reason: 'part', note: '' } };
+      return {
+        name: 'work.hold',
+        args: {
+          ...onWork,
+          ...(choice % 2 === 0 ? { reason: 'part', note: '' } : { reason: 'shift', note: `Left ${choice}` }),
+        },
+      };
     case 'resume':
       return { name: 'work.resume', args: onWork };
     case 'finish':
-      return { name: 'work.finish', args: onWork };
+      return { name: 'work.finish', args: { ...onWork, ...(choice % 2 === 0 ? {} : { done: `Done ${choice}` }) } };
     case 'accept':
       return { name: 'work.accept', args: onWork };
     case 'hand back':
@@ -335,8 +356,11 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
           personIds: choice % 2 === 0 ? [person.id] : [],
           crewId: null,
           cameFrom: choice % 3 === 0 ? work.id : null,
+          ...(choice % 3 === 0 ? { answers: some(steps.map(({ id }) => id)), carried: notesOf(mine) } : {}),
         },
       };
+    case 'say what is owed':
+      return { name: 'owed.set', args: { kind: 'corrective', demands: demandsBy(choice) } };
     case 'follow':
       return { name: 'work.follow', args: { ...onWork, isFollowed: choice % 3 > 0 } };
     case 'see notices':

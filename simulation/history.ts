@@ -139,6 +139,7 @@ const deedsOfPreparing = [
   'give',
   'raise',
   'raise',
+  'say what is owed',
   'follow',
   'follow',
   'see notices',

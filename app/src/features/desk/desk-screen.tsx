@@ -51,7 +51,8 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
     async (ids: readonly string[]): Promise<void> => {
       let taken = 0;
       for (const id of ids) if (await performOrSay('work.accept', { workOrderId: id as never })) taken += 1;
-      if (taken > 0) say(`${counted(taken, 'job', 'jobs')} accepted.`);
+      // Of one the list itself shows that it is gone.
+      if (taken > 1) say(`${counted(taken, 'job', 'jobs')} accepted.`);
     },
     [say],
   );

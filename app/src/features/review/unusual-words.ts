@@ -1,8 +1,8 @@
-import { nameOfMode } from '@oilcan/core/faults';
 import { formatDuration, formatMoney, money } from '@oilcan/core/kernel';
 import type { Unusual } from '@oilcan/core/review';
 import type { Settings } from '@oilcan/core/settings';
 import { peekRow } from '../../data/store';
+import { faultWords } from '../faults/words';
 import { counted } from '../../words/work-words';
 
 /** Why a finished job is worth a closer look, in a sentence. */
@@ -14,11 +14,8 @@ export function unusualWords(unusual: Unusual, settings: Settings): string {
       return `${formatDuration(unusual.minutes)} worked, ${formatDuration(unusual.estimateMinutes)} planned`;
     case 'cost':
       return `${say(unusual.minor)}; such jobs usually cost ${say(unusual.usualMinor)}`;
-    case 'repeat': {
-      const what =
-        unusual.component === '' ? nameOfMode(unusual.mode) : `${unusual.component}: ${nameOfMode(unusual.mode)}`;
-      return `${what} again after ${days(unusual.days)}; usually it holds ${days(unusual.usualDays)}`;
-    }
+    case 'repeat':
+      return `${faultWords(unusual)} again after ${days(unusual.days)}; usually it holds ${days(unusual.usualDays)}`;
     case 'alarm': {
       const point = peekRow('points', unusual.pointId);
       return `${point?.name ?? 'A reading'} ${unusual.value} ${point?.unit ?? ''} is beyond its alarm, with no further work`;
