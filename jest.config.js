@@ -8,8 +8,8 @@ const node = (name, tests = 'src') => ({
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
   testMatch: [`<rootDir>/${tests}/**/*.test.ts`],
-  // `cookie` is an ES module, which Node can require and Jest cannot.
-  transformIgnorePatterns: ['/node_modules/(?!cookie/)'],
+  // These are ES modules, which Node can require and Jest cannot.
+  transformIgnorePatterns: ['/node_modules/(?!(cookie|@noble)/)'],
   transform: { '\\.[jt]s$': swc },
 });
 

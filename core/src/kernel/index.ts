@@ -11,6 +11,7 @@ export * from './quantity/measures';
 export * from './quantity/quantity';
 export * from './quantity/units';
 export * from './schema/fields';
+export * from './signature/signature';
 export * from './schema/yup-sentences';
 export * from './time/duration';
 export * from './time/instant';

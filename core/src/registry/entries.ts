@@ -10,6 +10,8 @@ import { noneEntries } from '../subjects/none/none-entries';
 import { notesEntries } from '../subjects/notes/notes-entries';
 import { photosEntries } from '../subjects/photos/photos-entries';
 import { readingsEntries } from '../subjects/readings/readings-entries';
+import { returnEntries } from '../subjects/return-to-service/return-entries';
+import { sealOf, sealStanding, type Seal, type SealStanding } from '../subjects/return-to-service/seal';
 import { roundsEntries } from '../subjects/rounds/rounds-entries';
 import { scheduleEntries } from '../subjects/schedule/schedule-entries';
 import { servicesEntries } from '../subjects/services/services-entries';
@@ -45,6 +47,7 @@ export const entryKinds: EntryKindSet = {
   ...hazardsEntries,
   ...isolationEntries,
   ...scheduleEntries,
+  ...returnEntries,
   ...workEntries,
 };
 
@@ -64,4 +67,14 @@ export function costOfCentres(
   centreOf: (assetId: AssetId) => string | undefined,
 ): CentreCost[] {
   return costByCentre(entryKinds, entries, centreOf);
+}
+
+/** What a signature is given for: everything that stands on a work order. */
+export function sealOfRecord(entries: readonly Entry[]): Seal {
+  return sealOf(entryKinds, entries);
+}
+
+/** What became of a record since it was signed for. */
+export function standingOfSeal(seal: Seal, entries: readonly Entry[]): SealStanding {
+  return sealStanding(entryKinds, seal, entries);
 }

@@ -15,6 +15,7 @@ import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { clockPlaceErrors } from '../subjects/places-of-clocks/clock-place-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
+import { returnErrors } from '../subjects/return-to-service/return-errors';
 import { roundsErrors } from '../subjects/rounds/rounds-errors';
 import { scheduleErrors } from '../subjects/schedule/schedule-errors';
 import { sharesErrors } from '../subjects/shares/shares-errors';
@@ -33,6 +34,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...numbersErrors,
   ...raiseErrors,
   ...lifecycleErrors,
+  ...returnErrors,
   ...scheduleErrors,
   ...hazardsErrors,
   ...isolationErrors,

@@ -25,6 +25,7 @@ import { clockPlaceOperations } from '../subjects/places-of-clocks/clock-place-o
 import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
+import { returnOperations } from '../subjects/return-to-service/return-operations';
 import { reviewOperations } from '../subjects/review/review-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
 import { scheduleOperations } from '../subjects/schedule/schedule-operations';
@@ -46,6 +47,7 @@ export const operations = {
   ...raiseOperations,
   ...lifecycleOperations,
   ...demandsOperations,
+  ...returnOperations(entryKinds),
   ...reviewOperations,
   ...scheduleOperations,
   ...hazardsOperations,

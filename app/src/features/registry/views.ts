@@ -13,6 +13,7 @@ import { noticesViews } from '../notices/notices-views';
 import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
+import { returnViews } from '../return-to-service/return-views';
 import { reviewViews } from '../review/review-views';
 import { roundsViews } from '../rounds/rounds-views';
 import { scheduleViews } from '../schedule/schedule-views';
@@ -48,6 +49,7 @@ export const entryViews: EntryViewSet = {
   ...isolationViews.entries,
   ...lifecycleViews.entries,
   ...scheduleViews.entries,
+  ...returnViews.entries,
   ...workViews.entries,
 };
 
@@ -58,6 +60,7 @@ export const operationViews: OperationViewSet = {
   ...lifecycleViews.operations,
   ...scheduleViews.operations,
   ...reviewViews.operations,
+  ...returnViews.operations,
   ...hazardsViews.operations,
   ...isolationViews.operations,
   ...stepsViews.operations,

@@ -34,6 +34,7 @@ import { CodeFault } from '../faults';
 import { ChainLines, FurtherSheet } from '../further';
 import { FinishSheet, HandOverLine } from '../lifecycle';
 import { PutOffLine, WhenSheet } from '../schedule';
+import { loadReturnSheets, RETURN_SHEET } from '../return-to-service';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
 import { loadShorthandSheet } from '../shorthand';
@@ -58,6 +59,7 @@ export async function loadItems(): Promise<void> {
     WhenSheet.load(),
     FinishSheet.load(),
     FurtherSheet.load(),
+    loadReturnSheets(),
     ...dockItems.map(({ Sheet }) => Sheet.load()),
     ...amendSheets.map((sheet) => sheet.load()),
   ]);
@@ -179,7 +181,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         setAbout(owed.pointId);
         return setDock('reading');
       case 'signature':
-        return say('Let whoever takes the machine sign in a step.');
+        return setDock(RETURN_SHEET);
       case 'timeOfAnother':
         return say('They are told when you finish, and can still add it.');
       case 'codes':

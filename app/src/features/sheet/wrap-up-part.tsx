@@ -22,6 +22,7 @@ import { ClocksToStop } from '../labor';
 import { NoneAnswers } from '../none';
 import { LocksToTakeOff } from '../isolation';
 import { StoodStill } from '../stoppages';
+import { ServiceLines } from '../return-to-service';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
@@ -96,6 +97,7 @@ const WrapUp = memo(function WrapUp({
           <CostItems work={work} open={open} onOpen={onOpen} />
         </View>
       ) : null}
+      <ServiceLines work={work} entries={entries} open={open} onOpen={onOpen} />
       <LocksToTakeOff work={work} />
       <ClocksToStop work={work} />
       {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}

@@ -155,7 +155,8 @@ const owing: Readonly<Record<OwedThing, (recorded: Recorded, finisher: PersonId)
   },
   photo: ({ entries, steps }) =>
     unless(standingOf(entries, 'photo').length > 0 || isAnswered(steps, 'photo'), { what: 'photo' }),
-  signature: ({ steps }) => unless(isAnswered(steps, 'signature'), { what: 'signature' }),
+  signature: ({ entries, steps }) =>
+    unless(standingOf(entries, 'returned').length > 0 || isAnswered(steps, 'signature'), { what: 'signature' }),
   clocks: ({ clocks }, finisher) =>
     runningClocks(clocks).flatMap(({ id }): Owing[] =>
       id === finisher ? [] : [{ what: 'clockOfAnother', personId: id }],

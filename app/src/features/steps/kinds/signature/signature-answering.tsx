@@ -1,7 +1,7 @@
 import { mdiDraw } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { piece } from '../../../../ui/piece';
-import { Drawn } from './drawn';
+import { Drawn } from '../../../../ui/drawn';
 import { Beside } from '../beside';
 import type { AnsweringProps } from '../kind-answering';
 import { ValueButton } from '../value-button';

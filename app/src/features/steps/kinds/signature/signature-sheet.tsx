@@ -6,7 +6,7 @@ import { useOperationForm } from '../../../../forms/use-operation-form';
 import { BottomSheet } from '../../../../ui/bottom-sheet';
 import { Button } from '../../../../ui/press';
 import { Words } from '../../../../ui/words';
-import { SignaturePad } from './signature-pad';
+import { SignaturePad } from '../../../../ui/signature-pad';
 
 interface Props {
   readonly step: Step;

@@ -1,11 +1,7 @@
 import { LONGEST_LINE, textField } from '../../../../kernel/schema/fields';
+import { signatureFields, whyNoSignature, type Signature } from '../../../../kernel/signature/signature';
 import { accepted, refuse } from '../../../../operations/operation';
 import { plainKind, type StepKind } from '../step-kind';
-
-/** The longest signature, in characters of its path. */
-const LONGEST_SIGNATURE = 20_000;
-/** Moves and straight lines in whole numbers, as SVG writes a path (SVG 2, 9.3). */
-const PATH_FORM = /^(?:[ML]-?\d{1,5} -?\d{1,5})+$/;
 
 declare module '../step-kind' {
   interface StepQuestions {
@@ -13,12 +9,7 @@ declare module '../step-kind' {
     signature: { readonly who: string };
   }
   interface StepAnswers {
-    signature: {
-      /** Who signed. */
-      readonly name: string;
-      /** What was drawn, as the data of an SVG path of straight lines. */
-      readonly path: string;
-    };
+    signature: Signature;
   }
 }
 
@@ -26,13 +17,10 @@ declare module '../step-kind' {
 export const signature: StepKind<'signature'> = {
   ...plainKind,
   question: { who: textField(LONGEST_LINE) },
-  answer: {
-    name: textField(LONGEST_LINE),
-    path: textField(LONGEST_SIGNATURE),
-  },
+  answer: signatureFields,
   check: (_question, { path }) => {
-    if (!PATH_FORM.test(path)) return refuse('signature_no_drawing', {}, 'path');
-    return path.includes('L') ? accepted : refuse('signature_empty', {}, 'path');
+    const wrong = whyNoSignature(path);
+    return wrong === null ? accepted : refuse(wrong, {}, 'path');
   },
   said: (_question, { name }) => name,
 };

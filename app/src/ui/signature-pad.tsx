@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactElement } from 'react';
 import Pad from 'signature_pad';
-import { CORNER, RULE } from '../../../../ui/theme';
-import { usePalette } from '../../../../ui/use-palette';
+import { CORNER, RULE } from './theme';
+import { usePalette } from './use-palette';
 import { FIELD } from './drawn';
 
 interface Props {

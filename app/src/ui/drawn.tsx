@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import { usePalette } from '../../../../ui/use-palette';
+import { usePalette } from './use-palette';
 
 /** The field in which a signature is drawn, in units of its path. */
 export const FIELD = { width: 600, height: 240 };

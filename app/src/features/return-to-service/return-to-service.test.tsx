@@ -1,0 +1,55 @@
+import { asId, type EntryId } from '@oilcan/core/kernel';
+import { sealOfRecord } from '@oilcan/core/registry';
+import { anEntry, noon, put, smallWorks, workId } from '@oilcan/core/testing';
+import { perform, useRows } from '../../data/store';
+import { press, type, words } from '../../testing/hands';
+import { OnWork, TestWorks } from '../../testing/works';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useState, type ReactElement } from 'react';
+import { ServiceLines } from './service-lines';
+
+function Lines({ work }: { readonly work: WorkOrder }): ReactElement {
+  const [open, setOpen] = useState<string | null>(null);
+  return <ServiceLines work={work} entries={useRows('entries', 'workOrder', work.id)} open={open} onOpen={setOpen} />;
+}
+
+let works: TestWorks;
+afterEach(() => works.close());
+
+describe('the return to service', () => {
+  it('begins with who gave the machine to maintenance', async () => {
+    works = await TestWorks.open(smallWorks({ state: 'underway' }));
+    await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
+    await press('Given to maintenance');
+    await press('Keep');
+    expect(words()).toContain('Write something first.');
+    await type('Who gives it', 'Control room');
+    await press('Keep');
+    expect(words()).toContain('Given to maintenance by Control room: Running');
+  });
+
+  it('shows who took it back, and says when the record is not as it was signed', async () => {
+    const note = anEntry({ kind: 'note', text: 'Seal replaced' }, { id: asId<EntryId>('note') });
+    const returned = anEntry(
+      {
+        kind: 'returned',
+        condition: 'Ready to run',
+        reservations: 'Run at 3 m/s',
+        signature: { name: 'Lukas', path: 'M0 0L9 9' },
+        seal: sealOfRecord([note]),
+      },
+      { id: asId<EntryId>('returned') },
+    );
+    works = await TestWorks.open([
+      ...smallWorks({ state: 'underway', startedAt: noon }),
+      put('entries', note),
+      put('entries', returned),
+    ]);
+    await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
+    expect(words()).toContain('Back in service, taken by Lukas: Ready to run.');
+    expect(words()).toContain('The record is as it was signed.');
+    await perform('note.amend', { workOrderId: workId, entryId: note.id, text: 'Seal and sleeve replaced' });
+    await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
+    expect(words()).toContain('Since it was signed: 1 entry amended.');
+  });
+});

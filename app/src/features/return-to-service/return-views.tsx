@@ -1,0 +1,44 @@
+import type { ReactElement } from 'react';
+import type { EntryContents } from '@oilcan/core/work';
+import { Drawn } from '../../ui/drawn';
+import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import type { OperationViewsNamed } from '../views/operation-view';
+
+function SignedPicture({ content }: { readonly content: EntryContents['returned'] }): ReactElement {
+  return <Drawn path={content.signature.path} name={content.signature.name} />;
+}
+
+const entries: EntryViewsNamed<'given' | 'returned'> = {
+  given: {
+    ...inWords,
+    group: 'state',
+    say: ({ content: { from, condition, where } }) => ({
+      headline: `Given to maintenance by ${from}`,
+      detail: [condition, where].filter((each) => each !== '').join(' · '),
+    }),
+  },
+  returned: {
+    ...inWords,
+    group: 'state',
+    say: ({ content: { condition, reservations, signature } }) => ({
+      headline: `Back in service, taken by ${signature.name}`,
+      detail: [condition, reservations === '' ? '' : `Reservations: ${reservations}`]
+        .filter((each) => each !== '')
+        .join(' · '),
+    }),
+    Picture: SignedPicture,
+  },
+};
+
+const operations: OperationViewsNamed<'machine.give' | 'machine.return'> = {
+  'machine.give': {
+    say: ({ from }) => `Given to maintenance by ${from}`,
+    fields: { from: 'Who gives it', condition: 'How it is', where: 'Where it is' },
+  },
+  'machine.return': {
+    say: ({ name }) => `Back in service, taken by ${name}`,
+    fields: { condition: 'How it is', reservations: 'Reservations' },
+  },
+};
+
+export const returnViews = { entries, operations };

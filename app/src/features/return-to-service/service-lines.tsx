@@ -1,0 +1,101 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { mdiHandshakeOutline } from '@mdi/js';
+import { standingOfSeal } from '@oilcan/core/registry';
+import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { piece } from '../../ui/piece';
+import { Drawn } from '../../ui/drawn';
+import { Button } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+
+const GiveMachineSheet = piece(() => import('./give-sheet').then((module) => module.GiveMachineSheet));
+const ReturnSheet = piece(() => import('./return-sheet').then((module) => module.ReturnSheet));
+
+const GIVE_SHEET = 'given to maintenance';
+/** The name under which the sheet of the return to service is opened. */
+export const RETURN_SHEET = 'return to service';
+
+/** Loads what opens from these lines, so that it opens without signal too. */
+export async function loadReturnSheets(): Promise<void> {
+  await Promise.all([GiveMachineSheet.load(), ReturnSheet.load()]);
+}
+
+interface Props {
+  readonly work: WorkOrder;
+  readonly entries: readonly Entry[];
+  /** Which sheet is open, by its name; held outside because what is owed opens one too. */
+  readonly open: string | null;
+  readonly onOpen: (name: string | null) => void;
+}
+
+/** Who gave the machine to maintenance, and who took it back, with their signature and what became of the record since. */
+export function ServiceLines({ work, entries, open, onOpen }: Props): ReactElement | null {
+  const given = standingOf(entries, 'given').at(-1);
+  const returned = standingOf(entries, 'returned').at(-1);
+  const close = (): void => onOpen(null);
+  if (given === undefined && returned === undefined && !isOpen(work.state)) return null;
+  return (
+    <View style={sheet.lines}>
+      {given === undefined ? null : (
+        <Words soft>
+          Given to maintenance by {given.content.from}: {given.content.condition}
+          {given.content.where === '' ? '' : `, ${given.content.where}`}.
+        </Words>
+      )}
+      {returned === undefined ? null : <Returned entry={returned} entries={entries} />}
+      {isOpen(work.state) ? (
+        <View style={sheet.buttons}>
+          {given === undefined && returned === undefined ? (
+            <Button word="Given to maintenance" onPress={() => onOpen(GIVE_SHEET)} />
+          ) : null}
+          <Button
+            icon={mdiHandshakeOutline}
+            word={returned === undefined ? 'Back in service' : 'Back in service again'}
+            onPress={() => onOpen(RETURN_SHEET)}
+          />
+        </View>
+      ) : null}
+      {open === GIVE_SHEET ? <GiveMachineSheet work={work} onClose={close} /> : null}
+      {open === RETURN_SHEET ? <ReturnSheet work={work} onClose={close} /> : null}
+    </View>
+  );
+}
+
+interface ReturnedProps {
+  readonly entry: ReturnType<typeof standingOf<'returned'>>[number];
+  readonly entries: readonly Entry[];
+}
+
+function Returned({ entry: { content }, entries }: ReturnedProps): ReactElement {
+  const palette = usePalette();
+  const { amended, added, isBroken } = standingOfSeal(content.seal, entries);
+  const since = [
+    ...(amended === 0 ? [] : [`${counted(amended, 'entry', 'entries')} amended`]),
+    ...(added === 0 ? [] : [`${counted(added, 'entry', 'entries')} added`]),
+  ];
+  return (
+    <View>
+      <Words>
+        Back in service, taken by {content.signature.name}: {content.condition}.
+      </Words>
+      {content.reservations === '' ? null : <Words>Reservations: {content.reservations}</Words>}
+      <Drawn path={content.signature.path} name={content.signature.name} />
+      {isBroken ? (
+        <Words color={palette.faulty}>What was signed for is not all here, or not as it was.</Words>
+      ) : since.length === 0 ? (
+        <Words as="small" soft>
+          The record is as it was signed.
+        </Words>
+      ) : (
+        <Words as="small">Since it was signed: {since.join(', ')}.</Words>
+      )}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  lines: { paddingTop: 12, gap: 6 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 4 },
+});
