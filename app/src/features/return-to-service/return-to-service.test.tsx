@@ -1,3 +1,4 @@
+import { act } from '@testing-library/react';
 import { asId, type EntryId } from '@oilcan/core/kernel';
 import { sealOfRecord } from '@oilcan/core/registry';
 import { anEntry, noon, put, smallWorks, workId } from '@oilcan/core/testing';
@@ -48,8 +49,9 @@ describe('the return to service', () => {
     await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
     expect(words()).toContain('Back in service, taken by Lukas: Ready to run.');
     expect(words()).toContain('The record is as it was signed.');
-    await perform('note.amend', { workOrderId: workId, entryId: note.id, text: 'Seal and sleeve replaced' });
-    await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
+    await act(async () => {
+      await perform('note.amend', { workOrderId: workId, entryId: note.id, text: 'Seal and sleeve replaced' });
+    });
     expect(words()).toContain('Since it was signed: 1 entry amended.');
   });
 });

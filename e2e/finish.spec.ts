@@ -1,0 +1,66 @@
+import { expect, phone, test, wide } from './works';
+
+test('a job is left for the next shift, finished with what it leaves, signed for, and accepted by keys alone', async ({
+  open,
+}) => {
+  const [ines, jonas] = [await open('Ines Okafor', phone), await open('Jonas Reith', phone)];
+  const title = 'Knock at tower 5 with every grip';
+  await ines.getByText(title).tap();
+  await ines.getByRole('button', { name: /I have read/ }).tap();
+  await ines.getByRole('button', { name: 'Start my clock' }).tap();
+  await ines.getByRole('button', { name: 'Hold', exact: true }).tap();
+  await ines.getByRole('radio', { name: 'The next shift goes on' }).tap();
+  await ines
+    .getByLabel('How far it is, and what comes next')
+    .fill('Train is lifted, assembly 3 is the one that knocks');
+  await ines.getByRole('button', { name: 'Leave it to the next shift' }).tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+
+  await jonas.getByText(title).tap();
+  await expect(jonas.getByRole('note')).toContainText('assembly 3 is the one that knocks');
+  await jonas.getByRole('button', { name: /I have read/ }).tap();
+  await jonas.context().setOffline(true);
+  await jonas.getByRole('button', { name: 'Start my clock' }).tap();
+  for (const box of await jonas.getByRole('checkbox').all()) await box.tap();
+  for (const group of await jonas.getByRole('radiogroup').all()) {
+    const faulty = group.getByRole('radio', { name: 'Faulty' });
+    if ((await faulty.count()) > 0) await faulty.first().tap();
+  }
+  for (const open of await jonas.getByRole('button', { name: /^Type / }).all()) {
+    await open.tap();
+    await jonas.getByRole('dialog').getByRole('button', { name: '4', exact: true }).tap();
+    const keep = jonas.getByRole('dialog').getByRole('button', { name: /^Keep/ });
+    await keep.tap();
+    if (await jonas.getByRole('dialog').isVisible()) await keep.tap();
+  }
+
+  await jonas.getByRole('button', { name: 'Back in service', exact: true }).tap();
+  await jonas.getByLabel('Who takes it').fill('Lukas, control room');
+  await jonas.getByRole('button', { name: 'It is back in service' }).tap();
+  await expect(jonas.getByText('Nothing was drawn. Sign in the field first.')).toBeVisible();
+  const field = await jonas.getByRole('img', { name: 'Field to sign in' }).boundingBox();
+  if (field === null) throw new Error('There is no field to sign in.');
+  await jonas.mouse.move(field.x + 40, field.y + 40);
+  await jonas.mouse.down();
+  await jonas.mouse.move(field.x + 160, field.y + 80, { steps: 5 });
+  await jonas.mouse.up();
+  await jonas.getByRole('button', { name: 'It is back in service' }).tap();
+  await expect(jonas.getByText('The record is as it was signed.')).toBeVisible();
+
+  await jonas.getByRole('button', { name: 'Finish', exact: true }).tap();
+  await jonas.getByLabel(/^What was done/).fill('Sheave 3 swapped, train runs quiet');
+  await expect(jonas.getByText(/left: raised as 1 work order/)).toBeVisible();
+  await jonas.getByRole('button', { name: 'Yes, it is done' }).tap();
+  await jonas.context().setOffline(false);
+  await expect(jonas.getByTestId('sent-mark')).toHaveText('All sent', { timeout: 30_000 });
+  await expect(jonas.getByRole('link', { name: /^Led to W-/ })).toBeVisible();
+
+  const tess = await open('Tess Lindqvist', wide);
+  await tess.getByRole('link', { name: 'Desk', exact: true }).click();
+  const row = tess.getByRole('link', { name: new RegExp(title) });
+  await row.click();
+  await expect(tess.getByText('Sheave 3 swapped, train runs quiet').first()).toBeVisible();
+  await tess.keyboard.press('a');
+  await expect(row).toHaveCount(0);
+  await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
+});
