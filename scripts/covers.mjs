@@ -46,7 +46,7 @@ export const covers = {
   'shift.spec.ts': [...job, 'kit-list', 'keys', 'day'],
   'signing-in.spec.ts': [...job, 'desk', 'stores'],
   'steps.spec.ts': [...job, 'photos', 'readings', 'record', 'rounds'],
-  'taps.spec.ts': [...job, 'attachments', 'lifecycle', 'notes', 'photos', 'readings', 'record', 'scan', 'stock'],
+  'taps.spec.ts': [...job, 'attachments', 'notes', 'photos', 'readings', 'record', 'scan', 'stock'],
   'update.spec.ts': job,
   'weight.spec.ts': job,
 };
