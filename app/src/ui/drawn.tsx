@@ -4,13 +4,19 @@ import { usePalette } from './use-palette';
 /** The field in which a signature is drawn, in units of its path. */
 export const FIELD = { width: 600, height: 240 };
 
+interface Props {
+  readonly path: string;
+  readonly name: string;
+  readonly width?: number;
+}
+
 /** What somebody drew. */
-export function Drawn({ path, name }: { readonly path: string; readonly name: string }): ReactElement {
+export function Drawn({ path, name, width = 120 }: Props): ReactElement {
   const palette = usePalette();
   return (
     <svg
-      width={120}
-      height={48}
+      width={width}
+      height={(width * FIELD.height) / FIELD.width}
       viewBox={`0 0 ${FIELD.width} ${FIELD.height}`}
       role="img"
       aria-label={`Signature of ${name}`}

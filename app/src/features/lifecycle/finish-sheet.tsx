@@ -49,14 +49,16 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
   const noteFurther = useCallback((wanted: readonly ArgsOf<'work.raise'>[]) => void (further.current = wanted), []);
   useEffect(() => keep(typed), [keep, typed]);
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
-  const lines = asked.filter(({ what }) => what !== 'stoppageEnd').map((owed) => owedWords(owed, me, nameOf));
+  const lines = asked
+    .filter(({ what }) => what !== 'stoppageEnd')
+    .map((owed) => withinSentence(owedWords(owed, me, nameOf)));
   return (
     <BottomSheet
       title={`Finish ${work.number}?`}
       onClose={onClose}
       foot={<Button main word="Yes, it is done" onPress={submit} />}
     >
-      <FormField control={form.control} name="done" label="What was done, in one line (not needed)" />
+      <FormField control={form.control} name="done" label="What was done (not needed)" />
       <FormRefusal sentence={refusal} />
       {left.length === 0 ? null : <LeftToDo work={work} entries={entries} left={left} onChange={noteFurther} />}
       <StillOut work={work} entries={entries} />
@@ -67,4 +69,9 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
       <Words soft>After this only the lead can open it again.</Words>
     </BottomSheet>
   );
+}
+
+/** A line as it stands within a sentence. */
+function withinSentence(words: string): string {
+  return words.slice(0, 1).toLowerCase() + words.slice(1);
 }

@@ -4,8 +4,13 @@ import { Drawn } from '../../ui/drawn';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
 
-function SignedPicture({ content }: { readonly content: EntryContents['returned'] }): ReactElement {
-  return <Drawn path={content.signature.path} name={content.signature.name} />;
+interface Props {
+  readonly content: EntryContents['returned'];
+  readonly isSmall?: boolean;
+}
+
+function SignedPicture({ content: { signature }, isSmall = false }: Props): ReactElement {
+  return <Drawn path={signature.path} name={signature.name} width={isSmall ? 64 : 240} />;
 }
 
 const entries: EntryViewsNamed<'given' | 'returned'> = {
