@@ -5,7 +5,7 @@ import { useKeys, type Key } from '../keys/use-keys';
 const KeysSheet = piece(() => import('../keys/keys-sheet').then((module) => module.KeysSheet));
 
 /** The keys of a wide Desk, in the order in which they are listed. */
-export const deskKeys: readonly Key[] = [
+const deskKeys: readonly Key[] = [
   { key: 'j', command: 'next', words: 'Next finished job' },
   { key: 'k', command: 'previous', words: 'Finished job before' },
   { key: 'Enter', command: 'open', words: 'Into the job: then the arrows move it' },

@@ -4,9 +4,11 @@ import { useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
+import { useIsOurs } from '../work';
 import { makePaper } from './make-paper';
+import { saveEntries, saveRecord } from './save-record';
 import { jobCardOf, tagOf } from './work-paper';
-import { mdiPrinterOutline } from '@mdi/js';
+import { mdiDownload, mdiPrinterOutline } from '@mdi/js';
 
 /** What of a work order goes onto paper. */
 export function PaperSheet({
@@ -17,6 +19,8 @@ export function PaperSheet({
   readonly onClose: () => void;
 }): ReactElement | null {
   const settings = useSettings();
+  // Of the work of others this phone does not have the whole record.
+  const isOurs = useIsOurs(work);
   if (settings === undefined) return null;
   const make = (...order: Parameters<typeof makePaper>): void => {
     void makePaper(...order);
@@ -36,6 +40,13 @@ export function PaperSheet({
         word="Out-of-service tag, A6"
         onPress={() => make({ what: 'tag', tag: tagOf(work, settings) }, `${work.number}-tag.pdf`)}
       />
+      {isOurs ? (
+        <>
+          <Words soft>The record, to be read by other programs:</Words>
+          <Button icon={mdiDownload} word="Record as JSON" onPress={() => saveRecord(work)} />
+          <Button icon={mdiDownload} word="Entries as CSV" onPress={() => saveEntries(work)} />
+        </>
+      ) : null}
     </BottomSheet>
   );
 }

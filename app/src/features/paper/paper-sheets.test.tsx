@@ -1,4 +1,6 @@
-import { smallWorks } from '@oilcan/core/testing';
+import { smallWorks, workId } from '@oilcan/core/testing';
+import { saveFile } from '../../data/save-file';
+import { perform } from '../../data/store';
 import type { Label } from '../../paper/label-formats';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -7,7 +9,9 @@ import { makePaper } from './make-paper';
 import { PaperSheet } from './paper-sheet';
 
 jest.mock('./make-paper', () => ({ makePaper: jest.fn(() => Promise.resolve()) }));
+jest.mock('../../data/save-file', () => ({ saveFile: jest.fn() }));
 const made = jest.mocked(makePaper);
+const saved = jest.mocked(saveFile);
 
 const labels: readonly Label[] = [{ headline: 'A1', detail: 'Gearbox', code: 'A1' } as Label];
 let works: TestWorks;
@@ -48,5 +52,23 @@ describe('labels', () => {
     const many = Array.from({ length: 1_001 }, () => labels[0] as Label);
     await works.show(<LabelSheetForm labels={many} name="labels" onClose={onClose} />);
     expect([canPress('Make the PDF'), words().includes('too many')]).toEqual([false, true]);
+  });
+});
+
+describe('the record of a work order', () => {
+  it('is saved as a document and as lines, whether there is signal or not', async () => {
+    await perform('note.add', { workOrderId: workId, text: 'Grease was black, =1+1' });
+    await works.show(<OnWork>{(work) => <PaperSheet work={work} onClose={onClose} />}</OnWork>);
+    await press('Record as JSON');
+    const [name, mediaType, text] = saved.mock.calls.at(-1) ?? [];
+    expect([name, mediaType]).toEqual(['W-1.json', 'application/json']);
+    expect(JSON.parse(String(text))).toMatchObject({
+      format: 'oilcan-record',
+      workOrder: { number: 'W-1', asset: { name: 'Gearbox' } },
+      entries: [{ content: { kind: 'note', text: 'Grease was black, =1+1' } }],
+    });
+    await press('Entries as CSV');
+    expect(saved.mock.calls.at(-1)?.[0]).toBe('W-1-entries.csv');
+    expect(String(saved.mock.calls.at(-1)?.[2])).toContain('"Grease was black, =1+1"');
   });
 });

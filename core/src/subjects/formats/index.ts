@@ -1,0 +1,2 @@
+export * from './entry-rows';
+export * from './record-document';
