@@ -1,4 +1,5 @@
 import { benchDesk } from './desk.mjs';
+import { benchFinishing } from './finishing.mjs';
 import { benchFirstVisit } from './first-visit.mjs';
 import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
@@ -27,6 +28,7 @@ const benches = {
   readings: benchReadings,
   recording: benchRecording,
   'long-record': benchLongRecord,
+  finishing: benchFinishing,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {

@@ -37,8 +37,9 @@ export function EntrySheet({ entry, work, isAmended, beside = [], onOpen, onClos
   if (settings === undefined || person === null) return null;
   const { headline, detail } = entryWords(entry, phoneNames, settings.language);
   const { Picture, AmendSheet, Actions } = viewOf(entry.content.kind);
-  const isMine = entry.by === person.id || hasRole(person, ['lead']);
-  const canMend = isMine && !isAmended && isOpen(work.state);
+  const isLead = hasRole(person, ['lead']);
+  const isMine = entry.by === person.id || isLead;
+  const canMend = isMine && !isAmended && (isOpen(work.state) || (isLead && work.state === 'accepted'));
   const place = beside.findIndex(({ id }) => id === entry.id);
   const go = (by: number): void => {
     const next = beside[place + by];

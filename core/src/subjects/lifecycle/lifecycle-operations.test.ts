@@ -205,6 +205,23 @@ describe('finishing', () => {
   });
 });
 
+describe('accepted work', () => {
+  it('is locked: only a lead amends what is wrong in it, and both stay readable', async () => {
+    const works = new Works({ state: 'underway' });
+    const note = anOperation('note.add', { ...onWork, text: 'Grease was black' });
+    await works.send(note);
+    const work = works.work;
+    if (work !== undefined) works.records.change([put('workOrders', { ...work, state: 'accepted', closedAt: noon })]);
+    const amendment = { ...onWork, entryId: asId<EntryId>(note.id), text: 'Grease was brown' };
+    const later = minutesLater(60);
+    expect(codeOf(await works.do('note.amend', amendment, ann, later))).toBe('work_order_closed');
+    expect(codeOf(await works.do('note.add', { ...onWork, text: 'More' }, lea, later))).toBe('work_order_closed');
+    expect(codeOf(await works.do('note.amend', amendment, lea, later))).toBe('accepted');
+    expect(standingOf(works.entries, 'note').map(({ content }) => content.text)).toEqual(['Grease was brown']);
+    expect(works.entries).toHaveLength(2);
+  });
+});
+
 describe('holding and dropping', () => {
   it('keeps the reason while it is held', async () => {
     const works = new Works();

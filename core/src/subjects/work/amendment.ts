@@ -1,10 +1,17 @@
 import type { EntryId, WorkOrderId } from '../../kernel/ids';
 import { idField } from '../../kernel/schema/fields';
 import { hasRole } from '../../operations/actor';
-import { refuse, rowNamed, type OperationContext, type Refusal, type RowName } from '../../operations/operation';
+import {
+  refuse,
+  rowNamed,
+  type Found,
+  type OperationContext,
+  type Refusal,
+  type RowName,
+} from '../../operations/operation';
 import type { Records } from '../../records/records';
 import type { Entry, EntryContent } from './entries';
-import { findOpenWork, newEntry } from './guards';
+import { findOpenWork, findOwnWork, newEntry } from './guards';
 import type { WorkOrder } from './work-order';
 
 /** The arguments that name an entry of a work order. */
@@ -27,7 +34,7 @@ export async function findAmendable(
   args: { readonly workOrderId: WorkOrderId; readonly entryId: EntryId },
   context: OperationContext,
 ): Promise<Amendable | Refusal> {
-  const found = await findOpenWork(records, args.workOrderId, context);
+  const found = await findAmendableWork(records, args.workOrderId, context);
   if (!found.ok) return found;
   const entry = await records.get('entries', args.entryId);
   if (entry === undefined || entry.workOrderId !== args.workOrderId) {
@@ -39,6 +46,17 @@ export async function findAmendable(
   const amendments = await records.list('entries', 'amends', entry.id);
   if (amendments.length > 0) return refuse('entry_amended_already', {}, 'entryId');
   return { ok: true, work: found.value, entry };
+}
+
+/** Accepted work is locked: what a lead finds wrong in it afterwards is put right by an amendment beside it, and both stay readable. */
+async function findAmendableWork(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Found<WorkOrder>> {
+  const found = await findOwnWork(records, id, context);
+  if (found.ok && found.value.state === 'accepted' && hasRole(context.person, ['lead'])) return found;
+  return findOpenWork(records, id, context);
 }
 
 export async function putAmendment(
