@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Surface } from 'react-native-paper';
 import { mdiChevronRight } from '@mdi/js';
 import { digestOf, type DigestLine } from '@oilcan/core/digest';
 import type { Instant } from '@oilcan/core/kernel';
@@ -63,7 +64,13 @@ function Lines({ lines, since, settings }: LinesProps): ReactElement {
   const say = (at: Instant): string => sayMoment(at, now(), settings.zone, settings.language);
   const shown = isWhole ? lines : lines.slice(0, FIRST_SHOWN);
   return (
-    <View role="region" aria-label="While you were away" style={[sheet.digest, { borderColor: palette.ink }]}>
+    <Surface
+      mode="flat"
+      elevation={0}
+      role="region"
+      aria-label="While you were away"
+      style={[sheet.digest, { borderColor: palette.ink }]}
+    >
       <Words as="heading" level={3}>
         Since {say(since)}: {counted(lines.length, 'change', 'changes')}
       </Words>
@@ -81,7 +88,7 @@ function Lines({ lines, since, settings }: LinesProps): ReactElement {
           <Button word={`All ${lines.length}`} onPress={() => setIsWhole(true)} />
         )}
       </View>
-    </View>
+    </Surface>
   );
 }
 

@@ -1,23 +1,18 @@
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
-import { asId, formatDuration, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
-import { isLate } from '@oilcan/core/shift';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { lookUpWork, peekRow, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { lookUpWork, peekRow, usePhone, useRow, useRows } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
-import { Icon } from '../../ui/icon';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
 import { RULE, useIsBroad, useIsWide, useIsWindowWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
-import { UrgencyMark } from '../../ui/urgency';
-import { useNow } from '../../data/use-now';
 import { RememberedJob } from '../past';
 import { Words } from '../../ui/words';
-import { sayDue, sayLocalDay } from '../../words/dates';
-import { kindWords, stateOf, urgencyWords } from '../../words/work-words';
-import { whyHere, OthersWork, useIsOurs } from '../work';
+import { stateOf } from '../../words/work-words';
+import { OthersWork, useIsOurs } from '../work';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -29,11 +24,12 @@ import { Dock, DockLine, useIsDockNarrow } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
+import { SheetHead } from './sheet-head';
 import { RecordList } from '../record';
 import { CodeFault } from '../faults';
-import { ChainLines, FurtherSheet } from '../further';
-import { FinishSheet, HandOverLine } from '../lifecycle';
-import { PutOffLine, WhenSheet } from '../schedule';
+import { FurtherSheet } from '../further';
+import { FinishSheet } from '../lifecycle';
+import { WhenSheet } from '../schedule';
 import { loadReturnSheets, RETURN_SHEET } from '../return-to-service';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
 import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
@@ -42,7 +38,6 @@ import { loadShareSheets, shareElement } from '../shares';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
 import { WrapUpPart } from './wrap-up-part';
 import { LOCKS_ELEMENT } from '../isolation';
-import { mdiCalendarClockOutline, mdiTimerOutline } from '@mdi/js';
 
 /** What is brought into sight comes to lie so far below the upper edge. */
 const WITH_WHAT_IS_ABOVE = 96;
@@ -323,72 +318,6 @@ function SheetDipstick({ work, current, onGoTo }: SheetDipstickProps): ReactElem
   return <Dipstick notches={notches} marks={useMarks(work)} level={useLevel(work)} current={current} onGoTo={onGoTo} />;
 }
 
-/** What it is, where, and by when. */
-function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
-  const asset = useRow('assets', work.assetId);
-  const place = useRow('places', work.placeId);
-  const settings = useSettings(work.siteId);
-  const present = useNow(30);
-  const [isAsking, setIsAsking] = useState(false);
-  const [changing, setChanging] = useState<'urgency' | 'putOff' | null>(null);
-  const mayChange = useIsOurs(work) && isOpen(work.state);
-  const planned =
-    settings === undefined || work.plannedOn === undefined || work.plannedOn === null || !isOpen(work.state)
-      ? null
-      : sayLocalDay(work.plannedOn, present, settings.zone, settings.language);
-  return (
-    <View style={sheet.head}>
-      <Words as="title" level={1}>
-        {work.title}
-      </Words>
-      <Words soft>
-        {asset?.name} · {asset?.tag} · {place?.name}
-      </Words>
-      <View style={sheet.facts}>
-        {mayChange ? (
-          <Press
-            onPress={() => setChanging('urgency')}
-            label={`${urgencyWords[work.urgency]}: change how urgent it is`}
-          >
-            <UrgencyMark urgency={work.urgency} />
-          </Press>
-        ) : (
-          <UrgencyMark urgency={work.urgency} />
-        )}
-        <Words as="mark">{kindWords[work.kind]}</Words>
-        {planned === null ? null : <Words as="mark">planned for {planned}</Words>}
-        {work.dueAt === null || settings === undefined || !isOpen(work.state) ? null : (
-          <View style={sheet.fact}>
-            <Icon path={mdiCalendarClockOutline} size={18} />
-            <Words as={isLate(work, present) ? 'label' : 'mark'}>
-              {sayDue(work.dueAt, present, settings.zone, settings.language)}
-            </Words>
-          </View>
-        )}
-        <View style={sheet.fact}>
-          <Icon path={mdiTimerOutline} size={18} />
-          <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
-        </View>
-        {mayChange ? (
-          <Press onPress={() => setChanging('putOff')} label="When: put off, due, planned" style={sheet.why}>
-            <Words as="mark">When</Words>
-          </Press>
-        ) : null}
-        {settings === undefined ? null : (
-          <Press onPress={() => setIsAsking(!isAsking)} style={sheet.why}>
-            <Words as="mark">{isAsking ? 'Close' : 'Why this order?'}</Words>
-          </Press>
-        )}
-      </View>
-      <HandOverLine work={work} />
-      <ChainLines work={work} />
-      <PutOffLine work={work} />
-      {changing === null ? null : <WhenSheet work={work} first={changing} onClose={() => setChanging(null)} />}
-      {isAsking && settings !== undefined ? <Words live>{whyHere(work, asset, present, settings)}</Words> : null}
-    </View>
-  );
-}
-
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0, minWidth: 0 },
   missing: { padding: 16 },
@@ -400,8 +329,4 @@ const sheet = StyleSheet.create({
   readable: { maxWidth: 640, width: '100%', alignSelf: 'center' },
   recordColumn: { width: 330, borderLeftWidth: 2 },
   recordContent: { paddingHorizontal: 16, paddingBottom: 24 },
-  head: { paddingTop: 14, gap: 4 },
-  facts: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16, rowGap: 4, paddingTop: 4 },
-  fact: { flexDirection: 'row', alignItems: 'center', gap: 5 },
-  why: { paddingHorizontal: 4 },
 });
