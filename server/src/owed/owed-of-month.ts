@@ -6,7 +6,7 @@ import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
 
 const MONTH_MINUTES = 30 * 24 * 60;
 /** Of more jobs the newest are looked at. */
-const MOST_JOBS = 300;
+const MOST_JOBS = 120;
 
 /**
  * Of every job of a kind that was finished in the last thirty days on these sites, the newest first: what was not given, had all of
