@@ -17,7 +17,7 @@ import { CatalogueSheet } from '../faults';
 import { useCommand } from '../keys/commands';
 import { DemandsSheet } from '../lifecycle';
 import { TopBar } from '../page/top-bar';
-import { ReviewPane, ReviewRow, useReviews, type SheetOfWork, type Waiting } from '../review';
+import { LimitsSheet, ReviewPane, ReviewRow, useReviews, type SheetOfWork, type Waiting } from '../review';
 import { DeskKeys } from './desk-keys';
 import { UnderwayRow } from './underway-row';
 import { UndeliveredMails } from './undelivered-mails';
@@ -140,7 +140,7 @@ interface DeskHeadProps {
 
 /** How much waits, what is set up here, and accepting several at once. */
 function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
-  const [opened, setOpened] = useState<'demands' | 'catalogue' | null>(null);
+  const [opened, setOpened] = useState<'demands' | 'limits' | 'catalogue' | null>(null);
   const close = (): void => setOpened(null);
   const unusual = waiting.filter((each) => each.unusual.length > 0).length;
   const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
@@ -174,9 +174,11 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
           </>
         )}
         <Button word="What is owed" onPress={() => setOpened('demands')} />
+        <Button word="What is unusual" onPress={() => setOpened('limits')} />
         <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
       </View>
       {opened === 'demands' ? <DemandsSheet onClose={close} /> : null}
+      {opened === 'limits' ? <LimitsSheet onClose={close} /> : null}
       {opened === 'catalogue' ? <CatalogueSheet onClose={close} /> : null}
     </View>
   );
