@@ -44,7 +44,7 @@ describe('an expense', () => {
         )}
       </OnWork>,
     );
-    expect(words()).toContain('Time €0.00, parts €0.00, other €12.50.');
+    expect(words()).toContain('Planned 1 h. Other €12.50.');
     expect(words()).toContain('Taxi to the mid stationExpense €12.50');
   });
 
