@@ -1,5 +1,5 @@
 import { benchDesk } from './desk.mjs';
-import { benchFinishing } from './finishing.mjs';
+import { benchDigest } from './digest.mjs';
 import { benchFirstVisit } from './first-visit.mjs';
 import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
@@ -28,7 +28,7 @@ const benches = {
   readings: benchReadings,
   recording: benchRecording,
   'long-record': benchLongRecord,
-  finishing: benchFinishing,
+  digest: benchDigest,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {
