@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useRow, useRows, useSettings } from '../../data/store';
+import { useRow, useRows } from '../../data/store';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { holdWords, stateWords } from '../../words/work-words';
+import { WorkSums } from '../costs';
 
 /** One job that somebody works on, or that rests, and why. */
 export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: WorkOrder }): ReactElement {
@@ -16,7 +16,6 @@ export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: 
   const router = useRouter();
   const asset = useRow('assets', work.assetId);
   const by = useRow('people', work.personIds[0]);
-  const settings = useSettings(work.siteId);
   const cost = costOf(useRows('entries', 'workOrder', work.id));
   const why = work.held === null ? '' : `: ${holdWords[work.held.reason].toLowerCase()}`;
   return (
@@ -35,14 +34,7 @@ export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: 
         </Words>
         {work.handOver === undefined ? null : <Words as="small">{work.handOver.line}</Words>}
       </View>
-      {settings === undefined ? null : (
-        <View style={sheet.sums}>
-          <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
-          <Words as="mark" soft>
-            {formatSums(cost.total, settings.currency, settings.language)}
-          </Words>
-        </View>
-      )}
+      <WorkSums work={work} cost={cost} />
     </Press>
   );
 });
@@ -57,5 +49,4 @@ const sheet = StyleSheet.create({
     paddingHorizontal: 8,
   },
   words: { flex: 1, minWidth: 0 },
-  sums: { alignItems: 'flex-end' },
 });

@@ -1,13 +1,13 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Checkbox } from 'react-native-paper';
-import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import { now, useRow, useRows, useSettings } from '../../data/store';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
+import { WorkSums } from '../costs';
 import { unusualWords } from './unusual-words';
 import type { Waiting } from './use-reviews';
 
@@ -62,12 +62,7 @@ export const ReviewRow = memo(function ReviewRow({ waiting, isOpen, isChosen, on
           </Words>
         )}
       </View>
-      <View style={sheet.sums}>
-        <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
-        <Words as="mark" soft>
-          {formatSums(cost.total, settings.currency, settings.language)}
-        </Words>
-      </View>
+      <WorkSums work={work} cost={cost} />
     </Press>
   );
 });
@@ -82,5 +77,4 @@ const sheet = StyleSheet.create({
     paddingHorizontal: 8,
   },
   words: { flex: 1, minWidth: 0, gap: 2 },
-  sums: { alignItems: 'flex-end' },
 });
