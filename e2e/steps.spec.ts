@@ -89,6 +89,9 @@ test('a round is walked without signal, through a reload, and its further work r
   await expect(ines.getByRole('heading', { name: 'Lark cabins' })).toBeInViewport();
   await ines.getByRole('radio', { name: 'Good' }).first().tap();
   await ines.getByRole('radio', { name: 'Good' }).last().tap();
+  // What the screen says is kept; what it does not say yet may be lost with the page.
+  await expect(ines.getByRole('radio', { name: 'Good' }).first()).toBeChecked();
+  await expect(ines.getByRole('radio', { name: 'Good' }).last()).toBeChecked();
   await ines.reload();
   await expect(ines.getByRole('heading', { name: 'Lark cabins' })).toBeVisible();
   await expect(ines.getByText('1 of 14 stops done')).toBeVisible();
