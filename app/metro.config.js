@@ -8,9 +8,13 @@ const unused = /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|exper
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
 const nothing = join(__dirname, 'nothing.js');
 
-/** Inside Paper ours stand: the touchable says states as the web says them, the icon needs no font. */
+/** Inside Paper ours stand: the touchable says states as the web says them, the icon needs no font, colours are those in use. */
 const inPaper = /[\\/]react-native-paper[\\/]lib[\\/]/;
-const standIns = { TouchableRipple: 'touchable.tsx', MaterialCommunityIcon: 'paper-icon.tsx' };
+const standIns = {
+  TouchableRipple: 'touchable.tsx',
+  MaterialCommunityIcon: 'paper-icon.tsx',
+  colors: 'paper-colors.ts',
+};
 
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */
 config.resolver.resolveRequest = (context, name, platform) => {

@@ -17,6 +17,7 @@ export type StepId = Id<'step'>;
 export type StopId = Id<'stop'>;
 export type ShareId = Id<'share'>;
 export type ProcedureId = Id<'procedure'>;
+export type PlanId = Id<'plan'>;
 export type OtherTimeId = Id<'otherTime'>;
 export type EntryId = Id<'entry'>;
 /** The SHA-256 of its content, in lower-case hexadecimal. */

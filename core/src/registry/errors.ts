@@ -13,6 +13,7 @@ import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
 import { noneErrors } from '../subjects/none/none-errors';
 import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { clockPlaceErrors } from '../subjects/places-of-clocks/clock-place-errors';
+import { plansErrors } from '../subjects/plans/plans-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
 import { returnErrors } from '../subjects/return-to-service/return-errors';
@@ -33,6 +34,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...workErrors,
   ...numbersErrors,
   ...raiseErrors,
+  ...plansErrors,
   ...lifecycleErrors,
   ...returnErrors,
   ...scheduleErrors,

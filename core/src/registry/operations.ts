@@ -22,6 +22,7 @@ import { noneOperations } from '../subjects/none/none-operations';
 import { notesOperations } from '../subjects/notes/notes-operations';
 import { noticesOperations } from '../subjects/notices/notices-operations';
 import { clockPlaceOperations } from '../subjects/places-of-clocks/clock-place-operations';
+import { plansOperations } from '../subjects/plans/plans-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
@@ -50,6 +51,7 @@ export const operations = {
   ...returnOperations(entryKinds),
   ...reviewOperations,
   ...scheduleOperations,
+  ...plansOperations,
   ...hazardsOperations,
   ...isolationOperations,
   ...stepsOperations,

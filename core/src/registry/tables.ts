@@ -8,6 +8,7 @@ import { noticesTables } from '../subjects/notices/notices-tables';
 import { peopleTables } from '../subjects/people/people-tables';
 import { permitsTables } from '../subjects/permits/permits-tables';
 import { clockPlaceTables } from '../subjects/places-of-clocks/clock-place-tables';
+import { plansTables } from '../subjects/plans/plans-tables';
 import { plantTables } from '../subjects/plant/plant-tables';
 import { proceduresTables } from '../subjects/procedures/procedures-tables';
 import { reviewTables } from '../subjects/review/review-tables';
@@ -32,6 +33,7 @@ export const tables: TableSet = {
   ...stepsTables,
   ...sharesTables,
   ...proceduresTables,
+  ...plansTables,
   ...hazardsTables,
   ...permitsTables,
   ...laborTables,

@@ -8,6 +8,7 @@ import {
   type PartId,
   type PersonId,
   type PlaceId,
+  type PlanId,
   type PointId,
   type ProcedureId,
   type ShareId,
@@ -30,6 +31,8 @@ import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/
 import { parseInstant, type Instant } from '../kernel/time/instant';
 import type { Entry, EntryContent } from '../subjects/work/entries';
 import type { StepQuestion } from '../subjects/steps/kinds/kinds';
+import type { LocalDay } from '../kernel/time/local-day';
+import type { Plan } from '../subjects/plans/plan';
 import type { Procedure } from '../subjects/procedures/procedure';
 import type { Stop } from '../subjects/rounds/stop';
 import type { Share } from '../subjects/shares/share';
@@ -190,6 +193,32 @@ export const aProcedure = (given: Partial<Procedure> = {}): Procedure => ({
   equipmentClasses: ['gearbox'],
   tradeId: 'mechanical',
   steps: [],
+  ...given,
+});
+
+/** A plan that is due every three months after it was done. */
+export const aPlan = (given: Partial<Plan> = {}): Plan => ({
+  id: asId<PlanId>('plan'),
+  siteId: site,
+  assetId,
+  title: 'Oil change',
+  reason: 'Due every three months.',
+  kind: 'preventive',
+  urgency: 'week',
+  tradeId: 'mechanical',
+  estimateMinutes: 60,
+  personIds: [],
+  crewId: null,
+  procedureId: null,
+  triggers: [{ kind: 'completion', every: 3, unit: 'month' }],
+  leadDays: 7,
+  dueMinutes: 16 * 60,
+  startsOn: '2026-01-01' as LocalDay,
+  idle: [],
+  except: [],
+  last: null,
+  made: 0,
+  open: null,
   ...given,
 });
 

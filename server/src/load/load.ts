@@ -2,6 +2,7 @@ import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
 import { isFileId } from '@oilcan/core/files';
 import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
+import { problemsOfPlan } from '@oilcan/core/plans';
 import type { Change } from '@oilcan/core/records';
 import { isTableName } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
@@ -36,7 +37,9 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
   const flush = async (): Promise<void> => {
     await whenFree(() =>
       database.transaction(async (transaction) => {
-        await new SqlRecords(transaction).write(waiting);
+        const records = new SqlRecords(transaction);
+        await records.write(waiting);
+        await checkPlans(records, waiting, lineNumber);
         await notePast(transaction, worksTouchedBy(waiting));
         await beginAbove(transaction, 'workOrder', numbersIn(waiting));
       }),
@@ -62,6 +65,16 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
   }
   await flush();
   return written;
+}
+
+/** Plans name what has to be there before them, and a rule that comes round. */
+async function checkPlans(records: SqlRecords, changes: readonly Change[], upToLine: number): Promise<void> {
+  for (const change of changes) {
+    if (change.table !== 'plans' || change.row === null) continue;
+    const problems = await problemsOfPlan(change.row, records);
+    if (problems.length === 0) continue;
+    throw new Error(`Up to line ${upToLine}, plan ${change.id} cannot be used: ${problems.join(' ')}`);
+  }
 }
 
 /** The numbers of work orders among these rows. */

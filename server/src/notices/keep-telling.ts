@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import type { FileStore } from '../files/file-store';
 import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
+import { DueWork } from '../plans/make-due-work';
 import { deliverMails } from './deliver-mails';
 import { watchTime } from './watch-time';
 
@@ -17,7 +18,7 @@ interface KeptTelling {
   readonly mail: MailSender;
 }
 
-/** While the server listens: looks at the clock once a minute, carries mails away, and tidies what was begun and left. */
+/** While the server listens: looks at the clock once a minute, makes what plans make due, carries mails away, and tidies what was begun and left. */
 export function keepTelling(server: FastifyInstance, { database, news, files, mail }: KeptTelling): void {
   const timers: NodeJS.Timeout[] = [];
   const again = (task: () => Promise<void>, milliseconds: number): void => {
@@ -40,6 +41,13 @@ export function keepTelling(server: FastifyInstance, { database, news, files, ma
     again(async () => {
       const told = await watchTime(database, Date.now());
       if (told !== null) news.tell(told.revision, told.concerned);
+    }, WATCH_MILLISECONDS);
+    const dueWork = new DueWork(database, ({ id }, error) =>
+      server.log.error({ err: error, plan: id }, 'When a plan is due cannot be computed.'),
+    );
+    again(async () => {
+      const made = await dueWork.make(Date.now());
+      if (made !== null) news.tell(made.revision, made.concerned);
     }, WATCH_MILLISECONDS);
     again(async () => void (await deliverMails(database, mail, Date.now())), MAIL_MILLISECONDS);
     again(() => files.tidy(Date.now()), TIDY_MILLISECONDS);

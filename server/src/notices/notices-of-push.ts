@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { byId, type Instant, type PersonId } from '@oilcan/core/kernel';
 import { noticeChoiceOf, type Follow, type Notice } from '@oilcan/core/notices';
-import type { Person } from '@oilcan/core/people';
 import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
@@ -10,12 +9,12 @@ import { readRow, sqlName, type SqlRecords, type StoredRow } from '../db/sql-rec
 import { runAmong, runnerOf } from '../db/statements';
 import { worksTouchedBy } from '../past/note-past';
 
-/** Whom these changes concern, as rows to be written with them. Reads the rows as they were before. */
+/** Whom these changes of somebody concern, as rows to be written with them. Reads the rows as they were before. */
 export async function noticesOfPush(
   transaction: Knex.Transaction,
   records: SqlRecords,
   changes: readonly Change[],
-  person: Person,
+  by: PersonId,
   now: Instant,
 ): Promise<Change[]> {
   const touched = [...worksTouchedBy(changes)];
@@ -40,7 +39,7 @@ export async function noticesOfPush(
     const work = after.get(id) ?? before;
     if (work === undefined) continue;
     const followers = follows.filter(({ workOrderId }) => workOrderId === id).map(({ personId }) => personId);
-    const change = { before, after: work, entries: entriesOn(id, changes), by: person.id };
+    const change = { before, after: work, entries: entriesOn(id, changes), by };
     told.push(...noticesOfChange(change, everybody, followers, now));
   }
   return writeNotices(transaction, told, now);

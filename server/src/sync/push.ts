@@ -138,7 +138,7 @@ export async function pushWithin(
   }
 
   const changes = batch.changes();
-  const told = await noticesOfPush(transaction, records, changes, person, now);
+  const told = await noticesOfPush(transaction, records, changes, person.id, now);
   await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
   const touched = await notePast(transaction, worksTouchedBy(changes));
   await noteReviews(transaction, records, touched, now);

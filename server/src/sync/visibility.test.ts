@@ -14,6 +14,7 @@ import {
   ann,
   aPart,
   aPerson,
+  aPlan,
   aPoint,
   aRate,
   aSite,
@@ -62,6 +63,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
   workOrders: (siteId, personId) => aWorkOrder({ id: workOf(siteId), siteId, personIds: [personId] }),
   stops: (siteId) => aStop({ id: asId<never>(`stop-${siteId}`), siteId, workOrderId: workOf(siteId) }),
   shares: (siteId) => aShare({ id: asId<never>(`share-${siteId}`), siteId, workOrderId: workOf(siteId) }),
+  plans: (siteId) => aPlan({ id: asId<never>(`plan-${siteId}`), siteId }),
   procedures: (siteId) => aProcedure({ id: asId<never>(`procedure-${siteId}`), siteId }),
   steps: (siteId) =>
     aStep(1, { type: 'tick' }, { id: asId<never>(`step-${siteId}`), siteId, workOrderId: workOf(siteId) }),

@@ -22,6 +22,7 @@ import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isolationOf } from '../isolation/isolation';
 import { runningClocks } from '../labor/clock';
 import { removePausedClocks, stopClock } from '../labor/stop-clock';
+import { notePlanEnded, notePlanReopened } from '../plans/plan-work';
 import { SETTINGS_ID } from '../settings/settings';
 import { entryBeside } from '../work/entry-ids';
 import { changeState, findOwnWork, findWorkOfSite, mayChangeState, newEntry, reachedUnseen } from '../work/guards';
@@ -159,6 +160,7 @@ const finishWork = defineOperation({
       '',
       context,
     );
+    await notePlanEnded(records, work, 'done', context.at);
     return accepted;
   },
 });
@@ -195,6 +197,7 @@ const handBackWork = defineOperation({
       const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
       const { timeOwedBy: _, ...again } = work;
       await records.put('workOrders', { ...again, handedBack });
+      await notePlanReopened(records, work);
     }
     return outcome;
   },
@@ -263,6 +266,7 @@ async function leadTransition(
   if (!allowed.ok) return allowed;
   if (transition === 'drop') await removePausedClocks(records, workOrderId);
   await changeState(records, found.value, transition, reason, context);
+  if (transition === 'drop') await notePlanEnded(records, found.value, 'dropped', context.at);
   return accepted;
 }
 

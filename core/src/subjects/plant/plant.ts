@@ -1,5 +1,6 @@
 import type { AssetId, EntryId, FileId, PlaceId, PointId, SiteId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
+import type { LocalDay } from '../../kernel/time/local-day';
 import type { PictureType } from '../files/files';
 
 /** Where things stand. Places form a tree within a site. */
@@ -33,7 +34,6 @@ export interface OpenStoppage {
   readonly extent: 'full' | 'reduced';
 }
 
-/** A maintainable thing. Assets form a tree: what a thing is part of (ISO 14224:2016, figure 3). */
 /** A photo of a machine. */
 export interface AssetPicture {
   readonly fileId: FileId;
@@ -43,6 +43,7 @@ export interface AssetPicture {
   readonly height: number;
 }
 
+/** A maintainable thing. Assets form a tree: what a thing is part of (ISO 14224:2016, figure 3). */
 export interface Asset {
   readonly id: AssetId;
   readonly siteId: SiteId;
@@ -60,6 +61,8 @@ export interface Asset {
   readonly conditionSince: Instant;
   /** The stoppages that last, by which it is in that condition; absent where none was ever recorded. */
   readonly openStoppages?: readonly OpenStoppage[];
+  /** The day from which it is not used any more, for good; absent while it is. */
+  readonly retiredOn?: LocalDay;
   readonly nameplate: Nameplate;
   /** What it looks like; absent where nobody said. */
   readonly picture?: AssetPicture;

@@ -1,6 +1,8 @@
-import type { ProcedureId, SiteId } from '../../kernel/ids';
+import type { AssetId, ProcedureId, SiteId } from '../../kernel/ids';
 import { likeness } from '../../kernel/text/likeness';
 import type { NewStep } from '../steps/new-step';
+import type { Demands } from '../work/demands';
+import type { Hazard, KitPart, KitTool } from '../work/work-order';
 
 /** Reusable steps. */
 export interface Procedure {
@@ -11,6 +13,14 @@ export interface Procedure {
   readonly equipmentClasses: readonly string[];
   readonly tradeId: string;
   readonly steps: readonly NewStep[];
+  /** What its work takes, and what is to be known before; absent for nothing. */
+  readonly kit?: readonly KitPart[];
+  readonly tools?: readonly KitTool[];
+  readonly hazards?: readonly Pick<Hazard, 'hazard' | 'control'>[];
+  /** What finishing its work waits for beside what the kind of work does; absent for nothing more. */
+  readonly demands?: Partial<Demands>;
+  /** The machine whose own it is, since it names its measuring points; absent where it fits others. */
+  readonly assetId?: AssetId;
 }
 
 /** What procedures are compared with: a job and its machine, in words. */

@@ -50,6 +50,7 @@ import type { Extent } from '../stoppages/stoppages-entries';
 import { entryBeside } from '../work/entry-ids';
 import { findAssignees } from '../work/give-work';
 import { findWorkOfSite } from '../work/guards';
+import { newWorkOrder } from '../work/new-work-order';
 import { urgencies, workKinds, type KitPart, type KitTool } from '../work/work-order';
 
 const MOST_LINES = 100;
@@ -149,39 +150,32 @@ const raiseWork = defineOperation({
     if (alarmOf !== undefined && (await records.get('points', alarmOf))?.siteId !== asset.siteId) {
       return notFound('measuring point', 'alarmOf');
     }
-    await records.put('workOrders', {
-      ...(alarmOf === undefined ? {} : { alarmOf }),
-      ...(args.answers === undefined || args.answers.length === 0 ? {} : { answers: args.answers }),
-      id,
-      number,
-      siteId: asset.siteId,
-      assetId: asset.id,
-      placeId: asset.placeId,
-      kind,
-      urgency,
-      state: 'ready',
-      title,
-      reason,
-      tradeId: args.tradeId ?? person?.tradeId ?? '',
-      dueAt: args.dueAt === null ? null : parseInstant(args.dueAt),
-      estimateMinutes,
-      personIds: [...new Set(args.personIds)],
-      crewId,
-      previousAssignees: null,
-      hazards: args.hazards.map((hazard, index) => ({ id: `${id}-h${index + 1}`, ...hazard })),
-      kit: [...args.kit],
-      tools: [...args.tools],
-      isolation: [],
-      createdAt: context.at,
-      startedAt: null,
-      finishedAt: null,
-      finishedBy: null,
-      closedAt: null,
-      held: null,
-      handedBack: null,
-      lastTransition: null,
-      cameFrom,
-    });
+    await records.put(
+      'workOrders',
+      newWorkOrder({
+        ...(alarmOf === undefined ? {} : { alarmOf }),
+        ...(args.answers === undefined || args.answers.length === 0 ? {} : { answers: args.answers }),
+        id,
+        number,
+        siteId: asset.siteId,
+        assetId: asset.id,
+        placeId: asset.placeId,
+        kind,
+        urgency,
+        title,
+        reason,
+        tradeId: args.tradeId ?? person?.tradeId ?? '',
+        dueAt: args.dueAt === null ? null : parseInstant(args.dueAt),
+        estimateMinutes,
+        personIds: [...new Set(args.personIds)],
+        crewId,
+        hazards: args.hazards.map((hazard, index) => ({ id: `${id}-h${index + 1}`, ...hazard })),
+        kit: [...args.kit],
+        tools: [...args.tools],
+        createdAt: context.at,
+        cameFrom,
+      }),
+    );
     const carried = await carryOver(records, args, id, context);
     if (!carried.ok) return carried;
     if (args.stoppage !== undefined) {

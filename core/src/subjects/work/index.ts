@@ -8,6 +8,7 @@ export * from './entry-ids';
 export * from './entry-kinds';
 export * from './give-work';
 export * from './guards';
+export * from './new-work-order';
 export * from './notice-fact';
 export * from './states';
 export * from './time-owed';

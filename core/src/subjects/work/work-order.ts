@@ -5,6 +5,7 @@ import type {
   PartId,
   PersonId,
   PlaceId,
+  PlanId,
   PointId,
   SiteId,
   StopId,
@@ -103,6 +104,14 @@ export interface HandOver {
   readonly since: Instant;
 }
 
+/** Of which plan work is, and which time of it. */
+export interface OfPlan {
+  readonly planId: PlanId;
+  /** Counted from 1. */
+  readonly occurrence: number;
+  readonly dueOn: LocalDay;
+}
+
 /** A piece of maintenance work. What was recorded on it are its entries, which are rows of their own. */
 export interface WorkOrder {
   readonly id: WorkOrderId;
@@ -163,6 +172,8 @@ export interface WorkOrder {
   readonly timeOwedBy?: readonly PersonId[];
   /** What the work it came from had left that this one answers: steps and measuring points; absent for nothing. */
   readonly answers?: readonly string[];
+  /** The plan that made it due; absent for none. */
+  readonly plan?: OfPlan;
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }

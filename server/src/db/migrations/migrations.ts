@@ -10,6 +10,7 @@ import { proceduresAndStops } from './008-procedures-and-stops';
 import { shares } from './009-shares';
 import { pastOfStops } from './010-past-of-stops';
 import { reviews } from './012-reviews';
+import { plans } from './013-plans';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -31,6 +32,7 @@ const all: readonly Migration[] = [
   pastOfStops,
   timeOnNoJob,
   reviews,
+  plans,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

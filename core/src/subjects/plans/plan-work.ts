@@ -1,0 +1,118 @@
+import { asId, type WorkOrderId } from '../../kernel/ids';
+import type { Instant } from '../../kernel/time/instant';
+import { localDate, timeOfDay, type LocalDay } from '../../kernel/time/local-day';
+import type { Zone } from '../../kernel/time/zone';
+import type { Records } from '../../records/records';
+import { SETTINGS_ID, settingsAt } from '../settings/settings';
+import { stepsOf } from '../steps/new-step';
+import { meterAt } from '../readings/meter';
+import { newWorkOrder } from '../work/new-work-order';
+import type { WorkOrder } from '../work/work-order';
+import type { LastEnded, Plan } from './plan';
+
+/** The work order of a plan's nth time: the same wherever it is made, so that it is there only once. */
+export function workIdOf({ id }: Pick<Plan, 'id'>, occurrence: number): WorkOrderId {
+  return asId<WorkOrderId>(`${id}-${occurrence}`);
+}
+
+/** Puts the next work order of a plan, with its steps, and notes that it is open. The plan has none open. */
+export async function putPlannedWork(
+  records: Records,
+  plan: Plan,
+  {
+    dueOn,
+    number,
+    at,
+    personIds,
+  }: { readonly dueOn: LocalDay; readonly number: string; readonly at: Instant } & Pick<WorkOrder, 'personIds'>,
+): Promise<WorkOrder | null> {
+  const asset = await records.get('assets', plan.assetId);
+  const zone = await zoneOf(records, plan);
+  if (asset === undefined || zone === null) return null;
+  const procedure = plan.procedureId === null ? undefined : await records.get('procedures', plan.procedureId);
+  const occurrence = plan.made + 1;
+  const id = workIdOf(plan, occurrence);
+  const { siteId, kind, urgency, title, reason, tradeId, estimateMinutes, crewId } = plan;
+  const work = newWorkOrder({
+    id,
+    number,
+    siteId,
+    assetId: asset.id,
+    placeId: asset.placeId,
+    kind,
+    urgency,
+    title,
+    reason,
+    tradeId,
+    dueAt: timeOfDay(dueOn, plan.dueMinutes, zone),
+    estimateMinutes,
+    personIds,
+    crewId,
+    hazards: (procedure?.hazards ?? []).map((hazard, index) => ({ id: `${id}-h${index + 1}`, ...hazard })),
+    kit: procedure?.kit ?? [],
+    tools: procedure?.tools ?? [],
+    createdAt: at,
+    cameFrom: null,
+    plan: { planId: plan.id, occurrence, dueOn },
+    ...(procedure?.demands === undefined ? {} : { demands: procedure.demands }),
+  });
+  await records.put('workOrders', work);
+  const made = { prefix: id, workOrderId: id, siteId, stopId: null, after: 0, added: null };
+  for (const step of stepsOf(procedure?.steps ?? [], made)) await records.put('steps', step);
+  await records.put('plans', { ...plan, made: occurrence, open: { workOrderId: id, dueOn } });
+  return work;
+}
+
+/**
+ * Its plan goes on from a work order that ended. One that is not the open one of its plan any more changes nothing: of two that were
+ * open without knowing of each other, the newer one counts.
+ */
+export async function notePlanEnded(
+  records: Records,
+  work: Pick<WorkOrder, 'id' | 'plan'>,
+  was: LastEnded['was'],
+  at: Instant,
+): Promise<void> {
+  const plan = await planOf(records, work);
+  if (plan === undefined || plan.open?.workOrderId !== work.id) return;
+  const last = await lastEnded(records, plan, was, at);
+  if (last !== null) await records.put('plans', { ...plan, last, open: null });
+}
+
+/** What a plan goes on from when its open work order ends; null where it has none. */
+export async function lastEnded(
+  records: Pick<Records, 'get'>,
+  plan: Plan,
+  was: LastEnded['was'],
+  at: Instant,
+): Promise<LastEnded | null> {
+  const zone = await zoneOf(records, plan);
+  if (zone === null || plan.open === null) return null;
+  const meters: Record<string, number> = {};
+  for (const trigger of plan.triggers) {
+    if (trigger.kind !== 'meter') continue;
+    const point = await records.get('points', trigger.pointId);
+    const shown = point === undefined ? null : meterAt(point.latest, at, point.rollsOverAt);
+    const value = shown ?? point?.latest.at(-1)?.value;
+    if (value !== undefined) meters[trigger.pointId] = value;
+  }
+  return { dueOn: plan.open.dueOn, endedOn: localDate(at, zone), at, was, meters };
+}
+
+/** Work that was handed back is the open one of its plan again, unless another has been made since. */
+export async function notePlanReopened(records: Records, work: Pick<WorkOrder, 'id' | 'plan'>): Promise<void> {
+  const plan = await planOf(records, work);
+  if (plan === undefined || work.plan === undefined || plan.open !== null) return;
+  if (plan.made !== work.plan.occurrence) return;
+  await records.put('plans', { ...plan, open: { workOrderId: work.id, dueOn: work.plan.dueOn } });
+}
+
+async function planOf(records: Records, work: Pick<WorkOrder, 'plan'>): Promise<Plan | undefined> {
+  return work.plan === undefined ? undefined : records.get('plans', work.plan.planId);
+}
+
+/** The zone of a plan's site; null where the settings are not there. */
+export async function zoneOf(records: Pick<Records, 'get'>, { siteId }: Pick<Plan, 'siteId'>): Promise<Zone | null> {
+  const settings = await records.get('settings', SETTINGS_ID);
+  return settings === undefined ? null : settingsAt(settings, await records.get('sites', siteId)).zone;
+}
