@@ -8,6 +8,7 @@ import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/
 import { crews, lifts, people, rates, settings, sites } from './mountain/people';
 import { parts, shelfOf, shelves, Stockroom, stores } from './mountain/stores';
 import { openJobsOf, openWorkFrom, type OpenWork } from './open/open-work';
+import { ofPlan, plansOf, proceduresOfPlans } from './open/plans';
 import { permitsOf } from './open/permits';
 import { proceduresOf } from './open/procedures';
 import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
@@ -55,7 +56,8 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     for (const row of installationsOf(sector, assets, now)) yield { table: 'installations', row };
     for (const row of codesOf(sector, assets, now)) yield { table: 'codes', row };
     for (const row of contactsOfSector(sector, assets)) yield { table: 'contacts', row };
-    for (const row of proceduresOf(sector)) yield { table: 'procedures', row };
+    for (const row of [...proceduresOf(sector), ...proceduresOfPlans(sector, assets)])
+      yield { table: 'procedures', row };
   }
   for (const { fileId, mediaType, content } of documents) {
     yield { file: { id: fileId, mediaType, content: Buffer.from(content).toString('base64') } };
@@ -75,8 +77,9 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
   // Tyre 52 is due tomorrow and needs one.
   stockroom.count(shelfOf('TUBE-4.00-8'), 0, addMinutes(now, -26 * 60));
 
-  for (const { work, stops, shares, steps, entries } of open) {
-    yield { table: 'workOrders', row: work };
+  for (const { work, sector, stops, shares, steps, entries } of open) {
+    const plan = ofPlan(sector, work);
+    yield { table: 'workOrders', row: plan === undefined ? work : { ...work, plan } };
     for (const row of stops) yield { table: 'stops', row };
     for (const row of shares) yield { table: 'shares', row };
     for (const row of steps) yield { table: 'steps', row };
@@ -87,6 +90,8 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     const siteOf = (key: string): SiteId => assets.get(key)?.siteId ?? lifts;
     const latestOf = (key: string) => writer.latest.get(asId<PointId>(sector.idOf(key))) ?? [];
     for (const row of pointsOf(sector, siteOf, latestOf)) yield { table: 'points', row };
+    const works = open.filter((each) => each.sector === sector).map(({ work }) => work);
+    for (const row of plansOf(sector, assets, works, latestOf, now)) yield { table: 'plans', row };
   }
   for (const row of stockroom.levels()) yield { table: 'stock', row };
   for (const row of stockroom.movements) yield { table: 'movements', row };
@@ -97,15 +102,19 @@ interface Mountain {
   readonly assets: ReadonlyMap<string, Asset>;
 }
 
+interface OpenWorkOf extends OpenWork {
+  readonly sector: Sector;
+}
+
 /** What is open everywhere, numbered on from the past. */
-function openWorks(mountains: readonly Mountain[], firstNumber: number, now: Instant): OpenWork[] {
+function openWorks(mountains: readonly Mountain[], firstNumber: number, now: Instant): OpenWorkOf[] {
   const out = new Set<string>();
-  const works: OpenWork[] = [];
+  const works: OpenWorkOf[] = [];
   for (const { sector, assets } of mountains) {
     for (const job of openJobsOf(sector.number)) {
       const work = openWorkFrom(job, assets, firstNumber + works.length, now, sector, out);
       if (work.out.length > 0) out.add(work.work.assetId);
-      works.push(work);
+      works.push({ ...work, sector });
     }
   }
   return works;

@@ -7,7 +7,7 @@ import {
   type LocalDay,
   type PersonId,
 } from '@oilcan/core/kernel';
-import { nextDue, putPlannedWork, zoneOf, type Plan } from '@oilcan/core/plans';
+import { metersOf, nextDue, putPlannedWork, zoneOf, type Plan } from '@oilcan/core/plans';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { StagedRecords } from '@oilcan/core/records';
 import type { Knex } from 'knex';
@@ -95,9 +95,7 @@ export class DueWork {
   }
 
   async #pointsOf(plans: readonly Plan[]): Promise<ReadonlyMap<string, MeasuringPoint>> {
-    const ids = plans.flatMap(({ triggers }) =>
-      triggers.flatMap((each) => (each.kind === 'meter' ? [each.pointId] : [])),
-    );
+    const ids = plans.flatMap(metersOf);
     if (ids.length === 0) return new Map();
     const stored: StoredRow[] = await this.#database<StoredRow>('points').whereIn('id', ids).select('body');
     return new Map(stored.map((row) => readRow('points', row)).map((point) => [point.id, point]));

@@ -14,6 +14,7 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { owedWords } from '../../words/work-words';
 import { LeftToDo, useLeft } from '../further';
+import { NextDueLine } from '../plans';
 import { StillOut } from '../stoppages';
 
 interface Props {
@@ -62,6 +63,7 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
       <FormRefusal sentence={refusal} />
       {left.length === 0 ? null : <LeftToDo work={work} entries={entries} left={left} onChange={noteFurther} />}
       <StillOut work={work} entries={entries} />
+      {work.plan === undefined ? null : <NextDueLine work={work} />}
       {lines.length === 0 ? null : (
         <Words>Asked for and not given, which does not hold you up: {lines.join('; ')}.</Words>
       )}

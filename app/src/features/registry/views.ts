@@ -10,6 +10,7 @@ import { lifecycleViews } from '../lifecycle/lifecycle-views';
 import { noneViews } from '../none/none-views';
 import { notesViews } from '../notes/notes-views';
 import { noticesViews } from '../notices/notices-views';
+import { plansViews } from '../plans/plans-views';
 import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
 import { readingsViews } from '../readings/readings-views';
@@ -59,6 +60,7 @@ export const operationViews: OperationViewSet = {
   ...raiseViews.operations,
   ...lifecycleViews.operations,
   ...scheduleViews.operations,
+  ...plansViews.operations,
   ...reviewViews.operations,
   ...returnViews.operations,
   ...hazardsViews.operations,

@@ -13,6 +13,7 @@ import { DocumentList } from '../documents';
 import { ContactList, useContacts } from '../plant';
 import { WorkPast } from '../past';
 import { GiveSheet } from '../work';
+import { DueSoonLines } from '../plans';
 import { PaperSheet } from '../paper';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
@@ -105,6 +106,7 @@ export function PreparePart({
         <Words as="label">What the past says</Words>
       </View>
       <WorkPast work={work} />
+      <DueSoonLines work={work} />
       <Kit work={work} />
       {work.tools.length === 0 ? null : (
         <Row>

@@ -22,6 +22,7 @@ import { ClocksToStop } from '../labor';
 import { NoneAnswers } from '../none';
 import { LocksToTakeOff } from '../isolation';
 import { StoodStill } from '../stoppages';
+import { NextDueLine } from '../plans';
 import { ServiceLines } from '../return-to-service';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
@@ -124,6 +125,7 @@ const WrapUp = memo(function WrapUp({
         ) : null}
       </View>
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
+      {work.plan === undefined || isOpen(work.state) ? null : <NextDueLine work={work} />}
       <OwnTimeOwed work={work} />
       {work.state === 'finished' && isLead ? (
         <View style={sheet.buttons}>

@@ -41,7 +41,7 @@ export function MoreStepsSheet({ work, stopId, onClose }: Props): ReactElement {
   const procedures = useRows('procedures', 'site', work.siteId);
   const likest = useMemo(() => {
     const words = `${work.title} ${work.reason} ${asset?.name ?? ''}`;
-    return byLikeness(procedures, { words, equipmentClass: asset?.equipmentClass ?? null });
+    return byLikeness(procedures, { words, equipmentClass: asset?.equipmentClass ?? null, assetId: asset?.id ?? null });
   }, [procedures, work, asset]);
   const add = async ({ id, title, steps }: Procedure): Promise<void> => {
     if (!(await performOrSay('steps.add', { ...where, procedureId: id, steps }))) return;

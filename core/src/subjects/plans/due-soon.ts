@@ -9,10 +9,12 @@ const SOON_DAYS = 28;
 
 export interface DueSoon {
   readonly plan: Plan;
-  readonly due: NextDue;
+  readonly on: LocalDay;
+  /** Why then; null where its work order is open already. */
+  readonly due: NextDue | null;
 }
 
-/** What is due soon on a machine, what it is part of, and its parts; what is open already is left out. The first due first. */
+/** What is due soon, or open, of the plans for a machine, what it is part of, and its parts; the first due first. */
 export function dueSoonOn(
   plans: readonly Plan[],
   assets: ReadonlyMap<string, Pick<Asset, 'id' | 'parentId'>>,
@@ -21,17 +23,23 @@ export function dueSoonOn(
     today,
     zone,
     pointOf,
-  }: { readonly today: LocalDay; readonly zone: Zone; readonly pointOf: (id: string) => MeasuringPoint | undefined },
+  }: {
+    readonly today: LocalDay;
+    readonly zone: Zone;
+    readonly pointOf: (id: string) => MeasuringPoint | undefined;
+  },
 ): DueSoon[] {
   const until = addDays(today, SOON_DAYS);
   const above = ancestors(assets, assetId);
   return plans
-    .filter((plan) => plan.open === null && (above.has(plan.assetId) || ancestors(assets, plan.assetId).has(assetId)))
-    .flatMap((plan) => {
+    .filter((plan) => above.has(plan.assetId) || ancestors(assets, plan.assetId).has(assetId))
+    .flatMap((plan): DueSoon[] => {
+      if (plan.open !== null) return [{ plan, on: plan.open.dueOn, due: null }];
       const due = nextDue(plan, pointOf, zone);
-      return due === null || due.on > until ? [] : [{ plan, due }];
+      return due === null ? [] : [{ plan, on: due.on, due }];
     })
-    .sort((a, b) => (a.due.on < b.due.on ? -1 : a.due.on > b.due.on ? 1 : a.plan.title < b.plan.title ? -1 : 1));
+    .filter(({ on }) => on <= until)
+    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.plan.title < b.plan.title ? -1 : 1));
 }
 
 /** A machine, and all that it is part of. */

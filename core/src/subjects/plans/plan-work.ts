@@ -1,8 +1,9 @@
-import { asId, type WorkOrderId } from '../../kernel/ids';
+import { asId, type PointId, type WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 import { localDate, timeOfDay, type LocalDay } from '../../kernel/time/local-day';
 import type { Zone } from '../../kernel/time/zone';
 import type { Records } from '../../records/records';
+import type { MeasuringPoint } from '../plant/plant';
 import { SETTINGS_ID, settingsAt } from '../settings/settings';
 import { stepsOf } from '../steps/new-step';
 import { meterAt } from '../readings/meter';
@@ -75,28 +76,34 @@ export async function notePlanEnded(
 ): Promise<void> {
   const plan = await planOf(records, work);
   if (plan === undefined || plan.open?.workOrderId !== work.id) return;
-  const last = await lastEnded(records, plan, was, at);
-  if (last !== null) await records.put('plans', { ...plan, last, open: null });
+  const zone = await zoneOf(records, plan);
+  if (zone === null) return;
+  const points = new Map<string, MeasuringPoint | undefined>();
+  for (const id of metersOf(plan)) points.set(id, await records.get('points', id));
+  const last = lastEnded(plan, work.plan?.dueOn ?? plan.open.dueOn, was, at, { zone, pointOf: (id) => points.get(id) });
+  await records.put('plans', { ...plan, last, open: null });
 }
 
-/** What a plan goes on from when its open work order ends; null where it has none. */
-export async function lastEnded(
-  records: Pick<Records, 'get'>,
-  plan: Plan,
+/** The meters that make a plan due. */
+export function metersOf({ triggers }: Pick<Plan, 'triggers'>): PointId[] {
+  return triggers.flatMap((trigger) => (trigger.kind === 'meter' ? [trigger.pointId] : []));
+}
+
+/** What a plan goes on from when its work order that was due on a day ends at a moment. */
+export function lastEnded(
+  plan: Pick<Plan, 'triggers'>,
+  dueOn: LocalDay,
   was: LastEnded['was'],
   at: Instant,
-): Promise<LastEnded | null> {
-  const zone = await zoneOf(records, plan);
-  if (zone === null || plan.open === null) return null;
+  { zone, pointOf }: { readonly zone: Zone; readonly pointOf: (id: string) => MeasuringPoint | undefined },
+): LastEnded {
   const meters: Record<string, number> = {};
-  for (const trigger of plan.triggers) {
-    if (trigger.kind !== 'meter') continue;
-    const point = await records.get('points', trigger.pointId);
-    const shown = point === undefined ? null : meterAt(point.latest, at, point.rollsOverAt);
-    const value = shown ?? point?.latest.at(-1)?.value;
-    if (value !== undefined) meters[trigger.pointId] = value;
+  for (const id of metersOf(plan)) {
+    const point = pointOf(id);
+    const value = (point && meterAt(point.latest, at, point.rollsOverAt)) ?? point?.latest.at(-1)?.value;
+    if (value !== undefined) meters[id] = value;
   }
-  return { dueOn: plan.open.dueOn, endedOn: localDate(at, zone), at, was, meters };
+  return { dueOn, endedOn: localDate(at, zone), at, was, meters };
 }
 
 /** Work that was handed back is the open one of its plan again, unless another has been made since. */

@@ -113,7 +113,7 @@ describe('a plan', () => {
 });
 
 describe('what else is due soon on a machine', () => {
-  it('is on it, its parts and what it is part of; what is open or far off is left out', () => {
+  it('is on it, its parts and what it is part of, open or not; what is far off is left out', () => {
     const plans = [
       aPlan({ id: asId<never>('own'), startsOn: day('2026-12-01') }),
       aPlan({ id: asId<never>('part'), assetId: asId<never>('seal'), startsOn: day('2026-11-20') }),
@@ -131,7 +131,8 @@ describe('what else is due soon on a machine', () => {
       ].map((asset) => [asset.id as string, asset]),
     );
     const soon = dueSoonOn(plans, assets, assetId, { today: day('2026-11-23'), zone: 'utc', pointOf: () => undefined });
-    expect(soon.map(({ plan }) => plan.id)).toEqual(['part', 'whole', 'own']);
+    expect(soon.map(({ plan }) => plan.id)).toEqual(['part', 'whole', 'open', 'own']);
+    expect(soon.map(({ due }) => due?.by)).toEqual(['completion', 'completion', undefined, 'completion']);
   });
 });
 

@@ -27,18 +27,20 @@ export interface Procedure {
 export interface Wanted {
   readonly words: string;
   readonly equipmentClass: string | null;
+  readonly assetId: AssetId | null;
 }
 
 /** What a procedure for the very class of the machine is worth beside its words: as much as half of them. */
 const OF_ITS_CLASS = 0.5;
 
-/** Procedures, those most like what is wanted first: by the words that they share, and whether they are for such a machine. */
+/** Procedures that fit a machine, those most like what is wanted first: by the words that they share, and whether they are for such a machine. */
 export function byLikeness(procedures: readonly Procedure[], wanted: Wanted): Procedure[] {
-  const texts = procedures.map(({ title, steps }) => [title, ...steps.map(({ text }) => text)].join(' '));
+  const fitting = procedures.filter(({ assetId = wanted.assetId }) => assetId === wanted.assetId);
+  const texts = fitting.map(({ title, steps }) => [title, ...steps.map(({ text }) => text)].join(' '));
   const scores = likeness(wanted.words, texts);
   const isOfClass = ({ equipmentClasses }: Procedure): boolean =>
     wanted.equipmentClass !== null && equipmentClasses.includes(wanted.equipmentClass);
-  return procedures
+  return fitting
     .map((procedure, index) => ({
       procedure,
       score: (scores[index] ?? 0) + (isOfClass(procedure) ? OF_ITS_CLASS : 0),

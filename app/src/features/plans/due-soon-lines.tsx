@@ -1,0 +1,99 @@
+import { useRouter } from 'expo-router';
+import { useMemo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { mdiCalendarClockOutline, mdiChevronRight } from '@mdi/js';
+import { byId, formatDuration, localDate } from '@oilcan/core/kernel';
+import { dueSoonOn, type DueSoon } from '@oilcan/core/plans';
+import type { Settings } from '@oilcan/core/settings';
+import { assigneesOf, isOpen, type WorkOrder } from '@oilcan/core/work';
+import { now, peekRow, useRow, useRows, useSettings, useTable } from '../../data/store';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperation } from '../../data/use-operation';
+import { Icon } from '../../ui/icon';
+import { Button, IconPress } from '../../ui/press';
+import { Row } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { sayLocalDay } from '../../words/dates';
+import { stateOf } from '../../words/work-words';
+import { dueWords } from './plan-words';
+
+/** What else is due soon on the machine of a job, which whoever goes there may take along. */
+export function DueSoonLines({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const settings = useSettings(work.siteId);
+  const plans = useRows('plans', 'site', work.siteId);
+  const assets = useTable('assets');
+  const soon = useMemo(() => {
+    if (settings === undefined) return [];
+    const { zone } = settings;
+    const pointOf = (id: string) => peekRow('points', id);
+    const all = dueSoonOn(plans, byId(assets), work.assetId, { today: localDate(now(), zone), zone, pointOf });
+    return all.filter(({ plan }) => plan.open?.workOrderId !== work.id && plan.id !== work.plan?.planId);
+  }, [plans, assets, settings, work]);
+  if (settings === undefined || soon.length === 0) return null;
+  return (
+    <View role="group" aria-label="Due soon on this machine">
+      <View style={sheet.head}>
+        <Words as="label">Due soon on this machine</Words>
+      </View>
+      {soon.map((each) => (
+        <SoonLine key={each.plan.id} soon={each} isAtIt={isOpen(work.state)} settings={settings} />
+      ))}
+    </View>
+  );
+}
+
+interface SoonLineProps {
+  readonly soon: DueSoon;
+  /** Whether somebody works on this machine now. */
+  readonly isAtIt: boolean;
+  readonly settings: Settings;
+}
+
+function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps): ReactElement {
+  const router = useRouter();
+  const open = useRow('workOrders', plan.open?.workOrderId);
+  const asset = useRow('assets', plan.assetId);
+  const { run, errorAt } = useOperation();
+  const when = due === null ? sayLocalDay(on, now(), settings.zone, settings.language) : dueWords(due, now(), settings);
+  const isFree = plan.open === null || (open !== undefined && isOpen(open.state) && assigneesOf(open).length === 0);
+  const occurrence = plan.open === null ? plan.made + 1 : plan.made;
+  return (
+    <>
+      <Row>
+        <Icon path={mdiCalendarClockOutline} />
+        <View style={sheet.words}>
+          <Words>{plan.title}</Words>
+          <Words as="small" soft>
+            {asset?.name ?? 'Another machine'}, due {when}, {formatDuration(plan.estimateMinutes)}
+            {open === undefined ? '' : `; ${open.number}, ${stateOf(open).toLowerCase()}`}
+          </Words>
+        </View>
+        {isAtIt && isFree ? (
+          <Button
+            word="Take along"
+            onPress={() =>
+              void run(
+                'plan.take-along',
+                { planId: plan.id, occurrence, dueOn: on, number: null },
+                'It is on your list.',
+              )
+            }
+          />
+        ) : null}
+        {open === undefined || isFree ? null : (
+          <IconPress
+            label={`Open ${open.number}`}
+            icon={mdiChevronRight}
+            onPress={() => router.navigate(`/shift/${open.id}`)}
+          />
+        )}
+      </Row>
+      <FormRefusal sentence={errorAt('')} />
+    </>
+  );
+}
+
+const sheet = StyleSheet.create({
+  head: { paddingTop: 14 },
+  words: { flex: 1, minWidth: 0 },
+});
