@@ -17,7 +17,7 @@ import { yupValidation } from './errors/validation';
 import { FileStore } from './files/file-store';
 import { fileRoutes } from './files/routes';
 import { healthRoutes } from './health/routes';
-import { keepTelling } from './notices/keep-telling';
+import { keepWatch } from './watch/keep-watch';
 import { noticeRoutes } from './notices/routes';
 import { Outbox } from './standins/mail';
 import { News } from './news/news';
@@ -67,7 +67,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   });
   const files = new FileStore(config.filesRoot);
   const news = new News();
-  keepTelling(server, { database, news, files, mail: new Outbox(config.outboxRoot) });
+  keepWatch(server, { database, news, files, mail: new Outbox(config.outboxRoot) });
   await server.register(signedInPeople, { database, isCookieSecure: config.isCookieSecure });
   await server.register(apiDescription);
   await server.register(

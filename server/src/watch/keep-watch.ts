@@ -4,8 +4,8 @@ import type { FileStore } from '../files/file-store';
 import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
 import { DueWork } from '../plans/make-due-work';
-import { deliverMails } from './deliver-mails';
-import { watchTime } from './watch-time';
+import { deliverMails } from '../notices/deliver-mails';
+import { watchTime } from '../notices/watch-time';
 
 const WATCH_MILLISECONDS = 60_000;
 const MAIL_MILLISECONDS = 3_000;
@@ -19,7 +19,7 @@ interface KeptTelling {
 }
 
 /** While the server listens: looks at the clock once a minute, makes what plans make due, carries mails away, and tidies what was begun and left. */
-export function keepTelling(server: FastifyInstance, { database, news, files, mail }: KeptTelling): void {
+export function keepWatch(server: FastifyInstance, { database, news, files, mail }: KeptTelling): void {
   const timers: NodeJS.Timeout[] = [];
   const again = (task: () => Promise<void>, milliseconds: number): void => {
     let isRunning = false;
@@ -29,7 +29,7 @@ export function keepTelling(server: FastifyInstance, { database, news, files, ma
       try {
         await task();
       } catch (error) {
-        server.log.error({ err: error }, 'A task of the notices failed; it is tried again.');
+        server.log.error({ err: error }, 'A task of the watch failed; it is tried again.');
       } finally {
         isRunning = false;
       }
