@@ -20,6 +20,7 @@ import { healthRoutes } from './health/routes';
 import { keepWatch } from './watch/keep-watch';
 import { noticeRoutes } from './notices/routes';
 import { Outbox } from './standins/mail';
+import { logRoutes } from './log/routes';
 import { News } from './news/news';
 import { owedRoutes } from './owed/routes';
 import { pastRoutes } from './past/routes';
@@ -83,6 +84,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
       await api.register(pastRoutes, { database });
       await api.register(codeRoutes, { database });
       await api.register(owedRoutes, { database });
+      await api.register(logRoutes, { database });
       await api.register(fileRoutes, { database, files });
     },
     { prefix: '/api' },

@@ -41,6 +41,12 @@ export class StagedRecords implements Records {
     return [...rows.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
   }
 
+  /** A row as it stands, where it was read or written here; undefined where it was not, or does not exist. */
+  known(table: TableName, id: string): Row | undefined {
+    const staged = this.#staged.get(table)?.get(id);
+    return staged === undefined ? this.#read.get(table)?.get(id) : (staged ?? undefined);
+  }
+
   put<T extends TableName>(table: T, row: Tables[T]): Promise<void> {
     this.#stage(table, row.id, row);
     return Promise.resolve();

@@ -12,6 +12,8 @@ interface SignedIn {
   readonly person: Person;
   /** The name of the session, which is no secret. */
   readonly session: string;
+  /** Its browser and system in words. */
+  readonly device: string;
 }
 
 declare module 'fastify' {
@@ -53,7 +55,7 @@ async function authentication(server: FastifyInstance, { database, isCookieSecur
     request.isSessionRenewed = session.isRenewed;
     const stored = await database<StoredRow>('people').where('id', session.personId).first();
     if (stored === undefined) throw new OilcanError('session_expired');
-    return { person: readRow('people', stored), session: session.id };
+    return { person: readRow('people', stored), session: session.id, device: session.device };
   };
   server.decorate('sessionOf', sessionOf);
   server.decorate('personOf', async (request: FastifyRequest) => (await sessionOf(request)).person);

@@ -57,7 +57,9 @@ export async function sessionOfToken(
   database: Knex,
   token: string,
   nowMillis: number,
-): Promise<{ readonly id: string; readonly personId: PersonId; readonly isRenewed: boolean } | undefined> {
+): Promise<
+  { readonly id: string; readonly personId: PersonId; readonly device: string; readonly isRenewed: boolean } | undefined
+> {
   const stored: StoredSession | undefined = await database<StoredSession>('sessions')
     .where('token_hash' as never, digest(token))
     .first();
@@ -69,7 +71,7 @@ export async function sessionOfToken(
       .where('id', stored.id)
       .update({ last_used_at: now, expires_at: addMinutes(now, SESSION_MINUTES) });
   }
-  return { id: stored.id, personId: asId<PersonId>(stored.person), isRenewed };
+  return { id: stored.id, personId: asId<PersonId>(stored.person), device: stored.device, isRenewed };
 }
 
 /** The sessions of a person that have not ended, the last used first. */

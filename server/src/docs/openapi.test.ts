@@ -155,6 +155,7 @@ describe('the description of the API', () => {
         'get /api/codes/{code}',
         'get /api/files/{id}',
         'get /api/files/{id}/received',
+        'get /api/log',
         'get /api/mails',
         'get /api/mails/undelivered',
         'get /api/news',

@@ -13,6 +13,8 @@ import { StagedRecords } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';
+import { runnerOf } from '../db/statements';
+import { loggedByItself, writeLog, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { takeNumbers } from '../numbers/lend-numbers';
 
@@ -110,6 +112,7 @@ export class DueWork {
     return this.#database.transaction(async (transaction) => {
       const records = new SqlRecords(transaction);
       const batch = new StagedRecords(records);
+      const log: NewlyLogged[] = [];
       for (const { plan, dueOn } of due) {
         const current = await records.get('plans', plan.id);
         if (current === undefined || current.open !== null || current.made !== plan.made) continue;
@@ -117,14 +120,18 @@ export class DueWork {
         if (asset === undefined || asset.retiredOn !== undefined) continue;
         const [number] = await takeNumbers(transaction, 'workOrder', 1);
         if (number === undefined) continue;
-        const { personIds } = current;
-        await putPlannedWork(batch, current, { dueOn, number, at: now, personIds });
+        const one = new StagedRecords(batch);
+        await putPlannedWork(one, current, { dueOn, number, at: now, personIds: current.personIds });
+        log.push(await loggedByItself(one.changes(), batch, { planId: current.id, dueOn, number }, now));
+        batch.absorb(one.changes());
       }
       const changes = batch.changes();
       if (changes.length === 0) return null;
       const told = await noticesOfPush(transaction, records, changes, nobody, now);
       await records.write([...changes, ...told]);
-      return { revision: await currentRevision(transaction), concerned: records.audience };
+      const revision = await currentRevision(transaction);
+      await writeLog(await runnerOf(transaction), log, now, revision);
+      return { revision, concerned: records.audience };
     });
   }
 }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { asId, instantFromMillis, OilcanError, type FileId, type Instant, type OperationId } from '@oilcan/core/kernel';
 import {
   accepted,
@@ -13,34 +12,17 @@ import { StagedRecords } from '@oilcan/core/records';
 import { applyOperation, fileNamedBy, numberTakenBy } from '@oilcan/core/registry';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
-import { insertRows } from '../db/insert-rows';
 import { revisionWithin } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
 import { runAmong, runnerOf, type Run } from '../db/statements';
 import { mayNameFile } from '../files/known-files';
+import { isLogged, loggedArgs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
 import { noteReviews } from '../review/note-reviews';
 import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
 import { rowsOfNewlyCarried } from './newly-carried';
-
-interface LoggedOperation {
-  readonly id: string;
-  readonly name: string;
-  readonly by_person: string;
-  readonly args: string;
-  readonly outcome: string;
-}
-
-interface NewlyLogged extends LoggedOperation {
-  readonly device: string;
-  readonly at: string;
-  readonly ahead: number;
-  readonly known_until: string;
-}
-
-const logColumns = ['id', 'name', 'by_person', 'args', 'outcome', 'device', 'at', 'ahead', 'known_until'] as const;
 
 /** Checks the envelope of a push; the operations in it are applied one by one. */
 export function checkEnvelope(
@@ -78,12 +60,14 @@ export interface Push {
   readonly person: Person;
   readonly operations: readonly unknown[];
   readonly nowMillis: number;
+  /** What the person's browser says of itself; left out where there is none. */
+  readonly device?: string;
 }
 
 /** As `push`, within a transaction in which other pushes may come before and after it. */
 export async function pushWithin(
   transaction: Knex.Transaction,
-  { person, operations, nowMillis }: Push,
+  { person, operations, nowMillis, device }: Push,
 ): Promise<Pushed> {
   const now = instantFromMillis(nowMillis);
   const run = await runnerOf(transaction);
@@ -126,13 +110,14 @@ export async function pushWithin(
     }
     const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
     const { outcome, changes } = await applyOperation(batch, operation, person, now, newNumber);
+    const done = { operation, outcome, changes, before: batch, person, deviceWords: device ?? null };
+    const logged = await toLog(done);
     batch.absorb(changes);
     if (outcome.ok && numbered !== null && numbered.number !== null) {
       lent.delete(lendingOf(operation.device, numbered.number));
       await noteTaken(transaction, numbered.number, operation.id);
     }
     outcomes.push({ id: operation.id, outcome });
-    const logged = toLog(operation, outcome);
     known.set(operation.id, logged);
     if (isLogged(outcome)) log.push(logged);
   }
@@ -143,58 +128,13 @@ export async function pushWithin(
   const touched = await notePast(transaction, worksTouchedBy(changes));
   await noteReviews(transaction, records, touched, now);
   const revision = await revisionWithin(run);
-  if (log.length > 0) {
-    const rows = log.map((each) => [...logColumns.map((column) => each[column]), now, revision]);
-    await insertRows(run, 'operations', [...logColumns, 'received_at', 'revision'], rows, null);
-  }
+  await writeLog(run, log, now, revision);
   return { answer: { outcomes, revision, now }, concerned: records.audience };
 }
 
-const notLogged: readonly string[] = [
-  'invalid',
-  'operation_unknown',
-  'text_too_long',
-  'control_characters',
-  'not_as_another',
-];
-
-/**
- * What breaks a schema is refused again the same way whenever it comes, so it need not be remembered.
- * What breaks a rule might pass later: its refusal is kept, so that a message that comes twice is answered alike.
- * What somebody else sent says nothing of its maker's own sending.
- */
-function isLogged(outcome: Outcome): boolean {
-  return outcome.ok || !notLogged.includes(outcome.code);
-}
-
-function toLog(operation: Operation, outcome: Outcome): NewlyLogged {
-  return {
-    id: operation.id,
-    name: operation.name,
-    by_person: operation.by,
-    device: operation.device,
-    at: operation.at,
-    ahead: operation.ahead,
-    known_until: operation.knownUntil,
-    args: outcome.ok ? JSON.stringify(operation.args) : loggedArgs(operation),
-    outcome: JSON.stringify(outcome),
-  };
-}
-
-/** Of a refused operation so much is kept. */
-const REFUSED_ARGS_LENGTH = 2_000;
-
-/** The arguments of a refused operation: cut when they are long, with a digest by which the whole is known again. */
-function loggedArgs({ args }: Operation): string {
-  const whole = JSON.stringify(args) ?? 'null';
-  if (whole.length <= REFUSED_ARGS_LENGTH) return whole;
-  const sha256 = createHash('sha256').update(whole).digest('hex');
-  return JSON.stringify({ cut: whole.slice(0, REFUSED_ARGS_LENGTH / 2), sha256 });
-}
-
-async function knownOperations(run: Run, operations: readonly Operation[]): Promise<Map<OperationId, LoggedOperation>> {
+async function knownOperations(run: Run, operations: readonly Operation[]): Promise<Map<OperationId, KnownOperation>> {
   const ids = operations.map((operation) => operation.id);
-  const rows = await runAmong<LoggedOperation>(
+  const rows = await runAmong<KnownOperation>(
     run,
     ids,
     (places) => `SELECT id, name, by_person, args, outcome FROM operations WHERE id IN (${places})`,
@@ -261,7 +201,7 @@ async function lentAmong(transaction: Knex.Transaction, operations: readonly Ope
   return lent;
 }
 
-function firstOutcome(before: LoggedOperation, operation: Operation): Outcome {
+function firstOutcome(before: KnownOperation, operation: Operation): Outcome {
   const isSame =
     before.name === operation.name &&
     before.by_person === operation.by &&

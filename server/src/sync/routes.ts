@@ -73,10 +73,10 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
       },
     },
     async (request) => {
-      const person = await server.personOf(request);
+      const { person, device } = await server.sessionOf(request);
       checkEnvelope(request.body);
       const { operations } = request.body;
-      const { answer, concerned } = await pushes.push({ person, operations, nowMillis: Date.now() });
+      const { answer, concerned } = await pushes.push({ person, device, operations, nowMillis: Date.now() });
       news.tell(answer.revision, concerned);
       return answer;
     },

@@ -11,6 +11,7 @@ import { shares } from './009-shares';
 import { pastOfStops } from './010-past-of-stops';
 import { reviews } from './012-reviews';
 import { plans } from './013-plans';
+import { log } from './014-log';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -33,6 +34,7 @@ const all: readonly Migration[] = [
   timeOnNoJob,
   reviews,
   plans,
+  log,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {
