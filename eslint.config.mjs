@@ -7,6 +7,7 @@ import tseslint from 'typescript-eslint';
 const forbidden = {
   core: ['@oilcan/*', '!@oilcan/core', 'react*', 'fastify*', 'knex', 'node:*', 'expo*', 'zustand'],
   demo: ['@oilcan/server', '@oilcan/app', 'react*', 'fastify*', 'knex', 'expo*'],
+  paper: ['@oilcan/server', '@oilcan/app', '@oilcan/demo', 'react*', 'fastify*', 'knex', 'expo*', 'zustand'],
   server: ['@oilcan/app', '@oilcan/demo', 'react*', 'expo*', 'zustand'],
   app: ['@oilcan/server', '@oilcan/demo', 'node:*', 'fastify*', 'knex'],
 };

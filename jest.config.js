@@ -23,6 +23,7 @@ module.exports = {
   projects: [
     node('core'),
     node('demo'),
+    node('paper'),
     node('server'),
     node('simulation', '.'),
     {
@@ -31,7 +32,7 @@ module.exports = {
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
       transform: {
-        '/(core|server|demo)/src/.*\\.ts$': swc,
+        '/(core|paper|server|demo)/src/.*\\.ts$': swc,
         ...transform,
       },
       moduleNameMapper: {

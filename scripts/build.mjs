@@ -9,7 +9,14 @@ import { say } from './say.mjs';
 
 /** Bundles the server and the demo generator, if their sources changed. */
 export async function buildNode() {
-  const hash = hashOf(['core/src', 'server/src', 'demo/src', 'scripts/build-node.mjs', 'package-lock.json']);
+  const hash = hashOf([
+    'core/src',
+    'paper/src',
+    'server/src',
+    'demo/src',
+    'scripts/build-node.mjs',
+    'package-lock.json',
+  ]);
   if (isDoneFor('build-node', hash, 'server/dist/main.mjs')) return;
   await run(process.execPath, ['scripts/build-node.mjs'], { log: 'build-node' });
   noteDone('build-node', hash);
@@ -53,6 +60,7 @@ function placeFonts() {
 export async function buildApplication() {
   const sources = [
     'core/src',
+    'paper/src',
     'app/src',
     'app/app',
     'app/public',

@@ -1,8 +1,8 @@
-import { jobCard, type JobCard } from '../src/paper/job-card';
-import type { Label, LabelFormatName } from '../src/paper/label-formats';
-import { labelSheet } from '../src/paper/label-sheet';
-import { outOfServiceTag, type OutOfServiceTag } from '../src/paper/out-of-service-tag';
-import type { ReadFont } from '../src/paper/paper-fonts';
+import { jobCard, type JobCard } from '@oilcan/paper/job-card';
+import type { Label, LabelFormatName } from '@oilcan/paper/label-formats';
+import { labelSheet } from '@oilcan/paper/label-sheet';
+import { outOfServiceTag, type OutOfServiceTag } from '@oilcan/paper/out-of-service-tag';
+import type { ReadFont } from '@oilcan/paper/paper-fonts';
 
 /** What is to be set. */
 export type PaperOrder =

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import { labelFormats, type Label, type LabelFormatName } from '../../paper/label-formats';
+import { labelFormats, type Label, type LabelFormatName } from '@oilcan/paper/label-formats';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { Button, Choice, Choices } from '../../ui/press';

@@ -1,7 +1,7 @@
 import { smallWorks, workId } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { perform } from '../../data/store';
-import type { Label } from '../../paper/label-formats';
+import type { Label } from '@oilcan/paper/label-formats';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { LabelSheetForm } from './label-sheet-form';

@@ -1,6 +1,6 @@
 import type { PlaceId } from '@oilcan/core/kernel';
 import { labelText, placeCode, type Asset } from '@oilcan/core/plant';
-import type { Label } from '../../paper/label-formats';
+import type { Label } from '@oilcan/paper/label-formats';
 
 /** What sticks on a machine: its tag as a code that leads to this server, and in words. */
 export function assetLabel({ tag, name }: Asset): Label {

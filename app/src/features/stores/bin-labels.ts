@@ -1,7 +1,7 @@
 import { byId } from '@oilcan/core/kernel';
 import { binCode, labelText } from '@oilcan/core/plant';
 import type { Bin, Part, StockLevel, Store } from '@oilcan/core/stock';
-import type { Label } from '../../paper/label-formats';
+import type { Label } from '@oilcan/paper/label-formats';
 
 interface BinRows {
   readonly stock: readonly StockLevel[];

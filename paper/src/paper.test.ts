@@ -1,4 +1,3 @@
-/** @jest-environment node */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -13,7 +12,7 @@ import type { ReadFont } from './paper-fonts';
 
 // What we print is read back by others: the text by poppler, the codes (ISO/IEC 18004) by jsQR.
 const DOTS_PER_INCH = 200;
-const root = join(__dirname, '../../..');
+const root = join(__dirname, '../..');
 const read: ReadFont = async (file) => {
   const family = file.startsWith('barlow') ? 'barlow-condensed' : 'atkinson-hyperlegible-next';
   return readFileSync(join(root, 'node_modules/@fontsource', family, 'files', file));
