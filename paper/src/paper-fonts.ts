@@ -24,6 +24,8 @@ const UNKNOWN = '?';
 export class Face {
   readonly #fonts: readonly PDFFont[];
   readonly #has: readonly ReadonlySet<number>[];
+  /** Of each character at size 1: a text is measured over and over while it is broken into lines. */
+  readonly #widths = new Map<string, number>();
 
   constructor(fonts: readonly PDFFont[]) {
     this.#fonts = fonts;
@@ -45,7 +47,17 @@ export class Face {
   }
 
   widthOf(text: string, size: number): number {
-    return this.runs(text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0);
+    let width = 0;
+    for (const character of text.normalize('NFC')) width += this.#widthOfOne(character);
+    return width * size;
+  }
+
+  #widthOfOne(character: string): number {
+    const known = this.#widths.get(character);
+    if (known !== undefined) return known;
+    const width = this.runs(character).reduce((sum, { font, text }) => sum + font.widthOfTextAtSize(text, 1), 0);
+    this.#widths.set(character, width);
+    return width;
   }
 }
 

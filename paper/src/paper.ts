@@ -17,6 +17,12 @@ export interface PageSize {
 export const A4: PageSize = { width: 210 * MILLIMETRE, height: 297 * MILLIMETRE };
 export const A6: PageSize = { width: 105 * MILLIMETRE, height: 148 * MILLIMETRE };
 
+/** A picture as PDF takes it. */
+export interface Picture {
+  readonly content: Uint8Array;
+  readonly mediaType: 'image/jpeg' | 'image/png';
+}
+
 interface TextStyle {
   readonly font?: FontName;
   readonly size?: number;
@@ -184,6 +190,53 @@ export class Paper {
         }
         column += Math.max(1, length);
       }
+    }
+  }
+
+  /** The outline of a rectangle. */
+  frame(x: number, top: number, width: number, height: number): void {
+    const y = this.#size.height - top - height;
+    this.#page.drawRectangle({ x, y, width, height, borderColor: INK, borderWidth: 0.8 });
+  }
+
+  /** A picture as large as it fits into a rectangle, at its upper left. */
+  async picture({ content, mediaType }: Picture, x: number, top: number, width: number, height: number): Promise<void> {
+    const page = this.#page;
+    const image = await (mediaType === 'image/png'
+      ? this.#document.embedPng(content)
+      : this.#document.embedJpg(content));
+    const scale = Math.min(width / image.width, height / image.height);
+    const size = { width: image.width * scale, height: image.height * scale };
+    page.drawImage(image, { x, y: this.#size.height - top - size.height, ...size });
+  }
+
+  /** What was drawn by hand, the data of an SVG path of straight lines, as large as it fits into a rectangle. */
+  drawn(path: string, x: number, top: number, width: number, height: number): void {
+    const numbers = [...path.matchAll(/-?\d+/g)].map(([text]) => Number(text));
+    if (numbers.length < 4) return;
+    const of = (first: 0 | 1): number[] => numbers.filter((_, index) => index % 2 === first);
+    const [across, down] = [of(0), of(1)];
+    const [left, upper] = [Math.min(...across), Math.min(...down)];
+    const scale = Math.min(
+      width / Math.max(1, Math.max(...across) - left),
+      height / Math.max(1, Math.max(...down) - upper),
+    );
+    this.#page.drawSvgPath(path, {
+      x: x - left * scale,
+      y: this.#size.height - top + upper * scale,
+      scale,
+      borderColor: INK,
+      borderWidth: 1.2 / scale,
+    });
+  }
+
+  /** `W-2417, 2 of 5` at the foot of every page. */
+  numberPages(about: string): void {
+    const pages = this.#document.getPages();
+    for (const [index, page] of pages.entries()) {
+      this.#page = page;
+      const top = this.#size.height - this.margin / 2 - 8;
+      this.textAt(`${about}, ${index + 1} of ${pages.length}`, this.margin, top, { size: 8 });
     }
   }
 
