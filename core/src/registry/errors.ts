@@ -2,6 +2,7 @@ import type { ErrorCode, ErrorDefinition, ErrorValues } from '../kernel/errors/c
 import { computingErrors } from '../kernel/errors/computing-errors';
 import { requestErrors } from '../kernel/errors/request-errors';
 import { operationErrors } from '../operations/operation-errors';
+import { copiesErrors } from '../subjects/copies/copies-errors';
 import { faultsErrors } from '../subjects/faults/faults-errors';
 import { filesErrors } from '../subjects/files/files-errors';
 import { hazardsErrors } from '../subjects/hazards/hazards-errors';
@@ -35,6 +36,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...numbersErrors,
   ...raiseErrors,
   ...plansErrors,
+  ...copiesErrors,
   ...lifecycleErrors,
   ...returnErrors,
   ...scheduleErrors,

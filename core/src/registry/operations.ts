@@ -10,6 +10,7 @@ import { isFileId } from '../subjects/files/files';
 import { catalogueOperations } from '../subjects/faults/catalogue-operations';
 import { faultsOperations } from '../subjects/faults/faults-operations';
 import { attachmentsOperations } from '../subjects/attachments/attachments-operations';
+import { copiesOperations } from '../subjects/copies/copies-operations';
 import { expensesOperations } from '../subjects/expenses/expenses-operations';
 import { hazardsOperations } from '../subjects/hazards/hazards-operations';
 import { isolationOperations } from '../subjects/isolation/isolation-operations';
@@ -52,6 +53,7 @@ export const operations = {
   ...reviewOperations,
   ...scheduleOperations,
   ...plansOperations,
+  ...copiesOperations,
   ...hazardsOperations,
   ...isolationOperations,
   ...stepsOperations,

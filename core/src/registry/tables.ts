@@ -1,4 +1,5 @@
 import { anyTable, type AnyTable, type IndexName, type TableName, type TableSet } from '../records/table';
+import { copiesTables } from '../subjects/copies/copies-tables';
 import { documentsTables } from '../subjects/documents/documents-tables';
 import { hazardsTables } from '../subjects/hazards/hazards-tables';
 import { kitListTables } from '../subjects/kit-list/kit-list-tables';
@@ -34,6 +35,7 @@ export const tables: TableSet = {
   ...sharesTables,
   ...proceduresTables,
   ...plansTables,
+  ...copiesTables,
   ...hazardsTables,
   ...permitsTables,
   ...laborTables,

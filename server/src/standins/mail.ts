@@ -9,6 +9,7 @@ export interface Mail {
   readonly to: { readonly name: string; readonly address: string };
   readonly subject: string;
   readonly text: string;
+  readonly attachment?: { readonly name: string; readonly mediaType: string; readonly content: Buffer };
 }
 
 /** Whoever carries mails away. Rejects when it cannot, and is asked again later. */
@@ -25,13 +26,20 @@ export class Outbox implements MailSender {
     this.#folder = folder;
   }
 
-  async send({ id, to, subject, text }: Mail): Promise<void> {
+  async send({ id, to, subject, text, attachment }: Mail): Promise<void> {
     const from = { name: 'Oilcan', address: 'oilcan@oilcan.invalid' };
     const { message } = await this.#transport.sendMail({
       from,
       to,
       subject,
       text,
+      ...(attachment === undefined
+        ? {}
+        : {
+            attachments: [
+              { filename: attachment.name, contentType: attachment.mediaType, content: attachment.content },
+            ],
+          }),
       messageId: `<${id}@oilcan.invalid>`,
     });
     await mkdir(this.#folder, { recursive: true });

@@ -12,6 +12,7 @@ import { StagedRecords } from '@oilcan/core/records';
 import { applyOperation, fileNamedBy, numberTakenBy } from '@oilcan/core/registry';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
+import { queueCopies } from '../copies/deliver-copies';
 import { revisionWithin } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
 import { runAmong, runnerOf, type Run } from '../db/statements';
@@ -125,6 +126,7 @@ export async function pushWithin(
   const changes = batch.changes();
   const told = await noticesOfPush(transaction, records, changes, person.id, now);
   await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
+  await queueCopies(transaction, changes);
   const touched = await notePast(transaction, worksTouchedBy(changes));
   await noteReviews(transaction, records, touched, now);
   const revision = await revisionWithin(run);

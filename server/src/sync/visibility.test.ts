@@ -64,6 +64,16 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
   stops: (siteId) => aStop({ id: asId<never>(`stop-${siteId}`), siteId, workOrderId: workOf(siteId) }),
   shares: (siteId) => aShare({ id: asId<never>(`share-${siteId}`), siteId, workOrderId: workOf(siteId) }),
   plans: (siteId) => aPlan({ id: asId<never>(`plan-${siteId}`), siteId }),
+  copies: (siteId, personId) => ({
+    id: `copy-${siteId}`,
+    siteId,
+    workOrderId: workOf(siteId),
+    to: 'eva@example.org',
+    line: '',
+    fileId: asId('f'),
+    by: personId,
+    at: noon,
+  }),
   procedures: (siteId) => aProcedure({ id: asId<never>(`procedure-${siteId}`), siteId }),
   steps: (siteId) =>
     aStep(1, { type: 'tick' }, { id: asId<never>(`step-${siteId}`), siteId, workOrderId: workOf(siteId) }),

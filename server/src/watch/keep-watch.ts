@@ -4,6 +4,7 @@ import type { FileStore } from '../files/file-store';
 import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
 import { DueWork } from '../plans/make-due-work';
+import { deliverCopies } from '../copies/deliver-copies';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
 
@@ -50,6 +51,7 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
       if (made !== null) news.tell(made.revision, made.concerned);
     }, WATCH_MILLISECONDS);
     again(async () => void (await deliverMails(database, mail, Date.now())), MAIL_MILLISECONDS);
+    again(async () => void (await deliverCopies(database, { files, mail }, Date.now())), MAIL_MILLISECONDS);
     again(() => files.tidy(Date.now()), TIDY_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));

@@ -1,14 +1,16 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useIsOurs } from '../work';
+import { MailSheet } from './mail-sheet';
 import { makePaper } from './make-paper';
+import { saveRecordPaper } from './make-record';
 import { saveEntries, saveRecord } from './save-record';
 import { jobCardOf, tagOf } from './work-paper';
-import { mdiDownload, mdiPrinterOutline } from '@mdi/js';
+import { mdiDownload, mdiEmailOutline, mdiPrinterOutline } from '@mdi/js';
 
 /** What of a work order goes onto paper. */
 export function PaperSheet({
@@ -18,10 +20,12 @@ export function PaperSheet({
   readonly work: WorkOrder;
   readonly onClose: () => void;
 }): ReactElement | null {
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   // Of the work of others this phone does not have the whole record.
   const isOurs = useIsOurs(work);
+  const [isMailing, setIsMailing] = useState(false);
   if (settings === undefined) return null;
+  if (isMailing) return <MailSheet work={work} onClose={onClose} />;
   const make = (...order: Parameters<typeof makePaper>): void => {
     void makePaper(...order);
     onClose();
@@ -42,7 +46,10 @@ export function PaperSheet({
       />
       {isOurs ? (
         <>
-          <Words soft>The record, to be read by other programs:</Words>
+          <Words soft>The record, with its photos:</Words>
+          <Button icon={mdiPrinterOutline} word="Record as PDF" onPress={() => void saveRecordPaper(work, settings)} />
+          <Button icon={mdiEmailOutline} word="Send it by mail" onPress={() => setIsMailing(true)} />
+          <Words soft>To be read by other programs:</Words>
           <Button icon={mdiDownload} word="Record as JSON" onPress={() => saveRecord(work)} />
           <Button icon={mdiDownload} word="Entries as CSV" onPress={() => saveEntries(work)} />
         </>

@@ -1,4 +1,5 @@
 import { attachmentsViews } from '../attachments/attachments-views';
+import { copiesViews } from '../copies/copies-views';
 import { expensesViews } from '../expenses/expenses-views';
 import { faultsViews } from '../faults/faults-views';
 import { hazardsViews } from '../hazards/hazards-views';
@@ -61,6 +62,7 @@ export const operationViews: OperationViewSet = {
   ...lifecycleViews.operations,
   ...scheduleViews.operations,
   ...plansViews.operations,
+  ...copiesViews.operations,
   ...reviewViews.operations,
   ...returnViews.operations,
   ...hazardsViews.operations,

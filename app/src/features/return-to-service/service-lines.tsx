@@ -8,7 +8,7 @@ import { Drawn } from '../../ui/drawn';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { counted } from '../../words/work-words';
+import { sinceSigned } from './words';
 
 const GiveMachineSheet = piece(() => import('./give-sheet').then((module) => module.GiveMachineSheet));
 const ReturnSheet = piece(() => import('./return-sheet').then((module) => module.ReturnSheet));
@@ -68,13 +68,11 @@ interface ReturnedProps {
   readonly entries: readonly Entry[];
 }
 
-function Returned({ entry: { content }, entries }: ReturnedProps): ReactElement {
+function Returned({ entry, entries }: ReturnedProps): ReactElement {
+  const { content } = entry;
   const palette = usePalette();
-  const { amended, added, isBroken } = standingOfSeal(content.seal, entries);
-  const since = [
-    ...(amended === 0 ? [] : [`${counted(amended, 'entry', 'entries')} amended`]),
-    ...(added === 0 ? [] : [`${counted(added, 'entry', 'entries')} added`]),
-  ];
+  const since = sinceSigned(entry, entries);
+  const { isBroken } = standingOfSeal(content.seal, entries);
   return (
     <View>
       <Words>
@@ -83,13 +81,13 @@ function Returned({ entry: { content }, entries }: ReturnedProps): ReactElement 
       {content.reservations === '' ? null : <Words>Reservations: {content.reservations}</Words>}
       <Drawn path={content.signature.path} name={content.signature.name} />
       {isBroken ? (
-        <Words color={palette.faulty}>What was signed for is not all here, or not as it was.</Words>
-      ) : since.length === 0 ? (
+        <Words color={palette.faulty}>{since}</Words>
+      ) : since === '' ? (
         <Words as="small" soft>
           The record is as it was signed.
         </Words>
       ) : (
-        <Words as="small">Since it was signed: {since.join(', ')}.</Words>
+        <Words as="small">{since}</Words>
       )}
     </View>
   );

@@ -22,12 +22,13 @@ import { ClocksToStop } from '../labor';
 import { NoneAnswers } from '../none';
 import { LocksToTakeOff } from '../isolation';
 import { StoodStill } from '../stoppages';
+import { MailSheet } from '../paper';
 import { NextDueLine } from '../plans';
 import { ServiceLines } from '../return-to-service';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
 import { useMe } from '../../data/use-me';
-import { mdiClose, mdiPause, mdiPlay, mdiSourceBranchPlus, mdiUndo } from '@mdi/js';
+import { mdiClose, mdiEmailOutline, mdiPause, mdiPlay, mdiSourceBranchPlus, mdiUndo } from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -68,7 +69,7 @@ const WrapUp = memo(function WrapUp({
 }: WrapUpProps): ReactElement | null {
   const me = useMe();
   const person = usePhone((state) => state.person);
-  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | 'further' | null>(null);
+  const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | 'further' | 'mail' | null>(null);
   useCommand('finish', () => {
     if (standing === null || !canChange(work.state, 'finish')) return;
     if (mustBeGiven(standing.owed).length === 0) setAsking('finish');
@@ -120,6 +121,9 @@ const WrapUp = memo(function WrapUp({
         {isClosed(work.state) ? null : (
           <Button icon={mdiSourceBranchPlus} word="Further work" onPress={() => setAsking('further')} />
         )}
+        {work.startedAt === null ? null : (
+          <Button icon={mdiEmailOutline} word="Send by mail" onPress={() => setAsking('mail')} />
+        )}
         {isLead && canChange(work.state, 'drop') ? (
           <Button icon={mdiClose} word="Drop this work" onPress={() => setAsking('drop')} />
         ) : null}
@@ -142,6 +146,7 @@ const WrapUp = memo(function WrapUp({
         <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
       ) : null}
       {asking === 'finish' ? <FinishSheet work={work} entries={entries} asked={owed} onClose={close} /> : null}
+      {asking === 'mail' ? <MailSheet work={work} onClose={close} /> : null}
       {asking === 'further' ? <FurtherSheet work={work} onClose={close} /> : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}

@@ -12,6 +12,7 @@ import { pastOfStops } from './010-past-of-stops';
 import { reviews } from './012-reviews';
 import { plans } from './013-plans';
 import { log } from './014-log';
+import { copies } from './015-copies';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -35,6 +36,7 @@ const all: readonly Migration[] = [
   reviews,
   plans,
   log,
+  copies,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -1,0 +1,33 @@
+import type { Settings } from '@oilcan/core/settings';
+import type { WorkOrder } from '@oilcan/core/work';
+import type { PaperOrder } from '../../../workers/paper';
+import { askWorker } from '../../data/ask-worker';
+import { saveFile } from '../../data/save-file';
+import { readFile } from '../../data/store';
+import { useNotice } from '../../ui/notice';
+import { recordOnPaper } from './record-paper';
+
+/** The record of a job as PDF, set in a worker; null where it could not be made. Photos that are not here are fetched if they can be. */
+export async function makeRecord(
+  work: WorkOrder,
+  settings: Settings,
+  hasCosts: boolean,
+): Promise<Uint8Array<ArrayBuffer> | null> {
+  const { record, pictures } = recordOnPaper(work, settings, hasCosts);
+  const photos: (Blob | null)[] = [];
+  for (const { fileId, mediaType } of pictures) {
+    const file = await readFile(fileId, mediaType);
+    photos.push(file.is === 'here' ? new Blob([file.content], { type: mediaType }) : null);
+  }
+  const order: PaperOrder = { what: 'record', record, photos };
+  return askWorker<Uint8Array<ArrayBuffer>>('paper', order);
+}
+
+/** The record as PDF among the downloads, with what it cost, as far as this person may know. */
+export async function saveRecordPaper(work: WorkOrder, settings: Settings): Promise<void> {
+  const { say } = useNotice.getState();
+  const content = await makeRecord(work, settings, true);
+  if (content === null) return say('The PDF could not be made. Load Oilcan again and try once more.');
+  saveFile(`${work.number}-record.pdf`, 'application/pdf', content);
+  say(`${work.number}-record.pdf is with your downloads.`);
+}

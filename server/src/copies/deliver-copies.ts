@@ -1,0 +1,84 @@
+import { buffer } from 'node:stream/consumers';
+import { instantFromMillis } from '@oilcan/core/kernel';
+import type { RecordCopy } from '@oilcan/core/copies';
+import type { Change } from '@oilcan/core/records';
+import { retryDelay } from '@oilcan/core/sync';
+import type { Knex } from 'knex';
+import { SqlRecords } from '../db/sql-records';
+import type { FileStore } from '../files/file-store';
+import type { Mail, MailSender } from '../standins/mail';
+
+const AT_ONCE = 10;
+/** After so many tries, about twenty minutes, a copy is put aside. */
+const MOST_TRIES = 10;
+
+interface Queued {
+  readonly id: string;
+  readonly tries: number;
+}
+
+/** Copies that were asked for wait until they are carried away. Within the transaction that makes them. */
+export async function queueCopies(transaction: Knex.Transaction, changes: readonly Change[]): Promise<void> {
+  const rows = changes.flatMap(({ table, id, row }) => (table === 'copies' && row !== null ? [{ id }] : []));
+  if (rows.length > 0) await transaction('copy_queue').insert(rows).onConflict('id').ignore();
+}
+
+/**
+ * Sends the records that wait, each under its own name through every try, so that one that went out just before the server
+ * stopped is known again by whoever gets it. One that cannot be sent is tried ever more rarely and put aside in the end.
+ *
+ * @returns how many went out
+ */
+export async function deliverCopies(
+  database: Knex,
+  {
+    files,
+    mail,
+    chance = Math.random,
+  }: { readonly files: FileStore; readonly mail: MailSender; readonly chance?: () => number },
+  nowMillis: number,
+): Promise<number> {
+  const now = instantFromMillis(nowMillis);
+  const queued: Queued[] = await database<Queued>('copy_queue')
+    .whereNull('put_aside_at' as never)
+    .where((due) => due.whereNull('next_try_at' as never).orWhere('next_try_at' as never, '<=', now))
+    .orderBy('id')
+    .limit(AT_ONCE);
+  let sent = 0;
+  for (const { id, tries } of queued) {
+    try {
+      await mail.send(await mailOf(database, files, id));
+      await database('copy_queue').where('id', id).delete();
+      sent += 1;
+    } catch {
+      const failures = tries + 1;
+      await database('copy_queue')
+        .where('id', id)
+        .update({
+          tries: failures,
+          next_try_at: instantFromMillis(nowMillis + retryDelay(failures, chance())),
+          put_aside_at: failures >= MOST_TRIES ? now : null,
+        });
+    }
+  }
+  return sent;
+}
+
+async function mailOf(database: Knex, files: FileStore, id: string): Promise<Mail> {
+  const { copy, number, title, sender } = await database.transaction(async (transaction) => {
+    const records = new SqlRecords(transaction);
+    const found: RecordCopy | undefined = await records.get('copies', id);
+    if (found === undefined) throw new Error(`There is no copy ${id}.`);
+    const work = await records.get('workOrders', found.workOrderId);
+    const by = await records.get('people', found.by);
+    return { copy: found, number: work?.number ?? '', title: work?.title ?? '', sender: by?.name ?? 'Somebody' };
+  });
+  const said = copy.line === '' ? '' : `${copy.line}\n\n`;
+  return {
+    id,
+    to: { name: '', address: copy.to },
+    subject: `${number} ${title}`,
+    text: `${said}${sender} sends you the record of ${number}, ${title}.\n`,
+    attachment: { name: `${number}.pdf`, mediaType: 'application/pdf', content: await buffer(files.read(copy.fileId)) },
+  };
+}
