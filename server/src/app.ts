@@ -9,6 +9,7 @@ import type { Knex } from 'knex';
 import { signedInPeople } from './accounts/authentication';
 import { accountRoutes } from './accounts/routes';
 import type { ServerConfig } from './config';
+import { calendarRoutes } from './calendar/routes';
 import { codeRoutes } from './codes/routes';
 import { apiDescription } from './docs/openapi';
 import { errorWithoutValues } from './errors/error-log';
@@ -85,6 +86,7 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
       await api.register(codeRoutes, { database });
       await api.register(owedRoutes, { database });
       await api.register(logRoutes, { database });
+      await api.register(calendarRoutes, { database });
       await api.register(fileRoutes, { database, files });
     },
     { prefix: '/api' },

@@ -100,6 +100,7 @@ function textsOf(schema: Schema): fc.Arbitrary<string> {
     const isDay = schema['format'] === 'date';
     return fc.date(within).map((date) => (isDay ? date.toISOString().slice(0, 10) : date.toISOString()));
   }
+  if (schema['format'] === 'email') return fc.constantFrom('eva@example.org', 'a.b+c@lift.example.com');
   const isPlain = pattern !== null && !pattern.source.includes('(?');
   const texts = isPlain ? fc.stringMatching(pattern) : fc.string({ unit: 'grapheme', minLength, maxLength });
   return texts.filter((text) => text.length <= maxLength + 24 && (pattern === null || pattern.test(text)));
@@ -152,7 +153,11 @@ describe('the description of the API', () => {
     expect(routes.sort()).toEqual(
       [
         'get /api/about',
+        'delete /api/calendar',
+        'get /api/calendar',
+        'get /api/calendar/{file}',
         'get /api/codes/{code}',
+        'post /api/calendar',
         'get /api/files/{id}',
         'get /api/files/{id}/received',
         'get /api/log',

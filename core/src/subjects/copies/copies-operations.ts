@@ -15,7 +15,8 @@ const addressField = () =>
     .string()
     .strict()
     .required('Write an address for mail.')
-    .matches(ADDRESS, 'This is no address for mail, such as eva@example.org.');
+    .matches(ADDRESS, 'This is no address for mail, such as eva@example.org.')
+    .meta({ jsonSchema: { type: 'string', format: 'email' } });
 
 /** The record of a job goes to somebody by mail. Its PDF is with the server before this is. */
 const mailCopy = defineOperation({

@@ -13,6 +13,7 @@ import { reviews } from './012-reviews';
 import { plans } from './013-plans';
 import { log } from './014-log';
 import { copies } from './015-copies';
+import { calendarLinks } from './016-calendar-links';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -37,6 +38,7 @@ const all: readonly Migration[] = [
   plans,
   log,
   copies,
+  calendarLinks,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {
