@@ -11,7 +11,14 @@ import type { PastOf } from '@oilcan/core/past';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { isErrorCode } from '@oilcan/core/registry';
-import { PROTOCOL, rangeText, type PullAnswer, type PushAnswer, type Revision } from '@oilcan/core/sync';
+import {
+  PROTOCOL,
+  rangeText,
+  type LogAnswer,
+  type PullAnswer,
+  type PushAnswer,
+  type Revision,
+} from '@oilcan/core/sync';
 import type { OwedThing, WorkKind } from '@oilcan/core/work';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
@@ -43,6 +50,12 @@ export interface UndeliveredMail {
   readonly subject: string;
   readonly tries: number;
   readonly putAsideAt: Instant;
+}
+
+/** The link to a person's calendar, which says nothing of where it leads. */
+export interface CalendarLink {
+  readonly madeAt: Instant;
+  readonly readAt: Instant | null;
 }
 
 /** Where somebody is signed in. */
@@ -88,6 +101,11 @@ export const httpLink = {
   /** Of each job of a kind that was finished in the last month: what was not given. */
   missingOfMonth: (kind: WorkKind): Promise<{ readonly jobs: readonly (readonly OwedThing[])[] }> =>
     request('GET', `/api/owed?kind=${kind}`),
+  /** Who did what, by the query of its address. */
+  log: (query: string): Promise<LogAnswer> => request('GET', `/api/log?${query}`),
+  calendar: (): Promise<{ readonly link: CalendarLink | null }> => request('GET', '/api/calendar'),
+  makeCalendar: (): Promise<{ readonly path: string }> => request('POST', '/api/calendar'),
+  withdrawCalendar: (): Promise<void> => request('DELETE', '/api/calendar'),
   undeliveredMails: (): Promise<{ readonly mails: readonly UndeliveredMail[] }> =>
     request('GET', '/api/mails/undelivered'),
   tryMailAgain: (id: string): Promise<void> => request('POST', `/api/mails/undelivered/${id}/again`),

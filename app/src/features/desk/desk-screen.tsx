@@ -140,6 +140,7 @@ interface DeskHeadProps {
 
 /** How much waits, what is set up here, and accepting several at once. */
 function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
+  const router = useRouter();
   const [opened, setOpened] = useState<'demands' | 'limits' | 'catalogue' | null>(null);
   const close = (): void => setOpened(null);
   const unusual = waiting.filter((each) => each.unusual.length > 0).length;
@@ -175,6 +176,7 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
         )}
         <Button word="What is owed" onPress={() => setOpened('demands')} />
         <Button word="What is unusual" onPress={() => setOpened('limits')} />
+        <Button word="Who did what" onPress={() => router.navigate('/log')} />
         <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
       </View>
       {opened === 'demands' ? <DemandsSheet onClose={close} /> : null}

@@ -20,6 +20,7 @@ const lightings: readonly (readonly [Lighting, string])[] = [
 ];
 
 const DevicesSheet = piece(() => import('./devices-sheet').then((module) => module.DevicesSheet));
+const CalendarSheet = piece(() => import('./calendar-sheet').then((module) => module.CalendarSheet));
 const PasswordSheet = piece(() => import('./password-sheet').then((module) => module.PasswordSheet));
 
 /** Who I am here, day or night, my devices, and the way out. */
@@ -30,7 +31,7 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
   const settings = useSettings();
   const { value: lighting, choose } = useLighting();
   const [isAsking, setIsAsking] = useState(false);
-  const [opened, setOpened] = useState<'devices' | 'password' | null>(null);
+  const [opened, setOpened] = useState<'devices' | 'password' | 'calendar' | null>(null);
   if (person === null) return null;
   const trade = settings?.trades.find((each) => each.id === person.tradeId)?.name;
   const leave = async (): Promise<void> => {
@@ -40,6 +41,7 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
   };
   if (opened === 'devices') return <DevicesSheet onClose={onClose} />;
   if (opened === 'password') return <PasswordSheet onClose={onClose} />;
+  if (opened === 'calendar') return <CalendarSheet onClose={onClose} />;
   return (
     <BottomSheet title={person.name} onClose={onClose}>
       <Words soft>
@@ -51,6 +53,7 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
       <View style={sheet.buttons}>
         <Button word="My devices" onPress={() => setOpened('devices')} />
         <Button word="Change my password" onPress={() => setOpened('password')} />
+        <Button word="My calendar link" onPress={() => setOpened('calendar')} />
         <InstallButton />
       </View>
       {isAsking ? (

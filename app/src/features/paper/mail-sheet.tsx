@@ -1,6 +1,4 @@
 import { useEffect, useState, type ReactElement } from 'react';
-import { mdiCheck } from '@mdi/js';
-import { Chip } from 'react-native-paper';
 import type { FileId } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/settings';
@@ -11,7 +9,7 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button } from '../../ui/press';
+import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { makeRecord } from './make-record';
 
@@ -58,16 +56,9 @@ export function MailSheet({ work, onClose }: Props): ReactElement {
     >
       <FormField control={form.control} name="to" label="To which address" autoFocus />
       <FormField control={form.control} name="line" label="One line with it (not needed)" />
-      <Chip
-        mode="outlined"
-        accessibilityRole="checkbox"
-        selected={hasCosts}
-        showSelectedCheck={false}
-        {...(hasCosts ? { icon: mdiCheck } : {})}
-        onPress={() => setHasCosts(!hasCosts)}
-      >
-        With what it cost
-      </Chip>
+      <Choices label="What goes along">
+        <Choice word="With what it cost" isMany isChosen={hasCosts} onPress={() => setHasCosts(!hasCosts)} />
+      </Choices>
       <FormRefusal sentence={refusal ?? storage ?? made.problem} />
       {copies.length === 0 ? null : (
         <Words soft>Sent before to {[...new Set(copies.map(({ to }) => to))].join(', ')}.</Words>

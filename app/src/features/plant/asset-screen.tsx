@@ -173,12 +173,15 @@ function Contacts({ asset }: { readonly asset: Asset }): ReactElement | null {
   );
 }
 
-/** Labels for the machine and what it is made of. */
+/** Labels for the machine and what it is made of; for a lead, who did what on it. */
 function Labels({ asset }: { readonly asset: Asset }): ReactElement {
+  const router = useRouter();
+  const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
   const parts = useRows('assets', 'parent', asset.id);
   const [isAsking, setIsAsking] = useState(false);
   return (
     <View style={sheet.labels}>
+      {isLead ? <Button word="Who did what" onPress={() => router.navigate(`/log?of=assets:${asset.id}`)} /> : null}
       <Button
         icon={mdiPrinterOutline}
         word={parts.length === 0 ? 'Print its label' : `Print labels: it and ${counted(parts.length, 'part', 'parts')}`}

@@ -134,6 +134,9 @@ export function PreparePart({
       <View style={sheet.more}>
         <Button word="Paper" icon={mdiPrinterOutline} onPress={() => setIsPrinting(true)} />
         <FollowButton work={work} />
+        {isLead ? (
+          <Button word="Who did what" onPress={() => router.navigate(`/log?of=workOrders:${work.id}`)} />
+        ) : null}
         {isLead && isOpen(work.state) ? (
           <Button word="Give it to …" icon={mdiAccountMultipleOutline} onPress={() => setIsGiving(true)} />
         ) : null}

@@ -1,0 +1,81 @@
+import { memo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js';
+import { sentenceFor } from '@oilcan/core/registry';
+import type { LoggedOperation, LoggedRow } from '@oilcan/core/sync';
+import type { Settings } from '@oilcan/core/settings';
+import { now } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { sayExactly, sayMoment } from '../../words/dates';
+import { didWords, plainName, rowWords, valueWords, whoseWords, workOf } from './log-words';
+
+interface Props {
+  readonly operation: LoggedOperation;
+  readonly settings: Settings;
+}
+
+/** One thing that somebody did; a press says what was before and after. */
+export const LogRow = memo(function LogRow({ operation, settings }: Props): ReactElement {
+  const palette = usePalette();
+  const [isOpen, setIsOpen] = useState(false);
+  const { by, deviceWords, device, receivedAt, outcome, changed } = operation;
+  const work = workOf(operation);
+  return (
+    <View style={[sheet.row, { borderColor: palette.line }]}>
+      <Press role="button" onPress={() => setIsOpen(!isOpen)} style={sheet.head} aria-expanded={isOpen}>
+        <View style={sheet.words}>
+          <Words as="mark" soft>
+            {sayMoment(receivedAt, now(), settings.zone, settings.language)} · {whoseWords(by)}
+            {deviceWords === null ? '' : ` · ${deviceWords}`}
+          </Words>
+          <Words>{didWords(operation)}</Words>
+          {work === null ? null : (
+            <Words as="small" soft>
+              {work}
+            </Words>
+          )}
+        </View>
+        <Icon path={isOpen ? mdiChevronUp : mdiChevronDown} />
+      </Press>
+      {isOpen ? (
+        <View style={sheet.more}>
+          {outcome.ok ? null : <Words>{sentenceFor(outcome.code, outcome.values)}</Words>}
+          {changed?.map((row) => (
+            <ChangedRow key={`${row.table} ${row.id}`} row={row} />
+          ))}
+          {changed === null ? <Words soft>What it changed was not noted yet then.</Words> : null}
+          <Words as="small" soft>
+            Done {operation.at}, known {sayExactly(receivedAt, settings.zone, settings.language)}
+            {device === '' ? '' : `, device ${device}`}.
+          </Words>
+        </View>
+      ) : null}
+    </View>
+  );
+});
+
+function ChangedRow({ row }: { readonly row: LoggedRow }): ReactElement {
+  const did = row.did === 'made' ? 'made' : row.did === 'removed' ? 'taken away' : 'changed';
+  return (
+    <View>
+      <Words as="label">
+        {rowWords(row)}, {did}
+      </Words>
+      {Object.entries(row.fields).map(([field, { before, after }]) => (
+        <Words key={field} as="small">
+          {plainName(field)}: {valueWords(before)} → {valueWords(after)}
+        </Words>
+      ))}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  row: { borderBottomWidth: 1 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 10 },
+  words: { flex: 1, minWidth: 0, gap: 2 },
+  more: { gap: 8, paddingBottom: 12, paddingLeft: 12 },
+});
