@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { BETWEEN_PRESSES, demoLines, openWorks } from './large-works.mjs';
 import { median, report } from './report.mjs';
 
-const TITLE = 'Gearbox output seal weeping oil';
+export const TITLE = 'Gearbox output seal weeping oil';
 const NOTES = 500;
 const ROUNDS = 5;
 /** One of each kind that is typed, as it is written in one line. */
@@ -16,7 +16,7 @@ interface Row {
 }
 
 /** The demo with 500 notes more on one job. */
-function longRecord(lines: readonly string[]): string[] {
+export function longRecord(lines: readonly string[]): string[] {
   const work = lines
     .map((line) => JSON.parse(line) as { table?: string; row?: Row })
     .find(({ table, row }) => table === 'workOrders' && row?.title === TITLE)?.row;

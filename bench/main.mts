@@ -1,11 +1,13 @@
 import { benchDesk } from './desk.mjs';
 import { benchDigest } from './digest.mjs';
+import { benchFinishing, benchManyFinished, benchRecordPaper } from './finishing.mjs';
 import { benchFirstVisit } from './first-visit.mjs';
 import { benchHistory } from './history.mjs';
 import { benchList } from './list.mjs';
 import { benchCrowd, benchDrain, benchOperations } from './operations.mjs';
 import { benchLongRecord } from './long-record.mjs';
 import { benchFullPhone, benchStart } from './phone.mjs';
+import { benchPlans } from './plans.mjs';
 import { benchFind, benchPast } from './preparing.mjs';
 import { benchRecording } from './recording.mjs';
 import { benchReadings, benchRounds } from './rounds.mjs';
@@ -29,6 +31,10 @@ const benches = {
   recording: benchRecording,
   'long-record': benchLongRecord,
   digest: benchDigest,
+  plans: benchPlans,
+  finishing: benchFinishing,
+  'many-finished': benchManyFinished,
+  'record-paper': benchRecordPaper,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {

@@ -42,7 +42,7 @@ export interface RecordPaper {
   readonly made: string;
 }
 
-const LABEL_WIDTH = 90;
+const LABEL_WIDTH = 110;
 const SCALE_HEIGHT = 64;
 const SCALE_WIDTH = 12;
 const PHOTO_GAP = 10;

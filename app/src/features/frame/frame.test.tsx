@@ -174,6 +174,23 @@ describe('what concerns me', () => {
     expect(words()).toContain('Your devices show when there is signal.');
   });
 
+  it('makes a calendar link, which is shown once and withdrawn again', async () => {
+    works = await TestWorks.open(smallWorks());
+    works.answers.set('GET /api/calendar', { link: null });
+    works.answers.set('POST /api/calendar', { path: '/api/calendar/abc.ics' });
+    works.answers.set('DELETE /api/calendar', {});
+    await works.show(<PersonMark />);
+    await press('Me');
+    await press('My calendar link');
+    works.answers.set('GET /api/calendar', { link: { madeAt: noon, readAt: null } });
+    await press('Make a link');
+    expect(screen.getByDisplayValue(/\/api\/calendar\/abc\.ics$/)).toBeTruthy();
+    works.answers.set('GET /api/calendar', { link: null });
+    await press('Withdraw it');
+    expect(works.questions.map(({ route }) => route)).toContain('DELETE /api/calendar');
+    expect(words()).toContain('Make a link');
+  });
+
   it('changes my password, and says at its field what is wrong', async () => {
     works = await TestWorks.open(smallWorks());
     works.answers.set('PUT /api/password', new OilcanError('wrong_password', {}, 'present'));

@@ -1,6 +1,6 @@
-import { memo, useState, type ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mdiChevronDown, mdiChevronUp } from '@mdi/js';
+import { mdiChevronDown, mdiChevronRight, mdiChevronUp } from '@mdi/js';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { LoggedOperation, LoggedRow } from '@oilcan/core/sync';
 import type { Settings } from '@oilcan/core/settings';
@@ -15,17 +15,25 @@ import { didWords, plainName, rowWords, valueWords, whoseWords, workOf } from '.
 interface Props {
   readonly operation: LoggedOperation;
   readonly settings: Settings;
+  readonly isOpen: boolean;
+  /** Whether what it changed stands beside the list, and not below the row. */
+  readonly isBeside: boolean;
+  readonly onPress: (id: string) => void;
 }
 
 /** One thing that somebody did; a press says what was before and after. */
-export const LogRow = memo(function LogRow({ operation, settings }: Props): ReactElement {
+export const LogRow = memo(function LogRow({ operation, settings, isOpen, isBeside, onPress }: Props): ReactElement {
   const palette = usePalette();
-  const [isOpen, setIsOpen] = useState(false);
-  const { by, deviceWords, device, receivedAt, outcome, changed } = operation;
+  const { id, by, deviceWords, receivedAt } = operation;
   const work = workOf(operation);
   return (
     <View style={[sheet.row, { borderColor: palette.line }]}>
-      <Press role="button" onPress={() => setIsOpen(!isOpen)} style={sheet.head} aria-expanded={isOpen}>
+      <Press
+        role="button"
+        onPress={() => onPress(id)}
+        style={[sheet.head, isBeside && isOpen ? { backgroundColor: palette.chosen } : null]}
+        aria-expanded={isOpen}
+      >
         <View style={sheet.words}>
           <Words as="mark" soft>
             {sayMoment(receivedAt, now(), settings.zone, settings.language)} · {whoseWords(by)}
@@ -38,24 +46,30 @@ export const LogRow = memo(function LogRow({ operation, settings }: Props): Reac
             </Words>
           )}
         </View>
-        <Icon path={isOpen ? mdiChevronUp : mdiChevronDown} />
+        <Icon path={isBeside ? mdiChevronRight : isOpen ? mdiChevronUp : mdiChevronDown} />
       </Press>
-      {isOpen ? (
-        <View style={sheet.more}>
-          {outcome.ok ? null : <Words>{sentenceFor(outcome.code, outcome.values)}</Words>}
-          {changed?.map((row) => (
-            <ChangedRow key={`${row.table} ${row.id}`} row={row} />
-          ))}
-          {changed === null ? <Words soft>What it changed was not noted yet then.</Words> : null}
-          <Words as="small" soft>
-            Done {operation.at}, known {sayExactly(receivedAt, settings.zone, settings.language)}
-            {device === '' ? '' : `, device ${device}`}.
-          </Words>
-        </View>
-      ) : null}
+      {isOpen && !isBeside ? <LogDetail operation={operation} settings={settings} /> : null}
     </View>
   );
 });
+
+/** What it changed, field by field, and when and where exactly. */
+export function LogDetail({ operation, settings }: Pick<Props, 'operation' | 'settings'>): ReactElement {
+  const { device, at, receivedAt, outcome, changed } = operation;
+  return (
+    <View style={sheet.more}>
+      {outcome.ok ? null : <Words>{sentenceFor(outcome.code, outcome.values)}</Words>}
+      {changed?.map((row) => (
+        <ChangedRow key={`${row.table} ${row.id}`} row={row} />
+      ))}
+      {changed === null ? <Words soft>What it changed was not noted yet then.</Words> : null}
+      <Words as="small" soft>
+        Done {at}, known {sayExactly(receivedAt, settings.zone, settings.language)}
+        {device === '' ? '' : `, device ${device}`}.
+      </Words>
+    </View>
+  );
+}
 
 function ChangedRow({ row }: { readonly row: LoggedRow }): ReactElement {
   const did = row.did === 'made' ? 'made' : row.did === 'removed' ? 'taken away' : 'changed';
@@ -75,7 +89,7 @@ function ChangedRow({ row }: { readonly row: LoggedRow }): ReactElement {
 
 const sheet = StyleSheet.create({
   row: { borderBottomWidth: 1 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 10 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 10, paddingHorizontal: 8 },
   words: { flex: 1, minWidth: 0, gap: 2 },
-  more: { gap: 8, paddingBottom: 12, paddingLeft: 12 },
+  more: { gap: 8, padding: 12 },
 });

@@ -1,17 +1,19 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
-import { FlatList, StyleSheet, View } from 'react-native';
+import { FlatList, ScrollView, StyleSheet, View } from 'react-native';
 import { mdiDownload, mdiFilterVariant } from '@mdi/js';
 import { addMinutes, startOfDay } from '@oilcan/core/kernel';
 import type { LoggedOperation } from '@oilcan/core/sync';
 import { now, peekRow, useSettings } from '../../data/store';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
+import { RULE, useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { LogRow } from './log-row';
-import { whoseWords } from './log-words';
+import { LogDetail, LogRow } from './log-row';
+import { didWords, whoseWords } from './log-words';
 import { NarrowSheet, spanWords, type Narrowing, type Span } from './narrow-sheet';
 import { saveLog } from './save-log';
 import { everythingLogged, useLog } from './use-log';
@@ -31,6 +33,9 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
   const say = useNotice((state) => state.say);
   const [narrowing, setNarrowing] = useState(everything);
   const [isNarrowing, setIsNarrowing] = useState(false);
+  const [opened, setOpened] = useState<string | null>(null);
+  const isWide = useIsWide();
+  const palette = usePalette();
   const zone = settings?.zone ?? 'utc';
   const question = useMemo(() => questionOf(of, narrowing, zone), [of, narrowing, zone]);
   const log = useLog(question);
@@ -45,40 +50,59 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
         : 'The newest 5,000 are with your downloads. Narrow it for older ones.',
     );
   };
+  const open = log.operations.find(({ id }) => id === opened) ?? (isWide ? log.operations[0] : undefined);
   const render = ({ item }: { readonly item: LoggedOperation }): ReactElement => (
-    <LogRow operation={item} settings={settings} />
+    <LogRow
+      operation={item}
+      settings={settings}
+      isOpen={item.id === open?.id}
+      isBeside={isWide}
+      onPress={(id) => setOpened(id === opened && !isWide ? null : id)}
+    />
   );
   return (
     <View style={sheet.screen}>
       <TopBar title="Who did what" {...back} />
-      <FlatList
-        role="main"
-        data={log.operations}
-        keyExtractor={({ id }) => id}
-        renderItem={render}
-        initialNumToRender={20}
-        onEndReached={log.more}
-        contentContainerStyle={sheet.list}
-        ListHeaderComponent={
-          <View style={sheet.head}>
-            <Words as="title" level={2}>
-              {aboutWords(of)}
-            </Words>
-            <Words soft>
-              {[
-                narrowing.by === null ? 'By everybody' : `By ${whoseWords(narrowing.by)}`,
-                spanWords[narrowing.span].toLowerCase(),
-              ].join(', ')}
-            </Words>
-            <View style={sheet.buttons}>
-              <Button icon={mdiFilterVariant} word="Narrow" onPress={() => setIsNarrowing(true)} />
-              <Button icon={mdiDownload} word="Save as CSV" onPress={() => void save()} />
-              {of === undefined ? null : <Button word="Show everything" onPress={() => router.setParams({ of: '' })} />}
+      <View style={sheet.columns}>
+        <FlatList
+          style={isWide ? [sheet.beside, { borderColor: palette.line }] : null}
+          extraData={open?.id}
+          role="main"
+          data={log.operations}
+          keyExtractor={({ id }) => id}
+          renderItem={render}
+          initialNumToRender={20}
+          onEndReached={log.more}
+          contentContainerStyle={sheet.list}
+          ListHeaderComponent={
+            <View style={sheet.head}>
+              <Words as="title" level={2}>
+                {aboutWords(of)}
+              </Words>
+              <Words soft>
+                {[
+                  narrowing.by === null ? 'By everybody' : `By ${whoseWords(narrowing.by)}`,
+                  spanWords[narrowing.span].toLowerCase(),
+                ].join(', ')}
+              </Words>
+              <View style={sheet.buttons}>
+                <Button icon={mdiFilterVariant} word="Narrow" onPress={() => setIsNarrowing(true)} />
+                <Button icon={mdiDownload} word="Save as CSV" onPress={() => void save()} />
+                {of === undefined ? null : (
+                  <Button word="Show everything" onPress={() => router.setParams({ of: '' })} />
+                )}
+              </View>
             </View>
-          </View>
-        }
-        ListEmptyComponent={<Words>{emptyWords[log.is]}</Words>}
-      />
+          }
+          ListEmptyComponent={<Words>{emptyWords[log.is]}</Words>}
+        />
+        {isWide && open !== undefined ? (
+          <ScrollView style={sheet.detail} contentContainerStyle={sheet.list}>
+            <Words as="heading">{didWords(open)}</Words>
+            <LogDetail operation={open} settings={settings} />
+          </ScrollView>
+        ) : null}
+      </View>
       {isNarrowing ? (
         <NarrowSheet narrowing={narrowing} onChoose={setNarrowing} onClose={() => setIsNarrowing(false)} />
       ) : null}
@@ -113,7 +137,10 @@ function questionOf(of: string | undefined, { by, span }: Narrowing, zone: strin
 
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  list: { padding: 16, maxWidth: 820 },
+  columns: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  beside: { flexGrow: 0, width: 480, borderRightWidth: RULE },
+  detail: { flex: 1 },
+  list: { padding: 16, maxWidth: 760 },
   head: { gap: 4, paddingBottom: 12 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 8 },
 });

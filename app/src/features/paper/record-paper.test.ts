@@ -44,7 +44,7 @@ const setOf = async (hasCosts: boolean) => {
 
 it('has everything that stands on the job, and its pictures in the order of their captions', async () => {
   const { record, pictures } = await setOf(true);
-  expect(record.steps).toEqual([['1', aStep(1).text, 'done']]);
+  expect(record.steps).toEqual([['1', aStep(1).text, expect.stringMatching(/^done · Ann, /)]]);
   expect(record.entries.map(([, headline]) => headline)).toEqual(
     expect.arrayContaining([`${formatDuration(90)} of work`, 'Crane', 'Grease was black', 'Old seal']),
   );
@@ -54,7 +54,7 @@ it('has everything that stands on the job, and its pictures in the order of thei
     { value: 6, before: [3], said: expect.stringMatching(/^6 .*beyond alert$/) as unknown },
   ]);
   // A technician does not know what time costs.
-  expect(record.costs.at(-1)).toEqual(['Together, without time', '€43.21']);
+  expect(record.costs.at(-1)).toEqual(['Total without time', '€43.21']);
 });
 
 it('says no amount of money where it goes without what it cost', async () => {

@@ -66,11 +66,14 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
         .map(({ number, step: { text, question, answer } }) => [
           number,
           text,
-          answer === null ? 'not answered' : answerWords(answer.value, question, phoneNames),
+          answer === null
+            ? 'not answered'
+            : `${answerWords(answer.value, question, phoneNames)} · ${nameOf(answer.by)}, ${say(answer.at)}`,
         ]),
       readings: readingsOf(entries, settings),
       entries: standingEntries(entries)
-        .filter(({ content }) => hasCosts || !onlyMoney.has(content.kind))
+        // What was answered stands with the steps.
+        .filter(({ content: { kind } }) => kind !== 'answer' && (hasCosts || !onlyMoney.has(kind)))
         .map((entry) => {
           const { headline, detail } = saidOf(entry, hasCosts, settings.language);
           return [`${say(entry.at)}, ${nameOf(entry.by)}`, headline, detail] as const;
@@ -109,7 +112,7 @@ function costsOf(work: WorkOrder, entries: readonly Entry[], settings: Settings)
     ['Time', `${formatDuration(cost.laborMinutes)}${estimate}`],
     ...groups,
     [
-      cost.groups.time === null ? 'Together, without time' : 'Together',
+      cost.groups.time === null ? 'Total without time' : 'Total',
       formatSums(cost.total, settings.currency, settings.language),
     ],
   ];

@@ -22,13 +22,13 @@ import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isolationOf } from '../isolation/isolation';
 import { runningClocks } from '../labor/clock';
 import { removePausedClocks, stopClock } from '../labor/stop-clock';
-import { notePlanEnded, notePlanReopened } from '../plans/plan-work';
 import { SETTINGS_ID } from '../settings/settings';
 import { entryBeside } from '../work/entry-ids';
 import { changeState, findOwnWork, findWorkOfSite, mayChangeState, newEntry, reachedUnseen } from '../work/guards';
 import { transitions } from '../work/states';
 import { holdReasons, type WorkOrder } from '../work/work-order';
 import { demandsOf } from './demands-of';
+import { tellEnded, tellReopened } from './followers';
 import { mustBeGiven, owedBefore, withoutTime } from './owed';
 import { countOwed } from './owed-words';
 import { recordedOn } from './recorded-on';
@@ -160,7 +160,7 @@ const finishWork = defineOperation({
       '',
       context,
     );
-    await notePlanEnded(records, work, 'done', context.at);
+    await tellEnded(records, work, 'done', context.at);
     return accepted;
   },
 });
@@ -197,7 +197,7 @@ const handBackWork = defineOperation({
       const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
       const { timeOwedBy: _, ...again } = work;
       await records.put('workOrders', { ...again, handedBack });
-      await notePlanReopened(records, work);
+      await tellReopened(records, work);
     }
     return outcome;
   },
@@ -266,7 +266,7 @@ async function leadTransition(
   if (!allowed.ok) return allowed;
   if (transition === 'drop') await removePausedClocks(records, workOrderId);
   await changeState(records, found.value, transition, reason, context);
-  if (transition === 'drop') await notePlanEnded(records, found.value, 'dropped', context.at);
+  if (transition === 'drop') await tellEnded(records, found.value, 'dropped', context.at);
   return accepted;
 }
 

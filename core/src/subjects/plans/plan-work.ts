@@ -7,6 +7,7 @@ import type { MeasuringPoint } from '../plant/plant';
 import { SETTINGS_ID, settingsAt } from '../settings/settings';
 import { stepsOf } from '../steps/new-step';
 import { meterAt } from '../readings/meter';
+import type { FollowsWork } from '../work/follows-work';
 import { newWorkOrder } from '../work/new-work-order';
 import type { WorkOrder } from '../work/work-order';
 import type { LastEnded, Plan } from './plan';
@@ -68,7 +69,7 @@ export async function putPlannedWork(
  * Its plan goes on from a work order that ended. One that is not the open one of its plan any more changes nothing: of two that were
  * open without knowing of each other, the newer one counts.
  */
-export async function notePlanEnded(
+async function ended(
   records: Records,
   work: Pick<WorkOrder, 'id' | 'plan'>,
   was: LastEnded['was'],
@@ -107,12 +108,15 @@ export function lastEnded(
 }
 
 /** Work that was handed back is the open one of its plan again, unless another has been made since. */
-export async function notePlanReopened(records: Records, work: Pick<WorkOrder, 'id' | 'plan'>): Promise<void> {
+async function reopened(records: Records, work: Pick<WorkOrder, 'id' | 'plan'>): Promise<void> {
   const plan = await planOf(records, work);
   if (plan === undefined || work.plan === undefined || plan.open !== null) return;
   if (plan.made !== work.plan.occurrence) return;
   await records.put('plans', { ...plan, open: { workOrderId: work.id, dueOn: work.plan.dueOn } });
 }
+
+/** A plan goes on from when its work was done. */
+export const planFollows: FollowsWork = { ended, reopened };
 
 async function planOf(records: Records, work: Pick<WorkOrder, 'plan'>): Promise<Plan | undefined> {
   return work.plan === undefined ? undefined : records.get('plans', work.plan.planId);

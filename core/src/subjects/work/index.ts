@@ -6,6 +6,7 @@ export * from './demands';
 export * from './entries';
 export * from './entry-ids';
 export * from './entry-kinds';
+export * from './follows-work';
 export * from './give-work';
 export * from './guards';
 export * from './new-work-order';

@@ -1,0 +1,15 @@
+import { planFollows } from '../plans/plan-work';
+import type { FollowsWork } from '../work/follows-work';
+
+/** Everything that goes on or closes with the work that came from it. */
+const followers: readonly FollowsWork[] = [planFollows];
+
+/** Tells what a work order came from that it ended. */
+export async function tellEnded(...told: Parameters<FollowsWork['ended']>): Promise<void> {
+  for (const { ended } of followers) await ended(...told);
+}
+
+/** Tells what a work order came from that it is open again. */
+export async function tellReopened(...told: Parameters<FollowsWork['reopened']>): Promise<void> {
+  for (const { reopened } of followers) await reopened(...told);
+}
