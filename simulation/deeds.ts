@@ -1,64 +1,17 @@
 import { isolationActs } from '@oilcan/core/isolation';
-import {
-  addDays,
-  addMinutes,
-  asId,
-  localDate,
-  type LocalDay,
-  type EntryId,
-  type FileId,
-  type Instant,
-  type PersonId,
-} from '@oilcan/core/kernel';
+import { addMinutes, asId, type EntryId, type Instant, type PersonId } from '@oilcan/core/kernel';
 import { nonesOf } from '@oilcan/core/none';
 import { noticeKinds } from '@oilcan/core/notices';
 import type { Person } from '@oilcan/core/people';
-import type { Installation } from '@oilcan/core/plant';
 import type { MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
-import { fates } from '@oilcan/core/stock';
 import type { Step } from '@oilcan/core/steps';
-import { owedThings, standingEntries, urgencies, type Demands, type Entry } from '@oilcan/core/work';
+import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
+import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf } from './deed-parts';
 
 /** An operation that somebody wants to do. */
 export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
-
-function dayAfter(now: Instant, days: number): LocalDay {
-  return addDays(localDate(now, 'utc'), days);
-}
-
-/** What comes out of a machine, with a fate of its own. */
-function comesOut(there: Installation, choice: number): ArgsOf<'part.take-out'>['comesOut'] {
-  const fate = fates[choice % fates.length] ?? 'scrap';
-  return {
-    partId: there.partId,
-    assetId: there.assetId,
-    installationId: there.id,
-    serial: there.serial,
-    fate,
-    binId: fate === 'keep' ? binId : null,
-  };
-}
-
-/** One of a few files, so that some are taken twice. */
-function fileIdOf(choice: number): FileId {
-  return asId<FileId>((choice % 9).toString().repeat(64));
-}
-
-/** What somebody might want before a job is finished: mostly little, so that jobs are finished. */
-function demandsBy(choice: number): Demands {
-  const wanted = owedThings.map((thing, index) => [thing, (choice >> (index % 8)) % 5 === 0 ? 'must' : 'asked']);
-  return Object.fromEntries(wanted) as Demands;
-}
-
-/** Notes that may go along with further work. */
-function notesOf(entries: readonly Entry[]): EntryId[] {
-  return entries
-    .filter(({ content }) => content.kind === 'note')
-    .slice(0, 2)
-    .map(({ id }) => id);
-}
 
 /** What a deed means to this person at this moment, looking at their own phone; null when there is nothing to do it to. */
 export function deedOf(what: string, choice: number, view: MemoryRecords, person: Person, now: Instant): Deed | null {
@@ -334,6 +287,18 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return isolation('unlock', null);
     case 'take another’s lock off':
       return isolation('unlock', pick(others) ?? null);
+    case 'go on with what is planned': {
+      const planned = works.find(({ plan, state }) => plan !== undefined && isOpen(state));
+      if (planned === undefined) return null;
+      const name = planned.state === 'ready' ? 'work.start' : 'work.finish';
+      return { name, args: { workOrderId: planned.id } };
+    }
+    case 'take along': {
+      const plan = pick(view.peekAll('plans'));
+      if (plan === undefined) return null;
+      const occurrence = plan.made + (plan.open === null || choice % 5 === 0 ? 1 : 0);
+      return { name: 'plan.take-along', args: { planId: plan.id, occurrence, dueOn: dayAfter(now, 1), number: null } };
+    }
     case 'give':
       return { name: 'work.give', args: { ...onWork, personIds: some(people), crewId: null } };
     case 'raise':

@@ -2,13 +2,14 @@ import { isProvisional } from '@oilcan/core/numbers';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { tableNames } from '@oilcan/core/registry';
+import type { Plan } from '@oilcan/core/plans';
 import { roundOf, type Stop } from '@oilcan/core/rounds';
 import type { Asset, Installation } from '@oilcan/core/plant';
 import { conditionBy } from '@oilcan/core/stoppages';
 import type { Share } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
-import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone';
 import { ROUND, STOPS, type Pocket, type Shift } from './shift';
@@ -45,11 +46,34 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   }
   broken.push(...(await wrongSums(shift, log)));
   broken.push(...(await wrongNumbers(shift)));
+  broken.push(...(await wrongPlans(shift)));
   broken.push(...(await wrongStops(shift)));
   broken.push(...(await wrongShares(shift)));
   broken.push(...(await wrongConditions(shift)));
   broken.push(...(await wrongSerials(shift)));
   return broken;
+}
+
+/** A plan of which a work order is missing or was made twice, or that holds one for open that is not. */
+async function wrongPlans(shift: Shift): Promise<string[]> {
+  const rows: { body: string }[] = await shift.server.database('work_orders').select('body');
+  const works = rows.map(({ body }) => JSON.parse(body) as WorkOrder);
+  const plans: { body: string }[] = await shift.server.database('plans').select('body');
+  return plans.flatMap(({ body }) => {
+    const plan = JSON.parse(body) as Plan;
+    const made = works.filter((work) => work.plan?.planId === plan.id);
+    const times = made.map((work) => work.plan?.occurrence ?? 0).sort((a, b) => a - b);
+    const wanted = Array.from({ length: plan.made }, (_, index) => index + 1);
+    const open = made.find(({ id }) => id === plan.open?.workOrderId);
+    return [
+      ...(times.join() === wanted.join()
+        ? []
+        : [`${plan.id} made ${plan.made} work orders; there are ${times.join()}.`]),
+      ...(plan.open === null || (open !== undefined && isOpen(open.state))
+        ? []
+        : [`${plan.id} holds ${plan.open.workOrderId} for open.`]),
+    ];
+  });
 }
 
 /** A round that lost a stop, or has one twice. */

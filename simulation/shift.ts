@@ -3,6 +3,7 @@ import {
   addMinutes,
   asId,
   instantFromMillis,
+  localDate,
   toMillis,
   type FileId,
   type Instant,
@@ -15,8 +16,9 @@ import {
 import type { Operation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
 import type { Person } from '@oilcan/core/people';
+import type { Plan } from '@oilcan/core/plans';
 import type { WorkOrder } from '@oilcan/core/work';
-import { aPerson, aStep, aStop, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
+import { aPerson, aPlan, aStep, aStop, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { Phone } from '../app/src/data/phone';
 import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
@@ -105,7 +107,7 @@ export class Shift {
       case 'time passes':
         this.#minutes += event.minutes;
         if (event.isAsleep) for (const pocket of this.pockets.values()) pocket.asleep += event.minutes;
-        return;
+        return this.server.watch();
       case 'late copies arrive':
         return this.server.deliverLateCopies();
       case 'updates':
@@ -266,6 +268,7 @@ function startRows() {
   return [
     ...smallWorks({ personIds: everybody }),
     put('people', persons.cleo),
+    put('plans', aPlan({ ...DAILY, personIds: everybody, startsOn: localDate(noon, 'Europe/Vienna') })),
     ...['w-1', 'w-2', 'w-3', 'w-4'].flatMap((id) => {
       const workOrderId = asId<WorkOrderId>(id);
       const step = (position: number, question: Parameters<typeof aStep>[1]) =>
@@ -298,6 +301,13 @@ function branchOf(id: string): Change {
   const given = { id: stepId, workOrderId: asId<WorkOrderId>(id), parentId, condition };
   return put('steps', aStep(4, { type: 'tick' }, given));
 }
+
+/** Comes round every day, its work order on the day itself; it owes nothing, so that it is finished. */
+const DAILY: Partial<Plan> = {
+  triggers: [{ kind: 'completion', every: 1, unit: 'day' }],
+  kind: 'improvement',
+  leadDays: 0,
+};
 
 /** The work order that is a round, and how many stops it has. */
 export const ROUND = 'w-3';

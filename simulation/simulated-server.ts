@@ -6,6 +6,7 @@ import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import type { PullSizes } from '@oilcan/server';
 import {
   freshDatabase,
+  DueWork,
   mayNameFile,
   noteFile,
   numbersOf,
@@ -70,6 +71,14 @@ export class SimulatedServer {
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
   everything(person: Person): Promise<PullAnswer> {
     return pull(this.database, person, 0, true, toMillis(this.#now()), atOnce);
+  }
+
+  /** What the server does by itself as time passes; each time as one that has just been started. */
+  async watch(): Promise<void> {
+    const bad = (plan: { readonly id: string }): never => {
+      throw new Error(`${plan.id} cannot be computed.`);
+    };
+    await new DueWork(this.database, bad).make(toMillis(this.#now()));
   }
 
   /** Copies of earlier messages that took a long way round. */

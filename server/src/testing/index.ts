@@ -2,6 +2,7 @@
 export { SqlRecords, sqlName } from '../db/sql-records';
 export { mayNameFile, noteFile } from '../files/known-files';
 export { numbersOf } from '../numbers/lend-numbers';
+export { DueWork } from '../plans/make-due-work';
 export { pull, readWork } from '../sync/pull';
 export { push } from '../sync/push';
 export { freshDatabase } from './fresh-database';

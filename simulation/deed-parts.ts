@@ -1,0 +1,42 @@
+import { addDays, asId, localDate, type EntryId, type FileId, type Instant, type LocalDay } from '@oilcan/core/kernel';
+import type { Installation } from '@oilcan/core/plant';
+import type { ArgsOf } from '@oilcan/core/registry';
+import { fates } from '@oilcan/core/stock';
+import { owedThings, type Demands, type Entry } from '@oilcan/core/work';
+import { binId } from '@oilcan/core/testing';
+
+export function dayAfter(now: Instant, days: number): LocalDay {
+  return addDays(localDate(now, 'utc'), days);
+}
+
+/** What comes out of a machine, with a fate of its own. */
+export function comesOut(there: Installation, choice: number): ArgsOf<'part.take-out'>['comesOut'] {
+  const fate = fates[choice % fates.length] ?? 'scrap';
+  return {
+    partId: there.partId,
+    assetId: there.assetId,
+    installationId: there.id,
+    serial: there.serial,
+    fate,
+    binId: fate === 'keep' ? binId : null,
+  };
+}
+
+/** One of a few files, so that some are taken twice. */
+export function fileIdOf(choice: number): FileId {
+  return asId<FileId>((choice % 9).toString().repeat(64));
+}
+
+/** What somebody might want before a job is finished: mostly little, so that jobs are finished. */
+export function demandsBy(choice: number): Demands {
+  const wanted = owedThings.map((thing, index) => [thing, (choice >> (index % 8)) % 5 === 0 ? 'must' : 'asked']);
+  return Object.fromEntries(wanted) as Demands;
+}
+
+/** Notes that may go along with further work. */
+export function notesOf(entries: readonly Entry[]): EntryId[] {
+  return entries
+    .filter(({ content }) => content.kind === 'note')
+    .slice(0, 2)
+    .map(({ id }) => id);
+}
