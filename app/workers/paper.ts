@@ -1,3 +1,4 @@
+import { inTurns } from '../src/data/in-turns';
 import { jobCard, type JobCard } from '@oilcan/paper/job-card';
 import type { Label, LabelFormatName } from '@oilcan/paper/label-formats';
 import { labelSheet } from '@oilcan/paper/label-sheet';
@@ -17,6 +18,9 @@ export type PaperOrder =
       readonly format: LabelFormatName;
       readonly firstPlace: number;
     };
+
+/** So many photos are made light at once: more would only fill the memory. */
+const AT_ONCE = 4;
 
 const readFont: ReadFont = async (file) => {
   const response = await fetch(`/fonts/${file}`);
@@ -58,8 +62,7 @@ async function lightened(photo: Blob, mostBytes: number): Promise<Picture | null
 
 async function record({ record: told, photos }: PaperOrder & { what: 'record' }): Promise<Uint8Array> {
   const mostBytes = PHOTOS_BYTES / Math.max(1, photos.length);
-  const pictures: (Picture | null)[] = [];
-  for (const photo of photos) pictures.push(photo === null ? null : await lightened(photo, mostBytes));
+  const pictures = await inTurns(photos, AT_ONCE, (photo) => (photo === null ? null : lightened(photo, mostBytes)));
   return recordPaper(told, pictures, readFont);
 }
 

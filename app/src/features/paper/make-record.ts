@@ -2,10 +2,14 @@ import type { Settings } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { PaperOrder } from '../../../workers/paper';
 import { askWorker } from '../../data/ask-worker';
+import { inTurns } from '../../data/in-turns';
 import { saveFile } from '../../data/save-file';
 import { readFile } from '../../data/store';
 import { useNotice } from '../../ui/notice';
 import { recordOnPaper } from './record-paper';
+
+/** So many photos are fetched at once. */
+const AT_ONCE = 4;
 
 /** The record of a job as PDF, set in a worker; null where it could not be made. Photos that are not here are fetched if they can be. */
 export async function makeRecord(
@@ -14,11 +18,10 @@ export async function makeRecord(
   hasCosts: boolean,
 ): Promise<Uint8Array<ArrayBuffer> | null> {
   const { record, pictures } = recordOnPaper(work, settings, hasCosts);
-  const photos: (Blob | null)[] = [];
-  for (const { fileId, mediaType } of pictures) {
+  const photos = await inTurns(pictures, AT_ONCE, async ({ fileId, mediaType }) => {
     const file = await readFile(fileId, mediaType);
-    photos.push(file.is === 'here' ? new Blob([file.content], { type: mediaType }) : null);
-  }
+    return file.is === 'here' ? new Blob([file.content], { type: mediaType }) : null;
+  });
   const order: PaperOrder = { what: 'record', record, photos };
   return askWorker<Uint8Array<ArrayBuffer>>('paper', order);
 }

@@ -16,7 +16,7 @@ export function problemOfRule(rule: string, from: LocalDay): RuleProblem | null 
     return 'rule_too_often';
   if (!parts.every((part) => PARTS.test(part)) || new Set(names).size !== names.length) return 'rule_unreadable';
   try {
-    const { freq, interval, count } = RRule.parseString(rule);
+    const { freq, interval, count } = optionsOf(rule);
     const isPossible = [interval, count].every((each) => each == null || (Number.isInteger(each) && each >= 1));
     if (freq === undefined || !SLOWEST_TO_FASTEST.some((each) => each === freq) || !isPossible)
       return 'rule_unreadable';
@@ -26,9 +26,23 @@ export function problemOfRule(rule: string, from: LocalDay): RuleProblem | null 
   }
 }
 
+/** So many rules are kept as they were read. */
+const MOST_READ = 1_000;
+const readRules = new Map<string, Partial<Options>>();
+
+/** A rule as the library has it; reading it takes about as long as finding its next date. */
+function optionsOf(rule: string): Partial<Options> {
+  const known = readRules.get(rule);
+  if (known !== undefined) return known;
+  const options = RRule.parseString(rule);
+  if (readRules.size >= MOST_READ) readRules.clear();
+  readRules.set(rule, options);
+  return options;
+}
+
 /** The first date of a rule; null where it has none, such as a 30 February. */
 export function firstOn(rule: string, from: LocalDay): LocalDay | null {
-  return asDay(new RRule({ ...RRule.parseString(rule), dtstart: asDate(from) }).after(asDate(from), true));
+  return asDay(new RRule({ ...optionsOf(rule), dtstart: asDate(from) }).after(asDate(from), true));
 }
 
 /**
@@ -36,7 +50,7 @@ export function firstOn(rule: string, from: LocalDay): LocalDay | null {
  * here it begins shortly before the day, in step with the rule, unless that counts its dates.
  */
 export function nextOn(rule: string, from: LocalDay, after: LocalDay): LocalDay | null {
-  const options = RRule.parseString(rule);
+  const options = optionsOf(rule);
   const begin =
     options.count == null ? beginNear(withDefaults(options, from), from, after) : { ...options, dtstart: asDate(from) };
   return asDay(new RRule(begin).after(asDate(after), after < from));
