@@ -1,10 +1,18 @@
+import { execFileSync } from 'node:child_process';
 import { expect, phone, test, wide } from './works';
 
-test('a job is left for the next shift, finished with what it leaves, signed for, and accepted by keys alone', async ({
+test('a job is given, left for the next shift, finished with what it leaves, signed for, handed back, mended, accepted and exported', async ({
   open,
 }) => {
-  const [ines, jonas] = [await open('Ines Okafor', phone), await open('Jonas Reith', phone)];
   const title = 'Knock at tower 5 with every grip';
+  const tess = await open('Tess Lindqvist', wide);
+  await tess.getByText(title).first().click();
+  await tess.getByRole('button', { name: 'Give it to …' }).click();
+  for (const name of ['Ines Okafor', 'Jonas Reith']) await tess.getByRole('checkbox', { name, exact: true }).click();
+  await tess.getByRole('button', { name: 'Give it', exact: true }).click();
+  await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
+
+  const [ines, jonas] = [await open('Ines Okafor', phone), await open('Jonas Reith', phone)];
   await ines.getByText(title).tap();
   await ines.getByRole('button', { name: /I have read/ }).tap();
   await ines.getByRole('button', { name: 'Start my clock' }).tap();
@@ -55,12 +63,79 @@ test('a job is left for the next shift, finished with what it leaves, signed for
   await expect(jonas.getByTestId('sent-mark')).toHaveText('All sent', { timeout: 30_000 });
   await expect(jonas.getByRole('link', { name: /^Led to W-/ })).toBeVisible();
 
-  const tess = await open('Tess Lindqvist', wide);
   await tess.getByRole('link', { name: 'Desk', exact: true }).click();
   const row = tess.getByRole('link', { name: new RegExp(title) });
   await row.click();
   await expect(tess.getByText('Sheave 3 swapped, train runs quiet').first()).toBeVisible();
+  await tess.keyboard.press('h');
+  await tess.getByLabel('What is missing').fill('Which play does sheave 4 have?');
+  await tess.getByRole('button', { name: 'Hand it back' }).click();
+  await expect(row).toHaveCount(0);
+
+  await expect(jonas.getByText('Handed back: Which play does sheave 4 have?')).toBeVisible();
+  await jonas.getByRole('button', { name: 'Note', exact: true }).tap();
+  await jonas.getByLabel('For the next person').fill('Sheave 4 has no play.');
+  await jonas.getByRole('button', { name: 'Keep the note' }).tap();
+  await jonas.getByRole('button', { name: 'Finish', exact: true }).tap();
+  await jonas.getByRole('button', { name: 'Yes, it is done' }).tap();
+
+  await row.click();
+  await expect(tess.getByText('Sheave 4 has no play.').first()).toBeVisible();
+  await expect(tess.getByText(/^Since it was signed: 1 entry added/)).toBeVisible();
+  await tess.getByRole('button', { name: 'Paper', exact: true }).click();
+  const [paper] = await Promise.all([
+    tess.waitForEvent('download'),
+    tess.getByRole('button', { name: 'Record as PDF' }).click(),
+  ]);
+  const text = execFileSync('pdftotext', ['-layout', await paper.path(), '-'], { encoding: 'utf8' });
+  for (const part of [
+    title,
+    'Sheave 4 has no play.',
+    'Lukas, control room',
+    'Since it was signed: 1 entry added',
+    'Own time',
+  ])
+    expect(text).toContain(part);
+  await tess.keyboard.press('Escape');
   await tess.keyboard.press('a');
   await expect(row).toHaveCount(0);
   await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
+});
+
+test('planned work is taken along, says when it is due next, and comes round again by itself, once', async ({
+  open,
+  server,
+}) => {
+  const ines = await open('Ines Okafor', phone);
+  await ines.getByText('Gearbox output seal weeping oil').tap();
+  await ines
+    .getByRole('group', { name: 'Due soon on this machine' })
+    .getByRole('button', { name: 'Take along' })
+    .first()
+    .tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  await ines.goto('/');
+  const planned = ines.getByRole('link', { name: /Weekly station inspection, Lark/ });
+  await planned.first().tap();
+  await ines.getByRole('button', { name: /I have read/ }).tap();
+  await ines.getByRole('button', { name: 'Start my clock' }).tap();
+  for (const good of await ines.getByRole('radio', { name: 'Good' }).all()) await good.tap();
+  for (const box of await ines.getByRole('checkbox').all()) await box.tap();
+  await ines.getByRole('button', { name: 'Finish', exact: true }).tap();
+  await expect(ines.getByText(/^Done today, it is due again /)).toBeVisible();
+  await ines.getByRole('button', { name: 'Yes, it is done' }).tap();
+  await expect(ines.getByText(/^Next: /)).toBeVisible();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+
+  // Its next work order appears as early as the plan says: two days before; here as soon as the server looks again.
+  await server.stop();
+  server.letPlansComeEarly();
+  await server.start();
+  await ines.goto('/');
+  await expect(planned.filter({ hasText: '0 of' })).toHaveCount(1);
+  await server.stop();
+  await server.start();
+  await ines.goto('/');
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
+  await expect(planned.filter({ hasText: '0 of' })).toHaveCount(1);
 });

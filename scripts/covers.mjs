@@ -25,6 +25,7 @@ const job = [
   'lifecycle',
   'further',
   'costs',
+  'plans',
   'return-to-service',
 ];
 
@@ -33,7 +34,7 @@ export const covers = {
   'bad-input.spec.ts': [...job, 'labor', 'stock'],
   'bad-line.spec.ts': [...job, 'labor', 'notes', 'record'],
   'crash.spec.ts': [...job, 'notes', 'record'],
-  'finish.spec.ts': [...job, 'desk', 'keys', 'notes', 'record', 'review'],
+  'finish.spec.ts': [...job, 'desk', 'keys', 'notes', 'paper', 'plans', 'record', 'review'],
   'install.spec.ts': [...job, 'scan'],
   'job.spec.ts': [...job, 'desk', 'review', 'keys', 'labor', 'notes', 'readings', 'record', 'stock', 'stores'],
   'keeping.spec.ts': [...job, 'labor', 'notes', 'past', 'photos', 'record', 'stock'],
