@@ -107,6 +107,7 @@ function ensureTools() {
   const missing = [
     ...(existsSync(chromium) ? [] : ['chromium']),
     ...(hasCommand('pdftotext') && hasCommand('pdftoppm') ? [] : ['poppler-utils']),
+    ...(hasCommand('qpdf') ? [] : ['qpdf']),
   ];
   const canInstall = process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
   // Quicker, but not needed.

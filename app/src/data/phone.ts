@@ -265,6 +265,11 @@ export class Phone {
     this.#parts.onChange();
   }
 
+  /** Whether it is sending and fetching just now. */
+  get isSynchronizing(): boolean {
+    return this.#synchronizing !== null;
+  }
+
   /** Sends what is pending and fetches what is new. Calls that come while it runs make it run once more. */
   synchronize(): Promise<void> {
     if (this.#synchronizing !== null) {

@@ -185,10 +185,12 @@ export async function synchronize(): Promise<void> {
   if (openedPhone().contact === 'no-signal') withoutSignalAt = Date.now();
 }
 
-/** Sends what was just recorded, unless there was no signal a moment ago. */
+/** Sends what was just recorded, unless there was no signal a moment ago and nobody tries just now. */
 function sendBehind(): void {
-  const isHopeless = openedPhone().contact === 'no-signal' && Date.now() - withoutSignalAt < HOPELESS_MILLISECONDS;
-  if (!isHopeless) void synchronize();
+  const { contact, isSynchronizing } = openedPhone();
+  const isHopeless = contact === 'no-signal' && Date.now() - withoutSignalAt < HOPELESS_MILLISECONDS;
+  // Whoever tries now may be past what was recorded before: it goes once more.
+  if (!isHopeless || isSynchronizing) void synchronize();
 }
 
 /** Does an operation at once and lets it be sent behind. */
