@@ -87,13 +87,7 @@ test('a job is given, left for the next shift, finished with what it leaves, sig
     tess.getByRole('button', { name: 'Record as PDF' }).click(),
   ]);
   const text = execFileSync('pdftotext', ['-layout', await paper.path(), '-'], { encoding: 'utf8' });
-  for (const part of [
-    title,
-    'Sheave 4 has no play.',
-    'Lukas, control room',
-    'Since it was signed:',
-    'Own time',
-  ])
+  for (const part of [title, 'Sheave 4 has no play.', 'Lukas, control room', 'Since it was signed:', 'Own time'])
     expect(text).toContain(part);
   await tess.keyboard.press('Escape');
   await tess.keyboard.press('a');
