@@ -26,7 +26,7 @@ export function saveLog(operations: readonly LoggedOperation[]): void {
   saveTable('who-did-what', columns, operations.flatMap(linesOf));
 }
 
-export function linesOf(operation: LoggedOperation): string[][] {
+function linesOf(operation: LoggedOperation): string[][] {
   const { id, at, receivedAt, by, device, deviceWords, name, outcome, args, changed } = operation;
   const head = [
     id,
