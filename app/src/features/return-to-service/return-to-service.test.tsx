@@ -2,6 +2,7 @@ import { act } from '@testing-library/react';
 import { asId, type EntryId } from '@oilcan/core/kernel';
 import { sealOfRecord } from '@oilcan/core/registry';
 import { anEntry, noon, put, smallWorks, workId } from '@oilcan/core/testing';
+import { saveFile } from '../../data/save-file';
 import { perform, useRows } from '../../data/store';
 import { press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -13,6 +14,8 @@ function Lines({ work }: { readonly work: WorkOrder }): ReactElement {
   const [open, setOpen] = useState<string | null>(null);
   return <ServiceLines work={work} entries={useRows('entries', 'workOrder', work.id)} open={open} onOpen={setOpen} />;
 }
+
+jest.mock('../../data/save-file', () => ({ saveFile: jest.fn() }));
 
 let works: TestWorks;
 afterEach(() => works.close());
@@ -49,6 +52,10 @@ describe('the return to service', () => {
     await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
     expect(words()).toContain('Back in service, taken by Lukas: Ready to run.');
     expect(words()).toContain('The record is as it was signed.');
+    await press('Signature as SVG');
+    const [name, type, svg] = jest.mocked(saveFile).mock.lastCall ?? [];
+    expect([name, type]).toEqual(['Lukas.svg', 'image/svg+xml']);
+    expect(svg).toContain('d="M0 0L9 9"');
     await act(async () => {
       await perform('note.amend', { workOrderId: workId, entryId: note.id, text: 'Seal and sleeve replaced' });
     });

@@ -4,8 +4,10 @@ import { mdiHandshakeOutline } from '@mdi/js';
 import { standingOfSeal } from '@oilcan/core/registry';
 import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { piece } from '../../ui/piece';
+import { saveFile } from '../../data/save-file';
 import { Drawn } from '../../ui/drawn';
 import { Button } from '../../ui/press';
+import { signaturePng, signatureSvg } from '../../ui/signature-file';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sinceSigned } from './words';
@@ -73,13 +75,22 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
   const palette = usePalette();
   const since = sinceSigned(entry, entries);
   const { isBroken } = standingOfSeal(content.seal, entries);
+  const saveSignature = async (kind: 'png' | 'svg'): Promise<void> => {
+    const { name, path } = content.signature;
+    const file = kind === 'png' ? await signaturePng(path) : signatureSvg(path);
+    if (file !== null) saveFile(`${name}.${kind}`, kind === 'png' ? 'image/png' : 'image/svg+xml', file);
+  };
   return (
     <View>
       <Words>
         Back in service, taken by {content.signature.name}: {content.condition}.
       </Words>
       {content.reservations === '' ? null : <Words>Reservations: {content.reservations}</Words>}
-      <Drawn path={content.signature.path} name={content.signature.name} />
+      <View style={sheet.signature}>
+        <Drawn path={content.signature.path} name={content.signature.name} />
+        <Button word="Signature as PNG" onPress={() => void saveSignature('png')} />
+        <Button word="Signature as SVG" onPress={() => void saveSignature('svg')} />
+      </View>
       {isBroken ? (
         <Words color={palette.faulty}>{since}</Words>
       ) : since === '' ? (
@@ -96,4 +107,5 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
 const sheet = StyleSheet.create({
   lines: { paddingTop: 12, gap: 6 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 4 },
+  signature: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
 });

@@ -1,8 +1,10 @@
 import { asId, type EntryId, type WorkOrderId } from '../../kernel/ids';
 import {
   aCrew,
+  anEntry,
   anOperation,
   ann,
+  aSite,
   aStep,
   aWorkOrder,
   bob,
@@ -202,6 +204,26 @@ describe('finishing', () => {
     works.records.change([put('workOrders', aWorkOrder({ state: 'finished' }))]);
     expect(codeOf(await works.do('work.accept', onWork, lea))).toBe('accepted');
     expect(codeOf(await works.do('work.hand-back', { ...onWork, reason: 'again' }, lea))).toBe('state_forbids');
+  });
+});
+
+describe('accepting one’s own work', () => {
+  const boss = { ...lea, roles: ['lead', 'technician'] as const };
+  it.each([
+    ['finished it', { finishedBy: boss.id }, []],
+    [
+      'worked on it',
+      { finishedBy: ann.id },
+      [anEntry({ ...laborOf(30), kind: 'labor', personId: boss.id, rate: null, cost: null } as never)],
+    ],
+  ])('is for others where the site says so, for whoever %s', async (_, given, entries) => {
+    const works = new Works({ state: 'finished', ...given });
+    works.records.change(entries.map((entry) => put('entries', entry)));
+    works.records.change([put('sites', aSite({ othersAccept: true }))]);
+    expect(codeOf(await works.do('work.accept', onWork, boss))).toBe('own_work_not_accepted');
+    expect(works.work?.state).toBe('finished');
+    works.records.change([put('sites', aSite())]);
+    expect(codeOf(await works.do('work.accept', onWork, boss))).toBe('accepted');
   });
 });
 

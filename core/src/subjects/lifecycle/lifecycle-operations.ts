@@ -24,6 +24,7 @@ import { runningClocks } from '../labor/clock';
 import { removePausedClocks, stopClock } from '../labor/stop-clock';
 import { SETTINGS_ID } from '../settings/settings';
 import { entryBeside } from '../work/entry-ids';
+import { standingOf } from '../work/entries';
 import { changeState, findOwnWork, findWorkOfSite, mayChangeState, newEntry, reachedUnseen } from '../work/guards';
 import { transitions } from '../work/states';
 import { holdReasons, type WorkOrder } from '../work/work-order';
@@ -165,7 +166,10 @@ const finishWork = defineOperation({
   },
 });
 
-/** The lead takes finished work as it is; from then on it is locked. Refused while a clock runs or a lock is on. */
+/**
+ * The lead takes finished work as it is; from then on it is locked. Refused while a clock runs or a lock is on, and to whoever
+ * finished or worked on it where the site wants somebody else's look.
+ */
 const acceptWork = defineOperation({
   label: 'accepting',
   roles: transitions.accept.roles,
@@ -177,6 +181,7 @@ const acceptWork = defineOperation({
   upgrades: [],
   apply: async (records, args, context) =>
     (await standInTheWay(records, args.workOrderId, 'not_accepted_owed', context)) ??
+    (await isOwnAcceptance(records, args.workOrderId, context)) ??
     leadTransition(records, args.workOrderId, 'accept', '', context),
 });
 
@@ -235,6 +240,20 @@ async function noteBeside(
   if (text.trim() === '') return;
   const entry = newEntry(work, { kind: 'note', text: text.trim() }, context);
   await records.put('entries', { ...entry, id: entryBeside(entry.id, beside) });
+}
+
+/** Where others accept: that this is the person's own work. */
+async function isOwnAcceptance(
+  records: Records,
+  workOrderId: WorkOrderId,
+  { person }: OperationContext,
+): Promise<Refusal | null> {
+  const work = await records.get('workOrders', workOrderId);
+  const site = work === undefined ? undefined : await records.get('sites', work.siteId);
+  if (work === undefined || site?.othersAccept !== true) return null;
+  const times = standingOf(await records.list('entries', 'workOrder', workOrderId), 'labor');
+  const isOwn = work.finishedBy === person.id || times.some(({ content }) => content.personId === person.id);
+  return isOwn ? refuse('own_work_not_accepted', { number: work.number }) : null;
 }
 
 /** Running clocks and locks that are on, without which nothing is accepted or dropped. */

@@ -28,4 +28,6 @@ export interface Site {
   readonly currency: string | null;
   /** When its machines are meant to run; absent for round the clock. */
   readonly operatingHours?: readonly WeeklyHours[];
+  /** Whether somebody else than who did the work must accept it; absent where a lead may accept their own. */
+  readonly othersAccept?: boolean;
 }
