@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { ann, anOperation, smallWorks, workId } from '@oilcan/core/testing';
+import { ann, anOperation, lea, smallWorks, workId } from '@oilcan/core/testing';
 import { FileStore } from '../files/file-store';
 import type { Mail } from '../standins/mail';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
@@ -69,4 +69,14 @@ it('is tried again when it cannot be carried away, ever more rarely, and put asi
   expect(aside).toMatchObject({ tries: 10, put_aside_at: expect.any(String) as unknown });
   expect(await deliver(99 * 3_600_000)).toBe(0);
   expect(await waiting()).toMatchObject([{ tries: 10 }]);
+
+  const lead = await works.signIn(lea);
+  const shown = async () =>
+    (await works.ask(lead, { url: '/api/mails/undelivered' })).json<{ mails: { id: string; to: string }[] }>().mails;
+  const [mail1] = await shown();
+  expect(mail1).toMatchObject({ to: 'eva@example.org', tries: 10 });
+  const again = await works.ask(lead, { method: 'POST', url: `/api/mails/undelivered/${mail1?.id ?? ''}/again` });
+  expect(again.statusCode).toBe(204);
+  expect(await shown()).toEqual([]);
+  expect(await waiting()).toMatchObject([{ tries: 0 }]);
 });

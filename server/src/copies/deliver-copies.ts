@@ -2,6 +2,7 @@ import { buffer } from 'node:stream/consumers';
 import { instantFromMillis } from '@oilcan/core/kernel';
 import type { RecordCopy } from '@oilcan/core/copies';
 import type { Change } from '@oilcan/core/records';
+import type { WorkOrder } from '@oilcan/core/work';
 import { retryDelay } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import { SqlRecords } from '../db/sql-records';
@@ -62,6 +63,39 @@ export async function deliverCopies(
     }
   }
   return sent;
+}
+
+/** A copy that could not be carried away, for a lead to see. */
+export interface CopyAside {
+  readonly id: string;
+  readonly to: string;
+  readonly subject: string;
+  readonly tries: number;
+  readonly putAsideAt: string;
+}
+
+const MOST_SHOWN = 100;
+
+/** Copies of work on these sites that were put aside, the newest first. */
+export async function copiesAside(database: Knex, siteIds: readonly string[]): Promise<CopyAside[]> {
+  const stored: { body: string; tries: number; put_aside_at: string; work: string }[] = await database('copy_queue')
+    .join('copies', 'copies.id', 'copy_queue.id')
+    .join('work_orders', 'work_orders.id', 'copies.work_order')
+    .whereNotNull('copy_queue.put_aside_at')
+    .whereIn('copies.site', [...siteIds])
+    .orderBy('copy_queue.put_aside_at', 'desc')
+    .limit(MOST_SHOWN)
+    .select('copies.body', 'copy_queue.tries', 'copy_queue.put_aside_at', 'work_orders.body as work');
+  return stored.map(({ body, tries, put_aside_at: putAsideAt, work }) => {
+    const { id, to } = JSON.parse(body) as RecordCopy;
+    const { number, title } = JSON.parse(work) as WorkOrder;
+    return { id, to, subject: `${number} ${title}`, tries, putAsideAt };
+  });
+}
+
+/** It is tried once more. */
+export async function tryCopyAgain(database: Knex, id: string): Promise<void> {
+  await database('copy_queue').where('id', id).update({ tries: 0, next_try_at: null, put_aside_at: null });
 }
 
 async function mailOf(database: Knex, files: FileStore, id: string): Promise<Mail> {

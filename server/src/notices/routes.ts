@@ -4,6 +4,7 @@ import { hasRole } from '@oilcan/core/operations';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
+import { copiesAside, tryCopyAgain } from '../copies/deliver-copies';
 import { answers, answersNothing, shape } from '../docs/json-schema';
 import { readRow, type StoredRow } from '../db/sql-records';
 
@@ -73,7 +74,11 @@ export async function noticeRoutes(server: FastifyInstance, { database }: { read
       const person = await server.personOf(request);
       if (!hasRole(person, ['lead'])) throw new OilcanError('role_missing', { roles: 'lead' });
       reply.header('cache-control', 'no-store');
-      return { mails: await undelivered(database, person.siteIds) };
+      const [notices, copies] = [
+        await undelivered(database, person.siteIds),
+        await copiesAside(database, person.siteIds),
+      ];
+      return { mails: [...copies, ...notices] };
     },
   );
 
@@ -89,7 +94,13 @@ export async function noticeRoutes(server: FastifyInstance, { database }: { read
     async (request, reply) => {
       const person = await server.personOf(request);
       if (!hasRole(person, ['lead'])) throw new OilcanError('role_missing', { roles: 'lead' });
-      const found = (await undelivered(database, person.siteIds)).find(({ id }) => id === request.params.id);
+      const isAsked = ({ id }: { readonly id: string }): boolean => id === request.params.id;
+      const copy = (await copiesAside(database, person.siteIds)).find(isAsked);
+      if (copy !== undefined) {
+        await tryCopyAgain(database, copy.id);
+        return reply.code(204).send();
+      }
+      const found = (await undelivered(database, person.siteIds)).find(isAsked);
       if (found === undefined) throw new OilcanError('not_found', { what: 'mail' });
       await database('mail_queue')
         .where('mail_id', found.id)
