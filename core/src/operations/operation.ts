@@ -85,6 +85,8 @@ export type NamedIn<Args> = { readonly [Name in keyof Args]?: string };
 export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly schema: yup.Schema<Args>;
   readonly roles: readonly Role[];
+  /** Whether leads read in the log of the server who did it and what it changed; of what is private, not even its arguments are kept. */
+  readonly inLog: 'forLeads' | 'private';
   /** For people: what it does, as a noun phrase that ends a sentence such as “Not taken: …”. */
   readonly label: string;
   /** The argument that names a file, as a dotted path, which is with the server before this is; null for none. */

@@ -113,6 +113,11 @@ export function applyOperation(
   return applyOneOf(anyOperations, records, operation, person, now, newNumber);
 }
 
+/** Whether it is nobody's business but its person's that somebody did this; so is what is not known here. */
+export function isPrivate({ name }: Pick<Operation, 'name'>): boolean {
+  return operationNamed(name)?.inLog !== 'forLeads';
+}
+
 /** The file that must be with the server before this operation is sent; null for none. */
 export function fileNamedBy({ name, args }: Pick<Operation, 'name' | 'args'>): FileId | null {
   const path = operationNamed(name)?.file ?? null;

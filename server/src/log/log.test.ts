@@ -1,7 +1,19 @@
 import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import type { LogAnswer, LoggedOperation } from '@oilcan/core/sync';
-import { ann, anOperation, aPerson, aPlan, aStep, lea, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
+import {
+  ann,
+  anOperation,
+  aPerson,
+  aPlan,
+  aStep,
+  lea,
+  otherSite,
+  put,
+  site,
+  smallWorks,
+  workId,
+} from '@oilcan/core/testing';
 import { SqlRecords } from '../db/sql-records';
 import { DueWork } from '../plans/make-due-work';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
@@ -44,6 +56,24 @@ it('has what was refused too, once however often it came', async () => {
   await works.push(cookie, [refused]);
   const all = await logged(`thing=workOrders:${workId}`);
   expect(all.map(({ outcome, changed }) => [outcome.ok, changed])).toEqual([[false, []]]);
+});
+
+it('keeps nothing of what is private, by which it is known again all the same', async () => {
+  const cookie = await works.signIn(ann);
+  const meeting = made('time.add', {
+    siteId: site,
+    startedAt: new Date(Date.now() - 7_200_000).toISOString(),
+    minutes: 30,
+    reason: 'meeting',
+    words: 'About my illness',
+  });
+  const first = await works.push(cookie, [meeting]);
+  expect([codesOf(first), codesOf(await works.push(cookie, [meeting]))]).toEqual([['accepted'], ['accepted']]);
+  const other = { ...meeting, args: { ...(meeting.args as object), minutes: 45 } };
+  expect(codesOf(await works.push(cookie, [other]))).toEqual(['operation_id_reused']);
+  expect(await logged('')).toEqual([]);
+  const kept = await works.database('operations').where('name', 'time.add').select();
+  expect(JSON.stringify(kept)).not.toMatch(/illness|meeting/);
 });
 
 it('is for leads, of their sites', async () => {

@@ -3,6 +3,7 @@ import type { Instant } from '@oilcan/core/kernel';
 import { accepted, type Operation, type Outcome } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change, StagedRecords } from '@oilcan/core/records';
+import { isPrivate } from '@oilcan/core/registry';
 import { insertRows } from '../db/insert-rows';
 import type { Run } from '../db/statements';
 import { changedRows, siteOf, thingsOf } from './changed';
@@ -72,9 +73,9 @@ interface Done {
   readonly deviceWords: string | null;
 }
 
-/** An operation with what it changed, before that is laid over the records. */
+/** An operation with what it changed, before that is laid over the records; of a private one only that it came. */
 export async function toLog({ operation, outcome, changes, before, person, deviceWords }: Done): Promise<NewlyLogged> {
-  return {
+  const came = {
     id: operation.id,
     name: operation.name,
     by_person: operation.by,
@@ -82,10 +83,14 @@ export async function toLog({ operation, outcome, changes, before, person, devic
     at: operation.at,
     ahead: operation.ahead,
     known_until: operation.knownUntil,
-    args: outcome.ok ? JSON.stringify(operation.args) : loggedArgs(operation),
+    args: argsKept(operation, outcome),
     outcome: JSON.stringify(outcome),
-    changed: JSON.stringify(await changedRows(before, changes)),
     device_words: deviceWords,
+  };
+  if (isPrivate(operation)) return { ...came, changed: null, site: null, things: [] };
+  return {
+    ...came,
+    changed: JSON.stringify(await changedRows(before, changes)),
     // What was refused changed nothing; who may look at what the person does may see it.
     site: siteOf(changes) ?? person.siteIds[0] ?? null,
     things: outcome.ok ? thingsOf(changes, before) : namedIn(operation),
@@ -129,12 +134,25 @@ function namedIn({ args }: Operation): string[] {
 /** Of a refused operation so much is kept. */
 const REFUSED_ARGS_LENGTH = 2_000;
 
-/** The arguments of a refused operation: cut when they are long, with a digest by which the whole is known again. */
-export function loggedArgs({ args }: Pick<Operation, 'args'>): string {
-  const whole = JSON.stringify(args) ?? 'null';
-  if (whole.length <= REFUSED_ARGS_LENGTH) return whole;
-  const sha256 = createHash('sha256').update(whole).digest('hex');
-  return JSON.stringify({ cut: whole.slice(0, REFUSED_ARGS_LENGTH / 2), sha256 });
+/**
+ * The arguments as they are kept: whole; of a refused operation cut when they are long, and of a private one nothing, both with a
+ * digest by which the whole is known again.
+ */
+function argsKept(operation: Operation, outcome: Outcome): string {
+  const whole = JSON.stringify(operation.args) ?? 'null';
+  const sha256 = (): string => createHash('sha256').update(whole).digest('hex');
+  if (isPrivate(operation)) return JSON.stringify({ sha256: sha256() });
+  if (outcome.ok || whole.length <= REFUSED_ARGS_LENGTH) return whole;
+  return JSON.stringify({ cut: whole.slice(0, REFUSED_ARGS_LENGTH / 2), sha256: sha256() });
+}
+
+/** Whether an operation is the one that was logged, by what was kept of it. */
+export function isLoggedAs(known: KnownOperation, operation: Operation): boolean {
+  const { name, by_person: by, args } = known;
+  if (name !== operation.name || by !== operation.by) return false;
+  // One that was accepted before anything was private is kept whole.
+  const whole = JSON.stringify(operation.args);
+  return args === whole || args === argsKept(operation, JSON.parse(known.outcome) as Outcome);
 }
 
 /** Writes operations into the log, and by what they are found again. */

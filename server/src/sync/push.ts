@@ -17,7 +17,7 @@ import { revisionWithin } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
 import { runAmong, runnerOf, type Run } from '../db/statements';
 import { mayNameFile } from '../files/known-files';
-import { isLogged, loggedArgs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
+import { isLogged, isLoggedAs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
 import { noteReviews } from '../review/note-reviews';
@@ -204,11 +204,7 @@ async function lentAmong(transaction: Knex.Transaction, operations: readonly Ope
 }
 
 function firstOutcome(before: KnownOperation, operation: Operation): Outcome {
-  const isSame =
-    before.name === operation.name &&
-    before.by_person === operation.by &&
-    (before.args === JSON.stringify(operation.args) || before.args === loggedArgs(operation));
-  if (!isSame) return refuse('operation_id_reused', {}, 'id');
+  if (!isLoggedAs(before, operation)) return refuse('operation_id_reused', {}, 'id');
   const outcome = JSON.parse(before.outcome) as Outcome;
   return outcome.ok ? accepted : outcome;
 }

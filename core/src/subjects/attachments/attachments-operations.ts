@@ -24,6 +24,7 @@ const anybody = ['technician', 'lead', 'storekeeper'] as const;
 /** What somebody said, as sound. Its file is with the server before this is. */
 const addVoice = defineOperation({
   label: 'this voice note',
+  inLog: 'forLeads',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -49,6 +50,7 @@ const addVoice = defineOperation({
 /** A file for the job. It is with the server before this is. */
 const addFile = defineOperation({
   label: 'this file',
+  inLog: 'forLeads',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -101,6 +103,7 @@ async function findForMachine(
 /** A photo of a job becomes the picture of a machine. */
 const setPicture = defineOperation({
   label: 'the picture of a machine',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
   file: null,
@@ -122,6 +125,7 @@ const setPicture = defineOperation({
 /** A file of a job becomes a document of a machine, found with its manuals from then on. */
 const keepDocument = defineOperation({
   label: 'a document of a machine',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
   file: null,

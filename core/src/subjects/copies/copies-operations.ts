@@ -21,6 +21,7 @@ const addressField = () =>
 /** The record of a job goes to somebody by mail. Its PDF is with the server before this is. */
 const mailCopy = defineOperation({
   label: 'sending a copy by mail',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

@@ -22,6 +22,7 @@ const amountField = () => wholeField().min(1, 'Give an amount above zero.').max(
 /** Money was laid out for the job, in the smallest unit of its currency. The photo of its receipt is with the server before. */
 const addExpense = defineOperation({
   label: 'this expense',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -51,6 +52,7 @@ const addExpense = defineOperation({
 /** The amount was wrong: another stands in its place, in the same currency and with the same receipt. */
 const amendExpense = defineOperation({
   label: 'the amended expense',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, minor: amountField() }),
   file: null,

@@ -9,6 +9,7 @@ const LONGEST_NAME = 80;
 /** A lead puts another catalogue of faults in the place of the one there is; none for the one that Oilcan brings. */
 const setCatalogue = defineOperation({
   label: 'the catalogue of faults',
+  inLog: 'forLeads',
   roles: ['lead'],
   schema: argsSchema({
     rows: yup

@@ -53,6 +53,7 @@ const coded = {
 /** A failure in the codes of ISO 14224. Cause and activity may come later. */
 const addFault = defineOperation({
   label: 'this fault',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), assetId: optionalIdField<AssetId>(), ...coded }),
   file: null,
@@ -73,6 +74,7 @@ const addFault = defineOperation({
 /** A fault was coded wrongly, or not to its end: other codes stand in its place. */
 const amendFault = defineOperation({
   label: 'the amended fault',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, ...coded }),
   file: null,

@@ -12,6 +12,7 @@ const MOST_HAZARDS = 100;
 /** The person has read these hazards. Must name every hazard of which the person could know, and no other. */
 const acknowledgeHazards = defineOperation({
   label: 'acknowledging the hazards',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
@@ -47,6 +48,7 @@ const acknowledgeHazards = defineOperation({
 /** Something dangerous was noticed: everybody else reads and acknowledges the list again before going on. */
 const addHazard = defineOperation({
   label: 'this hazard',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),
   file: null,

@@ -20,6 +20,7 @@ import { accepted, defineOperation, refuse, rowNamed } from '../../operations/op
  */
 const recordIsolation = defineOperation({
   label: 'this isolation',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

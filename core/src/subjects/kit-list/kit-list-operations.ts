@@ -15,6 +15,7 @@ async function listOf(records: Records, id: PersonId): Promise<KitList> {
 /** For which jobs the person takes parts and tools along. An empty bag begins with a new choice of none. */
 const chooseKitList = defineOperation({
   label: 'the choice of jobs for the kit list',
+  inLog: 'private',
   roles,
   schema: argsSchema({
     workOrderIds: idListField<WorkOrderId>(MOST_JOBS, 'Name the work orders.'),
@@ -35,6 +36,7 @@ const chooseKitList = defineOperation({
 /** A mate sees the list too and ticks what is in the bag, or does not any more. */
 const shareKitList = defineOperation({
   label: 'sharing the kit list',
+  inLog: 'private',
   roles,
   schema: argsSchema({ personId: idField<PersonId>(), isShared: flagField() }),
   file: null,
@@ -57,6 +59,7 @@ const shareKitList = defineOperation({
 /** A line is in the bag, or out of it again. */
 const tickKitLine = defineOperation({
   label: 'what is in the bag',
+  inLog: 'private',
   roles,
   schema: argsSchema({
     ownerId: idField<PersonId>(),

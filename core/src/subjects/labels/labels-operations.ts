@@ -20,6 +20,7 @@ import {
  */
 const bindCode = defineOperation({
   label: 'this label',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ code: keyField('Give the code.'), assetId: idField<AssetId>() }),
   file: null,
@@ -52,6 +53,7 @@ const bindCode = defineOperation({
 /** A label does not belong to its machine any more: it is nobody's until it is bound again. */
 const unbindCode = defineOperation({
   label: 'taking a label off its machine',
+  inLog: 'forLeads',
   roles: ['lead'],
   schema: argsSchema({ code: keyField('Give the code.') }),
   file: null,

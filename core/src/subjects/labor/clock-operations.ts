@@ -38,6 +38,7 @@ const MOST_MATES = 20;
  */
 const startClock = defineOperation({
   label: 'starting the clock',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   file: null,
@@ -75,6 +76,7 @@ function checkEnd(clock: Clock, endedAt: Instant, { at }: OperationContext): Out
 /** Stops the person's clock and records its time. `endedAt` corrects a clock that was forgotten. */
 const stopOwnClock = defineOperation({
   label: 'stopping the clock',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
   file: null,
@@ -98,6 +100,7 @@ const stopOwnClock = defineOperation({
  */
 const pauseClock = defineOperation({
   label: 'pausing the clock',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   file: null,
@@ -123,6 +126,7 @@ const pauseClock = defineOperation({
  */
 const startClockFor = defineOperation({
   label: 'starting the clock of a mate',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, personIds: idListField<PersonId>(MOST_MATES), crewId: idFieldIfAny<CrewId>() }),
   file: null,
@@ -177,6 +181,7 @@ async function worksWith(
  */
 const stopClockFor = defineOperation({
   label: 'stopping the clock of somebody else',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,

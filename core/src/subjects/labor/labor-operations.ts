@@ -42,6 +42,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 /** Time that was not clocked: from when, how long; of one person, or of several who worked together. */
 const addLabor = defineOperation({
   label: 'this time',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
@@ -137,6 +138,7 @@ async function takeFromClock<Spent extends Pick<LaborContent, 'personId' | 'star
 /** A time was wrong: another start, length or type stands in its place, paid by the rate of then. */
 const amendLabor = defineOperation({
   label: 'the amended time',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onEntry,

@@ -26,6 +26,7 @@ const when = { startedAt: instantField(), minutes: wholeField() };
 /** The person's own time on no job: a meeting, a drive. */
 const addOtherTime = defineOperation({
   label: 'this time on no job',
+  inLog: 'private',
   roles: anybodyWhoWorks,
   schema: argsSchema({
     siteId: idField<SiteId>(),
@@ -52,6 +53,7 @@ const addOtherTime = defineOperation({
 /** It began at another time, or took longer or less. */
 const amendOtherTime = defineOperation({
   label: 'the amended time on no job',
+  inLog: 'private',
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>(), ...when }),
   file: null,
@@ -73,6 +75,7 @@ const amendOtherTime = defineOperation({
 /** It was not worked. Who changed what stays in the log. */
 const removeOtherTime = defineOperation({
   label: 'taking back time on no job',
+  inLog: 'private',
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>() }),
   file: null,

@@ -13,6 +13,7 @@ const demandsField = argsSchema(
 /** A lead says what finishing waits for and what is asked for, for one kind of work. */
 const setDemands = defineOperation({
   label: 'what is owed',
+  inLog: 'forLeads',
   roles: ['lead'],
   schema: argsSchema({ kind: choiceField(workKinds), demands: demandsField }),
   file: null,

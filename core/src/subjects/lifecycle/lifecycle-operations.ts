@@ -39,6 +39,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 /** Takes up a ready work order without starting a clock. */
 const startWork = defineOperation({
   label: 'starting',
+  inLog: 'forLeads',
   roles: transitions.start.roles,
   schema: argsSchema(onWork),
   file: null,
@@ -63,6 +64,7 @@ const startWork = defineOperation({
  */
 const holdWork = defineOperation({
   label: 'holding',
+  inLog: 'forLeads',
   roles: transitions.hold.roles,
   schema: argsSchema({
     ...onWork,
@@ -98,6 +100,7 @@ const holdWork = defineOperation({
 
 const resumeWork = defineOperation({
   label: 'resuming',
+  inLog: 'forLeads',
   roles: transitions.resume.roles,
   schema: argsSchema(onWork),
   file: null,
@@ -123,6 +126,7 @@ const resumeWork = defineOperation({
  */
 const finishWork = defineOperation({
   label: 'finishing',
+  inLog: 'forLeads',
   roles: transitions.finish.roles,
   schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT) }),
   file: null,
@@ -172,6 +176,7 @@ const finishWork = defineOperation({
  */
 const acceptWork = defineOperation({
   label: 'accepting',
+  inLog: 'forLeads',
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
   file: null,
@@ -188,6 +193,7 @@ const acceptWork = defineOperation({
 /** The lead sends finished work back, saying why. */
 const handBackWork = defineOperation({
   label: 'handing back',
+  inLog: 'forLeads',
   roles: transitions.handBack.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   file: null,
@@ -211,6 +217,7 @@ const handBackWork = defineOperation({
 /** The work will not be done. Refused while a clock runs or a lock is on. */
 const dropWork = defineOperation({
   label: 'dropping',
+  inLog: 'forLeads',
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   file: null,

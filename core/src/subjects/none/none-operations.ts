@@ -9,6 +9,7 @@ import { nonesOf } from './none-entries';
 /** There was none of it. Refused where some is recorded; said already, nothing changes. */
 const sayNone = defineOperation({
   label: 'that there was none',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), of: choiceField(nonesOf) }),
   file: null,

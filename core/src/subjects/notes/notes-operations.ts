@@ -8,6 +8,7 @@ import { findOpenWork, newEntry } from '../work/guards';
 /** Words for whoever comes next. Taken at any time while the work order is open. */
 const addNote = defineOperation({
   label: 'this note',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -33,6 +34,7 @@ const addNote = defineOperation({
 /** The words were wrong: others stand in their place. */
 const amendNote = defineOperation({
   label: 'the amended note',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, text: textField() }),
   file: null,

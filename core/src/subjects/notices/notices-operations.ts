@@ -11,6 +11,7 @@ const MOST_AT_ONCE = 500;
 /** The person has seen these notices. */
 const seeNotices = defineOperation({
   label: 'having seen notices',
+  inLog: 'private',
   roles,
   schema: argsSchema({
     noticeIds: yup.array().strict().of(keyField()).required('Name the notices.').max(MOST_AT_ONCE),
@@ -34,6 +35,7 @@ const seeNotices = defineOperation({
 /** Whether notices of a kind come at all, by mail, and by the phone's own notifications. */
 const chooseNotices = defineOperation({
   label: 'the choice of notices',
+  inLog: 'private',
   roles,
   schema: argsSchema({
     kind: choiceField(noticeKinds),
@@ -66,6 +68,7 @@ const chooseNotices = defineOperation({
 /** Wants to hear of a work order, or not any more. */
 const followWork = defineOperation({
   label: 'following this work order',
+  inLog: 'private',
   roles,
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: flagField() }),
   file: null,

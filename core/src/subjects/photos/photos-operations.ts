@@ -19,6 +19,7 @@ const photoTimes = ['before', 'after'] as const;
 /** A picture for whoever comes next. Its file is with the server before this is. */
 const addPhoto = defineOperation({
   label: 'this photo',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -51,6 +52,7 @@ const addPhoto = defineOperation({
 /** Other words for a photo. */
 const amendPhoto = defineOperation({
   label: 'the amended words of a photo',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, caption: optionalTextField() }),
   file: null,
@@ -71,6 +73,7 @@ const amendPhoto = defineOperation({
 /** A mark was drawn on a photo: the one with the mark stands in its place, and the one that was taken is kept. */
 const drawOnPhoto = defineOperation({
   label: 'the mark on a photo',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     ...onEntry,

@@ -9,6 +9,7 @@ const FARTHEST_OFF_METERS = 100_000;
 /** The person agrees that it is noted where their clock starts, or does not any more: then what was noted goes. */
 const agree = defineOperation({
   label: 'whether it is noted where your clock starts',
+  inLog: 'private',
   roles: whoHasClocks,
   schema: argsSchema({ isAgreed: flagField() }),
   file: null,
@@ -28,6 +29,7 @@ const agree = defineOperation({
 /** Where the clock was just started; only of somebody who agreed. */
 const notePlace = defineOperation({
   label: 'where your clock started',
+  inLog: 'private',
   roles: whoHasClocks,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

@@ -14,6 +14,7 @@ const MOST_OCCURRENCES = 1_000_000;
  */
 const takeAlong = defineOperation({
   label: 'taking along what is due soon',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     planId: idField<PlanId>(),

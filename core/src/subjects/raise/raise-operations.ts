@@ -105,6 +105,7 @@ const stoppageIfAny = yup
  */
 const raiseWork = defineOperation({
   label: 'this new work order',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     number: optionalKeyField(),

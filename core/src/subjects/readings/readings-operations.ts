@@ -26,6 +26,7 @@ const DIGITS_MORE = 2;
 /** A value read at a measuring point of the work order's asset or of anything it is made of. */
 const addReading = defineOperation({
   label: 'this reading',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -54,6 +55,7 @@ const addReading = defineOperation({
 /** A meter was replaced: what the old one showed last, and the new one first. */
 const replaceMeter = defineOperation({
   label: 'replacing this meter',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -80,6 +82,7 @@ const replaceMeter = defineOperation({
 /** A value of a measuring point that is worked out of several, which are kept with it. */
 const deriveReading = defineOperation({
   label: 'this reading',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

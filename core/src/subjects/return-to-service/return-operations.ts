@@ -24,6 +24,7 @@ const hashField = () =>
 /** The machine is given to maintenance. */
 const give = defineOperation({
   label: 'that the machine was given to maintenance',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -51,6 +52,7 @@ const give = defineOperation({
 const takeBack = (kinds: EntryKindSet) =>
   defineOperation({
     label: 'the return to service',
+    inLog: 'forLeads',
     roles: ['technician', 'lead'],
     schema: argsSchema({
       workOrderId: idField<WorkOrderId>(),

@@ -5,6 +5,7 @@ import { SETTINGS_ID } from '../settings/settings';
 /** A lead says from when on finished work is called unusual. */
 const setLimits = defineOperation({
   label: 'what is unusual',
+  inLog: 'forLeads',
   roles: ['lead'],
   schema: argsSchema({
     estimateTimes: numberField().min(1, 'Give at least 1.').max(100, 'That is too much.'),

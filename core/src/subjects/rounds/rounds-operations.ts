@@ -19,6 +19,7 @@ const onStop = { workOrderId: idField<WorkOrderId>(), stopId: idField<StopId>() 
 /** A stop is walked to last. */
 const putOffStop = defineOperation({
   label: 'putting off this stop',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
   file: null,
@@ -39,6 +40,7 @@ const putOffStop = defineOperation({
 /** A stop is left out of this round, for a reason. Its steps are not owed then; what was answered there stays. */
 const leaveOutStop = defineOperation({
   label: 'leaving out this stop',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onStop, reason: textField(LONGEST_LINE) }),
   file: null,
@@ -58,6 +60,7 @@ const leaveOutStop = defineOperation({
 /** A stop that was left out is walked to after all. */
 const takeUpStop = defineOperation({
   label: 'taking up this stop',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
   file: null,
@@ -80,6 +83,7 @@ const takeUpStop = defineOperation({
  */
 const turnRound = defineOperation({
   label: 'turning the round',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), firstStopId: idField<StopId>() }),
   file: null,

@@ -48,6 +48,7 @@ async function change(
 /** It must be answered sooner, or has time. */
 const setUrgency = defineOperation({
   label: 'another urgency',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, urgency: choiceField(urgencies), ...why }),
   file: null,
@@ -69,6 +70,7 @@ const setUrgency = defineOperation({
 /** Another time by which it is due, or none. */
 const setDue = defineOperation({
   label: 'another due time',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, dueAt: optionalInstantField(), ...why }),
   file: null,
@@ -90,6 +92,7 @@ const setDue = defineOperation({
 /** The day on which it is planned to be done, or none. */
 const plan = defineOperation({
   label: 'the day it is planned for',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, day: optionalDayField() }),
   file: null,
@@ -114,6 +117,7 @@ const plan = defineOperation({
  */
 const putOff = defineOperation({
   label: 'putting it off',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, until: dayField(), ...why }),
   file: null,
@@ -150,6 +154,7 @@ const putOff = defineOperation({
 /** It is done after all before the day to which it was put off. */
 const takeUp = defineOperation({
   label: 'taking it up again',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   file: null,

@@ -26,6 +26,7 @@ const arrived = () =>
 /** Somebody from outside did something for the job, whole or in part. */
 const addService = defineOperation({
   label: 'this service',
+  inLog: 'forLeads',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -58,6 +59,7 @@ const addService = defineOperation({
 /** More of it has arrived, or less than was said. */
 const amendService = defineOperation({
   label: 'the amended service',
+  inLog: 'forLeads',
   roles: anybody,
   schema: argsSchema({ ...onEntry, arrivedPercent: arrived() }),
   file: null,

@@ -42,6 +42,7 @@ const onShare = { workOrderId: idField<WorkOrderId>(), shareId: idField<ShareId>
 /** Makes steps somebody's own. A technician makes shares of their own, a lead anybody's. Steps in another share stay there. */
 const makeShare = defineOperation({
   label: 'this share',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), personId: idField<PersonId>(), ...aboutShare }),
   file: null,
@@ -84,6 +85,7 @@ const makeShare = defineOperation({
 /** Other steps, trade, machine or planned time of a share. */
 const changeShare = defineOperation({
   label: 'the changed share',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onShare, ...aboutShare }),
   file: null,
@@ -117,6 +119,7 @@ const changeShare = defineOperation({
 /** A share becomes somebody else's, with the work that it is of. */
 const passOnShare = defineOperation({
   label: 'passing on this share',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onShare, personId: idField<PersonId>() }),
   file: null,
@@ -145,6 +148,7 @@ const passOnShare = defineOperation({
 /** The steps of a share are nobody's own any more. What was answered and recorded stays. */
 const dissolveShare = defineOperation({
   label: 'dissolving this share',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema(onShare),
   file: null,

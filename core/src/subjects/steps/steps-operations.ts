@@ -27,6 +27,7 @@ const MOST_STEPS = 1_000;
 /** Answers a step, changes the answer, says why it is skipped, or takes back what was said with `null`. */
 const answerStep = defineOperation({
   label: 'this step',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -82,6 +83,7 @@ export function answerContent({ id, text, question }: Step, answer: StepAnswer |
 /** Adds steps during the job: out of a procedure, or typed. */
 const addSteps = defineOperation({
   label: 'these steps',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

@@ -38,6 +38,7 @@ const comesOutField = () =>
  */
 const usePart = defineOperation({
   label: 'this part',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -79,6 +80,7 @@ const usePart = defineOperation({
 /** The amount of a part was wrong: the difference goes back into the bin or out of it, at the price of then. */
 const amendPart = defineOperation({
   label: 'the amended amount',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),
   file: null,
@@ -108,6 +110,7 @@ const amendPart = defineOperation({
 /** What was taken and not used goes into a bin: not more than was taken on this job. */
 const returnPart = defineOperation({
   label: 'putting it back',
+  inLog: 'forLeads',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -150,6 +153,7 @@ const returnPart = defineOperation({
 /** A part came out for which none goes in, or none of the store. */
 const takeOutPart = defineOperation({
   label: 'what came out',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), comesOut: comesOutField() }),
   file: null,

@@ -42,6 +42,7 @@ async function findPart(
 /** Somebody counted: the bin holds so much, whatever the books said. */
 const count = defineOperation({
   label: 'this count',
+  inLog: 'forLeads',
   roles: ['storekeeper', 'lead'],
   schema: argsSchema({ ...inBin, quantity: wholeField().min(0, 'Count from zero up.').max(MOST, 'That is too much.') }),
   file: null,
@@ -61,6 +62,7 @@ const count = defineOperation({
 /** So much came into the bin at a price: the price of the part is the average of what was there and what came. */
 const receive = defineOperation({
   label: 'this receipt',
+  inLog: 'forLeads',
   roles: ['storekeeper', 'lead'],
   schema: argsSchema({
     ...inBin,

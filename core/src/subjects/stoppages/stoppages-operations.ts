@@ -21,6 +21,7 @@ import { checkTimes, howStopped, putStoppage } from './put-stoppage';
 /** A time in which a machine stood still or ran reduced; while it lasts, the machine is marked so everywhere. */
 const addStoppage = defineOperation({
   label: 'this stoppage',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -50,6 +51,7 @@ const addStoppage = defineOperation({
 /** A stoppage has ended: whoever has the work may say so, whoever said that it began. Of two ends the earlier stands. */
 const endStoppage = defineOperation({
   label: 'the end of this stoppage',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, to: instantField() }),
   file: null,
@@ -80,6 +82,7 @@ const endStoppage = defineOperation({
 /** A machine runs again: every stoppage of it that lasts has ended, on whatever work order it was recorded. */
 const runAgain = defineOperation({
   label: 'the machine that runs again',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ assetId: idField<AssetId>(), at: optionalInstantField() }),
   file: null,
@@ -140,6 +143,7 @@ async function end(
 /** The times of a stoppage that has ended were others. One that lasts is ended first. */
 const amendStoppage = defineOperation({
   label: 'the amended stoppage',
+  inLog: 'forLeads',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, from: instantField(), to: instantField() }),
   file: null,

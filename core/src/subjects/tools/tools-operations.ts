@@ -26,6 +26,7 @@ const LARGEST_RATE = 1e9;
 /** A tool was used for so long, at a rate an hour. Its times are possible as those of people are. */
 const addTool = defineOperation({
   label: 'this tool',
+  inLog: 'forLeads',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -61,6 +62,7 @@ const addTool = defineOperation({
 /** It was used for longer or shorter, at the rate of then. */
 const amendTool = defineOperation({
   label: 'the amended time of a tool',
+  inLog: 'forLeads',
   roles: anybody,
   schema: argsSchema({ ...onEntry, minutes: wholeField() }),
   file: null,

@@ -13,6 +13,7 @@ const MOST_PEOPLE = 50;
 /** A lead gives work to people, to a crew, or to both. Who had it and could not know may still record on it. */
 export const giveWork = defineOperation({
   label: 'giving out this work order',
+  inLog: 'forLeads',
   roles: ['lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

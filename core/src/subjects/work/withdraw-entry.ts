@@ -7,6 +7,7 @@ import { anyEntryKind, type EntryKindSet } from './entry-kinds';
 export const withdrawEntry = (kinds: EntryKindSet) =>
   defineOperation({
     label: 'taking this back',
+    inLog: 'forLeads',
     roles: ['technician', 'lead', 'storekeeper'],
     schema: argsSchema({ ...onEntry, reason: textField(LONGEST_LINE) }),
     file: null,

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 
 const AT_ONCE = 400;
@@ -23,15 +24,40 @@ export const log = {
       table.string('operation', 64).notNullable();
       table.primary(['thing', 'operation']);
     });
+    await forgetPrivate(database);
     await fillOld(database);
   },
 };
+
+/** Whose business nobody else has; named here as they were called then. */
+const privateThen = ['time.add', 'time.amend', 'time.remove', 'clock-place.agree', 'clock-place.note'];
+
+/** Where somebody was and what they did on no job does not stay in the log; by its digest it is known again. */
+async function forgetPrivate(database: Knex): Promise<void> {
+  for (let last = ''; ;) {
+    const rows: OldOperation[] = await database('operations')
+      .whereIn('name', privateThen)
+      .where('id', '>', last)
+      .orderBy('id')
+      .limit(AT_ONCE)
+      .select('id', 'by_person', 'args');
+    if (rows.length === 0) return;
+    for (const { id, args } of rows) {
+      const sha256 = createHash('sha256').update(args).digest('hex');
+      await database('operations')
+        .where('id', id)
+        .update({ args: JSON.stringify({ sha256 }) });
+    }
+    last = rows.at(-1)?.id ?? '';
+  }
+}
 
 /** Of what was logged before, as much is known as its arguments and its person say. */
 async function fillOld(database: Knex): Promise<void> {
   const sites = new Map<string, string | null>();
   for (let last = ''; ;) {
     const rows: OldOperation[] = await database('operations')
+      .whereNotIn('name', privateThen)
       .where('id', '>', last)
       .orderBy('id')
       .limit(AT_ONCE)
