@@ -6,6 +6,7 @@ import { isOpen } from '@oilcan/core/work';
 import { useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { performOrSay } from '../../data/use-operation';
+import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
@@ -141,7 +142,7 @@ interface DeskHeadProps {
 /** How much waits, what is set up here, and accepting several at once. */
 function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
   const router = useRouter();
-  const [opened, setOpened] = useState<'demands' | 'limits' | 'catalogue' | null>(null);
+  const [opened, setOpened] = useState<'choice' | 'demands' | 'limits' | 'catalogue' | null>(null);
   const close = (): void => setOpened(null);
   const unusual = waiting.filter((each) => each.unusual.length > 0).length;
   const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
@@ -174,11 +175,17 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
             <Button word="One by one" onPress={() => onChoose(null)} />
           </>
         )}
-        <Button word="What is owed" onPress={() => setOpened('demands')} />
-        <Button word="What is unusual" onPress={() => setOpened('limits')} />
         <Button word="Who did what" onPress={() => router.navigate('/log')} />
-        <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+        <Button word="Set up" onPress={() => setOpened('choice')} />
       </View>
+      {opened === 'choice' ? (
+        <BottomSheet title="Set up" onClose={close}>
+          <Words soft>What finishing waits for, from when on a job is unusual, and what can fail.</Words>
+          <Button word="What is owed" onPress={() => setOpened('demands')} />
+          <Button word="What is unusual" onPress={() => setOpened('limits')} />
+          <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+        </BottomSheet>
+      ) : null}
       {opened === 'demands' ? <DemandsSheet onClose={close} /> : null}
       {opened === 'limits' ? <LimitsSheet onClose={close} /> : null}
       {opened === 'catalogue' ? <CatalogueSheet onClose={close} /> : null}
