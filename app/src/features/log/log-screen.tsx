@@ -97,7 +97,12 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
           ListEmptyComponent={<Words>{emptyWords[log.is]}</Words>}
         />
         {isWide && open !== undefined ? (
-          <ScrollView style={sheet.detail} contentContainerStyle={sheet.list}>
+          <ScrollView
+            role="complementary"
+            aria-label="What it changed"
+            style={sheet.detail}
+            contentContainerStyle={sheet.list}
+          >
             <Words as="heading">{didWords(open)}</Words>
             <LogDetail operation={open} settings={settings} />
           </ScrollView>
