@@ -8,7 +8,6 @@ import {
   type PartId,
   type PersonId,
   type PlaceId,
-  type PlanId,
   type PointId,
   type ProcedureId,
   type ShareId,
@@ -31,12 +30,11 @@ import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/
 import { parseInstant, type Instant } from '../kernel/time/instant';
 import type { Entry, EntryContent } from '../subjects/work/entries';
 import type { StepQuestion } from '../subjects/steps/kinds/kinds';
-import type { LocalDay } from '../kernel/time/local-day';
-import type { Plan } from '../subjects/plans/plan';
 import type { Procedure } from '../subjects/procedures/procedure';
 import type { Stop } from '../subjects/rounds/stop';
 import type { Share } from '../subjects/shares/share';
 import type { Step } from '../subjects/steps/step';
+import { newWorkOrder } from '../subjects/work/new-work-order';
 import type { WorkOrder } from '../subjects/work/work-order';
 
 /** Made-up rows for tests: each builder gives a complete row, of which a test names only what it is about. */
@@ -109,35 +107,27 @@ export const aSite = (given: Partial<Site> = {}): Site => ({
 });
 
 export const aWorkOrder = (given: Partial<WorkOrder> = {}): WorkOrder => ({
-  id: workId,
-  number: 'W-1',
-  siteId: site,
-  assetId,
-  placeId: asId<PlaceId>('place'),
-  kind: 'corrective',
-  urgency: 'shift',
-  state: 'ready',
-  title: 'Seal weeping',
-  reason: 'Oil on the floor',
-  tradeId: 'mechanical',
-  dueAt: null,
-  estimateMinutes: 60,
-  personIds: [ann.id],
-  crewId: null,
-  previousAssignees: null,
-  hazards: [],
-  kit: [],
-  tools: [],
-  isolation: [],
-  createdAt: noon,
-  startedAt: null,
-  finishedAt: null,
-  finishedBy: null,
-  closedAt: null,
-  held: null,
-  handedBack: null,
-  lastTransition: null,
-  cameFrom: null,
+  ...newWorkOrder({
+    id: workId,
+    number: 'W-1',
+    siteId: site,
+    assetId,
+    placeId: asId<PlaceId>('place'),
+    kind: 'corrective',
+    urgency: 'shift',
+    title: 'Seal weeping',
+    reason: 'Oil on the floor',
+    tradeId: 'mechanical',
+    dueAt: null,
+    estimateMinutes: 60,
+    personIds: [ann.id],
+    crewId: null,
+    hazards: [],
+    kit: [],
+    tools: [],
+    createdAt: noon,
+    cameFrom: null,
+  }),
   ...given,
 });
 
@@ -193,32 +183,6 @@ export const aProcedure = (given: Partial<Procedure> = {}): Procedure => ({
   equipmentClasses: ['gearbox'],
   tradeId: 'mechanical',
   steps: [],
-  ...given,
-});
-
-/** A plan that is due every three months after it was done. */
-export const aPlan = (given: Partial<Plan> = {}): Plan => ({
-  id: asId<PlanId>('plan'),
-  siteId: site,
-  assetId,
-  title: 'Oil change',
-  reason: 'Due every three months.',
-  kind: 'preventive',
-  urgency: 'week',
-  tradeId: 'mechanical',
-  estimateMinutes: 60,
-  personIds: [],
-  crewId: null,
-  procedureId: null,
-  triggers: [{ kind: 'completion', every: 3, unit: 'month' }],
-  leadDays: 7,
-  dueMinutes: 16 * 60,
-  startsOn: '2026-01-01' as LocalDay,
-  idle: [],
-  except: [],
-  last: null,
-  made: 0,
-  open: null,
   ...given,
 });
 

@@ -1,7 +1,7 @@
 import { asId, type PointId } from '../../kernel/ids';
 import { parseInstant, toMillis, instantFromMillis } from '../../kernel/time/instant';
 import { localDate, timeOfDay, type LocalDay } from '../../kernel/time/local-day';
-import { aPlan } from '../../testing/builders';
+import { aPlan } from '../../testing/plan-builders';
 import { chanceOf } from '../../testing/chance';
 import { afterRunning, isSeason, runningDays, runsFrom } from './idle-season';
 import { meterDue } from './meter-due';

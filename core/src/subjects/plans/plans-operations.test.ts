@@ -1,6 +1,7 @@
 import { asId, type PlanId, type ProcedureId, type WorkOrderId } from '../../kernel/ids';
 import { timeOfDay, type LocalDay } from '../../kernel/time/local-day';
-import { ann, anAsset, aPlan, aPoint, aProcedure, assetId, bob, lea, noon, pointId, put } from '../../testing/builders';
+import { ann, anAsset, aPoint, aProcedure, assetId, bob, lea, noon, pointId, put } from '../../testing/builders';
+import { aPlan } from '../../testing/plan-builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
 import { problemsOfPlan } from './check-plan';
 import { dueSoonOn } from './due-soon';
