@@ -8,12 +8,13 @@ import { costGroups, standingEntries, standingOf, type Entry, type EntryOf, type
 import type { ReadingOnPaper, RecordPaper, SignatureOnPaper } from '@oilcan/paper/record-paper';
 import { now, peekRow, peekRows } from '../../data/store';
 import { sayExactly } from '../../words/dates';
-import { costGroupWords, kindWords, levelWords, stateOf, urgencyWords } from '../../words/work-words';
+import { costGroupWords, levelWords, stateOf } from '../../words/work-words';
 import { entryWords } from '../record/words';
 import { sinceSigned } from '../return-to-service/words';
 import { answerWords } from '../steps/words';
 import type { EntryWords } from '../views/entry-view';
 import { phoneNames } from '../views/names';
+import { factsOnPaper, headOnPaper } from './head-on-paper';
 
 /** A picture of the job, by its file. */
 export interface NamedPicture {
@@ -39,7 +40,6 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
   const say = (at: Instant): string => sayExactly(at, settings.zone, settings.language).replace(/:\d\d [^:]*$/, '');
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? '';
   const photos = photosOf(work, entries, hasCosts);
-  const asset = peekRow('assets', work.assetId);
   const ends: (readonly [string, string])[] = [
     ...(work.startedAt === null ? [] : [['Started', say(work.startedAt)] as const]),
     ...(work.finishedAt === null
@@ -49,14 +49,9 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
   ];
   return {
     record: {
-      number: work.number,
-      title: work.title,
-      organization: settings.organization,
-      reason: work.reason,
+      ...headOnPaper(work, settings),
       facts: [
-        ['Machine', `${asset?.name ?? ''} (${asset?.tag ?? ''})`],
-        ['Place', peekRow('places', work.placeId)?.name ?? ''],
-        ['Kind', `${kindWords[work.kind]}, ${urgencyWords[work.urgency]}`],
+        ...factsOnPaper(work),
         ['State', stateOf(work)],
         ...(work.dueAt === null ? [] : [['Due', say(work.dueAt)] as const]),
         ...ends,

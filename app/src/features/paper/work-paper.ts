@@ -8,15 +8,15 @@ import { now, peekRow, peekRows, usePhone } from '../../data/store';
 import type { JobCard } from '@oilcan/paper/job-card';
 import type { OutOfServiceTag } from '@oilcan/paper/out-of-service-tag';
 import { sayDue, sayExactly } from '../../words/dates';
-import { kindWords, permitWords, urgencyWords } from '../../words/work-words';
+import { permitWords } from '../../words/work-words';
 import { kitLines } from '../../data/stock';
 import { amountOf, binName } from '../../words/amounts';
 import { answerOnPaper } from '../steps/words';
 import { phoneNames } from '../views/names';
+import { factsOnPaper, headOnPaper } from './head-on-paper';
 
 /** A work order as it goes onto paper. */
 export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
-  const asset = peekRow('assets', work.assetId);
   const { zone, language } = settings;
   const due = work.dueAt === null ? 'no date' : `${sayDue(work.dueAt, now(), zone, language)}`;
   const people = work.personIds.map((id) => peekRow('people', id)?.name ?? '');
@@ -34,14 +34,9 @@ export function jobCardOf(work: WorkOrder, settings: Settings): JobCard {
   });
   const steps = placed(peekRows('steps', 'workOrder', work.id));
   return {
-    number: work.number,
-    title: work.title,
-    organization: settings.organization,
-    reason: work.reason,
+    ...headOnPaper(work, settings),
     facts: [
-      ['Machine', `${asset?.name ?? ''} (${asset?.tag ?? ''})`],
-      ['Place', peekRow('places', work.placeId)?.name ?? ''],
-      ['Kind', `${kindWords[work.kind]}, ${urgencyWords[work.urgency]}`],
+      ...factsOnPaper(work),
       ['Due', due],
       ['About', formatDuration(work.estimateMinutes)],
       ['With', [...people, ...crew].join(', ') || 'nobody yet'],
