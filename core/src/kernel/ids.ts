@@ -18,6 +18,8 @@ export type StopId = Id<'stop'>;
 export type ShareId = Id<'share'>;
 export type ProcedureId = Id<'procedure'>;
 export type PlanId = Id<'plan'>;
+export type ReportId = Id<'report'>;
+export type IncidentId = Id<'incident'>;
 export type OtherTimeId = Id<'otherTime'>;
 export type EntryId = Id<'entry'>;
 /** The SHA-256 of its content, in lower-case hexadecimal. */

@@ -47,11 +47,14 @@ export interface Viewer {
  *
  * - `always`: all of them,
  * - `never`: they are asked for when somebody looks,
- * - `whileCurrent`: work orders, until a while after their end,
+ * - `daysAfterEnd`: what has an end, by its index `ended`, until so many days after it,
  * - `withWork`: what belongs to a work order, where that is carried whole.
  */
 export type Carried<Index extends string = string> =
-  'always' | 'never' | 'whileCurrent' | ('workOrder' extends Index ? 'withWork' : never);
+  | 'always'
+  | 'never'
+  | ('ended' extends Index ? { readonly daysAfterEnd: number } : never)
+  | ('workOrder' extends Index ? 'withWork' : never);
 
 /** A row of any shape, old or new. */
 export type Fields = Readonly<Record<string, unknown>>;

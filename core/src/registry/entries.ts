@@ -18,6 +18,7 @@ import { servicesEntries } from '../subjects/services/services-entries';
 import { sharesEntries } from '../subjects/shares/shares-entries';
 import { stepsEntries } from '../subjects/steps/steps-entries';
 import { stockEntries } from '../subjects/stock/stock-entries';
+import { reportsEntries } from '../subjects/reports/reports-entries';
 import { stoppagesEntries } from '../subjects/stoppages/stoppages-entries';
 import { toolsEntries } from '../subjects/tools/tools-entries';
 import { costByShare, type CostByShare } from '../subjects/shares/by-share';
@@ -34,6 +35,7 @@ export const entryKinds: EntryKindSet = {
   ...stoppagesEntries,
   ...readingsEntries,
   ...notesEntries,
+  ...reportsEntries,
   ...expensesEntries,
   ...servicesEntries,
   ...toolsEntries,

@@ -5,6 +5,7 @@ import { operationErrors } from '../operations/operation-errors';
 import { copiesErrors } from '../subjects/copies/copies-errors';
 import { faultsErrors } from '../subjects/faults/faults-errors';
 import { filesErrors } from '../subjects/files/files-errors';
+import { goAheadErrors } from '../subjects/go-ahead/go-ahead-errors';
 import { hazardsErrors } from '../subjects/hazards/hazards-errors';
 import { isolationErrors } from '../subjects/isolation/isolation-errors';
 import { kitListErrors } from '../subjects/kit-list/kit-list-errors';
@@ -17,6 +18,7 @@ import { clockPlaceErrors } from '../subjects/places-of-clocks/clock-place-error
 import { plansErrors } from '../subjects/plans/plans-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
+import { reportsErrors } from '../subjects/reports/reports-errors';
 import { returnErrors } from '../subjects/return-to-service/return-errors';
 import { roundsErrors } from '../subjects/rounds/rounds-errors';
 import { scheduleErrors } from '../subjects/schedule/schedule-errors';
@@ -35,6 +37,8 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...workErrors,
   ...numbersErrors,
   ...raiseErrors,
+  ...goAheadErrors,
+  ...reportsErrors,
   ...plansErrors,
   ...copiesErrors,
   ...lifecycleErrors,

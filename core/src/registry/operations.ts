@@ -13,9 +13,12 @@ import { attachmentsOperations } from '../subjects/attachments/attachments-opera
 import { copiesOperations } from '../subjects/copies/copies-operations';
 import { expensesOperations } from '../subjects/expenses/expenses-operations';
 import { hazardsOperations } from '../subjects/hazards/hazards-operations';
+import { goAheadOperations } from '../subjects/go-ahead/go-ahead-operations';
+import { incidentsOperations } from '../subjects/incidents/incidents-operations';
 import { isolationOperations } from '../subjects/isolation/isolation-operations';
 import { kitListOperations } from '../subjects/kit-list/kit-list-operations';
 import { labelsOperations } from '../subjects/labels/labels-operations';
+import { reportLabelOperations } from '../subjects/labels/report-label-operations';
 import { laborOperations } from '../subjects/labor/labor-operations';
 import { demandsOperations } from '../subjects/lifecycle/demands-operations';
 import { lifecycleOperations } from '../subjects/lifecycle/lifecycle-operations';
@@ -25,8 +28,11 @@ import { noticesOperations } from '../subjects/notices/notices-operations';
 import { clockPlaceOperations } from '../subjects/places-of-clocks/clock-place-operations';
 import { plansOperations } from '../subjects/plans/plans-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
+import { raiseRulesOperations } from '../subjects/raise-rules/raise-rules-operations';
 import { raiseOperations } from '../subjects/raise/raise-operations';
 import { readingsOperations } from '../subjects/readings/readings-operations';
+import { answerOperations } from '../subjects/reports/answer-operations';
+import { reportsOperations } from '../subjects/reports/reports-operations';
 import { returnOperations } from '../subjects/return-to-service/return-operations';
 import { reviewOperations } from '../subjects/review/review-operations';
 import { roundsOperations } from '../subjects/rounds/rounds-operations';
@@ -52,6 +58,11 @@ export const operations = {
   ...returnOperations(entryKinds),
   ...reviewOperations,
   ...scheduleOperations,
+  ...raiseRulesOperations,
+  ...goAheadOperations,
+  ...reportsOperations,
+  ...answerOperations,
+  ...incidentsOperations,
   ...plansOperations,
   ...copiesOperations,
   ...hazardsOperations,
@@ -75,6 +86,7 @@ export const operations = {
   ...photosOperations,
   ...attachmentsOperations,
   ...labelsOperations,
+  ...reportLabelOperations,
   ...kitListOperations,
   ...noticesOperations,
 } as const;

@@ -3,6 +3,7 @@ import { copiesTables } from '../subjects/copies/copies-tables';
 import { documentsTables } from '../subjects/documents/documents-tables';
 import { hazardsTables } from '../subjects/hazards/hazards-tables';
 import { kitListTables } from '../subjects/kit-list/kit-list-tables';
+import { incidentsTables } from '../subjects/incidents/incidents-tables';
 import { labelsTables } from '../subjects/labels/labels-tables';
 import { laborTables } from '../subjects/labor/labor-tables';
 import { noticesTables } from '../subjects/notices/notices-tables';
@@ -12,6 +13,8 @@ import { clockPlaceTables } from '../subjects/places-of-clocks/clock-place-table
 import { plansTables } from '../subjects/plans/plans-tables';
 import { plantTables } from '../subjects/plant/plant-tables';
 import { proceduresTables } from '../subjects/procedures/procedures-tables';
+import { raiseRulesTables } from '../subjects/raise-rules/raise-rules-tables';
+import { reportsTables } from '../subjects/reports/reports-tables';
 import { reviewTables } from '../subjects/review/review-tables';
 import { roundsTables } from '../subjects/rounds/rounds-tables';
 import { settingsTables } from '../subjects/settings/settings-tables';
@@ -43,6 +46,9 @@ export const tables: TableSet = {
   ...kitListTables,
   ...noticesTables,
   ...reviewTables,
+  ...raiseRulesTables,
+  ...reportsTables,
+  ...incidentsTables,
 };
 
 export const tableNames = Object.keys(tables) as readonly TableName[];

@@ -227,6 +227,7 @@ export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
   stoppages: [],
   readings: [],
   notes: [],
+  reports: [],
   expenses: [],
   answers: [],
   ...given,

@@ -2,4 +2,5 @@
 export * from './builders';
 export * from './plan-builders';
 export * from './records-conformance';
+export * from './report-builders';
 export * from './works';

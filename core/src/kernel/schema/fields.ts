@@ -138,6 +138,11 @@ export function flagField(): yup.BooleanSchema<boolean> {
   return yup.boolean().strict().required('Say yes or no.');
 }
 
+/** As `flagField`, or left out for no. */
+export function flagFieldIfAny(): yup.Schema<boolean | undefined> {
+  return yup.boolean().strict().optional() as unknown as yup.Schema<boolean | undefined>;
+}
+
 const INSTANT_SCHEMA = { format: 'date-time', pattern: '^(19|20|21)\\d\\d-' };
 const NOT_AN_INSTANT = 'Give a time as ISO 8601 with its offset, such as 2026-11-23T14:20:00+01:00.';
 
@@ -172,6 +177,16 @@ export function dayField(): yup.StringSchema<LocalDay> {
     .required('Give a day.')
     .test('day', 'Give a day such as 2026-11-23.', (text) => isLocalDay(text ?? ''))
     .meta({ jsonSchema: DAY_SCHEMA }) as unknown as yup.StringSchema<LocalDay>;
+}
+
+/** As `dayField`, or left out where there is none. */
+export function dayFieldIfAny(): yup.Schema<LocalDay | undefined> {
+  return yup
+    .string()
+    .strict()
+    .optional()
+    .test('day', 'Give a day such as 2026-11-23.', (text) => text === undefined || isLocalDay(text))
+    .meta({ jsonSchema: DAY_SCHEMA }) as unknown as yup.Schema<LocalDay | undefined>;
 }
 
 /** As `dayField`, or null for none. */

@@ -14,18 +14,57 @@ function stemsOf(text: string): ReadonlySet<string> {
   return new Set(words.filter((word) => word.length >= SHORTEST).map((word) => word.slice(0, STEM)));
 }
 
-/**
- * How like texts are to what is wanted, each from 0 to 1: the share of the wanted words that a text has, where a word that few of
- * the texts have counts for more (inverse document frequency; K. Spärck Jones, 1972).
- */
+/** Words as they are typed: the last one may not be finished, and then stands for all that begin so. */
+export interface Wanted {
+  readonly stems: ReadonlySet<string>;
+  /** The beginning of the word that is being typed; null where none is. */
+  readonly beginning: string | null;
+}
+
+/** What is wanted, in whole words. */
+export const inWholeWords = (text: string): Wanted => ({ stems: stemsOf(text), beginning: null });
+
+/** What is wanted so far, while its last word is still being typed. */
+export function wantedSoFar(text: string): Wanted {
+  const last = /[\p{L}\p{N}]+$/u.exec(text)?.[0] ?? '';
+  const [beginning = null] = last.length < STEM ? stemsOf(last) : [];
+  return { stems: stemsOf(text.slice(0, text.length - (beginning === null ? 0 : last.length))), beginning };
+}
+
+/** Texts that are compared again and again, with their words found once. */
+export class TextsToCompare {
+  readonly #stems: readonly ReadonlySet<string>[];
+  readonly #having = new Map<string, number>();
+
+  constructor(texts: readonly string[]) {
+    this.#stems = texts.map(stemsOf);
+    for (const stems of this.#stems)
+      for (const stem of stems) this.#having.set(stem, (this.#having.get(stem) ?? 0) + 1);
+  }
+
+  /**
+   * How like each text is to what is wanted, from 0 to 1: the share of the wanted words that it has, where a word that few of the
+   * texts have counts for more (inverse document frequency; K. Spärck Jones, 1972).
+   */
+  likenessTo({ stems: wanted, beginning }: Wanted): number[] {
+    const begun = beginning === null ? [] : [...this.#having.keys()].filter((stem) => stem.startsWith(beginning));
+    const groups = [...[...wanted].map((stem) => [stem]), ...(beginning === null ? [] : [begun])];
+    const weighed = groups.map((stems) => ({ stems, weight: this.#weightOf(stems) }));
+    const whole = weighed.reduce((sum, { weight }) => sum + weight, 0);
+    if (whole === 0) return this.#stems.map(() => 0);
+    const has = (text: ReadonlySet<string>, stems: readonly string[]): boolean => stems.some((stem) => text.has(stem));
+    return this.#stems.map(
+      (text) => weighed.reduce((sum, { stems, weight }) => sum + (has(text, stems) ? weight : 0), 0) / whole,
+    );
+  }
+
+  #weightOf(stems: readonly string[]): number {
+    const having = stems.reduce((sum, stem) => sum + (this.#having.get(stem) ?? 0), 0);
+    return having === 0 ? 0 : Math.log(1 + this.#stems.length / Math.min(having, this.#stems.length));
+  }
+}
+
+/** How like texts are to what is wanted, each from 0 to 1; see `TextsToCompare`. */
 export function likeness(wanted: string, texts: readonly string[]): number[] {
-  const stems = texts.map(stemsOf);
-  const weightOf = (stem: string): number => {
-    const having = stems.filter((each) => each.has(stem)).length;
-    return having === 0 ? 0 : Math.log(1 + texts.length / having);
-  };
-  const weights = [...stemsOf(wanted)].map((stem) => ({ stem, weight: weightOf(stem) }));
-  const whole = weights.reduce((sum, { weight }) => sum + weight, 0);
-  if (whole === 0) return texts.map(() => 0);
-  return stems.map((each) => weights.reduce((sum, { stem, weight }) => sum + (each.has(stem) ? weight : 0), 0) / whole);
+  return new TextsToCompare(texts).likenessTo(inWholeWords(wanted));
 }

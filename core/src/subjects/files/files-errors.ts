@@ -8,6 +8,7 @@ export const filesErrors = {
   ),
   file_damaged: defineError(422, 'The file that arrived is not the one that was sent. Send it again from the start.'),
   file_type_unsupported: defineError(415, 'Only pictures (JPEG, PNG, WebP), PDF and sound are taken.'),
+  picture_unsupported: defineError(415, 'Only pictures (JPEG, PNG, WebP) are taken here.'),
   too_many_unfinished_files: defineError(
     409,
     (v) => `${v['limit']} files of yours are on their way already. Let them arrive first.`,

@@ -102,6 +102,8 @@ function ofContent(content: EntryContent, source: RecordSource): Cells {
       return { from: content.startedAt, minutes: content.minutes, text: content.words, ...ofMoney(content.cost) };
     case 'note':
       return { text: content.text };
+    case 'report':
+      return { from: content.reportedAt, text: `${content.number} ${content.words}` };
     case 'photo':
       return { text: content.caption };
     case 'state':

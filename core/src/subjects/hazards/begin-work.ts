@@ -1,6 +1,8 @@
 import type { PersonId, WorkOrderId } from '../../kernel/ids';
+import { hasRole } from '../../operations/actor';
 import { refuse, rowNamed, type Found, type OperationContext, type RowName } from '../../operations/operation';
 import type { Records } from '../../records/records';
+import { waitsForGoAhead } from '../go-ahead/go-ahead';
 import { changeState, findOpenWork } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
@@ -16,6 +18,8 @@ export async function beginWork(
 ): Promise<Found<WorkOrder>> {
   const found = await findOpenWork(records, id, context);
   if (!found.ok) return found;
+  if (waitsForGoAhead(found.value) && !hasRole(context.person, ['lead']))
+    return refuse('waits_for_go_ahead', { number: found.value.number }, 'workOrderId');
   const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
   if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knownUntil))) {
     return refuse('hazards_not_acknowledged');

@@ -1,8 +1,9 @@
 import { planFollows } from '../plans/plan-work';
+import { reportFollows } from '../reports/report-follows';
 import type { FollowsWork } from '../work/follows-work';
 
 /** Everything that goes on or closes with the work that came from it. */
-const followers: readonly FollowsWork[] = [planFollows];
+const followers: readonly FollowsWork[] = [planFollows, reportFollows];
 
 /** Tells what a work order came from that it ended. */
 export async function tellEnded(...told: Parameters<FollowsWork['ended']>): Promise<void> {

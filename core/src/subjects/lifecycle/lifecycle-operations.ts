@@ -208,7 +208,7 @@ const handBackWork = defineOperation({
       const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
       const { timeOwedBy: _, ...again } = work;
       await records.put('workOrders', { ...again, handedBack });
-      await tellReopened(records, work);
+      await tellReopened(records, work, context.at);
     }
     return outcome;
   },

@@ -16,6 +16,11 @@ export const noticeHeadlines: Readonly<Record<NoticeKind, string>> = {
   finished: 'Finished, waits for your look',
   forYou: 'Recorded in your name',
   timeOwed: 'Your time is missing',
+  reported: 'Reported',
+  answered: 'Your report',
+  look: 'Go and look',
+  goAhead: 'Raised, waits for your go-ahead',
+  mayStart: 'May start now',
 };
 
 const stateWords: Readonly<Record<WorkState, string>> = {
@@ -49,12 +54,51 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
       return 'add it, or say that there was none';
     case 'share':
       return fact.steps === 1 ? 'one step as your share' : `${fact.steps} steps as your share`;
+    case 'report':
+      return sayReport(fact);
+    case 'incident':
+      return incidentWords[fact.kind];
     case 'clockStopped':
       return `${fact.by} stopped your clock at ${inZone(fact.at, zone).toFormat('HH:mm')}: ${fact.reason}`;
     case 'lockOff':
       return `${fact.by} took off your lock at ${fact.device}: ${fact.reason}`;
   }
 }
+
+/** What became of a report, for whoever is told of it. */
+function sayReport({ became, words }: Extract<NoticeFact, { is: 'report' }>): string {
+  switch (became) {
+    case 'new':
+      return words;
+    case 'said':
+      return words === '' ? 'more was added' : `added: ${words}`;
+    case 'asked':
+      return `a question: ${words}`;
+    case 'look':
+      return 'somebody goes and looks';
+    case 'confirmed':
+      return 'seen, and it is so';
+    case 'taken':
+      return `taken up as ${words}`;
+    case 'joined':
+      return `joined to ${words}`;
+    case 'declined':
+      return `nothing is done about it: ${words}`;
+    case 'solved':
+      return `solved by ${words}`;
+    case 'reopened':
+      return `${words} is worked on again`;
+    case 'dropped':
+      return `${words} was dropped; somebody looks at it again`;
+  }
+}
+
+const incidentWords = {
+  injury: 'somebody was hurt',
+  nearMiss: 'a near miss',
+  damage: 'something was damaged',
+  environment: 'something got into nature',
+} as const;
 
 /** What a notice tells beside its headline; empty for nothing more. */
 export function detailOf(kinds: EntryKindSet, { facts }: Pick<Notice, 'facts'>, zone: Zone): string {

@@ -207,7 +207,7 @@ describe('a person’s notices', () => {
     expect(noticeChoiceOf(ann.id, records.peek('noticeChoices', ann.id))).toMatchObject({
       silent: ['given'],
       mail: ['late'],
-      push: ['handedBack', 'forYou'],
+      push: ['handedBack', 'forYou', 'look'],
     });
   });
 

@@ -1,6 +1,7 @@
-import type { PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { IncidentId, PersonId, ReportId, SiteId, WorkOrderId } from '../../kernel/ids';
 import { hasRole } from '../../operations/actor';
 import type { Crew, Person } from '../people/people';
+import { waitsForGoAhead } from '../go-ahead/go-ahead';
 import { isLate } from '../shift/shift-order';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { peopleOn, type Given } from '../work/assignment';
@@ -10,7 +11,10 @@ import { isOpen } from '../work/states';
 import type { WorkOrder } from '../work/work-order';
 import type { NoticeFact } from '../work/notice-fact';
 
-/** What a person is told of: `finished` is for leads, who accept it; `forYou` is what somebody recorded in one's name. */
+/**
+ * What a person is told of: `finished`, `reported` and `goAhead` are for leads, who accept work, answer reports and let raised work
+ * start; `forYou` is what somebody recorded in one's name; `answered` is what became of one's own report.
+ */
 export const noticeKinds = [
   'given',
   'late',
@@ -21,17 +25,25 @@ export const noticeKinds = [
   'finished',
   'forYou',
   'timeOwed',
+  'reported',
+  'answered',
+  'look',
+  'goAhead',
+  'mayStart',
 ] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
-/** One thing that a person is told. About one work order and of one kind there is one; it is renewed until it was seen. */
+/** One thing that a person is told. About one thing and of one kind there is one; it is renewed until it was seen. */
 export interface Notice {
-  /** `personId@kind@workOrderId`. */
+  /** `personId@kind@` and the id of what it is about. */
   readonly id: string;
   readonly personId: PersonId;
   readonly kind: NoticeKind;
-  readonly workOrderId: WorkOrderId;
-  /** Of the work order, as they were then. */
+  /** The work order that it is about; null where it is about a report or an incident. */
+  readonly workOrderId: WorkOrderId | null;
+  readonly reportId?: ReportId;
+  readonly incidentId?: IncidentId;
+  /** Of what it is about, as they were then. */
   readonly number: string;
   readonly title: string;
   /** What changed, why it came back, what is short; none for nothing more. */
@@ -73,7 +85,7 @@ export interface NoticeChoice {
 
 /** Before anybody chose: everything in the list, what is urgent also on the phone, nothing by mail. */
 export function noticeChoiceOf(personId: PersonId, chosen: NoticeChoice | undefined): NoticeChoice {
-  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou'] };
+  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou', 'look'] };
 }
 
 export function followId(personId: PersonId, workOrderId: WorkOrderId): string {
@@ -167,6 +179,10 @@ export function noticesAfter(
   if (forTheStore.length > 0)
     for (const person of ofSite) if (hasRole(person, ['storekeeper'])) tell(person.id, 'count', forTheStore);
   const facts = factsOfChange(kinds, before, after, entries);
+  if (waitsForGoAhead(after) && (before === undefined || !waitsForGoAhead(before)))
+    for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'goAhead');
+  const isLetStart = before !== undefined && waitsForGoAhead(before) && after.goAhead?.givenBy != null;
+  if (isLetStart) for (const person of peopleWith(after, everybody)) tell(person, 'mayStart');
   const mayKnow = new Set(ofSite.map(({ id }) => id));
   // Whoever has work that will not be done after all hears of it without following it.
   const isDropped = after.state === 'dropped' && before?.state !== 'dropped';

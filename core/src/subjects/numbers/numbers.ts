@@ -1,5 +1,5 @@
 /** What is numbered, and the letter before its numbers. */
-export const numberSeries = { workOrder: 'W' } as const;
+export const numberSeries = { workOrder: 'W', report: 'P' } as const;
 export type NumberSeries = keyof typeof numberSeries;
 
 export function isNumberSeries(text: string): text is NumberSeries {

@@ -7,6 +7,8 @@ export interface Person extends Actor {
   readonly name: string;
   /** A trade of the settings, which sets the rate of this person's time. */
   readonly tradeId: string;
+  /** How they are reached at work: a telephone number or an address for mail; absent where nobody said. */
+  readonly reach?: string;
   /** A level of that trade with a rate of its own, such as `senior`; absent for none. */
   readonly levelId?: string;
 }

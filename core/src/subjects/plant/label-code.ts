@@ -11,6 +11,24 @@ export function labelText(origin: string, code: string): string {
   return `${origin}${LABEL_PATH}${encodeURIComponent(code)}`;
 }
 
+/** The path of the address of a label by which everybody may report. */
+const REPORT_PATH = '/r/';
+
+/** What such a label holds: an address of this server that ends in its key. */
+export function reportLabelText(origin: string, key: string): string {
+  return `${origin}${REPORT_PATH}${key}`;
+}
+
+/** The code that the staff read from such a label. */
+export function reportLabelCode(key: string): string {
+  return `REPORT:${key}`.toUpperCase();
+}
+
+/** The key in such a code; null for any other code. */
+export function keyInCode(code: string): string | null {
+  return /^REPORT:(.+)$/.exec(code)?.[1] ?? null;
+}
+
 /** The label of a bin has its own kind of code, so that it is never taken for a machine's tag. */
 export function binCode(storeName: string, binLabel: string): string {
   return `BIN:${storeName}:${binLabel}`.toUpperCase();
@@ -36,7 +54,7 @@ export function codeOfTag(tag: string): string {
   return readCode(tag) ?? tag.toUpperCase();
 }
 
-const OTHER_KINDS = /^(BIN|PLACE):/;
+const OTHER_KINDS = /^(BIN|PLACE|REPORT):/;
 
 /** Whether a code is of a kind that never belongs to a machine: our own labels of bins and places. */
 export function isCodeOfOtherKind(code: string): boolean {
@@ -44,6 +62,8 @@ export function isCodeOfOtherKind(code: string): boolean {
 }
 
 function fromLabel(text: string): string | null {
+  const key = /^https?:\/\/[^/\s]+\/r\/([^/?#\s]+)$/i.exec(text)?.[1];
+  if (key !== undefined) return reportLabelCode(key);
   const match = /^https?:\/\/[^/\s]+\/code\/([^/?#\s]+)$/i.exec(text);
   if (match?.[1] === undefined) return null;
   try {

@@ -63,6 +63,8 @@ export interface Asset {
   readonly openStoppages?: readonly OpenStoppage[];
   /** The day from which it is not used any more, for good; absent while it is. */
   readonly retiredOn?: LocalDay;
+  /** The machine that stands for it since two rows of one machine were merged; absent where it stands for itself. */
+  readonly mergedInto?: AssetId;
   readonly nameplate: Nameplate;
   /** What it looks like; absent where nobody said. */
   readonly picture?: AssetPicture;

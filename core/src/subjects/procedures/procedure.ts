@@ -48,3 +48,15 @@ export function byLikeness(procedures: readonly Procedure[], wanted: Wanted): Pr
     .sort((a, b) => b.score - a.score || (a.procedure.title < b.procedure.title ? -1 : 1))
     .map(({ procedure }) => procedure);
 }
+
+/** A procedure whose title has so much of what somebody wants to do is one for it. */
+const FITS = 0.4;
+
+/** The procedure for what somebody wants to do; null where none fits. */
+export function fittingProcedure(procedures: readonly Procedure[], wanted: Wanted): Procedure | null {
+  const [likeliest] = byLikeness(procedures, wanted);
+  if (likeliest === undefined) return null;
+  const titles = procedures.map(({ title }) => title);
+  const score = likeness(wanted.words, titles)[procedures.indexOf(likeliest)] ?? 0;
+  return score >= FITS ? likeliest : null;
+}

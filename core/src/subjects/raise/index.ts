@@ -1,2 +1,3 @@
 export * from './raise-errors';
 export * from './raise-operations';
+export * from './hazards-there';

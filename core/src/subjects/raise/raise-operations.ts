@@ -9,11 +9,14 @@ import {
   type PartId,
   type PersonId,
   type PointId,
+  type ReportId,
   type WorkOrderId,
 } from '../../kernel/ids';
 import {
   argsSchema,
   choiceField,
+  dayFieldIfAny,
+  flagFieldIfAny,
   idField,
   idFieldIfAny,
   idListField,
@@ -41,22 +44,28 @@ import {
 import type { Records } from '../../records/records';
 import type { Fields } from '../../records/table';
 import { listOfFields } from '../../records/upgrade';
+import { goAheadFor } from '../go-ahead/go-ahead';
 import { provisionalNumber } from '../numbers/numbers';
 import type { Asset } from '../plant/plant';
+import { findToAnswer, takenUp } from '../reports/change-report';
+import { photosOf } from '../reports/report';
+import { noteReportOn } from '../reports/reports-entries';
 import { checkNewSteps, checkPoints, newStepsField, stepsOf, type NewStep } from '../steps/new-step';
 import { questionUpgraded } from '../steps/upgrades';
 import { putStoppage, howStopped } from '../stoppages/put-stoppage';
 import type { Extent } from '../stoppages/stoppages-entries';
 import { entryBeside } from '../work/entry-ids';
 import { findAssignees } from '../work/give-work';
-import { findWorkOfSite } from '../work/guards';
+import { findWorkOfSite, newEntry } from '../work/guards';
 import { newWorkOrder } from '../work/new-work-order';
-import { urgencies, workKinds, type KitPart, type KitTool } from '../work/work-order';
+import { urgencies, workKinds, type KitPart, type KitTool, type WorkOrder } from '../work/work-order';
 
 const MOST_LINES = 100;
 const MOST_PEOPLE = 50;
 /** Notes and photos that go along with further work. */
 const MOST_CARRIED = 50;
+/** Reports of one problem that are taken up at once. */
+const MOST_REPORTS = 50;
 /** A year of one person, in minutes: no job is estimated longer. */
 const LONGEST_ESTIMATE = 365 * 24 * 60;
 
@@ -127,6 +136,10 @@ const raiseWork = defineOperation({
     alarmOf: idFieldIfAny<PointId>(),
     answers: idListFieldIfAny<Id<string>>(MOST_LINES),
     carried: idListFieldIfAny<EntryId>(MOST_CARRIED),
+    reportIds: idListFieldIfAny<ReportId>(MOST_REPORTS),
+    plannedOn: dayFieldIfAny(),
+    /** It was done before anybody raised it: it waits for nobody's go-ahead. */
+    isDone: flagFieldIfAny(),
     stoppage: stoppageIfAny,
   }),
   file: null,
@@ -148,6 +161,8 @@ const raiseWork = defineOperation({
     const id = asId<WorkOrderId>(context.operationId);
     const { title, reason, urgency, kind, estimateMinutes, crewId, cameFrom } = args;
     const { alarmOf } = args;
+    const goAhead =
+      args.isDone === true ? undefined : await goAheadFor(records, { ...args, siteId: asset.siteId }, context);
     if (alarmOf !== undefined && (await records.get('points', alarmOf))?.siteId !== asset.siteId) {
       return notFound('measuring point', 'alarmOf');
     }
@@ -175,8 +190,12 @@ const raiseWork = defineOperation({
         tools: [...args.tools],
         createdAt: context.at,
         cameFrom,
+        ...(goAhead === undefined ? {} : { goAhead }),
+        ...(args.plannedOn === undefined ? {} : { plannedOn: args.plannedOn }),
       }),
     );
+    const answered = await takeUpReports(records, args.reportIds ?? [], { id, number }, asset, context);
+    if (!answered.ok) return answered;
     const carried = await carryOver(records, args, id, context);
     if (!carried.ok) return carried;
     if (args.stoppage !== undefined) {
@@ -192,6 +211,35 @@ const raiseWork = defineOperation({
     return accepted;
   },
 });
+
+/** The reports that it answers: each hears of it, and its pictures stand in the record of the work. */
+async function takeUpReports(
+  records: Records,
+  reportIds: readonly ReportId[],
+  work: Pick<WorkOrder, 'id' | 'number'>,
+  asset: Asset,
+  context: OperationContext,
+): Promise<Outcome> {
+  const made = await records.get('workOrders', work.id);
+  const { person, at, operationId } = context;
+  let pictures = 0;
+  for (const [index, id] of [...new Set(reportIds)].entries()) {
+    const found = await findToAnswer(records, id, context);
+    if (!found.ok) return { ...found, field: 'reportIds' };
+    const report = found.value;
+    if (report.siteId !== asset.siteId) return notFound('report', 'reportIds');
+    await records.put('reports', takenUp(report, work, { isJoined: false, by: person.id, id: operationId, at }));
+    if (made !== undefined) await noteReportOn(records, made, report, index + 1, context);
+    for (const photo of photosOf(report)) {
+      if (made === undefined || pictures >= MOST_CARRIED) break;
+      pictures += 1;
+      const content = { kind: 'photo', ...photo, caption: report.number, taken: 'before' } as const;
+      const entry = newEntry(made, content, context);
+      await records.put('entries', { ...entry, id: entryBeside(context.entryId, `reported-${pictures}`) });
+    }
+  }
+  return accepted;
+}
 
 /** Notes and photos of the work that it came from stand in its record too, as they were and by whom they were. */
 async function carryOver(

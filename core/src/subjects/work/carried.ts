@@ -2,12 +2,12 @@ import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { isClosed } from './states';
 import type { WorkOrder } from './work-order';
 
-/** Accepted and dropped work stays on the phones for this long. */
-const RECENT_DAYS = 3;
+/** Accepted and dropped work stays on the phones for so many days. */
+export const WORK_CARRIED_DAYS = 3;
 
-/** Work that ended before this moment is not carried on phones. */
-export function carriedSince(now: Instant): Instant {
-  return addMinutes(now, -RECENT_DAYS * 24 * 60);
+/** What is carried for so many days after its end, and ended before this moment, is carried no more. */
+export function carriedSince(now: Instant, daysAfterEnd: number = WORK_CARRIED_DAYS): Instant {
+  return addMinutes(now, -daysAfterEnd * 24 * 60);
 }
 
 /** What says whether and when work has ended. */

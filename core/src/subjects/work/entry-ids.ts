@@ -12,7 +12,9 @@ export type EntryBeside =
   | `ended-${number}`
   | `clock-${number}`
   | `for-${number}`
-  | `carried-${number}`;
+  | `carried-${number}`
+  | `reported-${number}`
+  | `report-${number}`;
 
 /** The id of a further entry of the same operation: made of the operation's, so that applying it again adds nothing. */
 export function entryBeside(id: EntryId, beside: EntryBeside): EntryId {

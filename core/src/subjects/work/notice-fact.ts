@@ -3,6 +3,10 @@ import type { Instant } from '../../kernel/time/instant';
 import type { EntryKind } from './entries';
 import type { WorkState } from './work-order';
 
+/** What can become of a report. */
+export type ReportBecame =
+  'new' | 'said' | 'asked' | 'look' | 'confirmed' | 'taken' | 'joined' | 'declined' | 'solved' | 'reopened' | 'dropped';
+
 /** One thing that a notice tells of. Whoever shows it has the sentence. */
 export type NoticeFact =
   | { readonly is: 'state'; readonly state: WorkState }
@@ -30,6 +34,10 @@ export type NoticeFact =
     }
   /** It was finished without this person's time. */
   | { readonly is: 'timeMissing' }
+  /** What became of a report, with words of whoever did it or the number of the work on it. */
+  | { readonly is: 'report'; readonly became: ReportBecame; readonly words: string }
+  /** Somebody was hurt, or nearly; something was damaged, or got into nature. */
+  | { readonly is: 'incident'; readonly kind: 'injury' | 'nearMiss' | 'damage' | 'environment' }
   /** Steps that are somebody's own now. */
   | { readonly is: 'share'; readonly steps: number }
   | { readonly is: 'clockStopped'; readonly at: Instant; readonly by: string; readonly reason: string }

@@ -174,6 +174,8 @@ export interface WorkOrder {
   readonly answers?: readonly string[];
   /** The plan that made it due; absent for none. */
   readonly plan?: OfPlan;
+  /** That it was raised and waits for a lead, or who let it start; absent where it never had to wait. */
+  readonly goAhead?: { readonly since: Instant; readonly givenBy: PersonId | null };
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }

@@ -1,6 +1,6 @@
 import { ofSite, ofWork, type Fields, type TableDefinition, type TablesNamed, type Upgrade } from '../../records/table';
 import { listOfFields, renaming } from '../../records/upgrade';
-import { endOf, isCarried } from './carried';
+import { endOf, isCarried, WORK_CARRIED_DAYS } from './carried';
 import type { Entry } from './entries';
 import { anyEntryKind, type EntryKindSet } from './entry-kinds';
 import type { WorkOrder } from './work-order';
@@ -22,7 +22,7 @@ const workOrders: TableDefinition<'workOrders'> = {
     number: (row) => row.number,
     cameFrom: (row) => row.cameFrom,
   },
-  carried: 'whileCurrent',
+  carried: { daysAfterEnd: WORK_CARRIED_DAYS },
   isOutlived: (row, now) => !isCarried(row, now),
   upgrades: [
     {

@@ -1,0 +1,3 @@
+export * from './likely-fault';
+export * from './likely-machines';
+export * from './read-done';

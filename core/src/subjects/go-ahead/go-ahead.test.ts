@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { asId, type WorkOrderId } from '../../kernel/ids';
+import { ann, anOperation, aRaise, aWorkOrder, binId, bob, lea, noon, partId, put } from '../../testing/builders';
+import { someRules } from '../../testing/report-builders';
+import { codeOf, Works } from '../../testing/works';
+import { urgencies, workKinds } from '../work/work-order';
+import { waitsForLead, type GoAheadRule } from '../raise-rules/raise-rules';
+import { waitsForGoAhead } from './go-ahead';
+
+const rule: GoAheadRule = { kinds: ['improvement'], aboveMinor: 20_000, minorPerHour: 6_000 };
+const worksWith = (goAhead: GoAheadRule = rule): Works => {
+  const works = new Works();
+  works.records.change([put('raiseRules', someRules({ goAhead }))]);
+  return works;
+};
+const raised = async (works: Works, given: Parameters<typeof aRaise>[0], by = ann) => {
+  const operation = anOperation('work.raise', aRaise({ personIds: [by.id], ...given }), { by: by.id });
+  expect(codeOf(await works.send(operation, by))).toBe('accepted');
+  return asId<WorkOrderId>(operation.id);
+};
+const waits = (works: Works, id: WorkOrderId): boolean => {
+  const work = works.records.peek('workOrders', id);
+  return work !== undefined && waitsForGoAhead(work);
+};
+
+describe('raised work', () => {
+  it('waits for a lead by its kind, or by what it is expected to cost with its kit', async () => {
+    const works = worksWith();
+    expect(waits(works, await raised(works, { kind: 'improvement' }))).toBe(true);
+    expect(waits(works, await raised(works, { estimateMinutes: 180 }))).toBe(false);
+    // Three hours at 60 euros are 180 euros; with two seals at 12.50 it is above 200.
+    const kit = [{ partId, binId, quantity: 2_000, unit: null }];
+    works.records.change([
+      put('parts', { ...(works.records.peek('parts', partId) as never as object), priceMinor: 1_250 } as never),
+    ]);
+    expect(waits(works, await raised(works, { estimateMinutes: 180, kit }))).toBe(true);
+  });
+
+  it('does not wait where it is urgent now, a lead raised it, it is done already, or the site has no rule', async () => {
+    const works = worksWith();
+    expect(waits(works, await raised(works, { kind: 'improvement', urgency: 'now' }))).toBe(false);
+    expect(waits(works, await raised(works, { kind: 'improvement' }, lea))).toBe(false);
+    expect(waits(works, await raised(works, { kind: 'improvement', isDone: true }))).toBe(false);
+    const free = new Works();
+    expect(waits(free, await raised(free, { kind: 'improvement', estimateMinutes: 6_000 }))).toBe(false);
+  });
+
+  it('cannot be started before, and can once a lead lets it, several at once', async () => {
+    const works = worksWith();
+    const [one, other] = [await raised(works, { kind: 'improvement' }), await raised(works, { kind: 'improvement' })];
+    expect(codeOf(await works.do('clock.start', { workOrderId: one }))).toBe('waits_for_go_ahead');
+    expect(codeOf(await works.do('work.start', { workOrderId: one }))).toBe('waits_for_go_ahead');
+    expect(codeOf(await works.do('work.let-start', { workOrderIds: [one] }, bob))).toBe('role_missing');
+    expect(codeOf(await works.do('work.let-start', { workOrderIds: [one, other] }, lea))).toBe('accepted');
+    expect([waits(works, one), waits(works, other)]).toEqual([false, false]);
+    expect(codeOf(await works.do('clock.start', { workOrderId: one }))).toBe('accepted');
+  });
+
+  it('that becomes urgent waits no more', async () => {
+    const works = worksWith();
+    const id = await raised(works, { kind: 'improvement' });
+    await works.do('work.set-urgency', { workOrderId: id, urgency: 'now', reason: 'It got worse' });
+    expect(codeOf(await works.do('clock.start', { workOrderId: id }))).toBe('accepted');
+  });
+
+  it('keeps who let it start when they are asked again', async () => {
+    const works = worksWith();
+    works.records.change([put('workOrders', aWorkOrder({ goAhead: { since: noon, givenBy: lea.id } }))]);
+    const tess = { ...lea, id: asId<typeof lea.id>('tess') };
+    await works.do('work.let-start', { workOrderIds: [aWorkOrder().id] }, tess);
+    expect(works.work?.goAhead?.givenBy).toBe(lea.id);
+  });
+});
+
+it('never makes wait what is urgent now, and costs only add to it', () =>
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...workKinds),
+      fc.constantFrom(...urgencies),
+      fc.nat(10_000),
+      fc.nat(100_000),
+      (kind, urgency, estimateMinutes, kitMinor) => {
+        const work = { kind, urgency, estimateMinutes, kitMinor };
+        if (urgency === 'now') expect(waitsForLead(rule, work)).toBe(false);
+        if (waitsForLead(rule, work)) expect(waitsForLead(rule, { ...work, kitMinor: kitMinor + 1 })).toBe(true);
+      },
+    ),
+  ));

@@ -1,0 +1,3 @@
+export * from './go-ahead';
+export * from './go-ahead-errors';
+export * from './go-ahead-operations';

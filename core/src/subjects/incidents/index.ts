@@ -1,0 +1,3 @@
+export * from './incident';
+export * from './incidents-operations';
+export * from './incidents-tables';

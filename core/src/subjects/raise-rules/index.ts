@@ -1,0 +1,3 @@
+export * from './raise-rules';
+export * from './raise-rules-operations';
+export * from './raise-rules-tables';
