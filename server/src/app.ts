@@ -17,6 +17,7 @@ import { problemDetails, sendProblem, translate } from './errors/problem';
 import { yupValidation } from './errors/validation';
 import { FileStore } from './files/file-store';
 import { fileRoutes } from './files/routes';
+import { guestRoutes } from './guests/guest-routes';
 import { healthRoutes } from './health/routes';
 import { keepWatch } from './watch/keep-watch';
 import { noticeRoutes } from './notices/routes';
@@ -91,6 +92,13 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
     },
     { prefix: '/api' },
   );
+  await server.register(guestRoutes, {
+    database,
+    files,
+    news,
+    scriptFile: config.guestScript,
+    limits: { postsPerAddress: config.guestPostsPerAddress, postsPerLabel: config.guestPostsPerLabel },
+  });
   await server.register(healthRoutes, { database });
   await server.register(webRoutes, { webRoot: config.webRoot, demoPassword: config.demoPassword });
   return server;

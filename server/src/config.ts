@@ -23,6 +23,12 @@ export interface ServerConfig {
   readonly requestsPerMinute: number;
   /** Wrong passwords for one name from one address that cost no wait. */
   readonly freePasswordTries: number;
+  /** The bundled script of the pages for people without an account; they work without it. */
+  readonly guestScript: string;
+  /** Reports and additions of people without an account from one address within ten minutes. */
+  readonly guestPostsPerAddress: number;
+  /** Reports of people without an account by one label within an hour. */
+  readonly guestPostsPerLabel: number;
   /** Wrong passwords from one address within a quarter of an hour, over all names. */
   readonly wrongPasswordsPerAddress: number;
 }
@@ -43,6 +49,9 @@ export const defaultConfig: ServerConfig = {
   logLevel: 'warn',
   requestsPerMinute: 12_000,
   freePasswordTries: 5,
+  guestScript: resolve('server/dist/guest-page.js'),
+  guestPostsPerAddress: 20,
+  guestPostsPerLabel: 60,
   wrongPasswordsPerAddress: 100,
 };
 
@@ -62,6 +71,15 @@ export function configFromEnvironment(environment: NodeJS.ProcessEnv): ServerCon
     logLevel: choiceOf(environment, 'LOG_LEVEL', logLevels, defaultConfig.logLevel),
     requestsPerMinute: wholeOf(environment, 'OILCAN_REQUESTS_PER_MINUTE', defaultConfig.requestsPerMinute, 1, 1e9),
     freePasswordTries: wholeOf(environment, 'OILCAN_FREE_PASSWORD_TRIES', defaultConfig.freePasswordTries, 1, 1_000),
+    guestScript: textOf(environment, 'OILCAN_GUEST_SCRIPT', defaultConfig.guestScript),
+    guestPostsPerAddress: wholeOf(
+      environment,
+      'OILCAN_GUEST_POSTS_PER_ADDRESS',
+      defaultConfig.guestPostsPerAddress,
+      1,
+      1e6,
+    ),
+    guestPostsPerLabel: wholeOf(environment, 'OILCAN_GUEST_POSTS_PER_LABEL', defaultConfig.guestPostsPerLabel, 1, 1e6),
     wrongPasswordsPerAddress: wholeOf(
       environment,
       'OILCAN_WRONG_PASSWORDS_PER_ADDRESS',

@@ -1,17 +1,14 @@
 import { buffer } from 'node:stream/consumers';
-import { instantFromMillis } from '@oilcan/core/kernel';
 import type { RecordCopy } from '@oilcan/core/copies';
 import type { Change } from '@oilcan/core/records';
 import type { WorkOrder } from '@oilcan/core/work';
-import { retryDelay } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import { SqlRecords } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
+import { deliverQueued } from '../mails/deliver-queued';
 import type { Mail, MailSender } from '../standins/mail';
 
 const AT_ONCE = 10;
-/** After so many tries, about twenty minutes, a copy is put aside. */
-const MOST_TRIES = 10;
 
 interface Queued {
   readonly id: string;
@@ -39,30 +36,12 @@ export async function deliverCopies(
   }: { readonly files: FileStore; readonly mail: MailSender; readonly chance?: () => number },
   nowMillis: number,
 ): Promise<number> {
-  const now = instantFromMillis(nowMillis);
-  const queued: Queued[] = await database<Queued>('copy_queue')
-    .whereNull('put_aside_at' as never)
-    .where((due) => due.whereNull('next_try_at' as never).orWhere('next_try_at' as never, '<=', now))
-    .orderBy('id')
-    .limit(AT_ONCE);
-  let sent = 0;
-  for (const { id, tries } of queued) {
-    try {
-      await mail.send(await mailOf(database, files, id));
-      await database('copy_queue').where('id', id).delete();
-      sent += 1;
-    } catch {
-      const failures = tries + 1;
-      await database('copy_queue')
-        .where('id', id)
-        .update({
-          tries: failures,
-          next_try_at: instantFromMillis(nowMillis + retryDelay(failures, chance())),
-          put_aside_at: failures >= MOST_TRIES ? now : null,
-        });
-    }
-  }
-  return sent;
+  return deliverQueued<Queued>(database, 'copy_queue', {
+    nowMillis,
+    atOnce: AT_ONCE,
+    chance,
+    send: async ({ id }) => mail.send(await mailOf(database, files, id)),
+  });
 }
 
 /** A copy that could not be carried away, for a lead to see. */

@@ -1,10 +1,11 @@
-import { createHash } from 'node:crypto';
-import { createReadStream, type ReadStream } from 'node:fs';
+import { createHash, randomUUID } from 'node:crypto';
+import { createReadStream, createWriteStream, type ReadStream } from 'node:fs';
 import { mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fileTypeOf, type FileType } from '@oilcan/core/files';
-import { OilcanError, type FileId } from '@oilcan/core/kernel';
+import { asId, OilcanError, type FileId } from '@oilcan/core/kernel';
 
 /** A file that was begun and not gone on with for so long is removed. */
 const ABANDONED_MILLISECONDS = 14 * 24 * 3_600_000;
@@ -66,8 +67,60 @@ export class FileStore {
     await rename(this.#partPath(id, ''), path);
   }
 
+  /**
+   * Keeps what comes in one go, under the name that its content has. Throws `file_too_large` beyond so many bytes, and
+   * `file_type_unsupported` for what begins as none of these types; then nothing is kept.
+   */
+  async bring<T extends FileType>(
+    source: Readable,
+    types: readonly T[],
+    limitBytes: number,
+  ): Promise<{ readonly id: FileId; readonly bytes: number; readonly mediaType: T }> {
+    await mkdir(this.#folder, { recursive: true });
+    const part = join(this.#folder, `${randomUUID()}.part`);
+    const digest = createHash('sha256');
+    let bytes = 0;
+    const counted = async function* (chunks: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
+      for await (const chunk of chunks) {
+        bytes += chunk.length;
+        if (bytes > limitBytes) throw new OilcanError('file_too_large', { limitMegabytes: limitBytes / 1024 ** 2 });
+        digest.update(chunk);
+        yield chunk;
+      }
+    };
+    try {
+      await pipeline(source, counted, createWriteStream(part));
+      const found = await this.#typeOf(part);
+      const mediaType = types.find((type) => type === found);
+      if (mediaType === undefined) throw new OilcanError('file_type_unsupported');
+      const id = asId<FileId>(digest.digest('hex'));
+      await mkdir(join(this.#path(id), '..'), { recursive: true });
+      await rename(part, this.#path(id));
+      return { id, bytes, mediaType };
+    } catch (error) {
+      await rm(part, { force: true });
+      throw error;
+    }
+  }
+
   read(id: FileId): ReadStream {
     return createReadStream(this.#path(id));
+  }
+
+  /** The first bytes of a file. */
+  async beginning(id: FileId, bytes: number): Promise<Buffer> {
+    const file = await open(this.#path(id));
+    try {
+      const { buffer, bytesRead } = await file.read(Buffer.alloc(bytes), 0, bytes, 0);
+      return buffer.subarray(0, bytesRead);
+    } finally {
+      await file.close();
+    }
+  }
+
+  /** Takes away a file that nothing names. */
+  async remove(id: FileId): Promise<void> {
+    await rm(this.#path(id), { force: true });
   }
 
   /** Removes what was begun long ago and never ended. */

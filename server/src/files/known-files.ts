@@ -1,14 +1,24 @@
 import type { FileId } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
+import { keyOfList } from '@oilcan/core/records';
 import type { Knex } from 'knex';
+import { readRow, type StoredRow } from '../db/sql-records';
 
 /** Whether a person has brought a file themselves, whole. */
 async function hasBrought(database: Knex, id: FileId, person: Person): Promise<boolean> {
   return (await database('file_bringers').where({ file: id, person: person.id }).first('file')) !== undefined;
 }
 
-/** Whether a file stands in a record or among documents that the person may see. */
+/** Whether a file stands in a record, among documents, or with a report or an incident that the person may see. */
 async function isShownTo(database: Knex, id: FileId, person: Person): Promise<boolean> {
+  const named = `%${keyOfList([id])}%`;
+  const reported: unknown = await database('reports')
+    .where('files', 'like', named)
+    .whereIn('site', [...person.siteIds])
+    .first('id');
+  if (reported !== undefined) return true;
+  const happened: StoredRow[] = await database('incidents').where('files', 'like', named).select('body');
+  if (happened.some((stored) => readRow('incidents', stored).readerIds.includes(person.id))) return true;
   for (const table of ['entries', 'documents']) {
     const row: unknown = await database(table)
       .where('file', id)

@@ -3,7 +3,7 @@ import type { Readable } from 'node:stream';
 import { isFileId } from '@oilcan/core/files';
 import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
 import { problemsOfPlan } from '@oilcan/core/plans';
-import type { Change } from '@oilcan/core/records';
+import type { Change, TableName } from '@oilcan/core/records';
 import { isTableName } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
 import { putAccount } from '../accounts/accounts';
@@ -41,7 +41,8 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
         await records.write(waiting);
         await checkPlans(records, waiting, lineNumber);
         await notePast(transaction, worksTouchedBy(waiting));
-        await beginAbove(transaction, 'workOrder', numbersIn(waiting));
+        await beginAbove(transaction, 'workOrder', numbersIn(waiting, ['workOrders']));
+        await beginAbove(transaction, 'report', numbersIn(waiting, ['reports', 'incidents']));
       }),
     );
     written += waiting.length;
@@ -77,9 +78,11 @@ async function checkPlans(records: SqlRecords, changes: readonly Change[], upToL
   }
 }
 
-/** The numbers of work orders among these rows. */
-function numbersIn(changes: readonly Change[]): string[] {
-  return changes.flatMap((change) => (change.table === 'workOrders' && change.row !== null ? [change.row.number] : []));
+/** The numbers that rows of these tables have. */
+function numbersIn(changes: readonly Change[], tables: readonly TableName[]): string[] {
+  return changes.flatMap(({ table, row }) =>
+    tables.includes(table) && row !== null && 'number' in row ? [row.number] : [],
+  );
 }
 
 const TRIES = 30;

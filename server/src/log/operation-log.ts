@@ -97,8 +97,11 @@ export async function toLog({ operation, outcome, changes, before, person, devic
   };
 }
 
-/** What Oilcan did by itself when a plan came due: it stands in the log under nobody's name. */
-export async function loggedByItself(
+/** What stands in the log under nobody's name: what Oilcan did by itself when a plan came due, and what came from people without an account. */
+export type DoneByNobody = 'plan.make' | 'guest.report' | 'guest.me-too' | 'guest.say';
+
+export async function loggedByNobody(
+  name: DoneByNobody,
   changes: readonly Change[],
   before: StagedRecords,
   args: Readonly<Record<string, unknown>>,
@@ -106,7 +109,7 @@ export async function loggedByItself(
 ): Promise<NewlyLogged> {
   return {
     id: randomUUID(),
-    name: 'plan.make',
+    name,
     by_person: '',
     device: '',
     at: now,

@@ -2,14 +2,10 @@ import { instantFromMillis } from '@oilcan/core/kernel';
 import { noticeHeadlines, type Notice } from '@oilcan/core/notices';
 import { noticeDetail } from '@oilcan/core/registry';
 import { SETTINGS_ID, type Settings } from '@oilcan/core/settings';
-import { retryDelay } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
+import { deliverQueued } from '../mails/deliver-queued';
 import type { Mail, MailSender } from '../standins/mail';
 import { allOf } from './notices-of-push';
-
-const AT_ONCE = 50;
-/** After so many tries, about twenty minutes, a mail is put aside and shown to a lead. */
-const MOST_TRIES = 10;
 
 interface Queued {
   readonly id: number;
@@ -31,33 +27,24 @@ export async function deliverMails(
   chance: () => number = Math.random,
 ): Promise<number> {
   const now = instantFromMillis(nowMillis);
-  const queued: Queued[] = await database<Queued>('mail_queue')
-    .whereNull('put_aside_at' as never)
-    .where((due) => due.whereNull('next_try_at' as never).orWhere('next_try_at' as never, '<=', now))
-    .orderBy('id')
-    .limit(AT_ONCE);
-  if (queued.length === 0) return 0;
-  const names = new Map((await allOf(database, 'people')).map(({ id, name }): [string, string] => [id, name]));
-  const zone = await zoneOf(database);
-  let sent = 0;
-  for (const each of queued) {
-    const mail = mailOf(each, names.get(each.person) ?? each.person, zone);
-    try {
-      await sender.send(mail);
-    } catch {
-      await noteFailure(database, each, nowMillis, chance());
-      continue;
-    }
-    await database.transaction(async (transaction) => {
-      await transaction('mail_queue').where('id', each.id).delete();
+  // Most of the time nothing waits, and nobody's name is needed.
+  let people: Promise<{ readonly names: ReadonlyMap<string, string>; readonly zone: string }> | undefined;
+  const mailTo = async (queued: Queued): Promise<Mail> => {
+    const { names, zone } = await (people ??= namesAndZone(database));
+    return mailOf(queued, names.get(queued.person) ?? queued.person, zone);
+  };
+  return deliverQueued<Queued>(database, 'mail_queue', {
+    nowMillis,
+    chance,
+    send: async (queued) => sender.send(await mailTo(queued)),
+    noteSent: async (transaction, queued) => {
+      const { id, subject, text: body } = await mailTo(queued);
       await transaction('mails')
-        .insert({ id: mail.id, person: each.person, subject: mail.subject, body: mail.text, sent_at: now })
+        .insert({ id, person: queued.person, subject, body, sent_at: now })
         .onConflict('id')
         .ignore();
-    });
-    sent += 1;
-  }
-  return sent;
+    },
+  });
 }
 
 function mailOf({ mail_id, person, notice }: Queued, name: string, zone: string): Mail {
@@ -72,15 +59,11 @@ function mailOf({ mail_id, person, notice }: Queued, name: string, zone: string)
   };
 }
 
-async function noteFailure(database: Knex, { id, tries }: Queued, nowMillis: number, chance: number): Promise<void> {
-  const failures = tries + 1;
-  await database('mail_queue')
-    .where('id', id)
-    .update({
-      tries: failures,
-      next_try_at: instantFromMillis(nowMillis + retryDelay(failures, chance)),
-      put_aside_at: failures >= MOST_TRIES ? instantFromMillis(nowMillis) : null,
-    });
+async function namesAndZone(
+  database: Knex,
+): Promise<{ readonly names: ReadonlyMap<string, string>; readonly zone: string }> {
+  const people = await allOf(database, 'people');
+  return { names: new Map(people.map(({ id, name }) => [id, name])), zone: await zoneOf(database) };
 }
 
 async function zoneOf(database: Knex): Promise<string> {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { byId, type Instant, type PersonId } from '@oilcan/core/kernel';
-import { noticeChoiceOf, type Follow, type Notice } from '@oilcan/core/notices';
+import { noticeChoiceOf, noticesOfIncident, noticesOfReport, type Follow, type Notice } from '@oilcan/core/notices';
 import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
@@ -17,6 +17,39 @@ export async function noticesOfPush(
   by: PersonId,
   now: Instant,
 ): Promise<Change[]> {
+  const ofWork = await noticesOfWork(transaction, records, changes, by, now);
+  const ofReports = await noticesOfReports(transaction, records, changes, by, now);
+  return writeNotices(transaction, [...ofWork, ...ofReports], now);
+}
+
+async function noticesOfReports(
+  transaction: Knex.Transaction,
+  records: SqlRecords,
+  changes: readonly Change[],
+  by: PersonId,
+  now: Instant,
+): Promise<Notice[]> {
+  const isOfReports = changes.some(({ table }) => table === 'reports' || table === 'incidents');
+  if (!isOfReports) return [];
+  const people = await allOf(transaction, 'people');
+  const told: Notice[] = [];
+  for (const change of changes) {
+    if (change.row === null) continue;
+    if (change.table === 'reports')
+      told.push(...noticesOfReport(await records.get('reports', change.id), change.row, by, people, now));
+    if (change.table === 'incidents')
+      told.push(...noticesOfIncident(await records.get('incidents', change.id), change.row, by, now));
+  }
+  return told;
+}
+
+async function noticesOfWork(
+  transaction: Knex.Transaction,
+  records: SqlRecords,
+  changes: readonly Change[],
+  by: PersonId,
+  now: Instant,
+): Promise<Notice[]> {
   const touched = [...worksTouchedBy(changes)];
   if (touched.length === 0) return [];
   const stored = await runAmong<StoredRow>(
@@ -42,7 +75,7 @@ export async function noticesOfPush(
     const change = { before, after: work, entries: entriesOn(id, changes), by };
     told.push(...noticesOfChange(change, everybody, followers, now));
   }
-  return writeNotices(transaction, told, now);
+  return told;
 }
 
 function entriesOn(workOrderId: string, changes: readonly Change[]): Entry[] {

@@ -14,7 +14,16 @@ interface LentNumber {
   readonly taken_by: string | null;
 }
 
-const COUNTERS: Readonly<Record<NumberSeries, string>> = { workOrder: 'work_order_number' };
+const COUNTERS: Readonly<Record<NumberSeries, string>> = {
+  workOrder: 'work_order_number',
+  report: 'report_number',
+};
+
+/** The tables in which the numbers of a series stand. */
+const NUMBERED: Readonly<Record<NumberSeries, readonly string[]>> = {
+  workOrder: ['work_orders'],
+  report: ['reports', 'incidents'],
+};
 
 /** A person does not have more numbers than this on all devices together: nobody uses up the numbers of all. */
 const MOST_LENT_TO_A_PERSON = 400;
@@ -27,7 +36,11 @@ export async function numbersOf(
   now: string,
 ): Promise<Record<NumberSeries, string[]>> {
   const mayRaise = hasRole(person, operations['work.raise'].roles);
-  return { workOrder: mayRaise ? await numbersFor(database, 'workOrder', device, person, now) : [] };
+  const mayReport = hasRole(person, operations['report.make'].roles);
+  return {
+    workOrder: mayRaise ? await numbersFor(database, 'workOrder', device, person, now) : [],
+    report: mayReport ? await numbersFor(database, 'report', device, person, now) : [],
+  };
 }
 
 /** The numbers that a device may still use, the lowest first: those that it has, and more when they become few. */
@@ -86,11 +99,21 @@ export async function takeNumbers(transaction: Knex, series: NumberSeries, count
       formatNumber(series, last + index + 1),
     );
     last += candidates.length;
-    const there = new Set<string>(await transaction('work_orders').whereIn('number', candidates).pluck('number'));
+    const there = await numbersThere(transaction, series, candidates);
     taken.push(...candidates.filter((number) => !there.has(number)));
   }
   await transaction('counters').insert({ name, value: last }).onConflict('name').merge();
   return taken;
+}
+
+async function numbersThere(transaction: Knex, series: NumberSeries, numbers: readonly string[]): Promise<Set<string>> {
+  const there = new Set<string>();
+  for (const table of NUMBERED[series])
+    for (const number of await transaction(table)
+      .whereIn('number', [...numbers])
+      .pluck<string[]>('number'))
+      there.add(number);
+  return there;
 }
 
 /** Those of the numbers that a device was lent and has not used. */

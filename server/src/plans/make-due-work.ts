@@ -14,7 +14,7 @@ import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
 import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';
 import { runnerOf } from '../db/statements';
-import { loggedByItself, writeLog, type NewlyLogged } from '../log/operation-log';
+import { loggedByNobody, writeLog, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { takeNumbers } from '../numbers/lend-numbers';
 
@@ -122,7 +122,7 @@ export class DueWork {
         if (number === undefined) continue;
         const one = new StagedRecords(batch);
         await putPlannedWork(one, current, { dueOn, number, at: now, personIds: current.personIds });
-        log.push(await loggedByItself(one.changes(), batch, { planId: current.id, dueOn, number }, now));
+        log.push(await loggedByNobody('plan.make', one.changes(), batch, { planId: current.id, dueOn, number }, now));
         batch.absorb(one.changes());
       }
       const changes = batch.changes();

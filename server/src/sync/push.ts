@@ -20,6 +20,8 @@ import { mayNameFile } from '../files/known-files';
 import { isLogged, isLoggedAs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
+import { withLeadsReading } from '../reports/incident-readers';
+import { queueGuestMails } from '../guests/guest-mails';
 import { noteReviews } from '../review/note-reviews';
 import { notePast, worksTouchedBy } from '../past/note-past';
 import { primeForOperations } from './prime';
@@ -123,8 +125,9 @@ export async function pushWithin(
     if (isLogged(outcome)) log.push(logged);
   }
 
-  const changes = batch.changes();
+  const changes = await withLeadsReading(transaction, batch.changes());
   const told = await noticesOfPush(transaction, records, changes, person.id, now);
+  await queueGuestMails(transaction, records, changes);
   await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
   await queueCopies(transaction, changes);
   const touched = await notePast(transaction, worksTouchedBy(changes));

@@ -63,10 +63,13 @@ function newRowsOf(table: TableName, asked: Asked): Sql {
 /** Which rows of a table the person may see, and carries. */
 function mayHave(table: TableName, { scope, now, isFilling }: Asked): Sql {
   const name = sqlName(table);
-  switch (tableNamed(table).carried) {
-    // The first rows are found by what is carried; what is new since by its revision, each looked at by itself.
-    case 'whileCurrent':
-      return isFilling ? among('id', carriedWork(scope, now, 'all')) : isCarried(name, scope, now);
+  const { carried } = tableNamed(table);
+  // The first rows are found by what is carried; what is new since by its revision, each looked at by itself.
+  if (typeof carried === 'object') {
+    const isOfWork = table === 'workOrders' && isFilling;
+    return isOfWork ? among('id', carriedWork(scope, now, 'all')) : isCarried(name, scope, now, carried.daysAfterEnd);
+  }
+  switch (carried) {
     case 'withWork':
       return isFilling ? among('work_order', carriedWork(scope, now, scope.wholeFor)) : isOnCarried(name, scope, now);
     default:
@@ -118,9 +121,9 @@ function isGivenTo(column: string, assignees: readonly string[]): Sql {
   return among(column, { text: `SELECT work_order FROM assignments WHERE ${text}`, values });
 }
 
-/** Whether one work order is carried, for rows that were found by their revision. */
-function isCarried(name: string, scope: Scope, now: Instant): Sql {
-  const isRecent = { text: `(${name}.ended IS NULL OR ${name}.ended > ?)`, values: [carriedSince(now)] };
+/** Whether what has an end is carried, for rows that were found by their revision. */
+function isCarried(name: string, scope: Scope, now: Instant, daysAfterEnd?: number): Sql {
+  const isRecent = { text: `(${name}.ended IS NULL OR ${name}.ended > ?)`, values: [carriedSince(now, daysAfterEnd)] };
   return both(isOfSites(name, scope), isRecent);
 }
 
@@ -136,17 +139,24 @@ function isOnCarried(name: string, scope: Scope, now: Instant): Sql {
 }
 
 /**
- * Work that ended so long ago that it is not carried any more, for a phone that was away meanwhile and still has it
+ * What ended so long ago that it is not carried any more, for a phone that was away meanwhile and still has it
  * as open: it is told to let go of it.
  */
 async function finishedLongAgo(run: Run, { scope, since, now, limit }: Asked): Promise<Revised[]> {
-  const mine = isOfSites('work_orders', scope);
-  const gone = await run<Pick<StoredRow, 'id' | 'revision'>>(
-    `SELECT id, revision FROM work_orders
-      WHERE revision > ? AND ${mine.text} AND coalesce(ended, '~') <= ? ORDER BY revision LIMIT ?`,
-    [since, ...mine.values, carriedSince(now), limit],
-  );
-  return gone.map(({ id, revision }) => letGo('workOrders', id, revision));
+  const found: Revised[] = [];
+  for (const table of tableNames) {
+    const { carried } = tableNamed(table);
+    if (typeof carried !== 'object' || !isPulled(table, scope)) continue;
+    const name = sqlName(table);
+    const mine = isOfSites(name, scope);
+    const gone = await run<Pick<StoredRow, 'id' | 'revision'>>(
+      `SELECT id, revision FROM ${name}
+        WHERE revision > ? AND ${mine.text} AND coalesce(ended, '~') <= ? ORDER BY revision LIMIT ?`,
+      [since, ...mine.values, carriedSince(now, carried.daysAfterEnd), limit],
+    );
+    found.push(...gone.map(({ id, revision }) => letGo(table, id, revision)));
+  }
+  return found;
 }
 
 async function removals(run: Run, { scope, since, limit }: Asked): Promise<Revised[]> {

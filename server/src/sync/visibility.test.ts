@@ -17,6 +17,10 @@ import {
   aPlan,
   aPoint,
   aRate,
+  aReport,
+  aReportLabel,
+  anIncident,
+  someRules,
   aSite,
   aStep,
   aShare,
@@ -74,6 +78,11 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     by: personId,
     at: noon,
   }),
+  reports: (siteId, personId) => aReport({ id: asId<never>(`report-${siteId}`), siteId, by: personId }),
+  incidents: (siteId, personId) =>
+    anIncident({ id: asId<never>(`incident-${siteId}`), siteId, by: personId, readerIds: [personId] }),
+  reportLabels: (siteId, personId) => aReportLabel({ id: `LABEL-${siteId}`, siteId, by: personId }),
+  raiseRules: (siteId) => someRules({ id: siteId, siteId }),
   procedures: (siteId) => aProcedure({ id: asId<never>(`procedure-${siteId}`), siteId }),
   steps: (siteId) =>
     aStep(1, { type: 'tick' }, { id: asId<never>(`step-${siteId}`), siteId, workOrderId: workOf(siteId) }),

@@ -5,6 +5,7 @@ import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
 import { DueWork } from '../plans/make-due-work';
 import { deliverCopies } from '../copies/deliver-copies';
+import { deliverGuestMails } from '../guests/guest-mails';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
 
@@ -52,6 +53,7 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     }, WATCH_MILLISECONDS);
     again(async () => void (await deliverMails(database, mail, Date.now())), MAIL_MILLISECONDS);
     again(async () => void (await deliverCopies(database, { files, mail }, Date.now())), MAIL_MILLISECONDS);
+    again(async () => void (await deliverGuestMails(database, mail, Date.now())), MAIL_MILLISECONDS);
     again(() => files.tidy(Date.now()), TIDY_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));

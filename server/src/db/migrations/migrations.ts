@@ -14,6 +14,7 @@ import { plans } from './013-plans';
 import { log } from './014-log';
 import { copies } from './015-copies';
 import { calendarLinks } from './016-calendar-links';
+import { reports } from './017-reports';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -39,6 +40,7 @@ const all: readonly Migration[] = [
   log,
   copies,
   calendarLinks,
+  reports,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -1,0 +1,240 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import multipart from '@fastify/multipart';
+import { asId, isLocalDay, OilcanError, timeOfDay, type ReportId, type WorkOrderId } from '@oilcan/core/kernel';
+import { isLabelKey } from '@oilcan/core/labels';
+import { readArgs, type Found, type Refusal } from '@oilcan/core/operations';
+import { reportLabelCode } from '@oilcan/core/plant';
+import { sentenceFor, statusFor } from '@oilcan/core/registry';
+import { guestReportSchema, guestWordsSchema } from '@oilcan/core/guests';
+import { type Report } from '@oilcan/core/reports';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { Knex } from 'knex';
+import type { FileStore } from '../files/file-store';
+import { translate } from '../errors/problem';
+import type { News } from '../news/news';
+import { FollowLinks } from './follow-links';
+import { readGuestForm, type GuestTexts } from './guest-form';
+import { GuestCounts, type GuestLimits } from './guest-limits';
+import { deadLabelPage, deadLinkPage, followPage, guestContentSources, labelPage, type NotTaken } from './guest-pages';
+import { GuestRecords } from './guest-records';
+
+interface Options {
+  readonly database: Knex;
+  readonly files: FileStore;
+  readonly news: News;
+  readonly limits: GuestLimits;
+  /** The bundled script of the pages; without it they work by forms alone. */
+  readonly scriptFile: string;
+}
+
+/** What a browser calls a post, so that it counts once however often it arrives. */
+const POST_ID = /^[A-Za-z0-9_-]{16,128}$/;
+const WALL_TIME = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)$/;
+
+interface OfLabel {
+  readonly Params: { readonly key: string };
+}
+interface OfReport {
+  readonly Params: { readonly token: string };
+}
+
+/**
+ * Pages for people without an account: report by the label of a machine, follow what became of it, add to it. They are no part of the
+ * application, and work without a script. They tell nothing of people, of other machines, or of labels that lead nowhere.
+ */
+export async function guestRoutes(server: FastifyInstance, options: Options): Promise<void> {
+  const { database, files, limits, scriptFile } = options;
+  const records = new GuestRecords(database, options.news);
+  const links = await FollowLinks.of(database);
+  const counts = new GuestCounts(limits);
+  const script = existsSync(scriptFile) ? readFileSync(scriptFile) : null;
+  await server.register(multipart);
+
+  server.addHook('onRequest', (_request, reply, done) => {
+    reply.raw.setHeader('Content-Security-Policy', guestContentSources);
+    reply.raw.setHeader('Referrer-Policy', 'no-referrer');
+    reply.raw.setHeader('X-Robots-Tag', 'noindex, nofollow');
+    reply.header('cache-control', 'no-store');
+    done();
+  });
+
+  server.get('/robots.txt', { schema: { hide: true } }, (_request, reply) =>
+    reply.type('text/plain; charset=utf-8').send('User-agent: *\nDisallow: /\n'),
+  );
+
+  server.get('/r/page.js', { schema: { hide: true } }, (_request, reply) => {
+    if (script === null) throw new OilcanError('route_unknown');
+    return reply.header('cache-control', 'no-cache').type('text/javascript; charset=utf-8').send(script);
+  });
+
+  server.get<OfLabel>('/r/:key', { schema: { hide: true } }, async (request, reply) => {
+    const key = request.params.key.toUpperCase();
+    await counts.beforeLooking(request.ip);
+    if (isLabelKey(key) && (await isSignedIn(server, request)))
+      return reply.redirect(`/code/${encodeURIComponent(reportLabelCode(key))}`, 302);
+    const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
+    if (typeof found !== 'string')
+      return sendPage(reply, 200, labelPage(found, { key, postId: newPostId(), notTaken: null }));
+    if (found === 'unknown') await counts.wrong(request.ip);
+    return sendPage(reply, found === 'unknown' ? 404 : 410, deadLabelPage(found));
+  });
+
+  server.post<OfLabel>('/r/:key', { schema: { hide: true } }, async (request, reply) => {
+    const key = request.params.key.toUpperCase();
+    await counts.beforePost(request.ip);
+    const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
+    if (typeof found === 'string') return sendDead(request, reply, found);
+    const texts: GuestTexts = {};
+    const take = async (): Promise<Found<Report>> => {
+      const photo = await readGuestForm(request, texts, { database, files });
+      const said = readArgs(guestReportSchema, reportIn(texts, found.zone));
+      if (!said.ok) return said;
+      const postId = postIdIn(texts);
+      const before = await records.cameBefore(postId);
+      if (before !== undefined) return cameAgain(before);
+      await counts.beforeReport(key);
+      return records.report(key, postId, said.value, photo);
+    };
+    return answer(request, reply, take, (notTaken) =>
+      labelPage(found, { key, postId: newPostId(), notTaken: { ...notTaken, texts } }),
+    );
+  });
+
+  server.post<OfLabel & { Body: Readonly<Record<string, string>> }>(
+    '/r/:key/me-too',
+    { schema: { hide: true } },
+    async (request, reply) => {
+      const key = request.params.key.toUpperCase();
+      await counts.beforePost(request.ip);
+      const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
+      if (typeof found === 'string') return sendDead(request, reply, found);
+      const take = async (): Promise<Found<Report>> => {
+        const texts: GuestTexts = {};
+        await readGuestForm(request, texts, { database, files });
+        const postId = postIdIn(texts);
+        const before = await records.cameBefore(postId);
+        if (before !== undefined) return cameAgain(before);
+        await counts.beforeReport(key);
+        return records.meToo(key, postId, asId<WorkOrderId>(texts['work'] ?? ''));
+      };
+      return answer(request, reply, take, (notTaken) => labelPage(found, { key, postId: newPostId(), notTaken }));
+    },
+  );
+
+  server.get<OfReport>('/r/follow/:token', { schema: { hide: true } }, async (request, reply) => {
+    const { token } = request.params;
+    await counts.beforeLooking(request.ip);
+    const found = await followed(token);
+    if (found !== undefined)
+      return sendPage(reply, 200, followPage(found, { token, postId: newPostId(), notTaken: null }));
+    await counts.wrong(request.ip);
+    return sendPage(reply, 404, deadLinkPage());
+  });
+
+  server.post<OfReport>('/r/follow/:token', { schema: { hide: true } }, async (request, reply) => {
+    const { token } = request.params;
+    await counts.beforePost(request.ip);
+    await counts.beforeLooking(request.ip);
+    const found = await followed(token);
+    if (found === undefined) {
+      await counts.wrong(request.ip);
+      return sendPage(reply, 404, deadLinkPage());
+    }
+    const texts: GuestTexts = {};
+    const take = async (): Promise<Found<Report>> => {
+      const photo = await readGuestForm(request, texts, { database, files });
+      const said = readArgs(guestWordsSchema, { words: texts['words'] ?? '' });
+      if (!said.ok) return said;
+      return records.say(found.report.id, postIdIn(texts), said.value.words, photo);
+    };
+    return answer(request, reply, take, (notTaken) =>
+      followPage(found, { token, postId: newPostId(), notTaken: { ...notTaken, texts } }),
+    );
+  });
+
+  const followed = async (token: string) => {
+    const id = links.reportOf(token);
+    return id === null ? undefined : records.followPage(id);
+  };
+
+  const cameAgain = async (id: ReportId): Promise<Found<Report>> => {
+    const found = await records.followPage(id);
+    return found === undefined
+      ? { ok: false, code: 'not_found', values: { what: 'report' }, field: null }
+      : { ok: true, value: found.report };
+  };
+
+  async function sendDead(request: FastifyRequest, reply: FastifyReply, why: Parameters<typeof deadLabelPage>[0]) {
+    if (why === 'unknown') await counts.wrong(request.ip);
+    return sendPage(reply, why === 'unknown' ? 404 : 410, deadLabelPage(why));
+  }
+
+  /** What was taken leads to its private page; what was not is told, with what was typed still there. */
+  async function answer(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    take: () => Promise<Found<Report>>,
+    again: (notTaken: NotTaken) => string,
+  ): Promise<FastifyReply> {
+    const isScript = request.headers.accept === 'application/json';
+    const taken = await take().catch((error: unknown): Refusal => refusalOf(error));
+    if (taken.ok) {
+      const follow = `/r/follow/${links.tokenOf(taken.value.id)}`;
+      if (!isScript) return reply.redirect(follow, 303);
+      return reply.code(201).type('application/json').send({ number: taken.value.number, follow });
+    }
+    const sentence = sentenceOf(taken);
+    const status = statusFor(taken.code);
+    const { seconds } = taken.values;
+    if (typeof seconds === 'number') reply.header('retry-after', String(seconds));
+    if (isScript) return reply.code(status).type('application/json').send({ sentence });
+    return sendPage(reply, status, again({ sentence, texts: {} }));
+  }
+}
+
+const sendPage = (reply: FastifyReply, status: number, page: string): FastifyReply =>
+  reply.code(status).type('text/html; charset=utf-8').send(page);
+
+const newPostId = (): string => randomBytes(18).toString('base64url');
+
+function postIdIn({ post = '' }: GuestTexts): string {
+  if (!POST_ID.test(post)) throw new OilcanError('invalid', { reason: 'Load the page again, then send it.' });
+  return post;
+}
+
+/** The fields of the form as a report. */
+function reportIn(texts: GuestTexts, zone: string): unknown {
+  const { words = '', condition = '', danger = '', since = '', name = '', reach = '' } = texts;
+  return {
+    words,
+    condition: condition === '' ? null : condition,
+    danger: danger === 'yes' ? true : danger === 'no' ? false : null,
+    since: since === '' ? null : instantOf(since, zone),
+    name,
+    reach,
+  };
+}
+
+/** A time as it is typed there, on the clock of the site. */
+function instantOf(typed: string, zone: string): string {
+  const [, day = '', hours, minutes] = WALL_TIME.exec(typed) ?? [];
+  return isLocalDay(day) ? timeOfDay(day, Number(hours) * 60 + Number(minutes), zone) : typed;
+}
+
+/** What a framework's own error means, as a refusal; throws what nobody expects. */
+function refusalOf(error: unknown): Refusal {
+  const { code, values, field } = translate(error as Error & { code: string; name: string });
+  if (code === 'unexpected') throw error;
+  return { ok: false, code, values, field: field ?? null };
+}
+
+/** Whoever works here is led on into the application. */
+async function isSignedIn(server: FastifyInstance, request: FastifyRequest): Promise<boolean> {
+  return server.personOf(request).then(
+    () => true,
+    () => false,
+  );
+}
+
+const sentenceOf = ({ code, values }: Refusal): string => sentenceFor(code, values);
