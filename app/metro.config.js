@@ -3,10 +3,14 @@ const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
 
-/** Parts of the router that no screen here uses: its stacks, tabs and headers, and the pages it shows to developers. */
-const unused = /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Toast)$/;
+/** Parts of the router that no screen here uses: its stacks, tabs, drawers and headers, previews of links, and the pages it shows to developers. */
+const unused =
+  /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Toast|DrawerRouter|TabRouter|StaticNavigation|createStaticNavigation|LinkWithPreview|HrefPreview|NativeTabTrigger|standard-navigation)$/;
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
 const nothing = join(__dirname, 'nothing.js');
+/** What the router writes into the head of the page: nothing, since the title is set by `usePageTitle`. */
+const head = /\/react-helmet-async\/lib$/;
+const noHead = join(__dirname, 'no-head.js');
 
 /** Inside Paper ours stand: the touchable says states as the web says them, the icon needs no font, colours are those in use. */
 const inPaper = /[\\/]react-native-paper[\\/]lib[\\/]/;
@@ -19,6 +23,7 @@ const standIns = {
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */
 config.resolver.resolveRequest = (context, name, platform) => {
   if (inRouter.test(context.originModulePath) && unused.test(name)) return { type: 'sourceFile', filePath: nothing };
+  if (inRouter.test(context.originModulePath) && head.test(name)) return { type: 'sourceFile', filePath: noHead };
   const standIn = inPaper.test(context.originModulePath) ? standIns[basename(name)] : undefined;
   if (standIn !== undefined) return { type: 'sourceFile', filePath: join(__dirname, 'src', 'ui', standIn) };
   return context.resolveRequest(context, name, platform);

@@ -1,6 +1,6 @@
 import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/numbers';
 import type { ArgsOf } from '@oilcan/core/registry';
-import { ann, aRaise, lea } from '@oilcan/core/testing';
+import { ann, aRaise, aReporting, lea } from '@oilcan/core/testing';
 import { MemoryDatabase } from './memory-database';
 import type { Phone } from './phone';
 import { TestPhones } from './testing/phones';
@@ -48,6 +48,20 @@ describe('numbers on a phone', () => {
     await phone.synchronize();
     expect([phone.kept, numbersOn(phone).filter(isProvisional)]).toEqual([[], []]);
     expect(new Set(numbersOn(phone)).size).toBe(NUMBERS_AHEAD + 1);
+  });
+
+  it('of every series are not taken again once what took them was sent', async () => {
+    const phone = await phones.of(ann);
+    await phone.synchronize();
+    for (const words of ['First', 'Second', 'Third']) {
+      server.signal = 'good';
+      expect(await phone.perform('report.make', aReporting({ words }))).toEqual({ ok: true });
+      expect(await phone.perform('work.raise', raised(`Found ${words}`))).toEqual({ ok: true });
+      await phone.synchronize();
+      server.signal = 'none';
+    }
+    const numbers = phone.view.peekAll('reports').map(({ number }) => number);
+    expect([new Set(numbers).size, numbers.some(isProvisional)]).toEqual([3, false]);
   });
 
   it('are kept through a reload, and none is taken twice', async () => {

@@ -7,7 +7,7 @@ import {
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import { NUMBERS_AHEAD_LEAST, type NumberSeries } from '@oilcan/core/numbers';
-import { accepted, refuse, type Operation, type Outcome } from '@oilcan/core/operations';
+import { accepted, refuse, type Found, type Operation, type Outcome, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
 import {
@@ -166,6 +166,12 @@ export class Phone {
    * leaves no trace. Sending it is left to `synchronize`.
    */
   async perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
+    const made = await this.performMaking(name, args);
+    return made.ok ? accepted : made;
+  }
+
+  /** As `perform`; gives the id of the operation, which is also that of what it makes. */
+  async performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
     return this.#perform(name, args, null);
   }
 
@@ -178,7 +184,8 @@ export class Phone {
     const rejected = this.kept.find(({ operation, where }) => operation.id === id && where === 'rejected');
     if (rejected?.where !== 'rejected') return refuse('not_found', { what: 'record' });
     if (!rejected.wasApplied) return this.#sendAgain(rejected);
-    return this.#perform(rejected.operation.name, args, rejected.operation);
+    const made = await this.#perform(rejected.operation.name, args, rejected.operation);
+    return made.ok ? accepted : made;
   }
 
   /** The server has not applied it, or that is not known: the same operation goes once more, and counts once. */
@@ -193,15 +200,15 @@ export class Phone {
   }
 
   /** In turn; what cannot be kept is refused with the reason. */
-  #orRefusal(task: () => Promise<Outcome>): Promise<Outcome> {
+  #orRefusal<T>(task: () => Promise<T>): Promise<T | Refusal> {
     return this.#store.inTurn(task).catch((error: unknown) => {
       if (error instanceof StorageFailed) return refusalOf(error);
       throw error;
     });
   }
 
-  async #perform(name: string, args: unknown, mended: Operation | null): Promise<Outcome> {
-    const outcome = await this.#orRefusal(async () => {
+  async #perform(name: string, args: unknown, mended: Operation | null): Promise<Found<OperationId>> {
+    const made = await this.#orRefusal<Found<OperationId>>(async () => {
       const person = this.person;
       if (person === null) throw new OilcanError('not_signed_in');
       const operation = this.#newOperation(name, this.#numbered(name, args), person, mended);
@@ -210,10 +217,10 @@ export class Phone {
       const kept: KeptOperation = { operation, sequence: this.#store.nextSequence, where: 'pending' };
       await this.#store.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
       this.#overlay.lay(applied.changes);
-      return applied.outcome;
+      return { ok: true, value: operation.id };
     });
     this.#parts.onChange();
-    return outcome;
+    return made;
   }
 
   /** The arguments with a number that the server lent; null where none is left, until the server gives one. */
@@ -231,7 +238,9 @@ export class Phone {
 
   /** Names this device where it needs numbers; null while it has enough. */
   get #wantsNumbers(): string | null {
-    return this.#freeNumbers('workOrder').length < NUMBERS_AHEAD_LEAST ? this.#parts.device : null;
+    const series = ['workOrder', 'report'] as const;
+    const isShort = series.some((each) => this.#freeNumbers(each).length < NUMBERS_AHEAD_LEAST);
+    return isShort ? this.#parts.device : null;
   }
 
   #newOperation(name: string, args: unknown, person: Person, mended: Operation | null): Operation {
@@ -344,8 +353,10 @@ export class Phone {
       const forget = arrived.map(({ operation }) => operation.id);
       // What was taken by operations that are forgotten now is not free again.
       const takenNow = new Set(arrived.map(({ operation }) => numberTakenBy(operation)?.number));
-      const left = (numbers.workOrder ?? []).filter((number) => !takenNow.has(number));
-      const standing = { ...syncState, numbers: { ...numbers, workOrder: left } };
+      const left = Object.fromEntries(
+        Object.entries(numbers).map(([series, lent]) => [series, lent.filter((number) => !takenNow.has(number))]),
+      );
+      const standing = { ...syncState, numbers: left };
       await this.#store.write({ changes, isWhole: isOtherScope, forget, syncState: standing });
       if (isOtherScope) this.#overlay.begin([]);
       await this.#replay(changes);

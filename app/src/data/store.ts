@@ -11,7 +11,7 @@ import {
   type SiteId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import type { Outcome, Refusal } from '@oilcan/core/operations';
+import { accepted, type Found, type Outcome, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { IndexName, TableName, Tables } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
@@ -195,13 +195,18 @@ function sendBehind(): void {
 
 /** Does an operation at once and lets it be sent behind. */
 export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
-  const outcome = await openedPhone().perform(name, args);
-  if (outcome.ok) {
-    // An operation's entry carries its id.
-    noteKept(peekRow('entries', openedPhone().kept.at(-1)?.operation.id ?? ''));
-    sendBehind();
-  }
-  return outcome;
+  const made = await performMaking(name, args);
+  return made.ok ? accepted : made;
+}
+
+/** As `perform`, of what makes something: gives its id, which is that of the operation. */
+export async function performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
+  const made = await openedPhone().performMaking(name, args);
+  if (!made.ok) return made;
+  // An operation's entry carries its id.
+  noteKept(peekRow('entries', made.value));
+  sendBehind();
+  return made;
 }
 
 export async function signIn(name: string, password: string): Promise<void> {

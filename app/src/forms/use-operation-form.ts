@@ -10,6 +10,7 @@ import { readArgs, type Refusal } from '@oilcan/core/operations';
 import { operationNamed, sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
 import { perform } from '../data/store';
 import { useNotice } from '../ui/notice';
+import { useOnce } from '../ui/use-once';
 
 interface Options<N extends OperationName, Values extends FieldValues> {
   readonly operation: N;
@@ -49,6 +50,7 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
   onDone,
 }: Options<N, Values>): OperationForm<Values> {
   const say = useNotice((state) => state.say);
+  const once = useOnce();
   const nameOf = ({ field }: Refusal): Path<Values> | null => {
     if (field === null) return null;
     const name = fieldOf(field.split('.')[0] ?? field);
@@ -75,7 +77,11 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
     say(typeof said === 'string' ? said : said(typed.args, values));
     onDone();
   });
-  return { form, submit: () => void submit(), refusal: form.formState.errors.root?.message ?? null };
+  return {
+    form,
+    submit: () => once(() => submit().then(() => false)),
+    refusal: form.formState.errors.root?.message ?? null,
+  };
 }
 
 function invalid<Values extends FieldValues>(

@@ -2,10 +2,22 @@ import { act, fireEvent, screen } from '@testing-library/react';
 
 /** Presses what has this name, and waits for what comes of it. */
 export async function press(name: string | RegExp, role = 'button'): Promise<void> {
-  const [found] = screen.queryAllByRole(role, { name: isCalled(name) });
-  if (found === undefined) throw new Error(`There is no ${role} “${String(name)}” among: ${namesOf(role).join(', ')}`);
-  fireEvent.click(found);
+  fireEvent.click(found(name, role));
   await settled();
+}
+
+/** Presses a button twice, before anything comes of the first press. */
+export async function pressTwice(name: string | RegExp): Promise<void> {
+  const button = found(name, 'button');
+  fireEvent.click(button);
+  fireEvent.click(button);
+  await settled();
+}
+
+function found(name: string | RegExp, role: string): HTMLElement {
+  const [first] = screen.queryAllByRole(role, { name: isCalled(name) });
+  if (first === undefined) throw new Error(`There is no ${role} “${String(name)}” among: ${namesOf(role).join(', ')}`);
+  return first;
 }
 
 /** Types into the field with this label. */
@@ -29,8 +41,8 @@ export function words(): string {
 
 /** Whether there is something of this role and name, and it can be pressed. */
 export function canPress(name: string | RegExp, role = 'button'): boolean {
-  const [found] = screen.queryAllByRole(role, { name: isCalled(name) });
-  return found !== undefined && found.getAttribute('aria-disabled') !== 'true';
+  const [first] = screen.queryAllByRole(role, { name: isCalled(name) });
+  return first !== undefined && first.getAttribute('aria-disabled') !== 'true';
 }
 
 /** By its whole name, whatever its spaces are, or by a part of it. */

@@ -5,6 +5,6 @@ import { piece } from '../../../src/ui/piece';
 const ScanScreen = piece(() => import('../../../src/features/scan/scan-screen').then((module) => module.ScanScreen));
 
 export default function Scan(): ReactElement {
-  const { code } = useLocalSearchParams<{ code?: string }>();
-  return <ScanScreen key={code ?? 'camera'} given={code} />;
+  const { code, to } = useLocalSearchParams<{ code?: string; to?: string }>();
+  return <ScanScreen key={code ?? 'camera'} given={code} isToRaise={to === 'raise'} />;
 }

@@ -6,6 +6,7 @@ import { findByCode, type Found } from './find-by-code';
 export function foundOnPhone(code: string): Found | null {
   return findByCode(code, {
     codes: peekAll('codes'),
+    reportLabels: peekAll('reportLabels'),
     assets: peekAll('assets'),
     places: peekAll('places'),
     works: peekAll('workOrders'),

@@ -1,11 +1,12 @@
 import { asId, type AssetId, type BinId, type PlaceId, type StoreId } from '@oilcan/core/kernel';
-import { aBin, anAsset, ann, aPart, aWorkOrder, noon, site } from '@oilcan/core/testing';
+import { aBin, anAsset, ann, aPart, aReportLabel, aWorkOrder, noon, site } from '@oilcan/core/testing';
 import { findByCode } from './find-by-code';
 
 const pump = anAsset({ id: asId<AssetId>('pump'), tag: 'Pmp-2', name: 'Pump' });
 const gearbox = anAsset({ tag: 'LRK-G1' });
 const store = { id: asId<StoreId>('store'), siteId: site, name: 'Base store' };
 const rows = {
+  reportLabels: [aReportLabel({ assetId: pump.id })],
   codes: [{ id: 'MAKER 77', siteId: site, assetId: pump.id, by: ann.id, at: noon, previous: [] }],
   assets: [gearbox, pump],
   places: [{ id: asId<PlaceId>('drive-room'), siteId: site, parentId: null, name: 'Drive room' }],
@@ -37,6 +38,10 @@ describe('what a code leads to', () => {
     expect(
       ['MAKER 77', 'PMP-2', 'LRK-G1', 'W-2417', 'SEAL-70', 'BIN:BASE STORE:C-04', 'PLACE:DRIVE-ROOM', 'X'].map(find),
     ).toEqual(['Pump', 'Pump', 'Gearbox', 'W-2417', 'Seal-70', 'C-04', 'Drive room', 'nothing']);
+  });
+
+  it('is the machine of a label by which everybody may report', () => {
+    expect(find(`REPORT:${aReportLabel().id}`)).toBe('Pump');
   });
 
   it('is nothing when the machine it was bound to is not on this phone', () => {

@@ -15,9 +15,12 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { CatalogueSheet } from '../faults';
+import { DeskGoAhead } from '../go-ahead';
 import { useCommand } from '../keys/commands';
 import { DemandsSheet } from '../lifecycle';
 import { TopBar } from '../page/top-bar';
+import { RulesSheet } from '../raise-rules';
+import { DeskReports } from '../reported';
 import { LimitsSheet, ReviewPane, ReviewRow, useReviews, type SheetOfWork, type Waiting } from '../review';
 import { DeskKeys } from './desk-keys';
 import { UnderwayRow } from './underway-row';
@@ -142,7 +145,7 @@ interface DeskHeadProps {
 /** How much waits, what is set up here, and accepting several at once. */
 function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
   const router = useRouter();
-  const [opened, setOpened] = useState<'choice' | 'demands' | 'limits' | 'catalogue' | null>(null);
+  const [opened, setOpened] = useState<'choice' | 'demands' | 'limits' | 'catalogue' | 'rules' | null>(null);
   const close = (): void => setOpened(null);
   const unusual = waiting.filter((each) => each.unusual.length > 0).length;
   const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
@@ -178,18 +181,38 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
         <Button word="Who did what" onPress={() => router.navigate('/log')} />
         <Button word="Set up" onPress={() => setOpened('choice')} />
       </View>
+      <Raised />
+      {waiting.length === 0 ? null : (
+        <Words as="heading" level={2} style={sheet.finished}>
+          Finished, to look at
+        </Words>
+      )}
       {opened === 'choice' ? (
         <BottomSheet title="Set up" onClose={close}>
-          <Words soft>What finishing waits for, from when on a job is unusual, and what can fail.</Words>
+          <Words soft>
+            What finishing waits for, from when on a job is unusual, what can fail, and how reports are taken.
+          </Words>
           <Button word="What is owed" onPress={() => setOpened('demands')} />
           <Button word="What is unusual" onPress={() => setOpened('limits')} />
           <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+          <Button word="Reports and go-ahead" onPress={() => setOpened('rules')} />
         </BottomSheet>
       ) : null}
       {opened === 'demands' ? <DemandsSheet onClose={close} /> : null}
       {opened === 'limits' ? <LimitsSheet onClose={close} /> : null}
+      {opened === 'rules' ? <RulesSheet onClose={close} /> : null}
       {opened === 'catalogue' ? <CatalogueSheet onClose={close} /> : null}
     </View>
+  );
+}
+
+/** What was reported and what was raised, and waits for a lead. */
+function Raised(): ReactElement {
+  return (
+    <>
+      <DeskGoAhead />
+      <DeskReports />
+    </>
   );
 }
 
@@ -224,4 +247,5 @@ const sheet = StyleSheet.create({
   head: { gap: 4, paddingBottom: 12 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12 },
   none: { paddingVertical: 12 },
+  finished: { paddingTop: 18 },
 });

@@ -10,6 +10,7 @@ import { Words } from '../../ui/words';
 import { useSeen } from '../digest';
 import { MarksContext } from '../page/marks';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
+import { RaiseKey } from './raise-key';
 import { topBarMarks } from './top-bar-marks';
 import { placesFor, type AppPlace } from '../page/places';
 import { useNotedTrail } from '../page/use-back';
@@ -21,7 +22,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   const isWide = useIsWide();
   useNotedTrail();
   useSeen();
-  const isSheet = /^\/(shift\/.+|plant\/document\/)/.test(usePathname());
+  const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(usePathname());
   const places = placesFor(person);
   if (isWide) {
     return (
@@ -33,6 +34,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
           {places.map((place) => (
             <PlaceLink key={place.href} place={place} isRail />
           ))}
+          <RaiseKey isRail />
         </View>
         <View style={sheet.main}>
           <KeepingBar />
@@ -60,6 +62,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
           {places.map((place) => (
             <PlaceLink key={place.href} place={place} />
           ))}
+          <RaiseKey />
         </View>
       )}
     </View>

@@ -1,9 +1,7 @@
 import type { LeftOver, Proposal } from '@oilcan/core/further';
-import { likelyKit, type Usual } from '@oilcan/core/past';
 import type { ArgsOf } from '@oilcan/core/registry';
-import { standingOf, type Entry, type KitPart, type WorkOrder } from '@oilcan/core/work';
+import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
-import { fullestBin } from '../../data/stock';
 import { phoneNames } from '../views/names';
 import { answerWords } from '../steps/words';
 
@@ -44,14 +42,4 @@ export function furtherArgs(work: WorkOrder, proposal: Proposal, entries: readon
     carried: entriesAbout(proposal, entries),
     ...(alarm?.is === 'alarm' && alarm.pointId !== null ? { alarmOf: alarm.pointId } : {}),
   });
-}
-
-/** With the kit and the time that such jobs usually take. */
-export function asUsual(raised: Raised, usual: Usual | null, siteId: WorkOrder['siteId']): Raised {
-  if (usual === null) return raised;
-  const kit = likelyKit(usual).flatMap(({ partId, quantity }): KitPart[] => {
-    const binId = fullestBin(partId, siteId);
-    return binId === undefined || quantity <= 0 ? [] : [{ partId, binId, quantity, unit: null }];
-  });
-  return { ...raised, kit, estimateMinutes: usual.minutes?.median ?? 0 };
 }

@@ -2,7 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { EntryId } from '@oilcan/core/kernel';
 import { standingEntries, urgencies, type Entry, type Urgency, type WorkOrder } from '@oilcan/core/work';
-import { furtherWorkOrder } from '../../data/new-work';
+import { asUsual, furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
@@ -12,7 +12,6 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { urgencyWords } from '../../words/work-words';
-import { asUsual } from './further-args';
 
 /** Of a long record the newest notes and photos are offered. */
 const MOST_OFFERED = 12;

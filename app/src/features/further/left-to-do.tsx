@@ -10,7 +10,8 @@ import { Button, Choice } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted, urgencyWords } from '../../words/work-words';
-import { asUsual, furtherArgs, leftWords } from './further-args';
+import { asUsual } from '../../data/new-work';
+import { furtherArgs, leftWords } from './further-args';
 
 type Raised = ArgsOf<'work.raise'>;
 

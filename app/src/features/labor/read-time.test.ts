@@ -33,6 +33,8 @@ describe('typed time', () => {
     ['2026-03-29', '01:30', '04:30', 120],
     ['2026-10-25', '01:30', '04:30', 240],
     ['2026-11-21', '22:00', '06:00', 480],
+    // The day has 23 hours: a time that is an hour later on it is not the next day's.
+    ['2026-03-29', '01:58', '01:59', 1],
   ])('on %s from %s to %s is %d minutes', (day, start, end, minutes) => {
     expect(read({ day, start, end })).toMatchObject({ ok: true, minutes });
   });

@@ -3,6 +3,7 @@ import {
   addMinutes,
   beginOfDay,
   inZone,
+  instantFromMillis,
   isLocalDay,
   latestWallTime,
   localDate,
@@ -62,14 +63,17 @@ export function readTime(typed: TypedTime, present: Instant, zone: string): Read
 function readFromDay(typed: TypedTime, minutes: number | null, dayEnds: Instant, zone: string): ReadTime {
   const start = wallTime(typed.start, addMinutes(dayEnds, -1), zone);
   if (start === 'unreadable' || start === null) return unreadableTime('start');
-  const end = typed.end.trim() === '' ? null : wallTime(typed.end, addMinutes(start, DAY_MINUTES), zone);
+  const end = typed.end.trim() === '' ? null : wallTime(typed.end, sameTimeNextDay(start, zone), zone);
   if (end === 'unreadable') return unreadableTime('end');
   if (end !== null) return { ok: true, startedAt: start, minutes: minutesBetween(start, end) };
   if (minutes === null) return { ok: false, field: 'duration', sentence: 'Say how long, or from when to when.' };
   return { ok: true, startedAt: start, minutes };
 }
 
-const DAY_MINUTES = 24 * 60;
+/** A day later by the clock on the wall: 23 or 25 hours where the clocks are changed meanwhile. */
+function sameTimeNextDay(start: Instant, zone: string): Instant {
+  return instantFromMillis(inZone(start, zone).plus({ days: 1 }).toMillis());
+}
 
 /** The end of a local day; `unreadable` for what is none. */
 function endOf(day: string, zone: string): Instant | 'unreadable' {

@@ -3,12 +3,17 @@ import { peekRow } from '../../data/store';
 import { operationWords } from '../unsent/words';
 import { phoneNames } from '../views/names';
 
-/** What Oilcan did by itself, which nobody's operation says. */
-const byItself: Readonly<Record<string, string>> = { 'plan.make': 'A plan came due: its work order' };
+/** What nobody with an account did. */
+const byNobody: Readonly<Record<string, string>> = {
+  'plan.make': 'A plan came due: its work order',
+  'guest.report': 'Somebody without an account: a report',
+  'guest.me-too': 'Somebody without an account has the same problem',
+  'guest.say': 'Somebody without an account: more about a report',
+};
 
 /** What was done, as whoever did it would say it. */
 export function didWords({ name, args, outcome }: LoggedOperation): string {
-  const words = byItself[name] ?? (outcome.ok ? operationWords({ name, args }, phoneNames) : labelOf({ name, args }));
+  const words = byNobody[name] ?? (outcome.ok ? operationWords({ name, args }, phoneNames) : labelOf({ name, args }));
   return outcome.ok ? words : `${words} (not taken)`;
 }
 

@@ -1,4 +1,5 @@
-import type { NoticeKind } from '@oilcan/core/notices';
+import type { Notice, NoticeKind } from '@oilcan/core/notices';
+import type { PathToOpen } from './path-to-open';
 
 /** Each kind as a person chooses it. */
 export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
@@ -11,4 +12,15 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
   finished: 'Work is finished and waits for me',
   forYou: 'Somebody records in my name',
   timeOwed: 'Work was finished without my time',
+  reported: 'A problem or an incident is reported',
+  answered: 'A report of mine is answered',
+  look: 'I am sent to look at something',
+  goAhead: 'Raised work waits for my go-ahead',
+  mayStart: 'Work of mine may start',
 };
+
+/** Where what a notice is about is opened. */
+export function pathOfNotice({ workOrderId, reportId, incidentId }: Notice): PathToOpen['open'] {
+  if (workOrderId !== null) return `/shift/${workOrderId}`;
+  return reportId === undefined ? `/reports/incident/${incidentId ?? ''}` : `/reports/${reportId}`;
+}

@@ -14,6 +14,7 @@ import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { ChooseNoticesSheet } from './choose-notices-sheet';
 import { MailsSheet } from './mails-sheet';
+import { pathOfNotice } from './notice-words';
 import { useNotices } from './use-notices';
 
 const see = (notices: readonly Notice[]): void => {
@@ -69,7 +70,7 @@ function NoticeRow({ notice }: { readonly notice: Notice }): ReactElement {
   const isNew = notice.seenAt === null;
   const open = (): void => {
     see([notice]);
-    router.navigate(`/shift/${notice.workOrderId}`);
+    router.navigate(pathOfNotice(notice));
   };
   return (
     <Press

@@ -2,6 +2,7 @@ import type { Instant } from '@oilcan/core/kernel';
 import { noticeChoiceOf, type Notice } from '@oilcan/core/notices';
 import { noticeHeadline } from '@oilcan/core/registry';
 import { SETTINGS_ID } from '@oilcan/core/settings';
+import { pathOfNotice } from './notice-words';
 import { isPathToOpen, type PathToOpen } from './path-to-open';
 import { peekAll, peekRow, usePhone } from '../../data/store';
 
@@ -41,8 +42,8 @@ export function showPushes(since: Instant): () => void {
 }
 
 async function show(notice: Notice): Promise<void> {
-  const { id, number, title, workOrderId } = notice;
-  const data: PathToOpen = { open: `/shift/${workOrderId}` };
+  const { id, number, title } = notice;
+  const data: PathToOpen = { open: pathOfNotice(notice) };
   const registration = await navigator.serviceWorker.ready;
   const zone = peekRow('settings', SETTINGS_ID)?.zone ?? 'UTC';
   await registration.showNotification(noticeHeadline(notice, zone), { body: `${number} ${title}`, tag: id, data });

@@ -14,22 +14,31 @@ const names = Object.keys(labelFormats) as readonly LabelFormatName[];
 /** Labels on sheets, from the first free place on. */
 export function LabelSheetForm({
   labels,
+  toReportBy,
+  isForReports = false,
   name,
   onClose,
 }: {
   readonly labels: readonly Label[];
+  /** Makes the same labels such that everybody may report by them; null where that was refused. */
+  readonly toReportBy?: () => Promise<readonly Label[] | null>;
+  /** Whether that is what is wanted at first. */
+  readonly isForReports?: boolean;
   /** Of the file. */
   readonly name: string;
   readonly onClose: () => void;
 }): ReactElement {
   const [format, setFormat] = useState<LabelFormatName>('middle');
   const [first, setFirst] = useState('1');
+  const [isToReport, setIsToReport] = useState(isForReports);
   const { columns, rows } = labelFormats[format];
   const place = /^\d{1,3}$/.test(first.trim()) ? Number(first) : 0;
   const isPlace = place >= 1 && place <= columns * rows;
   const isTooMany = labels.length > MOST_LABELS;
   const make = async (): Promise<void> => {
-    await makePaper({ what: 'labels', labels, format, firstPlace: place }, `${name}.pdf`);
+    const wanted = isToReport && toReportBy !== undefined ? await toReportBy() : labels;
+    if (wanted === null) return;
+    await makePaper({ what: 'labels', labels: wanted, format, firstPlace: place }, `${name}.pdf`);
     onClose();
   };
   return (
@@ -60,6 +69,14 @@ export function LabelSheetForm({
           />
         ))}
       </Choices>
+      {toReportBy === undefined ? null : (
+        <Choice
+          isMany
+          word="Everybody may report by it, without an account"
+          isChosen={isToReport}
+          onPress={() => setIsToReport(!isToReport)}
+        />
+      )}
       <Field
         label="First free place on the sheet"
         value={first}

@@ -3,6 +3,7 @@ import { useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant';
+import { rulesOf } from '@oilcan/core/raise-rules';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Button, Press } from '../../ui/press';
@@ -21,10 +22,13 @@ import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { assetLabel } from './labels';
 import { Installed, Nameplate, Structure } from './asset-make-up';
+import { AssetReports } from '../reported';
 import { Section } from '../../ui/section';
 import { Points } from './asset-points';
 import { OpenWork, WrongNow } from './asset-work';
 import { BoundLabels } from './bound-labels';
+import { ReportLabelList } from './report-label-list';
+import { labelsToReport } from './report-labels';
 import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from '../../words/plant-words';
 import { mdiChevronRight, mdiPauseOctagonOutline, mdiPlayCircleOutline, mdiPrinterOutline } from '@mdi/js';
@@ -65,6 +69,7 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
         <View style={isWide && sheet.column}>
           <WrongNow asset={asset} />
           <OpenWork asset={asset} />
+          <AssetReports asset={asset} />
           <Section title="What the past says">
             <PastBrief asset={asset} />
             <Button
@@ -82,6 +87,7 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
           <Installed asset={asset} />
           <Nameplate asset={asset} />
           <BoundLabels asset={asset} />
+          <ReportLabelList asset={asset} />
           <Labels asset={asset} />
         </View>
       </View>
@@ -179,6 +185,7 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
   const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
   const parts = useRows('assets', 'parent', asset.id);
   const [isAsking, setIsAsking] = useState(false);
+  const { takesGuests } = rulesOf(asset.siteId, useRow('raiseRules', asset.siteId));
   return (
     <View style={sheet.labels}>
       {isLead ? <Button word="Who did what" onPress={() => router.navigate(`/log?of=assets:${asset.id}`)} /> : null}
@@ -190,6 +197,8 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
       {isAsking ? (
         <LabelSheetForm
           labels={[asset, ...parts].map(assetLabel)}
+          toReportBy={() => labelsToReport([asset, ...parts])}
+          isForReports={takesGuests}
           name={`labels-${asset.tag}`}
           onClose={() => setIsAsking(false)}
         />

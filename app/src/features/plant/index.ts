@@ -1,3 +1,2 @@
 /** What other features may use of this one. */
 export { ContactList, useContacts } from './contact-list';
-export { findAssets, findableAssets } from './find-assets';

@@ -14,7 +14,7 @@ import { counted } from '../../words/work-words';
 import { onSite, useSite } from '../page/use-site';
 import { TopBar } from '../page/top-bar';
 import { useKeptScroll } from '../page/use-kept-scroll';
-import { findableAssets, findAssets } from './find-assets';
+import { findableAssets, findAssets } from '../../data/find-assets';
 import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
 import { conditionWords, PLACE_MISSING } from '../../words/plant-words';

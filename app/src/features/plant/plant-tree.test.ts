@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
 import type { Asset, Place } from '@oilcan/core/plant';
 import { anAsset, otherSite, site, aSite } from '@oilcan/core/testing';
-import { findableAssets, findAssets } from './find-assets';
+import { findableAssets, findAssets } from '../../data/find-assets';
 import { openAtFirst, plantTree, rowsInSight, type PlantNode } from './plant-tree';
 
 const place = (id: string, parent: string | null = null): Place => ({

@@ -2,7 +2,9 @@ import { attachmentsViews } from '../attachments/attachments-views';
 import { copiesViews } from '../copies/copies-views';
 import { expensesViews } from '../expenses/expenses-views';
 import { faultsViews } from '../faults/faults-views';
+import { goAheadViews } from '../go-ahead/go-ahead-views';
 import { hazardsViews } from '../hazards/hazards-views';
+import { incidentsViews } from '../incidents/incidents-views';
 import { isolationViews } from '../isolation/isolation-views';
 import { kitListViews } from '../kit-list/kit-list-views';
 import { labelsViews } from '../labels/labels-views';
@@ -14,7 +16,9 @@ import { noticesViews } from '../notices/notices-views';
 import { plansViews } from '../plans/plans-views';
 import { photosViews } from '../photos/photos-views';
 import { raiseViews } from '../raise/raise-views';
+import { raiseRulesViews } from '../raise-rules/raise-rules-views';
 import { readingsViews } from '../readings/readings-views';
+import { reportsViews } from '../reports/reports-views';
 import { returnViews } from '../return-to-service/return-views';
 import { reviewViews } from '../review/review-views';
 import { roundsViews } from '../rounds/rounds-views';
@@ -37,6 +41,7 @@ export const entryViews: EntryViewSet = {
   ...stoppagesViews.entries,
   ...readingsViews.entries,
   ...notesViews.entries,
+  ...reportsViews.entries,
   ...expensesViews.entries,
   ...servicesViews.entries,
   ...toolsViews.entries,
@@ -59,6 +64,10 @@ export const entryViews: EntryViewSet = {
 export const operationViews: OperationViewSet = {
   ...workViews.operations,
   ...raiseViews.operations,
+  ...raiseRulesViews.operations,
+  ...goAheadViews.operations,
+  ...reportsViews.operations,
+  ...incidentsViews.operations,
   ...lifecycleViews.operations,
   ...scheduleViews.operations,
   ...plansViews.operations,

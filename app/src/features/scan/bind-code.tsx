@@ -11,7 +11,7 @@ import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { findableAssets, findAssets } from '../plant';
+import { findableAssets, findAssets } from '../../data/find-assets';
 
 const MOST_SHOWN = 8;
 

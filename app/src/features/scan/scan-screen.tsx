@@ -32,7 +32,14 @@ type Unknown =
   | { readonly is: 'elsewhere'; readonly sentence: string };
 
 /** A code on a machine, a place, a part, a bin or a job card opens what it is on. */
-export function ScanScreen({ given }: { readonly given: string | undefined }): ReactElement {
+export function ScanScreen({
+  given,
+  isToRaise = false,
+}: {
+  readonly given: string | undefined;
+  /** What is found is what something is raised on. */
+  readonly isToRaise?: boolean;
+}): ReactElement {
   const router = useRouter();
   const back = useBack('/shift');
   const [typed, setTyped] = useState('');
@@ -43,12 +50,12 @@ export function ScanScreen({ given }: { readonly given: string | undefined }): R
     (text: string) => {
       const code = readCode(text);
       if (code === null) return setUnknown({ is: 'damaged', text: text.slice(0, 40) });
-      const path = pathOf(code);
+      const path = (isToRaise ? pathToRaise(code) : null) ?? pathOf(code);
       if (path !== null) return router.replace(path);
       setUnknown({ is: 'looking', code });
       void lookUpCode(code).then(setUnknown);
     },
-    [router],
+    [router, isToRaise],
   );
   useEffect(() => {
     if (given !== undefined) open(given);
@@ -135,6 +142,13 @@ function Outcome({ unknown, onAgain }: { readonly unknown: Unknown; readonly onA
     case 'unknown':
       return <BindCode code={unknown.code} isSure={unknown.isSure} onAgain={onAgain} />;
   }
+}
+
+/** Where something is raised on what a code is on; null for what is neither machine nor place. */
+function pathToRaise(code: string): `/${string}` | null {
+  const found = foundOnPhone(code);
+  if (found?.is === 'asset') return `/raise?asset=${found.asset.id}`;
+  return found?.is === 'place' ? `/raise?place=${found.place.id}` : null;
 }
 
 /** Where a code leads on this phone; null for nowhere. */

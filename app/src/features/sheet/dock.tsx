@@ -1,8 +1,10 @@
+import { mdiBullhornOutline } from '@mdi/js';
+import { useRouter } from 'expo-router';
 import { Fragment, useCallback, type ReactElement } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+import { Button, Press } from '../../ui/press';
 import { CORNER, GAP, RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -69,12 +71,14 @@ export function useIsDockNarrow(): boolean {
 /** The line above the dock: several things written at once, a break, and the clocks of mates. */
 export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>): ReactElement | null {
   const isWide = useIsWide();
+  const router = useRouter();
   const isPrepared = useIsPrepared(work);
   if (!isOpen(work.state)) return null;
   return (
     <View style={[sheet.line, isWide && sheet.lineWide]}>
       <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
       <ClockLine work={work} />
+      <Button word="Raise" icon={mdiBullhornOutline} onPress={() => router.navigate(`/raise?asset=${work.assetId}`)} />
     </View>
   );
 }

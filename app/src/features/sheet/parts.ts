@@ -6,7 +6,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
 import type { Notch } from '../../ui/dipstick';
 import { useIsPrepared } from '../hazards';
-import { useOwed } from './use-owed';
+import { useOwed } from '../../data/use-owed';
 
 export type SheetPart = 'prepare' | 'work' | 'wrapUp';
 

@@ -22,6 +22,7 @@ import { HazardSheet, useIsPrepared } from '../hazards';
 import { IsolationList } from '../isolation';
 import { isShort, useKitLines, type KitLine } from '../../data/stock';
 import { amountOf, binName } from '../../words/amounts';
+import { WorkReports } from '../reported';
 import { PermitList } from '../permits';
 import { Row, Section } from '../../ui/section';
 import {
@@ -66,6 +67,7 @@ export function PreparePart({
           <Words>Handed back: {work.handedBack.reason}</Words>
         </View>
       )}
+      <WorkReports work={work} />
       <PermitList work={work} />
       {work.hazards.map((hazard) => (
         <Row key={hazard.id}>

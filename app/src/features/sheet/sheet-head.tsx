@@ -13,6 +13,7 @@ import { Words } from '../../ui/words';
 import { sayDue, sayLocalDay } from '../../words/dates';
 import { kindWords, urgencyWords } from '../../words/work-words';
 import { ChainLines } from '../further';
+import { GoAheadLine } from '../go-ahead';
 import { HandOverLine } from '../lifecycle';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { useIsOurs, whyHere } from '../work';
@@ -35,6 +36,7 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
       <Words as="title" level={1}>
         {work.title}
       </Words>
+      <GoAheadLine work={work} />
       <Words soft>
         {asset?.name} · {asset?.tag} · {place?.name}
       </Words>

@@ -13,7 +13,7 @@ import { stateWords } from '../../words/work-words';
 import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
 import { OwnTimeOwed } from './own-time-owed';
-import { useOwed, type OwedStanding } from './use-owed';
+import { useOwed, type OwedStanding } from '../../data/use-owed';
 import { CostItems } from './cost-items';
 import { CostLines } from '../costs';
 import { FurtherSheet } from '../further';

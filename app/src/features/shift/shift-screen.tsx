@@ -9,12 +9,14 @@ import { usePhone } from '../../data/store';
 import { FindField } from '../../ui/find-field';
 import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
+import { useIsSettled } from '../../ui/use-is-settled';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { Digest } from '../digest';
 import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
 import { TopBar } from '../page/top-bar';
+import { MyReports } from '../reported';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { KeptViews } from './kept-views';
@@ -51,6 +53,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const { find, narrowing, order } = choice;
   const setFind = (text: string): void => choose({ ...choice, find: text });
   const [isNarrowing, setIsNarrowing] = useState(false);
+  const isSettled = useIsSettled();
   const shift = useShift(choice);
   const present = shift?.present;
   const open = useCallback((id: string) => router.navigate(`/shift/${id}`), [router]);
@@ -157,14 +160,17 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
           </View>
         )}
         ListFooterComponent={
-          putOff === 0 ? null : (
-            <View style={sheet.head}>
-              <Button
-                word={`${counted(putOff, 'job is', 'jobs are')} put off: show`}
-                onPress={() => choose({ ...choice, narrowing: { ...narrowing, time: ['putOff'] } })}
-              />
-            </View>
-          )
+          <>
+            {putOff === 0 ? null : (
+              <View style={sheet.head}>
+                <Button
+                  word={`${counted(putOff, 'job is', 'jobs are')} put off: show`}
+                  onPress={() => choose({ ...choice, narrowing: { ...narrowing, time: ['putOff'] } })}
+                />
+              </View>
+            )}
+            {isWhole && isSettled ? <MyReports /> : null}
+          </>
         }
         ListEmptyComponent={
           <View style={sheet.head}>

@@ -1,6 +1,7 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, type Instant, type LocalDay } from '@oilcan/core/kernel';
+import { waitsForGoAhead } from '@oilcan/core/go-ahead';
 import { hasRole } from '@oilcan/core/operations';
 import { isPutOff } from '@oilcan/core/schedule';
 import type { Settings } from '@oilcan/core/settings';
@@ -95,6 +96,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
           )}
           {own === null ? null : <Fact icon={mdiAccountCheckOutline} words={ownShareWords(own)} />}
           {people === null ? null : <Fact icon={mdiAccountMultipleOutline} words={people} />}
+          {waitsForGoAhead(work) ? <Fact icon={mdiAccountClockOutline} words="Waits for go-ahead" isStrong /> : null}
           {owesTime(work, me) ? <Fact icon={mdiAccountClockOutline} words="Your time is missing" isStrong /> : null}
           {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
         </View>

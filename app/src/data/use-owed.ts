@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { demandsOf, owedBefore, type Owed } from '@oilcan/core/lifecycle';
 import { dueSteps } from '@oilcan/core/rounds';
 import type { Demands, WorkOrder } from '@oilcan/core/work';
-import { useRowsLater, useSettings } from '../../data/store';
-import { useMe } from '../../data/use-me';
+import { useRowsLater, useSettings } from './store';
+import { useMe } from './use-me';
 
 export interface OwedStanding {
   readonly owed: readonly Owed[];

@@ -1,0 +1,12 @@
+import { useLocalSearchParams } from 'expo-router';
+import type { ReactElement } from 'react';
+import { piece } from '../../../src/ui/piece';
+
+const ReportScreen = piece(() =>
+  import('../../../src/features/reported/report-screen').then((module) => module.ReportScreen),
+);
+
+export default function OneReport(): ReactElement {
+  const { report } = useLocalSearchParams<{ report: string }>();
+  return <ReportScreen reportId={report} />;
+}

@@ -1,0 +1,24 @@
+import { useState } from 'react';
+import type { ReportPhoto } from '@oilcan/core/reports';
+import { takePicture } from './take-picture';
+
+interface PhotoTaken {
+  readonly photo: ReportPhoto | null;
+  /** Why there is none, in a sentence. */
+  readonly trouble: string | null;
+  readonly take: () => Promise<void>;
+}
+
+/** A photo that goes along with what is about to be reported; taken again, the newer one does. */
+export function useReportPhoto(): PhotoTaken {
+  const [photo, setPhoto] = useState<ReportPhoto | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const take = async (): Promise<void> => {
+    const taken = await takePicture();
+    setTrouble(taken.is === 'failed' ? taken.sentence : null);
+    if (taken.is !== 'kept') return;
+    const { id: fileId, width, height } = taken.picture;
+    setPhoto({ fileId, mediaType: 'image/jpeg', width, height });
+  };
+  return { photo, trouble, take };
+}

@@ -1,0 +1,136 @@
+import { asId, type AssetId } from '@oilcan/core/kernel';
+import { ann, anAsset, aPart, aPerson, put, smallWorks, someSettings } from '@oilcan/core/testing';
+import { perform } from '../../data/store';
+import { press, pressTwice, type, words } from '../../testing/hands';
+import { visited } from '../../testing/router';
+import { TestWorks } from '../../testing/works';
+import { DoneScreen } from './done-screen';
+import { GapsScreen } from './gaps-screen';
+
+let works: TestWorks;
+afterEach(() => works.close());
+
+const pump = anAsset({ id: asId<AssetId>('pump'), name: 'Pump 2', tag: 'SNW-P2' });
+const open = async (more: Parameters<typeof TestWorks.open>[0] = []): Promise<void> => {
+  works = await TestWorks.open([
+    ...smallWorks(),
+    put('assets', pump),
+    put('parts', aPart({ number: 'PACK-12' })),
+    ...more,
+  ]);
+  await works.show(<DoneScreen assetId={undefined} words="" />);
+};
+const line = 'pump 2: packing replaced, 1 h just now, 2x pack-12, stood still since 11';
+const LINE = 'What was done, in one line';
+
+describe('work that is already done', () => {
+  it('is read from one line, shown, and kept as a work order with its entries', async () => {
+    await open();
+    await type(LINE, line);
+    // It is one o'clock there.
+    for (const said of ['Pump 2', 'A work order: Packing replaced', '1 h of work', 'Stood still', '2 pcs'])
+      expect(words()).toContain(said);
+    await press('Keep it');
+    const id = visited.at(-1)?.split('=').at(-1) ?? '';
+    const records = await works.sent();
+    expect(records.peek('workOrders', id)).toMatchObject({
+      assetId: pump.id,
+      title: 'Packing replaced',
+      reason: line,
+      personIds: [ann.id],
+      state: 'underway',
+    });
+    const kinds = records.peekList('entries', 'workOrder', id).map(({ content }) => content.kind);
+    expect(new Set(kinds)).toEqual(new Set(['labor', 'part', 'stoppage', 'state']));
+    expect(records.peek('assets', pump.id)?.condition).toBe('running');
+  });
+
+  it('is kept once, also when the key is pressed twice', async () => {
+    await open();
+    await type(LINE, line);
+    await pressTwice('Keep it');
+    const made = (await works.sent()).peekList('workOrders', 'asset', pump.id);
+    expect(made.filter(({ title }) => title === 'Packing replaced')).toHaveLength(1);
+  });
+
+  it('keeps what was left out out of it, and nothing that does not fit', async () => {
+    await open();
+    await type(LINE, `${line}, 1x nonsense-9`);
+    expect(words()).toContain('“nonsense-9” fits no part.');
+    await press(/Leave out: “nonsense-9”/);
+    await press(/Leave out: Stood still/);
+    await press('Keep it');
+    const id = visited.at(-1)?.split('=').at(-1) ?? '';
+    const kinds = (await works.sent()).peekList('entries', 'workOrder', id).map(({ content }) => content.kind);
+    expect(kinds).not.toContain('stoppage');
+    expect(kinds.filter((kind) => kind === 'part')).toHaveLength(1);
+  });
+
+  it('is still there half-written after a reload, and gone once it was kept', async () => {
+    await open();
+    await type(LINE, 'pump 2: pack');
+    await works.show(<DoneScreen assetId={undefined} words="" />);
+    expect(document.querySelector('textarea')?.value).toBe('pump 2: pack');
+    await press('Keep it');
+    await works.show(<DoneScreen assetId={undefined} words="" />);
+    expect(document.querySelector('textarea')?.value).toBe('');
+  });
+
+  it('is on another machine in one press, where the words fit several', async () => {
+    const other = anAsset({ id: asId<AssetId>('pump-1'), name: 'Pump 1', tag: 'SNW-P1' });
+    await open([put('assets', other)]);
+    await type(LINE, 'pump packing replaced');
+    await press('Pump 2', 'radio');
+    await press('Keep it');
+    const id = visited.at(-1)?.split('=').at(-1) ?? '';
+    expect((await works.sent()).peek('workOrders', id)?.assetId).toBe(pump.id);
+  });
+});
+
+describe('what is still needed of it', () => {
+  it('is asked one after the other, then it is finished', async () => {
+    const demands = { ...Object.fromEntries(['part', 'time'].map((thing) => [thing, 'must'])) };
+    const settings = someSettings();
+    await open([put('settings', { ...settings, demands: { corrective: { ...noDemands, ...demands } as never } })]);
+    await type(LINE, 'pump 2: packing replaced');
+    await press('Keep it');
+    const id = visited.at(-1)?.split('=').at(-1) ?? '';
+    await works.show(<GapsScreen workOrderId={id} />);
+    expect(words()).toContain('The parts that were taken, or that none was');
+    expect(words()).toContain('1 more after it');
+    await press('No part taken');
+    expect(words()).toContain('Your time, or that you had none');
+    await perform('labor.add', {
+      workOrderId: asId(id),
+      personId: ann.id,
+      startedAt: '2026-11-23T11:00:00.000Z' as never,
+      minutes: 30,
+      timeType: 'regular',
+    });
+    await works.show(<GapsScreen workOrderId={id} />);
+    await press('Finish it');
+    expect((await works.sent()).peek('workOrders', id)?.state).toBe('finished');
+  });
+
+  it('says so where the work order is not on this phone', async () => {
+    await open([put('people', aPerson())]);
+    await works.show(<GapsScreen workOrderId="gone" />);
+    expect(words()).toContain('This work order is not on this phone.');
+  });
+});
+
+const noDemands = {
+  steps: 'not',
+  readings: 'not',
+  meter: 'not',
+  fault: 'not',
+  codes: 'not',
+  part: 'not',
+  stoppage: 'not',
+  stoppageEnd: 'not',
+  time: 'not',
+  photo: 'not',
+  signature: 'not',
+  clocks: 'not',
+  locks: 'not',
+};

@@ -1,0 +1,52 @@
+import { usePathname, useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import { StyleSheet } from 'react-native';
+import { mdiBullhornOutline } from '@mdi/js';
+import { peekRow } from '../../data/store';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
+import { CORNER } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { useOpenParams } from '../page/use-open-params';
+
+/** Where something is raised, with the machine or place that is looked at filled in. */
+function useRaise(): () => void {
+  const router = useRouter();
+  const pathname = usePathname();
+  const { asset, place, work } = useOpenParams();
+  return () => {
+    const assetId = (work === undefined ? undefined : peekRow('workOrders', work)?.assetId) ?? asset;
+    if (assetId !== undefined) router.navigate(`/raise?asset=${assetId}`);
+    else if (place !== undefined && pathname.startsWith('/plant')) router.navigate(`/raise?place=${place}`);
+    else router.navigate('/raise');
+  };
+}
+
+/** One press away from everywhere: something is wrong, or has to be done. */
+export function RaiseKey({ isRail = false }: { readonly isRail?: boolean }): ReactElement {
+  const palette = usePalette();
+  const raise = useRaise();
+  return (
+    <Press onPress={raise} style={[isRail ? sheet.rail : sheet.foot, { backgroundColor: palette.green }]}>
+      <Icon path={mdiBullhornOutline} size={24} color={palette.onGreen} />
+      <Words as="label" color={palette.onGreen}>
+        Raise
+      </Words>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  // Four keys of 48 px stand side by side on a phone at 200 % text: 195 px leave them 3.
+  foot: {
+    flex: 1,
+    alignItems: 'center',
+    paddingVertical: 6,
+    gap: 2,
+    marginVertical: 4,
+    marginHorizontal: 1,
+    borderRadius: CORNER,
+  },
+  rail: { alignItems: 'center', paddingVertical: 12, gap: 2, marginHorizontal: 8, marginTop: 8, borderRadius: CORNER },
+});

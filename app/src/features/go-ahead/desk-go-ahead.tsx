@@ -1,0 +1,102 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDuration } from '@oilcan/core/kernel';
+import { waitsForGoAhead } from '@oilcan/core/go-ahead';
+import type { WorkOrder } from '@oilcan/core/work';
+import { now, peekRow, useSettings, useTable } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { useNotice } from '../../ui/notice';
+import { Button, Choice } from '../../ui/press';
+import { Row, Section } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { counted, kindWords } from '../../words/work-words';
+
+/** On the Desk: raised work that waits for a lead; one press lets it start, also several. */
+export function DeskGoAhead(): ReactElement | null {
+  const works = useTable('workOrders');
+  const say = useNotice((state) => state.say);
+  const waiting = useMemo(
+    () => works.filter(waitsForGoAhead).sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1)),
+    [works],
+  );
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  if (waiting.length === 0) return null;
+  const chosen = waiting.filter(({ id }) => !left.has(id));
+  const letStart = async (those: readonly WorkOrder[]): Promise<void> => {
+    if (!(await performOrSay('work.let-start', { workOrderIds: those.map(({ id }) => id) }))) return;
+    say(`${counted(those.length, 'job', 'jobs')} may start.`);
+  };
+  const toggle = (id: string): void => {
+    const next = new Set(left);
+    if (!next.delete(id)) next.add(id);
+    setLeft(next);
+  };
+  return (
+    <Section title="Waits for your go-ahead" aside={counted(waiting.length, 'job', 'jobs')}>
+      {waiting.map((work) => (
+        <WaitingRow
+          key={work.id}
+          work={work}
+          isChosen={waiting.length === 1 ? null : !left.has(work.id)}
+          onToggle={() => toggle(work.id)}
+          onLetStart={() => void letStart([work])}
+        />
+      ))}
+      {waiting.length === 1 ? null : (
+        <Button
+          main
+          style={sheet.all}
+          disabled={chosen.length === 0}
+          word={`Let ${counted(chosen.length, 'job', 'jobs')} start`}
+          onPress={() => void letStart(chosen)}
+        />
+      )}
+    </Section>
+  );
+}
+
+interface WaitingRowProps {
+  readonly work: WorkOrder;
+  /** Whether it is among those that are let start together; null where there is only one. */
+  readonly isChosen: boolean | null;
+  readonly onToggle: () => void;
+  readonly onLetStart: () => void;
+}
+
+function WaitingRow({ work, isChosen, onToggle, onLetStart }: WaitingRowProps): ReactElement {
+  const router = useRouter();
+  const settings = useSettings(work.siteId);
+  const asset = peekRow('assets', work.assetId);
+  const facts = [
+    kindWords[work.kind],
+    work.estimateMinutes === 0 ? '' : formatDuration(work.estimateMinutes),
+    settings === undefined ? '' : `raised ${sayMoment(work.createdAt, now(), settings.zone, settings.language)}`,
+  ].filter((fact) => fact !== '');
+  return (
+    <Row>
+      <View style={sheet.words}>
+        <Words as="mark">{work.number}</Words>
+        <Words as="row">{work.title}</Words>
+        <Words as="small" soft>
+          {asset?.name} · {facts.join(' · ')}
+        </Words>
+      </View>
+      <View style={sheet.keys}>
+        <Button word="Open" onPress={() => router.navigate(`/shift/${work.id}`)} />
+        {isChosen === null ? (
+          <Button main word="Let it start" onPress={onLetStart} />
+        ) : (
+          <Choice isMany word={`Let ${work.number} start`} isChosen={isChosen} onPress={onToggle} />
+        )}
+      </View>
+    </Row>
+  );
+}
+
+const sheet = StyleSheet.create({
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  all: { marginTop: 12, alignSelf: 'flex-start' },
+});

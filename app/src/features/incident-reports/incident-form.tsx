@@ -1,0 +1,225 @@
+import { useEffect, useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { mdiCamera } from '@mdi/js';
+import { latestWallTime, OilcanError, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import { incidentCauses, type IncidentCause } from '@oilcan/core/incidents';
+import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
+import { sentenceFor } from '@oilcan/core/registry';
+import { useDraft } from '../../data/drafts';
+import { useReportPhoto } from '../../data/pictures/use-report-photo';
+import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { FormRefusal } from '../../forms/form-refusal';
+import { Field } from '../../ui/field';
+import { useNotice } from '../../ui/notice';
+import { Button, Choice, Choices } from '../../ui/press';
+import { SignaturePad } from '../../ui/signature-pad';
+import { RULE } from '../../ui/theme';
+import { toggled } from '../../ui/toggled';
+import { useOnce } from '../../ui/use-once';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { TopBar } from '../page/top-bar';
+import { useBack } from '../page/use-back';
+import { Picture } from '../photos';
+import { WhereField, type RaisedAt } from '../raising';
+import { causeWords, incidentKindWords } from './incident-words';
+
+interface Props {
+  readonly at: RaisedAt;
+  readonly words: string;
+}
+
+/** Somebody was hurt, or nearly; something was damaged, or got into nature. Only those whom it concerns will see it. */
+export function IncidentForm({ at: first, words: given }: Props): ReactElement | null {
+  const back = useBack('/shift');
+  const palette = usePalette();
+  const say = useNotice((state) => state.say);
+  const person = usePhone((state) => state.person);
+  const draft = useDraft('incident');
+  const [at, setAt] = useState<RaisedAt>(first);
+  const [kind, setKind] = useState<IncidentKind>('nearMiss');
+  const [words, setWords] = useState(draft.first === '' ? given : draft.first);
+  const [time, setTime] = useState('');
+  const [causes, setCauses] = useState<readonly IncidentCause[]>([]);
+  const [presentIds, setPresentIds] = useState<readonly PersonId[]>([]);
+  const [presentOthers, setPresentOthers] = useState('');
+  const [doneAtOnce, setDoneAtOnce] = useState('');
+  const { photo, trouble, take } = useReportPhoto();
+  const [path, setPath] = useState('');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const once = useOnce();
+  const { keep } = draft;
+  useEffect(() => keep(words), [keep, words]);
+  const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
+  const place = useRow('places', at?.is === 'place' ? at.id : undefined);
+  const siteId = asset?.siteId ?? place?.siteId ?? person?.siteIds[0];
+  const demand = useDemand(siteId, kind);
+  const settings = useSettings(siteId);
+  if (person === null || settings === undefined) return null;
+  const told = (sentence: string): false => {
+    setRefusal(sentence);
+    return false;
+  };
+  const send = async (): Promise<boolean> => {
+    const happenedAt = readTime(time, settings.zone);
+    if (happenedAt === null) return told('Write when it happened as a time of day, such as 14:20.');
+    const made = await performMaking('incident.make', {
+      number: null,
+      kind,
+      assetId: at?.is === 'asset' ? at.id : null,
+      placeId: at?.is === 'place' ? at.id : null,
+      words,
+      happenedAt,
+      causes,
+      presentIds,
+      presentOthers,
+      doneAtOnce,
+      photo,
+      signature: path === '' ? null : { name: person.name, path },
+    });
+    if (!made.ok) return told(sentenceFor(made.code, made.values));
+    draft.forget();
+    const number = peekRow('incidents', made.value)?.number ?? 'It';
+    say(`${number} is reported. Only the leads and who was there see it.`);
+    back.onBack();
+    return true;
+  };
+  const label = (question: ReportQuestion, word: string): string =>
+    demand(question) === 'must' ? word : `${word} (not needed)`;
+  const isAsked = (question: ReportQuestion): boolean => demand(question) !== 'not';
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="Incident" {...back} />
+      <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+        <Words soft>Only the leads of the site and those who were there see it.</Words>
+        <Choices label="What kind of incident">
+          {incidentKinds.map((each) => (
+            <Choice key={each} word={incidentKindWords[each]} isChosen={each === kind} onPress={() => setKind(each)} />
+          ))}
+        </Choices>
+        <WhereField at={at} onChoose={setAt} />
+        <Field label="What happened" value={words} onChange={setWords} lines={4} />
+        {isAsked('since') ? (
+          <Field
+            label="When"
+            value={time}
+            onChange={setTime}
+            hint="A time of day, such as 14:20. Empty for just now."
+          />
+        ) : null}
+        {isAsked('causes') ? (
+          <Group title={label('causes', 'What led to it')}>
+            {incidentCauses.map((cause) => (
+              <Choice
+                key={cause}
+                isMany
+                word={causeWords[cause]}
+                isChosen={causes.includes(cause)}
+                onPress={() => setCauses(toggled(causes, cause))}
+              />
+            ))}
+          </Group>
+        ) : null}
+        {isAsked('present') && siteId !== undefined ? (
+          <>
+            <Present
+              title={label('present', 'Who was there')}
+              siteId={siteId}
+              ids={presentIds}
+              onChange={setPresentIds}
+            />
+            <Field label="Others, by name" value={presentOthers} onChange={setPresentOthers} />
+          </>
+        ) : null}
+        {isAsked('doneAtOnce') ? (
+          <Field
+            label={label('doneAtOnce', 'What was done at once')}
+            value={doneAtOnce}
+            onChange={setDoneAtOnce}
+            lines={3}
+          />
+        ) : null}
+        {isAsked('photo') ? (
+          <Button
+            word={photo === null ? label('photo', 'Photo') : 'Another photo'}
+            icon={mdiCamera}
+            onPress={() => void take()}
+          />
+        ) : null}
+        {photo === null ? null : <Picture content={{ ...photo, caption: 'Of the incident' }} isSmall />}
+        {isAsked('signature') ? (
+          <View>
+            <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>
+            <SignaturePad path={path} onDraw={setPath} />
+          </View>
+        ) : null}
+        <FormRefusal sentence={refusal ?? trouble} />
+      </ScrollView>
+      <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
+        <Button
+          main
+          word="Report the incident"
+          disabled={at === null || words.trim() === ''}
+          onPress={() => once(send)}
+        />
+      </View>
+    </View>
+  );
+}
+
+function useDemand(
+  siteId: SiteId | undefined,
+  kind: IncidentKind,
+): (question: ReportQuestion) => ReturnType<typeof demandOf> {
+  const chosen = useRow('raiseRules', siteId);
+  return (question) => (siteId === undefined ? 'not' : demandOf(rulesOf(siteId, chosen), kind, question));
+}
+
+/** The last time that the clock showed what was typed; now where nothing was; null for what is no time. */
+function readTime(typed: string, zone: string): Instant | null {
+  if (typed.trim() === '') return now();
+  try {
+    return latestWallTime(typed.trim(), now(), zone);
+  } catch (error) {
+    if (error instanceof OilcanError) return null;
+    throw error;
+  }
+}
+
+function Group({ title, children }: { readonly title: string; readonly children: ReactElement[] }): ReactElement {
+  return (
+    <View role="group" aria-label={title} style={sheet.group}>
+      <Words as="label">{title}</Words>
+      <View style={sheet.choices}>{children}</View>
+    </View>
+  );
+}
+
+function Present({
+  title,
+  siteId,
+  ids,
+  onChange,
+}: {
+  readonly title: string;
+  readonly siteId: SiteId;
+  readonly ids: readonly PersonId[];
+  readonly onChange: (ids: readonly PersonId[]) => void;
+}): ReactElement {
+  const people = useTable('people').filter(({ siteIds }) => siteIds.includes(siteId));
+  return (
+    <Group title={title}>
+      {people.map(({ id, name }) => (
+        <Choice key={id} isMany word={name} isChosen={ids.includes(id)} onPress={() => onChange(toggled(ids, id))} />
+      ))}
+    </Group>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  content: { padding: 16, gap: 14, width: '100%', maxWidth: 720 },
+  group: { gap: 6 },
+  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  foot: { padding: 8, borderTopWidth: RULE },
+});

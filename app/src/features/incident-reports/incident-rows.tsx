@@ -1,0 +1,57 @@
+import { useRouter } from 'expo-router';
+import { useMemo, type ReactElement } from 'react';
+import { StyleSheet } from 'react-native';
+import type { Incident } from '@oilcan/core/incidents';
+import { now, useRow, useSettings, useTable } from '../../data/store';
+import { Press } from '../../ui/press';
+import { Section } from '../../ui/section';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { incidentKindWords } from './incident-words';
+
+const MOST_SHOWN = 5;
+
+/** The incidents that concern me, the open ones first; nothing where none does. */
+export function IncidentRows(): ReactElement | null {
+  const incidents = useTable('incidents');
+  const listed = useMemo(
+    () =>
+      [...incidents].sort((a, b) => Number(a.closed !== null) - Number(b.closed !== null) || (a.at < b.at ? 1 : -1)),
+    [incidents],
+  );
+  if (listed.length === 0) return null;
+  return (
+    <Section title="Incidents" aside="seen only by those whom they concern">
+      {listed.slice(0, MOST_SHOWN).map((incident) => (
+        <IncidentRow key={incident.id} incident={incident} />
+      ))}
+    </Section>
+  );
+}
+
+function IncidentRow({ incident }: { readonly incident: Incident }): ReactElement {
+  const palette = usePalette();
+  const router = useRouter();
+  const place = useRow('places', incident.placeId);
+  const settings = useSettings(incident.siteId);
+  return (
+    <Press
+      role="link"
+      onPress={() => router.navigate(`/reports/incident/${incident.id}`)}
+      style={[sheet.row, { borderColor: palette.line }]}
+    >
+      <Words as="label">
+        {incident.number} · {incidentKindWords[incident.kind]}
+        {incident.closed === null ? '' : ' · closed'}
+      </Words>
+      <Words lines={2}>{incident.words}</Words>
+      <Words as="small" soft>
+        {place?.name ?? ''}
+        {settings === undefined ? '' : `, ${sayMoment(incident.happenedAt, now(), settings.zone, settings.language)}`}
+      </Words>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({ row: { borderBottomWidth: 1, paddingVertical: 10, gap: 2 } });

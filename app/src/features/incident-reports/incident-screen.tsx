@@ -1,0 +1,147 @@
+import { useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { picturesOf, type Incident } from '@oilcan/core/incidents';
+import { hasRole } from '@oilcan/core/operations';
+import { now, peekRow, usePhone, useRow, useSettings } from '../../data/store';
+import { FormField } from '../../forms/form-field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Drawn } from '../../ui/drawn';
+import { Button } from '../../ui/press';
+import { Row, Section } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { TopBar } from '../page/top-bar';
+import { useBack } from '../page/use-back';
+import { Picture } from '../photos';
+import { causeWords, incidentKindWords } from './incident-words';
+
+/** One incident, for those whom it concerns. */
+export function IncidentScreen({ incidentId }: { readonly incidentId: string }): ReactElement {
+  const back = useBack('/reports');
+  const incident = useRow('incidents', incidentId);
+  return (
+    <View style={sheet.screen}>
+      <TopBar title={incident?.number ?? 'Incident'} {...back} />
+      <ScrollView role="main" contentContainerStyle={sheet.content}>
+        {incident === undefined ? (
+          <Words live>This incident is not yours to see, or does not exist.</Words>
+        ) : (
+          <Page incident={incident} />
+        )}
+      </ScrollView>
+    </View>
+  );
+}
+
+function Page({ incident }: { readonly incident: Incident }): ReactElement {
+  const asset = useRow('assets', incident.assetId);
+  const place = useRow('places', incident.placeId);
+  const settings = useSettings(incident.siteId);
+  const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
+  const [opened, setOpened] = useState<'add' | 'close' | null>(null);
+  const say = (at: Incident['at']): string =>
+    settings === undefined ? '' : sayMoment(at, now(), settings.zone, settings.language);
+  const names = incident.presentIds.map((id) => peekRow('people', id)?.name ?? '');
+  const present = [...names, incident.presentOthers].filter((name) => name !== '').join(', ');
+  const reporter = peekRow('people', incident.by)?.name ?? '';
+  return (
+    <>
+      <Words as="label">
+        {incidentKindWords[incident.kind]}
+        {incident.closed === null ? '' : ' · closed'}
+      </Words>
+      <Words as="title" level={1}>
+        {incident.words}
+      </Words>
+      <Words>
+        {asset === undefined ? '' : `${asset.name}, `}
+        {place?.name ?? ''}, {say(incident.happenedAt)}
+      </Words>
+      <Words soft>
+        Reported by {reporter}, {say(incident.at)}
+      </Words>
+      {incident.causes.length === 0 ? null : (
+        <Words>What led to it: {incident.causes.map((cause) => causeWords[cause]).join(', ')}</Words>
+      )}
+      {present === '' ? null : <Words>Who was there: {present}</Words>}
+      {incident.doneAtOnce === '' ? null : <Words>Done at once: {incident.doneAtOnce}</Words>}
+      {picturesOf(incident).map((photo) => (
+        <View key={photo.fileId} style={sheet.picture}>
+          <Picture content={{ ...photo, caption: incident.number }} />
+        </View>
+      ))}
+      {incident.signature === null ? null : (
+        <View>
+          <Drawn path={incident.signature.path} name={incident.signature.name} />
+          <Words as="small">{incident.signature.name}</Words>
+        </View>
+      )}
+      <Section title="What was done since">
+        {incident.notes.length === 0 ? <Words soft>Nothing yet.</Words> : null}
+        {incident.notes.map((note) => (
+          <Row key={note.id}>
+            <View style={sheet.note}>
+              <Words as="small" soft>
+                {peekRow('people', note.by)?.name ?? ''}, {say(note.at)}
+              </Words>
+              <Words>{note.words}</Words>
+            </View>
+          </Row>
+        ))}
+      </Section>
+      <View style={sheet.keys}>
+        <Button word="Add something" onPress={() => setOpened('add')} />
+        {isLead && incident.closed === null ? <Button word="Close it" onPress={() => setOpened('close')} /> : null}
+      </View>
+      {opened === null ? null : (
+        <AddSheet incident={incident} closes={opened === 'close'} onClose={() => setOpened(null)} />
+      )}
+    </>
+  );
+}
+
+function AddSheet({
+  incident,
+  closes,
+  onClose,
+}: {
+  readonly incident: Incident;
+  readonly closes: boolean;
+  readonly onClose: () => void;
+}): ReactElement {
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'incident.add',
+    defaultValues: { words: '' },
+    read: ({ words }) => ({ args: { incidentId: incident.id, words, photo: null, closes } }),
+    said: closes ? 'Closed.' : 'Added.',
+    onDone: onClose,
+  });
+  const title = closes ? 'Close it' : 'Add something';
+  return (
+    <BottomSheet
+      title={title}
+      aside={incident.number}
+      onClose={onClose}
+      foot={<Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={submit} />}
+    >
+      <FormField
+        control={form.control}
+        name="words"
+        label={closes ? 'What was done so that it does not happen again' : 'What there is to add'}
+        lines={4}
+        autoFocus
+      />
+      <FormRefusal sentence={refusal} />
+    </BottomSheet>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  content: { padding: 16, gap: 8, width: '100%', maxWidth: 720 },
+  picture: { maxWidth: 480 },
+  note: { flexShrink: 1, minWidth: 0 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 12 },
+});

@@ -1,0 +1,11 @@
+import type { OperationViewsNamed } from '../views/operation-view';
+
+const operations: OperationViewsNamed<'incident.make' | 'incident.add'> = {
+  'incident.make': {
+    say: ({ words }) => `Incident: ${words}`,
+    fields: { words: 'What happened', doneAtOnce: 'What was done at once' },
+  },
+  'incident.add': { say: ({ words }) => `More about an incident: ${words}`, fields: { words: 'What there is to add' } },
+};
+
+export const incidentsViews = { operations };

@@ -1,0 +1,206 @@
+import { useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatMoney, money, parseMoney, type SiteId } from '@oilcan/core/kernel';
+import {
+  demandOf,
+  questionsOf,
+  reportKinds,
+  rulesOf,
+  type RaiseRules,
+  type ReportKind,
+  type ReportQuestion,
+} from '@oilcan/core/raise-rules';
+import { demands, workKinds } from '@oilcan/core/work';
+import { usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { useOperation } from '../../data/use-operation';
+import { FormRefusal } from '../../forms/form-refusal';
+import { BottomSheet } from '../../ui/bottom-sheet';
+import { Field } from '../../ui/field';
+import { Button, Choice, Choices } from '../../ui/press';
+import { Segments } from '../../ui/segments';
+import { toggled } from '../../ui/toggled';
+import { Words } from '../../ui/words';
+import { kindWords } from '../../words/work-words';
+
+const kindOfReportWords: Readonly<Record<ReportKind, string>> = {
+  problem: 'Problem',
+  injury: 'Injury',
+  nearMiss: 'Near miss',
+  damage: 'Damage',
+  environment: 'Environment',
+};
+
+const questionTitles: Readonly<Record<ReportQuestion, string>> = {
+  condition: 'Does it run',
+  danger: 'Is somebody in danger',
+  since: 'Since when',
+  photo: 'Photo',
+  reach: 'How to be reached',
+  causes: 'What led to it',
+  present: 'Who was there',
+  doneAtOnce: 'What was done at once',
+  signature: 'Signature',
+};
+
+const demandChoices = demands.map(
+  (demand) => [demand, { must: 'Needed', asked: 'Asked', not: 'Not asked' }[demand]] as const,
+);
+
+/** A lead says how a site takes reports and raised work. */
+export function RulesSheet({ onClose }: { readonly onClose: () => void }): ReactElement | null {
+  const person = usePhone((state) => state.person);
+  const sites = useTable('sites').filter(({ id }) => person?.siteIds.includes(id) === true);
+  const [siteId, setSiteId] = useState<SiteId | undefined>(person?.siteIds[0]);
+  if (siteId === undefined) return null;
+  return (
+    <SiteRules
+      key={siteId}
+      siteId={siteId}
+      onClose={onClose}
+      head={
+        sites.length < 2 ? null : (
+          <Choices label="Site">
+            {sites.map(({ id, name }) => (
+              <Choice key={id} word={name} isChosen={id === siteId} onPress={() => setSiteId(id)} />
+            ))}
+          </Choices>
+        )
+      }
+    />
+  );
+}
+
+interface SiteRulesProps {
+  readonly siteId: SiteId;
+  readonly head: ReactElement | null;
+  readonly onClose: () => void;
+}
+
+function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | null {
+  const kept = useRow('raiseRules', siteId);
+  const settings = useSettings(siteId);
+  const { run, errorAt } = useOperation();
+  const [rules, setRules] = useState<RaiseRules>(() => rulesOf(siteId, kept));
+  const [wrong, setWrong] = useState<string | null>(null);
+  const currency = settings?.currency ?? 'EUR';
+  const language = settings?.language ?? 'en';
+  const { goAhead } = rules;
+  const [above, setAbove] = useState(goAhead.aboveMinor === null ? '' : plain(goAhead.aboveMinor, currency, language));
+  const [hour, setHour] = useState(goAhead.minorPerHour === 0 ? '' : plain(goAhead.minorPerHour, currency, language));
+  if (settings === undefined) return null;
+  const change = (part: Partial<RaiseRules>): void => setRules({ ...rules, ...part });
+  const keep = async (): Promise<void> => {
+    const [limit, perHour] = [minorOf(above, currency), minorOf(hour, currency)];
+    if (limit === 'wrong' || perHour === 'wrong') return setWrong(`Write an amount in ${currency}, such as 500.`);
+    const { id: _, ...args } = rules;
+    const chosen = { ...goAhead, aboveMinor: limit, minorPerHour: perHour ?? 0 };
+    if (await run('raise-rules.set', { ...args, goAhead: chosen }, 'Kept.')) onClose();
+  };
+  return (
+    <BottomSheet
+      title="Reports and go-ahead"
+      onClose={onClose}
+      foot={<Button main word="Keep" onPress={() => void keep()} />}
+    >
+      {head}
+      <Words as="heading" level={3}>
+        Go-ahead
+      </Words>
+      <Words soft>
+        Work that somebody raises waits for a lead if it is of these kinds, or costs more. Urgent now never waits.
+      </Words>
+      <View style={sheet.choices}>
+        {workKinds.map((kind) => (
+          <Choice
+            key={kind}
+            isMany
+            word={kindWords[kind]}
+            isChosen={goAhead.kinds.includes(kind)}
+            onPress={() => change({ goAhead: { ...goAhead, kinds: toggled(goAhead.kinds, kind) } })}
+          />
+        ))}
+      </View>
+      <Field
+        label={`Expected to cost more than (${currency})`}
+        value={above}
+        onChange={setAbove}
+        keyboard="decimal-pad"
+        hint="Empty: cost does not matter."
+      />
+      <Field label={`An hour is taken to cost (${currency})`} value={hour} onChange={setHour} keyboard="decimal-pad" />
+      <Words as="heading" level={3}>
+        Reports
+      </Words>
+      <Choice
+        isMany
+        word="Technicians may take up reports"
+        isChosen={rules.technicianTakesUp}
+        onPress={() => change({ technicianTakesUp: !rules.technicianTakesUp })}
+      />
+      <Choice
+        isMany
+        word="Everybody may report by the label on a machine"
+        isChosen={rules.takesGuests}
+        onPress={() => change({ takesGuests: !rules.takesGuests })}
+      />
+      <Choice
+        isMany
+        word="Show them what open work on the machine is called"
+        isChosen={rules.publicKnowledge === 'titles'}
+        onPress={() => change({ publicKnowledge: rules.publicKnowledge === 'titles' ? 'nothing' : 'titles' })}
+      />
+      <Questions rules={rules} onChange={(asked) => change({ asked })} />
+      <FormRefusal sentence={wrong ?? errorAt('')} />
+    </BottomSheet>
+  );
+}
+
+/** What is asked of a reporter, for each kind; what is not asked is not shown at all. */
+function Questions({
+  rules,
+  onChange,
+}: {
+  readonly rules: RaiseRules;
+  readonly onChange: (asked: RaiseRules['asked']) => void;
+}): ReactElement {
+  const [kind, setKind] = useState<ReportKind>('problem');
+  return (
+    <>
+      <Words as="heading" level={3}>
+        What a reporter is asked
+      </Words>
+      <Choices label="Kind of report">
+        {reportKinds.map((each) => (
+          <Choice key={each} word={kindOfReportWords[each]} isChosen={each === kind} onPress={() => setKind(each)} />
+        ))}
+      </Choices>
+      {questionsOf[kind].map((question) => (
+        <View key={question} style={sheet.question}>
+          <Words as="label">{questionTitles[question]}</Words>
+          <Segments
+            label={questionTitles[question]}
+            value={demandOf(rules, kind, question)}
+            choices={demandChoices}
+            onChoose={(demand) => onChange({ ...rules.asked, [kind]: { ...rules.asked[kind], [question]: demand } })}
+          />
+        </View>
+      ))}
+    </>
+  );
+}
+
+/** An amount as it is typed again: without its currency. */
+const plain = (minor: number, currency: string, language: string): string =>
+  formatMoney(money(minor, currency), language).replace(/[^\d.,]/g, '');
+
+/** The smallest coins of a typed amount; null for nothing typed. */
+function minorOf(typed: string, currency: string): number | null | 'wrong' {
+  if (typed.trim() === '') return null;
+  const read = parseMoney(typed, currency);
+  return read === undefined ? 'wrong' : read.minor;
+}
+
+const sheet = StyleSheet.create({
+  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  question: { gap: 4 },
+});

@@ -1,0 +1,2 @@
+/** What other features may use of this one. */
+export { WhereField, type RaisedAt } from './where-field';

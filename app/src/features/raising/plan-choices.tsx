@@ -1,0 +1,152 @@
+import { useMemo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { CrewId, PersonId } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
+import { byLikeness, type Procedure } from '@oilcan/core/procedures';
+import type { KitPart } from '@oilcan/core/work';
+import { peekRow, useRows, useTable } from '../../data/store';
+import { Choice, Choices } from '../../ui/press';
+import { toggled } from '../../ui/toggled';
+import { Words } from '../../ui/words';
+import { amountOf } from '../../words/amounts';
+import { counted } from '../../words/work-words';
+
+const PROCEDURES_OFFERED = 3;
+
+/** One of several, with what is asked above them. */
+export function OneOf<T extends string>({
+  label,
+  of,
+  words,
+  chosen,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly of: readonly T[];
+  readonly words: Readonly<Record<T, string>>;
+  readonly chosen: T;
+  readonly onChoose: (value: T) => void;
+}): ReactElement {
+  return (
+    <View style={sheet.question}>
+      <Words as="label">{label}</Words>
+      <Choices label={label}>
+        {of.map((each) => (
+          <Choice key={each} word={words[each]} isChosen={each === chosen} onPress={() => onChoose(each)} />
+        ))}
+      </Choices>
+    </View>
+  );
+}
+
+/** People and a crew. */
+export function WhoDoesIt({
+  asset,
+  personIds,
+  crewId,
+  onPeople,
+  onCrew,
+}: {
+  readonly asset: Asset;
+  readonly personIds: readonly PersonId[];
+  readonly crewId: CrewId | null;
+  readonly onPeople: (ids: readonly PersonId[]) => void;
+  readonly onCrew: (id: CrewId | null) => void;
+}): ReactElement {
+  const people = useTable('people').filter(({ siteIds }) => siteIds.includes(asset.siteId));
+  const crews = useTable('crews').filter(({ siteIds }) => siteIds.includes(asset.siteId));
+  return (
+    <View style={sheet.group} role="group" aria-label="Who does it">
+      <Words as="label">Who does it</Words>
+      <View style={sheet.choices}>
+        {people.map(({ id, name }) => (
+          <Choice
+            key={id}
+            isMany
+            word={name}
+            isChosen={personIds.includes(id)}
+            onPress={() => onPeople(toggled(personIds, id))}
+          />
+        ))}
+        {crews.map(({ id, name }) => (
+          <Choice
+            key={id}
+            isMany
+            word={name}
+            isChosen={crewId === id}
+            onPress={() => onCrew(crewId === id ? null : id)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** The procedures that are likest to what is to be done, of which one may be chosen. */
+export function ProcedureChoice({
+  asset,
+  title,
+  chosen,
+  onChoose,
+}: {
+  readonly asset: Asset;
+  readonly title: string;
+  readonly chosen: Procedure | null;
+  readonly onChoose: (procedure: Procedure | null) => void;
+}): ReactElement | null {
+  const procedures = useRows('procedures', 'site', asset.siteId);
+  const likeliest = useMemo(
+    () =>
+      byLikeness(procedures, { words: title, equipmentClass: asset.equipmentClass, assetId: asset.id }).slice(
+        0,
+        PROCEDURES_OFFERED,
+      ),
+    [procedures, title, asset],
+  );
+  if (likeliest.length === 0) return null;
+  return (
+    <View style={sheet.group} role="group" aria-label="By a procedure">
+      <Words as="label">By a procedure</Words>
+      <View style={sheet.choices}>
+        {likeliest.map((each) => (
+          <Choice
+            key={each.id}
+            isMany
+            word={`${each.title}, ${counted(each.steps.length, 'step', 'steps')}`}
+            isChosen={chosen?.id === each.id}
+            onPress={() => onChoose(chosen?.id === each.id ? null : each)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** The parts that such work usually takes, all or none of them. */
+export function KitProposed({
+  kit,
+  isTaken,
+  onToggle,
+}: {
+  readonly kit: readonly KitPart[];
+  readonly isTaken: boolean;
+  readonly onToggle: () => void;
+}): ReactElement | null {
+  if (kit.length === 0) return null;
+  const lines = kit.map(({ partId, quantity }) => {
+    const part = peekRow('parts', partId);
+    return `${amountOf(quantity, part)} ${part?.name ?? ''}`;
+  });
+  return (
+    <View style={sheet.group}>
+      <Words as="label">Kit that it usually takes</Words>
+      <Choice isMany word={lines.join(', ')} isChosen={isTaken} onPress={onToggle} />
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  question: { gap: 6 },
+  group: { gap: 6, alignItems: 'flex-start' },
+  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

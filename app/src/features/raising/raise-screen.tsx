@@ -1,0 +1,243 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { mdiCamera, mdiTextRecognition } from '@mdi/js';
+import type { AssetId, PlaceId, SiteId } from '@oilcan/core/kernel';
+import { hasRole, type Refusal } from '@oilcan/core/operations';
+import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
+import { hazardsThere, type HazardThere } from '@oilcan/core/raise';
+import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/raise-rules';
+import { sentenceFor } from '@oilcan/core/registry';
+import { useDictation } from '../../data/dictation';
+import { useDraft } from '../../data/drafts';
+import { useReportPhoto } from '../../data/pictures/use-report-photo';
+import { peekRow, performMaking, usePhone, useRow, useRows, useTable } from '../../data/store';
+import { Field } from '../../ui/field';
+import { FormRefusal } from '../../forms/form-refusal';
+import { Button, Choice } from '../../ui/press';
+import { useNotice } from '../../ui/notice';
+import { RULE, useIsWide } from '../../ui/theme';
+import { useOnce } from '../../ui/use-once';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { TopBar } from '../page/top-bar';
+import { useBack } from '../page/use-back';
+import { Picture } from '../photos';
+import { doNow } from './do-now';
+import { HowBadChoice, notSaid } from './how-bad';
+import { KnownThere } from './known-there';
+import { UsualWords } from './usual-words';
+import { WhereField, type RaisedAt } from './where-field';
+
+const NARROW_BELOW = 340;
+
+interface Props {
+  readonly assetId: string | undefined;
+  readonly placeId: string | undefined;
+}
+
+/** Something is wrong, or has to be done: said once, and then reported, or done at once. */
+export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
+  const back = useBack('/shift');
+  const router = useRouter();
+  const palette = usePalette();
+  const isWide = useIsWide();
+  // With very large text the keys stand below what they are about.
+  const isNarrow = useWindowDimensions().width < NARROW_BELOW;
+  const say = useNotice((state) => state.say);
+  const person = usePhone((state) => state.person);
+  const { first, keep, forget } = useDraft('raise');
+  const [at, setAt] = useState<RaisedAt>(atOf(assetId, placeId));
+  const [words, setWords] = useState(first);
+  const [how, setHow] = useState(notSaid);
+  const { photo, trouble, take } = useReportPhoto();
+  const [procedure, setProcedure] = useState<Procedure | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const once = useOnce();
+  const told = ({ code, values }: Refusal): false => {
+    setRefusal(sentenceFor(code, values));
+    return false;
+  };
+  const dictation = useDictation((spoken) => setWords((typed) => `${typed} ${spoken}`.trim()));
+  useEffect(() => keep(words), [keep, words]);
+  const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
+  const place = useRow('places', at?.is === 'place' ? at.id : undefined);
+  const asks = useAsks(asset?.siteId ?? place?.siteId ?? person?.siteIds[0]);
+  const { hazards, fitting } = useForDoingNow(asset?.id, words);
+  if (person === null) return <></>;
+  const mayWork = hasRole(person, ['technician', 'lead']);
+  const isSaid = at !== null && words.trim() !== '';
+  const leave = (sentence: string): void => {
+    forget();
+    say(sentence);
+    back.onBack();
+  };
+  const report = async (): Promise<boolean> => {
+    const where = { assetId: at?.is === 'asset' ? at.id : null, placeId: at?.is === 'place' ? at.id : null };
+    const made = await performMaking('report.make', { number: null, ...where, words, ...how, photo });
+    if (!made.ok) return told(made);
+    leave(
+      `${peekRow('reports', made.value)?.number ?? 'Reported'}: a lead is told. What becomes of it stands under your work.`,
+    );
+    return true;
+  };
+  const start = async (): Promise<boolean> => {
+    if (asset === undefined) return false;
+    const steps = procedure?.steps ?? [];
+    const begun = await doNow({ assetId: asset.id, title: words.trim().slice(0, 200), hazards, steps, me: person.id });
+    if (!begun.ok) return told(begun);
+    const { workOrderId, notStarted } = begun.value;
+    if (notStarted !== null) say(sentenceFor(notStarted.code, notStarted.values));
+    forget();
+    router.replace(`/shift/${workOrderId}`);
+    return true;
+  };
+  const keys = (
+    <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
+      <Button main={!mayWork} word="Report it" disabled={!isSaid} style={sheet.key} onPress={() => once(report)} />
+      {mayWork ? (
+        <Button
+          main
+          word={hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
+          disabled={!isSaid || asset === undefined}
+          style={sheet.key}
+          onPress={() => once(start)}
+        />
+      ) : null}
+    </View>
+  );
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="Raise" {...back} />
+      <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+        <View style={isWide ? sheet.columns : sheet.column}>
+          <View style={isWide ? sheet.half : sheet.column}>
+            <WhereField at={at} onChoose={setAt} />
+            {mayWork && hazards.length > 0 ? <HazardsThere hazards={hazards} /> : null}
+            <Field label="What is it" value={words} onChange={setWords} lines={3} />
+            {asset === undefined || words.trim() !== '' ? null : <UsualWords asset={asset} onChoose={setWords} />}
+            <View style={sheet.keys}>
+              {asks('photo') ? (
+                <Button
+                  word={photo === null ? 'Photo' : 'Another photo'}
+                  icon={mdiCamera}
+                  onPress={() => void take()}
+                />
+              ) : null}
+              {dictation === null ? null : (
+                <Button
+                  icon={mdiTextRecognition}
+                  word={dictation.isListening ? 'Listening …' : 'Dictate'}
+                  onPress={dictation.toggle}
+                />
+              )}
+            </View>
+            {photo === null ? null : <Picture content={{ ...photo, caption: 'With the report' }} isSmall />}
+          </View>
+          <View style={isWide ? sheet.half : sheet.column}>
+            <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />
+            <HowBadChoice
+              how={how}
+              onChange={setHow}
+              asks={{ condition: asks('condition') && at?.is === 'asset', danger: asks('danger') }}
+            />
+            {mayWork && fitting !== null ? (
+              <Choice
+                isMany
+                word={`Do it by “${fitting.title}”, ${counted(fitting.steps.length, 'step', 'steps')}`}
+                isChosen={procedure?.id === fitting.id}
+                onPress={() => setProcedure(procedure?.id === fitting.id ? null : fitting)}
+              />
+            ) : null}
+            <FormRefusal sentence={refusal ?? trouble ?? dictation?.error ?? null} />
+            <OtherWays person={person} at={at} words={words} />
+          </View>
+        </View>
+        {isNarrow ? keys : null}
+      </ScrollView>
+      {isNarrow ? null : keys}
+    </View>
+  );
+}
+
+function atOf(assetId: string | undefined, placeId: string | undefined): RaisedAt {
+  if (assetId !== undefined) return { is: 'asset', id: assetId as AssetId };
+  return placeId === undefined ? null : { is: 'place', id: placeId as PlaceId };
+}
+
+/** Which questions the lead of a site wants to be asked; no other is shown. */
+function useAsks(siteId: SiteId | undefined): (question: ReportQuestion) => boolean {
+  const chosen = useRow('raiseRules', siteId);
+  return (question) => siteId !== undefined && demandOf(rulesOf(siteId, chosen), 'problem', question) !== 'not';
+}
+
+/** The hazards that wait at the machine, and the procedure that fits the words, if one does. */
+function useForDoingNow(
+  assetId: AssetId | undefined,
+  words: string,
+): { readonly hazards: readonly HazardThere[]; readonly fitting: Procedure | null } {
+  const asset = useRow('assets', assetId);
+  const works = useTable('workOrders');
+  const procedures = useRows('procedures', 'site', asset?.siteId);
+  return useMemo(() => {
+    if (asset === undefined) return { hazards: [], fitting: null };
+    const hazards = hazardsThere(asset, procedures, works);
+    const wanted = { words, equipmentClass: asset.equipmentClass, assetId: asset.id };
+    return { hazards, fitting: fittingProcedure(procedures, wanted) };
+  }, [asset, works, procedures, words]);
+}
+
+function HazardsThere({ hazards }: { readonly hazards: readonly HazardThere[] }): ReactElement {
+  const palette = usePalette();
+  return (
+    <View role="region" aria-label="Hazards" style={[sheet.hazards, { borderColor: palette.ink }]}>
+      <Words as="label">Hazards here</Words>
+      {hazards.map(({ hazard, control }) => (
+        <Words key={hazard}>
+          {hazard}: {control}
+        </Words>
+      ))}
+    </View>
+  );
+}
+
+/** What else can be raised, one press further. */
+function OtherWays({
+  person,
+  at,
+  words,
+}: {
+  readonly person: Parameters<typeof hasRole>[0];
+  readonly at: RaisedAt;
+  readonly words: string;
+}): ReactElement {
+  const router = useRouter();
+  const asked = new URLSearchParams();
+  if (at !== null) asked.set(at.is, at.id);
+  if (words.trim() !== '') asked.set('words', words.trim().slice(0, 500));
+  const search = asked.size === 0 ? '' : (`?${asked}` as const);
+  return (
+    <View style={sheet.keys}>
+      {hasRole(person, ['lead']) ? (
+        <Button word="Plan it" onPress={() => router.navigate(`/raise/plan${search}`)} />
+      ) : null}
+      {hasRole(person, ['technician', 'lead']) ? (
+        <Button word="It is already done" onPress={() => router.navigate(`/raise/done${search}`)} />
+      ) : null}
+      <Button word="An incident" onPress={() => router.navigate(`/raise/incident${search}`)} />
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  content: { padding: 16, gap: 14, width: '100%', maxWidth: 1_200 },
+  columns: { flexDirection: 'row', gap: 32 },
+  column: { gap: 14 },
+  half: { flex: 1, minWidth: 0, gap: 14 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  hazards: { borderLeftWidth: 6, paddingLeft: 12, gap: 4 },
+  foot: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8, borderTopWidth: RULE },
+  key: { flexGrow: 1, flexBasis: 150, maxWidth: 420 },
+});

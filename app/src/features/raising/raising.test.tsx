@@ -1,0 +1,193 @@
+import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
+import {
+  ann,
+  anAsset,
+  aProcedure,
+  aReport,
+  aWorkOrder,
+  assetId,
+  bob,
+  lea,
+  put,
+  smallWorks,
+  somePlace,
+  someRules,
+} from '@oilcan/core/testing';
+import { press, pressTwice, type, words } from '../../testing/hands';
+import { visited } from '../../testing/router';
+import { TestWorks } from '../../testing/works';
+import { PlanScreen } from './plan-screen';
+import { RaiseScreen } from './raise-screen';
+
+let works: TestWorks;
+afterEach(() => works.close());
+
+const hazard = { hazard: 'Rope moves', control: 'Lock it out' };
+const rows = [
+  ...smallWorks({ title: 'Output seal weeps oil' }),
+  put('places', somePlace),
+  put(
+    'procedures',
+    aProcedure({
+      title: 'Change the output seal',
+      equipmentClasses: [anAsset().equipmentClass],
+      hazards: [hazard],
+    }),
+  ),
+];
+const raise = async (more: Parameters<typeof TestWorks.open>[0] = [], person = ann): Promise<void> => {
+  works = await TestWorks.open([...rows, ...more], person);
+  await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+};
+
+describe('raising something on a machine', () => {
+  it('reports it, numbered at once, with how bad it is', async () => {
+    await raise();
+    await type('What is it', 'It squeaks at the start');
+    await press('It stands still', 'radio');
+    await press('Yes', 'radio');
+    await press('Report it');
+    const [report] = (await works.sent()).peekList('reports', 'asset', assetId);
+    expect(report).toMatchObject({
+      words: 'It squeaks at the start',
+      condition: 'stopped',
+      danger: true,
+      urgency: 'now',
+    });
+    expect(works.said).toContain(report?.number);
+  });
+
+  it('shows what is known already while it is typed; one press joins it', async () => {
+    await raise([put('reports', aReport({ by: bob.id }))]);
+    expect(words()).toContain('Output seal weeps oil');
+    await type('What is it', 'drips oi');
+    expect(words()).toContain('Drips oil on the floor');
+    await press('That’s it, me too');
+    const records = await works.sent();
+    const counted = records
+      .peekList('reports', 'asset', assetId)
+      .filter((report) => report.by === ann.id || report.others.some(({ personId }) => personId === ann.id));
+    expect(counted).toHaveLength(1);
+    expect(works.said).toBe('Counted. You hear what becomes of it.');
+  });
+
+  it('begins work at once: its hazards are shown, read by the press, and the clock runs', async () => {
+    await raise();
+    expect(words()).toContain('Rope moves: Lock it out');
+    await type('What is it', 'Guard is loose');
+    await press('Hazards read: do it now');
+    const records = await works.sent();
+    const id = visited.at(-1)?.split('/').at(-1) ?? '';
+    expect(records.peek('workOrders', id)).toMatchObject({
+      title: 'Guard is loose',
+      state: 'underway',
+      personIds: [ann.id],
+      hazards: [hazard],
+    });
+    expect(records.peek('clocks', ann.id)?.workOrderId).toBe(id);
+  });
+
+  it('offers the procedure that fits, whose steps go along', async () => {
+    await raise();
+    await type('What is it', 'output seal change');
+    await press(/Do it by “Change the output seal”/, 'checkbox');
+    await press('Hazards read: do it now');
+    const id = visited.at(-1)?.split('/').at(-1) ?? '';
+    expect((await works.sent()).peekList('steps', 'workOrder', id)).toHaveLength(aProcedure().steps.length);
+  });
+
+  it('is kept and waits where the site wants a go-ahead; the sheet says so', async () => {
+    const goAhead = { kinds: ['corrective'], aboveMinor: null, minorPerHour: 0 } as const;
+    await raise([put('raiseRules', someRules({ goAhead }))]);
+    await type('What is it', 'Guard is loose');
+    await press('Hazards read: do it now');
+    const id = asId<WorkOrderId>(visited.at(-1)?.split('/').at(-1) ?? '');
+    const records = await works.sent();
+    expect(records.peek('workOrders', id)).toMatchObject({ state: 'ready', goAhead: { givenBy: null } });
+    expect(records.peek('clocks', ann.id)).toBeUndefined();
+  });
+
+  it.each(['Report it', 'Hazards read: do it now'])('is raised once however often “%s” is pressed', async (key) => {
+    await raise();
+    await type('What is it', 'It squeaks');
+    await pressTwice(key);
+    const records = await works.sent();
+    const raised = [
+      ...records.peekList('reports', 'asset', assetId).map((report) => report.words),
+      ...records.peekList('workOrders', 'asset', assetId).map(({ title }) => title),
+    ];
+    expect(raised.filter((said) => said === 'It squeaks')).toHaveLength(1);
+  });
+
+  it('asks nothing that the lead does not want to be asked', async () => {
+    await raise([put('raiseRules', someRules({ asked: { ...someRules().asked, problem: {} } }))]);
+    for (const question of ['Does it run?', 'Is somebody in danger?', 'Photo']) expect(words()).not.toContain(question);
+  });
+
+  it('keeps what was typed when the page is closed meanwhile', async () => {
+    await raise();
+    await type('What is it', 'Half a sentence');
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    expect(document.querySelector('textarea')?.value).toBe('Half a sentence');
+    await press('Report it');
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    expect(document.querySelector('textarea')?.value).toBe('');
+  });
+
+  it('works without signal, and is sent later', async () => {
+    await raise();
+    works.server.signal = 'none';
+    await type('What is it', 'It squeaks');
+    await press('Report it');
+    expect(works.said).toMatch(/P-/);
+    works.server.signal = 'good';
+    expect((await works.sent()).peekList('reports', 'asset', assetId)).toHaveLength(1);
+  });
+});
+
+describe('without a machine', () => {
+  it('it is found by its name, or only the place is', async () => {
+    works = await TestWorks.open(rows);
+    await works.show(<RaiseScreen assetId={undefined} placeId={undefined} />);
+    expect(words()).toContain('Where you are at work');
+    await type('Which machine or place', 'pump');
+    await press(/^Pump house/);
+    await type('What is it', 'The light is out');
+    await press('Report it');
+    const [report] = (await works.sent()).peekList('reports', 'place', somePlace.id);
+    expect(report).toMatchObject({ assetId: null, words: 'The light is out' });
+  });
+});
+
+describe('a lead’s new work order', () => {
+  it('is given to people for a day, by a procedure', async () => {
+    works = await TestWorks.open(rows, lea);
+    await works.show(<PlanScreen assetId={assetId} words="Guard is loose" reportIds={[]} />);
+    await press('Bob', 'checkbox');
+    await press('today', 'radio');
+    await press(/Change the output seal/, 'checkbox');
+    await pressTwice('Raise this work order');
+    const [made, ...more] = (await works.sent())
+      .peekAll('workOrders')
+      .filter(({ title }) => title === 'Guard is loose');
+    expect(more).toEqual([]);
+    expect(made).toMatchObject({ personIds: [bob.id], plannedOn: '2026-11-23', hazards: [hazard] });
+  });
+
+  it('answers the reports that it takes up, filled in by them', async () => {
+    const stopped = aReport({ by: bob.id, condition: 'stopped', urgency: 'shift' });
+    works = await TestWorks.open([...rows, put('reports', stopped)], lea);
+    await works.show(<PlanScreen assetId={assetId} words="" reportIds={[stopped.id]} />);
+    await press('Take it up');
+    const records = await works.sent();
+    const id = records.peek('reports', stopped.id)?.workOrderId ?? '';
+    expect(records.peek('workOrders', id)).toMatchObject({ title: stopped.words, urgency: 'shift' });
+    expect(records.peek('assets', assetId)?.condition).toBe('stopped');
+  });
+
+  it('wants a machine first', async () => {
+    works = await TestWorks.open([...rows, put('workOrders', aWorkOrder({ assetId: asId<AssetId>('x') }))], lea);
+    await works.show(<PlanScreen assetId={undefined} words="" reportIds={[]} />);
+    expect(words()).toContain('Work is always on a machine. Choose it first.');
+  });
+});

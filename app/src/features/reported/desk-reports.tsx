@@ -1,0 +1,53 @@
+import { useRouter } from 'expo-router';
+import { useMemo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { answerTimes, problemsToAnswer } from '@oilcan/core/reports';
+import { useTable } from '../../data/store';
+import { useNow } from '../../data/use-now';
+import { Button } from '../../ui/press';
+import { Section } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { IncidentRows } from '../incident-reports';
+import { ReportRow } from './report-row';
+import { answerTimeWords } from './report-words';
+
+const MOST_SHOWN = 3;
+/** So many days are looked back for how fast reports are answered. */
+const DAYS = 30;
+
+/** On the Desk: reports that wait for an answer, the worst first, likely doubles together; above them how fast they are answered. */
+export function DeskReports(): ReactElement {
+  const router = useRouter();
+  const reports = useTable('reports');
+  const present = useNow(60);
+  const problems = useMemo(() => problemsToAnswer(reports), [reports]);
+  const times = useMemo(() => answerTimes(reports, present, DAYS), [reports, present]);
+  const left = problems.length - MOST_SHOWN;
+  return (
+    <View>
+      <Section
+        title="Reports"
+        aside={problems.length === 0 ? 'none waits' : counted(problems.length, 'problem', 'problems')}
+      >
+        <Words soft style={sheet.times}>
+          {answerTimeWords(times, DAYS)}
+        </Words>
+        {problems.slice(0, MOST_SHOWN).map(([report, ...doubles]) => (
+          <ReportRow key={report.id} report={report} doubles={doubles} />
+        ))}
+        <IncidentRows />
+        <Button
+          style={sheet.all}
+          word={left > 0 ? `${counted(left, 'more problem', 'more problems')}, and all reports` : 'All reports'}
+          onPress={() => router.navigate('/reports')}
+        />
+      </Section>
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  times: { paddingTop: 8 },
+  all: { marginTop: 12, alignSelf: 'flex-start' },
+});

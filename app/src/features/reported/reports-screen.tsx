@@ -1,0 +1,107 @@
+import { useMemo, useState, type ReactElement } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import type { PersonId } from '@oilcan/core/kernel';
+import { isReporterOf, problemsToAnswer, type Problem, type Report } from '@oilcan/core/reports';
+import { peekRow, usePhone, useTable } from '../../data/store';
+import { FindField } from '../../ui/find-field';
+import { Button, Choice, Choices } from '../../ui/press';
+import { withSharedCode } from '../../ui/shared-code';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { IncidentRows } from '../incident-reports';
+import { TopBar } from '../page/top-bar';
+import { useBack } from '../page/use-back';
+import { ReportRow } from './report-row';
+
+const choices = [
+  ['toAnswer', 'To answer'],
+  ['taken', 'Worked on'],
+  ['over', 'Closed'],
+  ['mine', 'Mine'],
+] as const;
+export type ReportsShown = (typeof choices)[number][0];
+
+const keyOf = ([{ id }]: Problem): string => id;
+
+/** All reports of my sites: what waits for an answer, the worst first, likely doubles together; what is worked on; what is closed; my own. */
+export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }): ReactElement {
+  const back = useBack('/shift');
+  const me = usePhone((state) => state.person?.id);
+  const reports = useTable('reports');
+  const [shown, setShown] = useState<ReportsShown>(first);
+  const [find, setFind] = useState('');
+  const listed = useMemo(
+    () =>
+      listOf(
+        reports.filter((report) => fits(report, find)),
+        shown,
+        me,
+      ),
+    [reports, shown, me, find],
+  );
+  const save = async (): Promise<void> => {
+    const { saveReports } = await withSharedCode(() => import('./save-reports'));
+    saveReports(listed.flat());
+  };
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="Reports" {...back} />
+      <FlatList
+        role="main"
+        data={listed}
+        keyExtractor={keyOf}
+        initialNumToRender={10}
+        contentContainerStyle={sheet.list}
+        ListHeaderComponent={
+          <View style={sheet.head}>
+            <Words as="title" level={2}>
+              {counted(listed.length, 'problem', 'problems')}
+            </Words>
+            <Choices label="Which reports">
+              {choices.map(([each, word]) => (
+                <Choice key={each} word={word} isChosen={each === shown} onPress={() => setShown(each)} />
+              ))}
+            </Choices>
+            <FindField label="Find a report" value={find} onChange={setFind} />
+            {listed.length === 0 ? null : <Button word="Save as CSV" style={sheet.save} onPress={() => void save()} />}
+            {shown === 'mine' ? <IncidentRows /> : null}
+          </View>
+        }
+        ListEmptyComponent={<Words>{emptyWords[shown]}</Words>}
+        renderItem={({ item: [report, ...doubles] }) => <ReportRow report={report} doubles={doubles} />}
+      />
+    </View>
+  );
+}
+
+const emptyWords: Readonly<Record<ReportsShown, string>> = {
+  toAnswer: 'No report waits for an answer.',
+  taken: 'No report is worked on just now.',
+  over: 'No report was closed in the last 30 days.',
+  mine: 'You have reported nothing in a while. Raise, at the foot, is for that.',
+};
+
+function fits({ number, words, assetId, placeId }: Report, find: string): boolean {
+  const asset = assetId === null ? undefined : peekRow('assets', assetId);
+  const text = [number, words, asset?.name, asset?.tag, peekRow('places', placeId)?.name].join(' ').toLowerCase();
+  return find
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+function listOf(reports: readonly Report[], shown: ReportsShown, me: PersonId | undefined): readonly Problem[] {
+  if (shown === 'toAnswer') return problemsToAnswer(reports);
+  const wanted = reports.filter((report) => {
+    if (shown === 'mine') return me !== undefined && isReporterOf(report, me);
+    return shown === 'taken' ? report.state === 'taken' : report.endedAt !== null;
+  });
+  return wanted.sort((a, b) => (a.at < b.at ? 1 : -1)).map((report): Problem => [report]);
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  list: { padding: 16, width: '100%', maxWidth: 820 },
+  head: { gap: 10, paddingBottom: 8 },
+  save: { alignSelf: 'flex-start' },
+});

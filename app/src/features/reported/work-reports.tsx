@@ -1,0 +1,18 @@
+import type { ReactElement } from 'react';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useRows } from '../../data/store';
+import { Section } from '../../ui/section';
+import { ReportRow } from './report-row';
+
+/** In a job's Prepare: who reported what it is about, with their pictures. */
+export function WorkReports({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const reports = useRows('reports', 'work', work.id);
+  if (reports.length === 0) return null;
+  return (
+    <Section title="Reported">
+      {reports.map((report) => (
+        <ReportRow key={report.id} report={report} />
+      ))}
+    </Section>
+  );
+}
