@@ -9,6 +9,7 @@ import { benchLongRecord } from './long-record.mjs';
 import { benchFullPhone, benchStart } from './phone.mjs';
 import { benchPlans } from './plans.mjs';
 import { benchFind, benchPast } from './preparing.mjs';
+import { benchGuestPage, benchKnown, benchReporters } from './raising.mjs';
 import { benchRecording } from './recording.mjs';
 import { benchReadings, benchRounds } from './rounds.mjs';
 import { benchSize } from './size.mjs';
@@ -35,6 +36,9 @@ const benches = {
   finishing: benchFinishing,
   'many-finished': benchManyFinished,
   'record-paper': benchRecordPaper,
+  known: benchKnown,
+  'guest-page': benchGuestPage,
+  reporters: benchReporters,
 };
 const wanted = process.argv.slice(2);
 for (const [name, bench] of Object.entries(benches)) {

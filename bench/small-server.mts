@@ -9,16 +9,19 @@ import { SESSION_COOKIE } from '../server/src/accounts/authentication';
 import { openSession } from '../server/src/accounts/sessions';
 
 /** The real server on a new database file, with Ann signed in. `sessionOf` signs in others without a password. */
-export async function startServer(file: string, rows: readonly Change[]) {
+export async function startServer(file: string, rows: readonly Change[], webRoot: string | null = null) {
   const database = await openDatabase(file);
   await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
   await putAccount(database, ann.id, 'Ann', 'x');
   const server = await buildServer(database, {
     ...defaultConfig,
-    webRoot: null,
+    webRoot,
     filesRoot: `${file}-files`,
     logLevel: 'silent',
     requestsPerMinute: 1e9,
+    // Everybody comes from one address here.
+    guestPostsPerAddress: 1e9,
+    guestPostsPerLabel: 1e9,
   });
   const address = await server.listen({ port: 0, host: '127.0.0.1' });
   const signIn = await fetch(`${address}/api/session`, {
@@ -32,6 +35,8 @@ export async function startServer(file: string, rows: readonly Change[]) {
     cookie,
     sessionOf: async (person: PersonId): Promise<string> =>
       `${SESSION_COOKIE}=${await openSession(database, person, 'bench', Date.now())}`,
+    countOf: async (table: string): Promise<number> =>
+      Number((await database(table).count({ count: '*' }).first())?.['count'] ?? 0),
     close: async (): Promise<void> => {
       await server.close();
       await database.destroy();

@@ -38,6 +38,14 @@ export class DemoServer {
     return work.id;
   }
 
+  /** The key of a label by which everybody may report. */
+  reportLabel(): string {
+    const database = new Database(this.file, { readonly: true });
+    const key = database.prepare('SELECT id FROM report_labels LIMIT 1').pluck().get() as string;
+    database.close();
+    return key;
+  }
+
   /** Every plan's work orders appear ten days before they are due. While the server is not running. */
   letPlansComeEarly(): void {
     const database = new Database(this.file);

@@ -46,6 +46,8 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await expect(ines.getByText('hazards read', { exact: true })).toBeVisible();
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
   await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
+  // What the screen says of sending is about this record only once the record is there.
+  await expect(ines.getByRole('button', { name: /4 pcs Brake lining SB40 LINING/ })).toBeVisible();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.context().setOffline(true);
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
@@ -62,7 +64,6 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await tess.getByRole('button', { name: 'Put another amount of Brake lining SB40 back' }).tap();
   await tess.getByLabel(/Amount in/).fill('3');
   await tess.getByRole('button', { name: 'Put it back' }).tap();
-  // What the screen says of sending is about this record only once the record is there.
   await expect(tess.getByRole('button', { name: /3 pcs Brake lining SB40 put back/ })).toBeVisible();
   await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
 

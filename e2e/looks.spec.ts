@@ -72,12 +72,33 @@ for (const [name, options] of [
       ['/notices', 'Choose what I hear of'],
       ['/shift/kit', 'No jobs are chosen'],
       ['/shift/day', 'Coming days'],
+      ['/raise?asset=lark-gearbox', 'Hazards here'],
+      ['/raise/done?words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
+      ['/raise/incident?asset=lark-gearbox', 'What led to it'],
+      ['/raise/plan?asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
+      ['/reports', 'To answer'],
+      ['/reports/report-4', 'What became of it'],
+      ['/reports/incident/incident-1', 'What was done since'],
     ];
     for (const [path, seen] of views) {
       await ines.goto(path);
       await expect(ines.getByText(seen).first()).toBeVisible();
       expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
     }
+  });
+
+  test(`axe finds nothing on the pages for people without an account, ${name}`, async ({ open, server }) => {
+    const reporter = await open(null, options);
+    await reporter.goto(`/r/${server.reportLabel()}`);
+    await expect(reporter.getByLabel('What is wrong?')).toBeVisible();
+    expect(await problemsOf(reporter)).toEqual([]);
+    await reporter.getByLabel('What is wrong?').fill('It squeaks');
+    await reporter.getByRole('button', { name: 'Send the report' }).click();
+    await expect(reporter.getByText('Received. Somebody will look at it.')).toBeVisible();
+    expect(await problemsOf(reporter)).toEqual([]);
+    await reporter.goto('/r/00000000000000000000');
+    await expect(reporter.getByRole('alert')).toBeVisible();
+    expect(await problemsOf(reporter)).toEqual([]);
   });
 
   test(`axe finds nothing on what opens over the views of preparing, ${name}`, async ({ open }) => {

@@ -28,6 +28,7 @@ test('a gearbox repair, recorded by two people without signal, comes together wh
     await page.reload();
     await page.getByText(job).tap();
     await page.getByRole('button', { name: /I have read/ }).tap();
+    await expect(page.getByText('hazards read', { exact: true })).toBeVisible();
     await expect(page.getByTestId('sent-mark')).toHaveText('All sent');
     await page.context().setOffline(true);
   }

@@ -9,6 +9,7 @@ import type { Step } from '@oilcan/core/steps';
 import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf } from './deed-parts';
+import { reportDeedOf } from './report-deeds';
 
 /** An operation that somebody wants to do. */
 export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
@@ -352,7 +353,10 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       const ownerId = pick(people) ?? person.id;
       return { name: 'kit-list.tick', args: { ownerId, line: `line ${choice % 3}`, isIn: choice % 4 > 0 } };
     }
-    default:
-      throw new Error(`Nobody knows how to ${what}.`);
+    default: {
+      const aboutReports = reportDeedOf(what, choice, view, person, now);
+      if (aboutReports === undefined) throw new Error(`Nobody knows how to ${what}.`);
+      return aboutReports;
+    }
   }
 }

@@ -1,4 +1,5 @@
 import { Chance } from './chance';
+import { deedsOfReports } from './report-deeds';
 
 export const people = ['ann', 'bob', 'cleo', 'lea'] as const;
 export type Who = (typeof people)[number];
@@ -159,7 +160,7 @@ const deedsOfPreparing = [
   'tick the bag',
 ] as const;
 
-const allDeeds: readonly string[] = [...deedsOfWork, ...deedsOfPreparing];
+const allDeeds: readonly string[] = [...deedsOfWork, ...deedsOfPreparing, ...deedsOfReports];
 
 const EVENTS = 70;
 

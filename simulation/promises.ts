@@ -12,6 +12,7 @@ import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilc
 import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone';
+import { wrongReports } from './report-promises';
 import { ROUND, STOPS, type Pocket, type Shift } from './shift';
 
 /** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
@@ -46,6 +47,7 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   }
   broken.push(...(await wrongSums(shift, log)));
   broken.push(...(await wrongNumbers(shift)));
+  broken.push(...(await wrongReports(shift)));
   broken.push(...(await wrongPlans(shift)));
   broken.push(...(await wrongStops(shift)));
   broken.push(...(await wrongShares(shift)));
@@ -130,7 +132,7 @@ async function wrongShares(shift: Shift): Promise<string[]> {
 /** Two work orders of one number, one without a final number, or one whose number changed. */
 async function wrongNumbers(shift: Shift): Promise<string[]> {
   const stored: { id: string; body: string }[] = await shift.server.database('work_orders').select('id', 'body');
-  const broken: string[] = [];
+  const broken = shift.takenTwice.map((what) => `A number was taken twice by ${what}.`);
   const byNumber = new Map<string, string>();
   for (const { id, body } of stored) {
     const { number } = JSON.parse(body) as WorkOrder;

@@ -59,8 +59,10 @@ const PHOTO_BYTES = FILE_PIECE_BYTES + 10;
 export class Shift {
   readonly server: SimulatedServer;
   readonly pockets = new Map<Who, Pocket>();
-  /** The numbers under which phones first showed what was raised on them, by the id of the work order. */
+  /** The numbers under which phones first showed what was raised or reported on them, by its id. */
   readonly numbers = new Map<string, string>();
+  /** What phones refused because they took a number twice. */
+  readonly takenTwice: string[] = [];
   #minutes = 0;
   #operations = 0;
   /** The protocol that an application speaks which is loaded now. */
@@ -165,6 +167,7 @@ export class Shift {
     if (deed.name === 'photo.add') await this.#takePhoto(pocket, window, deed.args.fileId);
     const outcome = await window.perform(deed.name, deed.args);
     if (outcome.ok) this.#noteKept(pocket, window, false);
+    else if (outcome.code === 'number_taken') this.takenTwice.push(`${pocket.person.id}: ${deed.name}`);
   }
 
   /** Whether the new one took its place is uncertain while the battery may die, so nothing is promised meanwhile. */
@@ -185,8 +188,8 @@ export class Shift {
     const id = window.kept.at(-1)?.operation.id;
     if (id === undefined) return;
     pocket.told.push(id);
-    const raised = window.view.peek('workOrders', id);
-    if (raised !== undefined) this.numbers.set(id, raised.number);
+    const made = window.view.peek('workOrders', id) ?? window.view.peek('reports', id);
+    if (made !== undefined) this.numbers.set(id, made.number);
     if (isMended) pocket.mended.add(id);
   }
 

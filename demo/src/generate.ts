@@ -11,6 +11,7 @@ import { openJobsOf, openWorkFrom, type OpenWork } from './open/open-work';
 import { ofPlan, plansOf, proceduresOfPlans } from './open/plans';
 import { permitsOf } from './open/permits';
 import { proceduresOf } from './open/procedures';
+import { incidentsOf, raiseRules, reportLabelsOf, reportsOf, waitingWorkOf } from './open/reports';
 import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
 
 export interface DemoOptions {
@@ -25,6 +26,9 @@ export interface DemoOptions {
 }
 
 const FIRST_NUMBER = 901;
+const FIRST_REPORT = 280;
+/** Numbers that are kept free for the reports and incidents of one sector. */
+const REPORTS_IN_SECTOR = 20;
 
 /** The whole of Graupel Peak Ropeways, line by line; the same for the same options. */
 export function* generateDemo({ now, scale, password, documents }: DemoOptions): Generator<Line> {
@@ -37,6 +41,7 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     yield { account: { person: row.id, name: row.name, password } };
   }
   for (const row of crews) yield { table: 'crews', row };
+  for (const row of raiseRules) yield { table: 'raiseRules', row };
   for (const row of stores) yield { table: 'stores', row };
   for (const row of parts) yield { table: 'parts', row };
   for (const { bin } of shelves) yield { table: 'bins', row: bin };
@@ -92,6 +97,14 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     for (const row of pointsOf(sector, siteOf, latestOf)) yield { table: 'points', row };
     const works = open.filter((each) => each.sector === sector).map(({ work }) => work);
     for (const row of plansOf(sector, assets, works, latestOf, now)) yield { table: 'plans', row };
+    for (const row of reportLabelsOf(sector, assets, now)) yield { table: 'reportLabels', row };
+    const firstReport = FIRST_REPORT + sector.number * REPORTS_IN_SECTOR;
+    for (const row of reportsOf(sector, assets, works, firstReport, now)) yield { table: 'reports', row };
+    for (const row of incidentsOf(sector, assets, firstReport + REPORTS_IN_SECTOR - 1, now))
+      yield { table: 'incidents', row };
+    const lastNumber = FIRST_NUMBER + events.length + open.length;
+    for (const row of waitingWorkOf(sector, assets, lastNumber + sector.number, now))
+      yield { table: 'workOrders', row };
   }
   for (const row of stockroom.levels()) yield { table: 'stock', row };
   for (const row of stockroom.movements) yield { table: 'movements', row };

@@ -19,15 +19,19 @@ const person = (
   name: string,
   roles: Person['roles'],
   tradeId: string,
+  reach: string,
   siteIds: readonly SiteId[] = [lifts, snow],
-): Person => ({ id: asId<PersonId>(id), name, roles, tradeId, siteIds });
+): Person => ({ id: asId<PersonId>(id), name, roles, tradeId, reach, siteIds });
 
-const ines = person('ines', 'Ines Okafor', ['technician'], 'mechanical');
-const pavel = person('pavel', 'Pavel Brandt', ['technician'], 'electrical');
-const mira = person('mira', 'Mira Castell', ['technician'], 'hydraulics');
-const jonas: Person = { ...person('jonas', 'Jonas Reith', ['technician'], 'rope', [lifts]), levelId: 'senior' };
-export const tess = person('tess', 'Tess Lindqvist', ['lead'], 'lead');
-const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store');
+export const ines = person('ines', 'Ines Okafor', ['technician'], 'mechanical', '+44 1632 960 201');
+export const pavel = person('pavel', 'Pavel Brandt', ['technician'], 'electrical', '+44 1632 960 202');
+const mira = person('mira', 'Mira Castell', ['technician'], 'hydraulics', '+44 1632 960 203');
+export const jonas: Person = {
+  ...person('jonas', 'Jonas Reith', ['technician'], 'rope', '+44 1632 960 204', [lifts]),
+  levelId: 'senior',
+};
+export const tess = person('tess', 'Tess Lindqvist', ['lead'], 'lead', '+44 1632 960 210');
+export const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store', '+44 1632 960 220');
 
 export const people: readonly Person[] = [ines, pavel, mira, jonas, tess, arun];
 const technicians: readonly Person[] = [ines, pavel, mira, jonas];
