@@ -1,4 +1,4 @@
-// Bundles the server and the demo generator for Node.
+// Bundles the server and the demo generator for Node, and the script of the pages for people without an account.
 import { build } from 'esbuild';
 import { ourPackagesOnly } from './our-packages.mjs';
 
@@ -13,4 +13,14 @@ await build({
   sourcemap: true,
   logLevel: 'warning',
   plugins: [ourPackagesOnly],
+});
+
+await build({
+  entryPoints: ['server/guest-page/guest-page.ts'],
+  outfile: 'server/dist/guest-page.js',
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2020',
+  logLevel: 'warning',
 });

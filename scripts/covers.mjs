@@ -27,6 +27,8 @@ const job = [
   'costs',
   'plans',
   'return-to-service',
+  'reported',
+  'go-ahead',
 ];
 
 /** The features that a browser test goes through. `npm test` refuses one that opens a view of a feature it does not name. */
@@ -41,6 +43,22 @@ export const covers = {
   'looks.spec.ts': '*',
   'no-signal.spec.ts': [...job, 'labor', 'notes', 'record', 'stock'],
   'prepare.spec.ts': '*',
+  'raise.spec.ts': [
+    ...job,
+    'already-done',
+    'desk',
+    'incident-reports',
+    'paper',
+    'photos',
+    'plant',
+    'raise',
+    'raising',
+    'record',
+    'reports',
+    'review',
+    'scan',
+    'stoppages',
+  ],
   'record.spec.ts': [...job, 'attachments', 'notes', 'photos', 'record'],
   'repair.spec.ts': [...job, 'desk', 'review', 'expenses', 'faults', 'notes', 'record', 'stock', 'stoppages'],
   'scan.spec.ts': [...job, 'labels', 'paper', 'plant', 'scan'],

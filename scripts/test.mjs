@@ -27,6 +27,7 @@ await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', 
 await check('Lint and import directions', 'npx', ['eslint', '.']);
 await check('Types', 'npx', ['tsc', '--noEmit']);
 await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']);
+await check('Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']);
 await check('Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']);
 await check('Circles and floors', 'npm', ['run', '--silent', 'circles']);
 await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
