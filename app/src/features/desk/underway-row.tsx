@@ -23,7 +23,7 @@ export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: 
       role="link"
       onPress={() => router.navigate(`/shift/${work.id}`)}
       style={[sheet.row, { borderColor: palette.line }]}
-      testID={`desk-${work.number}`}
+      testID={`underway-${work.number}`}
     >
       <View style={sheet.words}>
         <Words as="row" lines={2}>

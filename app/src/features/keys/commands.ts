@@ -15,7 +15,7 @@ export type Command =
   | 'handBack'
   | `record ${string}`;
 
-const answerers = new Map<Command, () => void>();
+const answerers = new Map<Command, readonly (() => void)[]>();
 
 /** While the component is on the screen it answers this command; the newest of several does. */
 export function useCommand(command: Command, answer: () => void): void {
@@ -25,19 +25,19 @@ export function useCommand(command: Command, answer: () => void): void {
   });
   useEffect(() => {
     const answerer = (): void => latest.current();
-    const before = answerers.get(command);
-    answerers.set(command, answerer);
+    answerers.set(command, [...(answerers.get(command) ?? []), answerer]);
     return () => {
-      if (answerers.get(command) !== answerer) return;
-      if (before === undefined) answerers.delete(command);
-      else answerers.set(command, before);
+      answerers.set(
+        command,
+        (answerers.get(command) ?? []).filter((each) => each !== answerer),
+      );
     };
   }, [command]);
 }
 
 /** Asks for it; tells whether anybody was there to answer. */
 export function give(command: Command): boolean {
-  const answer = answerers.get(command);
+  const answer = answerers.get(command)?.at(-1);
   answer?.();
   return answer !== undefined;
 }

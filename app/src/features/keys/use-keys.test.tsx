@@ -80,4 +80,16 @@ describe('a command', () => {
     view.unmount();
     expect(give('record note')).toBe(false);
   });
+
+  it('is answered by nobody who left, in whatever order they left', () => {
+    const view = render(
+      <>
+        <Answers key="first" command="record note" as="first" />
+        <Answers key="second" command="record note" as="second" />
+      </>,
+    );
+    view.rerender(<Answers key="second" command="record note" as="second" />);
+    view.rerender(<></>);
+    expect(give('record note')).toBe(false);
+  });
 });
