@@ -201,7 +201,7 @@ const cramped = (page: Page): Promise<string[]> =>
 test('no words are cut off or squeezed at 200 % text, on any view', async ({ open }) => {
   const page = await open('Ines Okafor', { viewport: { width: 195, height: 422 }, hasTouch: true });
   const views = [
-    ['/shift', 'Find a job or a part'],
+    ['/shift', 'Find a job, part or report'],
     ['/plant', 'Find a machine'],
     ['/plant/lark-gearbox', 'Nameplate'],
     ['/plant?place=top-drive', 'What happened here'],

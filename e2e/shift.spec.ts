@@ -23,8 +23,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await ines.reload();
     await expect(ines.getByText('Only This week, Inspection.')).toBeVisible();
     await expect(rows).toHaveCount(4);
-    await ines.getByLabel('Find a job or a part').fill('no such thing');
-    await expect(ines.getByText('Nothing here fits “no such thing”.')).toBeVisible();
+    await ines.getByLabel('Find a job, part or report').fill('no such thing');
+    await expect(ines.getByText('No job of yours fits “no such thing”.')).toBeVisible();
     await ines.getByRole('button', { name: 'Show all again' }).tap();
     await expect(rows).toHaveCount(all);
   });
@@ -32,7 +32,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
 test('a job is found by a part of its kit', async ({ open }) => {
   const ines = await open('Ines Okafor');
-  await ines.getByLabel('Find a job or a part').fill('seal-70-90');
+  await ines.getByLabel('Find a job, part or report').fill('seal-70-90');
   await expect(ines.getByRole('link', { name: /Gearbox output seal weeping oil/ })).toBeVisible();
   await expect(ines.getByText('1 job fits')).toBeVisible();
 });

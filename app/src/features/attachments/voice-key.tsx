@@ -1,14 +1,10 @@
 import { useRef, type ReactElement } from 'react';
 import { mdiMicrophoneOutline, mdiStop } from '@mdi/js';
 import type { WorkOrder } from '@oilcan/core/work';
-import { nameOf } from '../../data/files/bring-file';
-import { useVoice, type Voice } from '../../data/files/use-voice';
-import { keepFile } from '../../data/store';
+import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Button } from '../../ui/press';
-import { useNotice } from '../../ui/notice';
-import { sentenceFor } from '@oilcan/core/registry';
 import { formatClock } from '@oilcan/core/kernel';
 
 /** Held longer than this, lifting the thumb ends the recording; else the next press does. */
@@ -22,15 +18,12 @@ interface Props {
 /** A voice note: held while speaking, or pressed once to begin and once to end. */
 export function VoiceKey({ work, onKept }: Props): ReactElement | null {
   const pressedAt = useRef(0);
-  const say = useNotice((state) => state.say);
   const { run, refusal, errorAt } = useOperation();
-  const keep = async ({ content, mediaType, seconds }: Voice): Promise<void> => {
-    const fileId = nameOf(content);
-    const notKept = await keepFile(fileId, mediaType, content);
-    if (notKept !== null) return say(sentenceFor(notKept.code, notKept.values));
-    if (await run('voice.add', { workOrderId: work.id, fileId, mediaType, seconds }, 'Voice note kept.')) onKept();
-  };
-  const voice = useVoice((recorded) => void keep(recorded));
+  const voice = useKeptVoice((said) => {
+    void run('voice.add', { workOrderId: work.id, ...said }, 'Voice note kept.').then((isKept) => {
+      if (isKept) onKept();
+    });
+  });
   if (voice === null) return null;
   const runs = voice.seconds !== null;
   const down = (): void => {
@@ -52,7 +45,7 @@ export function VoiceKey({ work, onKept }: Props): ReactElement | null {
         onPressIn={down}
         onPressOut={up}
       />
-      <FormRefusal sentence={voice.error ?? errorAt(refusal?.field ?? '')} />
+      <FormRefusal sentence={voice.trouble ?? errorAt(refusal?.field ?? '')} />
     </>
   );
 }

@@ -2,11 +2,12 @@ import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { CORNER, RULE } from '../../ui/theme';
+import { CORNER, RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { useRaise } from '../page/use-raise';
 import { MOST_ENLARGED } from './use-zoom';
-import { mdiFileDocumentOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js';
+import { mdiBullhornOutline, mdiFileDocumentOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js';
 
 /** The steps of the two keys; fingers stop anywhere between. */
 const scales = [1, 1.5, 2, 3, 4, MOST_ENLARGED] as const;
@@ -24,6 +25,8 @@ interface Props {
 /** At the foot of a document, within the thumb's reach: smaller, larger, keep, and what its kind adds. */
 export function ViewerFoot({ scale, onScale, onSave, children }: Props): ReactElement {
   const palette = usePalette();
+  const isWide = useIsWide();
+  const raise = useRaise();
   return (
     <View
       role="toolbar"
@@ -44,6 +47,8 @@ export function ViewerFoot({ scale, onScale, onSave, children }: Props): ReactEl
         onPress={() => onScale(largerThan(scale))}
       />
       <FootKey icon={mdiFileDocumentOutline} word="Save" onPress={onSave} />
+      {/* On a wide screen it stands in the rail. */}
+      {isWide ? null : <FootKey icon={mdiBullhornOutline} word="Raise" onPress={raise} />}
     </View>
   );
 }

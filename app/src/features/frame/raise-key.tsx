@@ -1,27 +1,12 @@
-import { usePathname, useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { mdiBullhornOutline } from '@mdi/js';
-import { peekRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { CORNER } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { useOpenParams } from '../page/use-open-params';
-
-/** Where something is raised, with the machine or place that is looked at filled in. */
-function useRaise(): () => void {
-  const router = useRouter();
-  const pathname = usePathname();
-  const { asset, place, work } = useOpenParams();
-  return () => {
-    const assetId = (work === undefined ? undefined : peekRow('workOrders', work)?.assetId) ?? asset;
-    if (assetId !== undefined) router.navigate(`/raise?asset=${assetId}`);
-    else if (place !== undefined && pathname.startsWith('/plant')) router.navigate(`/raise?place=${place}`);
-    else router.navigate('/raise');
-  };
-}
+import { useRaise } from '../page/use-raise';
 
 /** One press away from everywhere: something is wrong, or has to be done. */
 export function RaiseKey({ isRail = false }: { readonly isRail?: boolean }): ReactElement {

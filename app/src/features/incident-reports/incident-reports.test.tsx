@@ -1,6 +1,8 @@
 import { asId, type IncidentId } from '@oilcan/core/kernel';
 import { ann, anIncident, assetId, bob, lea, put, smallWorks, somePlace, someRules } from '@oilcan/core/testing';
+import { peekRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
+import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
 import { TestWorks } from '../../testing/works';
 import { IncidentForm } from './incident-form';
@@ -9,6 +11,8 @@ import { IncidentScreen } from './incident-screen';
 
 // There is no canvas here: what is drawn is tested in the browser.
 jest.mock('../../ui/signature-pad', () => ({ SignaturePad: () => null }));
+
+jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
 
 let works: TestWorks;
 afterEach(() => works.close());
@@ -92,6 +96,21 @@ describe('an incident', () => {
     await press('Keep it');
     expect((await works.sent()).peek('incidents', mine.id)?.notes).toMatchObject([{ by: ann.id, words: 'It was icy' }]);
     expect(words()).toContain('It was icy');
+  });
+
+  it('takes a photo with what is added, and says that adding opens it again', async () => {
+    await open([put('incidents', { ...mine, closed: { at: mine.at, by: lea.id, words: 'Sanded' } })]);
+    await works.show(<IncidentScreen incidentId={mine.id} />);
+    works.server.signal = 'none';
+    await press('Add something');
+    expect(words()).toContain('It is closed. What you add opens it again.');
+    await press('Photo');
+    await type('What there is to add', 'Icy again');
+    await press('Keep it');
+    expect(peekRow('incidents', mine.id)).toMatchObject({
+      notes: [{ words: 'Icy again', photo: { fileId: seen.id } }],
+      closed: null,
+    });
   });
 
   it('is closed by a lead with what was done', async () => {

@@ -1,7 +1,9 @@
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { mdiCamera } from '@mdi/js';
 import { picturesOf, type Incident } from '@oilcan/core/incidents';
 import { hasRole } from '@oilcan/core/operations';
+import { useReportPhoto } from '../../data/pictures/use-report-photo';
 import { now, peekRow, usePhone, useRow, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -111,10 +113,11 @@ function AddSheet({
   readonly closes: boolean;
   readonly onClose: () => void;
 }): ReactElement {
+  const { photo, trouble, take } = useReportPhoto();
   const { form, submit, refusal } = useOperationForm({
     operation: 'incident.add',
     defaultValues: { words: '' },
-    read: ({ words }) => ({ args: { incidentId: incident.id, words, photo: null, closes } }),
+    read: ({ words }) => ({ args: { incidentId: incident.id, words, photo, closes } }),
     said: closes ? 'Closed.' : 'Added.',
     onDone: onClose,
   });
@@ -124,8 +127,14 @@ function AddSheet({
       title={title}
       aside={incident.number}
       onClose={onClose}
-      foot={<Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={submit} />}
+      foot={
+        <>
+          <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Another photo'} onPress={() => void take()} />
+          <Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={submit} />
+        </>
+      }
     >
+      {incident.closed === null ? null : <Words>It is closed. What you add opens it again.</Words>}
       <FormField
         control={form.control}
         name="words"
@@ -133,7 +142,8 @@ function AddSheet({
         lines={4}
         autoFocus
       />
-      <FormRefusal sentence={refusal} />
+      {photo === null ? null : <Picture content={{ ...photo, caption: 'With it' }} isSmall />}
+      <FormRefusal sentence={trouble ?? refusal} />
     </BottomSheet>
   );
 }

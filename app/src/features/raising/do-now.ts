@@ -1,9 +1,12 @@
 import { asId, type AssetId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Found, Refusal } from '@oilcan/core/operations';
+import type { Found, Outcome, Refusal } from '@oilcan/core/operations';
 import type { HazardThere } from '@oilcan/core/raise';
 import type { ArgsOf } from '@oilcan/core/registry';
+import { urgencyOfReport, type ReportPhoto } from '@oilcan/core/reports';
+import type { KeptVoice } from '../../data/files/use-kept-voice';
 import { furtherWorkOrder } from '../../data/new-work';
-import { peekRow, perform, performMaking } from '../../data/store';
+import { now, peekRow, perform, performMaking } from '../../data/store';
+import type { HowBad } from './how-bad';
 
 /** What somebody begins at once. */
 export interface ToDoNow {
@@ -12,35 +15,63 @@ export interface ToDoNow {
   readonly hazards: readonly HazardThere[];
   readonly steps: ArgsOf<'work.raise'>['steps'];
   readonly me: PersonId;
+  readonly how: HowBad;
+  readonly photo: ReportPhoto | null;
+  readonly voice: KeptVoice | null;
 }
 
 /** Work that was begun at once. */
 export interface Begun {
   readonly workOrderId: WorkOrderId;
-  /** Why its clock does not run, where its sheet does not say that by itself. */
-  readonly notStarted: Refusal | null;
+  /** What did not go along, or why its clock does not run where its sheet does not say that by itself. */
+  readonly trouble: Refusal | null;
 }
 
 /**
- * Work that nobody planned, begun at once: raised for oneself, its hazards acknowledged as they were shown, and the clock started.
- * Once it is raised it is there, started or not.
+ * Work that nobody planned, begun at once: raised for oneself with what was said, shown and spoken of it, its hazards acknowledged
+ * as they were shown, and the clock started. Once it is raised it is there, started or not.
  */
-export async function doNow({ assetId, title, hazards, steps, me }: ToDoNow): Promise<Found<Begun>> {
+export async function doNow({ me, photo, voice, ...toDo }: ToDoNow): Promise<Found<Begun>> {
+  const made = await performMaking('work.raise', workToRaise(toDo, me));
+  if (!made.ok) return made;
+  const workOrderId = asId<WorkOrderId>(made.value);
+  const outcomes = [
+    ...(photo === null
+      ? []
+      : [await perform('photo.add', { workOrderId, ...photo, caption: '', taken: 'before' } as const)]),
+    ...(voice === null ? [] : [await perform('voice.add', { workOrderId, ...voice })]),
+    await begin(workOrderId),
+  ];
+  // Whoever may not start it yet sees on its sheet what it waits for.
+  const trouble = outcomes.find((outcome) => !outcome.ok && outcome.code !== 'waits_for_go_ahead');
+  return { ok: true, value: { workOrderId, trouble: trouble === undefined || trouble.ok ? null : trouble } };
+}
+
+function workToRaise(
+  { assetId, title, hazards, steps, how }: Omit<ToDoNow, 'me' | 'photo' | 'voice'>,
+  me: PersonId,
+): ArgsOf<'work.raise'> {
+  const urgency = urgencyOfReport(how, peekRow('assets', assetId)?.criticality ?? null);
   const raised = furtherWorkOrder({
     assetId,
     title,
     reason: 'Done at once, without a plan.',
-    urgency: 'shift',
+    // Whoever begins at once does not think that it can wait a week.
+    urgency: urgency === 'now' ? 'now' : 'shift',
     tradeId: null,
     cameFrom: null,
   });
-  const made = await performMaking('work.raise', { ...raised, personIds: [me], hazards, steps });
-  if (!made.ok) return made;
-  const workOrderId = asId<WorkOrderId>(made.value);
+  const isOut = how.condition === 'stopped' || how.condition === 'reduced';
+  const extent = how.condition === 'stopped' ? 'full' : 'reduced';
+  const stoppage = isOut ? { stoppage: { from: how.since ?? now(), extent, lostPercent: null } as const } : {};
+  return { ...raised, personIds: [me], hazards, steps, ...stoppage };
+}
+
+async function begin(workOrderId: WorkOrderId): Promise<Outcome> {
   const hazardIds = (peekRow('workOrders', workOrderId)?.hazards ?? []).map(({ id }) => id as never);
-  const read = hazardIds.length === 0 ? null : await perform('work.acknowledge-hazards', { workOrderId, hazardIds });
-  const started = read === null || read.ok ? await perform('clock.start', { workOrderId }) : read;
-  // Whoever may not start it yet sees on its sheet what it waits for.
-  const isSaid = started.ok || started.code === 'waits_for_go_ahead';
-  return { ok: true, value: { workOrderId, notStarted: isSaid ? null : started } };
+  if (hazardIds.length > 0) {
+    const read = await perform('work.acknowledge-hazards', { workOrderId, hazardIds });
+    if (!read.ok) return read;
+  }
+  return perform('clock.start', { workOrderId });
 }

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
-import type { AssetId, PlaceId, SiteId } from '@oilcan/core/kernel';
+import { asId, LONGEST_LINE, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
 import { hasRole, type Refusal } from '@oilcan/core/operations';
 import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
 import { hazardsThere, type HazardThere } from '@oilcan/core/raise';
@@ -10,8 +10,10 @@ import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/raise-rules
 import { sentenceFor } from '@oilcan/core/registry';
 import { useDictation } from '../../data/dictation';
 import { useDraft } from '../../data/drafts';
+import { useKeptVoice, type KeptVoice } from '../../data/files/use-kept-voice';
 import { useReportPhoto } from '../../data/pictures/use-report-photo';
 import { peekRow, performMaking, usePhone, useRow, useRows, useTable } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
 import { Field } from '../../ui/field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Button, Choice } from '../../ui/press';
@@ -23,6 +25,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
+import { PlayVoice, SayItKey } from '../attachments';
 import { Picture } from '../photos';
 import { doNow } from './do-now';
 import { HowBadChoice, notSaid } from './how-bad';
@@ -31,6 +34,8 @@ import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
 
 const NARROW_BELOW = 340;
+/** What stands in lists for what was spoken and not written. */
+const SPOKEN = 'Spoken: listen to the voice note';
 
 interface Props {
   readonly assetId: string | undefined;
@@ -52,6 +57,8 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const [words, setWords] = useState(first);
   const [how, setHow] = useState(notSaid);
   const { photo, trouble, take } = useReportPhoto();
+  const [said, setSaid] = useState<KeptVoice | null>(null);
+  const voice = useKeptVoice(setSaid);
   const [procedure, setProcedure] = useState<Procedure | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
@@ -67,7 +74,8 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const { hazards, fitting } = useForDoingNow(asset?.id, words);
   if (person === null) return <></>;
   const mayWork = hasRole(person, ['technician', 'lead']);
-  const isSaid = at !== null && words.trim() !== '';
+  const written = words.trim() === '' && said !== null ? SPOKEN : words.trim();
+  const isSaid = at !== null && written !== '';
   const leave = (sentence: string): void => {
     forget();
     say(sentence);
@@ -75,8 +83,9 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   };
   const report = async (): Promise<boolean> => {
     const where = { assetId: at?.is === 'asset' ? at.id : null, placeId: at?.is === 'place' ? at.id : null };
-    const made = await performMaking('report.make', { number: null, ...where, words, ...how, photo });
+    const made = await performMaking('report.make', { number: null, ...where, words: written, ...how, photo });
     if (!made.ok) return told(made);
+    if (said !== null) await performOrSay('report.say-aloud', { reportId: asId(made.value), voice: said });
     leave(
       `${peekRow('reports', made.value)?.number ?? 'Reported'}: a lead is told. What becomes of it stands under your work.`,
     );
@@ -85,10 +94,14 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const start = async (): Promise<boolean> => {
     if (asset === undefined) return false;
     const steps = procedure?.steps ?? [];
-    const begun = await doNow({ assetId: asset.id, title: words.trim().slice(0, 200), hazards, steps, me: person.id });
+    const title = written.slice(0, LONGEST_LINE);
+    const begun = await doNow({
+      ...{ assetId: asset.id, title, hazards, steps, how, photo, voice: said },
+      me: person.id,
+    });
     if (!begun.ok) return told(begun);
-    const { workOrderId, notStarted } = begun.value;
-    if (notStarted !== null) say(sentenceFor(notStarted.code, notStarted.values));
+    const { workOrderId, trouble: left } = begun.value;
+    if (left !== null) say(sentenceFor(left.code, left.values));
     forget();
     router.replace(`/shift/${workOrderId}`);
     return true;
@@ -125,6 +138,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                   onPress={() => void take()}
                 />
               ) : null}
+              <SayItKey voice={voice} isSaid={said !== null} />
               {dictation === null ? null : (
                 <Button
                   icon={mdiTextRecognition}
@@ -134,6 +148,12 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
               )}
             </View>
             {photo === null ? null : <Picture content={{ ...photo, caption: 'With the report' }} isSmall />}
+            {said === null ? null : (
+              <View style={sheet.keys}>
+                <PlayVoice content={{ kind: 'voice', ...said }} />
+                <Button word="Leave it out" onPress={() => setSaid(null)} />
+              </View>
+            )}
           </View>
           <View style={isWide ? sheet.half : sheet.column}>
             <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />
@@ -150,7 +170,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                 onPress={() => setProcedure(procedure?.id === fitting.id ? null : fitting)}
               />
             ) : null}
-            <FormRefusal sentence={refusal ?? trouble ?? dictation?.error ?? null} />
+            <FormRefusal sentence={refusal ?? trouble ?? voice?.trouble ?? dictation?.error ?? null} />
             <OtherWays person={person} at={at} words={words} />
           </View>
         </View>

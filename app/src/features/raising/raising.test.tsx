@@ -8,16 +8,23 @@ import {
   assetId,
   bob,
   lea,
+  minutesLater,
   put,
   smallWorks,
   somePlace,
   someRules,
+  workId,
 } from '@oilcan/core/testing';
+import { peekRow, peekRows } from '../../data/store';
 import { press, pressTwice, type, words } from '../../testing/hands';
+import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
 import { TestWorks } from '../../testing/works';
 import { PlanScreen } from './plan-screen';
 import { RaiseScreen } from './raise-screen';
+
+jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
+jest.mock('../../data/files/use-voice', () => jest.requireActual<object>('../../testing/pretend-senses'));
 
 let works: TestWorks;
 afterEach(() => works.close());
@@ -122,6 +129,63 @@ describe('raising something on a machine', () => {
   it('asks nothing that the lead does not want to be asked', async () => {
     await raise([put('raiseRules', someRules({ asked: { ...someRules().asked, problem: {} } }))]);
     for (const question of ['Does it run?', 'Is somebody in danger?', 'Photo']) expect(words()).not.toContain(question);
+  });
+
+  it('takes a photo and the voice along, reported or done at once, also without signal', async () => {
+    await raise();
+    works.server.signal = 'none';
+    await press('Photo');
+    await press('Say it');
+    await press('Report it');
+    const [report] = peekRows('reports', 'asset', assetId);
+    expect(report).toMatchObject({
+      words: 'Spoken: listen to the voice note',
+      photo: { fileId: seen.id },
+      events: [{ is: 'said', voice: { seconds: 7 } }],
+    });
+
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await type('What is it', 'Guard is loose');
+    await press('It stands still', 'radio');
+    await press('Photo');
+    await press('Say it');
+    await press('Hazards read: do it now');
+    const id = visited.at(-1)?.split('/').at(-1) ?? '';
+    const entries = peekRows('entries', 'workOrder', asId<WorkOrderId>(id)).map(({ content }) => content);
+    expect(entries).toContainEqual(expect.objectContaining({ kind: 'photo', fileId: seen.id, taken: 'before' }));
+    expect(entries).toContainEqual(expect.objectContaining({ kind: 'voice', seconds: 7 }));
+    expect(entries).toContainEqual(expect.objectContaining({ kind: 'stoppage', extent: 'full', to: null }));
+    expect(peekRow('assets', assetId)?.condition).toBe('stopped');
+  });
+
+  it('leaves out what was said after all', async () => {
+    await raise();
+    works.server.signal = 'none';
+    await type('What is it', 'It squeaks');
+    await press('Say it');
+    await press('Leave it out');
+    await press('Report it');
+    expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'It squeaks', events: [] }]);
+  });
+
+  it('begins at once what endangers somebody, whatever the site wants to be asked', async () => {
+    const goAhead = { kinds: ['corrective'], aboveMinor: null, minorPerHour: 0 } as const;
+    await raise([put('raiseRules', someRules({ goAhead }))]);
+    await type('What is it', 'Guard is loose');
+    await press('Yes', 'radio');
+    await press('Hazards read: do it now');
+    const id = visited.at(-1)?.split('/').at(-1) ?? '';
+    expect((await works.sent()).peek('workOrders', id)).toMatchObject({ state: 'underway', urgency: 'now' });
+  });
+
+  it('says why what it raised did not begin, and leads to it', async () => {
+    const forgotten = { id: ann.id, siteId: somePlace.siteId, workOrderId: workId, startedAt: minutesLater(-5_000) };
+    await raise([put('clocks', forgotten)]);
+    await type('What is it', 'Guard is loose');
+    await press('Hazards read: do it now');
+    const id = visited.at(-1)?.split('/').at(-1) ?? '';
+    expect(works.said).toBe('The clock ran for over 24 h. Say when you really stopped.');
+    expect((await works.sent()).peek('workOrders', id)).toMatchObject({ title: 'Guard is loose', state: 'ready' });
   });
 
   it('keeps what was typed when the page is closed meanwhile', async () => {

@@ -16,7 +16,9 @@ import {
   someRules,
   workId,
 } from '@oilcan/core/testing';
+import { peekRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
+import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
 import { OnWork, TestWorks } from '../../testing/works';
 import { AssetReports } from './asset-reports';
@@ -25,6 +27,9 @@ import { MyReports } from './my-reports';
 import { ReportScreen } from './report-screen';
 import { ReportsScreen } from './reports-screen';
 import { WorkReports } from './work-reports';
+
+jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
+jest.mock('../../data/files/use-voice', () => jest.requireActual<object>('../../testing/pretend-senses'));
 
 let works: TestWorks;
 afterEach(() => works.close());
@@ -133,6 +138,25 @@ describe('one report', () => {
     await type('What there is to add', 'Since the morning');
     await press('Send it');
     expect(await stored()).toMatchObject({ others: [{ personId: ann.id }], events: [{ words: 'Since the morning' }] });
+  });
+
+  it('takes words, a photo and the voice together, or the voice alone', async () => {
+    await show({}, ann);
+    works.server.signal = 'none';
+    await press('Add something');
+    await type('What there is to add', 'Listen to it');
+    await press('Photo');
+    await press('Say it');
+    await press('Send it');
+    await press('Add something');
+    await press('Say it');
+    await press('Send it');
+    const voice = expect.objectContaining({ seconds: 7 });
+    expect(peekRow('reports', reportId)?.events).toMatchObject([
+      { words: 'Listen to it', photo: { fileId: seen.id } },
+      { words: '', voice },
+      { words: '', voice },
+    ]);
   });
 
   it('that is not on this phone says so', async () => {

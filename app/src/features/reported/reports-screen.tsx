@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import type { PersonId } from '@oilcan/core/kernel';
 import { isReporterOf, problemsToAnswer, type Problem, type Report } from '@oilcan/core/reports';
-import { peekRow, usePhone, useTable } from '../../data/store';
+import { usePhone, useTable } from '../../data/store';
 import { FindField } from '../../ui/find-field';
 import { Button, Choice, Choices } from '../../ui/press';
 import { withSharedCode } from '../../ui/shared-code';
@@ -11,6 +11,7 @@ import { counted } from '../../words/work-words';
 import { IncidentRows } from '../incident-reports';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
+import { fitsFind } from './fits-find';
 import { ReportRow } from './report-row';
 
 const choices = [
@@ -33,7 +34,7 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
   const listed = useMemo(
     () =>
       listOf(
-        reports.filter((report) => fits(report, find)),
+        reports.filter((report) => fitsFind(report, find)),
         shown,
         me,
       ),
@@ -80,15 +81,6 @@ const emptyWords: Readonly<Record<ReportsShown, string>> = {
   over: 'No report was closed in the last 30 days.',
   mine: 'You have reported nothing in a while. Raise, at the foot, is for that.',
 };
-
-function fits({ number, words, assetId, placeId }: Report, find: string): boolean {
-  const asset = assetId === null ? undefined : peekRow('assets', assetId);
-  const text = [number, words, asset?.name, asset?.tag, peekRow('places', placeId)?.name].join(' ').toLowerCase();
-  return find
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
-}
 
 function listOf(reports: readonly Report[], shown: ReportsShown, me: PersonId | undefined): readonly Problem[] {
   if (shown === 'toAnswer') return problemsToAnswer(reports);

@@ -1,18 +1,16 @@
 import { useState, type ReactElement } from 'react';
-import { mdiCamera, mdiMicrophoneOutline, mdiStop } from '@mdi/js';
-import { formatClock } from '@oilcan/core/kernel';
+import { mdiCamera } from '@mdi/js';
 import type { Report } from '@oilcan/core/reports';
-import { sentenceFor } from '@oilcan/core/registry';
-import { nameOf } from '../../data/files/bring-file';
-import { useVoice, type Voice } from '../../data/files/use-voice';
+import { useKeptVoice, type KeptVoice } from '../../data/files/use-kept-voice';
 import { useReportPhoto } from '../../data/pictures/use-report-photo';
-import { keepFile } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
+import { useOnce } from '../../ui/use-once';
+import { PlayVoice, SayItKey } from '../attachments';
 import { Picture } from '../photos';
 
 /** More about a report: words, a photo, or the voice. */
@@ -24,24 +22,27 @@ export function SayMoreSheet({
   readonly onClose: () => void;
 }): ReactElement {
   const { photo, trouble, take } = useReportPhoto();
-  const [notKept, setNotKept] = useState<string | null>(null);
+  const [said, setSaid] = useState<KeptVoice | null>(null);
+  const voice = useKeptVoice(setSaid);
+  const once = useOnce();
   const { run, refusal: voiceRefusal, errorAt } = useOperation();
+  const sendVoice = async (): Promise<boolean> => {
+    const isSent = said === null || (await run('report.say-aloud', { reportId: report.id, voice: said }, 'Added.'));
+    if (isSent) onClose();
+    return isSent;
+  };
   const { form, submit, refusal } = useOperationForm({
     operation: 'report.say',
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { reportId: report.id, words, photo } }),
     said: 'Added.',
-    onDone: onClose,
+    onDone: () => once(sendVoice),
   });
-  const keepVoice = async ({ content, mediaType, seconds }: Voice): Promise<void> => {
-    const fileId = nameOf(content);
-    const refused = await keepFile(fileId, mediaType, content);
-    if (refused !== null) return setNotKept(sentenceFor(refused.code, refused.values));
-    const args = { reportId: report.id, voice: { fileId, mediaType, seconds } };
-    if (await run('report.say-aloud', args, 'Added.')) onClose();
+  const send = (): void => {
+    const isVoiceAlone = said !== null && photo === null && form.getValues('words').trim() === '';
+    if (isVoiceAlone) once(sendVoice);
+    else submit();
   };
-  const voice = useVoice((recorded) => void keepVoice(recorded));
-  const runs = voice !== null && voice.seconds !== null;
   return (
     <BottomSheet
       title={report.state === 'asked' ? 'Answer' : 'Add something'}
@@ -50,20 +51,15 @@ export function SayMoreSheet({
       foot={
         <>
           <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Another photo'} onPress={() => void take()} />
-          {voice === null ? null : (
-            <Button
-              icon={runs ? mdiStop : mdiMicrophoneOutline}
-              word={runs ? `Stop ${formatClock(voice.seconds ?? 0)}` : 'Say it'}
-              onPress={runs ? voice.stop : voice.start}
-            />
-          )}
-          <Button main word="Send it" onPress={submit} />
+          <SayItKey voice={voice} isSaid={said !== null} />
+          <Button main word="Send it" onPress={send} />
         </>
       }
     >
       <FormField control={form.control} name="words" label="What there is to add" lines={4} autoFocus />
       {photo === null ? null : <Picture content={{ ...photo, caption: 'With it' }} isSmall />}
-      <FormRefusal sentence={trouble ?? notKept ?? voice?.error ?? errorAt(voiceRefusal?.field ?? '') ?? refusal} />
+      {said === null ? null : <PlayVoice content={{ kind: 'voice', ...said }} />}
+      <FormRefusal sentence={trouble ?? voice?.trouble ?? errorAt(voiceRefusal?.field ?? '') ?? refusal} />
     </BottomSheet>
   );
 }

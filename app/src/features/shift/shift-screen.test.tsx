@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { addMinutes, asId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
-import { ann, anAsset, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
+import { ann, anAsset, aReport, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
@@ -36,12 +36,22 @@ describe('the Shift list', () => {
 
   it('finds by any word as it is typed, and says when nothing fits', async () => {
     await open();
-    await type('Find a job or a part', 'ROPE w-2');
+    await type('Find a job, part or report', 'ROPE w-2');
     expect([listed(), words().includes('1 job fits')]).toEqual([['W-2'], true]);
-    await type('Find a job or a part', 'xyz');
-    expect(words()).toContain('Nothing here fits “xyz”.');
+    await type('Find a job, part or report', 'xyz');
+    expect(words()).toContain('No job of yours fits “xyz”.');
     await press('Show all again');
     expect(listed()).toHaveLength(3);
+  });
+
+  it('finds reports by the same words, and leads to them', async () => {
+    await open([...rows, put('reports', aReport({ words: 'Rope squeals at the mast' }))]);
+    await type('Find a job, part or report', 'mast');
+    expect(words()).toContain('No job of yours fits “mast”.');
+    await press(/Rope squeals at the mast/, 'link');
+    expect(visited.at(-1)).toBe(`/reports/${aReport().id}`);
+    await type('Find a job, part or report', 'brake');
+    expect(words()).not.toContain('Rope squeals at the mast');
   });
 
   it('is narrowed by several aspects, with how many there are of each', async () => {
@@ -71,9 +81,9 @@ describe('the Shift list', () => {
     act(() => void give('next'));
     expect(visited.at(-1)).toBe('/shift/w-3');
     act(() => void give('find'));
-    const field = screen.getByLabelText('Find a job or a part');
+    const field = screen.getByLabelText('Find a job, part or report');
     expect(document.activeElement).toBe(field);
-    await type('Find a job or a part', 'rope');
+    await type('Find a job, part or report', 'rope');
     fireEvent.keyDown(field, { key: 'Enter' });
     expect(visited.at(-1)).toBe('/shift/w-2');
     expect(document.activeElement).not.toBe(field);

@@ -16,7 +16,7 @@ import { Digest } from '../digest';
 import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
 import { TopBar } from '../page/top-bar';
-import { MyReports } from '../reported';
+import { FoundReports, MyReports } from '../reported';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { KeptViews } from './kept-views';
@@ -35,7 +35,7 @@ const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module
 const idOf = (work: WorkOrder): string => work.id;
 const indexOf = (_: WorkOrder, index: number): string => String(index);
 
-const FIND = 'Find a job or a part';
+const FIND = 'Find a job, part or report';
 
 const findField = (): HTMLInputElement | null =>
   document.querySelector<HTMLInputElement>(`input[aria-label="${FIND}"]`);
@@ -170,6 +170,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               </View>
             )}
             {isWhole && isSettled ? <MyReports /> : null}
+            {find.trim() === '' ? null : <FoundReports find={find} />}
           </>
         }
         ListEmptyComponent={
@@ -179,7 +180,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
                 ? 'No work is assigned to you or your crew right now.'
                 : find === ''
                   ? 'No work of yours is all of this.'
-                  : `Nothing here fits “${find}”.`}
+                  : `No job of yours fits “${find}”.`}
             </Words>
             {isWhole ? null : <Button word="Show all again" onPress={forgetShiftChoice} />}
           </View>

@@ -1,0 +1,22 @@
+import type { ReactElement } from 'react';
+import { mdiMicrophoneOutline, mdiStop } from '@mdi/js';
+import { formatClock } from '@oilcan/core/kernel';
+import type { useKeptVoice } from '../../data/files/use-kept-voice';
+import { Button } from '../../ui/press';
+
+interface Props {
+  readonly voice: ReturnType<typeof useKeptVoice>;
+  /** A voice note is there already, which the next one replaces. */
+  readonly isSaid?: boolean;
+}
+
+/** Pressed once to begin speaking, and once to end; nothing where the browser cannot record. */
+export function SayItKey({ voice, isSaid = false }: Props): ReactElement | null {
+  if (voice === null) return null;
+  const { seconds, start, stop } = voice;
+  return seconds === null ? (
+    <Button icon={mdiMicrophoneOutline} word={isSaid ? 'Say it again' : 'Say it'} onPress={start} />
+  ) : (
+    <Button icon={mdiStop} word={`Stop ${formatClock(seconds)}`} onPress={stop} />
+  );
+}

@@ -1,0 +1,17 @@
+import { usePathname, useRouter } from 'expo-router';
+import { peekRow } from '../../data/store';
+import { useOpenParams } from './use-open-params';
+
+/** Where something is raised, with the machine or place that is looked at filled in. */
+export function useRaise(): () => void {
+  const router = useRouter();
+  const pathname = usePathname();
+  const { asset, place, work, document } = useOpenParams();
+  return () => {
+    const about = peekRow('workOrders', work ?? '') ?? peekRow('documents', document ?? '');
+    const assetId = about?.assetId ?? asset;
+    if (assetId !== undefined) router.navigate(`/raise?asset=${assetId}`);
+    else if (place !== undefined && pathname.startsWith('/plant')) router.navigate(`/raise?place=${place}`);
+    else router.navigate('/raise');
+  };
+}

@@ -1,0 +1,34 @@
+import { useDeferredValue, useMemo, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useTable } from '../../data/store';
+import { Section } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { fitsFind } from './fits-find';
+import { ReportRow } from './report-row';
+
+const MOST_SHOWN = 5;
+
+/** The reports in which stands what somebody looks for among their work, the newest first; nothing where there are none. */
+export function FoundReports({ find }: { readonly find: string }): ReactElement | null {
+  const wanted = useDeferredValue(find.trim());
+  const reports = useTable('reports');
+  const found = useMemo(
+    () => reports.filter((report) => fitsFind(report, wanted)).sort((a, b) => (a.at < b.at ? 1 : -1)),
+    [reports, wanted],
+  );
+  if (found.length === 0) return null;
+  const more = found.length - MOST_SHOWN;
+  return (
+    <View style={sheet.found}>
+      <Section title="Reports">
+        {found.slice(0, MOST_SHOWN).map((report) => (
+          <ReportRow key={report.id} report={report} />
+        ))}
+      </Section>
+      {more <= 0 ? null : <Words soft>{counted(more, 'older report fits', 'older reports fit')} too.</Words>}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({ found: { paddingHorizontal: 16, paddingBottom: 24, gap: 8 } });
