@@ -11,6 +11,7 @@ import { failureOf } from '../db/dialects';
 import { SqlRecords } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
 import { beginAbove } from '../numbers/lend-numbers';
+import { letLeadsRead } from './let-leads-read';
 import { notePast, worksTouchedBy } from '../past/note-past';
 
 const ROWS_PER_TRANSACTION = 5_000;
@@ -39,6 +40,7 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
       database.transaction(async (transaction) => {
         const records = new SqlRecords(transaction);
         await records.write(waiting);
+        if (waiting.some(({ table }) => table === 'people')) await letLeadsRead(transaction, records);
         await checkPlans(records, waiting, lineNumber);
         await notePast(transaction, worksTouchedBy(waiting));
         await beginAbove(transaction, 'workOrder', numbersIn(waiting, ['workOrders']));

@@ -107,7 +107,7 @@ export async function writeNotices(
   return wanted.map((row): Change => ({ table: 'notices', id: row.id, row }));
 }
 
-export async function allOf<T extends 'crews' | 'noticeChoices' | 'people' | 'sites'>(
+export async function allOf<T extends 'crews' | 'incidents' | 'noticeChoices' | 'people' | 'reviews' | 'sites'>(
   transaction: Knex,
   table: T,
 ): Promise<Tables[T][]> {

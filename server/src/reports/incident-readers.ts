@@ -1,4 +1,5 @@
-import { hasRole } from '@oilcan/core/operations';
+import type { Incident } from '@oilcan/core/incidents';
+import { leadsOf, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import { allOf } from '../notices/notices-of-push';
@@ -7,11 +8,14 @@ import { allOf } from '../notices/notices-of-push';
 export async function withLeadsReading(transaction: Knex.Transaction, changes: readonly Change[]): Promise<Change[]> {
   if (!changes.some(({ table, row }) => table === 'incidents' && row !== null)) return [...changes];
   const people = await allOf(transaction, 'people');
-  return changes.map((change) => {
-    if (change.table !== 'incidents' || change.row === null) return change;
-    const incident = change.row;
-    const leads = people.filter((person) => hasRole(person, ['lead']) && person.siteIds.includes(incident.siteId));
-    const readerIds = [...new Set([...incident.readerIds, ...leads.map(({ id }) => id)])];
-    return { ...change, row: { ...incident, readerIds } };
-  });
+  return changes.map((change) =>
+    change.table !== 'incidents' || change.row === null
+      ? change
+      : { ...change, row: { ...change.row, readerIds: readersOf(change.row, people) } },
+  );
+}
+
+/** Whoever reported an incident, was there, or leads its site now. */
+export function readersOf({ by, presentIds, siteId }: Incident, people: readonly Person[]): Incident['readerIds'] {
+  return [...new Set([by, ...presentIds, ...leadsOf(people, siteId)])];
 }

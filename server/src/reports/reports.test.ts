@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { Readable } from 'node:stream';
 import { asId, type FileId, type PersonId, type ReportId } from '@oilcan/core/kernel';
 import type { Notice } from '@oilcan/core/notices';
 import type { Change } from '@oilcan/core/records';
@@ -19,6 +20,8 @@ import {
   smallWorks,
   someRules,
 } from '@oilcan/core/testing';
+import { FileStore } from '../files/file-store';
+import { loadRows } from '../load/load';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
 const sam = aPerson({ id: asId<PersonId>('sam'), name: 'Sam', roles: ['lead'], siteIds: [otherSite] });
@@ -71,6 +74,17 @@ describe('an incident', () => {
     const statusOf = async (cookie: string): Promise<number> =>
       (await works.ask(cookie, { url: `/api/files/${fileId}` })).statusCode;
     expect([await statusOf(anns), await statusOf(leas), await statusOf(bobs)]).toEqual([200, 200, 404]);
+  });
+
+  it('is read by whoever leads the site now, and no more by whoever ceased to', async () => {
+    await begin();
+    await works.push(await works.signIn(ann), [anOperation('incident.make', anIncidentReport())]);
+    const [cleo, formerLead] = [aPerson({ id: bob.id, roles: ['lead'] }), { ...lea, roles: ['technician'] as const }];
+    const lines = [cleo, formerLead].map((row) => `${JSON.stringify({ table: 'people', row })}\n`);
+    await loadRows(works.database, Readable.from(lines), new FileStore(works.filesRoot));
+    expect(await rowsFor(bob, 'incidents')).toHaveLength(1);
+    expect(await rowsFor(lea, 'incidents')).toEqual([]);
+    expect(await rowsFor(ann, 'incidents')).toHaveLength(1);
   });
 
   it('stands in the log without its words', async () => {

@@ -1,7 +1,6 @@
 import type { Instant, PersonId, PointId } from '@oilcan/core/kernel';
-import { hasRole } from '@oilcan/core/operations';
 import { usualFor, type PastJob } from '@oilcan/core/past';
-import type { Person } from '@oilcan/core/people';
+import { leadsOf, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { costOf } from '@oilcan/core/registry';
 import { unusualOf, type Review } from '@oilcan/core/review';
@@ -100,16 +99,12 @@ async function reviewOf(
     id: work.id,
     siteId: work.siteId,
     workOrderId: work.id,
-    readerIds: leadsOf(people, work),
+    readerIds: leadsOf(people, work.siteId),
     finishedAt: work.finishedAt ?? work.createdAt,
     acceptedAt: work.state === 'accepted' ? work.closedAt : null,
     unusual,
     cost: costOf(entries),
   };
-}
-
-function leadsOf(people: readonly Person[], { siteId }: WorkOrder): PersonId[] {
-  return people.filter((person) => hasRole(person, ['lead']) && person.siteIds.includes(siteId)).map(({ id }) => id);
 }
 
 async function pastJobs(

@@ -1,6 +1,6 @@
 import type { CrewId, PersonId, SiteId } from '../../kernel/ids';
 import type { WeeklyHours } from '../../kernel/time/operating-hours';
-import type { Actor } from '../../operations/actor';
+import { hasRole, type Actor } from '../../operations/actor';
 
 /** Somebody who works here. What signing in needs is not part of it and never leaves the server. */
 export interface Person extends Actor {
@@ -32,4 +32,9 @@ export interface Site {
   readonly operatingHours?: readonly WeeklyHours[];
   /** Whether somebody else than who did the work must accept it; absent where a lead may accept their own. */
   readonly othersAccept?: boolean;
+}
+
+/** The leads of a site. */
+export function leadsOf(people: readonly Person[], siteId: SiteId): PersonId[] {
+  return people.filter((person) => hasRole(person, ['lead']) && person.siteIds.includes(siteId)).map(({ id }) => id);
 }
