@@ -32,11 +32,25 @@ export async function prepare() {
 
 /** Installs what is missing. */
 export async function install() {
+  await installPackages();
+  await compilePackages();
+}
+
+/** Brings the packages, without the parts that a machine compiles for itself. */
+export async function installPackages() {
   checkMachine();
   const hash = hashOf(['package-lock.json']);
-  if (isDoneFor('install', hash, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')) return;
+  if (isDoneFor('packages', hash, 'node_modules/better-sqlite3/package.json')) return;
   say('Installing packages (about 3 minutes the first time)');
-  await run('npm', ['ci', '--no-audit', '--no-fund'], { log: 'install' });
+  await run('npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts'], { log: 'install' });
+  noteDone('packages', hash);
+}
+
+/** Compiles what of the packages has to be. Neither the checks nor the build of the application need it. */
+export async function compilePackages() {
+  const hash = hashOf(['package-lock.json']);
+  if (isDoneFor('install', hash, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')) return;
+  await run('npm', ['rebuild'], { log: 'compile' });
   noteDone('install', hash);
   say(' installed');
 }

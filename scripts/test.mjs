@@ -4,7 +4,8 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { specsTouchedBy } from './covers.mjs';
-import { prepare } from './prepare.mjs';
+import { buildApplication, buildNode } from './build.mjs';
+import { compilePackages, installPackages } from './prepare.mjs';
 import { root } from './root.mjs';
 import { run } from './run.mjs';
 import { giveUp, say } from './say.mjs';
@@ -13,29 +14,35 @@ const results = join(root, '.oilcan', 'results');
 let passed = 0;
 let failed = 0;
 
-try {
-  ensureTools();
-  await prepare();
-} catch (error) {
-  giveUp(`${error.message}\n0 passed, 1 failed`);
-}
-
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const changed = process.argv.includes('--changed') ? changedFiles() : null;
-await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-await check('Lint and import directions', 'npx', ['eslint', '.']);
-await check('Types', 'npx', ['tsc', '--noEmit']);
-await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']);
-await check('Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']);
-await check('Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']);
-await check('Circles and floors', 'npm', ['run', '--silent', 'circles']);
-await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
-await check('What each browser test covers', 'node', ['scripts/covers.mjs']);
+try {
+  ensureTools();
+  await installPackages();
+  // Compiling keeps one core busy for minutes; the checks are done beside it by then.
+  await Promise.all([compilePackages(), checks().then(buildApplication)]);
+  await buildNode();
+} catch (error) {
+  giveUp(`${error.message}\n${passed} passed, ${failed + 1} failed`);
+}
 await unitTests();
 await browserTests();
 say(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
+
+/** What tools find by reading the code. */
+async function checks() {
+  await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+  await check('Lint and import directions', 'npx', ['eslint', '.']);
+  await check('Types', 'npx', ['tsc', '--noEmit']);
+  await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']);
+  await check('Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']);
+  await check('Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']);
+  await check('Circles and floors', 'npm', ['run', '--silent', 'circles']);
+  await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
+  await check('What each browser test covers', 'node', ['scripts/covers.mjs']);
+}
 
 /** Jest finds by the imports what a change can touch. */
 async function unitTests() {

@@ -4,7 +4,7 @@ import type { TakenPicture } from '../data/pictures/take-picture';
 /** What the pretended camera sees. */
 export const seen = { id: 'a'.repeat(64), width: 40, height: 30 };
 /** What the pretended microphone hears. */
-export const heard = { content: new Uint8Array([1, 2, 3]), mediaType: 'audio/webm', seconds: 7 } as const;
+const heard = { content: new Uint8Array([1, 2, 3]), mediaType: 'audio/webm', seconds: 7 } as const;
 
 /** In the place of `data/pictures/take-picture`: a picture at once, as if it were kept. */
 export const takePicture = (): Promise<TakenPicture> => {

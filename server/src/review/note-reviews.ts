@@ -1,4 +1,4 @@
-import type { Instant, PersonId, PointId } from '@oilcan/core/kernel';
+import type { Instant, PointId } from '@oilcan/core/kernel';
 import { usualFor, type PastJob } from '@oilcan/core/past';
 import { leadsOf, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
