@@ -4,10 +4,11 @@ import { StyleSheet, View } from 'react-native';
 import { findInPdf, openPdf, type PageMatch } from '../../data/pdf/open-pdf';
 import { FindField } from '../../ui/find-field';
 import { Button } from '../../ui/press';
+import { SmallKey } from '../../ui/small-key';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { useZoom } from './use-zoom';
-import { FootKey, ViewerFoot } from './viewer-foot';
+import { SaveKey, ViewerFoot } from './viewer-foot';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
 
 interface Props {
@@ -88,6 +89,7 @@ function Pages({
         <View style={sheet.field}>
           <FindField label="Find in this document" value={words} onChange={setWords} />
         </View>
+        <SaveKey onSave={onSave} />
         {words.trim() === '' ? null : matches.length === 0 ? (
           <Words live>Not in it</Words>
         ) : (
@@ -117,14 +119,14 @@ function Pages({
           />
         )}
       </div>
-      <ViewerFoot scale={scale} onScale={setScale} onSave={onSave}>
-        <FootKey icon={mdiChevronLeft} word="Back" disabled={page <= 1} onPress={() => setPage(page - 1)} />
+      <ViewerFoot scale={scale} onScale={setScale}>
+        <SmallKey icon={mdiChevronLeft} word="Back" disabled={page <= 1} onPress={() => setPage(page - 1)} />
         <View style={sheet.count}>
           <Words as="label" live>
             {page} of {pdf.numPages}
           </Words>
         </View>
-        <FootKey icon={mdiChevronRight} word="On" disabled={page >= pdf.numPages} onPress={() => setPage(page + 1)} />
+        <SmallKey icon={mdiChevronRight} word="On" disabled={page >= pdf.numPages} onPress={() => setPage(page + 1)} />
       </ViewerFoot>
     </View>
   );
@@ -219,6 +221,6 @@ const sheet = StyleSheet.create({
     paddingHorizontal: 16,
     paddingVertical: 8,
   },
-  field: { flexGrow: 1, flexBasis: 180, minWidth: 0 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
   count: { minWidth: 64, alignItems: 'center', justifyContent: 'center' },
 });

@@ -1,10 +1,8 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
-import { CORNER, RULE, useIsWide } from '../../ui/theme';
+import { SmallKey } from '../../ui/small-key';
+import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
-import { Words } from '../../ui/words';
 import { useRaise } from '../page/use-raise';
 import { MOST_ENLARGED } from './use-zoom';
 import { mdiBullhornOutline, mdiFileDocumentOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js';
@@ -18,7 +16,8 @@ const largerThan = (scale: number): number => scales.find((each) => each > scale
 interface Props {
   readonly scale: number;
   readonly onScale: (scale: number) => void;
-  readonly onSave: () => void;
+  /** Where it stands here; absent where it stands elsewhere on the page. */
+  readonly onSave?: () => void;
   readonly children?: ReactNode;
 }
 
@@ -34,60 +33,30 @@ export function ViewerFoot({ scale, onScale, onSave, children }: Props): ReactEl
       style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
     >
       {children}
-      <FootKey
+      <SmallKey
         icon={mdiMagnifyMinusOutline}
         word="Smaller"
         disabled={scale <= 1}
         onPress={() => onScale(smallerThan(scale))}
       />
-      <FootKey
+      <SmallKey
         icon={mdiMagnifyPlusOutline}
         word="Larger"
         disabled={scale >= MOST_ENLARGED}
         onPress={() => onScale(largerThan(scale))}
       />
-      <FootKey icon={mdiFileDocumentOutline} word="Save" onPress={onSave} />
+      {onSave === undefined ? null : <SaveKey onSave={onSave} />}
       {/* On a wide screen it stands in the rail. */}
-      {isWide ? null : <FootKey icon={mdiBullhornOutline} word="Raise" onPress={raise} />}
+      {isWide ? null : <SmallKey icon={mdiBullhornOutline} word="Raise" onPress={raise} />}
     </View>
   );
 }
 
-export function FootKey({
-  icon,
-  word,
-  onPress,
-  disabled = false,
-}: {
-  readonly icon: string;
-  readonly word: string;
-  readonly onPress: () => void;
-  readonly disabled?: boolean;
-}): ReactElement {
-  const palette = usePalette();
-  return (
-    <Press
-      onPress={onPress}
-      disabled={disabled}
-      style={[sheet.key, { borderColor: palette.edge }, disabled && sheet.off]}
-    >
-      <Icon path={icon} />
-      <Words as="mark" lines={1}>
-        {word}
-      </Words>
-    </Press>
-  );
+/** Keeps the document outside of Oilcan. */
+export function SaveKey({ onSave }: { readonly onSave: () => void }): ReactElement {
+  return <SmallKey icon={mdiFileDocumentOutline} word="Save" onPress={onSave} />;
 }
 
 const sheet = StyleSheet.create({
   foot: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8, borderTopWidth: RULE, justifyContent: 'center' },
-  key: {
-    flexGrow: 1,
-    maxWidth: 120,
-    alignItems: 'center',
-    borderWidth: RULE,
-    borderRadius: CORNER,
-    paddingHorizontal: 6,
-  },
-  off: { opacity: 0.45 },
 });

@@ -6,7 +6,7 @@ import { useRow, useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { piece } from '../../ui/piece';
-import { Button } from '../../ui/press';
+import { SmallKey } from '../../ui/small-key';
 import { useCommand } from '../keys/commands';
 
 const MatesSheet = piece(() => import('./mates-sheet').then((module) => module.MatesSheet));
@@ -28,8 +28,8 @@ export function ClockLine({ work }: { readonly work: WorkOrder }): ReactElement 
   const ofMates = runningClocks(clocks).filter(({ id }) => id !== me).length;
   return (
     <>
-      {runs ? <Button icon={mdiPause} word="Break" label="Break: pause my clock" onPress={pause} /> : null}
-      <Button
+      {runs ? <SmallKey icon={mdiPause} word="Break" label="Break: pause my clock" onPress={pause} /> : null}
+      <SmallKey
         icon={mdiAccountMultipleOutline}
         word={ofMates === 0 ? 'Mates' : `Mates ${ofMates}`}
         label={ofMates === 0 ? 'Mates: their clocks' : `Mates ${ofMates}: their clocks`}

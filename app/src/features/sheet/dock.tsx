@@ -4,7 +4,8 @@ import { Fragment, useCallback, type ReactElement } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { Icon } from '../../ui/icon';
-import { Button, Press } from '../../ui/press';
+import { Press } from '../../ui/press';
+import { SmallKey } from '../../ui/small-key';
 import { CORNER, GAP, RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -78,7 +79,11 @@ export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>)
     <View style={[sheet.line, isWide && sheet.lineWide]}>
       <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
       <ClockLine work={work} />
-      <Button word="Raise" icon={mdiBullhornOutline} onPress={() => router.navigate(`/raise?asset=${work.assetId}`)} />
+      <SmallKey
+        word="Raise"
+        icon={mdiBullhornOutline}
+        onPress={() => router.navigate(`/raise?asset=${work.assetId}`)}
+      />
     </View>
   );
 }

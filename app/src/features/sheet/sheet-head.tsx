@@ -61,10 +61,12 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
             </Words>
           </View>
         )}
-        <View style={sheet.fact}>
-          <Icon path={mdiTimerOutline} size={18} />
-          <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
-        </View>
+        {work.estimateMinutes === 0 ? null : (
+          <View style={sheet.fact}>
+            <Icon path={mdiTimerOutline} size={18} />
+            <Words as="mark">about {formatDuration(work.estimateMinutes)}</Words>
+          </View>
+        )}
         {mayChange ? (
           <Press onPress={() => setChanging('putOff')} label="When: put off, due, planned" style={sheet.why}>
             <Words as="mark">When</Words>
