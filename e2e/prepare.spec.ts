@@ -351,11 +351,11 @@ test('a wide screen is driven by keys', async ({ open }) => {
   await expect(tess.getByRole('dialog', { name: /Note/ })).toBeVisible();
   await tess.keyboard.press('Escape');
   await tess.keyboard.press('/');
-  await expect(tess.getByLabel('Find a job or a part')).toBeFocused();
+  await expect(tess.getByLabel('Find a job, part or report')).toBeFocused();
   await tess.keyboard.type('jjj');
   await expect.poll(opened).toBe(first);
   // What was found first opens, and the keys are the list's again.
-  await tess.getByLabel('Find a job or a part').fill('safety relay');
+  await tess.getByLabel('Find a job, part or report').fill('safety relay');
   await tess.keyboard.press('Enter');
   await expect(tess.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
   await tess.keyboard.press('Enter');

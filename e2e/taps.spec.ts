@@ -150,7 +150,7 @@ test('every task takes few taps', async ({ open }) => {
   });
   await test.step('next stop of a round', async () => {
     await page.goto('/');
-    await page.getByLabel('Find a job or a part').fill('Daily round');
+    await page.getByLabel('Find a job, part or report').fill('Daily round');
     await page.getByRole('link', { name: /Daily round, Lark/ }).tap();
     await within(1, async () => {
       await thumb.tap(thumb.button('Next: 2, Lark cabins'));

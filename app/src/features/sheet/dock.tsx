@@ -79,11 +79,14 @@ export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>)
     <View style={[sheet.line, isWide && sheet.lineWide]}>
       <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
       <ClockLine work={work} />
-      <SmallKey
-        word="Raise"
-        icon={mdiBullhornOutline}
-        onPress={() => router.navigate(`/raise?asset=${work.assetId}`)}
-      />
+      {/* On a wide screen it stands in the rail. */}
+      {isWide ? null : (
+        <SmallKey
+          word="Raise"
+          icon={mdiBullhornOutline}
+          onPress={() => router.navigate(`/raise?asset=${work.assetId}`)}
+        />
+      )}
     </View>
   );
 }
