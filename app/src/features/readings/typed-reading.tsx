@@ -109,7 +109,8 @@ function UnitPress({ unit, typedIn, onTypedIn }: Pick<Props, 'unit' | 'typedIn' 
 }
 
 const sheet = StyleSheet.create({
-  body: { flexDirection: 'row', gap: 12, paddingVertical: 8 },
-  value: { flex: 1, minWidth: 0 },
+  // With very large text the value stands below its scale.
+  body: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, paddingVertical: 8 },
+  value: { flexGrow: 1, flexShrink: 1, flexBasis: 110, minWidth: 0 },
   unit: { flexDirection: 'row', alignItems: 'center', gap: 4, alignSelf: 'flex-start' },
 });
