@@ -5,6 +5,7 @@ import { publicEventsOf, type PublicEvent } from '@oilcan/core/guests';
 import { deadLabelWords, eventSentence, noSuchReport, stateSentence } from './guest-sentences';
 import type { FollowPage, LabelPage } from './guest-records';
 import { guestStyle } from './guest-style';
+import { GUEST_KEPT_DAYS } from '@oilcan/core/reports';
 import { guestWords as words } from './guest-words';
 import { Markup, markup } from './markup';
 
@@ -117,7 +118,7 @@ function questionsOf(rules: RaiseRules, hasMachine: boolean, texts: NotTaken['te
 <input type="text" id="name" name="name" maxlength="200" autocomplete="name" value="${texts['name'] ?? ''}">
 <label for="reach">${words.reach}${mark('reach')}</label>
 <input type="text" id="reach" name="reach" maxlength="200" autocomplete="email" aria-describedby="reach-hint" value="${texts['reach'] ?? ''}"${required('reach')}>
-<p class="hint" id="reach-hint">${words.reachHint}</p>`,
+<p class="hint" id="reach-hint">${words.reachHint(GUEST_KEPT_DAYS)}</p>`,
   };
   const order = ['condition', 'danger', 'since', 'photo', 'reach'] as const;
   return order.flatMap((question) => {

@@ -18,7 +18,8 @@ export const guestWords = {
   photoHint: 'A picture says more. It goes only to those who look after this.',
   name: 'Your name',
   reach: 'How can you be reached?',
-  reachHint: 'Telephone or mail, only for questions. You may leave it empty.',
+  reachHint: (days: number): string =>
+    `Telephone or mail, only for questions. You may leave it empty. It is deleted ${days} days after this is closed.`,
   needed: 'needed',
   send: 'Send the report',
   sending: 'Sending …',

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { instantFromMillis, localDate } from '@oilcan/core/kernel';
+import { instantFromMillis, localDate, toMillis } from '@oilcan/core/kernel';
 import { labelKeyFrom } from '@oilcan/core/labels';
 import type { Change } from '@oilcan/core/records';
 import type { Report } from '@oilcan/core/reports';
@@ -19,6 +19,7 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import type { LightMyRequestResponse } from 'fastify';
+import { watchTime } from '../notices/watch-time';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { deliverGuestMails } from './guest-mails';
 
@@ -307,6 +308,26 @@ describe('the private page of a report', () => {
     const full = await send(follow, { words: 'once more' });
     expect(full.statusCode).toBe(409);
     expect((await reports())[0]?.events).toHaveLength(20);
+  });
+});
+
+describe('who reported without an account', () => {
+  it('is forgotten 90 days after the report ended, and is in no log; the report stays', async () => {
+    const page = await report({ name: 'Edda', reach: '0664 1234' });
+    const [made] = await reports();
+    if (made === undefined) throw new Error('There is no report.');
+    const decline = { reportId: made.id, reason: 'It is not ours' };
+    await works.push(await works.signIn(lea), [anOperation('report.decline', decline, { by: lea.id })]);
+    const ended = toMillis((await reports())[0]?.endedAt ?? made.at);
+    const after = async (days: number): Promise<Report | undefined> => {
+      await watchTime(works.database, ended + days * 24 * 3_600_000);
+      return (await reports())[0];
+    };
+    expect((await after(89))?.guest).toEqual({ name: 'Edda', reach: '0664 1234' });
+    expect(await after(91)).toMatchObject({ words: 'It squeaks', state: 'declined', guest: { name: '', reach: '' } });
+    expect((await get(page)).statusCode).toBe(200);
+    const log: unknown[] = await works.database('operations').select();
+    expect(JSON.stringify(log)).not.toMatch(/Edda|0664/);
   });
 });
 

@@ -64,6 +64,12 @@ export interface Guest {
   readonly reach: string;
 }
 
+/** Of whom nothing is known, or no more. */
+export const nobodyKnown: Guest = { name: '', reach: '' };
+
+/** For so many days after a report ended it is known who sent it without an account, and how to reach them. */
+export const GUEST_KEPT_DAYS = 90;
+
 /** A problem that somebody reported. */
 export interface Report {
   readonly id: ReportId;
