@@ -12,13 +12,18 @@ interface PhotoTaken {
 /** A photo that goes along with what is about to be reported; taken again, the newer one does. */
 export function useReportPhoto(): PhotoTaken {
   const [photo, setPhoto] = useState<ReportPhoto | null>(null);
+  return { photo, ...useCamera(setPhoto) };
+}
+
+/** Takes a photo and keeps it on this phone; `onTaken` says where it goes. */
+export function useCamera(onTaken: (photo: ReportPhoto) => void): Omit<PhotoTaken, 'photo'> {
   const [trouble, setTrouble] = useState<string | null>(null);
   const take = async (): Promise<void> => {
     const taken = await takePicture();
     setTrouble(taken.is === 'failed' ? taken.sentence : null);
     if (taken.is !== 'kept') return;
     const { id: fileId, width, height } = taken.picture;
-    setPhoto({ fileId, mediaType: 'image/jpeg', width, height });
+    onTaken({ fileId, mediaType: 'image/jpeg', width, height });
   };
-  return { photo, trouble, take };
+  return { trouble, take };
 }

@@ -1,12 +1,11 @@
-import { useEffect, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
 import { latestWallTime, OilcanError, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
-import { incidentCauses, type IncidentCause } from '@oilcan/core/incidents';
+import { incidentCauses } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
-import { useDraft } from '../../data/drafts';
-import { useReportPhoto } from '../../data/pictures/use-report-photo';
+import { useCamera } from '../../data/pictures/use-report-photo';
 import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
@@ -23,6 +22,7 @@ import { useBack } from '../page/use-back';
 import { Picture } from '../photos';
 import { WhereField, type RaisedAt } from '../raising';
 import { causeWords, incidentKindWords } from './incident-words';
+import { useIncidentDraft } from './use-incident-draft';
 
 interface Props {
   readonly at: RaisedAt;
@@ -35,21 +35,13 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
   const palette = usePalette();
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const draft = useDraft('incident');
+  const { change, forget, ...said } = useIncidentDraft(first?.id ?? '', given);
+  const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photo } = said;
   const [at, setAt] = useState<RaisedAt>(first);
-  const [kind, setKind] = useState<IncidentKind>('nearMiss');
-  const [words, setWords] = useState(draft.first === '' ? given : draft.first);
-  const [time, setTime] = useState('');
-  const [causes, setCauses] = useState<readonly IncidentCause[]>([]);
-  const [presentIds, setPresentIds] = useState<readonly PersonId[]>([]);
-  const [presentOthers, setPresentOthers] = useState('');
-  const [doneAtOnce, setDoneAtOnce] = useState('');
-  const { photo, trouble, take } = useReportPhoto();
+  const { trouble, take } = useCamera((taken) => change({ photo: taken }));
   const [path, setPath] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
-  const { keep } = draft;
-  useEffect(() => keep(words), [keep, words]);
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
   const place = useRow('places', at?.is === 'place' ? at.id : undefined);
   const siteId = asset?.siteId ?? place?.siteId ?? person?.siteIds[0];
@@ -78,7 +70,7 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
       signature: path === '' ? null : { name: person.name, path },
     });
     if (!made.ok) return told(sentenceFor(made.code, made.values));
-    draft.forget();
+    forget();
     const number = peekRow('incidents', made.value)?.number ?? 'It';
     say(`${number} is reported. Only the leads and who was there see it.`);
     back.onBack();
@@ -94,16 +86,21 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
         <Words soft>Only the leads of the site and those who were there see it.</Words>
         <Choices label="What kind of incident">
           {incidentKinds.map((each) => (
-            <Choice key={each} word={incidentKindWords[each]} isChosen={each === kind} onPress={() => setKind(each)} />
+            <Choice
+              key={each}
+              word={incidentKindWords[each]}
+              isChosen={each === kind}
+              onPress={() => change({ kind: each })}
+            />
           ))}
         </Choices>
         <WhereField at={at} onChoose={setAt} />
-        <Field label="What happened" value={words} onChange={setWords} lines={4} />
+        <Field label="What happened" value={words} onChange={(text) => change({ words: text })} lines={4} />
         {isAsked('since') ? (
           <Field
             label="When"
             value={time}
-            onChange={setTime}
+            onChange={(text) => change({ time: text })}
             hint="A time of day, such as 14:20. Empty for just now."
           />
         ) : null}
@@ -115,7 +112,7 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
                 isMany
                 word={causeWords[cause]}
                 isChosen={causes.includes(cause)}
-                onPress={() => setCauses(toggled(causes, cause))}
+                onPress={() => change({ causes: toggled(causes, cause) })}
               />
             ))}
           </Group>
@@ -126,16 +123,16 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
               title={label('present', 'Who was there')}
               siteId={siteId}
               ids={presentIds}
-              onChange={setPresentIds}
+              onChange={(ids) => change({ presentIds: ids })}
             />
-            <Field label="Others, by name" value={presentOthers} onChange={setPresentOthers} />
+            <Field label="Others, by name" value={presentOthers} onChange={(text) => change({ presentOthers: text })} />
           </>
         ) : null}
         {isAsked('doneAtOnce') ? (
           <Field
             label={label('doneAtOnce', 'What was done at once')}
             value={doneAtOnce}
-            onChange={setDoneAtOnce}
+            onChange={(text) => change({ doneAtOnce: text })}
             lines={3}
           />
         ) : null}

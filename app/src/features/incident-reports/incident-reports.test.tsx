@@ -1,6 +1,6 @@
 import { asId, type IncidentId } from '@oilcan/core/kernel';
 import { ann, anIncident, assetId, bob, lea, put, smallWorks, somePlace, someRules } from '@oilcan/core/testing';
-import { peekRow } from '../../data/store';
+import { peekAll, peekRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
@@ -74,11 +74,18 @@ describe('reporting an incident', () => {
     expect(words()).toContain('Write when it happened as a time of day, such as 14:20.');
   });
 
-  it('keeps what was typed through a reload', async () => {
+  it('keeps what was typed, chosen and taken through a reload', async () => {
     await show();
+    works.server.signal = 'none';
     await type('What happened', 'Half a sent');
+    await press('Haste', 'checkbox');
+    await type(/What was done at once/, 'Roped off');
+    await press('Photo (not needed)');
     await works.show(<IncidentForm at={{ is: 'asset', id: assetId }} words="" />);
     expect(document.querySelector('textarea')?.value).toBe('Half a sent');
+    await press('Report the incident');
+    const [incident] = peekAll('incidents');
+    expect(incident).toMatchObject({ causes: ['haste'], doneAtOnce: 'Roped off', photo: { fileId: seen.id } });
   });
 });
 

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
 import { asId, LONGEST_LINE, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
@@ -9,9 +9,8 @@ import { hazardsThere, type HazardThere } from '@oilcan/core/raise';
 import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
 import { useDictation } from '../../data/dictation';
-import { useDraft } from '../../data/drafts';
-import { useKeptVoice, type KeptVoice } from '../../data/files/use-kept-voice';
-import { useReportPhoto } from '../../data/pictures/use-report-photo';
+import { useKeptVoice } from '../../data/files/use-kept-voice';
+import { useCamera } from '../../data/pictures/use-report-photo';
 import { peekRow, performMaking, usePhone, useRow, useRows, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Field } from '../../ui/field';
@@ -28,8 +27,9 @@ import { useBack } from '../page/use-back';
 import { PlayVoice, SayItKey } from '../attachments';
 import { Picture } from '../photos';
 import { doNow } from './do-now';
-import { HowBadChoice, notSaid } from './how-bad';
+import { HowBadChoice } from './how-bad';
 import { KnownThere } from './known-there';
+import { useRaiseDraft } from './use-raise-draft';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
 
@@ -52,13 +52,11 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const isNarrow = useWindowDimensions().width < NARROW_BELOW;
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const { first, keep, forget } = useDraft('raise');
+  const { words, how, photo, voice, change, forget } = useRaiseDraft(assetId ?? placeId ?? '');
+  const setWords = (text: string): void => change({ words: text });
   const [at, setAt] = useState<RaisedAt>(atOf(assetId, placeId));
-  const [words, setWords] = useState(first);
-  const [how, setHow] = useState(notSaid);
-  const { photo, trouble, take } = useReportPhoto();
-  const [said, setSaid] = useState<KeptVoice | null>(null);
-  const voice = useKeptVoice(setSaid);
+  const camera = useCamera((taken) => change({ photo: taken }));
+  const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
   const [procedure, setProcedure] = useState<Procedure | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
@@ -66,15 +64,14 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
     setRefusal(sentenceFor(code, values));
     return false;
   };
-  const dictation = useDictation((spoken) => setWords((typed) => `${typed} ${spoken}`.trim()));
-  useEffect(() => keep(words), [keep, words]);
+  const dictation = useDictation((spoken) => setWords(`${words} ${spoken}`.trim()));
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
   const place = useRow('places', at?.is === 'place' ? at.id : undefined);
   const asks = useAsks(asset?.siteId ?? place?.siteId ?? person?.siteIds[0]);
   const { hazards, fitting } = useForDoingNow(asset?.id, words);
   if (person === null) return <></>;
   const mayWork = hasRole(person, ['technician', 'lead']);
-  const written = words.trim() === '' && said !== null ? SPOKEN : words.trim();
+  const written = words.trim() === '' && voice !== null ? SPOKEN : words.trim();
   const isSaid = at !== null && written !== '';
   const leave = (sentence: string): void => {
     forget();
@@ -85,7 +82,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
     const where = { assetId: at?.is === 'asset' ? at.id : null, placeId: at?.is === 'place' ? at.id : null };
     const made = await performMaking('report.make', { number: null, ...where, words: written, ...how, photo });
     if (!made.ok) return told(made);
-    if (said !== null) await performOrSay('report.say-aloud', { reportId: asId(made.value), voice: said });
+    if (voice !== null) await performOrSay('report.say-aloud', { reportId: asId(made.value), voice });
     leave(
       `${peekRow('reports', made.value)?.number ?? 'Reported'}: a lead is told. What becomes of it stands under your work.`,
     );
@@ -96,7 +93,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
     const steps = procedure?.steps ?? [];
     const title = written.slice(0, LONGEST_LINE);
     const begun = await doNow({
-      ...{ assetId: asset.id, title, hazards, steps, how, photo, voice: said },
+      ...{ assetId: asset.id, title, hazards, steps, how, photo, voice },
       me: person.id,
     });
     if (!begun.ok) return told(begun);
@@ -135,10 +132,10 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                 <Button
                   word={photo === null ? 'Photo' : 'Another photo'}
                   icon={mdiCamera}
-                  onPress={() => void take()}
+                  onPress={() => void camera.take()}
                 />
               ) : null}
-              <SayItKey voice={voice} isSaid={said !== null} />
+              <SayItKey voice={microphone} isSaid={voice !== null} />
               {dictation === null ? null : (
                 <Button
                   icon={mdiTextRecognition}
@@ -148,10 +145,10 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
               )}
             </View>
             {photo === null ? null : <Picture content={{ ...photo, caption: 'With the report' }} isSmall />}
-            {said === null ? null : (
+            {voice === null ? null : (
               <View style={sheet.keys}>
-                <PlayVoice content={{ kind: 'voice', ...said }} />
-                <Button word="Leave it out" onPress={() => setSaid(null)} />
+                <PlayVoice content={{ kind: 'voice', ...voice }} />
+                <Button word="Leave it out" onPress={() => change({ voice: null })} />
               </View>
             )}
           </View>
@@ -159,7 +156,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
             <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />
             <HowBadChoice
               how={how}
-              onChange={setHow}
+              onChange={change}
               asks={{ condition: asks('condition') && at?.is === 'asset', danger: asks('danger') }}
             />
             {mayWork && fitting !== null ? (
@@ -170,7 +167,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                 onPress={() => setProcedure(procedure?.id === fitting.id ? null : fitting)}
               />
             ) : null}
-            <FormRefusal sentence={refusal ?? trouble ?? voice?.trouble ?? dictation?.error ?? null} />
+            <FormRefusal sentence={refusal ?? camera.trouble ?? microphone?.trouble ?? dictation?.error ?? null} />
             <OtherWays person={person} at={at} words={words} />
           </View>
         </View>

@@ -188,14 +188,34 @@ describe('raising something on a machine', () => {
     expect((await works.sent()).peek('workOrders', id)).toMatchObject({ title: 'Guard is loose', state: 'ready' });
   });
 
-  it('keeps what was typed when the page is closed meanwhile', async () => {
+  it('keeps what was typed, chosen and taken when the page is closed meanwhile, for that machine', async () => {
     await raise();
+    works.server.signal = 'none';
     await type('What is it', 'Half a sentence');
+    await press('It stands still', 'radio');
+    await press('Photo');
+    await press('Say it');
+    await works.show(<RaiseScreen assetId={undefined} placeId={somePlace.id} />);
+    expect(document.querySelector('textarea')?.value).toBe('');
     await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('Half a sentence');
     await press('Report it');
+    expect(peekRows('reports', 'asset', assetId)).toMatchObject([
+      { condition: 'stopped', photo: { fileId: seen.id }, events: [{ voice: { seconds: 7 } }] },
+    ]);
     await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('');
+  });
+
+  it('lets go of a photo that was taken a day ago, whose file may be gone, and keeps the words', async () => {
+    await raise();
+    works.server.signal = 'none';
+    await type('What is it', 'Half a sentence');
+    await press('Photo');
+    jest.setSystemTime(Date.now() + 21 * 3_600_000);
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await press('Report it');
+    expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'Half a sentence', photo: null }]);
   });
 
   it('works without signal, and is sent later', async () => {

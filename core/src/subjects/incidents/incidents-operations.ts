@@ -1,11 +1,10 @@
 import * as yup from 'yup';
-import { asId, type AssetId, type IncidentId, type PersonId, type PlaceId } from '../../kernel/ids';
+import { asId, type AssetId, type IncidentId, type PlaceId } from '../../kernel/ids';
 import {
   argsSchema,
   choiceField,
   flagField,
   idField,
-  idListField,
   instantField,
   LONGEST_TEXT,
   optionalIdField,
@@ -20,18 +19,10 @@ import { provisionalNumber } from '../numbers/numbers';
 import { firstMissing, incidentKinds, rulesOf, type ReportQuestion } from '../raise-rules/raise-rules';
 import { findWhere, questionWords } from '../reports/put-report';
 import { optionalPhotoField, wordsField } from '../reports/report-fields';
-import { incidentCauses, MOST_INCIDENT_NOTES, type IncidentCause } from './incident';
+import { MOST_INCIDENT_NOTES } from './incident';
+import { causesField, presentField } from './incident-fields';
 
 const anybody = ['technician', 'lead', 'storekeeper'] as const;
-const MOST_PRESENT = 50;
-
-const causesField = yup
-  .array()
-  .strict()
-  .of(choiceField(incidentCauses))
-  .required('Give a list, empty for none.')
-  .max(incidentCauses.length, 'Name each cause once.') as unknown as yup.Schema<readonly IncidentCause[]>;
-
 const optionalSignature = yup
   .object(signatureFields)
   .noUnknown()
@@ -52,8 +43,8 @@ const makeIncident = defineOperation({
     placeId: optionalIdField<PlaceId>(),
     words: wordsField(),
     happenedAt: instantField(),
-    causes: causesField,
-    presentIds: idListField<PersonId>(MOST_PRESENT, 'Name the people.'),
+    causes: causesField(),
+    presentIds: presentField(),
     presentOthers: optionalTextField(),
     doneAtOnce: optionalTextField(LONGEST_TEXT),
     photo: optionalPhotoField(),

@@ -2,6 +2,7 @@ export * from './answer-operations';
 export * from './change-report';
 export * from './put-report';
 export * from './report';
+export * from './report-fields';
 export * from './report-follows';
 export * from './reports-entries';
 export * from './reports-errors';

@@ -20,14 +20,19 @@ const photoShape = {
 export const optionalPhotoField = () =>
   yup.object(photoShape).noUnknown().strict().nullable().defined() as unknown as yup.Schema<ReportPhoto | null>;
 
-export const voiceField = () =>
-  argsSchema({
-    fileId: fileField(),
-    mediaType: choiceField(soundTypes),
-    seconds: wholeField()
-      .min(1, 'Nothing was recorded.')
-      .max(LONGEST_VOICE_SECONDS, 'A voice note holds at most ten minutes.'),
-  }) as unknown as yup.Schema<ReportVoice>;
+const voiceShape = {
+  fileId: fileField(),
+  mediaType: choiceField(soundTypes),
+  seconds: wholeField()
+    .min(1, 'Nothing was recorded.')
+    .max(LONGEST_VOICE_SECONDS, 'A voice note holds at most ten minutes.'),
+};
+
+export const voiceField = () => argsSchema(voiceShape) as unknown as yup.Schema<ReportVoice>;
+
+/** A voice note, or null for none. */
+export const optionalVoiceField = () =>
+  yup.object(voiceShape).noUnknown().strict().nullable().defined() as unknown as yup.Schema<ReportVoice | null>;
 
 const conditions: readonly AssetCondition[] = ['running', 'reduced', 'stopped'];
 

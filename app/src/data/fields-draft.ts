@@ -1,0 +1,51 @@
+import { useRef, useState } from 'react';
+import { minutesBetween, type Instant } from '@oilcan/core/kernel';
+import { readArgs } from '@oilcan/core/operations';
+import type * as yup from 'yup';
+import { useDraft } from './drafts';
+import { now } from './store';
+
+/** A file that nothing names is let go of after a day, so what was taken stays in a draft for less. */
+const TAKEN_MINUTES = 20 * 60;
+
+/** Whether a photo or a voice note of then is still on this phone, though nothing names it yet. */
+export function isTakenLately(takenAt: Instant | null): boolean {
+  return takenAt !== null && minutesBetween(takenAt, now()) < TAKEN_MINUTES;
+}
+
+interface FieldsDraft<Fields> {
+  readonly fields: Fields;
+  readonly change: (some: Partial<Fields>) => void;
+  readonly forget: () => void;
+}
+
+/**
+ * What was chosen, taken and typed on a page and not kept yet, so that it survives a reload half-filled.
+ *
+ * @param schema what was kept earlier is used only where it still is this
+ */
+export function useFieldsDraft<Fields extends object>(
+  where: string,
+  schema: yup.Schema<Fields>,
+  empty: Fields,
+): FieldsDraft<Fields> {
+  const { first, keep, forget } = useDraft(where);
+  const [fields, setFields] = useState(() => read(first, schema) ?? empty);
+  const latest = useRef(fields);
+  const change = (some: Partial<Fields>): void => {
+    latest.current = { ...latest.current, ...some };
+    setFields(latest.current);
+    keep(JSON.stringify(latest.current));
+  };
+  return { fields, change, forget };
+}
+
+function read<Fields>(kept: string, schema: yup.Schema<Fields>): Fields | null {
+  if (kept === '') return null;
+  try {
+    const checked = readArgs(schema, JSON.parse(kept));
+    return checked.ok ? checked.value : null;
+  } catch {
+    return null;
+  }
+}

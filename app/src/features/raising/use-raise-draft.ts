@@ -1,0 +1,54 @@
+import { argsSchema, LONGEST_TEXT, optionalInstantField, optionalTextField } from '@oilcan/core/kernel';
+import {
+  optionalConditionField,
+  optionalFlagField,
+  optionalPhotoField,
+  optionalVoiceField,
+  type ReportPhoto,
+  type ReportVoice,
+} from '@oilcan/core/reports';
+import { isTakenLately, useFieldsDraft } from '../../data/fields-draft';
+import { now } from '../../data/store';
+import { notSaid, type HowBad } from './how-bad';
+
+const draft = argsSchema({
+  words: optionalTextField(LONGEST_TEXT),
+  condition: optionalConditionField(),
+  danger: optionalFlagField(),
+  since: optionalInstantField(),
+  photo: optionalPhotoField(),
+  voice: optionalVoiceField(),
+  takenAt: optionalInstantField(),
+});
+const nothing = { words: '', ...notSaid, photo: null, voice: null, takenAt: null };
+
+interface Raised {
+  readonly words: string;
+  readonly how: HowBad;
+  readonly photo: ReportPhoto | null;
+  readonly voice: ReportVoice | null;
+}
+
+interface RaiseDraft extends Raised {
+  readonly change: (some: Partial<Omit<Raised, 'how'>> | HowBad) => void;
+  readonly forget: () => void;
+}
+
+/**
+ * What is being raised and not kept yet: a reload in the middle loses nothing of it.
+ *
+ * @param on the machine or place at which it began; each has its own
+ */
+export function useRaiseDraft(on: string): RaiseDraft {
+  const { fields, change, forget } = useFieldsDraft(`raise ${on}`, draft, nothing);
+  const { words, condition, danger, since, takenAt } = fields;
+  const isThere = isTakenLately(takenAt);
+  return {
+    words,
+    how: { condition, danger, since },
+    photo: isThere ? fields.photo : null,
+    voice: isThere ? fields.voice : null,
+    change: (some) => change('photo' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
+    forget,
+  };
+}
