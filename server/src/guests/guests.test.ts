@@ -19,8 +19,8 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import type { LightMyRequestResponse } from 'fastify';
-import { watchTime } from '../notices/watch-time';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { forgetGuests } from './forget-guests';
 import { deliverGuestMails } from './guest-mails';
 
 const { id: key } = aReportLabel();
@@ -320,7 +320,7 @@ describe('who reported without an account', () => {
     await works.push(await works.signIn(lea), [anOperation('report.decline', decline, { by: lea.id })]);
     const ended = toMillis((await reports())[0]?.endedAt ?? made.at);
     const after = async (days: number): Promise<Report | undefined> => {
-      await watchTime(works.database, ended + days * 24 * 3_600_000);
+      await forgetGuests(works.database, ended + days * 24 * 3_600_000);
       return (await reports())[0];
     };
     expect((await after(89))?.guest).toEqual({ name: 'Edda', reach: '0664 1234' });

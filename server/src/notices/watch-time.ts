@@ -4,7 +4,6 @@ import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { currentRevision } from '../db/revisions';
-import { forgetGuests } from '../guests/forget-guests';
 import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';
 import { clearAway } from './clear-away';
 import { allOf, writeNotices } from './notices-of-push';
@@ -34,10 +33,7 @@ export async function watchTime(
     const records = new SqlRecords(transaction);
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return null;
-    if (startOfDay(lookedAt, settings.zone) !== startOfDay(now, settings.zone)) {
-      await clearAway(transaction, now);
-      await forgetGuests(transaction, now);
-    }
+    if (startOfDay(lookedAt, settings.zone) !== startOfDay(now, settings.zone)) await clearAway(transaction, now);
     const stored: StoredRow[] = await transaction<StoredRow>('work_orders').whereNull('ended').select('body');
     const works = stored.map((each): WorkOrder => readRow('workOrders', each));
     const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };

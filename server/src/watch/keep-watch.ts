@@ -5,6 +5,7 @@ import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
 import { DueWork } from '../plans/make-due-work';
 import { deliverCopies } from '../copies/deliver-copies';
+import { forgetGuests } from '../guests/forget-guests';
 import { deliverGuestMails } from '../guests/guest-mails';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
@@ -55,6 +56,7 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     again(async () => void (await deliverCopies(database, { files, mail }, Date.now())), MAIL_MILLISECONDS);
     again(async () => void (await deliverGuestMails(database, mail, Date.now())), MAIL_MILLISECONDS);
     again(() => files.tidy(Date.now()), TIDY_MILLISECONDS);
+    again(() => forgetGuests(database, Date.now()), TIDY_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));
 }
