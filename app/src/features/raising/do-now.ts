@@ -1,4 +1,4 @@
-import { asId, type AssetId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, LONGEST_LINE, type AssetId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Found, Outcome, Refusal } from '@oilcan/core/operations';
 import type { HazardThere } from '@oilcan/core/raise';
 import type { ArgsOf } from '@oilcan/core/registry';
@@ -8,10 +8,13 @@ import { furtherWorkOrder } from '../../data/new-work';
 import { now, peekRow, perform, performMaking } from '../../data/store';
 import type { HowBad } from './how-bad';
 
+const AT_ONCE = 'Done at once, without a plan.';
+
 /** What somebody begins at once. */
 export interface ToDoNow {
   readonly assetId: AssetId;
-  readonly title: string;
+  /** What is wrong; a work order is called by its first line. */
+  readonly words: string;
   readonly hazards: readonly HazardThere[];
   readonly steps: ArgsOf<'work.raise'>['steps'];
   readonly me: PersonId;
@@ -48,14 +51,14 @@ export async function doNow({ me, photo, voice, ...toDo }: ToDoNow): Promise<Fou
 }
 
 function workToRaise(
-  { assetId, title, hazards, steps, how }: Omit<ToDoNow, 'me' | 'photo' | 'voice'>,
+  { assetId, words, hazards, steps, how }: Omit<ToDoNow, 'me' | 'photo' | 'voice'>,
   me: PersonId,
 ): ArgsOf<'work.raise'> {
   const urgency = urgencyOfReport(how, peekRow('assets', assetId)?.criticality ?? null);
   const raised = furtherWorkOrder({
     assetId,
-    title,
-    reason: 'Done at once, without a plan.',
+    title: words.slice(0, LONGEST_LINE),
+    reason: words.length > LONGEST_LINE ? `${words}\n\n${AT_ONCE}` : AT_ONCE,
     // Whoever begins at once does not think that it can wait a week.
     urgency: urgency === 'now' ? 'now' : 'shift',
     tradeId: null,

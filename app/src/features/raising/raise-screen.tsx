@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
-import { asId, LONGEST_LINE, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
 import { hasRole, type Refusal } from '@oilcan/core/operations';
 import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
 import { hazardsThere, type HazardThere } from '@oilcan/core/raise';
@@ -91,11 +91,8 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const start = async (): Promise<boolean> => {
     if (asset === undefined) return false;
     const steps = procedure?.steps ?? [];
-    const title = written.slice(0, LONGEST_LINE);
-    const begun = await doNow({
-      ...{ assetId: asset.id, title, hazards, steps, how, photo, voice },
-      me: person.id,
-    });
+    const toDo = { assetId: asset.id, words: written, hazards, steps, how, photo, voice };
+    const begun = await doNow({ ...toDo, me: person.id });
     if (!begun.ok) return told(begun);
     const { workOrderId, trouble: left } = begun.value;
     if (left !== null) say(sentenceFor(left.code, left.values));

@@ -94,6 +94,16 @@ describe('raising something on a machine', () => {
     expect(records.peek('clocks', ann.id)?.workOrderId).toBe(id);
   });
 
+  it('is called by the beginning of many words, and tells all of them', async () => {
+    await raise();
+    const many = 'It squeaks when it starts. '.repeat(12).trim();
+    await type('What is it', many);
+    await press('Hazards read: do it now');
+    const id = visited.at(-1)?.split('/').at(-1) ?? '';
+    const work = (await works.sent()).peek('workOrders', id);
+    expect([work?.title, work?.reason.includes(many)]).toEqual([many.slice(0, 200), true]);
+  });
+
   it('offers the procedure that fits, whose steps go along', async () => {
     await raise();
     await type('What is it', 'output seal change');
