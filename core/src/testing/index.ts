@@ -4,3 +4,4 @@ export * from './plan-builders';
 export * from './records-conformance';
 export * from './report-builders';
 export * from './works';
+export * from './pictures';

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream, type ReadStream } from 'node:fs';
-import { mkdir, open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -10,6 +10,8 @@ import { asId, OilcanError, type FileId } from '@oilcan/core/kernel';
 /** A file that was begun and not gone on with for so long is removed. */
 const ABANDONED_MILLISECONDS = 14 * 24 * 3_600_000;
 const SIGNATURE_BYTES = 16;
+/** The turn of whatever is held whole while it is changed. */
+const CHANGING = 'changing';
 
 /** Unfinished files of one person, and the bytes they hold together. */
 const MOST_UNFINISHED = 40;
@@ -34,7 +36,7 @@ export interface WholeFile {
 export class FileStore {
   readonly #folder: string;
   /** What is being done to a file, so that pieces of one file follow one another. */
-  readonly #turns = new Map<FileId, Promise<unknown>>();
+  readonly #turns = new Map<FileId | typeof CHANGING, Promise<unknown>>();
 
   constructor(folder: string) {
     this.#folder = folder;
@@ -70,21 +72,22 @@ export class FileStore {
   /**
    * Keeps what comes in one go, under the name that its content has. Throws `file_too_large` beyond so many bytes, and
    * `file_type_unsupported` for what begins as none of these types; then nothing is kept.
+   *
+   * @param changed what is kept in its place
    */
   async bring<T extends FileType>(
     source: Readable,
     types: readonly T[],
     limitBytes: number,
+    changed: (content: Uint8Array, type: T) => Uint8Array,
   ): Promise<{ readonly id: FileId; readonly bytes: number; readonly mediaType: T }> {
     await mkdir(this.#folder, { recursive: true });
     const part = join(this.#folder, `${randomUUID()}.part`);
-    const digest = createHash('sha256');
     let bytes = 0;
     const counted = async function* (chunks: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
       for await (const chunk of chunks) {
         bytes += chunk.length;
         if (bytes > limitBytes) throw new OilcanError('file_too_large', { limitMegabytes: limitBytes / 1024 ** 2 });
-        digest.update(chunk);
         yield chunk;
       }
     };
@@ -93,10 +96,15 @@ export class FileStore {
       const found = await this.#typeOf(part);
       const mediaType = types.find((type) => type === found);
       if (mediaType === undefined) throw new OilcanError('file_type_unsupported');
-      const id = asId<FileId>(digest.digest('hex'));
-      await mkdir(join(this.#path(id), '..'), { recursive: true });
-      await rename(part, this.#path(id));
-      return { id, bytes, mediaType };
+      // One after the other, so that no more than one of them is held whole.
+      return await this.#inTurn(CHANGING, async () => {
+        const content = changed(await readFile(part), mediaType);
+        const id = asId<FileId>(createHash('sha256').update(content).digest('hex'));
+        await writeFile(part, content);
+        await mkdir(join(this.#path(id), '..'), { recursive: true });
+        await rename(part, this.#path(id));
+        return { id, bytes: content.length, mediaType };
+      });
     } catch (error) {
       await rm(part, { force: true });
       throw error;
@@ -203,7 +211,7 @@ export class FileStore {
     return `${this.#path(id)}.${ownerOf(personId)}.part`;
   }
 
-  #inTurn<T>(id: FileId, task: () => Promise<T>): Promise<T> {
+  #inTurn<T>(id: FileId | typeof CHANGING, task: () => Promise<T>): Promise<T> {
     const turn = (this.#turns.get(id) ?? Promise.resolve()).then(task, task);
     const settled = turn
       .catch(() => undefined)

@@ -1,5 +1,5 @@
 import type { MultipartFile } from '@fastify/multipart';
-import { pictureTypes } from '@oilcan/core/files';
+import { pictureTypes, withoutCameraNotes } from '@oilcan/core/files';
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
 import type { ReportPhoto } from '@oilcan/core/reports';
 import type { FastifyRequest } from 'fastify';
@@ -40,10 +40,12 @@ export async function readGuestForm(
 }
 
 async function photoOf({ file }: MultipartFile, database: Knex, files: FileStore): Promise<ReportPhoto> {
-  const { id, bytes, mediaType } = await files.bring(file, pictureTypes, GUEST_PHOTO_BYTES).catch((error: unknown) => {
-    const isOther = error instanceof OilcanError && error.code === 'file_type_unsupported';
-    throw isOther ? new OilcanError('picture_unsupported') : error;
-  });
+  const { id, bytes, mediaType } = await files
+    .bring(file, pictureTypes, GUEST_PHOTO_BYTES, withoutCameraNotes)
+    .catch((error: unknown) => {
+      const isOther = error instanceof OilcanError && error.code === 'file_type_unsupported';
+      throw isOther ? new OilcanError('picture_unsupported') : error;
+    });
   const size = sizeOf(await files.beginning(id, HEAD_BYTES));
   const isKnown = (await database('files').where('id', id).first('id')) !== undefined;
   if (size === null) {

@@ -12,6 +12,7 @@ import {
   aReportLabel,
   ann,
   lea,
+  notedJpeg,
   put,
   smallWorks,
   somePlace,
@@ -19,6 +20,7 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import type { LightMyRequestResponse } from 'fastify';
+import { imageSize } from 'image-size';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { forgetGuests } from './forget-guests';
 import { deliverGuestMails } from './guest-mails';
@@ -190,6 +192,15 @@ describe('a report without an account', () => {
     const photo = `/api/files/${kept?.photo?.fileId ?? ''}`;
     expect((await get(photo, lead)).statusCode).toBe(200);
     expect((await get(photo)).statusCode).toBe(401);
+  });
+
+  it('keeps nothing that the camera wrote, and stays turned as it was', async () => {
+    await report({ photo: Buffer.from(notedJpeg(6)) });
+    const [made] = await reports();
+    const kept = await works.ask(await works.signIn(lea), { url: `/api/files/${made?.photo?.fileId ?? ''}` });
+    expect(kept.statusCode).toBe(200);
+    expect(kept.rawPayload.toString('latin1')).not.toMatch(/47\.2N|Eva|telephone|film/);
+    expect(imageSize(kept.rawPayload)).toMatchObject({ width: 8, height: 4, orientation: 6 });
   });
 
   it('that arrives twice, or four times at once, is there once, and leads to the same page', async () => {
