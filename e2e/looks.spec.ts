@@ -33,6 +33,7 @@ for (const [name, options] of [
   ['wide', wide],
 ] as const) {
   test(`axe finds nothing on any view, ${name}`, async ({ open }) => {
+    test.slow();
     const tess = await open('Tess Lindqvist', options);
     for (const place of ['/plant', '/stores', '/desk', '/shift']) {
       await tess.goto(place);
@@ -56,6 +57,7 @@ for (const [name, options] of [
   });
 
   test(`axe finds nothing on any view of preparing, ${name}`, async ({ open }) => {
+    test.slow();
     const ines = await open('Ines Okafor', options);
     const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
       ['/plant/lark-gearbox', 'Parts with a serial number'],

@@ -266,7 +266,7 @@ test('a job card is made without signal and says what the job is', async ({ open
 
 /** Tess gives a job to Ines. */
 async function giveToInes(tess: Page, job: string): Promise<void> {
-  await tess.getByText(job).click();
+  await tess.getByText(job).first().click();
   await tess.getByRole('button', { name: 'Give it to …' }).click();
   await tess.getByRole('checkbox', { name: 'Ines Okafor' }).click();
   await tess.getByRole('button', { name: 'Give it', exact: true }).click();

@@ -12,7 +12,7 @@ const square = Buffer.from(
 
 test('files are dropped on the sheet, a photo is drawn on and becomes the picture of its machine', async ({ open }) => {
   const page = await open('Jonas Reith', wide);
-  await page.getByText(job).click();
+  await page.getByText(job).first().click();
   await expect(page.getByRole('button', { name: 'Note', exact: true })).toBeVisible();
   await page.evaluate((base64) => {
     const bytes = Uint8Array.from(atob(base64), (character) => character.charCodeAt(0));
