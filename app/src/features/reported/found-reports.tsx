@@ -11,10 +11,12 @@ const MOST_SHOWN = 5;
 
 /** The reports in which stands what somebody looks for among their work, the newest first; nothing where there are none. */
 export function FoundReports({ find }: { readonly find: string }): ReactElement | null {
-  const wanted = useDeferredValue(find.trim());
+  // Not within the keystroke.
+  const wanted = useDeferredValue(find.trim(), '');
   const reports = useTable('reports');
   const found = useMemo(
-    () => reports.filter((report) => fitsFind(report, wanted)).sort((a, b) => (a.at < b.at ? 1 : -1)),
+    () =>
+      wanted === '' ? [] : reports.filter((report) => fitsFind(report, wanted)).sort((a, b) => (a.at < b.at ? 1 : -1)),
     [reports, wanted],
   );
   if (found.length === 0) return null;
