@@ -77,7 +77,7 @@ export function DoneScreen({ assetId, words }: Props): ReactElement | null {
         {dictation === null ? null : (
           <Button
             icon={mdiTextRecognition}
-            word={dictation.isListening ? 'Listening …' : 'Say it'}
+            word={dictation.isListening ? 'Listening …' : 'Dictate'}
             onPress={dictation.toggle}
           />
         )}

@@ -2,4 +2,4 @@
 export { bringFiles, useDroppedFiles } from './dropped-files';
 export { VoiceKey } from './voice-key';
 export { PlayVoice } from './play-voice';
-export { SayItKey } from './say-it-key';
+export { VoiceToggle } from './voice-toggle';

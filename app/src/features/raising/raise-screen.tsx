@@ -24,7 +24,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { PlayVoice, SayItKey } from '../attachments';
+import { PlayVoice, VoiceToggle } from '../attachments';
 import { Picture } from '../photos';
 import { doNow } from './do-now';
 import { HowBadChoice } from './how-bad';
@@ -132,7 +132,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                   onPress={() => void camera.take()}
                 />
               ) : null}
-              <SayItKey voice={microphone} isSaid={voice !== null} />
+              <VoiceToggle voice={microphone} isSaid={voice !== null} />
               {dictation === null ? null : (
                 <Button
                   icon={mdiTextRecognition}

@@ -145,7 +145,7 @@ describe('raising something on a machine', () => {
     await raise();
     works.server.signal = 'none';
     await press('Photo');
-    await press('Say it');
+    await press('Voice note: press to begin');
     await press('Report it');
     const [report] = peekRows('reports', 'asset', assetId);
     expect(report).toMatchObject({
@@ -158,7 +158,7 @@ describe('raising something on a machine', () => {
     await type('What is it', 'Guard is loose');
     await press('It stands still', 'radio');
     await press('Photo');
-    await press('Say it');
+    await press('Voice note: press to begin');
     await press('Hazards read: do it now');
     const id = visited.at(-1)?.split('/').at(-1) ?? '';
     const entries = peekRows('entries', 'workOrder', asId<WorkOrderId>(id)).map(({ content }) => content);
@@ -172,7 +172,7 @@ describe('raising something on a machine', () => {
     await raise();
     works.server.signal = 'none';
     await type('What is it', 'It squeaks');
-    await press('Say it');
+    await press('Voice note: press to begin');
     await press('Leave it out');
     await press('Report it');
     expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'It squeaks', events: [] }]);
@@ -204,7 +204,7 @@ describe('raising something on a machine', () => {
     await type('What is it', 'Half a sentence');
     await press('It stands still', 'radio');
     await press('Photo');
-    await press('Say it');
+    await press('Voice note: press to begin');
     await works.show(<RaiseScreen assetId={undefined} placeId={somePlace.id} />);
     expect(document.querySelector('textarea')?.value).toBe('');
     await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);

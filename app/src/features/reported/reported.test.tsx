@@ -146,10 +146,10 @@ describe('one report', () => {
     await press('Add something');
     await type('What there is to add', 'Listen to it');
     await press('Photo');
-    await press('Say it');
+    await press('Voice note: press to begin');
     await press('Send it');
     await press('Add something');
-    await press('Say it');
+    await press('Voice note: press to begin');
     await press('Send it');
     const voice = expect.objectContaining({ seconds: 7 });
     expect(peekRow('reports', reportId)?.events).toMatchObject([

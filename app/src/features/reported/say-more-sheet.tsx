@@ -10,7 +10,7 @@ import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { useOnce } from '../../ui/use-once';
-import { PlayVoice, SayItKey } from '../attachments';
+import { PlayVoice, VoiceToggle } from '../attachments';
 import { Picture } from '../photos';
 
 /** More about a report: words, a photo, or the voice. */
@@ -51,7 +51,7 @@ export function SayMoreSheet({
       foot={
         <>
           <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Another photo'} onPress={() => void take()} />
-          <SayItKey voice={voice} isSaid={said !== null} />
+          <VoiceToggle voice={voice} isSaid={said !== null} />
           <Button main word="Send it" onPress={send} />
         </>
       }

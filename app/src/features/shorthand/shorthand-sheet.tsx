@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mdiClose, mdiMicrophoneOutline } from '@mdi/js';
+import { mdiClose, mdiTextRecognition } from '@mdi/js';
 import { sentenceFor } from '@oilcan/core/registry';
 import {
   completionsOf,
@@ -108,8 +108,8 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
         </View>
         {dictation === null ? null : (
           <Button
-            icon={mdiMicrophoneOutline}
-            word={dictation.isListening ? 'Listening …' : 'Say it'}
+            icon={mdiTextRecognition}
+            word={dictation.isListening ? 'Listening …' : 'Dictate'}
             onPress={dictation.toggle}
           />
         )}

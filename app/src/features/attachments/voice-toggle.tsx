@@ -10,12 +10,17 @@ interface Props {
   readonly isSaid?: boolean;
 }
 
-/** Pressed once to begin speaking, and once to end; nothing where the browser cannot record. */
-export function SayItKey({ voice, isSaid = false }: Props): ReactElement | null {
+/** A voice note: pressed once to begin, and once to end; nothing where the browser cannot record. */
+export function VoiceToggle({ voice, isSaid = false }: Props): ReactElement | null {
   if (voice === null) return null;
   const { seconds, start, stop } = voice;
   return seconds === null ? (
-    <Button icon={mdiMicrophoneOutline} word={isSaid ? 'Say it again' : 'Say it'} onPress={start} />
+    <Button
+      icon={mdiMicrophoneOutline}
+      word={isSaid ? 'Voice again' : 'Voice'}
+      label={isSaid ? 'Voice note: speak again' : 'Voice note: press to begin'}
+      onPress={start}
+    />
   ) : (
     <Button icon={mdiStop} word={`Stop ${formatClock(seconds)}`} onPress={stop} />
   );
