@@ -108,7 +108,8 @@ describe('what is still needed of it', () => {
       timeType: 'regular',
     });
     await works.show(<GapsScreen workOrderId={id} />);
-    await press('Finish it');
+    await pressTwice('Finish it');
+    expect(works.said).toMatch(/is finished\.$/);
     expect((await works.sent()).peek('workOrders', id)?.state).toBe('finished');
   });
 

@@ -9,6 +9,7 @@ import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
+import { useOnce } from '../../ui/use-once';
 import { Words } from '../../ui/words';
 import { counted, owedWords } from '../../words/work-words';
 import { CodeFault } from '../faults';
@@ -36,13 +37,15 @@ function Gaps({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const router = useRouter();
   const say = useNotice((state) => state.say);
   const standing = useOwed(work);
+  const once = useOnce();
   if (standing === null) return null;
   const [next, ...later] = mustBeGiven(standing.owed);
-  const finish = async (): Promise<void> => {
-    if (work.state === 'ready' && !(await performOrSay('work.start', { workOrderId: work.id }))) return;
-    if (!(await performOrSay('work.finish', { workOrderId: work.id }))) return;
+  const finish = async (): Promise<boolean> => {
+    if (work.state === 'ready' && !(await performOrSay('work.start', { workOrderId: work.id }))) return false;
+    if (!(await performOrSay('work.finish', { workOrderId: work.id }))) return false;
     say(`${work.number} is finished.`);
     router.replace('/shift');
+    return true;
   };
   const isOver = !canChange(work.state, 'finish') && work.state !== 'ready';
   return (
@@ -54,7 +57,7 @@ function Gaps({ work }: { readonly work: WorkOrder }): ReactElement | null {
       {isOver ? (
         <Words>It is finished.</Words>
       ) : next === undefined ? (
-        <Button main word="Finish it" onPress={() => void finish()} />
+        <Button main word="Finish it" onPress={() => once(finish)} />
       ) : (
         <Gap work={work} owed={next} left={later.length} />
       )}
