@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useTable } from '../../data/store';
 import { Section } from '../../ui/section';
@@ -8,11 +8,11 @@ import { fitsFind } from './fits-find';
 import { ReportRow } from './report-row';
 
 const MOST_SHOWN = 5;
+const PAUSE_MILLISECONDS = 200;
 
 /** The reports in which stands what somebody looks for among their work, the newest first; nothing where there are none. */
 export function FoundReports({ find }: { readonly find: string }): ReactElement | null {
-  // Not within the keystroke.
-  const wanted = useDeferredValue(find.trim(), '');
+  const wanted = useAfterTyping(find.trim());
   const reports = useTable('reports');
   const found = useMemo(
     () =>
@@ -31,6 +31,16 @@ export function FoundReports({ find }: { readonly find: string }): ReactElement 
       {more <= 0 ? null : <Words soft>{counted(more, 'older report fits', 'older reports fit')} too.</Words>}
     </View>
   );
+}
+
+/** What is typed, once nothing more is for a moment: the jobs come at every letter, the reports need not. */
+function useAfterTyping(text: string): string {
+  const [typed, setTyped] = useState('');
+  useEffect(() => {
+    const timer = setTimeout(() => setTyped(text), PAUSE_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [text]);
+  return typed;
 }
 
 const sheet = StyleSheet.create({ found: { paddingHorizontal: 16, paddingBottom: 24, gap: 8 } });

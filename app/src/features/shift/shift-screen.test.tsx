@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { addMinutes, asId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, anAsset, aReport, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
@@ -48,10 +48,11 @@ describe('the Shift list', () => {
     await open([...rows, put('reports', aReport({ words: 'Rope squeals at the mast' }))]);
     await type('Find a job, part or report', 'mast');
     expect(words()).toContain('No job of yours fits “mast”.');
+    await screen.findByText('Rope squeals at the mast');
     await press(/Rope squeals at the mast/, 'link');
     expect(visited.at(-1)).toBe(`/reports/${aReport().id}`);
     await type('Find a job, part or report', 'brake');
-    expect(words()).not.toContain('Rope squeals at the mast');
+    await waitFor(() => expect(words()).not.toContain('Rope squeals at the mast'));
   });
 
   it('is narrowed by several aspects, with how many there are of each', async () => {
