@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { minutesBetween, type Instant } from '@oilcan/core/kernel';
 import { readArgs } from '@oilcan/core/operations';
-import type * as yup from 'yup';
+import * as yup from 'yup';
 import { useDraft } from './drafts';
 import { now } from './store';
 
@@ -12,6 +12,9 @@ const TAKEN_MINUTES = 20 * 60;
 export function isTakenLately(takenAt: Instant | null): boolean {
   return takenAt !== null && minutesBetween(takenAt, now()) < TAKEN_MINUTES;
 }
+
+/** A text of a draft: whatever is typed. How long it may be is for the operation to say, with the text still there. */
+export const draftText = (): yup.Schema<string> => yup.string().strict().defined();
 
 interface FieldsDraft<Fields> {
   readonly fields: Fields;

@@ -6,11 +6,15 @@ export const seen = { id: 'a'.repeat(64), width: 40, height: 30 };
 /** What the pretended microphone hears. */
 const heard = { content: new Uint8Array([1, 2, 3]), mediaType: 'audio/webm', seconds: 7 } as const;
 
-/** In the place of `data/pictures/take-picture`: a picture at once, as if it were kept. */
-export const takePicture = (): Promise<TakenPicture> => {
-  // Nothing here draws it, so there is no address either.
+/** Nothing here draws or plays it, so any address will do. */
+function giveAddresses(): void {
   URL.createObjectURL = () => 'blob:made';
   URL.revokeObjectURL = () => undefined;
+}
+
+/** In the place of `data/pictures/take-picture`: a picture at once, as if it were kept. */
+export const takePicture = (): Promise<TakenPicture> => {
+  giveAddresses();
   return Promise.resolve({ is: 'kept', picture: seen as never });
 };
 
@@ -19,8 +23,7 @@ export const useVoice = (onRecorded: (voice: Voice) => void) => ({
   seconds: null,
   error: null,
   start: (): void => {
-    URL.createObjectURL = () => 'blob:made';
-    URL.revokeObjectURL = () => undefined;
+    giveAddresses();
     onRecorded(heard);
   },
   stop: (): void => undefined,

@@ -1,41 +1,27 @@
-import { causesField, presentField, type IncidentCause } from '@oilcan/core/incidents';
-import {
-  argsSchema,
-  choiceField,
-  LONGEST_TEXT,
-  optionalInstantField,
-  optionalTextField,
-  type PersonId,
-} from '@oilcan/core/kernel';
-import { incidentKinds, type IncidentKind } from '@oilcan/core/raise-rules';
-import { optionalPhotoField, type ReportPhoto } from '@oilcan/core/reports';
-import { isTakenLately, useFieldsDraft } from '../../data/fields-draft';
+import { causesField, presentField, type Incident } from '@oilcan/core/incidents';
+import { argsSchema, choiceField, optionalInstantField } from '@oilcan/core/kernel';
+import { incidentKinds } from '@oilcan/core/raise-rules';
+import { optionalPhotoField } from '@oilcan/core/reports';
+import { draftText, isTakenLately, useFieldsDraft } from '../../data/fields-draft';
 import { now } from '../../data/store';
 
 const draft = argsSchema({
   kind: choiceField(incidentKinds),
-  words: optionalTextField(LONGEST_TEXT),
-  time: optionalTextField(),
+  words: draftText(),
+  time: draftText(),
   causes: causesField(),
   presentIds: presentField(),
-  presentOthers: optionalTextField(),
-  doneAtOnce: optionalTextField(LONGEST_TEXT),
+  presentOthers: draftText(),
+  doneAtOnce: draftText(),
   photo: optionalPhotoField(),
   takenAt: optionalInstantField(),
 });
 
 /** What was said of an incident so far, but for the signature: that is given for the whole. */
-interface Said {
-  readonly kind: IncidentKind;
-  readonly words: string;
-  /** As it is typed. */
+type Said = Pick<Incident, 'kind' | 'words' | 'causes' | 'presentIds' | 'presentOthers' | 'doneAtOnce' | 'photo'> & {
+  /** When it happened, as it is typed. */
   readonly time: string;
-  readonly causes: readonly IncidentCause[];
-  readonly presentIds: readonly PersonId[];
-  readonly presentOthers: string;
-  readonly doneAtOnce: string;
-  readonly photo: ReportPhoto | null;
-}
+};
 
 interface IncidentDraft extends Said {
   readonly change: (some: Partial<Said>) => void;

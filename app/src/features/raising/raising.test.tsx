@@ -201,6 +201,10 @@ describe('raising something on a machine', () => {
   it('keeps what was typed, chosen and taken when the page is closed meanwhile, for that machine', async () => {
     await raise();
     works.server.signal = 'none';
+    const tooMany = 'Half a sentence '.repeat(700);
+    await type('What is it', tooMany);
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    expect(document.querySelector('textarea')?.value).toBe(tooMany);
     await type('What is it', 'Half a sentence');
     await press('It stands still', 'radio');
     await press('Photo');

@@ -1,4 +1,4 @@
-import { argsSchema, LONGEST_TEXT, optionalInstantField, optionalTextField } from '@oilcan/core/kernel';
+import { argsSchema, optionalInstantField } from '@oilcan/core/kernel';
 import {
   optionalConditionField,
   optionalFlagField,
@@ -7,12 +7,12 @@ import {
   type ReportPhoto,
   type ReportVoice,
 } from '@oilcan/core/reports';
-import { isTakenLately, useFieldsDraft } from '../../data/fields-draft';
+import { draftText, isTakenLately, useFieldsDraft } from '../../data/fields-draft';
 import { now } from '../../data/store';
 import { notSaid, type HowBad } from './how-bad';
 
 const draft = argsSchema({
-  words: optionalTextField(LONGEST_TEXT),
+  words: draftText(),
   condition: optionalConditionField(),
   danger: optionalFlagField(),
   since: optionalInstantField(),
