@@ -9,7 +9,7 @@ import { statusFor } from '@oilcan/core/registry';
 import type { PushAnswer } from '@oilcan/core/sync';
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
-import { openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
+import { dropRejected, openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
 import { Unreachable } from '../data/server-link';
 import { TestServer } from '../data/testing/test-server';
 import { forgetChoices } from '../ui/kept-choice';
@@ -61,9 +61,18 @@ export class TestWorks {
     cleanup();
     useNotice.getState().clear();
     forgetChoices();
+    await this.#forgetUnsent();
     await signOut();
     await this.server.close();
     jest.useRealTimers();
+  }
+
+  /** What one test did not send is not for the next one's server. */
+  async #forgetUnsent(): Promise<void> {
+    this.server.signal = 'good';
+    await synchronize();
+    for (const { operation, where } of usePhone.getState().kept)
+      if (where === 'rejected') await dropRejected(operation.id);
   }
 
   /** Draws it as on a phone, or on a wide screen. */
