@@ -3,6 +3,7 @@ import type { Person } from '@oilcan/core/people';
 import { rulesOf } from '@oilcan/core/raise-rules';
 import type { MemoryRecords } from '@oilcan/core/records';
 import { assetId, aRaise, aReporting, anIncidentReport, site } from '@oilcan/core/testing';
+import { fileIdOf } from './deed-parts';
 import type { Deed } from './deeds';
 
 /** What can be done about reports, incidents and go-ahead, each as often as it is named. */
@@ -25,6 +26,7 @@ export const deedsOfReports = [
   'change how reports are taken',
   'incident',
   'more of an incident',
+  'say more of an incident',
 ] as const;
 
 /** What such a deed means to this person, looking at their own phone; null when there is nothing to do it to, undefined for another deed. */
@@ -93,6 +95,12 @@ export function reportDeedOf(
       if (incident === undefined) return null;
       const args = { incidentId: incident.id, words, photo: null, closes: choice % 3 === 0 };
       return { name: 'incident.add', args };
+    }
+    case 'say more of an incident': {
+      const [incident] = view.peekAll('incidents');
+      if (incident === undefined) return null;
+      const voice = { fileId: fileIdOf(choice), mediaType: 'audio/webm', seconds: 4 } as const;
+      return { name: 'incident.say-aloud', args: { incidentId: incident.id, voice } };
     }
     default:
       return undefined;

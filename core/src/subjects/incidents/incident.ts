@@ -2,7 +2,7 @@ import type { AssetId, FileId, IncidentId, PersonId, PlaceId, SiteId } from '../
 import type { Signature } from '../../kernel/signature/signature';
 import type { Instant } from '../../kernel/time/instant';
 import type { IncidentKind } from '../raise-rules/raise-rules';
-import type { ReportPhoto } from '../reports/report';
+import type { ReportPhoto, ReportVoice } from '../reports/report';
 
 /** What leads to incidents in maintenance and operation (common practice), chosen from by whoever reports one. */
 export const incidentCauses = [
@@ -27,8 +27,10 @@ export interface IncidentNote {
   readonly id: string;
   readonly at: Instant;
   readonly by: PersonId;
+  /** Empty where it was only spoken. */
   readonly words: string;
   readonly photo?: ReportPhoto;
+  readonly voice?: ReportVoice;
 }
 
 /** Somebody was hurt, or nearly; something was damaged, or something got into nature. Only those whom it concerns see it. */
@@ -68,5 +70,6 @@ export function picturesOf({ photo, notes }: Pick<Incident, 'photo' | 'notes'>):
 }
 
 export function filesOfIncident(incident: Pick<Incident, 'photo' | 'notes'>): FileId[] {
-  return picturesOf(incident).map(({ fileId }) => fileId);
+  const voices = incident.notes.flatMap(({ voice }) => voice ?? []);
+  return [...picturesOf(incident), ...voices].map(({ fileId }) => fileId);
 }

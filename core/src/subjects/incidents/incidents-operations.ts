@@ -14,12 +14,20 @@ import {
 import { signatureFields, whyNoSignature, type Signature } from '../../kernel/signature/signature';
 import { parseInstant } from '../../kernel/time/instant';
 import { hasRole } from '../../operations/actor';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import {
+  accepted,
+  defineOperation,
+  refuse,
+  rowNamed,
+  type Found,
+  type OperationContext,
+} from '../../operations/operation';
+import type { Records } from '../../records/records';
 import { provisionalNumber } from '../numbers/numbers';
 import { firstMissing, incidentKinds, rulesOf, type ReportQuestion } from '../raise-rules/raise-rules';
 import { findWhere, questionWords } from '../reports/put-report';
-import { optionalPhotoField, wordsField } from '../reports/report-fields';
-import { MOST_INCIDENT_NOTES } from './incident';
+import { optionalPhotoField, voiceField, wordsField } from '../reports/report-fields';
+import { MOST_INCIDENT_NOTES, type Incident } from './incident';
 import { causesField, presentField } from './incident-fields';
 
 const anybody = ['technician', 'lead', 'storekeeper'] as const;
@@ -124,11 +132,11 @@ const addToIncident = defineOperation({
   reads: ({ incidentId }) => [rowNamed('incidents', incidentId)],
   mend: { fields: { words: 'text' }, keepsTime: true },
   upgrades: [],
-  apply: async (records, { incidentId, words, photo, closes }, { person, at, operationId }) => {
-    const incident = await records.get('incidents', incidentId);
-    if (incident?.readerIds.includes(person.id) !== true)
-      return refuse('not_found', { what: 'incident' }, 'incidentId');
-    if (incident.notes.length >= MOST_INCIDENT_NOTES) return refuse('report_full', { number: incident.number });
+  apply: async (records, { incidentId, words, photo, closes }, context) => {
+    const found = await findIncidentWithRoom(records, incidentId, context);
+    if (!found.ok) return found;
+    const incident = found.value;
+    const { person, at, operationId } = context;
     if (closes && !hasRole(person, ['lead'])) return refuse('role_missing', { roles: 'lead' }, 'closes');
     const note = { id: operationId, at, by: person.id, words, ...(photo === null ? {} : { photo }) };
     await records.put('incidents', {
@@ -140,4 +148,41 @@ const addToIncident = defineOperation({
   },
 });
 
-export const incidentsOperations = { 'incident.make': makeIncident, 'incident.add': addToIncident };
+/** More about an incident, spoken; one that was closed is open again. */
+const sayAloud = defineOperation({
+  label: 'a voice note on an incident',
+  inLog: 'private',
+  roles: anybody,
+  schema: argsSchema({ incidentId: idField<IncidentId>(), voice: voiceField() }),
+  file: 'voice.fileId',
+  numbered: null,
+  reads: ({ incidentId }) => [rowNamed('incidents', incidentId)],
+  mend: { fields: {}, keepsTime: true },
+  upgrades: [],
+  apply: async (records, { incidentId, voice }, context) => {
+    const found = await findIncidentWithRoom(records, incidentId, context);
+    if (!found.ok) return found;
+    const { person, at, operationId } = context;
+    const note = { id: operationId, at, by: person.id, words: '', voice };
+    await records.put('incidents', { ...found.value, notes: [...found.value.notes, note], closed: null });
+    return accepted;
+  },
+});
+
+/** An incident that concerns this person, and to which something can be added. */
+async function findIncidentWithRoom(
+  records: Records,
+  id: IncidentId,
+  { person }: OperationContext,
+): Promise<Found<Incident>> {
+  const incident = await records.get('incidents', id);
+  if (incident?.readerIds.includes(person.id) !== true) return refuse('not_found', { what: 'incident' }, 'incidentId');
+  if (incident.notes.length >= MOST_INCIDENT_NOTES) return refuse('report_full', { number: incident.number });
+  return { ok: true, value: incident };
+}
+
+export const incidentsOperations = {
+  'incident.make': makeIncident,
+  'incident.add': addToIncident,
+  'incident.say-aloud': sayAloud,
+};

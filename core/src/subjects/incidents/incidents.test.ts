@@ -1,8 +1,8 @@
-import { asId, type IncidentId, type PersonId } from '../../kernel/ids';
+import { asId, type FileId, type IncidentId, type PersonId } from '../../kernel/ids';
 import { ann, anOperation, bob, lea, noon, put } from '../../testing/builders';
 import { anIncidentReport, someRules } from '../../testing/report-builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
-import type { Incident } from './incident';
+import { filesOfIncident, MOST_INCIDENT_NOTES, type Incident } from './incident';
 
 const reported = async (given: Parameters<typeof anIncidentReport>[0] = {}) => {
   const works = new Works();
@@ -53,6 +53,20 @@ describe('an incident', () => {
     expect(row()?.closed).toEqual({ at: noon, by: lea.id, words: 'A rail was put up' });
     await works.do('incident.add', { ...closing, words: 'It is loose again', closes: false }, ann);
     expect(row()?.closed).toBeNull();
+  });
+
+  it('takes the voice of those whom it concerns, as one of its files, until it is full; it opens what was closed', async () => {
+    const { works, incidentId, row } = await reported({ presentIds: [lea.id] });
+    const voice = { fileId: asId<FileId>('b'.repeat(64)), mediaType: 'audio/webm', seconds: 7 } as const;
+    await works.do('incident.add', { incidentId, words: 'Sanded', photo: null, closes: true }, lea);
+    expect(codeOf(await works.do('incident.say-aloud', { incidentId, voice }, bob))).toBe('not_found');
+    expect(codeOf(await works.do('incident.say-aloud', { incidentId, voice }, ann))).toBe('accepted');
+    const incident = row();
+    expect(incident).toMatchObject({ notes: [{ words: 'Sanded' }, { by: ann.id, words: '', voice }], closed: null });
+    expect(incident === undefined ? [] : filesOfIncident(incident)).toEqual([voice.fileId]);
+    for (let said = 2; said < MOST_INCIDENT_NOTES; said++)
+      await works.do('incident.say-aloud', { incidentId, voice }, ann);
+    expect(codeOf(await works.do('incident.say-aloud', { incidentId, voice }, ann))).toBe('report_full');
   });
 
   it('asks what its site wants of its kind', async () => {
