@@ -6,9 +6,10 @@ import {
   type Path,
   type UseFormReturn,
 } from 'react-hook-form';
+import type { OperationId } from '@oilcan/core/kernel';
 import { readArgs, type Refusal } from '@oilcan/core/operations';
 import { operationNamed, sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
-import { perform } from '../data/store';
+import { performMaking } from '../data/store';
 import { useNotice } from '../ui/notice';
 import { useOnce } from '../ui/use-once';
 
@@ -21,7 +22,8 @@ interface Options<N extends OperationName, Values extends FieldValues> {
   readonly fieldOf?: (argument: string) => Path<Values>;
   /** What is said when it was taken. */
   readonly said: string | ((args: ArgsOf<N>, typed: Values) => string);
-  readonly onDone: () => void;
+  /** `made` is the id of the operation, and so of what it makes. */
+  readonly onDone: (made: OperationId) => void;
 }
 
 interface Unreadable<Values extends FieldValues> {
@@ -69,13 +71,13 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
   const submit = form.handleSubmit(async (values) => {
     const typed = read(values);
     if ('unreadable' in typed) return;
-    const outcome = await perform(operation, typed.args);
-    if (!outcome.ok) {
-      form.setError(nameOf(outcome) ?? 'root', { message: sentenceFor(outcome.code, outcome.values) });
+    const made = await performMaking(operation, typed.args);
+    if (!made.ok) {
+      form.setError(nameOf(made) ?? 'root', { message: sentenceFor(made.code, made.values) });
       return;
     }
     say(typeof said === 'string' ? said : said(typed.args, values));
-    onDone();
+    onDone(made.value);
   });
   return {
     form,

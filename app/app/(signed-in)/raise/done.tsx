@@ -10,6 +10,15 @@ const GapsScreen = piece(() =>
 );
 
 export default function AlreadyDone(): ReactElement {
-  const { asset, words = '', work } = useLocalSearchParams<{ asset?: string; words?: string; work?: string }>();
-  return work === undefined ? <DoneScreen assetId={asset} words={words} /> : <GapsScreen workOrderId={work} />;
+  const {
+    asset,
+    words = '',
+    work,
+    raised,
+  } = useLocalSearchParams<{ asset?: string; words?: string; work?: string; raised?: string }>();
+  return work === undefined ? (
+    <DoneScreen assetId={asset} words={words} raisedOn={raised} />
+  ) : (
+    <GapsScreen workOrderId={work} />
+  );
 }

@@ -8,12 +8,17 @@ const IncidentForm = piece(() =>
 );
 
 export default function Incident(): ReactElement {
-  const { asset, place, words = '' } = useLocalSearchParams<{ asset?: string; place?: string; words?: string }>();
+  const {
+    asset,
+    place,
+    words = '',
+    raised,
+  } = useLocalSearchParams<{ asset?: string; place?: string; words?: string; raised?: string }>();
   const at: RaisedAt =
     asset !== undefined
       ? { is: 'asset', id: asset as never }
       : place === undefined
         ? null
         : { is: 'place', id: place as never };
-  return <IncidentForm at={at} words={words} />;
+  return <IncidentForm at={at} words={words} raisedOn={raised} />;
 }

@@ -9,7 +9,8 @@ export default function Plan(): ReactElement {
     asset,
     words = '',
     reports = '',
-  } = useLocalSearchParams<{ asset?: string; words?: string; reports?: string }>();
+    raised,
+  } = useLocalSearchParams<{ asset?: string; words?: string; reports?: string; raised?: string }>();
   const reportIds = reports.split(',').filter((id) => id !== '') as never[];
-  return <PlanScreen assetId={asset} words={words} reportIds={reportIds} />;
+  return <PlanScreen assetId={asset} words={words} reportIds={reportIds} raisedOn={raised} />;
 }

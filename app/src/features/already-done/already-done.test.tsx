@@ -1,11 +1,15 @@
-import { asId, type AssetId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
 import { ann, anAsset, aPart, aPerson, put, smallWorks, someSettings } from '@oilcan/core/testing';
-import { perform } from '../../data/store';
+import { peekRows, perform } from '../../data/store';
 import { press, pressTwice, type, words } from '../../testing/hands';
 import { visited } from '../../testing/router';
 import { TestWorks } from '../../testing/works';
+import { RaiseScreen } from '../raising/raise-screen';
 import { DoneScreen } from './done-screen';
 import { GapsScreen } from './gaps-screen';
+
+jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
+jest.mock('../../data/files/use-voice', () => jest.requireActual<object>('../../testing/pretend-senses'));
 
 let works: TestWorks;
 afterEach(() => works.close());
@@ -73,6 +77,28 @@ describe('work that is already done', () => {
     expect(document.querySelector('textarea')?.value).toBe('pump 2: pack');
     await press('Keep it');
     await works.show(<DoneScreen assetId={undefined} words="" />);
+    expect(document.querySelector('textarea')?.value).toBe('');
+  });
+
+  it('takes what was photographed and spoken on Raise along, and begins with other words anew', async () => {
+    await open();
+    works.server.signal = 'none';
+    await works.show(<RaiseScreen assetId={pump.id} placeId={undefined} />);
+    await type('What is it', 'Packing replaced');
+    await press('Photo');
+    await press('Voice note: press to begin');
+    const begun = { assetId: pump.id, raisedOn: pump.id };
+    await works.show(<DoneScreen {...begun} words="Packing replaced" />);
+    await type(LINE, 'Packing replaced, 1 h just now');
+    await works.show(<DoneScreen {...begun} words="Guard tightened" />);
+    expect(document.querySelector('textarea')?.value).toBe('Guard tightened');
+    await works.show(<DoneScreen {...begun} words="Packing replaced" />);
+    expect(document.querySelector('textarea')?.value).toBe('Packing replaced, 1 h just now');
+    await press('Keep it');
+    const id = asId<WorkOrderId>(visited.at(-1)?.split('=').at(-1) ?? '');
+    const kinds = peekRows('entries', 'workOrder', id).map(({ content }) => content.kind);
+    expect(kinds).toEqual(expect.arrayContaining(['labor', 'photo', 'voice']));
+    await works.show(<RaiseScreen assetId={pump.id} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 

@@ -34,7 +34,7 @@ import { sayMoment } from '../../words/dates';
 import { faultWords } from '../faults/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { WhereField } from '../raising';
+import { TakenAlong, useTakenAlong, WhereField, type Taken } from '../raising';
 import { meaningSaid, problemSaid, useShorthandContext } from '../shorthand/words';
 import { keepDone } from './keep-done';
 
@@ -43,12 +43,16 @@ const EXAMPLE = 'pump 2: packing replaced, 2 h just now, 1x pack-12, stood still
 interface Props {
   readonly assetId: string | undefined;
   readonly words: string;
+  /** Where on Raise it began, if it did. */
+  readonly raisedOn?: string | undefined;
 }
 
 /** One line about work that was done without a work order; what it means stands below, and is kept as a work order with its entries. */
-export function DoneScreen({ assetId, words }: Props): ReactElement | null {
+export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | null {
   const back = useBack('/shift');
-  const draft = useDraft('already done');
+  // Other words from Raise begin another line; the one that is half-written waits where it began.
+  const draft = useDraft(`already done ${words}`.trimEnd());
+  const along = useTakenAlong(raisedOn);
   const [line, setLine] = useState(draft.first === '' ? words : draft.first);
   const [chosen, setChosen] = useState<AssetId | null>((assetId as AssetId | undefined) ?? null);
   const assets = useTable('assets');
@@ -82,6 +86,7 @@ export function DoneScreen({ assetId, words }: Props): ReactElement | null {
           />
         )}
         <FormRefusal sentence={dictation?.error ?? null} />
+        <TakenAlong photo={along.photo} voice={along.voice} onChange={along.change} />
         {line.trim() === '' ? null : (
           <>
             <WhereField
@@ -107,7 +112,11 @@ export function DoneScreen({ assetId, words }: Props): ReactElement | null {
           line={line}
           settings={settings}
           present={present}
-          onKept={draft.forget}
+          taken={along}
+          onKept={() => {
+            draft.forget();
+            along.forget();
+          }}
         />
       )}
     </View>
@@ -120,11 +129,12 @@ interface ProposedProps {
   readonly line: string;
   readonly settings: Settings;
   readonly present: Instant;
+  readonly taken: Taken;
   readonly onKept: () => void;
 }
 
 /** What the line means on this machine, before it is kept: each thing may be left out. */
-function Proposed({ asset, read, line, settings, present, onKept }: ProposedProps): ReactElement {
+function Proposed({ asset, read, line, settings, present, taken, onKept }: ProposedProps): ReactElement {
   const router = useRouter();
   const palette = usePalette();
   const me = useMe();
@@ -159,6 +169,8 @@ function Proposed({ asset, read, line, settings, present, onKept }: ProposedProp
       stoppage: isIn('stoppage') ? read.stoppage : null,
       fault: fault !== null && isIn('fault') ? { ...fault, activity: read.activity } : null,
       meanings: meanings.filter((_, index) => isIn(`${index}`)),
+      photo: taken.photo,
+      voice: taken.voice,
     });
     if (!kept.ok) {
       setRefusal(sentenceFor(kept.code, kept.values));

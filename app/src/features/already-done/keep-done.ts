@@ -8,10 +8,11 @@ import type { Settings } from '@oilcan/core/settings';
 import type { Meaning } from '@oilcan/core/shorthand';
 import { furtherWorkOrder } from '../../data/new-work';
 import { peekRow, perform, performMaking } from '../../data/store';
+import { recordTaken, type Taken } from '../raising';
 import { operationOf } from '../shorthand/words';
 
 /** What is kept of a line about work that is done. */
-export interface ToKeep extends Pick<DoneLine, 'time' | 'stoppage'> {
+export interface ToKeep extends Pick<DoneLine, 'time' | 'stoppage'>, Taken {
   readonly asset: Asset;
   readonly me: PersonId;
   readonly settings: Settings;
@@ -34,7 +35,7 @@ const CASUAL = 8;
 
 /** Makes the work order with its entries, one after the other. Without the work order nothing is kept. */
 export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
-  const { asset, me, settings, present, title, reason, time, stoppage, fault, meanings } = done;
+  const { asset, me, settings, present, title, reason, time, stoppage, fault, meanings, photo, voice } = done;
   const raised = furtherWorkOrder({
     assetId: asset.id,
     title,
@@ -73,5 +74,6 @@ export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
     if (typeof meant === 'string') notKept.push(meant);
     else note(await perform(meant.name, meant.args));
   }
+  for (const refused of await recordTaken(workOrderId, { photo, voice }, 'after')) note(refused);
   return { ok: true, value: { workOrderId, notKept } };
 }

@@ -1,12 +1,13 @@
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
-import { latestWallTime, OilcanError, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import { asId, latestWallTime, OilcanError, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { incidentCauses } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
 import { useCamera } from '../../data/pictures/use-report-photo';
 import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/notice';
@@ -19,23 +20,31 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { Picture } from '../photos';
-import { WhereField, type RaisedAt } from '../raising';
+import { TakenAlong, useTakenAlong, WhereField, type RaisedAt } from '../raising';
 import { causeWords, incidentKindWords } from './incident-words';
 import { useIncidentDraft } from './use-incident-draft';
 
 interface Props {
   readonly at: RaisedAt;
   readonly words: string;
+  /** Where on Raise it began, if it did. */
+  readonly raisedOn?: string | undefined;
 }
 
 /** Somebody was hurt, or nearly; something was damaged, or got into nature. Only those whom it concerns will see it. */
-export function IncidentForm({ at: first, words: given }: Props): ReactElement | null {
+export function IncidentForm({ at: first, words: given, raisedOn }: Props): ReactElement | null {
   const back = useBack('/shift');
+  const onward = useBack('/shift', '/raise');
   const palette = usePalette();
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const { change, forget, ...said } = useIncidentDraft(first?.id ?? '', given);
+  const along = useTakenAlong(raisedOn);
+  const { change, forget, ...said } = useIncidentDraft({
+    on: first?.id ?? '',
+    words: given,
+    photo: along.photo,
+    takenAt: along.takenAt,
+  });
   const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photo } = said;
   const [at, setAt] = useState<RaisedAt>(first);
   const { trouble, take } = useCamera((taken) => change({ photo: taken }));
@@ -70,10 +79,13 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
       signature: path === '' ? null : { name: person.name, path },
     });
     if (!made.ok) return told(sentenceFor(made.code, made.values));
+    if (along.voice !== null)
+      await performOrSay('incident.say-aloud', { incidentId: asId(made.value), voice: along.voice });
     forget();
+    along.forget();
     const number = peekRow('incidents', made.value)?.number ?? 'It';
     say(`${number} is reported. Only the leads and who was there see it.`);
-    back.onBack();
+    onward.onBack();
     return true;
   };
   const label = (question: ReportQuestion, word: string): string =>
@@ -143,7 +155,14 @@ export function IncidentForm({ at: first, words: given }: Props): ReactElement |
             onPress={() => void take()}
           />
         ) : null}
-        {photo === null ? null : <Picture content={{ ...photo, caption: 'Of the incident' }} isSmall />}
+        <TakenAlong
+          photo={photo}
+          voice={along.voice}
+          onChange={({ photo: left, voice: unsaid }) => {
+            if (left === null) change({ photo: null });
+            if (unsaid === null) along.change({ voice: null });
+          }}
+        />
         {isAsked('signature') ? (
           <View>
             <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>

@@ -1,3 +1,4 @@
+import { screen } from '@testing-library/react';
 import { asId, type IncidentId } from '@oilcan/core/kernel';
 import { ann, anIncident, assetId, bob, lea, put, smallWorks, somePlace, someRules } from '@oilcan/core/testing';
 import { peekAll, peekRow } from '../../data/store';
@@ -5,6 +6,7 @@ import { canPress, press, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
 import { TestWorks } from '../../testing/works';
+import { RaiseScreen } from '../raising/raise-screen';
 import { IncidentForm } from './incident-form';
 import { IncidentRows } from './incident-rows';
 import { IncidentScreen } from './incident-screen';
@@ -13,6 +15,7 @@ import { IncidentScreen } from './incident-screen';
 jest.mock('../../ui/signature-pad', () => ({ SignaturePad: () => null }));
 
 jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
+jest.mock('../../data/files/use-voice', () => jest.requireActual<object>('../../testing/pretend-senses'));
 
 let works: TestWorks;
 afterEach(() => works.close());
@@ -87,6 +90,50 @@ describe('reporting an incident', () => {
     const [incident] = peekAll('incidents');
     expect(incident).toMatchObject({ causes: ['haste'], doneAtOnce: 'Roped off', photo: { fileId: seen.id } });
   });
+
+  it('takes along what was photographed and spoken on Raise, which begins anew after it', async () => {
+    await open();
+    works.server.signal = 'none';
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await type('What is it', 'A bolt fell');
+    await press('Photo');
+    await press('Voice note: press to begin');
+    const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
+    await works.show(<IncidentForm {...begun} />);
+    await press('Haste', 'checkbox');
+    const isHasty = (): boolean => screen.queryByRole('checkbox', { name: 'Haste', checked: true }) !== null;
+    // Other words are another incident.
+    await works.show(<IncidentForm {...begun} words="A hand was cut" />);
+    expect(isHasty()).toBe(false);
+    await works.show(<IncidentForm {...begun} />);
+    expect(isHasty()).toBe(true);
+    await press('Report the incident');
+    expect(peekAll('incidents')).toMatchObject([
+      {
+        words: 'A bolt fell',
+        causes: ['haste'],
+        photo: { fileId: seen.id },
+        notes: [{ words: '', voice: { seconds: 7 } }],
+      },
+    ]);
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    expect(document.querySelector('textarea')?.value).toBe('');
+  });
+
+  it('leaves out what was taken on Raise after all', async () => {
+    await open();
+    works.server.signal = 'none';
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await press('Photo');
+    await press('Voice note: press to begin');
+    const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
+    await works.show(<IncidentForm {...begun} />);
+    await press('Leave the photo out');
+    await press('Leave the voice note out');
+    await works.show(<IncidentForm {...begun} />);
+    await press('Report the incident');
+    expect(peekAll('incidents')).toMatchObject([{ photo: null, notes: [] }]);
+  });
 });
 
 describe('an incident', () => {
@@ -103,6 +150,26 @@ describe('an incident', () => {
     await press('Keep it');
     expect((await works.sent()).peek('incidents', mine.id)?.notes).toMatchObject([{ by: ann.id, words: 'It was icy' }]);
     expect(words()).toContain('It was icy');
+  });
+
+  it('takes words and the voice together, or the voice alone', async () => {
+    await open([put('incidents', mine)]);
+    await works.show(<IncidentScreen incidentId={mine.id} />);
+    works.server.signal = 'none';
+    await press('Add something');
+    await press('Voice note: press to begin');
+    await press('Keep it');
+    await press('Add something');
+    await type('What there is to add', 'It was icy');
+    await press('Voice note: press to begin');
+    await press('Keep it');
+    const voice = expect.objectContaining({ seconds: 7 });
+    expect(peekRow('incidents', mine.id)?.notes).toMatchObject([
+      { words: '', voice },
+      { words: 'It was icy' },
+      { words: '', voice },
+    ]);
+    expect(canPress('Play 0:07')).toBe(true);
   });
 
   it('takes a photo with what is added, and says that adding opens it again', async () => {

@@ -5,6 +5,7 @@ import { picturesOf, type Incident } from '@oilcan/core/incidents';
 import { hasRole } from '@oilcan/core/operations';
 import { useReportPhoto } from '../../data/pictures/use-report-photo';
 import { now, peekRow, usePhone, useRow, useSettings } from '../../data/store';
+import { useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -14,6 +15,7 @@ import { Button } from '../../ui/press';
 import { Row, Section } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { PlayVoice, useSaidAloud, VoiceToggle } from '../attachments';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { Picture } from '../photos';
@@ -88,7 +90,8 @@ function Page({ incident }: { readonly incident: Incident }): ReactElement {
               <Words as="small" soft>
                 {peekRow('people', note.by)?.name ?? ''}, {say(note.at)}
               </Words>
-              <Words>{note.words}</Words>
+              {note.words === '' ? null : <Words>{note.words}</Words>}
+              {note.voice === undefined ? null : <PlayVoice content={{ kind: 'voice', ...note.voice }} />}
             </View>
           </Row>
         ))}
@@ -114,13 +117,23 @@ function AddSheet({
   readonly onClose: () => void;
 }): ReactElement {
   const { photo, trouble, take } = useReportPhoto();
+  const { run, refusal: voiceRefusal, errorAt } = useOperation();
+  const { voice, said, sendSaid } = useSaidAloud(
+    (spoken) => run('incident.say-aloud', { incidentId: incident.id, voice: spoken }, 'Added.'),
+    onClose,
+  );
   const { form, submit, refusal } = useOperationForm({
     operation: 'incident.add',
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { incidentId: incident.id, words, photo, closes } }),
     said: closes ? 'Closed.' : 'Added.',
-    onDone: onClose,
+    onDone: sendSaid,
   });
+  const send = (): void => {
+    const isVoiceAlone = said !== null && photo === null && form.getValues('words').trim() === '';
+    if (isVoiceAlone) sendSaid();
+    else submit();
+  };
   const title = closes ? 'Close it' : 'Add something';
   return (
     <BottomSheet
@@ -130,7 +143,8 @@ function AddSheet({
       foot={
         <>
           <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Another photo'} onPress={() => void take()} />
-          <Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={submit} />
+          {closes ? null : <VoiceToggle voice={voice} isSaid={said !== null} />}
+          <Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={send} />
         </>
       }
     >
@@ -143,7 +157,8 @@ function AddSheet({
         autoFocus
       />
       {photo === null ? null : <Picture content={{ ...photo, caption: 'With it' }} isSmall />}
-      <FormRefusal sentence={trouble ?? refusal} />
+      {said === null ? null : <PlayVoice content={{ kind: 'voice', ...said }} />}
+      <FormRefusal sentence={trouble ?? voice?.trouble ?? errorAt(voiceRefusal?.field ?? '') ?? refusal} />
     </BottomSheet>
   );
 }

@@ -1,7 +1,7 @@
 import { causesField, presentField, type Incident } from '@oilcan/core/incidents';
-import { argsSchema, choiceField, optionalInstantField } from '@oilcan/core/kernel';
+import { argsSchema, choiceField, optionalInstantField, type Instant } from '@oilcan/core/kernel';
 import { incidentKinds } from '@oilcan/core/raise-rules';
-import { optionalPhotoField } from '@oilcan/core/reports';
+import { optionalPhotoField, type ReportPhoto } from '@oilcan/core/reports';
 import { draftText, isTakenLately, useFieldsDraft } from '../../data/fields-draft';
 import { now } from '../../data/store';
 
@@ -23,19 +23,25 @@ type Said = Pick<Incident, 'kind' | 'words' | 'causes' | 'presentIds' | 'present
   readonly time: string;
 };
 
+/** What was said and taken on Raise before it was said to be an incident. */
+interface Begun {
+  /** The machine or place at which it began; each has its own. */
+  readonly on: string;
+  readonly words: string;
+  readonly photo: ReportPhoto | null;
+  readonly takenAt: Instant | null;
+}
+
 interface IncidentDraft extends Said {
   readonly change: (some: Partial<Said>) => void;
   readonly forget: () => void;
 }
 
 /**
- * An incident that is not reported yet: a reload in the middle loses nothing of it.
- *
- * @param on the machine or place at which it began; each has its own
- * @param words what was typed before it was said to be an incident
+ * An incident that is not reported yet: a reload in the middle loses nothing of it. Other words begin another incident.
  */
-export function useIncidentDraft(on: string, words: string): IncidentDraft {
-  const { fields, change, forget } = useFieldsDraft(`incident ${on}`, draft, {
+export function useIncidentDraft({ on, words, photo: begun, takenAt: begunAt }: Begun): IncidentDraft {
+  const { fields, change, forget } = useFieldsDraft(`incident ${on} ${words}`.trimEnd(), draft, {
     kind: 'nearMiss',
     words,
     time: '',
@@ -43,8 +49,8 @@ export function useIncidentDraft(on: string, words: string): IncidentDraft {
     presentIds: [],
     presentOthers: '',
     doneAtOnce: '',
-    photo: null,
-    takenAt: null,
+    photo: begun,
+    takenAt: begunAt,
   });
   const { takenAt, photo, ...said } = fields;
   return {

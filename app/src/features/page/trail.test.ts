@@ -1,4 +1,4 @@
-import { depthOf, keepDepth, trailAfter, useTrail } from './trail';
+import { addressBefore, depthOf, keepDepth, trailAfter, useTrail } from './trail';
 
 const trailOf = (...addresses: string[]): readonly string[] =>
   addresses.reduce<readonly string[]>((trail, address) => trailAfter(trail, address), []);
@@ -28,6 +28,13 @@ describe('the way back', () => {
 
   it('does not lead back through what only led on', () => {
     expect(trailOf('/shift', '/scan', '/scan?code=LRK-G1', '/plant/gearbox')).toEqual(['/shift', '/plant/gearbox']);
+  });
+
+  it('can leave out a view that is done with', () => {
+    const trail = trailOf('/shift', '/shift/w-1', '/raise?asset=gearbox', '/raise/incident?asset=gearbox');
+    expect(addressBefore(trail)).toBe('/raise?asset=gearbox');
+    expect(addressBefore(trail, '/raise')).toBe('/shift/w-1');
+    expect(addressBefore(trailOf('/raise/incident'), '/raise')).toBeUndefined();
   });
 
   it('does not grow without end', () => {

@@ -22,6 +22,15 @@ export function trailAfter(trail: readonly string[], address: string): readonly 
   return [...(isBackOrHere ? left.slice(0, known) : left), address].slice(-LONGEST);
 }
 
+/**
+ * The address before the one where somebody is; undefined where there is none.
+ *
+ * @param over the path of a view that is done with, and not led back to
+ */
+export function addressBefore(trail: readonly string[], over?: string): string | undefined {
+  return trail.slice(0, -1).findLast((each) => pathOf(each) !== over);
+}
+
 /** How far down the views on the way were scrolled, in pixels, by their address. */
 const depths = new Map<string, number>();
 

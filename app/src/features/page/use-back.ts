@@ -1,7 +1,7 @@
 import { usePathname, useRouter, useSegments } from 'expo-router';
 import { useEffect } from 'react';
 import { placeWord } from './places';
-import { useTrail } from './trail';
+import { addressBefore, useTrail } from './trail';
 import { useOpenParams } from './use-open-params';
 
 /** Notes every address on the person's way through the application. The frame does it, once. */
@@ -30,9 +30,10 @@ const WHERE_YOU_WERE = 'where you were';
  * The way back to what was looked at before this.
  *
  * @param otherwise where it leads when the person came here from outside, or loaded the page anew
+ * @param over the path of a view on the way that is done with
  */
-export function useBack(otherwise: `/${string}`): WayBack {
+export function useBack(otherwise: `/${string}`, over?: `/${string}`): WayBack {
   const router = useRouter();
-  const before = useTrail(({ addresses }) => addresses.at(-2)) ?? otherwise;
+  const before = useTrail(({ addresses }) => addressBefore(addresses, over)) ?? otherwise;
   return { onBack: () => router.navigate(before as `/${string}`), backTo: placeWord(before) ?? WHERE_YOU_WERE };
 }

@@ -2,16 +2,17 @@ import { asId, LONGEST_LINE, type AssetId, type PersonId, type WorkOrderId } fro
 import type { Found, Outcome, Refusal } from '@oilcan/core/operations';
 import type { HazardThere } from '@oilcan/core/raise';
 import type { ArgsOf } from '@oilcan/core/registry';
-import { urgencyOfReport, type ReportPhoto } from '@oilcan/core/reports';
-import type { KeptVoice } from '../../data/files/use-kept-voice';
+import { urgencyOfReport } from '@oilcan/core/reports';
 import { furtherWorkOrder } from '../../data/new-work';
 import { now, peekRow, perform, performMaking } from '../../data/store';
 import type { HowBad } from './how-bad';
+import { recordTaken } from './record-taken';
+import type { Taken } from './use-taken-along';
 
 const AT_ONCE = 'Done at once, without a plan.';
 
 /** What somebody begins at once. */
-export interface ToDoNow {
+export interface ToDoNow extends Taken {
   readonly assetId: AssetId;
   /** What is wrong; a work order is called by its first line. */
   readonly words: string;
@@ -19,8 +20,6 @@ export interface ToDoNow {
   readonly steps: ArgsOf<'work.raise'>['steps'];
   readonly me: PersonId;
   readonly how: HowBad;
-  readonly photo: ReportPhoto | null;
-  readonly voice: KeptVoice | null;
 }
 
 /** Work that was begun at once. */
@@ -38,20 +37,14 @@ export async function doNow({ me, photo, voice, ...toDo }: ToDoNow): Promise<Fou
   const made = await performMaking('work.raise', workToRaise(toDo, me));
   if (!made.ok) return made;
   const workOrderId = asId<WorkOrderId>(made.value);
-  const outcomes = [
-    ...(photo === null
-      ? []
-      : [await perform('photo.add', { workOrderId, ...photo, caption: '', taken: 'before' } as const)]),
-    ...(voice === null ? [] : [await perform('voice.add', { workOrderId, ...voice })]),
-    await begin(workOrderId),
-  ];
+  const outcomes = [...(await recordTaken(workOrderId, { photo, voice }, 'before')), await begin(workOrderId)];
   // Whoever may not start it yet sees on its sheet what it waits for.
   const trouble = outcomes.find((outcome) => !outcome.ok && outcome.code !== 'waits_for_go_ahead');
   return { ok: true, value: { workOrderId, trouble: trouble === undefined || trouble.ok ? null : trouble } };
 }
 
 function workToRaise(
-  { assetId, words, hazards, steps, how }: Omit<ToDoNow, 'me' | 'photo' | 'voice'>,
+  { assetId, words, hazards, steps, how }: Omit<ToDoNow, 'me' | keyof Taken>,
   me: PersonId,
 ): ArgsOf<'work.raise'> {
   const urgency = urgencyOfReport(how, peekRow('assets', assetId)?.criticality ?? null);

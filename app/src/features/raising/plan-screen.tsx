@@ -3,6 +3,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import {
   addDays,
+  asId,
   localDate,
   parseDuration,
   formatDuration,
@@ -14,6 +15,7 @@ import {
 } from '@oilcan/core/kernel';
 import type { Procedure } from '@oilcan/core/procedures';
 import type { Asset } from '@oilcan/core/plant';
+import { sentenceFor } from '@oilcan/core/registry';
 import type { Report } from '@oilcan/core/reports';
 import { urgencies, workKinds, type KitPart, type Urgency, type WorkKind } from '@oilcan/core/work';
 import { asUsual, furtherWorkOrder } from '../../data/new-work';
@@ -22,6 +24,7 @@ import { now, peekRow, usePhone, useRow, useRowsById, useSettings, useTable } fr
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
+import { useNotice } from '../../ui/notice';
 import { Button, Choice, Choices } from '../../ui/press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -31,6 +34,9 @@ import { kindWords, urgencyWords } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { KitProposed, OneOf, ProcedureChoice, WhoDoesIt } from './plan-choices';
+import { recordTaken } from './record-taken';
+import { TakenAlong } from './taken-along';
+import { useTakenAlong } from './use-taken-along';
 import { WhereField, type RaisedAt } from './where-field';
 
 interface Props {
@@ -38,12 +44,14 @@ interface Props {
   readonly words: string;
   /** The reports that it answers; none where nobody reported it. */
   readonly reportIds: readonly ReportId[];
+  /** Where on Raise it began, if it did. */
+  readonly raisedOn?: string | undefined;
 }
 
 const DAYS_OFFERED = 5;
 
 /** A new work order with all that is known of it: what makes it, for whom, when, by which procedure, with which kit. */
-export function PlanScreen({ assetId, words, reportIds }: Props): ReactElement {
+export function PlanScreen({ assetId, words, reportIds, raisedOn }: Props): ReactElement {
   const back = useBack('/desk');
   const reports = useRowsById('reports', reportIds);
   const [at, setAt] = useState<RaisedAt>(assetId === undefined ? null : { is: 'asset', id: assetId as AssetId });
@@ -60,7 +68,7 @@ export function PlanScreen({ assetId, words, reportIds }: Props): ReactElement {
         {asset === undefined ? (
           <Words>Work is always on a machine. Choose it first.</Words>
         ) : (
-          <PlanForm key={asset.id} asset={asset} words={words} reports={reports} />
+          <PlanForm key={asset.id} asset={asset} words={words} reports={reports} raisedOn={raisedOn} />
         )}
       </ScrollView>
     </View>
@@ -84,12 +92,16 @@ function PlanForm({
   asset,
   words,
   reports,
+  raisedOn,
 }: {
   readonly asset: Asset;
   readonly words: string;
   readonly reports: readonly Report[];
+  readonly raisedOn: string | undefined;
 }): ReactElement | null {
   const router = useRouter();
+  const say = useNotice((state) => state.say);
+  const along = useTakenAlong(raisedOn);
   const palette = usePalette();
   const isWide = useIsWide();
   const settings = useSettings(asset.siteId);
@@ -153,7 +165,14 @@ function PlanForm({
       };
     },
     said: personIds.length === 0 && crewId === null ? 'Raised. Nobody has it yet.' : 'Raised and given.',
-    onDone: () => router.replace('/desk'),
+    onDone: (made) => {
+      along.forget();
+      router.replace('/desk');
+      // The work order is there, whatever becomes of what goes with it.
+      void recordTaken(asId(made), along, 'before').then((refusals) =>
+        refusals.forEach(({ code, values }) => say(sentenceFor(code, values))),
+      );
+    },
   });
   if (settings === undefined) return null;
   const today = localDate(now(), settings.zone);
@@ -173,6 +192,7 @@ function PlanForm({
               {sayMoment(stopped.since ?? stopped.at, now(), settings.zone, settings.language)}: recorded with it.
             </Words>
           )}
+          <TakenAlong photo={along.photo} voice={along.voice} onChange={along.change} />
           <OneOf label="How soon" of={urgencies} words={urgencyWords} chosen={urgency} onChoose={setUrgency} />
           <OneOf label="Kind of work" of={workKinds} words={kindWords} chosen={kind} onChoose={setKind} />
           <View style={sheet.question}>

@@ -24,11 +24,11 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { PlayVoice, VoiceToggle } from '../attachments';
-import { Picture } from '../photos';
+import { VoiceToggle } from '../attachments';
 import { doNow } from './do-now';
 import { HowBadChoice } from './how-bad';
 import { KnownThere } from './known-there';
+import { TakenAlong } from './taken-along';
 import { useRaiseDraft } from './use-raise-draft';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
@@ -52,7 +52,8 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const isNarrow = useWindowDimensions().width < NARROW_BELOW;
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const { words, how, photo, voice, change, forget } = useRaiseDraft(assetId ?? placeId ?? '');
+  const raisedOn = assetId ?? placeId ?? '';
+  const { words, how, photo, voice, change, forget } = useRaiseDraft(raisedOn);
   const setWords = (text: string): void => change({ words: text });
   const [at, setAt] = useState<RaisedAt>(atOf(assetId, placeId));
   const camera = useCamera((taken) => change({ photo: taken }));
@@ -141,13 +142,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                 />
               )}
             </View>
-            {photo === null ? null : <Picture content={{ ...photo, caption: 'With the report' }} isSmall />}
-            {voice === null ? null : (
-              <View style={sheet.keys}>
-                <PlayVoice content={{ kind: 'voice', ...voice }} />
-                <Button word="Leave it out" onPress={() => change({ voice: null })} />
-              </View>
-            )}
+            <TakenAlong photo={photo} voice={voice} onChange={change} />
           </View>
           <View style={isWide ? sheet.half : sheet.column}>
             <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />
@@ -165,7 +160,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
               />
             ) : null}
             <FormRefusal sentence={refusal ?? camera.trouble ?? microphone?.trouble ?? dictation?.error ?? null} />
-            <OtherWays person={person} at={at} words={words} />
+            <OtherWays person={person} at={at} words={words} raisedOn={raisedOn} />
           </View>
         </View>
         {isNarrow ? keys : null}
@@ -221,25 +216,26 @@ function OtherWays({
   person,
   at,
   words,
+  raisedOn,
 }: {
   readonly person: Parameters<typeof hasRole>[0];
   readonly at: RaisedAt;
   readonly words: string;
+  readonly raisedOn: string;
 }): ReactElement {
   const router = useRouter();
-  const asked = new URLSearchParams();
+  const asked = new URLSearchParams({ raised: raisedOn });
   if (at !== null) asked.set(at.is, at.id);
   if (words.trim() !== '') asked.set('words', words.trim().slice(0, 500));
-  const search = asked.size === 0 ? '' : (`?${asked}` as const);
   return (
     <View style={sheet.keys}>
       {hasRole(person, ['lead']) ? (
-        <Button word="Plan it" onPress={() => router.navigate(`/raise/plan${search}`)} />
+        <Button word="Plan it" onPress={() => router.navigate(`/raise/plan?${asked}`)} />
       ) : null}
       {hasRole(person, ['technician', 'lead']) ? (
-        <Button word="It is already done" onPress={() => router.navigate(`/raise/done${search}`)} />
+        <Button word="It is already done" onPress={() => router.navigate(`/raise/done?${asked}`)} />
       ) : null}
-      <Button word="An incident" onPress={() => router.navigate(`/raise/incident${search}`)} />
+      <Button word="An incident" onPress={() => router.navigate(`/raise/incident?${asked}`)} />
     </View>
   );
 }

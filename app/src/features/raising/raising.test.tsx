@@ -15,8 +15,8 @@ import {
   someRules,
   workId,
 } from '@oilcan/core/testing';
-import { peekRow, peekRows } from '../../data/store';
-import { press, pressTwice, type, words } from '../../testing/hands';
+import { peekAll, peekRow, peekRows } from '../../data/store';
+import { canPress, press, pressTwice, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
 import { TestWorks } from '../../testing/works';
@@ -173,9 +173,11 @@ describe('raising something on a machine', () => {
     works.server.signal = 'none';
     await type('What is it', 'It squeaks');
     await press('Voice note: press to begin');
-    await press('Leave it out');
+    await press('Photo');
+    await press('Leave the voice note out');
+    await press('Leave the photo out');
     await press('Report it');
-    expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'It squeaks', events: [] }]);
+    expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'It squeaks', photo: null, events: [] }]);
   });
 
   it('begins at once what endangers somebody, whatever the site wants to be asked', async () => {
@@ -281,6 +283,25 @@ describe('a lead’s new work order', () => {
     const id = records.peek('reports', stopped.id)?.workOrderId ?? '';
     expect(records.peek('workOrders', id)).toMatchObject({ title: stopped.words, urgency: 'shift' });
     expect(records.peek('assets', assetId)?.condition).toBe('stopped');
+  });
+
+  it('takes along what was photographed and spoken on Raise, which begins anew after it', async () => {
+    await raise([], lea);
+    works.server.signal = 'none';
+    await type('What is it', 'Guard is loose');
+    await press('Photo');
+    await press('Voice note: press to begin');
+    await press('Plan it');
+    const asked = new URLSearchParams(visited.at(-1)?.split('?').at(-1));
+    expect(Object.fromEntries(asked)).toEqual({ raised: assetId, asset: assetId, words: 'Guard is loose' });
+    await works.show(<PlanScreen assetId={assetId} words="Guard is loose" reportIds={[]} raisedOn={assetId} />);
+    await press('Raise this work order');
+    const [made] = peekAll('workOrders').filter(({ title }) => title === 'Guard is loose');
+    const entries = peekRows('entries', 'workOrder', made?.id ?? asId<WorkOrderId>('none')).map(({ content }) => content);
+    expect(entries).toContainEqual(expect.objectContaining({ kind: 'photo', fileId: seen.id }));
+    expect(entries).toContainEqual(expect.objectContaining({ kind: 'voice', seconds: 7 }));
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    expect([document.querySelector('textarea')?.value, canPress('Play 0:07')]).toEqual(['', false]);
   });
 
   it('wants a machine first', async () => {

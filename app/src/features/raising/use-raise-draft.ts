@@ -1,4 +1,4 @@
-import { argsSchema, optionalInstantField } from '@oilcan/core/kernel';
+import { argsSchema, optionalInstantField, type Instant } from '@oilcan/core/kernel';
 import {
   optionalConditionField,
   optionalFlagField,
@@ -30,6 +30,8 @@ interface Raised {
 }
 
 interface RaiseDraft extends Raised {
+  /** When the latest photo or voice note was taken. */
+  readonly takenAt: Instant | null;
   readonly change: (some: Partial<Omit<Raised, 'how'>> | HowBad) => void;
   readonly forget: () => void;
 }
@@ -48,6 +50,7 @@ export function useRaiseDraft(on: string): RaiseDraft {
     how: { condition, danger, since },
     photo: isThere ? fields.photo : null,
     voice: isThere ? fields.voice : null,
+    takenAt,
     change: (some) => change('photo' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
     forget,
   };

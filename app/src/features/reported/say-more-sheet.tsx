@@ -1,7 +1,6 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { mdiCamera } from '@mdi/js';
 import type { Report } from '@oilcan/core/reports';
-import { useKeptVoice, type KeptVoice } from '../../data/files/use-kept-voice';
 import { useReportPhoto } from '../../data/pictures/use-report-photo';
 import { useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
@@ -9,8 +8,7 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
-import { useOnce } from '../../ui/use-once';
-import { PlayVoice, VoiceToggle } from '../attachments';
+import { PlayVoice, useSaidAloud, VoiceToggle } from '../attachments';
 import { Picture } from '../photos';
 
 /** More about a report: words, a photo, or the voice. */
@@ -22,25 +20,21 @@ export function SayMoreSheet({
   readonly onClose: () => void;
 }): ReactElement {
   const { photo, trouble, take } = useReportPhoto();
-  const [said, setSaid] = useState<KeptVoice | null>(null);
-  const voice = useKeptVoice(setSaid);
-  const once = useOnce();
   const { run, refusal: voiceRefusal, errorAt } = useOperation();
-  const sendVoice = async (): Promise<boolean> => {
-    const isSent = said === null || (await run('report.say-aloud', { reportId: report.id, voice: said }, 'Added.'));
-    if (isSent) onClose();
-    return isSent;
-  };
+  const { voice, said, sendSaid } = useSaidAloud(
+    (spoken) => run('report.say-aloud', { reportId: report.id, voice: spoken }, 'Added.'),
+    onClose,
+  );
   const { form, submit, refusal } = useOperationForm({
     operation: 'report.say',
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { reportId: report.id, words, photo } }),
     said: 'Added.',
-    onDone: () => once(sendVoice),
+    onDone: sendSaid,
   });
   const send = (): void => {
     const isVoiceAlone = said !== null && photo === null && form.getValues('words').trim() === '';
-    if (isVoiceAlone) once(sendVoice);
+    if (isVoiceAlone) sendSaid();
     else submit();
   };
   return (
