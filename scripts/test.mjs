@@ -105,8 +105,17 @@ function countJest() {
 function countPlaywright() {
   const file = join(results, 'playwright.json');
   if (!existsSync(file)) return { passed: 0, failed: 0 };
-  const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+  const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
+  for (const title of titlesOfFlaky(suites)) say(`Passed the second time only, so there is a race to be found: ${title}`);
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped };
+}
+
+/** The tests that failed and then passed, however deep they are grouped. */
+function titlesOfFlaky(suites) {
+  return suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky')).map(({ title }) => title),
+    ...titlesOfFlaky(inner),
+  ]);
 }
 
 /** The browser, and the reader of our PDFs, which the tests need: there, installed, or named in a sentence. */

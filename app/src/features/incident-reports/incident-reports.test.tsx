@@ -221,4 +221,26 @@ describe('an incident', () => {
     await press(new RegExp(mine.words), 'link');
     expect(visited.at(-1)).toBe(`/reports/incident/${mine.id}`);
   });
+
+  it('is found by its words, its machine and its number, and all of many are shown on a press', async () => {
+    const many = Array.from({ length: 8 }, (_, index) =>
+      put('incidents', {
+        ...mine,
+        id: asId<IncidentId>(`i-${index}`),
+        number: `P-${40 + index}`,
+        words: `Bolt ${index}`,
+      }),
+    );
+    await open(many);
+    await works.show(<IncidentRows />);
+    expect(screen.getAllByRole('link')).toHaveLength(5);
+    await press('All 8 incidents');
+    expect(screen.getAllByRole('link')).toHaveLength(8);
+    for (const find of ['bolt 7', 'gearbox P-47']) {
+      await works.show(<IncidentRows find={find} />);
+      expect(screen.getAllByRole('link').map((link) => link.textContent)).toEqual([expect.stringContaining('Bolt 7')]);
+    }
+    await works.show(<IncidentRows find="rope" />);
+    expect(words()).not.toContain('Incidents');
+  });
 });

@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import { useMemo, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import type { Incident } from '@oilcan/core/incidents';
+import { fitsFind } from '../../data/fits-find';
 import { now, useRow, useSettings, useTable } from '../../data/store';
-import { Press } from '../../ui/press';
+import { Button, Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -12,20 +13,30 @@ import { incidentKindWords } from './incident-words';
 
 const MOST_SHOWN = 5;
 
-/** The incidents that concern me, the open ones first; nothing where none does. */
-export function IncidentRows(): ReactElement | null {
+/**
+ * The incidents that concern me, the open ones first; nothing where none does.
+ *
+ * @param find only those in which these words stand
+ */
+export function IncidentRows({ find = '' }: { readonly find?: string }): ReactElement | null {
   const incidents = useTable('incidents');
+  const [isWhole, setIsWhole] = useState(false);
   const listed = useMemo(
     () =>
-      [...incidents].sort((a, b) => Number(a.closed !== null) - Number(b.closed !== null) || (a.at < b.at ? 1 : -1)),
-    [incidents],
+      incidents
+        .filter((incident) => fitsFind(incident, find))
+        .sort((a, b) => Number(a.closed !== null) - Number(b.closed !== null) || (a.at < b.at ? 1 : -1)),
+    [incidents, find],
   );
   if (listed.length === 0) return null;
   return (
     <Section title="Incidents" aside="seen only by those whom they concern">
-      {listed.slice(0, MOST_SHOWN).map((incident) => (
+      {listed.slice(0, isWhole ? undefined : MOST_SHOWN).map((incident) => (
         <IncidentRow key={incident.id} incident={incident} />
       ))}
+      {isWhole || listed.length <= MOST_SHOWN ? null : (
+        <Button word={`All ${listed.length} incidents`} style={sheet.all} onPress={() => setIsWhole(true)} />
+      )}
     </Section>
   );
 }
@@ -54,4 +65,7 @@ function IncidentRow({ incident }: { readonly incident: Incident }): ReactElemen
   );
 }
 
-const sheet = StyleSheet.create({ row: { borderBottomWidth: 1, paddingVertical: 10, gap: 2 } });
+const sheet = StyleSheet.create({
+  row: { borderBottomWidth: 1, paddingVertical: 10, gap: 2 },
+  all: { marginTop: 12, alignSelf: 'flex-start' },
+});

@@ -2,6 +2,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import type { PersonId } from '@oilcan/core/kernel';
 import { isReporterOf, problemsToAnswer, type Problem, type Report } from '@oilcan/core/reports';
+import { fitsFind } from '../../data/fits-find';
 import { usePhone, useTable } from '../../data/store';
 import { FindField } from '../../ui/find-field';
 import { Button, Choice, Choices } from '../../ui/press';
@@ -11,7 +12,6 @@ import { counted } from '../../words/work-words';
 import { IncidentRows } from '../incident-reports';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { fitsFind } from './fits-find';
 import { ReportRow } from './report-row';
 
 const choices = [
@@ -65,7 +65,7 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
             </Choices>
             <FindField label="Find a report" value={find} onChange={setFind} />
             {listed.length === 0 ? null : <Button word="Save as CSV" style={sheet.save} onPress={() => void save()} />}
-            {shown === 'mine' ? <IncidentRows /> : null}
+            {shown === 'mine' ? <IncidentRows find={find} /> : null}
           </View>
         }
         ListEmptyComponent={<Words>{emptyWords[shown]}</Words>}
