@@ -14,14 +14,27 @@ const results = join(root, '.oilcan', 'results');
 let passed = 0;
 let failed = 0;
 
+/** What tools find by reading the code. */
+const checks = [
+  ['Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']],
+  ['Lint and import directions', 'npx', ['eslint', '.']],
+  ['Types', 'npx', ['tsc', '--noEmit']],
+  ['Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']],
+  ['Unused code and dependencies', 'npx', ['knip', '--no-config-hints']],
+  ['Circles and floors', 'npm', ['run', '--silent', 'circles']],
+  ['Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']],
+  ['What each browser test covers', 'node', ['scripts/covers.mjs']],
+];
+
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const changed = process.argv.includes('--changed') ? changedFiles() : null;
 try {
   ensureTools();
   await installPackages();
-  // Compiling keeps one core busy for minutes; the checks are done beside it by then.
-  await Promise.all([compilePackages(), checks().then(buildApplication)]);
+  // None of these waits for another, and most keep one core busy; what takes longest comes first.
+  await inTwoLanes([compilePackages, buildApplication, ...checks.map((each) => () => check(...each))]);
   await buildNode();
 } catch (error) {
   giveUp(`${error.message}\n${passed} passed, ${failed + 1} failed`);
@@ -30,19 +43,6 @@ await unitTests();
 await browserTests();
 say(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
-
-/** What tools find by reading the code. */
-async function checks() {
-  await check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-  await check('Lint and import directions', 'npx', ['eslint', '.']);
-  await check('Types', 'npx', ['tsc', '--noEmit']);
-  await check('Types of the application', 'npx', ['tsc', '--noEmit', '-p', 'app']);
-  await check('Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']);
-  await check('Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']);
-  await check('Circles and floors', 'npm', ['run', '--silent', 'circles']);
-  await check('Unused code and dependencies', 'npx', ['knip', '--no-config-hints']);
-  await check('What each browser test covers', 'node', ['scripts/covers.mjs']);
-}
 
 /** Jest finds by the imports what a change can touch. */
 async function unitTests() {
@@ -63,6 +63,15 @@ async function browserTests() {
 function changedFiles() {
   const git = (...args) => execFileSync('git', args, { cwd: root, encoding: 'utf8' }).split('\n').filter(Boolean);
   return [...git('diff', '--name-only', 'HEAD'), ...git('ls-files', '--others', '--exclude-standard')];
+}
+
+/** Does them in this order, two at a time. */
+async function inTwoLanes(tasks) {
+  const waiting = [...tasks];
+  const lane = async () => {
+    for (let task = waiting.shift(); task !== undefined; task = waiting.shift()) await task();
+  };
+  await Promise.all([lane(), lane()]);
 }
 
 /** A tool that finds nothing or something: counts as one. */
@@ -106,7 +115,8 @@ function countPlaywright() {
   const file = join(results, 'playwright.json');
   if (!existsSync(file)) return { passed: 0, failed: 0 };
   const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
-  for (const title of titlesOfFlaky(suites)) say(`Passed the second time only, so there is a race to be found: ${title}`);
+  for (const title of titlesOfFlaky(suites))
+    say(`Passed the second time only, so there is a race to be found: ${title}`);
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped };
 }
 
