@@ -85,7 +85,7 @@ for (const [name, options] of [
       ['/raise/plan?asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
       ['/reports', 'To answer'],
       ['/reports/report-4', 'What became of it'],
-      ['/reports/incident/incident-1', 'What was done since'],
+      ['/reports/incident/incident-1', 'What was added'],
     ];
     for (const [path, seen] of views) {
       await ines.goto(path);
@@ -218,6 +218,14 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
     ['/scan', 'Or type the code'],
     ['/notices', 'Choose what I hear of'],
     ['/shift/kit', 'Choose jobs'],
+    ['/shift/day', 'Coming days'],
+    ['/raise?asset=lark-gearbox', 'Already known'],
+    ['/raise/done?words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
+    ['/raise/incident?asset=lark-gearbox', 'What led to it (not needed)'],
+    ['/raise/plan?asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
+    ['/reports', 'To answer'],
+    ['/reports/report-4', 'What became of it'],
+    ['/reports/incident/incident-1', 'What was added'],
   ] as const;
   for (const [path, words] of views) {
     await page.goto(path);

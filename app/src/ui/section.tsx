@@ -34,10 +34,16 @@ export function Section({ title, aside, children, onPlaced }: Props): ReactEleme
   );
 }
 
+interface RowProps {
+  readonly children: ReactNode;
+  /** With very large text, what does not fit beside the words goes under them. */
+  readonly wraps?: boolean;
+}
+
 /** A line between what belongs together. */
-export function Row({ children }: { readonly children: ReactNode }): ReactElement {
+export function Row({ children, wraps = false }: RowProps): ReactElement {
   const palette = usePalette();
-  return <View style={[sheet.row, { borderColor: palette.line }]}>{children}</View>;
+  return <View style={[sheet.row, wraps && sheet.wraps, { borderColor: palette.line }]}>{children}</View>;
 }
 
 const sheet = StyleSheet.create({
@@ -53,4 +59,5 @@ const sheet = StyleSheet.create({
   },
   rule: { height: RULE },
   row: { borderBottomWidth: 1, paddingVertical: 10, flexDirection: 'row', alignItems: 'center', gap: 12 },
+  wraps: { flexWrap: 'wrap' },
 });

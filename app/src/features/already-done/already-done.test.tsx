@@ -102,6 +102,24 @@ describe('work that is already done', () => {
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
+  it('stays without what was left out, also when the photo is left out after it', async () => {
+    await open();
+    works.server.signal = 'none';
+    await works.show(<RaiseScreen assetId={pump.id} placeId={undefined} />);
+    await press('Photo');
+    await works.show(<DoneScreen assetId={pump.id} raisedOn={pump.id} words={line} />);
+    await press(/Leave out: Stood still/);
+    await press('Leave the photo out');
+    await press('Keep it');
+    const id = asId<WorkOrderId>(visited.at(-1)?.split('=').at(-1) ?? '');
+    const kinds = peekRows('entries', 'workOrder', id).map(({ content }) => content.kind);
+    expect([kinds.includes('stoppage'), kinds.includes('photo'), kinds.includes('labor')]).toEqual([
+      false,
+      false,
+      true,
+    ]);
+  });
+
   it('is on another machine in one press, where the words fit several', async () => {
     const other = anAsset({ id: asId<AssetId>('pump-1'), name: 'Pump 1', tag: 'SNW-P1' });
     await open([put('assets', other)]);

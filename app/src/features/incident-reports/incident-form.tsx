@@ -5,6 +5,7 @@ import { asId, latestWallTime, OilcanError, type Instant, type PersonId, type Si
 import { incidentCauses } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
+import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useCamera } from '../../data/pictures/use-report-photo';
 import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
@@ -18,6 +19,7 @@ import { toggled } from '../../ui/toggled';
 import { useOnce } from '../../ui/use-once';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { VoiceToggle } from '../attachments';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { TakenAlong, useTakenAlong, WhereField, type RaisedAt } from '../raising';
@@ -43,11 +45,13 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
     on: first?.id ?? '',
     words: given,
     photo: along.photo,
+    voice: along.voice,
     takenAt: along.takenAt,
   });
-  const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photo } = said;
+  const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photo, voice } = said;
   const [at, setAt] = useState<RaisedAt>(first);
   const { trouble, take } = useCamera((taken) => change({ photo: taken }));
+  const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
   const [path, setPath] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
@@ -79,8 +83,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
       signature: path === '' ? null : { name: person.name, path },
     });
     if (!made.ok) return told(sentenceFor(made.code, made.values));
-    if (along.voice !== null)
-      await performOrSay('incident.say-aloud', { incidentId: asId(made.value), voice: along.voice });
+    if (voice !== null) await performOrSay('incident.say-aloud', { incidentId: asId(made.value), voice });
     forget();
     along.forget();
     const number = peekRow('incidents', made.value)?.number ?? 'It';
@@ -148,28 +151,24 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
             lines={3}
           />
         ) : null}
-        {isAsked('photo') ? (
-          <Button
-            word={photo === null ? label('photo', 'Photo') : 'Another photo'}
-            icon={mdiCamera}
-            onPress={() => void take()}
-          />
-        ) : null}
-        <TakenAlong
-          photo={photo}
-          voice={along.voice}
-          onChange={({ photo: left, voice: unsaid }) => {
-            if (left === null) change({ photo: null });
-            if (unsaid === null) along.change({ voice: null });
-          }}
-        />
+        <View style={sheet.choices}>
+          {isAsked('photo') ? (
+            <Button
+              word={photo === null ? label('photo', 'Photo') : 'Another photo'}
+              icon={mdiCamera}
+              onPress={() => void take()}
+            />
+          ) : null}
+          <VoiceToggle voice={microphone} isSaid={voice !== null} />
+        </View>
+        <TakenAlong photo={photo} voice={voice} onChange={change} />
         {isAsked('signature') ? (
           <View>
             <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>
             <SignaturePad path={path} onDraw={setPath} />
           </View>
         ) : null}
-        <FormRefusal sentence={refusal ?? trouble} />
+        <FormRefusal sentence={refusal ?? trouble ?? microphone?.trouble ?? null} />
       </ScrollView>
       <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
         <Button

@@ -82,7 +82,7 @@ function Page({ incident }: { readonly incident: Incident }): ReactElement {
           <Words as="small">{incident.signature.name}</Words>
         </View>
       )}
-      <Section title="What was done since">
+      <Section title="What was added">
         {incident.notes.length === 0 ? <Words soft>Nothing yet.</Words> : null}
         {incident.notes.map((note) => (
           <Row key={note.id}>

@@ -1,7 +1,7 @@
 import { causesField, presentField, type Incident } from '@oilcan/core/incidents';
 import { argsSchema, choiceField, optionalInstantField, type Instant } from '@oilcan/core/kernel';
 import { incidentKinds } from '@oilcan/core/raise-rules';
-import { optionalPhotoField, type ReportPhoto } from '@oilcan/core/reports';
+import { optionalPhotoField, optionalVoiceField, type ReportPhoto, type ReportVoice } from '@oilcan/core/reports';
 import { draftText, isTakenLately, useFieldsDraft } from '../../data/fields-draft';
 import { now } from '../../data/store';
 
@@ -14,6 +14,7 @@ const draft = argsSchema({
   presentOthers: draftText(),
   doneAtOnce: draftText(),
   photo: optionalPhotoField(),
+  voice: optionalVoiceField(),
   takenAt: optionalInstantField(),
 });
 
@@ -21,6 +22,7 @@ const draft = argsSchema({
 type Said = Pick<Incident, 'kind' | 'words' | 'causes' | 'presentIds' | 'presentOthers' | 'doneAtOnce' | 'photo'> & {
   /** When it happened, as it is typed. */
   readonly time: string;
+  readonly voice: ReportVoice | null;
 };
 
 /** What was said and taken on Raise before it was said to be an incident. */
@@ -29,6 +31,7 @@ interface Begun {
   readonly on: string;
   readonly words: string;
   readonly photo: ReportPhoto | null;
+  readonly voice: ReportVoice | null;
   readonly takenAt: Instant | null;
 }
 
@@ -40,7 +43,7 @@ interface IncidentDraft extends Said {
 /**
  * An incident that is not reported yet: a reload in the middle loses nothing of it. Other words begin another incident.
  */
-export function useIncidentDraft({ on, words, photo: begun, takenAt: begunAt }: Begun): IncidentDraft {
+export function useIncidentDraft({ on, words, ...taken }: Begun): IncidentDraft {
   const { fields, change, forget } = useFieldsDraft(`incident ${on} ${words}`.trimEnd(), draft, {
     kind: 'nearMiss',
     words,
@@ -49,14 +52,15 @@ export function useIncidentDraft({ on, words, photo: begun, takenAt: begunAt }: 
     presentIds: [],
     presentOthers: '',
     doneAtOnce: '',
-    photo: begun,
-    takenAt: begunAt,
+    ...taken,
   });
-  const { takenAt, photo, ...said } = fields;
+  const { takenAt, photo, voice, ...said } = fields;
+  const isThere = isTakenLately(takenAt);
   return {
     ...said,
-    photo: isTakenLately(takenAt) ? photo : null,
-    change: (some) => change('photo' in some ? { ...some, takenAt: now() } : some),
+    photo: isThere ? photo : null,
+    voice: isThere ? voice : null,
+    change: (some) => change('photo' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
     forget,
   };
 }

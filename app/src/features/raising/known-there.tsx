@@ -42,7 +42,7 @@ export function KnownThere({ at, words, onJoined }: Props): ReactElement | null 
     <View role="region" aria-label="Already known" style={sheet.known}>
       <Words as="label">Already known</Words>
       {found.map((each) => (
-        <Row key={each.is === 'work' ? each.work.id : each.report.id}>
+        <Row key={each.is === 'work' ? each.work.id : each.report.id} wraps>
           <View style={sheet.words}>
             <Words lines={3}>{each.is === 'work' ? each.work.title : each.report.words}</Words>
             <Words as="small" soft>

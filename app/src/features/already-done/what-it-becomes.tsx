@@ -1,0 +1,213 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { mdiClose } from '@mdi/js';
+import { likelyFault, type DoneLine } from '@oilcan/core/already-done';
+import { asId, formatDuration, minutesBetween, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
+import { sentenceFor } from '@oilcan/core/registry';
+import type { Settings } from '@oilcan/core/settings';
+import { meaningsOf } from '@oilcan/core/shorthand';
+import { newWorkOrder, type WorkOrder } from '@oilcan/core/work';
+import { useMe } from '../../data/use-me';
+import { FormRefusal } from '../../forms/form-refusal';
+import { useNotice } from '../../ui/notice';
+import { Button, IconPress } from '../../ui/press';
+import { Row } from '../../ui/section';
+import { RULE } from '../../ui/theme';
+import { toggled } from '../../ui/toggled';
+import { useOnce } from '../../ui/use-once';
+import { usePalette } from '../../ui/use-palette';
+import { Words } from '../../ui/words';
+import { sayMoment } from '../../words/dates';
+import { faultWords } from '../faults/words';
+import type { Taken } from '../raising';
+import { meaningSaid, problemSaid, useShorthandContext } from '../shorthand/words';
+import { keepDone } from './keep-done';
+
+interface Props {
+  readonly asset: Asset;
+  readonly read: DoneLine;
+  readonly line: string;
+  readonly settings: Settings;
+  readonly present: Instant;
+  readonly taken: Taken;
+  /** It is part of a scroll, and has none of its own. */
+  readonly isWithin: boolean;
+  /** Which of it is left out; kept outside, so that it stays whatever is drawn anew. */
+  readonly leftOut: readonly string[];
+  readonly onLeaveOut: (keys: readonly string[]) => void;
+  readonly onKept: () => void;
+}
+
+/** What the line means on this machine, before it is kept: each thing may be left out. */
+export function WhatItBecomes({
+  asset,
+  read,
+  line,
+  settings,
+  present,
+  taken,
+  isWithin,
+  leftOut,
+  onLeaveOut,
+  onKept,
+}: Props): ReactElement {
+  const router = useRouter();
+  const palette = usePalette();
+  const me = useMe();
+  const say = useNotice((state) => state.say);
+  const once = useOnce();
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const work = useMemo(() => provisional(asset, read, present), [asset, read, present]);
+  const { context } = useShorthandContext(work);
+  const meanings = useMemo(
+    () =>
+      meaningsOf(
+        read.phrases.map((phrase) => ({ phrase, from: 0, to: 0 })),
+        context,
+      ),
+    [read, context],
+  );
+  const saidFault = meanings.some(({ is }) => is === 'fault');
+  const fault = saidFault ? null : likelyFault(read.title, context.usualFaults, context.faults);
+  const isIn = (key: string): boolean => !leftOut.includes(key);
+  const toggle = (key: string): void => onLeaveOut(toggled(leftOut, key));
+  const problems = meanings.filter((meaning, index) => isIn(`${index}`) && problemSaid(meaning) !== null);
+  const keep = async (): Promise<boolean> => {
+    const kept = await keepDone({
+      asset,
+      me,
+      settings,
+      present,
+      title: read.title === '' ? line.trim().slice(0, 200) : read.title,
+      reason: line.trim(),
+      time: isIn('time') ? read.time : null,
+      stoppage: isIn('stoppage') ? read.stoppage : null,
+      fault: fault !== null && isIn('fault') ? { ...fault, activity: read.activity } : null,
+      meanings: meanings.filter((_, index) => isIn(`${index}`)),
+      photo: taken.photo,
+      voice: taken.voice,
+    });
+    if (!kept.ok) {
+      setRefusal(sentenceFor(kept.code, kept.values));
+      return false;
+    }
+    onKept();
+    const { workOrderId, notKept } = kept.value;
+    if (notKept.length > 0) say(`Not kept: ${notKept.join(' ')}`);
+    router.replace(`/raise/done?work=${workOrderId}`);
+    return true;
+  };
+  const list = (
+    <>
+      <Words as="label">What it becomes</Words>
+      <Row>
+        <Words style={sheet.words}>A work order: {read.title === '' ? line.trim() : read.title}</Words>
+      </Row>
+      {read.time === null ? null : (
+        <Said
+          words={`${formatDuration(minutesBetween(read.time.from, read.time.to))} of work, ${span(read.time, present, settings)}`}
+          isIn={isIn('time')}
+          onToggle={() => toggle('time')}
+        />
+      )}
+      {read.stoppage === null ? null : (
+        <Said
+          words={`${read.stoppage.extent === 'full' ? 'Stood still' : 'Ran reduced'} ${span(read.stoppage, present, settings)}`}
+          isIn={isIn('stoppage')}
+          onToggle={() => toggle('stoppage')}
+        />
+      )}
+      {fault === null ? null : (
+        <Said words={`Fault: ${faultWords(fault)}`} isIn={isIn('fault')} onToggle={() => toggle('fault')} />
+      )}
+      {meanings.map((meaning, index) => (
+        <Said
+          key={`${index} ${meaningSaid(meaning)}`}
+          words={problemSaid(meaning) ?? meaningSaid(meaning)}
+          isIn={isIn(`${index}`)}
+          isProblem={problemSaid(meaning) !== null}
+          onToggle={() => toggle(`${index}`)}
+        />
+      ))}
+      <FormRefusal sentence={refusal} />
+    </>
+  );
+  return (
+    <>
+      {isWithin ? (
+        <View style={sheet.content}>{list}</View>
+      ) : (
+        <ScrollView role="main" contentContainerStyle={sheet.content}>
+          {list}
+        </ScrollView>
+      )}
+      <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
+        {problems.length === 0 ? null : <Words soft>Correct the line, or leave out what does not fit.</Words>}
+        <Button main disabled={problems.length > 0} word="Keep it" onPress={() => once(keep)} />
+      </View>
+    </>
+  );
+}
+
+/** The work order as it will be, by which the line is understood. */
+function provisional(asset: Asset, { title }: DoneLine, createdAt: Instant): WorkOrder {
+  return newWorkOrder({
+    id: asId<WorkOrderId>('already-done'),
+    number: '',
+    siteId: asset.siteId,
+    assetId: asset.id,
+    placeId: asset.placeId,
+    kind: 'corrective',
+    urgency: 'shift',
+    title,
+    reason: '',
+    tradeId: '',
+    dueAt: null,
+    estimateMinutes: 0,
+    personIds: [],
+    crewId: null,
+    hazards: [],
+    kit: [],
+    tools: [],
+    createdAt,
+    cameFrom: null,
+  });
+}
+
+const span = (
+  { from, to }: { readonly from: Instant; readonly to: Instant },
+  present: Instant,
+  { zone, language }: Settings,
+): string =>
+  `${sayMoment(from, present, zone, language)} to ${to === present ? 'now' : sayMoment(to, present, zone, language)}`;
+
+interface SaidProps {
+  readonly words: string;
+  readonly isIn: boolean;
+  readonly isProblem?: boolean;
+  readonly onToggle: () => void;
+}
+
+function Said({ words, isIn, isProblem = false, onToggle }: SaidProps): ReactElement {
+  const palette = usePalette();
+  return (
+    <Row>
+      <Words style={sheet.words} soft={!isIn} {...(isProblem && isIn ? { color: palette.faulty } : {})}>
+        {isIn ? words : `Left out: ${words}`}
+      </Words>
+      {isIn ? (
+        <IconPress icon={mdiClose} label={`Leave out: ${words}`} onPress={onToggle} />
+      ) : (
+        <Button word="Take it in" onPress={onToggle} />
+      )}
+    </Row>
+  );
+}
+
+const sheet = StyleSheet.create({
+  content: { paddingHorizontal: 16, paddingBottom: 16, width: '100%', maxWidth: 720 },
+  words: { flex: 1, minWidth: 0 },
+  foot: { padding: 8, gap: 6, borderTopWidth: RULE },
+});
