@@ -173,7 +173,7 @@ test('nothing is cut off sideways, down to 200 % text on a phone', async ({ open
 /** Words and signs that reach beyond the edge of the screen, words of which not three letters fit a line, or that lie on others. */
 const cramped = (page: Page): Promise<string[]> =>
   page.evaluate<string[]>(`(() => {
-    const within = (what) => [...document.querySelectorAll('[role=main] ' + what + ', [role=dialog] ' + what + ', [role=banner] ' + what)];
+    const within = (what) => [...document.querySelectorAll('[role=main] ' + what + ', [role=dialog] ' + what + ', [role=banner] ' + what + ', [role=navigation] ' + what)];
     const isSeen = (node) => node.getBoundingClientRect().width > 0 && node.closest('canvas, [aria-hidden=true], [role=img]') === null;
     const isCut = (node) => {
       const { left, right } = node.getBoundingClientRect();
@@ -232,6 +232,10 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
     await expect(page.getByText(words, { exact: true }).first()).toBeVisible();
     expect([path, ...(await cramped(page))]).toEqual([path]);
   }
+  const lead = await open('Tess Lindqvist', { viewport: { width: 195, height: 422 }, hasTouch: true });
+  await lead.goto('/desk');
+  await expect(lead.getByRole('button', { name: 'Let it start' })).toBeVisible();
+  expect(await cramped(lead)).toEqual([]);
   await page.goto('/shift');
   await page.getByText('Gearbox output seal weeping oil').tap();
   await page.getByRole('button', { name: /^I have read/ }).tap();

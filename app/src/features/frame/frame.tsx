@@ -96,6 +96,15 @@ const sheet = StyleSheet.create({
   rail: { width: 84, borderRightWidth: RULE, paddingTop: 12 },
   sign: { alignItems: 'center', paddingBottom: 12 },
   railLink: { alignItems: 'center', paddingVertical: 12, gap: 2, borderLeftWidth: 4, marginBottom: 8 },
-  foot: { flexDirection: 'row', borderTopWidth: RULE },
-  footLink: { flex: 1, alignItems: 'center', paddingVertical: 6, gap: 2, borderTopWidth: 4 },
+  // With very large text the five of a lead stand in two rows.
+  foot: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: RULE },
+  footLink: {
+    flexGrow: 1,
+    flexBasis: 0,
+    minWidth: 48,
+    alignItems: 'center',
+    paddingVertical: 6,
+    gap: 2,
+    borderTopWidth: 4,
+  },
 });

@@ -25,7 +25,9 @@ export function RaiseKey({ isRail = false }: { readonly isRail?: boolean }): Rea
 const sheet = StyleSheet.create({
   // Four keys of 48 px stand side by side on a phone at 200 % text: 195 px leave them 3.
   foot: {
-    flex: 1,
+    flexGrow: 1,
+    flexBasis: 0,
+    minWidth: 48,
     alignItems: 'center',
     paddingVertical: 6,
     gap: 2,

@@ -75,7 +75,7 @@ function WaitingRow({ work, isChosen, onToggle, onLetStart }: WaitingRowProps): 
     settings === undefined ? '' : `raised ${sayMoment(work.createdAt, now(), settings.zone, settings.language)}`,
   ].filter((fact) => fact !== '');
   return (
-    <Row>
+    <Row wraps>
       <View style={sheet.words}>
         <Words as="mark">{work.number}</Words>
         <Words as="row">{work.title}</Words>
@@ -96,7 +96,7 @@ function WaitingRow({ work, isChosen, onToggle, onLetStart }: WaitingRowProps): 
 }
 
 const sheet = StyleSheet.create({
-  words: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
-  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 150, minWidth: 0 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1, gap: 8 },
   all: { marginTop: 12, alignSelf: 'flex-start' },
 });
