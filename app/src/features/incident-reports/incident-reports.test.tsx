@@ -120,6 +120,23 @@ describe('reporting an incident', () => {
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
+  it('takes along what is taken once somebody went back to Raise, beside what it has', async () => {
+    await open();
+    works.server.signal = 'none';
+    const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
+    await works.show(<IncidentForm {...begun} />);
+    await press('Voice note: press to begin');
+    jest.setSystemTime(Date.now() + 60_000);
+    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await press('Photo');
+    await works.show(<IncidentForm {...begun} />);
+    expect([canPress('Leave the photo out'), canPress('Leave the voice note out')]).toEqual([true, true]);
+    await press('Leave the voice note out');
+    await works.show(<IncidentForm {...begun} />);
+    await press('Report the incident');
+    expect(peekAll('incidents')).toMatchObject([{ photo: { fileId: seen.id }, notes: [] }]);
+  });
+
   it('leaves out what was taken on Raise after all', async () => {
     await open();
     works.server.signal = 'none';

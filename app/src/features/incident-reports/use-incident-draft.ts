@@ -55,12 +55,17 @@ export function useIncidentDraft({ on, words, ...taken }: Begun): IncidentDraft 
     ...taken,
   });
   const { takenAt, photo, voice, ...said } = fields;
+  // Who went back to Raise may have taken something there since.
+  const isLater = taken.takenAt !== null && (takenAt === null || taken.takenAt > takenAt);
   const isThere = isTakenLately(takenAt);
+  const shown = {
+    photo: (isLater ? taken.photo : null) ?? (isThere ? photo : null),
+    voice: (isLater ? taken.voice : null) ?? (isThere ? voice : null),
+  };
   return {
     ...said,
-    photo: isThere ? photo : null,
-    voice: isThere ? voice : null,
-    change: (some) => change('photo' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
+    ...shown,
+    change: (some) => change('photo' in some || 'voice' in some ? { ...shown, ...some, takenAt: now() } : some),
     forget,
   };
 }
