@@ -297,7 +297,9 @@ describe('a lead’s new work order', () => {
     await works.show(<PlanScreen assetId={assetId} words="Guard is loose" reportIds={[]} raisedOn={assetId} />);
     await press('Raise this work order');
     const [made] = peekAll('workOrders').filter(({ title }) => title === 'Guard is loose');
-    const entries = peekRows('entries', 'workOrder', made?.id ?? asId<WorkOrderId>('none')).map(({ content }) => content);
+    const entries = peekRows('entries', 'workOrder', made?.id ?? asId<WorkOrderId>('none')).map(
+      ({ content }) => content,
+    );
     expect(entries).toContainEqual(expect.objectContaining({ kind: 'photo', fileId: seen.id }));
     expect(entries).toContainEqual(expect.objectContaining({ kind: 'voice', seconds: 7 }));
     await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
