@@ -1,7 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SegmentedButtons } from 'react-native-paper';
-import { CORNER, TARGET } from './theme';
+import { Choice, Choices } from './press';
+import { CORNER, TARGET, useIsNarrow } from './theme';
 
 interface Props<Value extends string> {
   /** What is chosen, for who does not see it. */
@@ -11,8 +12,18 @@ interface Props<Value extends string> {
   readonly onChoose: (value: Value) => void;
 }
 
-/** One of a few, side by side. */
+/** One of a few, side by side; with very large text one under the other. */
 export function Segments<Value extends string>({ label, value, choices, onChoose }: Props<Value>): ReactElement {
+  const isNarrow = useIsNarrow();
+  if (isNarrow) {
+    return (
+      <Choices label={label}>
+        {choices.map(([each, word]) => (
+          <Choice key={each} word={word} isChosen={each === value} onPress={() => onChoose(each)} />
+        ))}
+      </Choices>
+    );
+  }
   return (
     <View role="group" aria-label={label}>
       <SegmentedButtons

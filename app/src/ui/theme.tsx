@@ -132,3 +132,11 @@ function paperTheme(palette: Palette): MD3Theme {
 function flat(ground: string): MD3Theme['colors']['elevation'] {
   return { level0: 'transparent', level1: ground, level2: ground, level3: ground, level4: ground, level5: ground };
 }
+
+/** Below this a phone shows very large text: 390 px are 195 at 200 %. */
+const NARROW_BELOW = 340;
+
+/** Whether what stands side by side on a phone has no room to do so. */
+export function useIsNarrow(): boolean {
+  return useWindowDimensions().width < NARROW_BELOW;
+}

@@ -17,7 +17,7 @@ import { Field } from '../../ui/field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Button, Choice } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
-import { RULE, useIsWide } from '../../ui/theme';
+import { RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { useOnce } from '../../ui/use-once';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -33,7 +33,6 @@ import { useRaiseDraft } from './use-raise-draft';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
 
-const NARROW_BELOW = 340;
 /** What stands in lists for what was spoken and not written. */
 const SPOKEN = 'Spoken: listen to the voice note';
 
@@ -49,7 +48,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
   // With very large text the keys stand below what they are about.
-  const isNarrow = useWindowDimensions().width < NARROW_BELOW;
+  const isNarrow = useIsNarrow();
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
   const raisedOn = assetId ?? placeId ?? '';

@@ -6,7 +6,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { SmallKey } from '../../ui/small-key';
-import { CORNER, GAP, RULE, useIsWide } from '../../ui/theme';
+import { CORNER, GAP, RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useIsPrepared } from '../hazards';
@@ -17,7 +17,6 @@ import { dockItems } from '../registry/views';
 import type { DockItem } from '../views/dock-item';
 
 /** Where five keys do not fit beside one another: very large text on a phone. */
-const NARROW_BELOW = 340;
 
 const keys = dockItems.filter(({ place }) => place === 'dock');
 
@@ -36,7 +35,7 @@ interface Props {
 export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElement | null {
   const palette = usePalette();
   const isWide = useIsWide();
-  const isNarrow = useIsDockNarrow();
+  const isNarrow = useIsNarrow();
   const isPrepared = useIsPrepared(work);
   const press = ({ name, countsAsWorking }: DockItem): void => {
     if (!isPrepared && countsAsWorking) onHazards();
@@ -62,11 +61,6 @@ export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElem
       </View>
     </View>
   );
-}
-
-/** Whether the dock has room for its keys alone: with very large text its line stands in the sheet. */
-export function useIsDockNarrow(): boolean {
-  return useWindowDimensions().width < NARROW_BELOW;
 }
 
 /** The line above the dock: several things written at once, a break, and the clocks of mates. */

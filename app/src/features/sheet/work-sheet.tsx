@@ -7,7 +7,7 @@ import { lookUpWork, peekRow, usePhone, useRow, useRows } from '../../data/store
 import { Dipstick } from '../../ui/dipstick';
 import { Button } from '../../ui/press';
 import { useNotice } from '../../ui/notice';
-import { RULE, useIsBroad, useIsWide, useIsWindowWide } from '../../ui/theme';
+import { RULE, useIsBroad, useIsNarrow, useIsWide, useIsWindowWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { RememberedJob } from '../past';
 import { Words } from '../../ui/words';
@@ -20,7 +20,7 @@ import { useCommand } from '../keys/commands';
 import { amendSheets, dockItems } from '../registry/views';
 import { loadMatesSheet } from '../labor';
 import { useDroppedFiles } from '../attachments';
-import { Dock, DockLine, useIsDockNarrow } from './dock';
+import { Dock, DockLine } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
 import { PreparePart } from './prepare-part';
@@ -109,7 +109,8 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const isBroad = useIsBroad();
   const isWindowWide = useIsWindowWide();
-  const isDockNarrow = useIsDockNarrow();
+  // With very large text the dock has room for its keys alone, and its line stands in the sheet.
+  const isDockNarrow = useIsNarrow();
   const stops = useRows('stops', 'workOrder', work.id);
   const beside = useRef<ScrollView>(null);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
