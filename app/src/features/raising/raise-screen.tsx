@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
 import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
 import { hasRole, type Refusal } from '@oilcan/core/operations';

@@ -1,7 +1,7 @@
 import { mdiBullhornOutline } from '@mdi/js';
 import { useRouter } from 'expo-router';
 import { Fragment, useCallback, type ReactElement } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
