@@ -25,6 +25,23 @@ function keepDraft(where: string, text: string): void {
   choose(Object.fromEntries([...Object.entries(others), ...(text === '' ? [] : [[where, text]])].slice(-MOST_DRAFTS)));
 }
 
+interface KeptText {
+  readonly where: string;
+  readonly text: string;
+}
+
+/** What was typed at other places of the same beginning and not kept yet, the latest first. */
+export function otherDrafts(beginning: string, than: string): readonly KeptText[] {
+  return Object.entries(useDrafts.getState().value)
+    .filter(([where]) => where.startsWith(beginning) && where !== than)
+    .map(([where, text]) => ({ where, text }))
+    .reverse();
+}
+
+export function forgetDraft(where: string): void {
+  keepDraft(where, '');
+}
+
 interface Draft {
   /** What was typed there before. */
   readonly first: string;
@@ -36,6 +53,6 @@ interface Draft {
 export function useDraft(where: string): Draft {
   const [first] = useState(() => useDrafts.getState().value[where] ?? '');
   const keep = useCallback((text: string) => keepDraft(where, text), [where]);
-  const forget = useCallback(() => keepDraft(where, ''), [where]);
+  const forget = useCallback(() => forgetDraft(where), [where]);
   return { first, keep, forget };
 }

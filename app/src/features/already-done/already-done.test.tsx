@@ -102,6 +102,19 @@ describe('work that is already done', () => {
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
+  it('is found half-written from wherever it is begun again, and once only', async () => {
+    await open();
+    await works.show(<DoneScreen assetId={pump.id} raisedOn={pump.id} words="Packing replaced" />);
+    await type(LINE, 'Packing replaced, 1 h');
+    await works.show(<DoneScreen assetId={undefined} words="" />);
+    await press('Packing replaced, 1 h', 'radio');
+    expect(document.querySelector('textarea')?.value).toBe('Packing replaced, 1 h');
+    await works.show(<DoneScreen assetId={pump.id} raisedOn={pump.id} words="Packing replaced" />);
+    await press('Packing replaced, 1 h', 'radio');
+    await works.show(<DoneScreen assetId={undefined} words="" />);
+    expect(document.querySelector('textarea')?.value).toBe('');
+  });
+
   it('stays without what was left out, also when the photo is left out after it', async () => {
     await open();
     works.server.signal = 'none';

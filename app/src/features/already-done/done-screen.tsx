@@ -4,16 +4,19 @@ import { mdiTextRecognition } from '@mdi/js';
 import { readDone } from '@oilcan/core/already-done';
 import { type AssetId, type Instant } from '@oilcan/core/kernel';
 import { useDictation } from '../../data/dictation';
-import { useDraft } from '../../data/drafts';
+import { forgetDraft, otherDrafts, useDraft } from '../../data/drafts';
 import { now, useRow, useSettings, useTable } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
 import { Button, Choice, Choices } from '../../ui/press';
+import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { TakenAlong, useTakenAlong, WhereField } from '../raising';
 import { WhatItBecomes } from './what-it-becomes';
 
+const HALF_WRITTEN = 'already done';
+const MOST_OFFERED = 3;
 const ROOMY_HEIGHT = 700;
 const EXAMPLE = 'pump 2: packing replaced, 2 h just now, 1x pack-12, stood still since nine';
 
@@ -28,7 +31,9 @@ interface Props {
 export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | null {
   const back = useBack('/shift');
   // Other words from Raise begin another line; the one that is half-written waits where it began.
-  const draft = useDraft(`already done ${words}`.trimEnd());
+  const where = `${HALF_WRITTEN} ${words}`.trimEnd();
+  const draft = useDraft(where);
+  const [others, setOthers] = useState(() => otherDrafts(HALF_WRITTEN, where).slice(0, MOST_OFFERED));
   const along = useTakenAlong(raisedOn);
   const [line, setLine] = useState(draft.first === '' ? words : draft.first);
   const [chosen, setChosen] = useState<AssetId | null>((assetId as AssetId | undefined) ?? null);
@@ -53,7 +58,14 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
   if (settings === undefined) return null;
   // Then it is one scroll: else what the line becomes would have no room below it.
   const isCramped = height < ROOMY_HEIGHT || along.photo !== null || along.voice !== null;
-  const others = chosen === null ? read.machines.slice(1, 4) : [];
+  const goOnWith = ({ where: begun, text }: (typeof others)[number]): void => {
+    write(text);
+    // It may be of another machine than the one where it is gone on with.
+    setChosen(null);
+    forgetDraft(begun);
+    setOthers([]);
+  };
+  const machines = chosen === null ? read.machines.slice(1, 4) : [];
   const said = (
     <View style={sheet.head}>
       <Field label="What was done, in one line" value={line} onChange={write} lines={3} hint={EXAMPLE} autoFocus />
@@ -65,6 +77,16 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
         />
       )}
       <FormRefusal sentence={dictation?.error ?? null} />
+      {line !== words || others.length === 0 ? null : (
+        <>
+          <Words as="label">Half-written before: go on with it</Words>
+          <Choices label="Half-written before: go on with it">
+            {others.map((each) => (
+              <Choice key={each.where} word={beginningOf(each.text)} isChosen={false} onPress={() => goOnWith(each)} />
+            ))}
+          </Choices>
+        </>
+      )}
       <TakenAlong photo={along.photo} voice={along.voice} onChange={along.change} />
       {line.trim() === '' ? null : (
         <>
@@ -73,9 +95,9 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
             onChoose={(at) => setChosen(at?.is === 'asset' ? at.id : null)}
             isMachineOnly
           />
-          {others.length === 0 ? null : (
+          {machines.length === 0 ? null : (
             <Choices label="Or another machine">
-              {others.map(({ asset: other }) => (
+              {machines.map(({ asset: other }) => (
                 <Choice key={other.id} word={other.name} isChosen={false} onPress={() => setChosen(other.id)} />
               ))}
             </Choices>
@@ -120,6 +142,10 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
     </View>
   );
 }
+
+const LONGEST_SHOWN = 60;
+const beginningOf = (text: string): string =>
+  text.length <= LONGEST_SHOWN ? text : `${text.slice(0, LONGEST_SHOWN - 1)}…`;
 
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
