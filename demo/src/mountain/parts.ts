@@ -281,6 +281,10 @@ export const partPlans: readonly PartPlan[] = [
   { number: 'CONS-TAPE', name: 'Insulating tape', unit: 'pcs', priceMinor: 290 },
   { number: 'CONS-MARKER', name: 'Paint marker', unit: 'pcs', priceMinor: 310 },
   { number: 'CONS-SEALANT', name: 'Flange sealant 250 mL', unit: 'pcs', priceMinor: 2_150 },
+  ...family('PACK', (n) => `Gland packing, set of ${n} mm rings`, 'pcs', [
+    ['8', 1_480],
+    ['12', 2_060],
+  ]),
 ];
 
 /** Numbers of parts no longer bought, and what takes their place. */
