@@ -279,12 +279,8 @@ export const partPlans: readonly PartPlan[] = [
   { number: 'CONS-RAGS', name: 'Rags, pack of 20', unit: 'pcs', priceMinor: 340 },
   { number: 'CONS-TIES', name: 'Cable ties, pack of 100', unit: 'pcs', priceMinor: 480 },
   { number: 'CONS-TAPE', name: 'Insulating tape', unit: 'pcs', priceMinor: 290 },
-  { number: 'CONS-MARKER', name: 'Paint marker', unit: 'pcs', priceMinor: 310 },
+  { number: 'PACK-12', name: 'Gland packing, set of 12 mm rings', unit: 'pcs', priceMinor: 2_060 },
   { number: 'CONS-SEALANT', name: 'Flange sealant 250 mL', unit: 'pcs', priceMinor: 2_150 },
-  ...family('PACK', (n) => `Gland packing, set of ${n} mm rings`, 'pcs', [
-    ['8', 1_480],
-    ['12', 2_060],
-  ]),
 ];
 
 /** Numbers of parts no longer bought, and what takes their place. */
