@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mdiTextRecognition } from '@mdi/js';
 import { readDone } from '@oilcan/core/already-done';
-import { type AssetId, type Instant } from '@oilcan/core/kernel';
+import type { AssetId, Instant } from '@oilcan/core/kernel';
 import { useDictation } from '../../data/dictation';
 import { forgetDraft, otherDrafts, useDraft } from '../../data/drafts';
 import { now, useRow, useSettings, useTable } from '../../data/store';

@@ -83,11 +83,13 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
       signature: path === '' ? null : { name: person.name, path },
     });
     if (!made.ok) return told(sentenceFor(made.code, made.values));
-    if (voice !== null) await performOrSay('incident.say-aloud', { incidentId: asId(made.value), voice });
+    const isSaid =
+      voice === null || (await performOrSay('incident.say-aloud', { incidentId: asId(made.value), voice }));
     forget();
     along.forget();
     const number = peekRow('incidents', made.value)?.number ?? 'It';
-    say(`${number} is reported. Only the leads and who was there see it.`);
+    // Why the voice was not taken stays to be read.
+    if (isSaid) say(`${number} is reported. Only the leads and who was there see it.`);
     onward.onBack();
     return true;
   };

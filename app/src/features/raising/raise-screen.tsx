@@ -73,19 +73,19 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const mayWork = hasRole(person, ['technician', 'lead']);
   const written = words.trim() === '' && voice !== null ? SPOKEN : words.trim();
   const isSaid = at !== null && written !== '';
-  const leave = (sentence: string): void => {
+  const leave = (sentence: string | null): void => {
     forget();
-    say(sentence);
+    if (sentence !== null) say(sentence);
     back.onBack();
   };
   const report = async (): Promise<boolean> => {
     const where = { assetId: at?.is === 'asset' ? at.id : null, placeId: at?.is === 'place' ? at.id : null };
     const made = await performMaking('report.make', { number: null, ...where, words: written, ...how, photo });
     if (!made.ok) return told(made);
-    if (voice !== null) await performOrSay('report.say-aloud', { reportId: asId(made.value), voice });
-    leave(
-      `${peekRow('reports', made.value)?.number ?? 'Reported'}: a lead is told. What becomes of it stands under your work.`,
-    );
+    const isSaid = voice === null || (await performOrSay('report.say-aloud', { reportId: asId(made.value), voice }));
+    const number = peekRow('reports', made.value)?.number ?? 'Reported';
+    // Why the voice was not taken stays to be read.
+    leave(isSaid ? `${number}: a lead is told. What becomes of it stands under your work.` : null);
     return true;
   };
   const start = async (): Promise<boolean> => {
