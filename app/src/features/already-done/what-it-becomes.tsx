@@ -145,7 +145,7 @@ export function WhatItBecomes({
       )}
       <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
         {problems.length === 0 ? null : <Words soft>Correct the line, or leave out what does not fit.</Words>}
-        <Button main disabled={problems.length > 0} word="Keep it" onPress={() => once(keep)} />
+        <Button main disabled={problems.length > 0} word="Keep it" style={sheet.key} onPress={() => once(keep)} />
       </View>
     </>
   );
@@ -210,4 +210,5 @@ const sheet = StyleSheet.create({
   content: { paddingHorizontal: 16, paddingBottom: 16, width: '100%', maxWidth: 720 },
   words: { flex: 1, minWidth: 0 },
   foot: { padding: 8, gap: 6, borderTopWidth: RULE },
+  key: { maxWidth: 420 },
 });

@@ -176,6 +176,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
         <Button
           main
           word="Report the incident"
+          style={sheet.key}
           disabled={at === null || words.trim() === ''}
           onPress={() => once(send)}
         />
@@ -239,4 +240,5 @@ const sheet = StyleSheet.create({
   group: { gap: 6 },
   choices: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   foot: { padding: 8, borderTopWidth: RULE },
+  key: { maxWidth: 420 },
 });
