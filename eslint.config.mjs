@@ -27,6 +27,17 @@ const importDirections = Object.entries(forbidden).map(([folder, group]) => ({
   },
 }));
 
+/** What reads the machine's clock or time zone, which nobody has said to a test: a clock is given where a thing is built. */
+const machineTime = [
+  ['MemberExpression[object.name="Date"][property.name="now"]', 'Take the clock that you are given.'],
+  ['NewExpression[callee.name="Date"][arguments.length=0]', 'Take the clock that you are given.'],
+  [
+    'CallExpression[callee.object.name="DateTime"][callee.property.name=/^(now|local)$/]',
+    'Take the clock that you are given.',
+  ],
+  ['CallExpression[callee.object.name="Settings"][callee.property.name="defaultZone"]', 'Name the zone.'],
+].map(([selector, message]) => ({ selector, message }));
+
 export default tseslint.config(
   { ignores: ['**/dist/', '**/node_modules/', '.oilcan/', 'app/.expo/', 'app/expo-env.d.ts', 'test-results/'] },
   js.configs.recommended,
@@ -50,11 +61,21 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
+    files: ['{core,server,app,paper,demo,simulation}/**/*.{ts,tsx}'],
+    rules: { 'no-restricted-syntax': ['error', ...machineTime] },
+  },
+  {
+    // The only places that ask the machine for the time.
+    files: ['server/src/clock.ts', 'app/src/data/machine-clock.ts', 'demo/src/main.ts'],
+    rules: { 'no-restricted-syntax': 'off' },
+  },
+  {
     files: ['app/**/*.{ts,tsx}'],
-    ignores: ['app/**/*.test.{ts,tsx}', 'app/src/testing/**', 'app/workers/**'],
+    ignores: ['app/**/*.test.{ts,tsx}', 'app/src/testing/**', 'app/workers/**', 'app/src/data/machine-clock.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
+        ...machineTime,
         {
           selector: 'ImportExpression:not(CallExpression[callee.name=/^(piece|withSharedCode)$/] ImportExpression)',
           message: 'Load code with piece() or withSharedCode(): what pieces share has to be there first.',

@@ -70,13 +70,17 @@ export async function benchFirstVisit(): Promise<void> {
 /** The empty page, packed and sent as ours is. */
 async function serveEmptyPage(): Promise<{ readonly address: string; readonly close: () => Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'oilcan-bench-'));
-  const database = await openDatabase(join(folder, 'nothing.sqlite'));
-  const server = await buildServer(database, {
-    ...defaultConfig,
-    webRoot: EMPTY_PAGE,
-    filesRoot: join(folder, 'files'),
-    logLevel: 'silent',
-  });
+  const database = await openDatabase(join(folder, 'nothing.sqlite'), Date.now);
+  const server = await buildServer(
+    database,
+    {
+      ...defaultConfig,
+      webRoot: EMPTY_PAGE,
+      filesRoot: join(folder, 'files'),
+      logLevel: 'silent',
+    },
+    Date.now,
+  );
   const address = await server.listen({ port: 0, host: '127.0.0.1' });
   return {
     address,

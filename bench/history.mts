@@ -37,19 +37,23 @@ export async function benchHistory(): Promise<void> {
 async function measured(jobs: number): Promise<Record<'past' | 'place' | 'filling' | 'idle', number>> {
   const folder = await mkdtemp(join(tmpdir(), 'oilcan-history-'));
   const file = join(folder, 'works.sqlite');
-  const database = await openDatabase(file);
+  const database = await openDatabase(file, Date.now);
   const assets = Math.ceil(jobs / JOBS_ON_AN_ASSET);
   await database.transaction((transaction) => new SqlRecords(transaction).write(smallWorks()));
   await putAccount(database, lea.id, lea.name, 'bench');
   fill(file, jobs);
-  const server = await buildServer(database, {
-    ...defaultConfig,
-    filesRoot: join(folder, 'files'),
-    outboxRoot: join(folder, 'outbox'),
-    webRoot: null,
-    logLevel: 'silent',
-    requestsPerMinute: 1e9,
-  });
+  const server = await buildServer(
+    database,
+    {
+      ...defaultConfig,
+      filesRoot: join(folder, 'files'),
+      outboxRoot: join(folder, 'outbox'),
+      webRoot: null,
+      logLevel: 'silent',
+      requestsPerMinute: 1e9,
+    },
+    Date.now,
+  );
   const address = await server.listen({ port: 0, host: '127.0.0.1' });
   const signedIn = await fetch(`${address}/api/session`, {
     method: 'POST',

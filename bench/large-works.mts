@@ -96,15 +96,19 @@ export async function openWorks(lines: readonly string[]): Promise<LargeWorks> {
     input: `${lines.join('\n')}\n`,
     env: { ...process.env, DATABASE_URL: file, OILCAN_FILES: join(folder, 'files') },
   });
-  const database = await openDatabase(file);
-  const server = await buildServer(database, {
-    ...defaultConfig,
-    filesRoot: join(folder, 'files'),
-    outboxRoot: join(folder, 'outbox'),
-    demoPassword: 'mountain',
-    requestsPerMinute: 1e9,
-    logLevel: 'silent',
-  });
+  const database = await openDatabase(file, Date.now);
+  const server = await buildServer(
+    database,
+    {
+      ...defaultConfig,
+      filesRoot: join(folder, 'files'),
+      outboxRoot: join(folder, 'outbox'),
+      demoPassword: 'mountain',
+      requestsPerMinute: 1e9,
+      logLevel: 'silent',
+    },
+    Date.now,
+  );
   const address = await server.listen({ port: 0, host: '127.0.0.1' });
   const browser = await chromium.launch({
     executablePath: process.env['OILCAN_CHROMIUM'] ?? '/usr/bin/chromium',

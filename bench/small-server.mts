@@ -10,19 +10,23 @@ import { openSession } from '../server/src/accounts/sessions';
 
 /** The real server on a new database file, with Ann signed in. `sessionOf` signs in others without a password. */
 export async function startServer(file: string, rows: readonly Change[], webRoot: string | null = null) {
-  const database = await openDatabase(file);
+  const database = await openDatabase(file, Date.now);
   await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
   await putAccount(database, ann.id, 'Ann', 'x');
-  const server = await buildServer(database, {
-    ...defaultConfig,
-    webRoot,
-    filesRoot: `${file}-files`,
-    logLevel: 'silent',
-    requestsPerMinute: 1e9,
-    // Everybody comes from one address here.
-    guestPostsPerAddress: 1e9,
-    guestPostsPerLabel: 1e9,
-  });
+  const server = await buildServer(
+    database,
+    {
+      ...defaultConfig,
+      webRoot,
+      filesRoot: `${file}-files`,
+      logLevel: 'silent',
+      requestsPerMinute: 1e9,
+      // Everybody comes from one address here.
+      guestPostsPerAddress: 1e9,
+      guestPostsPerLabel: 1e9,
+    },
+    Date.now,
+  );
   const address = await server.listen({ port: 0, host: '127.0.0.1' });
   const signIn = await fetch(`${address}/api/session`, {
     method: 'POST',

@@ -63,14 +63,14 @@ export class SimulatedServer {
   }
 
   async #pull(person: Person, since: number, isFilling: boolean, device: string | null): Promise<PullAnswer> {
-    const answer = await pull(this.database, person, since, isFilling, toMillis(this.#now()), sizes);
+    const answer = await pull(this.database, person, since, isFilling, () => toMillis(this.#now()), sizes);
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.database, device, person, answer.now) };
   }
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
   everything(person: Person): Promise<PullAnswer> {
-    return pull(this.database, person, 0, true, toMillis(this.#now()), atOnce);
+    return pull(this.database, person, 0, true, () => toMillis(this.#now()), atOnce);
   }
 
   /** What the server does by itself as time passes; each time as one that has just been started. */
@@ -87,7 +87,7 @@ export class SimulatedServer {
   }
 
   async #push(person: Person, operations: readonly Operation[]): Promise<PushAnswer> {
-    const { answer } = await push(this.database, person, operations, toMillis(this.#now()));
+    const { answer } = await push(this.database, person, operations, () => toMillis(this.#now()));
     for (const { id, outcome } of answer.outcomes) if (outcome.ok) this.accepted.add(id);
     return answer;
   }

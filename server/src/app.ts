@@ -8,6 +8,7 @@ import fastify, { LogController, type FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import { signedInPeople } from './accounts/authentication';
 import { accountRoutes } from './accounts/routes';
+import type { Clock } from './clock';
 import type { ServerConfig } from './config';
 import { calendarRoutes } from './calendar/routes';
 import { codeRoutes } from './codes/routes';
@@ -29,8 +30,8 @@ import { pastRoutes } from './past/routes';
 import { syncRoutes } from './sync/routes';
 import { webRoutes } from './web/routes';
 
-/** The whole server on a database, not yet listening. */
-export async function buildServer(database: Knex, config: ServerConfig): Promise<FastifyInstance> {
+/** The whole server on a database, not yet listening. `clock` is the time that it goes by. */
+export async function buildServer(database: Knex, config: ServerConfig, clock: Clock): Promise<FastifyInstance> {
   const server = fastify({
     bodyLimit: REQUEST_BYTES_LIMIT,
     // A body that comes so slowly that it never ends is not waited for; the longest piece of a file needs about a minute.
@@ -70,8 +71,8 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
   });
   const files = new FileStore(config.filesRoot);
   const news = new News();
-  keepWatch(server, { database, news, files, mail: new Outbox(config.outboxRoot) });
-  await server.register(signedInPeople, { database, isCookieSecure: config.isCookieSecure });
+  keepWatch(server, { database, news, files, mail: new Outbox(config.outboxRoot), clock });
+  await server.register(signedInPeople, { database, clock, isCookieSecure: config.isCookieSecure });
   await server.register(apiDescription);
   await server.register(
     async (api) => {
@@ -80,26 +81,27 @@ export async function buildServer(database: Knex, config: ServerConfig): Promise
         reply.raw.setHeader('Content-Security-Policy', "default-src 'none'");
         done();
       });
-      await api.register(accountRoutes, { database, config, news });
-      await api.register(syncRoutes, { database, news });
+      await api.register(accountRoutes, { database, clock, config, news });
+      await api.register(syncRoutes, { database, clock, news });
       await api.register(noticeRoutes, { database });
-      await api.register(pastRoutes, { database });
+      await api.register(pastRoutes, { database, clock });
       await api.register(codeRoutes, { database });
-      await api.register(owedRoutes, { database });
+      await api.register(owedRoutes, { database, clock });
       await api.register(logRoutes, { database });
-      await api.register(calendarRoutes, { database });
-      await api.register(fileRoutes, { database, files });
+      await api.register(calendarRoutes, { database, clock });
+      await api.register(fileRoutes, { database, clock, files });
     },
     { prefix: '/api' },
   );
   await server.register(guestRoutes, {
     database,
+    clock,
     files,
     news,
     scriptFile: config.guestScript,
     limits: { postsPerAddress: config.guestPostsPerAddress, postsPerLabel: config.guestPostsPerLabel },
   });
-  await server.register(healthRoutes, { database });
+  await server.register(healthRoutes, { database, clock });
   await server.register(webRoutes, { webRoot: config.webRoot, demoPassword: config.demoPassword });
   return server;
 }

@@ -4,6 +4,7 @@ import { openDatabase } from './database/open-database';
 import { DatabaseProblem } from './db/database-problem';
 import { dialectFor } from './db/dialects';
 import { buildServer } from './app';
+import { machineClock } from './clock';
 import { configFromEnvironment, type ServerConfig } from './config';
 import { FileStore } from './files/file-store';
 import { loadRows } from './load/load';
@@ -17,8 +18,8 @@ const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | bac
 
 async function serve(config: ServerConfig): Promise<void> {
   const letGo = dialectFor(config.database).serveAlone(config.database);
-  const database = await openDatabase(config.database, { onUpgrade: say });
-  const server = await buildServer(database, config);
+  const database = await openDatabase(config.database, machineClock, { onUpgrade: say });
+  const server = await buildServer(database, config, machineClock);
   const stop = async (): Promise<void> => {
     await server.close();
     await database.destroy();
@@ -34,8 +35,8 @@ async function serve(config: ServerConfig): Promise<void> {
 }
 
 async function load(config: ServerConfig): Promise<void> {
-  const database = await openDatabase(config.database, { onUpgrade: say });
-  const rows = await loadRows(database, process.stdin, new FileStore(config.filesRoot));
+  const database = await openDatabase(config.database, machineClock, { onUpgrade: say });
+  const rows = await loadRows(database, process.stdin, { files: new FileStore(config.filesRoot), clock: machineClock });
   await database.destroy();
   process.stdout.write(`${rows} rows loaded\n`);
 }
@@ -45,7 +46,7 @@ async function run(command: string | undefined, file: string | undefined): Promi
   if (command === 'serve') return serve(config);
   if (command === 'load') return load(config);
   if (command === 'backup' && file !== undefined) {
-    const database = await openDatabase(config.database, { mustExist: true, asItIs: true });
+    const database = await openDatabase(config.database, machineClock, { mustExist: true, asItIs: true });
     await dialectFor(config.database).backUp(database, file);
     if (existsSync(config.filesRoot)) await cp(config.filesRoot, `${file}-files`, { recursive: true });
     return database.destroy();

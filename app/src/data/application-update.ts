@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { machineMillis } from './machine-clock';
 
 interface UpdateState {
   /** Takes the new version that is waiting on this phone; null while there is none. */
@@ -41,10 +42,10 @@ function offer({ waiting }: ServiceWorkerRegistration): void {
 
 /** Looks for a newer application and takes it; loads the page again when there is none. */
 export async function takeUpdate(): Promise<void> {
-  const end = Date.now() + UPDATE_MILLISECONDS;
+  const end = machineMillis() + UPDATE_MILLISECONDS;
   const registration = await registered?.catch(() => undefined);
   await registration?.update().catch(() => undefined);
-  while (registration?.installing && Date.now() < end) await new Promise((resolve) => setTimeout(resolve, 200));
+  while (registration?.installing && machineMillis() < end) await new Promise((resolve) => setTimeout(resolve, 200));
   const { take } = useApplicationUpdate.getState();
   if (take === null) window.location.reload();
   else take();

@@ -1,9 +1,9 @@
 import { act } from '@testing-library/react';
-import { asId, type AssetId, type FileId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
+import { addMinutes, asId, type AssetId, type FileId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
 import type { WorkOrder } from '@oilcan/core/work';
-import { anAsset, ann, assetId, aWorkOrder, bob, lea, type noon, put, site, smallWorks } from '@oilcan/core/testing';
-import { TestWorks } from '../testing/works';
+import { anAsset, ann, assetId, aWorkOrder, bob, lea, put, site, smallWorks } from '@oilcan/core/testing';
+import { presentOfTest, TestWorks } from '../testing/works';
 import { carryAheadLater } from './carry-ahead';
 import { httpLink } from './http-link';
 import { hasFile } from './store';
@@ -86,7 +86,7 @@ describe('what comes along before it is needed', () => {
     expect(asked()).toEqual([assetId]);
     const lastTransition = {
       by: asId<PersonId>('bob'),
-      since: new Date(Date.now() + 60_000).toISOString() as typeof noon,
+      since: addMinutes(presentOfTest(), 1),
     };
     await works.server.write([job('w-1', assetId, { lastTransition })]);
     await works.sent();

@@ -4,6 +4,7 @@ import { assigneesFor, isOpen, isWholeFor } from '@oilcan/core/work';
 import { httpLink } from './http-link';
 import { cachedAt, cachePast } from './past/past-cache';
 import { hasFile, peekAll, peekRows, readFile, usePhone } from './store';
+import { machineMillis } from './machine-clock';
 
 /** A past is fetched again after so long, even if nothing was heard to change it. */
 const FRESH_MILLISECONDS = 24 * 3_600_000;
@@ -50,7 +51,7 @@ function assetsWithWork(): ReadonlySet<AssetId> {
 async function isPastStale(assetId: AssetId): Promise<boolean> {
   const at = await cachedAt({ scope: 'asset', id: assetId });
   const turns = peekRows('workOrders', 'asset', assetId).map((work) => Date.parse(work.lastTransition?.since ?? ''));
-  return at < Date.now() - FRESH_MILLISECONDS || turns.some((turn) => turn > at);
+  return at < machineMillis() - FRESH_MILLISECONDS || turns.some((turn) => turn > at);
 }
 
 async function carryDocuments(assetId: AssetId): Promise<void> {

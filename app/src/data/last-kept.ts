@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import { entryKinds } from '@oilcan/core/registry';
 import type { Entry } from '@oilcan/core/work';
+import { machineMillis } from './machine-clock';
 
 /** For so long what was just recorded can be undone by a press. */
 export const UNDO_MILLISECONDS = 10_000;
@@ -24,6 +25,8 @@ export function noteKept(entry: Entry | undefined): void {
     Object.hasOwn(entryKinds, entry.content.kind) &&
     entryKinds[entry.content.kind].withdraw !== null;
   useLastKept.setState({
-    last: canUndo ? { entryId: entry.id, workOrderId: entry.workOrderId, until: Date.now() + UNDO_MILLISECONDS } : null,
+    last: canUndo
+      ? { entryId: entry.id, workOrderId: entry.workOrderId, until: machineMillis() + UNDO_MILLISECONDS }
+      : null,
   });
 }

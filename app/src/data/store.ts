@@ -34,6 +34,7 @@ import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
 import { Unreachable } from './server-link';
+import { machineMillis } from './machine-clock';
 
 /**
  * How this browser keeps what is recorded. `not-at-all`: only while this window is open. `outdated`: another window has
@@ -106,7 +107,7 @@ function pendingOf(kept: readonly KeptOperation[]): ReadonlySet<string> {
 
 /** The present, by the server's clock as far as this phone knows it. */
 export function now(): Instant {
-  return phone?.clock.now() ?? instantFromMillis(Date.now());
+  return phone?.clock.now() ?? instantFromMillis(machineMillis());
 }
 
 async function openDatabase(): Promise<LocalDatabase> {
@@ -154,7 +155,7 @@ export async function openPhone(): Promise<void> {
     database: await openDatabase(),
     server: httpLink,
     device: deviceName(),
-    clocks: { wall: () => Date.now(), running: () => performance.now() },
+    clocks: { wall: machineMillis, running: () => performance.now() },
     deviceTime: (milliseconds) => DateTime.fromMillis(milliseconds).toISO() ?? new Date(milliseconds).toISOString(),
     newOperationId: (milliseconds) => asId<OperationId>(ids.generateOrResetCore(milliseconds, 10_000).toString()),
     others: windowsOfThisBrowser('oilcan'),
@@ -182,13 +183,13 @@ export function onReached(hear: () => void): () => void {
 export async function synchronize(): Promise<void> {
   await openedPhone().synchronize();
   if (openedPhone().contact === 'reached') for (const hear of reached) hear();
-  if (openedPhone().contact === 'no-signal') withoutSignalAt = Date.now();
+  if (openedPhone().contact === 'no-signal') withoutSignalAt = machineMillis();
 }
 
 /** Sends what was just recorded, unless there was no signal a moment ago and nobody tries just now. */
 function sendBehind(): void {
   const { contact, isSynchronizing } = openedPhone();
-  const isHopeless = contact === 'no-signal' && Date.now() - withoutSignalAt < HOPELESS_MILLISECONDS;
+  const isHopeless = contact === 'no-signal' && machineMillis() - withoutSignalAt < HOPELESS_MILLISECONDS;
   // Whoever tries now may be past what was recorded before: it goes once more.
   if (!isHopeless || isSynchronizing) void synchronize();
 }

@@ -1,5 +1,6 @@
 import { UNDO_MILLISECONDS, useLastKept } from './last-kept';
 import { performOrSay } from './use-operation';
+import { machineMillis } from './machine-clock';
 
 /** A notice that shows so soon after something was recorded tells of it. */
 const TELLS_OF_IT_MILLISECONDS = 1_000;
@@ -7,14 +8,14 @@ const TELLS_OF_IT_MILLISECONDS = 1_000;
 /** What takes back what a notice that shows now tells of; null where it tells of nothing that can be taken back. */
 export function undoOfNotice(): { readonly milliseconds: number; readonly onUndo: () => void } | null {
   const { last } = useLastKept.getState();
-  const passed = last === null ? Infinity : Date.now() - (last.until - UNDO_MILLISECONDS);
+  const passed = last === null ? Infinity : machineMillis() - (last.until - UNDO_MILLISECONDS);
   return passed > TELLS_OF_IT_MILLISECONDS ? null : { milliseconds: UNDO_MILLISECONDS, onUndo: () => void undoLast() };
 }
 
 /** Takes back what was recorded last, while that can be undone; tells whether there was anything. */
 export function undoLast(): boolean {
   const { last } = useLastKept.getState();
-  if (last === null || Date.now() >= last.until) return false;
+  if (last === null || machineMillis() >= last.until) return false;
   useLastKept.setState({ last: null });
   const { workOrderId, entryId } = last;
   void performOrSay('entry.withdraw', { workOrderId, entryId, reason: 'Undone at once' });

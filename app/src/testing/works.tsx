@@ -1,7 +1,15 @@
 import { act, cleanup, configure, render } from '@testing-library/react';
 import type { ReactElement, ReactNode } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { asId, instantFromMillis, OilcanError, toMillis, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
+import {
+  asId,
+  instantFromMillis,
+  OilcanError,
+  toMillis,
+  type FileId,
+  type Instant,
+  type WorkOrderId,
+} from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
@@ -10,6 +18,7 @@ import type { PushAnswer } from '@oilcan/core/sync';
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
 import { dropRejected, openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
+import { machineMillis } from '../data/machine-clock';
 import { Unreachable } from '../data/server-link';
 import { TestServer } from '../data/testing/test-server';
 import { forgetChoices } from '../ui/kept-choice';
@@ -26,6 +35,14 @@ configure({ getElementError: (message) => new Error(message ?? 'Something is not
 const LATER_MILLISECONDS = 3_600_000;
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1_280, height: 800 };
+
+/** The time of day in a test, which is made up once its screens are open. */
+export const presentOfTest = (): Instant => instantFromMillis(machineMillis());
+
+/** Lets the time of day go on; what waits, waits as it does. */
+export function passTime(milliseconds: number): void {
+  jest.setSystemTime(machineMillis() + milliseconds);
+}
 
 /** The screens of one person's phone, over the real server's synchronization in memory. */
 export class TestWorks {
@@ -48,7 +65,7 @@ export class TestWorks {
     // Only the time of day is made up: what waits, waits as it does.
     jest.useFakeTimers({ now: toMillis(noon) + LATER_MILLISECONDS, doNotFake: [...timersButClocks] });
     localStorage.clear();
-    const works = new TestWorks(await TestServer.open(rows, () => instantFromMillis(Date.now())));
+    const works = new TestWorks(await TestServer.open(rows, presentOfTest));
     globalThis.fetch = works.#answering(person);
     completeBrowser();
     await openPhone();

@@ -3,6 +3,7 @@ import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
 import { deviceWords } from './device-words';
 import { WrongPasswords } from './wrong-passwords';
 import { PASSWORD, startTestServer, type TestServer } from '../testing/test-server';
+import { PRESENT } from '../testing/test-clock';
 
 let works: TestServer;
 beforeAll(async () => {
@@ -79,7 +80,7 @@ describe('a session', () => {
 
   it('counts from its last use', async () => {
     const cookie = await works.signIn(ann);
-    const days = (count: number) => instantFromMillis(Date.now() + count * 24 * 3_600_000);
+    const days = (count: number) => instantFromMillis(PRESENT + count * 24 * 3_600_000);
     await works.database('sessions').update({ expires_at: days(1), last_used_at: days(-29) });
     const renewed = await works.ask(cookie, { url: '/api/sync?since=0&protocol=8' });
     expect([renewed.statusCode, renewed.cookies[0]?.maxAge]).toEqual([200, 30 * 24 * 3_600]);
@@ -152,7 +153,7 @@ describe('a session', () => {
 
 describe('wrong passwords', () => {
   it('wait twice as long each time, up to five minutes', async () => {
-    jest.useFakeTimers({ now: Date.parse('2026-11-23T11:00:00Z') });
+    jest.useFakeTimers({ now: PRESENT });
     const wrong = new WrongPasswords({ freeTries: 2, triesPerAddress: 1_000 });
     const waits: number[] = [];
     for (let count = 0; count < 12; count += 1) {

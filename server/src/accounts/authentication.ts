@@ -3,6 +3,7 @@ import type { Person } from '@oilcan/core/people';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { readRow, type StoredRow } from '../db/sql-records';
 import { SESSION_DAYS, sessionOfToken } from './sessions';
 
@@ -31,6 +32,7 @@ declare module 'fastify' {
 
 interface Options {
   readonly database: Knex;
+  readonly clock: Clock;
   readonly isCookieSecure: boolean;
 }
 
@@ -45,12 +47,12 @@ export function giveCookie(reply: FastifyReply, token: string, isSecure: boolean
   });
 }
 
-async function authentication(server: FastifyInstance, { database, isCookieSecure }: Options): Promise<void> {
+async function authentication(server: FastifyInstance, { database, clock, isCookieSecure }: Options): Promise<void> {
   server.decorateRequest('isSessionRenewed', false);
   const sessionOf = async (request: FastifyRequest): Promise<SignedIn> => {
     const token = request.cookies[SESSION_COOKIE];
     if (token === undefined || token === '') throw new OilcanError('not_signed_in');
-    const session = await sessionOfToken(database, token, Date.now());
+    const session = await sessionOfToken(database, token, clock());
     if (session === undefined) throw new OilcanError('session_expired');
     request.isSessionRenewed = session.isRenewed;
     const stored = await database<StoredRow>('people').where('id', session.personId).first();

@@ -1,8 +1,9 @@
-import { OilcanError } from '@oilcan/core/kernel';
+import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { PROTOCOL } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
 import { readRow, type StoredRow } from '../db/sql-records';
@@ -75,12 +76,16 @@ const sessionsShape = shape.object({
 
 interface Options {
   readonly database: Knex;
+  readonly clock: Clock;
   readonly config: ServerConfig;
   readonly news: News;
 }
 
 /** Signing in and out, passwords and devices, who I am, and what the sign-in page may know. */
-export async function accountRoutes(server: FastifyInstance, { database, config, news }: Options): Promise<void> {
+export async function accountRoutes(
+  server: FastifyInstance,
+  { database, clock, config, news }: Options,
+): Promise<void> {
   const wrongPasswords = new WrongPasswords({
     freeTries: config.freePasswordTries,
     triesPerAddress: config.wrongPasswordsPerAddress,
@@ -92,7 +97,7 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
     async () => ({
       product: 'Oilcan',
       protocol: PROTOCOL.newest,
-      now: new Date().toISOString(),
+      now: instantFromMillis(clock()),
       demo: config.demoPassword === null ? null : await demoPeople(database, config.demoPassword),
     }),
   );
@@ -118,7 +123,7 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
       const stored = await database<StoredRow>('people').where('id', account.person).first();
       if (stored === undefined) throw new OilcanError('wrong_name_or_password');
       const device = deviceWords(request.headers['user-agent']);
-      giveCookie(reply, await openSession(database, account.person, device, Date.now()), config.isCookieSecure);
+      giveCookie(reply, await openSession(database, account.person, device, clock()), config.isCookieSecure);
       return { person: readRow('people', stored) };
     },
   );
@@ -155,7 +160,7 @@ export async function accountRoutes(server: FastifyInstance, { database, config,
     async (request, reply) => {
       const { person, session } = await server.sessionOf(request);
       reply.header('cache-control', 'no-store');
-      return { sessions: await sessionsOf(database, person.id, Date.now()), present: session };
+      return { sessions: await sessionsOf(database, person.id, clock()), present: session };
     },
   );
 

@@ -1,8 +1,9 @@
 import ICAL from 'ical.js';
-import { addMinutes, asId, instantFromMillis, parseInstant, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
+import { addMinutes, asId, parseInstant, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
 import { aCrew, ann, aWorkOrder, bob, otherSite, put, smallWorks } from '@oilcan/core/testing';
 import type { WorkOrder } from '@oilcan/core/work';
 import { startTestServer, type TestServer } from '../testing/test-server';
+import { present } from '../testing/test-clock';
 
 const crewId = asId<CrewId>('crew');
 const dueAt = parseInstant('2026-11-25T15:00:00Z');
@@ -67,7 +68,7 @@ it('is made by its person alone, who sees when it was read; no token is kept', a
   const path = await make();
   expect(await link()).toMatchObject({ readAt: null });
   await works.ask(null, { url: path });
-  expect((await link())?.readAt ?? '').toMatch(instantFromMillis(Date.now()).slice(0, 10));
+  expect((await link())?.readAt ?? '').toMatch(present.slice(0, 10));
   const token = path.slice('/api/calendar/'.length, -4);
   expect(JSON.stringify(await works.database('calendar_links').select())).not.toContain(token);
 });

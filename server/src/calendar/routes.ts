@@ -1,6 +1,7 @@
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, answersNothing, shape } from '../docs/json-schema';
 import { readRow, type StoredRow } from '../db/sql-records';
@@ -22,11 +23,13 @@ const linkShape = shape.object({
   link: shape.orNull(shape.object({ madeAt: shape.moment, readAt: shape.orNull(shape.moment) })),
 });
 
+interface Options {
+  readonly database: Knex;
+  readonly clock: Clock;
+}
+
 /** My due work as a calendar that other programs read, under a link that only its person knows and can withdraw. */
-export async function calendarRoutes(
-  server: FastifyInstance,
-  { database }: { readonly database: Knex },
-): Promise<void> {
+export async function calendarRoutes(server: FastifyInstance, { database, clock }: Options): Promise<void> {
   server.get(
     '/calendar',
     {
@@ -53,7 +56,7 @@ export async function calendarRoutes(
     async (request, reply) => {
       const person = await server.personOf(request);
       reply.header('cache-control', 'no-store');
-      const token = await makeLink(database, person.id, instantFromMillis(Date.now()));
+      const token = await makeLink(database, person.id, instantFromMillis(clock()));
       return { path: `/api/calendar/${token}.ics` };
     },
   );
@@ -78,7 +81,7 @@ export async function calendarRoutes(
       },
     },
     async (request, reply) => {
-      const now = instantFromMillis(Date.now());
+      const now = instantFromMillis(clock());
       const personId = await personOfLink(database, request.params.file.replace('.ics', ''), now);
       const stored: StoredRow | undefined =
         personId === undefined ? undefined : await database<StoredRow>('people').where('id', personId).first();

@@ -15,6 +15,7 @@ import {
 } from '@oilcan/core/testing';
 import { SqlRecords } from '../db/sql-records';
 import { codesOf, giveAccount, startTestServer, type TestServer } from '../testing/test-server';
+import { present } from '../testing/test-clock';
 
 let works: TestServer;
 let cookie: string;
@@ -65,7 +66,7 @@ describe('a label that a phone does not know', () => {
     const bind = (code: string, who: Person, at = assetId) =>
       works.signIn(who).then(async (signedIn) => {
         const answer = await works.push(signedIn, [
-          anOperation('code.bind', { code, assetId: at }, { by: who.id, at: new Date().toISOString() }),
+          anOperation('code.bind', { code, assetId: at }, { by: who.id, at: present }),
         ]);
         return answer.json<{ outcomes: { outcome: unknown }[] }>().outcomes[0]?.outcome;
       });

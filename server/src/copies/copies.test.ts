@@ -4,6 +4,7 @@ import { FileStore } from '../files/file-store';
 import type { Mail } from '../standins/mail';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { deliverCopies } from './deliver-copies';
+import { PRESENT } from '../testing/test-clock';
 
 let works: TestServer;
 let cookie: string;
@@ -39,8 +40,8 @@ it('goes out once, with its line and the record, however often it was asked for'
   expect(codesOf(await works.push(cookie, [asked]))).toEqual(['accepted']);
   const sent: Mail[] = [];
   const mail = { send: (each: Mail) => Promise.resolve(void sent.push(each)) };
-  expect(await deliverCopies(works.database, { files: files(), mail }, Date.now())).toBe(1);
-  expect(await deliverCopies(works.database, { files: files(), mail }, Date.now())).toBe(0);
+  expect(await deliverCopies(works.database, { files: files(), mail }, PRESENT)).toBe(1);
+  expect(await deliverCopies(works.database, { files: files(), mail }, PRESENT)).toBe(0);
   expect(sent).toHaveLength(1);
   const [only] = sent;
   expect(only).toMatchObject({ to: { address: 'eva@example.org' }, attachment: { mediaType: 'application/pdf' } });
@@ -57,7 +58,7 @@ it('is tried again when it cannot be carried away, ever more rarely, and put asi
   await bring();
   await works.push(cookie, [copy()]);
   const mail = { send: () => Promise.reject(new Error('No line.')) };
-  const now = Date.now();
+  const now = PRESENT;
   const deliver = (later: number) =>
     deliverCopies(works.database, { files: files(), mail, chance: () => 0.5 }, now + later);
   expect(await deliver(0)).toBe(0);

@@ -1,18 +1,23 @@
 import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { connect, type Wanted } from '../db/connection';
 import { bringShapesUpToDate } from '../db/shapes';
 import { bringPastUpToDate } from '../past/note-past';
 import { bringReviewsUpToDate } from '../review/note-reviews';
 
 /** Opens the database, and brings its tables, the shapes of its rows, and what is derived from them up to date. */
-export function openDatabase(database: string, wanted: Omit<Wanted, 'bringUpToDate'> = {}): Promise<Knex> {
+export function openDatabase(
+  database: string,
+  clock: Clock,
+  wanted: Omit<Wanted, 'bringUpToDate'> = {},
+): Promise<Knex> {
   return connect(database, {
     ...wanted,
     bringUpToDate: async (connection) => {
       await bringShapesUpToDate(connection);
       await bringPastUpToDate(connection);
-      await bringReviewsUpToDate(connection, instantFromMillis(Date.now()));
+      await bringReviewsUpToDate(connection, instantFromMillis(clock()));
     },
   });
 }

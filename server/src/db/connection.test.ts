@@ -10,12 +10,14 @@ import { DatabaseProblem } from './database-problem';
 import { dialectFor, failureOf } from './dialects';
 import { migrations } from './migrations/migrations';
 import { SqlRecords } from './sql-records';
+import { testClock } from '../testing/test-clock';
 
 let folder: string;
 let file: string;
 const opened: Knex[] = [];
-const open = async (...args: Parameters<typeof openDatabase>): Promise<Knex> => {
-  const database = await openDatabase(...args);
+type Wanted = Parameters<typeof openDatabase>[2];
+const open = async (name: string, wanted: Wanted = {}): Promise<Knex> => {
+  const database = await openDatabase(name, testClock(), wanted);
   opened.push(database);
   return database;
 };
@@ -29,8 +31,8 @@ afterEach(async () => {
 });
 
 /** The one sentence with which a database is refused. */
-const sentence = (...args: Parameters<typeof openDatabase>): Promise<string> =>
-  open(...args).then(
+const sentence = (name: string, wanted: Wanted = {}): Promise<string> =>
+  open(name, wanted).then(
     () => 'opened',
     (error: unknown) => (error instanceof DatabaseProblem ? error.message : `no sentence: ${String(error)}`),
   );
@@ -55,14 +57,14 @@ describe('a database that cannot be used', () => {
   });
 
   it('is refused when a newer Oilcan wrote it', async () => {
-    const database = await openDatabase(file);
+    const database = await openDatabase(file, testClock());
     await database('knex_migrations').insert({ name: '999-to-come', batch: 9, migration_time: 0 });
     await database.destroy();
     expect(await sentence(file)).toContain('was written by a newer Oilcan');
   });
 
   it('is refused when it is damaged', async () => {
-    const database = await openDatabase(file);
+    const database = await openDatabase(file, testClock());
     await database.transaction((transaction) => new SqlRecords(transaction).write(smallWorks()));
     await database.raw('PRAGMA wal_checkpoint(TRUNCATE)');
     await database.destroy();

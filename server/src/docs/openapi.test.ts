@@ -8,6 +8,7 @@ import { isOperationName, operations } from '@oilcan/core/registry';
 import { PROTOCOL, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { anOperation, aPerson, aStep, put, smallWorks } from '@oilcan/core/testing';
 import { startTestServer, type TestServer } from '../testing/test-server';
+import { present } from '../testing/test-clock';
 
 type Schema = Readonly<Record<string, unknown>>;
 interface Parameter {
@@ -126,7 +127,7 @@ async function outcomesOf(given: readonly (readonly [string, unknown])[]): Promi
     id: nextId(),
     name,
     args,
-    at: new Date().toISOString(),
+    at: present,
     by: everyRole.id,
   }));
   const outcomes: PushAnswer['outcomes'][number][] = [];

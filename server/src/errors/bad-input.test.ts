@@ -3,6 +3,7 @@ import { PROTOCOL, PUSH_LIMIT, REQUEST_BYTES_LIMIT } from '@oilcan/core/sync';
 import { anOperation, ann, aStep, binId, bob, lea, partId, smallWorks, workId } from '@oilcan/core/testing';
 import type { InjectOptions } from 'fastify';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { PRESENT, present } from '../testing/test-clock';
 
 let works: TestServer;
 let cookie: string;
@@ -31,12 +32,12 @@ const json = (payload: string): InjectOptions => ({
 });
 const push = (payload: unknown): InjectOptions => json(JSON.stringify(payload));
 const onWork = { workOrderId: workId };
-const hourAgo = (): string => new Date(Date.now() - 3_600_000).toISOString();
+const hourAgo = (): string => new Date(PRESENT - 3_600_000).toISOString();
 const operation = (name: string, args: unknown) => ({
   ...anOperation('note.add', { ...onWork, text: '-' }),
   name,
   args,
-  at: new Date().toISOString(),
+  at: present,
 });
 
 describe('a bad request', () => {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { rm } from 'node:fs/promises';
+import { readdir, rm, utimes } from 'node:fs/promises';
 import { join } from 'node:path';
 import { FILE_BYTES_LIMIT } from '@oilcan/core/files';
 import { asId, type FileId, type PersonId } from '@oilcan/core/kernel';
@@ -8,6 +8,7 @@ import { SqlRecords } from '../db/sql-records';
 import { codesOf, giveAccount, startTestServer, type TestServer } from '../testing/test-server';
 import { FileStore } from './file-store';
 import { noteFile } from './known-files';
+import { PRESENT } from '../testing/test-clock';
 
 const stranger = aPerson({ id: asId<PersonId>('sam'), name: 'Sam', siteIds: [otherSite] });
 let works: TestServer;
@@ -100,9 +101,11 @@ describe('unfinished files', () => {
     for (let index = 0; index < 40; index += 1) expect((await begin(index)).statusCode).toBe(200);
     expect(codeIn(await begin(40))).toBe('too_many_unfinished_files');
     const store = new FileStore(works.filesRoot);
-    await store.tidy(Date.now());
+    const parts = (await readdir(works.filesRoot, { recursive: true })).filter((name) => name.endsWith('.part'));
+    for (const name of parts) await utimes(join(works.filesRoot, name), PRESENT / 1_000, PRESENT / 1_000);
+    await store.tidy(PRESENT);
     expect(codeIn(await begin(40))).toBe('too_many_unfinished_files');
-    await store.tidy(Date.now() + 15 * 24 * 3_600_000);
+    await store.tidy(PRESENT + 15 * 24 * 3_600_000);
     expect((await begin(40)).statusCode).toBe(200);
     const nobody = aPerson({ id: asId<PersonId>('no'), name: 'No', siteIds: [] });
     await works.database.transaction((transaction) => new SqlRecords(transaction).put('people', nobody));

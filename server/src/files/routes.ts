@@ -2,6 +2,7 @@ import { FILE_BYTES_LIMIT, FILE_PIECE_BYTES, isFileId } from '@oilcan/core/files
 import { instantFromMillis, OilcanError, type FileId } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
 import type { FileStore } from './file-store';
@@ -9,6 +10,7 @@ import { mayNameFile, noteFile } from './known-files';
 
 interface Options {
   readonly database: Knex;
+  readonly clock: Clock;
   readonly files: FileStore;
 }
 
@@ -34,7 +36,7 @@ interface Named {
  * Pictures, sent in pieces that may be taken up where they stopped, and documents: shown to who may see the work order or
  * the machine that they belong to.
  */
-export async function fileRoutes(server: FastifyInstance, { database, files }: Options): Promise<void> {
+export async function fileRoutes(server: FastifyInstance, { database, clock, files }: Options): Promise<void> {
   server.addContentTypeParser(
     'application/octet-stream',
     { parseAs: 'buffer', bodyLimit: FILE_PIECE_BYTES },
@@ -77,7 +79,7 @@ export async function fileRoutes(server: FastifyInstance, { database, files }: O
       if (known !== undefined) return { received: known, isWhole: true };
       const whole = await files.take(id, person.id, { from, total, bytes: request.body });
       if (whole === null) return { received: from + request.body.length, isWhole: false };
-      await noteFile(database, { id, ...whole, receivedAt: instantFromMillis(Date.now()) }, person.id);
+      await noteFile(database, { id, ...whole, receivedAt: instantFromMillis(clock()) }, person.id);
       return { received: whole.bytes, isWhole: true };
     },
   );

@@ -5,6 +5,7 @@ import type { ReportPhoto } from '@oilcan/core/reports';
 import type { FastifyRequest } from 'fastify';
 import { imageSize } from 'image-size';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
 
 /** A photo as a phone takes it; with its script the page makes it smaller before it is sent. */
@@ -13,6 +14,13 @@ const GUEST_PHOTO_BYTES = 12 * 1024 * 1024;
 const HEAD_BYTES = 512 * 1024;
 const limits = { fields: 20, files: 1, fieldSize: 60_000, fileSize: GUEST_PHOTO_BYTES + 1, headerPairs: 20 };
 const LARGEST_SIDE = 20_000;
+
+/** Where a photo is kept, and by which clock. */
+interface Kept {
+  readonly database: Knex;
+  readonly files: FileStore;
+  readonly clock: Clock;
+}
 
 /** The texts of a form, as far as they have been read. */
 export type GuestTexts = Record<string, string>;
@@ -26,7 +34,7 @@ export type GuestTexts = Record<string, string>;
 export async function readGuestForm(
   request: FastifyRequest,
   texts: GuestTexts,
-  { database, files }: { readonly database: Knex; readonly files: FileStore },
+  kept: Kept,
 ): Promise<ReportPhoto | null> {
   if (!request.isMultipart()) throw new OilcanError('invalid', { reason: 'Send the form of the page.' });
   let photo: ReportPhoto | null = null;
@@ -34,12 +42,12 @@ export async function readGuestForm(
     if (part.type === 'field') texts[part.fieldname] = typeof part.value === 'string' ? part.value : '';
     // A browser sends an empty file where none was chosen.
     else if (part.filename === '') part.file.resume();
-    else photo = await photoOf(part, database, files);
+    else photo = await photoOf(part, kept);
   }
   return photo;
 }
 
-async function photoOf({ file }: MultipartFile, database: Knex, files: FileStore): Promise<ReportPhoto> {
+async function photoOf({ file }: MultipartFile, { database, clock, files }: Kept): Promise<ReportPhoto> {
   const { id, bytes, mediaType } = await files
     .bring(file, pictureTypes, GUEST_PHOTO_BYTES, withoutCameraNotes)
     .catch((error: unknown) => {
@@ -53,7 +61,7 @@ async function photoOf({ file }: MultipartFile, database: Knex, files: FileStore
     throw new OilcanError('picture_unsupported');
   }
   await database('files')
-    .insert({ id, media_type: mediaType, bytes, by_person: '', received_at: instantFromMillis(Date.now()) })
+    .insert({ id, media_type: mediaType, bytes, by_person: '', received_at: instantFromMillis(clock()) })
     .onConflict('id')
     .ignore();
   return { fileId: id, mediaType, ...size };

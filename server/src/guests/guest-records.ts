@@ -26,6 +26,7 @@ import { rulesOf, type RaiseRules } from '@oilcan/core/raise-rules';
 import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { currentRevision } from '../db/revisions';
 import { SqlRecords } from '../db/sql-records';
 import { runnerOf } from '../db/statements';
@@ -58,10 +59,12 @@ export interface FollowPage {
 export class GuestRecords {
   readonly #database: Knex;
   readonly #news: News;
+  readonly #clock: Clock;
 
-  constructor(database: Knex, news: News) {
+  constructor(database: Knex, news: News, clock: Clock) {
     this.#database = database;
     this.#news = news;
+    this.#clock = clock;
   }
 
   /** What stands on the page of a label, or why it has none. */
@@ -118,7 +121,7 @@ export class GuestRecords {
 
   say(id: ReportId, postId: string, words: string, photo: ReportPhoto | null): Promise<Found<Report>> {
     return this.#write('guest.say', async (records) => {
-      const at = instantFromMillis(Date.now());
+      const at = instantFromMillis(this.#clock());
       return putGuestWords(records, id, { words, photo }, { id: `guest-${digestOf(postId)}`, at });
     });
   }
@@ -142,7 +145,7 @@ export class GuestRecords {
       }
       const id = asId<ReportId>(randomUUID());
       const [number = ''] = await takeNumbers(transaction, 'report', 1);
-      const made = await put(records, there, { id, number, at: instantFromMillis(Date.now()) });
+      const made = await put(records, there, { id, number, at: instantFromMillis(this.#clock()) });
       if (made.ok) await transaction('guest_posts').insert({ id: digestOf(postId), report: id });
       return made;
     });
@@ -156,8 +159,8 @@ export class GuestRecords {
     name: DoneByNobody,
     write: (records: Records, transaction: Knex.Transaction) => Promise<Found<Report>>,
   ): Promise<Found<Report>> {
-    const now = instantFromMillis(Date.now());
     const done = await this.#database.transaction(async (transaction) => {
+      const now = instantFromMillis(this.#clock());
       const records = new SqlRecords(transaction);
       const batch = new StagedRecords(records);
       const made = await write(batch, transaction);

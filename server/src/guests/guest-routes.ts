@@ -10,6 +10,7 @@ import { guestReportSchema, guestWordsSchema } from '@oilcan/core/guests';
 import { type Report } from '@oilcan/core/reports';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
 import { translate } from '../errors/problem';
 import type { News } from '../news/news';
@@ -21,6 +22,7 @@ import { GuestRecords } from './guest-records';
 
 interface Options {
   readonly database: Knex;
+  readonly clock: Clock;
   readonly files: FileStore;
   readonly news: News;
   readonly limits: GuestLimits;
@@ -44,8 +46,8 @@ interface OfReport {
  * application, and work without a script. They tell nothing of people, of other machines, or of labels that lead nowhere.
  */
 export async function guestRoutes(server: FastifyInstance, options: Options): Promise<void> {
-  const { database, files, limits, scriptFile } = options;
-  const records = new GuestRecords(database, options.news);
+  const { database, clock, files, limits, scriptFile } = options;
+  const records = new GuestRecords(database, options.news, clock);
   const links = await FollowLinks.of(database);
   const counts = new GuestCounts(limits);
   const script = existsSync(scriptFile) ? readFileSync(scriptFile) : null;
@@ -87,7 +89,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     if (typeof found === 'string') return sendDead(request, reply, found);
     const texts: GuestTexts = {};
     const take = async (): Promise<Found<Report>> => {
-      const photo = await readGuestForm(request, texts, { database, files });
+      const photo = await readGuestForm(request, texts, { database, clock, files });
       const said = readArgs(guestReportSchema, reportIn(texts, found.zone));
       if (!said.ok) return said;
       const postId = postIdIn(texts);
@@ -111,7 +113,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
       if (typeof found === 'string') return sendDead(request, reply, found);
       const take = async (): Promise<Found<Report>> => {
         const texts: GuestTexts = {};
-        await readGuestForm(request, texts, { database, files });
+        await readGuestForm(request, texts, { database, clock, files });
         const postId = postIdIn(texts);
         const before = await records.cameBefore(postId);
         if (before !== undefined) return cameAgain(before);
@@ -143,7 +145,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     }
     const texts: GuestTexts = {};
     const take = async (): Promise<Found<Report>> => {
-      const photo = await readGuestForm(request, texts, { database, files });
+      const photo = await readGuestForm(request, texts, { database, clock, files });
       const said = readArgs(guestWordsSchema, { words: texts['words'] ?? '' });
       if (!said.ok) return said;
       return records.say(found.report.id, postIdIn(texts), said.value.words, photo);

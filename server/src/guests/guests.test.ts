@@ -24,6 +24,7 @@ import { imageSize } from 'image-size';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { forgetGuests } from './forget-guests';
 import { deliverGuestMails } from './guest-mails';
+import { PRESENT } from '../testing/test-clock';
 
 const { id: key } = aReportLabel();
 const rules = someRules({ takesGuests: true, publicKnowledge: 'titles' });
@@ -380,8 +381,8 @@ describe('a reporter who gave an address for mail', () => {
     await works.push(await works.signIn(lea), [decline]);
     const sent: { readonly to: { readonly address: string }; readonly subject: string; readonly text: string }[] = [];
     const mail = { send: async (each: (typeof sent)[number]) => void sent.push(each) };
-    expect(await deliverGuestMails(works.database, mail, Date.now())).toBe(1);
-    expect(await deliverGuestMails(works.database, mail, Date.now())).toBe(0);
+    expect(await deliverGuestMails(works.database, mail, PRESENT)).toBe(1);
+    expect(await deliverGuestMails(works.database, mail, PRESENT)).toBe(0);
     expect(sent).toMatchObject([{ to: { address: 'eva@example.org' }, subject: 'P-1: Nothing is done about it' }]);
     expect(sent[0]?.text).toContain('It is meant to squeak');
     expect(sent[0]?.text).not.toContain(lea.name);

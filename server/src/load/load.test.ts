@@ -9,12 +9,13 @@ import { findAccount } from '../accounts/accounts';
 import { openDatabase } from '../database/open-database';
 import { FileStore } from '../files/file-store';
 import { loadRows } from './load';
+import { testClock } from '../testing/test-clock';
 
 let database: Knex;
 let files: FileStore;
 let folder: string;
 beforeEach(async () => {
-  database = await openDatabase(':memory:');
+  database = await openDatabase(':memory:', testClock());
   folder = await mkdtemp(join(tmpdir(), 'oilcan-load-'));
   files = new FileStore(folder);
 });
@@ -24,7 +25,7 @@ afterEach(async () => {
 });
 
 const load = (lines: readonly unknown[]): Promise<number> =>
-  loadRows(database, Readable.from(lines.map((line) => `${JSON.stringify(line)}\n`)), files);
+  loadRows(database, Readable.from(lines.map((line) => `${JSON.stringify(line)}\n`)), { files, clock: testClock() });
 
 describe('loading JSON lines', () => {
   it('puts rows and accounts', async () => {

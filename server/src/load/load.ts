@@ -6,6 +6,7 @@ import { problemsOfPlan } from '@oilcan/core/plans';
 import type { Change, TableName } from '@oilcan/core/records';
 import { isTableName } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { putAccount } from '../accounts/accounts';
 import { failureOf } from '../db/dialects';
 import { SqlRecords } from '../db/sql-records';
@@ -24,6 +25,12 @@ interface AccountLine {
   readonly account: { readonly person: string; readonly name: string; readonly password: string };
 }
 
+/** Where files go, and the time of the load. */
+interface LoadInto {
+  readonly files: FileStore;
+  readonly clock: Clock;
+}
+
 /**
  * Fills a database from JSON lines: `{"table": …, "row": {"id": …}}` or
  * `{"account": {"person": …, "name": …, "password": …}}` or `{"file": {"id": …, "mediaType": …, "content": base64}}`.
@@ -31,7 +38,7 @@ interface AccountLine {
  *
  * @returns how many rows were written
  */
-export async function loadRows(database: Knex, lines: Readable, files: FileStore): Promise<number> {
+export async function loadRows(database: Knex, lines: Readable, { files, clock }: LoadInto): Promise<number> {
   let waiting: Change[] = [];
   let written = 0;
   let lineNumber = 0;
@@ -60,7 +67,7 @@ export async function loadRows(database: Knex, lines: Readable, files: FileStore
       continue;
     }
     if ('file' in given) {
-      await putFile(database, files, given.file);
+      await putFile(database, { files, clock }, given.file);
       continue;
     }
     waiting.push(given);
@@ -102,7 +109,11 @@ async function whenFree(write: () => Promise<void>): Promise<void> {
   }
 }
 
-async function putFile(database: Knex, files: FileStore, { id, mediaType, content }: FileLine['file']): Promise<void> {
+async function putFile(
+  database: Knex,
+  { files, clock }: LoadInto,
+  { id, mediaType, content }: FileLine['file'],
+): Promise<void> {
   const bytes = Buffer.from(content, 'base64');
   if (!isFileId(id)) throw new Error(`${id} is not the SHA-256 of a file.`);
   await files.put(id, bytes);
@@ -112,7 +123,7 @@ async function putFile(database: Knex, files: FileStore, { id, mediaType, conten
       media_type: mediaType,
       bytes: bytes.length,
       by_person: '',
-      received_at: instantFromMillis(Date.now()),
+      received_at: instantFromMillis(clock()),
     })
     .onConflict('id')
     .ignore();

@@ -17,9 +17,10 @@ import {
 import { SqlRecords } from '../db/sql-records';
 import { DueWork } from '../plans/make-due-work';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { PRESENT, present } from '../testing/test-clock';
 
 const onWork = { workOrderId: workId };
-const at = new Date(Date.now() - 60_000).toISOString();
+const at = new Date(PRESENT - 60_000).toISOString();
 let works: TestServer;
 beforeEach(async () => {
   const elsewhere = aPerson({ id: 'eve' as never, name: 'Eve', roles: ['lead'], siteIds: [otherSite] });
@@ -62,7 +63,7 @@ it('keeps nothing of what is private, by which it is known again all the same', 
   const cookie = await works.signIn(ann);
   const meeting = made('time.add', {
     siteId: site,
-    startedAt: new Date(Date.now() - 7_200_000).toISOString(),
+    startedAt: new Date(PRESENT - 7_200_000).toISOString(),
     minutes: 30,
     reason: 'meeting',
     words: 'About my illness',
@@ -105,7 +106,7 @@ it('is narrowed by person, by what was done and by time, and goes on page by pag
   const ids = new Set([...first.operations, ...rest.operations].map(({ id }) => id));
   expect(ids.size).toBe(120);
   expect(await logged(`by=${lea.id}`)).toEqual([]);
-  const tomorrow = instantFromMillis(Date.now() + 86_400_000);
+  const tomorrow = instantFromMillis(PRESENT + 86_400_000);
   expect(await logged(`from=${tomorrow}`)).toEqual([]);
   expect(await logged(`to=${tomorrow}&by=${ann.id}`)).toHaveLength(100);
 });
@@ -118,11 +119,11 @@ it.each(['thing=../etc', 'from=yesterday', 'before=x', 'secret=1', `thing=${'x'.
 );
 
 it('says under nobody’s name what Oilcan did by itself', async () => {
-  const today = new Date().toISOString().slice(0, 10);
+  const today = present.slice(0, 10);
   await works.database.transaction((transaction) =>
     new SqlRecords(transaction).write([put('plans', aPlan({ startsOn: today as never }))]),
   );
-  await new DueWork(works.database, () => undefined).make(Date.now());
+  await new DueWork(works.database, () => undefined).make(PRESENT);
   const [byItself] = await logged('thing=plans:plan');
   expect(byItself).toMatchObject({ name: 'plan.make', by: '', args: { planId: 'plan' } });
   expect(byItself?.changed?.map(({ table, did }) => [table, did])).toEqual([

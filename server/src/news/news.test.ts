@@ -1,5 +1,6 @@
 import type { ServerResponse } from 'node:http';
 import { News } from './news';
+import { PRESENT } from '../testing/test-clock';
 
 let news: News;
 let told: string[];
@@ -19,7 +20,7 @@ function listen(audiences: ReadonlySet<string>, session = 's-1'): string[] {
 }
 
 beforeEach(() => {
-  jest.useFakeTimers();
+  jest.useFakeTimers({ now: PRESENT });
   news = new News();
   told = listen(here);
 });

@@ -54,7 +54,7 @@ describe('notices', () => {
     expect(codesOf(await give(leaCookie))).toEqual(['accepted']);
     expect([await kinds(annCookie), await kinds(bobCookie), await kinds(leaCookie)]).toEqual([['given'], [], []]);
     const [given] = await noticesFor(annCookie);
-    const see = anOperation('notices.see', { noticeIds: [given?.id ?? ''] }, { at: new Date().toISOString() });
+    const see = anOperation('notices.see', { noticeIds: [given?.id ?? ''] }, { at: works.clock.now });
     expect(codesOf(await works.push(annCookie, [see]))).toEqual(['accepted']);
     expect((await noticesFor(annCookie))[0]?.seenAt).not.toBeNull();
   });

@@ -1,9 +1,10 @@
-import { addMinutes, asId, instantFromMillis, type WorkOrderId } from '@oilcan/core/kernel';
+import { addMinutes, asId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { ann, aWorkOrder, lea, otherSite, put, smallWorks } from '@oilcan/core/testing';
 import { startTestServer } from '../testing/test-server';
+import { present } from '../testing/test-clock';
 
-const now = instantFromMillis(Date.now());
+const now = present;
 const DAY = 24 * 60;
 const finished = (id: string, daysAgo: number, given: object = {}) => {
   const at = addMinutes(now, -daysAgo * DAY);

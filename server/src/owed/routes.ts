@@ -3,6 +3,7 @@ import { hasRole } from '@oilcan/core/operations';
 import { workKinds, type WorkKind } from '@oilcan/core/work';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, shape } from '../docs/json-schema';
 import { missingOfMonth } from './owed-of-month';
@@ -14,8 +15,13 @@ const kindSchema = yup
 
 const missingShape = shape.object({ jobs: shape.list(shape.list(shape.text)) });
 
+interface Options {
+  readonly database: Knex;
+  readonly clock: Clock;
+}
+
 /** What last month's jobs would have owed, for whoever chooses what is owed. */
-export async function owedRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
+export async function owedRoutes(server: FastifyInstance, { database, clock }: Options): Promise<void> {
   server.get<{ Querystring: { readonly kind: WorkKind } }>(
     '/owed',
     {
@@ -29,7 +35,7 @@ export async function owedRoutes(server: FastifyInstance, { database }: { readon
       const person = await server.personOf(request);
       if (!hasRole(person, ['lead'])) throw new OilcanError('role_missing', { roles: 'lead' });
       reply.header('cache-control', 'no-store');
-      const now = instantFromMillis(Date.now());
+      const now = instantFromMillis(clock());
       return { jobs: await missingOfMonth(database, person.siteIds, request.query.kind, now) };
     },
   );

@@ -2,6 +2,7 @@ import { instantFromMillis, type AssetId, type PlaceId } from '@oilcan/core/kern
 import type { PastOf } from '@oilcan/core/past';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, shape } from '../docs/json-schema';
 import { readPast } from './read-past';
@@ -40,8 +41,13 @@ interface Asked {
   readonly with: 'asset' | 'parts';
 }
 
+interface Options {
+  readonly database: Knex;
+  readonly clock: Clock;
+}
+
 /** What happened before. */
-export async function pastRoutes(server: FastifyInstance, { database }: { readonly database: Knex }): Promise<void> {
+export async function pastRoutes(server: FastifyInstance, { database, clock }: Options): Promise<void> {
   server.get<{ Querystring: Asked }>(
     '/past',
     {
@@ -53,7 +59,7 @@ export async function pastRoutes(server: FastifyInstance, { database }: { readon
     },
     async (request, reply) => {
       const person = await server.personOf(request);
-      const now = instantFromMillis(Date.now());
+      const now = instantFromMillis(clock());
       const answer = await readPast(database, person, pastOf(request.query), now);
       return reply
         .header('cache-control', 'no-store')

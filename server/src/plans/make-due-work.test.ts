@@ -4,8 +4,9 @@ import { ann, anAsset, anOperation, aPlan, aPoint, lea, pointId, put, smallWorks
 import { readRow, SqlRecords } from '../db/sql-records';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { DueWork } from './make-due-work';
+import { PRESENT } from '../testing/test-clock';
 
-const now = Date.now();
+const now = PRESENT;
 const DAY = 86_400_000;
 const today = localDate(instantFromMillis(now), 'Europe/Vienna');
 let works: TestServer;

@@ -23,6 +23,7 @@ import {
 import { FileStore } from '../files/file-store';
 import { loadRows } from '../load/load';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { PRESENT, testClock } from '../testing/test-clock';
 
 const sam = aPerson({ id: asId<PersonId>('sam'), name: 'Sam', roles: ['lead'], siteIds: [otherSite] });
 let works: TestServer;
@@ -81,7 +82,7 @@ describe('an incident', () => {
     await works.push(await works.signIn(ann), [anOperation('incident.make', anIncidentReport())]);
     const [cleo, formerLead] = [aPerson({ id: bob.id, roles: ['lead'] }), { ...lea, roles: ['technician'] as const }];
     const lines = [cleo, formerLead].map((row) => `${JSON.stringify({ table: 'people', row })}\n`);
-    await loadRows(works.database, Readable.from(lines), new FileStore(works.filesRoot));
+    await loadRows(works.database, Readable.from(lines), { files: new FileStore(works.filesRoot), clock: testClock() });
     expect(await rowsFor(bob, 'incidents')).toHaveLength(1);
     expect(await rowsFor(lea, 'incidents')).toEqual([]);
     expect(await rowsFor(ann, 'incidents')).toHaveLength(1);
@@ -151,7 +152,7 @@ describe('raised work that waits', () => {
 
 describe('a report that ended', () => {
   it('is carried for thirty days, and then no more', async () => {
-    const daysAgo = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString() as never;
+    const daysAgo = (days: number) => new Date(PRESENT - days * 86_400_000).toISOString() as never;
     const ended = (id: string, days: number) =>
       put('reports', aReport({ id: asId<ReportId>(id), number: id, state: 'declined', endedAt: daysAgo(days) }));
     await begin(ended('young', 29), ended('old', 31), put('reports', aReport()));

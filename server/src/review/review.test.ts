@@ -3,9 +3,10 @@ import type { Review } from '@oilcan/core/review';
 import { ann, anOperation, aWorkOrder, lea, put, smallWorks, workId } from '@oilcan/core/testing';
 import { bringReviewsUpToDate } from './note-reviews';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { PRESENT, present } from '../testing/test-clock';
 
 const onWork = { workOrderId: workId };
-const now = new Date().toISOString();
+const now = present;
 let works: TestServer;
 beforeEach(async () => {
   works = await startTestServer(smallWorks({ state: 'underway', estimateMinutes: 10 }));
@@ -21,7 +22,7 @@ async function reviewsOf(person = lea): Promise<Review[]> {
 }
 
 async function finish(): Promise<void> {
-  const startedAt = new Date(Date.now() - 3 * 3_600_000).toISOString();
+  const startedAt = new Date(PRESENT - 3 * 3_600_000).toISOString();
   const time = { ...onWork, personId: ann.id, startedAt, minutes: 120, timeType: 'regular' };
   const cookie = await works.signIn(ann);
   const pushed = await works.push(cookie, [made('labor.add', time), made('work.finish', onWork)]);

@@ -4,6 +4,7 @@ import type { Change } from '@oilcan/core/records';
 import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
 import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { currentRevision, revisionWithin } from '../db/revisions';
 import { readRow, sqlName, type StoredRow } from '../db/sql-records';
 import { runnerOf } from '../db/statements';
@@ -32,16 +33,19 @@ export async function pull(
   person: Person,
   since: Revision,
   isFilling: boolean,
-  nowMillis: number,
+  clock: Clock,
   { version = PROTOCOL.newest, pageRows = PULL_PAGE_ROWS, farBehind = FAR_BEHIND }: Partial<PullOptions> = {},
 ): Promise<PullAnswer> {
   const scope = await scopeOf(database, person, version);
-  const now = instantFromMillis(nowMillis);
+  // Before anything is read: what is written after it is stamped later, and is not known to who reads this.
+  const now = instantFromMillis(clock());
   const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now };
   const behind = (await currentRevision(database)) - since;
   if (behind <= 0) return nothing;
   if (behind > farBehind && since > 0 && !isFilling) return { ...nothing, scope: ANEW };
   const read = async (transaction: Knex.Transaction): Promise<PullAnswer> => {
+    // Once more, since the transaction waited for those before it, and contains what they wrote.
+    const now = instantFromMillis(clock());
     const run = await runnerOf(transaction);
     const newest = await revisionWithin(run);
     const found = await rowsSince(run, { scope, since, now, isFilling, limit: pageRows + 1 });

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { pushWithin, type Push, type Pushed } from './push';
 
 /** Pushes in one transaction at most, so that none waits for long. */
@@ -17,11 +18,13 @@ interface Waiting {
  */
 export class PushQueue {
   readonly #database: Knex;
+  readonly #clock: Clock;
   #waiting: Waiting[] = [];
   #isWriting = false;
 
-  constructor(database: Knex) {
+  constructor(database: Knex, clock: Clock) {
     this.#database = database;
+    this.#clock = clock;
   }
 
   push(push: Push): Promise<Pushed> {
@@ -55,14 +58,14 @@ export class PushQueue {
   #together(some: readonly Waiting[]): Promise<Pushed[]> {
     return this.#database.transaction(async (transaction) => {
       const pushed: Pushed[] = [];
-      for (const { push } of some) pushed.push(await pushWithin(transaction, push));
+      for (const { push } of some) pushed.push(await pushWithin(transaction, push, this.#clock));
       return pushed;
     });
   }
 
   async #alone({ push, resolve, reject }: Waiting): Promise<void> {
     try {
-      resolve(await this.#database.transaction((transaction) => pushWithin(transaction, push)));
+      resolve(await this.#database.transaction((transaction) => pushWithin(transaction, push, this.#clock)));
     } catch (error) {
       reject(error);
     }

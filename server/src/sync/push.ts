@@ -12,6 +12,7 @@ import { StagedRecords } from '@oilcan/core/records';
 import { applyOperation, fileNamedBy, numberTakenBy } from '@oilcan/core/registry';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import { queueCopies } from '../copies/deliver-copies';
 import { revisionWithin } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
@@ -49,30 +50,28 @@ export interface Pushed {
  * keeps its first outcome. What waits for its file, or was stamped by a clock that is ahead, is not applied yet: the
  * phone sends it again, with its file or the right time.
  */
-export function push(
-  database: Knex,
-  person: Person,
-  operations: readonly unknown[],
-  nowMillis: number,
-): Promise<Pushed> {
-  return database.transaction((transaction) => pushWithin(transaction, { person, operations, nowMillis }));
+export function push(database: Knex, person: Person, operations: readonly unknown[], clock: Clock): Promise<Pushed> {
+  return database.transaction((transaction) => pushWithin(transaction, { person, operations }, clock));
 }
 
 /** What one phone sends at once. */
 export interface Push {
   readonly person: Person;
   readonly operations: readonly unknown[];
-  readonly nowMillis: number;
   /** What the person's browser says of itself; left out where there is none. */
   readonly device?: string;
 }
 
-/** As `push`, within a transaction in which other pushes may come before and after it. */
+/**
+ * As `push`, within a transaction in which other pushes may come before and after it. The clock is read here, where nothing else is
+ * read or written meanwhile: whoever has pulled before knows nothing of what is stamped now.
+ */
 export async function pushWithin(
   transaction: Knex.Transaction,
-  { person, operations, nowMillis, device }: Push,
+  { person, operations, device }: Push,
+  clock: Clock,
 ): Promise<Pushed> {
-  const now = instantFromMillis(nowMillis);
+  const now = instantFromMillis(clock());
   const run = await runnerOf(transaction);
   const read = operations.map(readOperation);
   const wellFormed = read.flatMap((each) => (each.ok ? [each.value] : []));

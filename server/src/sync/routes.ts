@@ -2,6 +2,7 @@ import type { WorkOrderId } from '@oilcan/core/kernel';
 import { agreeOn, pushSchema, RANGE, readRange, type PushRequest } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
 import { audiencesOf } from '../db/sql-records';
@@ -54,12 +55,13 @@ const pulledShape = shape.object(pulledRows, {
 
 interface Options {
   readonly database: Knex;
+  readonly clock: Clock;
   readonly news: News;
 }
 
 /** Operations in, rows out, and the line on which phones hear of news. */
-export async function syncRoutes(server: FastifyInstance, { database, news }: Options): Promise<void> {
-  const pushes = new PushQueue(database);
+export async function syncRoutes(server: FastifyInstance, { database, clock, news }: Options): Promise<void> {
+  const pushes = new PushQueue(database, clock);
   // Open lines would hold the server open; onClose hooks run only after they are gone.
   server.addHook('preClose', async () => news.close());
 
@@ -76,7 +78,7 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
       const { person, device } = await server.sessionOf(request);
       checkEnvelope(request.body);
       const { operations } = request.body;
-      const { answer, concerned } = await pushes.push({ person, device, operations, nowMillis: Date.now() });
+      const { answer, concerned } = await pushes.push({ person, device, operations });
       news.tell(answer.revision, concerned);
       return answer;
     },
@@ -96,7 +98,7 @@ export async function syncRoutes(server: FastifyInstance, { database, news }: Op
       const { since, filling, protocol, device } = request.query;
       const version = agreeOn(readRange(protocol));
       reply.header('cache-control', 'no-store');
-      const answer = await pull(database, person, since, filling, Date.now(), { version });
+      const answer = await pull(database, person, since, filling, clock, { version });
       if (answer.hasMore || device === undefined) return answer;
       return { ...answer, numbers: await numbersOf(database, device, person, answer.now) };
     },

@@ -1,4 +1,4 @@
-import { asId, instantFromMillis, type PersonId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, type PersonId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import { roles, type Role } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Row, SeenBy, TableName, Tables } from '@oilcan/core/records';
@@ -36,6 +36,7 @@ import type { Knex } from 'knex';
 import { freshDatabase } from '../testing/fresh-database';
 import { audiencesOf, SqlRecords } from '../db/sql-records';
 import { pull, readWork } from './pull';
+import { PRESENT, present } from '../testing/test-clock';
 
 const sam = asId<PersonId>('sam');
 const settings = someSettings();
@@ -166,7 +167,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     number: 'W-1',
     title: '',
     facts: [],
-    at: instantFromMillis(Date.now()),
+    at: present,
     seenAt: null,
   }),
   follows: (siteId, personId) => ({ id: `${personId}@x`, personId, workOrderId: workOf(siteId) }),
@@ -203,7 +204,7 @@ const viewer = (role: Role, siteIds: readonly SiteId[], id: PersonId = ann.id): 
   aPerson({ id, roles: [role], siteIds });
 
 const pulled = async (person: Person): Promise<readonly { table: TableName; id: string }[]> =>
-  (await pull(database, person, 0, true, Date.now())).changes;
+  (await pull(database, person, 0, true, () => PRESENT)).changes;
 
 /** What a table says of itself. */
 const kindOf = (table: TableName): Expected => {
@@ -253,7 +254,7 @@ describe.each(tableNames.map((table) => [table]))('a row of %s', (table) => {
     for (const role of roles) {
       for (const siteIds of [[site], [otherSite]]) {
         for (const person of [viewer(role, siteIds), viewer(role, siteIds, sam)]) {
-          const { changes } = await pull(database, person, before, false, Date.now());
+          const { changes } = await pull(database, person, before, false, () => PRESENT);
           const isTold = changes.some((each) => each.table === table && each.id === id() && each.row === null);
           const mayHaveSeen = expected[tableNamed(table).seenBy](person);
           expect(isTold).toBe(mayHaveSeen);
@@ -276,13 +277,13 @@ describe('what leaves somebody', () => {
       database.transaction((transaction) => new SqlRecords(transaction).put('kitLists', row));
     const mate = viewer('technician', [otherSite]);
     const since = async (revision: number) => {
-      const answer = await pull(database, mate, revision, false, Date.now());
+      const answer = await pull(database, mate, revision, false, () => PRESENT);
       return {
         revision: answer.revision,
         rows: answer.changes.filter(({ table }) => table === 'kitLists').map(({ row }) => row !== null),
       };
     };
-    const start = (await pull(database, mate, 0, true, Date.now())).revision;
+    const start = (await pull(database, mate, 0, true, () => PRESENT)).revision;
     await write(bag([mate.id]));
     const shared = await since(start);
     await write(bag([]));
@@ -310,7 +311,7 @@ describe('what people cost', () => {
     await database.transaction((transaction) => new SqlRecords(transaction).put('entries', time));
     const asSeen = async (role: Role) => {
       const person = viewer(role, [otherSite], sam);
-      const carried = await pull(database, person, 0, true, Date.now());
+      const carried = await pull(database, person, 0, true, () => PRESENT);
       const looked = await readWork(database, person, workOf(otherSite));
       return [carried, looked].map(({ changes }) => JSON.stringify(changes.find(({ id }) => id === 'labor')));
     };

@@ -1,6 +1,7 @@
 import knex, { type Knex } from 'knex';
 import { openDatabase } from '../database/open-database';
 import { configure } from '../db/sqlite/sqlite';
+import { testClock } from './test-clock';
 import { SqliteClient } from '../db/sqlite/sqlite-client';
 
 /** The handle of better-sqlite3 behind a connection. */
@@ -12,7 +13,7 @@ let empty: Promise<Buffer> | undefined;
 
 /** An empty database as every migration leaves it, as bytes: made once for all tests of a file. */
 async function emptyDatabase(): Promise<Buffer> {
-  const database = await openDatabase(':memory:');
+  const database = await openDatabase(':memory:', testClock());
   const client = database.client as { acquireConnection(): Promise<Handle>; releaseConnection(of: Handle): unknown };
   const handle = await client.acquireConnection();
   const bytes = handle.serialize();

@@ -13,6 +13,7 @@ import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
 import { SqlRecords } from '../db/sql-records';
 import { freshDatabase } from './fresh-database';
+import { TestClock } from './test-clock';
 import { notePast, worksTouchedBy } from '../past/note-past';
 
 export const PASSWORD = 'correct horse';
@@ -22,6 +23,7 @@ export interface TestServer {
   readonly server: FastifyInstance;
   readonly database: Knex;
   readonly filesRoot: string;
+  readonly clock: TestClock;
   /** Signs in and gives the cookie to send along. */
   signIn(person: Person): Promise<string>;
   ask(cookie: string | null, options: InjectOptions): Promise<LightMyRequestResponse>;
@@ -35,6 +37,7 @@ export async function startTestServer(
   config: Partial<ServerConfig> = {},
 ): Promise<TestServer> {
   const database = await freshDatabase();
+  const clock = new TestClock();
   const filesRoot = await mkdtemp(join(tmpdir(), 'oilcan-files-'));
   await database.transaction(async (transaction) => {
     await new SqlRecords(transaction).write(rows);
@@ -43,21 +46,26 @@ export async function startTestServer(
   for (const change of rows) {
     if (change.table === 'people' && change.row !== null) await giveAccount(database, change.row);
   }
-  const server = await buildServer(database, {
-    ...defaultConfig,
-    filesRoot,
-    outboxRoot: join(filesRoot, 'outbox'),
-    webRoot: null,
-    logLevel: 'silent',
-    requestsPerMinute: 100_000,
-    ...config,
-  });
+  const server = await buildServer(
+    database,
+    {
+      ...defaultConfig,
+      filesRoot,
+      outboxRoot: join(filesRoot, 'outbox'),
+      webRoot: null,
+      logLevel: 'silent',
+      requestsPerMinute: 100_000,
+      ...config,
+    },
+    clock.look,
+  );
   const ask: TestServer['ask'] = (cookie, options) =>
     server.inject({ ...options, headers: { ...(cookie === null ? {} : { cookie }), ...options.headers } });
   return {
     server,
     database,
     filesRoot,
+    clock,
     ask,
     signIn: async (person) => {
       const answer = await ask(null, {

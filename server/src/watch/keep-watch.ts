@@ -1,5 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
+import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
 import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
@@ -19,10 +20,11 @@ interface KeptTelling {
   readonly news: News;
   readonly files: FileStore;
   readonly mail: MailSender;
+  readonly clock: Clock;
 }
 
 /** While the server listens: looks at the clock once a minute, makes what plans make due, carries mails away, and tidies what was begun and left. */
-export function keepWatch(server: FastifyInstance, { database, news, files, mail }: KeptTelling): void {
+export function keepWatch(server: FastifyInstance, { database, news, files, mail, clock }: KeptTelling): void {
   const timers: NodeJS.Timeout[] = [];
   const again = (task: () => Promise<void>, milliseconds: number): void => {
     let isRunning = false;
@@ -42,21 +44,21 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
   };
   server.addHook('onListen', async () => {
     again(async () => {
-      const told = await watchTime(database, Date.now());
+      const told = await watchTime(database, clock());
       if (told !== null) news.tell(told.revision, told.concerned);
     }, WATCH_MILLISECONDS);
     const dueWork = new DueWork(database, ({ id }, error) =>
       server.log.error({ err: error, plan: id }, 'When a plan is due cannot be computed.'),
     );
     again(async () => {
-      const made = await dueWork.make(Date.now());
+      const made = await dueWork.make(clock());
       if (made !== null) news.tell(made.revision, made.concerned);
     }, WATCH_MILLISECONDS);
-    again(async () => void (await deliverMails(database, mail, Date.now())), MAIL_MILLISECONDS);
-    again(async () => void (await deliverCopies(database, { files, mail }, Date.now())), MAIL_MILLISECONDS);
-    again(async () => void (await deliverGuestMails(database, mail, Date.now())), MAIL_MILLISECONDS);
-    again(() => files.tidy(Date.now()), TIDY_MILLISECONDS);
-    again(() => forgetGuests(database, Date.now()), TIDY_MILLISECONDS);
+    again(async () => void (await deliverMails(database, mail, clock())), MAIL_MILLISECONDS);
+    again(async () => void (await deliverCopies(database, { files, mail }, clock())), MAIL_MILLISECONDS);
+    again(async () => void (await deliverGuestMails(database, mail, clock())), MAIL_MILLISECONDS);
+    again(() => files.tidy(clock()), TIDY_MILLISECONDS);
+    again(() => forgetGuests(database, clock()), TIDY_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));
 }

@@ -44,7 +44,7 @@ describe('whoever watches the server', () => {
   it('hears that it is ready while it can write, and that it is not once it cannot', async () => {
     expect((await works.ask(null, { url: '/readyz' })).json()).toEqual({ status: 'ready' });
     await works.database.raw('PRAGMA query_only = ON');
-    await new Promise((resolve) => setTimeout(resolve, 1_100));
+    works.clock.pass(1_100);
     const answer = await works.ask(null, { url: '/readyz' });
     expect([answer.statusCode, answer.headers['retry-after']]).toEqual([503, '10']);
     await works.database.raw('PRAGMA query_only = OFF');

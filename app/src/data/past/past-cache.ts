@@ -1,6 +1,7 @@
 import type { PastOf } from '@oilcan/core/past';
 import { PAST_CONTENT } from '@oilcan/core/registry';
 import { forgetLastRead } from './last-read';
+import { machineMillis } from '../machine-clock';
 
 /** Pasts that hold something else are not read. */
 const NAME = `oilcan-past ${PAST_CONTENT}`;
@@ -18,7 +19,7 @@ export interface CachedPast {
 export async function cachePast(of: PastOf, text: string): Promise<void> {
   try {
     const cache = await caches.open(NAME);
-    await cache.put(keyOf(of), new Response(text, { headers: { [AS_OF]: String(Date.now()) } }));
+    await cache.put(keyOf(of), new Response(text, { headers: { [AS_OF]: String(machineMillis()) } }));
   } catch {
     // The phone is full, or the browser keeps nothing.
   }

@@ -91,13 +91,13 @@ export class TestServer {
     this.pushes += 1;
     const failure = this.failure(operations);
     if (failure !== null) throw failure;
-    const { answer } = await push(this.#database, person, operations, toMillis(this.now()));
+    const { answer } = await push(this.#database, person, operations, () => toMillis(this.now()));
     await this.#mirror();
     return answer;
   }
 
   async #pull(since: number, isFilling: boolean, device: string | null, person: Person): Promise<PullAnswer> {
-    const answer = await pull(this.#database, person, since, isFilling, toMillis(this.now()));
+    const answer = await pull(this.#database, person, since, isFilling, () => toMillis(this.now()));
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.#database, device, person, this.now()) };
   }

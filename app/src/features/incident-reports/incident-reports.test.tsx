@@ -5,7 +5,7 @@ import { peekAll, peekRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
-import { TestWorks } from '../../testing/works';
+import { passTime, TestWorks } from '../../testing/works';
 import { RaiseScreen } from '../raising/raise-screen';
 import { IncidentForm } from './incident-form';
 import { IncidentRows } from './incident-rows';
@@ -126,7 +126,7 @@ describe('reporting an incident', () => {
     const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
     await works.show(<IncidentForm {...begun} />);
     await press('Voice note: press to begin');
-    jest.setSystemTime(Date.now() + 60_000);
+    passTime(60_000);
     await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
     await press('Photo');
     await works.show(<IncidentForm {...begun} />);

@@ -1,8 +1,8 @@
-import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
+import { addMinutes } from '@oilcan/core/kernel';
 import type { NoticeChoice, NoticeKind } from '@oilcan/core/notices';
 import type { Change } from '@oilcan/core/records';
 import { ann, bob, put, smallWorks, workId } from '@oilcan/core/testing';
-import { TestWorks } from '../../testing/works';
+import { presentOfTest, TestWorks } from '../../testing/works';
 import { isPathToOpen } from './path-to-open';
 import { askForPush, followPushes, pushStanding, showPushes } from './push';
 
@@ -40,7 +40,7 @@ const notice = (kind: NoticeKind, minutes: number, personId = ann.id): Change =>
     number: 'W-1',
     title: 'Seal weeping',
     facts: kind === 'handedBack' ? [{ is: 'reason', reason: 'Still wet' }] : [],
-    at: addMinutes(instantFromMillis(Date.now()), minutes),
+    at: addMinutes(presentOfTest(), minutes),
     seenAt: null,
   });
 const come = async (...changes: readonly Change[]): Promise<void> => {
@@ -53,7 +53,7 @@ beforeEach(async () => {
   Object.defineProperty(navigator, 'serviceWorker', { value: workers, configurable: true });
   allow('granted');
   works = await TestWorks.open(smallWorks());
-  stop = showPushes(instantFromMillis(Date.now()));
+  stop = showPushes(presentOfTest());
 });
 afterEach(async () => {
   stop();

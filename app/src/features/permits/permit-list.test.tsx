@@ -3,7 +3,7 @@ import type { Permit } from '@oilcan/core/permits';
 import type { Contact } from '@oilcan/core/plant';
 import { assetId, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, words } from '../../testing/hands';
-import { OnWork, TestWorks } from '../../testing/works';
+import { OnWork, passTime, TestWorks } from '../../testing/works';
 import { PermitList } from './permit-list';
 import { WorkSheet } from '../sheet/work-sheet';
 
@@ -43,7 +43,7 @@ describe('the permits of a job', () => {
     works = await TestWorks.open([...smallWorks(), permit(given(0, 61))]);
     await works.show(<OnWork>{(work) => <PermitList work={work} />}</OnWork>);
     expect(words()).toContain('Holds until');
-    jest.setSystemTime(Date.now() + 120_000);
+    passTime(120_000);
     await works.show(<OnWork>{(work) => <PermitList work={work} />}</OnWork>);
     expect(words()).toContain('Ask your lead for a new one.');
   });

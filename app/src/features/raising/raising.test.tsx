@@ -19,7 +19,7 @@ import { peekAll, peekRow, peekRows } from '../../data/store';
 import { canPress, press, pressTwice, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
-import { TestWorks } from '../../testing/works';
+import { passTime, TestWorks } from '../../testing/works';
 import { PlanScreen } from './plan-screen';
 import { RaiseScreen } from './raise-screen';
 
@@ -228,7 +228,7 @@ describe('raising something on a machine', () => {
     works.server.signal = 'none';
     await type('What is it', 'Half a sentence');
     await press('Photo');
-    jest.setSystemTime(Date.now() + 21 * 3_600_000);
+    passTime(21 * 3_600_000);
     await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
     await press('Report it');
     expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'Half a sentence', photo: null }]);

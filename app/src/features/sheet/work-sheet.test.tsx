@@ -4,7 +4,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { ann, aStep, aWorkOrder, bob, lea, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, type, words } from '../../testing/hands';
-import { TestWorks } from '../../testing/works';
+import { passTime, TestWorks } from '../../testing/works';
 import { WorkSheet } from './work-sheet';
 
 const hazards: WorkOrder['hazards'] = [
@@ -20,7 +20,7 @@ const open = async (given: Partial<WorkOrder> = {}, person = ann): Promise<void>
 afterEach(() => works.close());
 
 const work = async () => (await works.sent()).peek('workOrders', workId);
-const later = (minutes: number): void => void jest.setSystemTime(Date.now() + minutes * 60_000);
+const later = (minutes: number): void => passTime(minutes * 60_000);
 
 describe('the sheet', () => {
   it('says why, what is dangerous, and how long it should take', async () => {

@@ -7,6 +7,7 @@ import { migrations } from './migrations';
 import { asOfTheFirstVersion, asOfNow } from '../../testing/first-version';
 import { openDatabase } from '../../database/open-database';
 import { SqlRecords } from '../sql-records';
+import { testClock } from '../../testing/test-clock';
 
 let database: Knex;
 beforeEach(() => {
@@ -142,7 +143,7 @@ describe('a database that came all the way from the first version', () => {
     await database.migrate.latest({ migrationSource: migrations });
     await bringShapesUpToDate(database);
     await bringPastUpToDate(database);
-    const fresh = await openDatabase(':memory:');
+    const fresh = await openDatabase(':memory:', testClock());
     await fresh.transaction((transaction) => new SqlRecords(transaction).write(asOfNow));
     await fresh('counters').where('name', 'past_version').delete();
     await bringPastUpToDate(fresh);
