@@ -11,7 +11,7 @@ import {
   noteFile,
   numbersOf,
   pull,
-  push,
+  PushQueue,
   readWork,
   SqlRecords,
 } from '@oilcan/server/testing';
@@ -31,12 +31,14 @@ export class SimulatedServer {
   /** The protocol it speaks. */
   protocol = 1;
   readonly #now: () => Instant;
+  readonly #pushes: PushQueue;
   readonly #received = new Map<string, number>();
   readonly #lateCopies: (() => Promise<unknown>)[] = [];
 
   private constructor(database: Knex, now: () => Instant) {
     this.database = database;
     this.#now = now;
+    this.#pushes = new PushQueue(database, () => toMillis(now()));
   }
 
   static async start(rows: readonly Change[], now: () => Instant): Promise<SimulatedServer> {
@@ -87,7 +89,7 @@ export class SimulatedServer {
   }
 
   async #push(person: Person, operations: readonly Operation[]): Promise<PushAnswer> {
-    const { answer } = await push(this.database, person, operations, () => toMillis(this.#now()));
+    const { answer } = await this.#pushes.push({ person, operations });
     for (const { id, outcome } of answer.outcomes) if (outcome.ok) this.accepted.add(id);
     return answer;
   }
