@@ -38,6 +38,13 @@ module.exports = {
       'core/src/registry/',
       'core/src/sync/',
     ]),
+    {
+      name: 'work-is-made-one-way',
+      severity: 'error',
+      comment: 'Every work order is made by putNewWork, so that it has the hazards of its machine.',
+      from: { path: '^core/src/subjects/', pathNot: '^core/src/subjects/(hazards/put-new-work|work/index)\\.ts$' },
+      to: { path: '^core/src/subjects/work/new-work-order\\.ts$' },
+    },
     ...floors('app', ['app/src/ui/', 'app/src/data/', 'app/src/features/']),
     {
       name: 'registry-composes-views',

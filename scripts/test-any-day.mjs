@@ -1,7 +1,7 @@
 // npm run test:any-day: all unit tests as if it were another day, or elsewhere, one after the other; the present is faked by Debian's faketime.
 // npm run test:any-day -- 2031-06-15T09:00Z: on that day alone. Its last lines are a table.
 import { spawnSync } from 'node:child_process';
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './root.mjs';
 import { giveUp, say } from './say.mjs';
@@ -30,6 +30,7 @@ const table = [];
 for (const { name, at, zone } of chosen) {
   say(`\n${name}`);
   const report = join(root, '.oilcan', 'any-day.json');
+  mkdirSync(join(root, '.oilcan'), { recursive: true });
   rmSync(report, { force: true });
   const jest = ['npx', 'jest', '--silent', '--json', '--outputFile', report];
   // Counted from the real present, so that all processes have the same; timers run as they do.

@@ -4,6 +4,7 @@ import { documentsOf, type DemoDocument } from './documents/documents';
 import type { Line } from './line';
 import { codesOf, installationsOf } from './mountain/installations';
 import { contactsOfSector } from './mountain/contacts';
+import { hazardRegisterOf } from './mountain/hazard-register';
 import { assetsOf, placesOf, pointsOf, sectorOf, type Sector } from './mountain/mountain';
 import { crews, lifts, people, rates, settings, sites } from './mountain/people';
 import { parts, shelfOf, shelves, Stockroom, stores } from './mountain/stores';
@@ -52,7 +53,9 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
   const open = openWorks(mountains, FIRST_NUMBER + events.length, now);
   const outOf = new Map(open.filter(({ out }) => out.length > 0).map(({ work, out }) => [work.assetId, out]));
   for (const { sector, assets } of mountains) {
-    for (const row of placesOf(sector)) yield { table: 'places', row };
+    const places = placesOf(sector);
+    for (const row of places) yield { table: 'places', row };
+    for (const row of hazardRegisterOf(sector, assets, places)) yield { table: 'hazardRegister', row };
     for (const asset of assets.values()) {
       const openStoppages = outOf.get(asset.id);
       yield { table: 'assets', row: openStoppages === undefined ? asset : { ...asset, openStoppages } };

@@ -13,7 +13,7 @@ import {
 } from '@oilcan/core/kernel';
 import { accepted, type Found, type Outcome, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
-import type { IndexName, TableName, Tables } from '@oilcan/core/records';
+import type { IndexName, Records, TableName, Tables } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import { DateTime } from 'luxon';
@@ -324,6 +324,11 @@ export function useRowsLater<T extends TableName>(
 /** The rows with these ids, as far as there are any; draws again only when one of them changes. */
 export function useRowsById<T extends TableName>(table: T, ids: readonly string[]): readonly Tables[T][] {
   return usePhone(useShallow(() => ids.flatMap((id) => phone?.view.peek(table, id) ?? [])));
+}
+
+/** What the person sees, for rules that read it by themselves. */
+export function phoneRecords(): Pick<Records, 'get' | 'list'> {
+  return openedPhone().view;
 }
 
 /** All rows of a table. */

@@ -30,6 +30,7 @@ import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/
 import { parseInstant, type Instant } from '../kernel/time/instant';
 import type { Entry, EntryContent } from '../subjects/work/entries';
 import type { StepQuestion } from '../subjects/steps/kinds/kinds';
+import { registerIdOf, type HazardRegister } from '../subjects/hazards/hazard-register';
 import type { Procedure } from '../subjects/procedures/procedure';
 import type { Stop } from '../subjects/rounds/stop';
 import type { Share } from '../subjects/shares/share';
@@ -230,6 +231,14 @@ export const aPastJob = (given: Partial<PastJob> = {}): PastJob => ({
   reports: [],
   expenses: [],
   answers: [],
+  ...given,
+});
+
+export const aHazardRegister = (given: Partial<HazardRegister> = {}): HazardRegister => ({
+  id: registerIdOf.asset(assetId),
+  siteId: site,
+  hazards: [{ id: 'starts', hazard: 'Drive can start', control: 'Lock out' }],
+  isolation: [],
   ...given,
 });
 

@@ -6,6 +6,8 @@ export const voltage = 'voltage';
 export const rope = 'rope';
 export const heat = 'heat';
 export const diesel = 'diesel';
+export const spring = 'spring';
+export const noise = 'noise';
 
 /** What endangers people at work here, and what is done about it. */
 export const hazardList: Readonly<Record<string, readonly [hazard: string, control: string]>> = {
@@ -16,5 +18,6 @@ export const hazardList: Readonly<Record<string, readonly [hazard: string, contr
   [rope]: ['The haul rope can move the drive', 'Rope on the mechanical stop, emergency brake applied'],
   [heat]: ['Oil and housings above 60 °C', 'Gloves, let it cool for an hour'],
   [diesel]: ['Exhaust in a closed room', 'Doors open, extraction on'],
-  spring: ['Spring under preload', 'Only in the fixture, never with bare pliers'],
+  [spring]: ['Spring under preload', 'Only in the fixture, never with bare pliers'],
+  [noise]: ['Noise above 85 dB(A) while the pumps run', 'Ear protection; agree on signs by hand'],
 };

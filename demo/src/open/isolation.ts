@@ -43,12 +43,12 @@ const pumpValves: IsolationPoint = {
   test: 'Gauge at zero, drain open',
 };
 
-/** What is locked before working, by the title of the job. */
-export const isolationOfJob: Readonly<Record<string, readonly IsolationPoint[]>> = {
-  'Gearbox output seal weeping oil': [mainSwitch, ropeStop, brakePressure],
-  'Service brake lining below 5 mm': [mainSwitch, ropeStop],
-  'Pump 2 shaft seal sprays under load': [pumpSwitch, pumpValves],
-  'Tensioning pump cycles every six minutes': [ropeStop, tensionValve],
+/** What is locked before working, by the key of the machine. */
+export const isolationOfMachine: Readonly<Record<string, readonly IsolationPoint[]>> = {
+  'lark-gearbox': [mainSwitch, ropeStop, brakePressure],
+  'lark-service-brake': [mainSwitch, ropeStop],
+  'pump-2': [pumpSwitch, pumpValves],
+  'lark-tension': [ropeStop, tensionValve],
 };
 
 /** Tools that come back, by the title of the job. */

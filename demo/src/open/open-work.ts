@@ -26,7 +26,7 @@ import type { Sector } from '../mountain/mountain';
 import { partIdOf, shelfOf } from '../mountain/stores';
 import { roundPlans } from '../past/plans';
 import { randomFor } from '../random';
-import { isolationOfJob, toolsOfJob } from './isolation';
+import { isolationOfMachine, toolsOfJob } from './isolation';
 import { hazardList } from './hazards';
 import { openJobs } from './jobs';
 import type { OpenJob, SharePlan } from './open-job';
@@ -155,7 +155,7 @@ export function openWorkFrom(
       unit: unit ?? null,
     })),
     tools: toolsOfJob[job.title] ?? [],
-    isolation: isolationOfJob[job.title] ?? [],
+    isolation: isolationOfMachine[job.asset] ?? [],
     createdAt,
     startedAt,
     finishedAt: null,

@@ -3,13 +3,17 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
-import { aWorkOrder, ann, workId } from '@oilcan/core/testing';
+import { asId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
+import { aHazardRegister, anAsset, ann, aWorkOrder, noon, site, workId } from '@oilcan/core/testing';
+import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { findAccount } from '../accounts/accounts';
 import { openDatabase } from '../database/open-database';
 import { FileStore } from '../files/file-store';
 import { loadRows } from './load';
 import { testClock } from '../testing/test-clock';
+
+const aPlace = { id: asId<PlaceId>('place'), siteId: site, parentId: null, name: 'Place' };
 
 let database: Knex;
 let files: FileStore;
@@ -37,6 +41,27 @@ describe('loading JSON lines', () => {
     expect(await load(lines)).toBe(2);
     expect(await database('work_orders').pluck('id')).toEqual([workId]);
     expect(await findAccount(database, 'ANN')).toMatchObject({ person: ann.id });
+  });
+
+  it('gives open work the hazards of its machine, and work that was there before reads them again', async () => {
+    const rows = [anAsset(), aPlace].map((row, index) => ({ table: index === 0 ? 'assets' : 'places', row }));
+    const old = aWorkOrder({ id: asId<WorkOrderId>('w-old'), number: 'W-8', state: 'accepted', closedAt: noon });
+    await load([...rows, ...[aWorkOrder(), old].map((row) => ({ table: 'workOrders', row }))]);
+    const register = aHazardRegister({
+      isolation: [{ id: 'q1', energy: 'electrical', device: 'Q1', release: null, test: 'Try' }],
+    });
+    const next = aWorkOrder({ id: asId<WorkOrderId>('w-next'), number: 'W-9' });
+    // The register may come after the work.
+    await load([
+      { table: 'workOrders', row: next },
+      { table: 'hazardRegister', row: register },
+    ]);
+    const stored = await database<{ id: string; body: string }>('work_orders').select('id', 'body');
+    const works = new Map(stored.map(({ id, body }) => [id, JSON.parse(body) as WorkOrder]));
+    expect(works.get(next.id)).toMatchObject({ hazards: [{ id: 'starts' }], isolation: [{ id: 'q1' }] });
+    expect(works.get(next.id)?.hazards[0]?.addedAt).toBeUndefined();
+    expect(works.get(workId)).toMatchObject({ hazards: [{ id: 'starts', addedAt: expect.any(String) as string }] });
+    expect(works.get(old.id)?.hazards).toEqual([]);
   });
 
   it('puts files that are what their names say', async () => {

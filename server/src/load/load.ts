@@ -1,15 +1,17 @@
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
 import { isFileId } from '@oilcan/core/files';
-import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
+import { withDangersThere } from '@oilcan/core/hazards';
+import { asId, instantFromMillis, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { problemsOfPlan } from '@oilcan/core/plans';
 import type { Change, TableName } from '@oilcan/core/records';
 import { isTableName } from '@oilcan/core/registry';
+import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { putAccount } from '../accounts/accounts';
 import { failureOf } from '../db/dialects';
-import { SqlRecords } from '../db/sql-records';
+import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
 import { beginAbove } from '../numbers/lend-numbers';
 import { letLeadsRead } from './let-leads-read';
@@ -42,6 +44,8 @@ export async function loadRows(database: Knex, lines: Readable, { files, clock }
   let waiting: Change[] = [];
   let written = 0;
   let lineNumber = 0;
+  const workIds = new Set<string>();
+  const registerSites = new Set<SiteId>();
   const flush = async (): Promise<void> => {
     await whenFree(() =>
       database.transaction(async (transaction) => {
@@ -54,6 +58,10 @@ export async function loadRows(database: Knex, lines: Readable, { files, clock }
         await beginAbove(transaction, 'report', numbersIn(waiting, ['reports', 'incidents']));
       }),
     );
+    for (const { table, row } of waiting) {
+      if (table === 'workOrders' && row !== null && isOpen(row.state)) workIds.add(row.id);
+      if (table === 'hazardRegister' && row !== null) registerSites.add(row.siteId);
+    }
     written += waiting.length;
     waiting = [];
   };
@@ -74,7 +82,37 @@ export async function loadRows(database: Knex, lines: Readable, { files, clock }
     if (waiting.length >= ROWS_PER_TRANSACTION) await flush();
   }
   await flush();
+  await whenFree(() => giveDangers(database, workIds, registerSites, instantFromMillis(clock())));
   return written;
+}
+
+/**
+ * Every open work order has the hazards and the isolation points of its machine: those that were loaded, and, where the hazard register
+ * was, those that were there before on its sites, whose people read them again.
+ */
+async function giveDangers(
+  database: Knex,
+  workIds: ReadonlySet<string>,
+  registerSites: ReadonlySet<SiteId>,
+  now: Instant,
+): Promise<void> {
+  await database.transaction(async (transaction) => {
+    const records = new SqlRecords(transaction);
+    const changes: Change[] = [];
+    const complete = async (work: WorkOrder | undefined, addedAt?: Instant): Promise<void> => {
+      if (work === undefined) return;
+      const row = await withDangersThere(records, work, addedAt);
+      if (row !== work) changes.push({ table: 'workOrders', id: row.id, row });
+    };
+    for (const id of workIds) await complete(await records.get('workOrders', id));
+    if (registerSites.size > 0) {
+      const open: StoredRow[] = await transaction<StoredRow>('work_orders')
+        .whereNull('ended')
+        .whereIn('site', [...registerSites]);
+      for (const row of open) if (!workIds.has(row.id)) await complete(readRow('workOrders', row), now);
+    }
+    await records.write(changes);
+  });
 }
 
 /** Plans name what has to be there before them, and a rule that comes round. */

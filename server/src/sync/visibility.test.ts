@@ -7,6 +7,7 @@ import { viewerOf } from '@oilcan/core/settings';
 import {
   aBin,
   aCrew,
+  aHazardRegister,
   aLevel,
   anAsset,
   aProcedure,
@@ -49,6 +50,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
   people: (siteId) => aPerson({ id: asId<never>(`person-${siteId}`), siteIds: [siteId] }),
   crews: (siteId) => aCrew({ id: asId<never>(`crew-${siteId}`), siteIds: [siteId], memberIds: [] }),
   places: (siteId) => ({ id: asId<never>(`place-${siteId}`), siteId, parentId: null, name: 'Place' }),
+  hazardRegister: (siteId) => aHazardRegister({ id: `asset@${siteId}`, siteId }),
   assets: (siteId) => anAsset({ id: asId<never>(`asset-${siteId}`), siteId }),
   points: (siteId) => aPoint({ id: asId<never>(`point-${siteId}`), siteId }),
   parts: (siteId) => aPart({ id: asId<never>(`part-${siteId}`) }),

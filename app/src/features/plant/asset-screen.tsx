@@ -15,6 +15,7 @@ import { LabelSheetForm } from '../paper';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
+import { DangersThere } from '../hazards';
 import { MarkMachine } from '../stoppages';
 import { DocumentList } from '../documents';
 import { TopBar } from '../page/top-bar';
@@ -68,6 +69,7 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
       <View style={isWide && sheet.columns}>
         <View style={isWide && sheet.column}>
           <WrongNow asset={asset} />
+          <DangersThere asset={asset} />
           <OpenWork asset={asset} />
           <AssetReports asset={asset} />
           <Section title="What the past says">

@@ -1,6 +1,5 @@
 import { asId, LONGEST_LINE, type AssetId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Found, Outcome, Refusal } from '@oilcan/core/operations';
-import type { HazardThere } from '@oilcan/core/raise';
 import type { ArgsOf } from '@oilcan/core/registry';
 import { urgencyOfReport } from '@oilcan/core/reports';
 import { furtherWorkOrder } from '../../data/new-work';
@@ -16,7 +15,6 @@ export interface ToDoNow extends Taken {
   readonly assetId: AssetId;
   /** What is wrong; a work order is called by its first line. */
   readonly words: string;
-  readonly hazards: readonly HazardThere[];
   readonly steps: ArgsOf<'work.raise'>['steps'];
   readonly me: PersonId;
   readonly how: HowBad;
@@ -30,8 +28,8 @@ export interface Begun {
 }
 
 /**
- * Work that nobody planned, begun at once: raised for oneself with what was said, shown and spoken of it, its hazards acknowledged
- * as they were shown, and the clock started. Once it is raised it is there, started or not.
+ * Work that nobody planned, begun at once: raised for oneself with what was said, shown and spoken of it, the hazards of its
+ * machine acknowledged as they were shown, and the clock started. Once it is raised it is there, started or not.
  */
 export async function doNow({ me, photo, voice, ...toDo }: ToDoNow): Promise<Found<Begun>> {
   const made = await performMaking('work.raise', workToRaise(toDo, me));
@@ -44,7 +42,7 @@ export async function doNow({ me, photo, voice, ...toDo }: ToDoNow): Promise<Fou
 }
 
 function workToRaise(
-  { assetId, words, hazards, steps, how }: Omit<ToDoNow, 'me' | keyof Taken>,
+  { assetId, words, steps, how }: Omit<ToDoNow, 'me' | keyof Taken>,
   me: PersonId,
 ): ArgsOf<'work.raise'> {
   const urgency = urgencyOfReport(how, peekRow('assets', assetId)?.criticality ?? null);
@@ -60,7 +58,7 @@ function workToRaise(
   const isOut = how.condition === 'stopped' || how.condition === 'reduced';
   const extent = how.condition === 'stopped' ? 'full' : 'reduced';
   const stoppage = isOut ? { stoppage: { from: how.since ?? now(), extent, lostPercent: null } as const } : {};
-  return { ...raised, personIds: [me], hazards, steps, ...stoppage };
+  return { ...raised, personIds: [me], steps, ...stoppage };
 }
 
 async function begin(workOrderId: WorkOrderId): Promise<Outcome> {

@@ -5,13 +5,14 @@ import { mdiCamera, mdiTextRecognition } from '@mdi/js';
 import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
 import { hasRole, type Refusal } from '@oilcan/core/operations';
 import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
-import { hazardsThere, type HazardThere } from '@oilcan/core/raise';
+import type { Hazard } from '@oilcan/core/work';
 import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
 import { useDictation } from '../../data/dictation';
 import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useCamera } from '../../data/pictures/use-report-photo';
-import { peekRow, performMaking, usePhone, useRow, useRows, useTable } from '../../data/store';
+import { peekRow, performMaking, usePhone, useRow, useRows } from '../../data/store';
+import { useDangers } from '../../data/use-dangers';
 import { performOrSay } from '../../data/use-operation';
 import { Field } from '../../ui/field';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -68,7 +69,9 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
   const place = useRow('places', at?.is === 'place' ? at.id : undefined);
   const asks = useAsks(asset?.siteId ?? place?.siteId ?? person?.siteIds[0]);
-  const { hazards, fitting } = useForDoingNow(asset?.id, words);
+  const dangers = useDangers(asset);
+  const hazards = dangers?.hazards ?? [];
+  const fitting = useFitting(asset?.id, words);
   if (person === null) return <></>;
   const mayWork = hasRole(person, ['technician', 'lead']);
   const written = words.trim() === '' && voice !== null ? SPOKEN : words.trim();
@@ -91,7 +94,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const start = async (): Promise<boolean> => {
     if (asset === undefined) return false;
     const steps = procedure?.steps ?? [];
-    const toDo = { assetId: asset.id, words: written, hazards, steps, how, photo, voice };
+    const toDo = { assetId: asset.id, words: written, steps, how, photo, voice };
     const begun = await doNow({ ...toDo, me: person.id });
     if (!begun.ok) return told(begun);
     const { workOrderId, trouble: left } = begun.value;
@@ -107,7 +110,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
         <Button
           main
           word={hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
-          disabled={!isSaid || asset === undefined}
+          disabled={!isSaid || dangers === null}
           style={sheet.key}
           onPress={() => once(start)}
         />
@@ -180,29 +183,24 @@ function useAsks(siteId: SiteId | undefined): (question: ReportQuestion) => bool
   return (question) => siteId !== undefined && demandOf(rulesOf(siteId, chosen), 'problem', question) !== 'not';
 }
 
-/** The hazards that wait at the machine, and the procedure that fits the words, if one does. */
-function useForDoingNow(
-  assetId: AssetId | undefined,
-  words: string,
-): { readonly hazards: readonly HazardThere[]; readonly fitting: Procedure | null } {
+/** The procedure that fits the words, if one does. */
+function useFitting(assetId: AssetId | undefined, words: string): Procedure | null {
   const asset = useRow('assets', assetId);
-  const works = useTable('workOrders');
   const procedures = useRows('procedures', 'site', asset?.siteId);
   return useMemo(() => {
-    if (asset === undefined) return { hazards: [], fitting: null };
-    const hazards = hazardsThere(asset, procedures, works);
+    if (asset === undefined) return null;
     const wanted = { words, equipmentClass: asset.equipmentClass, assetId: asset.id };
-    return { hazards, fitting: fittingProcedure(procedures, wanted) };
-  }, [asset, works, procedures, words]);
+    return fittingProcedure(procedures, wanted);
+  }, [asset, procedures, words]);
 }
 
-function HazardsThere({ hazards }: { readonly hazards: readonly HazardThere[] }): ReactElement {
+function HazardsThere({ hazards }: { readonly hazards: readonly Hazard[] }): ReactElement {
   const palette = usePalette();
   return (
     <View role="region" aria-label="Hazards" style={[sheet.hazards, { borderColor: palette.ink }]}>
       <Words as="label">Hazards here</Words>
-      {hazards.map(({ hazard, control }) => (
-        <Words key={hazard}>
+      {hazards.map(({ id, hazard, control }) => (
+        <Words key={id}>
           {hazard}: {control}
         </Words>
       ))}

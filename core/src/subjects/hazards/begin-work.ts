@@ -7,24 +7,45 @@ import { changeState, findOpenWork } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
 
+/** Whether somebody goes to work now, or says what was done: that may have been before the work order was raised. */
+export type Begins = 'now' | 'recorded';
+
 /**
- * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know, and
- * the work order goes from Ready to Underway by it, and is put off no more.
+ * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know, no go-ahead is waited
+ * for, and the work order goes from Ready to Underway by it, and is put off no more. On a work order that was raised as done already,
+ * what was done is only recorded, and nobody goes to work until a lead has handed it back.
  */
 export async function beginWork(
   records: Records,
   id: WorkOrderId,
+  begins: Begins,
   context: OperationContext,
 ): Promise<Found<WorkOrder>> {
   const found = await findOpenWork(records, id, context);
   if (!found.ok) return found;
+  if (isOnlyRecorded(found.value)) {
+    if (begins === 'now') return refuse('was_done_before', { number: found.value.number }, 'workOrderId');
+    return begun(records, found.value, context);
+  }
   if (waitsForGoAhead(found.value) && !hasRole(context.person, ['lead']))
     return refuse('waits_for_go_ahead', { number: found.value.number }, 'workOrderId');
   const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
   if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knownUntil))) {
     return refuse('hazards_not_acknowledged');
   }
-  const work = await takenUp(records, found.value);
+  return begun(records, found.value, context);
+}
+
+/** Whether it was raised as done already, and no lead has handed it back to be worked on. */
+export function isOnlyRecorded({
+  wasDoneBefore,
+  handedBack,
+}: Pick<WorkOrder, 'wasDoneBefore' | 'handedBack'>): boolean {
+  return wasDoneBefore === true && handedBack === null;
+}
+
+async function begun(records: Records, found: WorkOrder, context: OperationContext): Promise<Found<WorkOrder>> {
+  const work = await takenUp(records, found);
   if (work.state !== 'ready') return { ok: true, value: work };
   return { ok: true, value: await changeState(records, work, 'start', '', context) };
 }

@@ -6,8 +6,11 @@ import { findOpenWork, newEntry } from '../work/guards';
 import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
 import { readsToBegin } from './begin-work';
 
-const onWork = { workOrderId: idField<WorkOrderId>() };
+/** So many are noticed and written down on one work order; the register may have more. */
 const MOST_HAZARDS = 100;
+const MOST_READ = 1_000;
+
+const onWork = { workOrderId: idField<WorkOrderId>() };
 
 /** The person has read these hazards. Must name every hazard of which the person could know, and no other. */
 const acknowledgeHazards = defineOperation({
@@ -16,7 +19,7 @@ const acknowledgeHazards = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
-    hazardIds: idListField(MOST_HAZARDS, 'Name the hazards.'),
+    hazardIds: idListField(MOST_READ, 'Name the hazards.'),
   }),
   file: null,
   numbered: null,

@@ -49,7 +49,7 @@ const startClock = defineOperation({
   apply: async (records, args, context) => {
     const running = await records.get('clocks', context.person.id);
     if (running?.workOrderId === args.workOrderId && running.isPaused !== true) return accepted;
-    const begun = await beginWork(records, args.workOrderId, context);
+    const begun = await beginWork(records, args.workOrderId, 'now', context);
     if (!begun.ok) return begun;
     if (running !== undefined) {
       const stopped = await stopClock(records, running, context.at, context);
@@ -135,7 +135,7 @@ const startClockFor = defineOperation({
   mend: { fields: {}, keepsTime: false },
   upgrades: [],
   apply: async (records, args, context) => {
-    const begun = await beginWork(records, args.workOrderId, context);
+    const begun = await beginWork(records, args.workOrderId, 'now', context);
     if (!begun.ok) return begun;
     const work = begun.value;
     for (const [index, personId] of [...new Set(args.personIds)].entries()) {

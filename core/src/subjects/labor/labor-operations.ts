@@ -64,7 +64,7 @@ const addLabor = defineOperation({
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
-    const begun = await workForTime(records, args.workOrderId, args.personId, context);
+    const begun = await workForTime(records, args.workOrderId, args, context);
     if (!begun.ok) return begun;
     const input = { ...args, startedAt: parseInstant(args.startedAt) };
     const possible = checkLabor(input, context);
@@ -100,11 +100,18 @@ const addLabor = defineOperation({
 async function workForTime(
   records: Records,
   id: WorkOrderId,
-  personId: PersonId,
+  { personId, startedAt }: { readonly personId: PersonId; readonly startedAt: string },
   context: OperationContext,
 ): Promise<Found<WorkOrder>> {
   const isOwed = owesTime(await records.get('workOrders', id), personId);
-  return isOwed ? findOwnWork(records, id, context) : beginWork(records, id, context);
+  if (isOwed) return findOwnWork(records, id, context);
+  const work = await records.get('workOrders', id);
+  return beginWork(
+    records,
+    id,
+    work !== undefined && parseInstant(startedAt) >= work.createdAt ? 'now' : 'recorded',
+    context,
+  );
 }
 
 /** Time is booked by the trade of its person; a lead may choose another of the trades there are. */

@@ -53,7 +53,7 @@ const startWork = defineOperation({
     if (reachedUnseen(found.value, 'start', context)) return accepted;
     const allowed = mayChangeState(found.value, 'start');
     if (!allowed.ok) return allowed;
-    const begun = await beginWork(records, args.workOrderId, context);
+    const begun = await beginWork(records, args.workOrderId, 'now', context);
     return begun.ok ? accepted : begun;
   },
 });

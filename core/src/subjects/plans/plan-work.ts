@@ -8,7 +8,7 @@ import { SETTINGS_ID, settingsAt } from '../settings/settings';
 import { stepsOf } from '../steps/new-step';
 import { meterAt } from '../readings/meter';
 import type { FollowsWork } from '../work/follows-work';
-import { newWorkOrder } from '../work/new-work-order';
+import { putNewWork } from '../hazards/put-new-work';
 import type { WorkOrder } from '../work/work-order';
 import type { LastEnded, Plan } from './plan';
 
@@ -35,7 +35,7 @@ export async function putPlannedWork(
   const occurrence = plan.made + 1;
   const id = workIdOf(plan, occurrence);
   const { siteId, kind, urgency, title, reason, tradeId, estimateMinutes, crewId } = plan;
-  const work = newWorkOrder({
+  const work = await putNewWork(records, {
     id,
     number,
     siteId,
@@ -58,7 +58,6 @@ export async function putPlannedWork(
     plan: { planId: plan.id, occurrence, dueOn },
     ...(procedure?.demands === undefined ? {} : { demands: procedure.demands }),
   });
-  await records.put('workOrders', work);
   const made = { prefix: id, workOrderId: id, siteId, stopId: null, after: 0, added: null };
   for (const step of stepsOf(procedure?.steps ?? [], made)) await records.put('steps', step);
   await records.put('plans', { ...plan, made: occurrence, open: { workOrderId: id, dueOn } });

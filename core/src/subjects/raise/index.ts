@@ -1,3 +1,2 @@
 export * from './raise-errors';
 export * from './raise-operations';
-export * from './hazards-there';

@@ -57,7 +57,7 @@ import type { Extent } from '../stoppages/stoppages-entries';
 import { entryBeside } from '../work/entry-ids';
 import { findAssignees } from '../work/give-work';
 import { findWorkOfSite, newEntry } from '../work/guards';
-import { newWorkOrder } from '../work/new-work-order';
+import { putNewWork } from '../hazards/put-new-work';
 import { urgencies, workKinds, type KitPart, type KitTool, type WorkOrder } from '../work/work-order';
 
 const MOST_LINES = 100;
@@ -166,34 +166,32 @@ const raiseWork = defineOperation({
     if (alarmOf !== undefined && (await records.get('points', alarmOf))?.siteId !== asset.siteId) {
       return notFound('measuring point', 'alarmOf');
     }
-    await records.put(
-      'workOrders',
-      newWorkOrder({
-        ...(alarmOf === undefined ? {} : { alarmOf }),
-        ...(args.answers === undefined || args.answers.length === 0 ? {} : { answers: args.answers }),
-        id,
-        number,
-        siteId: asset.siteId,
-        assetId: asset.id,
-        placeId: asset.placeId,
-        kind,
-        urgency,
-        title,
-        reason,
-        tradeId: args.tradeId ?? person?.tradeId ?? '',
-        dueAt: args.dueAt === null ? null : parseInstant(args.dueAt),
-        estimateMinutes,
-        personIds: [...new Set(args.personIds)],
-        crewId,
-        hazards: args.hazards.map((hazard, index) => ({ id: `${id}-h${index + 1}`, ...hazard })),
-        kit: [...args.kit],
-        tools: [...args.tools],
-        createdAt: context.at,
-        cameFrom,
-        ...(goAhead === undefined ? {} : { goAhead }),
-        ...(args.plannedOn === undefined ? {} : { plannedOn: args.plannedOn }),
-      }),
-    );
+    await putNewWork(records, {
+      ...(alarmOf === undefined ? {} : { alarmOf }),
+      ...(args.answers === undefined || args.answers.length === 0 ? {} : { answers: args.answers }),
+      id,
+      number,
+      siteId: asset.siteId,
+      assetId: asset.id,
+      placeId: asset.placeId,
+      kind,
+      urgency,
+      title,
+      reason,
+      tradeId: args.tradeId ?? person?.tradeId ?? '',
+      dueAt: args.dueAt === null ? null : parseInstant(args.dueAt),
+      estimateMinutes,
+      personIds: [...new Set(args.personIds)],
+      crewId,
+      hazards: args.hazards.map((hazard, index) => ({ id: `${id}-h${index + 1}`, ...hazard })),
+      kit: [...args.kit],
+      tools: [...args.tools],
+      createdAt: context.at,
+      cameFrom,
+      ...(goAhead === undefined ? {} : { goAhead }),
+      ...(args.plannedOn === undefined ? {} : { plannedOn: args.plannedOn }),
+      ...(args.isDone === true ? { wasDoneBefore: true } : {}),
+    });
     const answered = await takeUpReports(records, args.reportIds ?? [], { id, number }, asset, context);
     if (!answered.ok) return answered;
     const carried = await carryOver(records, args, id, context);

@@ -4,9 +4,7 @@ import {
   aCrew,
   anAsset,
   anOperation,
-  aProcedure,
   aRaise,
-  aWorkOrder,
   ann,
   assetId,
   binId,
@@ -17,7 +15,6 @@ import {
   put,
 } from '../../testing/builders';
 import { codeOf, Works } from '../../testing/works';
-import { hazardsThere } from './hazards-there';
 
 const raised = (given: Partial<ArgsOf<'work.raise'>> = {}): ArgsOf<'work.raise'> =>
   aRaise({ number: 'W-77', ...given });
@@ -95,31 +92,5 @@ describe('work that is raised', () => {
     expect(codeOf(await works.do('work.raise', raised({ personIds: [bob.id] }), lea))).toBe('accepted');
     works.records.change([put('assets', anAsset({ siteId: otherSite }))]);
     expect(codeOf(await works.do('work.raise', raised({ number: 'W-78' }), lea))).toBe('not_found');
-  });
-});
-
-describe('the hazards of a machine', () => {
-  const hazard = (text: string) => ({ hazard: text, control: `Mind: ${text}` });
-  const asset = anAsset();
-  it('are those of its open work, its own procedures and its class, each once', () => {
-    const works = [
-      aWorkOrder({ hazards: [{ id: 'h', ...hazard('Rope moves') }] }),
-      aWorkOrder({ state: 'accepted', hazards: [{ id: 'h', ...hazard('Scaffold') }] }),
-    ];
-    const procedures = [
-      aProcedure({ equipmentClasses: [asset.equipmentClass], hazards: [hazard('rope moves '), hazard('Hot oil')] }),
-      aProcedure({ equipmentClasses: ['other'], hazards: [hazard('Snow')] }),
-      aProcedure({ equipmentClasses: [], assetId: asset.id, hazards: [hazard('Height')] }),
-      aProcedure({
-        equipmentClasses: [asset.equipmentClass],
-        assetId: asId<AssetId>('twin'),
-        hazards: [hazard('Wet')],
-      }),
-    ];
-    expect(hazardsThere(asset, procedures, works).map((each) => each.hazard)).toEqual([
-      'Rope moves',
-      'Height',
-      'Hot oil',
-    ]);
   });
 });

@@ -23,7 +23,7 @@ export type WorkToMake = Pick<
   | 'createdAt'
   | 'cameFrom'
 > &
-  Partial<Pick<WorkOrder, 'alarmOf' | 'answers' | 'plan' | 'demands' | 'goAhead' | 'plannedOn'>>;
+  Partial<Pick<WorkOrder, 'alarmOf' | 'answers' | 'plan' | 'demands' | 'goAhead' | 'plannedOn' | 'wasDoneBefore'>>;
 
 /** A work order on which nothing has been done. */
 export function newWorkOrder(said: WorkToMake): WorkOrder {

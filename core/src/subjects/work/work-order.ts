@@ -176,6 +176,8 @@ export interface WorkOrder {
   readonly plan?: OfPlan;
   /** That it was raised and waits for a lead, or who let it start; absent where it never had to wait. */
   readonly goAhead?: { readonly since: Instant; readonly givenBy: PersonId | null };
+  /** Its work was done before anybody raised it; absent where it was not. */
+  readonly wasDoneBefore?: true;
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }

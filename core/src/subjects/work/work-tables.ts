@@ -7,7 +7,7 @@ import type { WorkOrder } from './work-order';
 
 declare module '../../records/table' {
   interface TableTypes {
-    workOrders: { row: WorkOrder; index: 'site' | 'asset' | 'ended' | 'number' | 'cameFrom' };
+    workOrders: { row: WorkOrder; index: 'site' | 'asset' | 'openOn' | 'ended' | 'number' | 'cameFrom' };
     entries: { row: Entry; index: 'site' | 'workOrder' | 'asset' | 'amends' | 'file' };
   }
 }
@@ -17,6 +17,8 @@ const workOrders: TableDefinition<'workOrders'> = {
   indexes: {
     site: (row) => row.siteId,
     asset: (row) => row.assetId,
+    /** The machine, until it has ended. */
+    openOn: (row) => (endOf(row) === null ? row.assetId : null),
     /** When it left the open work; open work is left out. */
     ended: endOf,
     number: (row) => row.number,

@@ -15,6 +15,7 @@ import { log } from './014-log';
 import { copies } from './015-copies';
 import { calendarLinks } from './016-calendar-links';
 import { reports } from './017-reports';
+import { hazardRegister } from './018-hazard-register';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -41,6 +42,7 @@ const all: readonly Migration[] = [
   copies,
   calendarLinks,
   reports,
+  hazardRegister,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

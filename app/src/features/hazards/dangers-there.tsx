@@ -1,0 +1,35 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Asset } from '@oilcan/core/plant';
+import { useDangers } from '../../data/use-dangers';
+import { Section } from '../../ui/section';
+import { Words } from '../../ui/words';
+import { energyWords } from '../../words/work-words';
+
+/** What endangers whoever works on a machine, and where its energy is kept away; nothing where the register has nothing. */
+export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement | null {
+  const dangers = useDangers(asset);
+  if (dangers === null || dangers.hazards.length + dangers.isolation.length === 0) return null;
+  return (
+    <Section title="Hazards and isolation">
+      {dangers.hazards.map(({ id, hazard, control }) => (
+        <View key={id} style={sheet.row}>
+          <Words>{hazard}</Words>
+          <Words soft>{control}</Words>
+        </View>
+      ))}
+      {dangers.isolation.map(({ id, energy, device, test }, index) => (
+        <View key={id} style={sheet.row}>
+          <Words>
+            Lock {index + 1}: {device}
+          </Words>
+          <Words soft>
+            {energyWords[energy]} · test: {test}
+          </Words>
+        </View>
+      ))}
+    </Section>
+  );
+}
+
+const sheet = StyleSheet.create({ row: { paddingVertical: 6, gap: 2 } });
