@@ -2,7 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { EntryId } from '@oilcan/core/kernel';
 import { standingEntries, urgencies, type Entry, type Urgency, type WorkOrder } from '@oilcan/core/work';
-import { asUsual, furtherWorkOrder } from '../../data/new-work';
+import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
@@ -12,6 +12,7 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { urgencyWords } from '../../words/work-words';
+import { UsualKitChoice, useUsualKit } from '../raise';
 
 /** Of a long record the newest notes and photos are offered. */
 const MOST_OFFERED = 12;
@@ -30,6 +31,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
   const [carried, setCarried] = useState<ReadonlySet<EntryId>>(new Set());
   const [title, setTitle] = useState('');
   const usual = useUsual({ assetId: work.assetId, kind: 'corrective', tradeId, title });
+  const usualKit = useUsualKit(usual, work.siteId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
     defaultValues: { title: '', reason: '' },
@@ -43,7 +45,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
         cameFrom: work.id,
         carried: [...carried],
       });
-      return { args: asUsual(raised, usual, work.siteId) };
+      return { args: { ...raised, kit: [...usualKit.kit], estimateMinutes: usual?.minutes?.median ?? 0 } };
     },
     said: 'Raised. A lead gives it out.',
     onDone: onClose,
@@ -83,6 +85,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
           </Choices>
         </>
       )}
+      <UsualKitChoice of={usualKit} />
       <FormField control={form.control} name="reason" label="Why (not needed)" />
       {offered.length === 0 ? null : (
         <View role="group" aria-label="Goes along" style={sheet.along}>

@@ -1,6 +1,5 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration } from '@oilcan/core/kernel';
 import { joined, proposalsFor, split, type LeftOver, type Proposal } from '@oilcan/core/further';
 import type { ArgsOf } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
@@ -10,7 +9,7 @@ import { Button, Choice } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted, urgencyWords } from '../../words/work-words';
-import { asUsual } from '../../data/new-work';
+import { UsualKitChoice, useUsualKit } from '../raise';
 import { furtherArgs, leftWords } from './further-args';
 
 type Raised = ArgsOf<'work.raise'>;
@@ -87,25 +86,26 @@ function ProposalLine({
   const settings = useSettings(work.siteId);
   const [raised] = useState(() => furtherArgs(work, proposal, entries));
   const usual = useUsual({ ...raised, tradeId: raised.tradeId ?? work.tradeId });
+  const usualKit = useUsualKit(usual, work.siteId);
+  const taken = usualKit.partIds.join(' ');
   useEffect(() => {
-    onReady(asUsual(raised, usual, work.siteId));
-    // Told anew when what is usual has come.
+    onReady({ ...raised, kit: [...usualKit.kit], estimateMinutes: usual?.minutes?.median ?? 0 });
+    // Told anew when what is usual has come, or something of it is chosen.
     // eslint-disable-next-line react-hooks/exhaustive-deps -- whoever hears is another function with every draw
-  }, [raised, usual, work.siteId]);
+  }, [raised, usual, taken]);
   const trade = settings?.trades.find(({ id }) => id === raised.tradeId)?.name ?? '';
-  const minutes = usual?.minutes?.median ?? 0;
   return (
     <View style={[sheet.proposal, { borderColor: palette.line }]}>
       <Words as="label">
         {peekRow('assets', raised.assetId)?.name ?? ''}, {trade.toLowerCase()} ·{' '}
         {urgencyWords[raised.urgency].toLowerCase()}
-        {minutes === 0 ? '' : ` · about ${formatDuration(minutes)}`}
       </Words>
       {proposal.map((left) => (
         <Words key={left.key} as="small">
           {leftWords(left)}
         </Words>
       ))}
+      {isTaken ? <UsualKitChoice of={usualKit} /> : null}
       <View style={sheet.buttons}>
         <Choice isMany word="Raise it" isChosen={isTaken} onPress={onToggle} />
         {onJoin === undefined ? null : <Button word="Join with the one above" onPress={onJoin} />}

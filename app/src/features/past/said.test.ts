@@ -130,7 +130,7 @@ describe('how long a job usually takes', () => {
     minutes: { median: 89, p80: 133 },
   };
   it('is said with what it was made from', () => {
-    const plain = usualTimeSaid({ ...usual, from: 'same class' })?.replace(/\s/g, ' ');
+    const plain = usualTimeSaid({ ...usual, from: 'like it on its class' })?.replace(/\s/g, ' ');
     expect(plain).toBe('Usually 1 h 30, four in five within 2 h 15 (3 like it on machines of this class).');
   });
 

@@ -161,8 +161,8 @@ function silenceSaid({ what, jobs, quietDays, last }: Silence, { window }: Findi
 
 const usualFrom: Readonly<Record<Usual['from'], string>> = {
   'same job': 'of this job here',
-  'same asset': 'like it on this machine',
-  'same class': 'like it on machines of this class',
+  'like it here': 'like it on this machine',
+  'like it on its class': 'like it on machines of this class',
 };
 
 /** Minutes as nobody would say them more exactly: from an hour on to five minutes. */

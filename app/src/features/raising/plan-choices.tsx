@@ -122,25 +122,20 @@ export function ProcedureChoice({
   );
 }
 
-/** The parts that such work usually takes, all or none of them. */
-export function KitProposed({
-  kit,
-  isTaken,
-  onToggle,
-}: {
-  readonly kit: readonly KitPart[];
-  readonly isTaken: boolean;
-  readonly onToggle: () => void;
-}): ReactElement | null {
+/** The parts that work by the chosen procedure takes. */
+export function KitOfProcedure({ kit }: { readonly kit: readonly KitPart[] }): ReactElement | null {
   if (kit.length === 0) return null;
-  const lines = kit.map(({ partId, quantity }) => {
-    const part = peekRow('parts', partId);
-    return `${amountOf(quantity, part)} ${part?.name ?? ''}`;
-  });
   return (
     <View style={sheet.group}>
-      <Words as="label">Kit that it usually takes</Words>
-      <Choice isMany word={lines.join(', ')} isChosen={isTaken} onPress={onToggle} />
+      <Words as="label">Kit of the procedure</Words>
+      {kit.map(({ partId, quantity }) => {
+        const part = peekRow('parts', partId);
+        return (
+          <Words key={partId}>
+            {amountOf(quantity, part)} {part?.name ?? ''}
+          </Words>
+        );
+      })}
     </View>
   );
 }

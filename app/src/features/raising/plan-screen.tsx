@@ -17,8 +17,8 @@ import type { Procedure } from '@oilcan/core/procedures';
 import type { Asset } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Report } from '@oilcan/core/reports';
-import { urgencies, workKinds, type KitPart, type Urgency, type WorkKind } from '@oilcan/core/work';
-import { asUsual, furtherWorkOrder } from '../../data/new-work';
+import { urgencies, workKinds, type Urgency, type WorkKind } from '@oilcan/core/work';
+import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { now, peekRow, usePhone, useRow, useRowsById, useSettings, useTable } from '../../data/store';
 import { FormField } from '../../forms/form-field';
@@ -33,7 +33,8 @@ import { sayLocalDay, sayMoment } from '../../words/dates';
 import { kindWords, urgencyWords } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { KitProposed, OneOf, ProcedureChoice, WhoDoesIt } from './plan-choices';
+import { KitOfProcedure, OneOf, ProcedureChoice, WhoDoesIt } from './plan-choices';
+import { UsualKitChoice, useUsualKit } from '../raise';
 import { recordTaken } from './record-taken';
 import { TakenAlong } from './taken-along';
 import { useTakenAlong } from './use-taken-along';
@@ -115,17 +116,17 @@ function PlanForm({
   const [personIds, setPersonIds] = useState<readonly PersonId[]>([]);
   const [crewId, setCrewId] = useState<CrewId | null>(null);
   const [procedure, setProcedure] = useState<Procedure | null>(null);
-  const [withKit, setWithKit] = useState(true);
   const [title, setTitle] = useState(titleOf(worst?.words ?? words));
   const usual = useUsual({ assetId: asset.id, kind, tradeId, title });
-  const proposed = useMemo(() => proposalOf(asset, title, usual, procedure), [asset, title, usual, procedure]);
+  const usualKit = useUsualKit(usual, asset.siteId);
+  const estimateMinutes = usual?.minutes?.median ?? 0;
   const stopped = reports.find(({ condition }) => condition === 'stopped' || condition === 'reduced');
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
     defaultValues: { title, reason: reasonOf(reports), estimate: '' },
     fieldOf: (argument) => (argument === 'estimateMinutes' ? 'estimate' : (argument as 'title')),
     read: (typed) => {
-      const minutes = typed.estimate.trim() === '' ? proposed.estimateMinutes : parseDuration(typed.estimate);
+      const minutes = typed.estimate.trim() === '' ? estimateMinutes : parseDuration(typed.estimate);
       if (minutes === undefined) return { unreadable: 'estimate', hint: 'Write a time such as 1:30 or 90m.' };
       const base = furtherWorkOrder({
         assetId: asset.id,
@@ -153,7 +154,7 @@ function PlanForm({
           kind,
           estimateMinutes: minutes,
           steps: procedure?.steps ?? [],
-          kit: withKit ? proposed.kit : [],
+          kit: [...(procedure?.kit ?? usualKit.kit)],
           tools: [...(procedure?.tools ?? [])],
           hazards: [...(procedure?.hazards ?? [])],
           personIds: [...personIds],
@@ -220,14 +221,12 @@ function PlanForm({
           </View>
           <WhoDoesIt asset={asset} personIds={personIds} crewId={crewId} onPeople={setPersonIds} onCrew={setCrewId} />
           <ProcedureChoice asset={asset} title={title} chosen={procedure} onChoose={setProcedure} />
-          <KitProposed kit={proposed.kit} isTaken={withKit} onToggle={() => setWithKit(!withKit)} />
+          {procedure?.kit === undefined ? <UsualKitChoice of={usualKit} /> : <KitOfProcedure kit={procedure.kit} />}
           <FormField
             control={form.control}
             name="estimate"
             label={
-              proposed.estimateMinutes === 0
-                ? 'How long (not needed)'
-                : `How long, if not ${formatDuration(proposed.estimateMinutes)}`
+              estimateMinutes === 0 ? 'How long (not needed)' : `How long, if not ${formatDuration(estimateMinutes)}`
             }
           />
         </View>
@@ -252,25 +251,6 @@ function useLikelyTrade(asset: Asset): string | null {
     for (const { tradeId } of like) times.set(tradeId, (times.get(tradeId) ?? 0) + 1);
     return [...times].sort(([, a], [, b]) => b - a)[0]?.[0] ?? null;
   }, [works, asset]);
-}
-
-/** Kit and estimate: of the procedure where it has them, else what such jobs usually take. */
-function proposalOf(
-  asset: Asset,
-  title: string,
-  usual: ReturnType<typeof useUsual>,
-  procedure: Procedure | null,
-): { readonly kit: readonly KitPart[]; readonly estimateMinutes: number } {
-  const empty = furtherWorkOrder({
-    assetId: asset.id,
-    title,
-    reason: '',
-    urgency: 'week',
-    tradeId: null,
-    cameFrom: null,
-  });
-  const { kit, estimateMinutes } = asUsual(empty, usual, asset.siteId);
-  return { kit: procedure?.kit ?? kit, estimateMinutes };
 }
 
 const sheet = StyleSheet.create({

@@ -1,15 +1,11 @@
 import { useRouter } from 'expo-router';
-import { useState, type ReactElement } from 'react';
-import { View } from 'react-native';
-import { formatDuration, type PartId } from '@oilcan/core/kernel';
-import { likelyKit, type UsualPart } from '@oilcan/core/past';
+import type { ReactElement } from 'react';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/readings';
 import type { ArgsOf } from '@oilcan/core/registry';
-import type { KitPart, WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
-import { fullestBin } from '../../data/stock';
 import { useRow, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
@@ -17,10 +13,10 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
-import { Button, Choice } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
-import { amountOf } from '../../words/amounts';
+import { UsualKitChoice, useUsualKit } from '../raise';
 
 interface Props {
   readonly work: WorkOrder;
@@ -37,12 +33,10 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
   const known = openAlarmWork(useRows('workOrders', 'asset', point.assetId), point.id);
   const raised = alarmWork(work, point, value, asset?.criticality ?? 2);
   const usual = useUsual({ ...raised, tradeId: work.tradeId });
-  const kit = usual === null ? [] : likelyKit(usual);
-  const [left, setLeft] = useState<readonly PartId[]>([]);
+  const usualKit = useUsualKit(usual, work.siteId);
   const estimateMinutes = usual?.minutes?.median ?? 0;
   const raise = async (): Promise<void> => {
-    const taken = kit.filter(({ partId }) => !left.includes(partId)).flatMap((each) => kitPart(each, point));
-    if (!(await performOrSay('work.raise', { ...raised, kit: taken, estimateMinutes }))) return;
+    if (!(await performOrSay('work.raise', { ...raised, kit: [...usualKit.kit], estimateMinutes }))) return;
     say('Raised. A lead gives it out.');
     onClose();
   };
@@ -74,45 +68,10 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
       <Words as="label">{raised.title}</Words>
       <Words soft>{raised.reason}</Words>
       <UrgencyMark urgency={raised.urgency} />
-      {estimateMinutes === 0 ? null : <Words soft>Such jobs take about {formatDuration(estimateMinutes)}.</Words>}
-      {kit.length === 0 ? null : (
-        <View role="group" aria-label="Kit">
-          <Words as="label">Kit, as such jobs mostly take it</Words>
-          {kit.map((each) => (
-            <KitChoice
-              key={each.partId}
-              usual={each}
-              isTaken={!left.includes(each.partId)}
-              onPress={() => setLeft(toggled(left, each.partId))}
-            />
-          ))}
-        </View>
-      )}
+      <UsualKitChoice of={usualKit} />
       <WhyNot work={work} said={said} onDone={onClose} />
     </BottomSheet>
   );
-}
-
-function toggled(ids: readonly PartId[], id: PartId): PartId[] {
-  return ids.includes(id) ? ids.filter((each) => each !== id) : [...ids, id];
-}
-
-interface KitChoiceProps {
-  readonly usual: UsualPart;
-  readonly isTaken: boolean;
-  readonly onPress: () => void;
-}
-
-function KitChoice({ usual: { partId, quantity }, isTaken, onPress }: KitChoiceProps): ReactElement | null {
-  const part = useRow('parts', partId);
-  if (part === undefined) return null;
-  return <Choice isMany word={`${amountOf(quantity, part)} ${part.name}`} isChosen={isTaken} onPress={onPress} />;
-}
-
-/** A part as it is planned, out of the bin that has most of it; nothing where no bin has it. */
-function kitPart({ partId, quantity }: UsualPart, { siteId }: MeasuringPoint): KitPart[] {
-  const binId = fullestBin(partId, siteId);
-  return binId === undefined || quantity <= 0 ? [] : [{ partId, binId, quantity, unit: null }];
 }
 
 /** The work order that answers an alarm. */

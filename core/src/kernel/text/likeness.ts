@@ -31,6 +31,9 @@ export function wantedSoFar(text: string): Wanted {
   return { stems: stemsOf(text.slice(0, text.length - (beginning === null ? 0 : last.length))), beginning };
 }
 
+/** A word that no text has weighs as if half a text had it. */
+const IN_NONE = 0.5;
+
 /** Texts that are compared again and again, with their words found once. */
 export class TextsToCompare {
   readonly #stems: readonly ReadonlySet<string>[];
@@ -44,7 +47,8 @@ export class TextsToCompare {
 
   /**
    * How like each text is to what is wanted, from 0 to 1: the share of the wanted words that it has, where a word that few of the
-   * texts have counts for more (inverse document frequency; K. Spärck Jones, 1972).
+   * texts have counts for more (inverse document frequency; K. Spärck Jones, 1972), and one that none has for most: what is wanted is
+   * then something else.
    */
   likenessTo({ stems: wanted, beginning }: Wanted): number[] {
     const begun = beginning === null ? [] : [...this.#having.keys()].filter((stem) => stem.startsWith(beginning));
@@ -60,7 +64,8 @@ export class TextsToCompare {
 
   #weightOf(stems: readonly string[]): number {
     const having = stems.reduce((sum, stem) => sum + (this.#having.get(stem) ?? 0), 0);
-    return having === 0 ? 0 : Math.log(1 + this.#stems.length / Math.min(having, this.#stems.length));
+    const texts = this.#stems.length;
+    return Math.log(1 + texts / Math.min(Math.max(having, IN_NONE), Math.max(texts, IN_NONE)));
   }
 }
 

@@ -2,7 +2,7 @@ import { asId, type AssetId, type PartId, type WorkOrderId } from '../../kernel/
 import { addMinutes } from '../../kernel/time/instant';
 import { aPastJob, assetId, noon } from '../../testing/builders';
 import type { PastJob } from './past-job';
-import { likelyKit, titleKey, usualFor } from './usual';
+import { isLikelyPart, titleKey, usualFor } from './usual';
 
 const seal = asId<PartId>('seal');
 let count = 0;
@@ -21,15 +21,20 @@ describe('what a job usually takes', () => {
     const same = [60, 90, 120].map((activeMinutes, index) =>
       job(10 + index, { title: `Door ${index} sticks`, activeMinutes, parts: index === 0 ? parts : [] }),
     );
-    const others = [1, 2, 3].map((days) => job(days, { title: 'Bearing', activeMinutes: 30 }));
-    const elsewhere = [1, 2, 3].map((days) => job(days, { assetId: asId<AssetId>('x'), activeMinutes: 15 }));
+    const others = [1, 2, 3].map((days) => job(days, { title: 'Cabin door sticks', activeMinutes: 30 }));
+    const elsewhere = [1, 2, 3].map((days) =>
+      job(days, { assetId: asId<AssetId>('x'), title: 'Sticking door', activeMinutes: 15 }),
+    );
     expect(usualFor(like, [...same, ...others], elsewhere)).toMatchObject({
       from: 'same job',
       minutes: { median: 90, p80: 108 },
       parts: [{ partId: seal, jobs: 1, quantity: 2_000 }],
     });
-    expect(usualFor(like, others, elsewhere)).toMatchObject({ from: 'same asset', minutes: { median: 30 } });
-    expect(usualFor(like, others.slice(1), elsewhere)).toMatchObject({ from: 'same class', minutes: { median: 15 } });
+    expect(usualFor(like, others, elsewhere)).toMatchObject({ from: 'like it here', minutes: { median: 30 } });
+    expect(usualFor(like, others.slice(1), elsewhere)).toMatchObject({
+      from: 'like it on its class',
+      minutes: { median: 15 },
+    });
     expect(usualFor(like, [], elsewhere.slice(1))).toBeNull();
   });
 
@@ -41,7 +46,7 @@ describe('what a job usually takes', () => {
       job(4, { tradeId: 'electrical' }),
     ];
     expect(usualFor(like, out, [])).toBeNull();
-    const timeless = [1, 2, 3].map((days) => job(days, { activeMinutes: 0 }));
+    const timeless = [1, 2, 3].map((days) => job(days, { title: 'Door sticks', activeMinutes: 0 }));
     expect(usualFor(like, timeless, [])?.minutes).toBeNull();
   });
 
@@ -51,7 +56,34 @@ describe('what a job usually takes', () => {
       job(days + 1, { title: 'Drive hums', parts }),
     );
     const usual = usualFor({ ...like, title: 'Drive hums' }, jobs, []);
-    expect(usual === null ? [] : likelyKit(usual).map(({ partId }) => partId)).toEqual(['seal']);
+    expect(
+      usual === null ? [] : usual.parts.filter((part) => isLikelyPart(part, usual)).map(({ partId }) => partId),
+    ).toEqual(['seal']);
+  });
+
+  it.each([
+    [
+      'Foundation cracked at the anchor bolts',
+      ['Service brake lining at its limit', 'Brake linings worn', 'Uneven brake lining'],
+    ],
+    [
+      'Hot oil in the sump',
+      ['Gearbox output seal weeping', 'Oil under the output coupling', 'Output seal leaks again'],
+    ],
+    ['Squeaks when it starts', ['Conveyor tyre 5 flat', 'Tyre 8 loses air', 'Tyre 12 worn to the cord']],
+  ])('says nothing of “%s”, whatever such a machine often took', (title, titles) => {
+    const jobs = titles.map((each, days) => job(days + 1, { title: each, reason: '', parts }));
+    expect(usualFor({ ...like, title }, jobs, jobs)).toBeNull();
+  });
+
+  it('tells services by what they measure: that of 250 h is not that of 2000 h', () => {
+    const services = [
+      ...[1, 2, 3].map((days) => job(days, { title: 'Service 250 h', activeMinutes: 60 })),
+      ...[4, 5, 6, 7].map((days) => job(days, { title: 'Service 2,000 h', activeMinutes: 480 })),
+    ];
+    const minutesOf = (title: string) => usualFor({ ...like, title }, services, [])?.minutes?.median ?? null;
+    expect([minutesOf('Service 250 h'), minutesOf('250h service'), minutesOf('Service 2000 h')]).toEqual([60, 60, 480]);
+    expect([minutesOf('Service 50 h'), minutesOf('Service')]).toEqual([null, null]);
   });
 
   it('takes titles that differ in numbers for the same', () => {

@@ -1,6 +1,7 @@
 import type { AssetId, PartId } from '../../kernel/ids';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { WorkOrder } from '../work/work-order';
+import { likeness } from '../../kernel/text/likeness';
 import type { PastJob } from './past-job';
 import { quantile } from './reliability';
 
@@ -9,8 +10,8 @@ const FEWEST_TO_BE_USUAL = 3;
 /** Rarer parts are not worth carrying along. */
 const RAREST_PART = 0.15;
 
-/** Where the jobs are from that something is usual in: the same job here, the same kind and trade here, or on its class. */
-export type UsualFrom = 'same job' | 'same asset' | 'same class';
+/** Where the jobs are from that something is usual in: the very same job here, jobs like it here, or jobs like it on its class. */
+export type UsualFrom = 'same job' | 'like it here' | 'like it on its class';
 
 export interface UsualPart {
   readonly partId: PartId;
@@ -36,9 +37,13 @@ export interface Usual {
 /** What a job is: on which asset, of which kind, with which title. */
 export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'tradeId' | 'title'>;
 
+/** A job whose words have so much of what this one is called is like it. */
+const LIKE_IT = 0.5;
+
 /**
- * What jobs like this one took: jobs with its title on its asset where there are enough, else of its kind and trade on its
- * asset, else of its kind and trade on others of its class. Null where even those are too few.
+ * What jobs like this one took, of its kind and trade: those with its title on its asset where there are enough, else those whose words
+ * are like it there, else on others of its class. Null where even those are too few: that a machine often took a part says nothing of
+ * work of another sort.
  *
  * @param past jobs of the asset
  * @param ofClass jobs of other assets of the same class
@@ -51,11 +56,13 @@ export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: reado
     job.endedAt !== null &&
     job.state !== 'dropped';
   const here = past.filter((job) => isAlike(job) && job.assetId === like.assetId);
+  const elsewhere = ofClass.filter((job) => isAlike(job) && !isOn(job, like.assetId));
   const title = titleKey(like.title);
+  const alike = likeInWords(like.title, [...here, ...elsewhere]);
   const candidates: readonly (readonly [UsualFrom, readonly PastJob[]])[] = [
     ['same job', here.filter((job) => titleKey(job.title) === title)],
-    ['same asset', here],
-    ['same class', ofClass.filter((job) => isAlike(job) && !isOn(job, like.assetId))],
+    ['like it here', here.filter((job) => alike.has(job))],
+    ['like it on its class', elsewhere.filter((job) => alike.has(job))],
   ];
   const [from, jobs] = candidates.find(([, some]) => some.length >= FEWEST_TO_BE_USUAL) ?? [];
   if (from === undefined || jobs === undefined) return null;
@@ -64,17 +71,60 @@ export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: reado
 
 const isOn = (job: PastJob, assetId: AssetId): boolean => job.assetId === assetId;
 
-/** Parts that more such jobs took than not belong to a kit made for one. */
-const TAKEN_BY = 0.5;
-
-/** The parts that a job like these is given along. */
-export function likelyKit({ parts, jobs }: Pick<Usual, 'parts' | 'jobs'>): UsualPart[] {
-  return parts.filter((part) => part.jobs / jobs.length > TAKEN_BY);
+/**
+ * The jobs that were such work: their words have most of what is wanted, where rare words count for more, and they name no other
+ * measure; or they were coded as the same fault of the same part as most of those.
+ */
+function likeInWords(wanted: string, jobs: readonly PastJob[]): ReadonlySet<PastJob> {
+  const scores = likeness(
+    withoutMeasures(wanted),
+    jobs.map(({ title, reason }) => withoutMeasures(`${title} ${reason}`)),
+  );
+  const measures = measuresIn(wanted);
+  const named = jobs.filter((job, index) => (scores[index] ?? 0) >= LIKE_IT && measuresIn(job.title) === measures);
+  const meant = faultsOfMost(named);
+  return new Set([...named, ...jobs.filter((job) => faultsOf(job).some((fault) => meant.has(fault)))]);
 }
 
-/** Titles that differ only in numbers and case are of the same job: “Cabin 12 door sticks”, “Cabin 40 door sticks”. */
+const faultsOf = ({ faults }: PastJob): string[] =>
+  faults.map(({ component, mode }) => `${component.trim().toLowerCase()} ${mode}`);
+
+function faultsOfMost(jobs: readonly PastJob[]): ReadonlySet<string> {
+  const times = new Map<string, number>();
+  for (const fault of jobs.flatMap((job) => [...new Set(faultsOf(job))])) times.set(fault, (times.get(fault) ?? 0) + 1);
+  return new Set([...times].flatMap(([fault, count]) => (count > jobs.length / 2 ? [fault] : [])));
+}
+
+/** Parts that more such jobs took than not are likely to be taken again. */
+const TAKEN_BY = 0.5;
+
+/** Whether most jobs like these took a part. */
+export function isLikelyPart({ jobs }: UsualPart, usual: Pick<Usual, 'jobs'>): boolean {
+  return jobs / usual.jobs.length > TAKEN_BY;
+}
+
+/** A number with the unit that it measures in: it tells one service from another, as a number of a cabin does not. */
+const MEASURE =
+  /(\d+(?:[.,]\d+)?)\s*(h|hrs?|hours?|min|minutes?|d|days?|weeks?|months?|years?|km|m|cm|mm|kg|g|l|litres?|ml|bar|mbar|v|kv|a|kw|w|°c|°f|rpm|%)(?![\p{L}\p{N}])/giu;
+
+/** Thousands as people set them apart: “2,000”. */
+const withoutCommas = (text: string): string => text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2');
+
+/** The measures that a title names, in one form: “Service 250 h” and “250h service” name one, “Service 2,000 h” another. */
+function measuresIn(title: string): string {
+  return [...withoutCommas(title).matchAll(MEASURE)]
+    .map(([, number = '', unit = '']) => `${Number(number.replace(',', '.'))}${unit.toLowerCase()}`)
+    .sort()
+    .join(' ');
+}
+
+const withoutMeasures = (text: string): string => withoutCommas(text).replace(MEASURE, ' ');
+
+/** Titles that differ only in counting numbers and case are of the same job: “Cabin 12 door sticks”, “Cabin 40 door sticks”. */
 export function titleKey(title: string): string {
-  return title.toLowerCase().replace(/\d+/g, '#').replace(/\s+/g, ' ').trim();
+  const words = withoutMeasures(title).toLowerCase().replace(/\d+/g, '#').replace(/\s+/g, ' ').trim();
+  const measures = measuresIn(title);
+  return measures === '' ? words : `${words} (${measures})`;
 }
 
 function minutesOf(jobs: readonly PastJob[]): Usual['minutes'] {
