@@ -16,7 +16,7 @@ import { entryKinds } from './entries';
 export const pastEventKinds: readonly PastEventKind[] = eventKindsOf(entryKinds);
 
 /** Raised whenever a `PastJob` says something else of the same work without keeping another kind of entry. */
-const SUMMARY_VERSION = 4;
+const SUMMARY_VERSION = 5;
 
 /** Names what a `PastJob` holds: what was summarised under another name is summarised anew. */
 export const PAST_CONTENT = [SUMMARY_VERSION, ...pastEventKinds].join(' ');

@@ -5,5 +5,5 @@ export const noneWords: Readonly<Record<NoneOf, string>> = {
   part: 'No part taken',
   stoppage: 'Did not stand still',
   time: 'No time of mine',
-  fault: 'No fault found',
+  fault: 'No failure',
 };

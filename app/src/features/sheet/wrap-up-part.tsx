@@ -92,7 +92,7 @@ const WrapUp = memo(function WrapUp({
         work={work}
         entries={entries}
         hasClock={clocks.some(({ id }) => id === me)}
-        asksForFault={demands.fault !== 'not'}
+        asksForFault={work.kind === 'corrective' || demands.fault !== 'not'}
       />
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>

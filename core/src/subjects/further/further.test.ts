@@ -122,6 +122,9 @@ describe('a chain of work', () => {
       id: asId<WorkOrderId>(id),
       kind,
       state: 'accepted' as const,
+      saidNone: [],
+      faults: [],
+      stoppages: [],
       ...(cameFrom === undefined ? {} : { cameFrom: asId<WorkOrderId>(cameFrom) }),
     });
     const jobs = [

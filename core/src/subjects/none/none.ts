@@ -16,10 +16,14 @@ export function isRecorded(of: NoneOf, entries: readonly Entry[], personId: Pers
   }
 }
 
+/** Of what of a whole job there can be none. */
+const ofJob = ['part', 'stoppage', 'fault'] as const;
+export type NoneOfJob = (typeof ofJob)[number];
+
 /** Of what of the whole job it is said that there was none. */
-export function jobSaidNone(entries: readonly Entry[]): ('part' | 'stoppage')[] {
+export function jobSaidNone(entries: readonly Entry[]): NoneOfJob[] {
   const of = standingOf(entries, 'none').map(({ content }) => content.of);
-  return (['part', 'stoppage'] as const).filter((each) => of.includes(each) && standingOf(entries, each).length === 0);
+  return ofJob.filter((each) => of.includes(each) && standingOf(entries, each).length === 0);
 }
 
 /**

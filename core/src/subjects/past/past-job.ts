@@ -2,7 +2,8 @@ import type { AssetId, PlaceId, WorkOrderId } from '../../kernel/ids';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { standingOf, type Entry, type EntryOf } from '../work/entries';
 import type { EntryKindSet, PastKept, PastKind } from '../work/entry-kinds';
-import { jobSaidNone } from '../none/none';
+import { jobSaidNone, type NoneOfJob } from '../none/none';
+import { isOpen } from '../work/states';
 import { doneAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
 import { chainBefore } from '../work/chain';
 import { coveredMinutes } from './intervals';
@@ -35,7 +36,7 @@ export interface PastJob extends PastLists {
   /** Minutes in which at least one person worked on it (ISO 14224: active maintenance time). */
   readonly activeMinutes: number;
   /** Of what somebody said that there was none. Where nothing is kept of a part or a stoppage and it is not here, nobody said. */
-  readonly saidNone: readonly ('part' | 'stoppage')[];
+  readonly saidNone: readonly NoneOfJob[];
 }
 
 /** The name under which a past keeps what was recorded of a kind. */
@@ -127,16 +128,25 @@ function activeMinutesOf(entries: readonly Entry[]): number {
   return from === undefined || to === undefined ? 0 : coveredMinutes(worked, { from, to });
 }
 
-/** Whether it tells of a failure: corrective work that was not dropped. */
-export function isFailure(job: Pick<PastJob, 'kind' | 'state'>): boolean {
-  return job.kind === 'corrective' && job.state !== 'dropped';
+/** What a past keeps by which a failure is known. */
+export type MaybeFailure = Pick<PastJob, 'kind' | 'state' | 'saidNone' | 'faults' | 'stoppages'>;
+
+/**
+ * Whether it tells of a failure: the loss of what a machine is to do (ISO 14224:2016, 3.23; from memory). Corrective work that nobody has
+ * begun, that was dropped, or of which somebody says that there was no failure, tells of none; while it goes on, a coded fault or an
+ * unplanned stoppage does.
+ */
+export function isFailure({ kind, state, saidNone, faults, stoppages }: MaybeFailure): boolean {
+  if (kind !== 'corrective' || state === 'dropped' || saidNone.includes('fault')) return false;
+  if (!isOpen(state)) return true;
+  return faults.length > 0 || stoppages.some(({ isPlanned }) => !isPlanned);
 }
 
 /**
  * The failures that are problems of their own: a repair that came from the repair of another failure was the same problem once
  * more, and is not counted again.
  */
-export function problemsAmong<J extends Pick<PastJob, 'id' | 'kind' | 'state' | 'cameFrom'>>(jobs: readonly J[]): J[] {
+export function problemsAmong<J extends MaybeFailure & Pick<PastJob, 'id' | 'cameFrom'>>(jobs: readonly J[]): J[] {
   const known = new Map(jobs.map((job) => [job.id, job]));
   return jobs.filter(
     (job) => isFailure(job) && !chainBefore(job, (id) => known.get(id)).some((before) => isFailure(before)),

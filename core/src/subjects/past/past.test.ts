@@ -7,7 +7,7 @@ import { findingsOf, modesOf } from './findings';
 import { type PastFilter } from './past-events';
 import { entryKinds } from '../../registry/entries';
 import { countEvents, pastEventKinds, recordedOn, wantedEvents, pastJobsOf } from '../../registry/past';
-import { isFailure, summarise, type PastJob } from './past-job';
+import { isFailure, problemsAmong, summarise, type PastJob } from './past-job';
 import { type Recurrence, repetitionsOf, type Silence } from './recurrence';
 import { stretchBegins, watchedSince } from './past-answer';
 
@@ -22,6 +22,7 @@ const silencesOf = (jobs: readonly PastJob[], to: Instant): readonly Silence[] =
   repetitionsOf(jobs, until(to)).silences;
 
 const sealFault = { mode: 'ELU', mechanism: '1.1', cause: '3.3', detection: 8, activity: 1, component: 'Output seal' };
+const standstill = { from: daysAgo(1), to: null, extent: 'full', isPlanned: false } as const;
 let count = 0;
 const job = (days: number, given: Partial<PastJob> = {}): PastJob => {
   count += 1;
@@ -80,7 +81,35 @@ describe('a work order of the past', () => {
     expect(past.at).toBe(addMinutes(noon, -30));
     expect(past.parts).toEqual([{ partId: seal, quantity: 1_500 }]);
     expect(past.notes).toEqual(['earlier', 'later']);
-    expect([isFailure(past), isFailure({ ...past, state: 'dropped' })]).toEqual([true, false]);
+  });
+
+  // ISO 14224:2016, 3.23 (from memory): a failure is the loss of the ability to perform as required.
+  it.each<[string, boolean, Partial<PastJob>]>([
+    ['corrective work that is done', true, {}],
+    ['what nobody has begun', false, { state: 'ready', endedAt: null }],
+    ['what goes on and has no fault yet', false, { state: 'underway', endedAt: null }],
+    ['what goes on with a coded fault', true, { state: 'underway', endedAt: null, faults: [sealFault] }],
+    ['what goes on and stands still', true, { state: 'held', endedAt: null, stoppages: [standstill] }],
+    ['what was dropped', false, { state: 'dropped', faults: [sealFault] }],
+    ['preventive work', false, { kind: 'preventive', faults: [sealFault] }],
+    ['painting, of which somebody says that there was no failure', false, { saidNone: ['fault'] }],
+  ])('counts as a failure or not: %s', (_, isOne, given) => {
+    expect(isFailure(aPastJob(given))).toBe(isOne);
+  });
+
+  it('fails no more often because work was raised: what follows from a failure, and what is no failure, changes nothing', () => {
+    const failed = aPastJob({ id: asId<WorkOrderId>('first') });
+    const raised = [
+      aPastJob({ id: asId<WorkOrderId>('follow-up'), cameFrom: failed.id }),
+      aPastJob({ id: asId<WorkOrderId>('follow-up-of-it'), cameFrom: asId<WorkOrderId>('follow-up') }),
+      aPastJob({ id: asId<WorkOrderId>('not-begun'), state: 'ready', endedAt: null }),
+      aPastJob({ id: asId<WorkOrderId>('painting'), saidNone: ['fault'] }),
+    ];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(raised, { minLength: raised.length }), (some) => {
+        expect(problemsAmong([...some, failed])).toEqual([failed]);
+      }),
+    );
   });
 
   it('is one of each machine at which a round kept anything, and every note is in exactly one of them', () => {
