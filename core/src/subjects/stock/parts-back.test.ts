@@ -6,6 +6,9 @@ import { standingOf } from '../work/entries';
 import { questionsAbout } from './questions';
 import { takenOf } from './return-part';
 
+/** Of random sequences; more with `OILCAN_SEQUENCES`. */
+const SEQUENCES = Number(process.env['OILCAN_SEQUENCES'] ?? 1_000);
+
 const onWork = { workOrderId: workId };
 const part = (quantity: number) => ({ ...onWork, partId, binId, quantity });
 const costOf = (works: Works): number =>
@@ -48,6 +51,43 @@ describe('what was not used', () => {
       ),
       { numRuns: 60 },
     ));
+
+  it('is the sum of its movements, never less than nothing, and of nothing costs nothing, in whatever order it goes', async () => {
+    const act = fc.oneof(
+      fc.record({
+        is: fc.constant('use' as const),
+        pieces: fc.integer({ min: 1, max: 4 }),
+        priceMinor: fc.integer({ min: 0, max: 9_999 }),
+      }),
+      fc.record({ is: fc.constant('return' as const), pieces: fc.integer({ min: 1, max: 4 }) }),
+      fc.record({ is: fc.constant('amend' as const), at: fc.nat(20), pieces: fc.integer({ min: 1, max: 4 }) }),
+      fc.record({ is: fc.constant('withdraw' as const), at: fc.nat(20) }),
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.array(act, { maxLength: 9 }), async (acts) => {
+        const works = new Works({ state: 'underway' });
+        for (const each of acts) {
+          const standing = standingOf(works.entries, 'part');
+          const entryId = (standing['at' in each ? each.at % Math.max(1, standing.length) : 0]?.id ??
+            'none') as EntryId;
+          if (each.is === 'use') {
+            works.records.change([put('parts', aPart({ priceMinor: each.priceMinor }))]);
+            await works.do('part.use', part(each.pieces * 1_000));
+          } else if (each.is === 'return') await works.do('part.return', part(each.pieces * 1_000));
+          else if (each.is === 'amend')
+            await works.do('part.amend', { ...onWork, entryId, quantity: each.pieces * 1_000 });
+          else await works.do('entry.withdraw', { ...onWork, entryId, reason: 'Not so' });
+          const left = standingOf(works.entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
+          const moved = works.records.peekAll('movements').reduce((sum, { change }) => sum + change, 0);
+          expect([works.onHand, works.onHand]).toEqual([moved, 8_000 - left]);
+          expect(left).toBeGreaterThanOrEqual(0);
+          expect(costOf(works)).toBeGreaterThanOrEqual(0);
+          if (left === 0) expect(costOf(works)).toBe(0);
+        }
+      }),
+      { numRuns: SEQUENCES },
+    );
+  });
 
   it('is taken out of the past: what went back whole was not used', async () => {
     const works = new Works();

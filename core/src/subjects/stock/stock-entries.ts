@@ -7,6 +7,7 @@ import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 import type { PartContent } from './part-content';
 import { moveStock } from './part-use';
 import type { RemovalContent } from './removal';
+import { revalueReturns } from './return-part';
 import { putInAgain } from './serials';
 
 /** What a past keeps of a part that was used, added up over the job. */
@@ -33,8 +34,11 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal'> = {
     ...plainEntry,
     amendedBy: 'part.amend',
     withdraw: async (records, work, { id, content }, context) => {
+      const leaves = await revalueReturns(records, work, content.partId, context);
+      if (!leaves.ok) return leaves;
       await moveStock(records, work, content, content.quantity, 'return', context);
       if (content.serial !== undefined) await records.remove('installations', `in-${operationOf(id)}`);
+      return undefined;
     },
     past: { keep: addedUp, at: (_part, { at, endedAt }) => endedAt ?? at, words: () => '' },
     cost: { group: 'material', amount: ({ cost }) => cost },

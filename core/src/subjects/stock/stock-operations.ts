@@ -16,7 +16,7 @@ import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amen
 import { findOpenWork, newEntry } from '../work/guards';
 import { moveStock, partContent } from './part-use';
 import { fates } from './removal';
-import { returnedPrice, takenOn } from './return-part';
+import { returnedPrice, revalueReturns, takenOn } from './return-part';
 import { fitIn, takeOut } from './serials';
 
 const LONGEST_SERIAL = 60;
@@ -93,15 +93,11 @@ const amendPart = defineOperation({
     if (!found.ok) return found;
     const before = found.entry.content;
     if (before.kind !== 'part' || before.quantity < 0) return refuse('entry_not_amendable', {}, 'entryId');
-    const taken = await takenOn(records, args.workOrderId, before.partId);
-    const goneBack = before.quantity - (taken?.quantity ?? 0);
-    if (args.quantity < goneBack) {
-      const unit = (await records.get('parts', before.partId))?.unit ?? '';
-      return refuse('returned_more_than_taken', { taken: formatQuantity(args.quantity), unit }, 'quantity');
-    }
     const content = await partContent(records, { ...before, quantity: args.quantity }, context, before);
     if (!content.ok) return content;
     await putAmendment(records, found, content.value, context);
+    const leaves = await revalueReturns(records, found.work, before.partId, context);
+    if (!leaves.ok) return { ...leaves, field: 'quantity' };
     await moveStock(records, found.work, before, before.quantity - args.quantity, 'correction', context);
     return accepted;
   },

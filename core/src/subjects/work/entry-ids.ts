@@ -14,7 +14,8 @@ export type EntryBeside =
   | `for-${number}`
   | `carried-${number}`
   | `reported-${number}`
-  | `report-${number}`;
+  | `report-${number}`
+  | `worth-${number}`;
 
 /** The id of a further entry of the same operation: made of the operation's, so that applying it again adds nothing. */
 export function entryBeside(id: EntryId, beside: EntryBeside): EntryId {

@@ -1,7 +1,7 @@
 import type { FileId, PersonId } from '../../kernel/ids';
 import type { Money } from '../../kernel/money/money';
 import type { Instant } from '../../kernel/time/instant';
-import type { OperationContext } from '../../operations/operation';
+import type { OperationContext, Refusal } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import type { Upgrade, Viewer } from '../../records/table';
 import type { Entry, EntryContents, EntryKind, EntryOf } from './entries';
@@ -56,9 +56,10 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly shown: ((content: EntryContents[K], viewer: Viewer) => EntryContents[K]) | null;
   /** The operation that puts another value in its place; null where it is only taken back, or not even that. */
   readonly amendedBy: string | null;
-  /** What has to be put back when it is taken back (`nothingElse`); null where it cannot be taken back. */
+  /** What has to be put back when it is taken back (`nothingElse`), or why it cannot be now; null where it never can. */
   readonly withdraw:
-    ((records: Records, work: WorkOrder, entry: EntryOf<K>, context: OperationContext) => Promise<void>) | null;
+    | ((records: Records, work: WorkOrder, entry: EntryOf<K>, context: OperationContext) => Promise<Refusal | void>)
+    | null;
   readonly past: K extends PastKind ? PastFacet<K> : null;
   readonly cost: CostFacet<K> | null;
   /** What followers of the work order are told was recorded, such as `a note`; null where they are not told. */
@@ -85,7 +86,7 @@ export interface AnyEntryKind {
   readonly shown: ((content: Entry['content'], viewer: Viewer) => Entry['content']) | null;
   readonly amendedBy: string | null;
   readonly withdraw:
-    ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<void>) | null;
+    ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<Refusal | void>) | null;
   readonly cost: { readonly group: CostGroup; readonly amount: (content: Entry['content']) => Money | null } | null;
   readonly told: string | null;
   readonly gives: ((entry: Entry) => InNameOf | null) | null;

@@ -22,7 +22,6 @@ export const withdrawEntry = (kinds: EntryKindSet) =>
       const putBack = anyEntryKind(kinds, entry.content.kind)?.withdraw ?? null;
       if (putBack === null) return refuse('entry_not_amendable', {}, 'entryId');
       await putAmendment(records, found, { kind: 'withdrawal', reason: args.reason }, context);
-      await putBack(records, work, entry, context);
-      return accepted;
+      return (await putBack(records, work, entry, context)) ?? accepted;
     },
   });
