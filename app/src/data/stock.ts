@@ -1,9 +1,37 @@
 import { useMemo } from 'react';
 import { byId, type BinId, type PartId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
-import { kitNeeds, stockLevelId, usedIn, type KitNeed, type Part, type StockLevel } from '@oilcan/core/stock';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
+import {
+  kitNeeds,
+  sitePriceId,
+  stockLevelId,
+  unitPriceOf,
+  usedIn,
+  type KitNeed,
+  type Part,
+  type StockLevel,
+  type UnitPrice,
+} from '@oilcan/core/stock';
 import type { Entry, KitPart, WorkOrder } from '@oilcan/core/work';
 import { binName } from '../words/amounts';
-import { peekRow, peekRows, useRow, useRows, useRowsById } from './store';
+import { peekRow, peekRows, useRow, useRows, useRowsById, useTable } from './store';
+
+/** What one unit of a part costs on a site, by what came in there; undefined before the settings are here. */
+export function useUnitPrices(): (part: Part, siteId: SiteId | undefined) => UnitPrice | undefined {
+  const prices = useTable('sitePrices');
+  const sites = useTable('sites');
+  const settings = useRow('settings', SETTINGS_ID);
+  return useMemo(() => {
+    const onSites = new Map(prices.map((price) => [price.id, price]));
+    return (part, siteId) => {
+      if (settings === undefined) return undefined;
+      const site = sites.find(({ id }) => id === siteId);
+      const currencies = { ofSite: settingsAt(settings, site).currency, ofOrganization: settings.currency };
+      const onSite = siteId === undefined ? undefined : onSites.get(sitePriceId(siteId, part.id));
+      return unitPriceOf(part, onSite, currencies);
+    };
+  }, [prices, sites, settings]);
+}
 
 /** One line of a work order's kit, with what lies in its bin. */
 export interface KitLine extends KitNeed {

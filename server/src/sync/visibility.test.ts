@@ -50,6 +50,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
   people: (siteId) => aPerson({ id: asId<never>(`person-${siteId}`), siteIds: [siteId] }),
   crews: (siteId) => aCrew({ id: asId<never>(`crew-${siteId}`), siteIds: [siteId], memberIds: [] }),
   places: (siteId) => ({ id: asId<never>(`place-${siteId}`), siteId, parentId: null, name: 'Place' }),
+  sitePrices: (siteId) => ({ id: `${siteId}@part`, siteId, partId: asId('part'), priceMinor: 1 }),
   hazardRegister: (siteId) => aHazardRegister({ id: `asset@${siteId}`, siteId }),
   assets: (siteId) => anAsset({ id: asId<never>(`asset-${siteId}`), siteId }),
   points: (siteId) => aPoint({ id: asId<never>(`point-${siteId}`), siteId }),

@@ -1,6 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { formatMoney, formatQuantity, parseMoney, parseQuantity } from '@oilcan/core/kernel';
 import { partCost, wantsCount, type Part, type StockLevel } from '@oilcan/core/stock';
+import { useUnitPrices } from '../../data/stock';
 import { useRow, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -80,7 +81,8 @@ function Count({ part, level, switches, onClose }: PaneProps): ReactElement {
 
 function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
   const bin = useRow('bins', level.binId);
-  const settings = useSettings();
+  const settings = useSettings(level.siteId);
+  const unitPrice = useUnitPrices()(part, level.siteId);
   const currency = settings?.currency ?? 'EUR';
   const language = settings?.language ?? 'en';
   const { form, submit, refusal } = useOperationForm({
@@ -97,7 +99,7 @@ function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
     said: ({ quantity }) => `${amountOf(quantity, part)} came in.`,
     onDone: onClose,
   });
-  const present = formatMoney(partCost(1000, { minor: part.priceMinor, currency }), language);
+  const present = unitPrice === undefined ? '' : formatMoney(partCost(1000, unitPrice), language);
   return (
     <BottomSheet
       title={`Bin ${bin?.label ?? ''}`}

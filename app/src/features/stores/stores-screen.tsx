@@ -13,7 +13,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { TopBar } from '../page/top-bar';
 import { onSite, useSite } from '../page/use-site';
-import { useStockOf } from '../../data/stock';
+import { useStockOf, useUnitPrices } from '../../data/stock';
 import { amountOf } from '../../words/amounts';
 import { binLabels } from './bin-labels';
 import { findParts, partsInBin, partsOf } from '../stock';
@@ -132,15 +132,16 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
   const everywhere = useStockOf(part.id);
   const here = everywhere.filter(({ binId }) => binIds.has(binId));
   const stock = here.length > 0 ? here : everywhere;
+  const unitPrice = useUnitPrices()(part, stock[0]?.siteId);
   return (
     <View style={[sheet.row, { borderColor: palette.line }]} testID={`part-${part.number}`}>
       <View style={sheet.words}>
         <Words>{part.name}</Words>
         <Words as="small" soft>
           {part.number}
-          {settings === undefined
+          {settings === undefined || unitPrice === undefined
             ? ''
-            : ` · ${formatMoney(partCost(1_000, { minor: part.priceMinor, currency: settings.currency }), settings.language)} per ${part.unit}`}
+            : ` · ${formatMoney(partCost(1_000, unitPrice), settings.language)} per ${part.unit}`}
           {part.isObsolete ? ' · no longer bought' : ''}
         </Words>
       </View>

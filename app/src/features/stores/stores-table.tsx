@@ -2,6 +2,7 @@ import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { isLow, partCost, type Bin, type Part, type StockLevel, type Store, wantsCount } from '@oilcan/core/stock';
+import { useUnitPrices } from '../../data/stock';
 import { usePhone, useSettings } from '../../data/store';
 import { withSharedCode } from '../../ui/shared-code';
 import { piece } from '../../ui/piece';
@@ -34,12 +35,14 @@ const THOUSANDTHS = 1_000;
 /** On a wide screen: a row for each part in each bin, sorted by any column, and saved as CSV. */
 export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): ReactElement {
   const settings = useSettings();
+  const unitPriceOn = useUnitPrices();
   const lines = useMemo(() => linesOf(parts, stock, bins, stores), [parts, stock, bins, stores]);
   const columns = useMemo((): readonly TableColumn<Line>[] => {
-    const price = ({ part: { priceMinor, unit } }: Line): string =>
-      settings === undefined
-        ? ''
-        : `${formatMoney(partCost(THOUSANDTHS, { minor: priceMinor, currency: settings.currency }), settings.language)} per ${unit}`;
+    const price = ({ part, level }: Line): string => {
+      const unitPrice = unitPriceOn(part, level?.siteId);
+      if (settings === undefined || unitPrice === undefined) return '';
+      return `${formatMoney(partCost(THOUSANDTHS, unitPrice), settings.language)} per ${part.unit}`;
+    };
     return [
       { id: 'bin', heading: 'Bin', width: 84, value: ({ bin }) => bin },
       { id: 'store', heading: 'Store', width: 130, value: ({ store }) => store },
@@ -61,10 +64,17 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
         value: ({ level }) => (level?.lowLevel ?? 0) / THOUSANDTHS,
         words: ({ level, part }) => (level?.lowLevel ? amountOf(level.lowLevel, part) : ''),
       },
-      { id: 'price', heading: 'Price', width: 130, isFigure: true, value: ({ part }) => part.priceMinor, words: price },
+      {
+        id: 'price',
+        heading: 'Price',
+        width: 130,
+        isFigure: true,
+        value: ({ part, level }) => unitPriceOn(part, level?.siteId)?.minor ?? 0,
+        words: price,
+      },
       { id: 'state', heading: 'State', width: 150, value: stateOf },
     ];
-  }, [settings]);
+  }, [settings, unitPriceOn]);
   const keepsStore = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
   const [opened, setOpened] = useState<Line | null>(null);
   const save = async (sorted: readonly Line[]): Promise<void> => {
@@ -97,7 +107,7 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
 }
 
 function stateOf({ part, level }: Line): string {
-  const low = level === null ? [] : wantsCount(level) ? ['count it'] : isLow(level) ? ['low'] : [];
+  const low = level === null ? [] : [...(isLow(level) ? ['low'] : []), ...(wantsCount(level) ? ['count it'] : [])];
   return [...low, ...(part.isObsolete ? ['no longer bought'] : [])].join(', ');
 }
 

@@ -30,7 +30,8 @@ export function operatingSpans(hours: readonly WeeklyHours[], window: Span, zone
   for (
     let day = inZone(window.from, zone).startOf('day').minus({ days: 1 });
     day <= lastDay;
-    day = day.plus({ days: 1 })
+    // Where the clock skips midnight, a day begins later; the next one does not.
+    day = day.plus({ days: 1 }).startOf('day')
   ) {
     for (const { weekday, from, to } of hours) {
       if (weekday !== day.weekday) continue;

@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { asId, type WorkOrderId } from '../../kernel/ids';
-import { ann, anOperation, aRaise, aWorkOrder, binId, bob, lea, noon, partId, put } from '../../testing/builders';
+import {
+  ann,
+  anOperation,
+  aPart,
+  aRaise,
+  aWorkOrder,
+  binId,
+  bob,
+  lea,
+  noon,
+  partId,
+  put,
+} from '../../testing/builders';
 import { someRules } from '../../testing/report-builders';
 import { codeOf, Works } from '../../testing/works';
 import { urgencies, workKinds } from '../work/work-order';
@@ -34,6 +46,18 @@ describe('raised work', () => {
       put('parts', { ...(works.records.peek('parts', partId) as never as object), priceMinor: 1_250 } as never),
     ]);
     expect(waits(works, await raised(works, { estimateMinutes: 180, kit }))).toBe(true);
+  });
+
+  it('costs by the amount in the unit of the part: 500 mL at 9.50 a litre are 4.75', async () => {
+    const works = worksWith({ ...rule, aboveMinor: 1_000 });
+    const oil = { ...aPart(), unit: 'L', isWhole: false, priceMinor: 950 };
+    works.records.change([put('parts', oil)]);
+    const kit = (quantity: number, unit: string) => [{ partId, binId, quantity, unit }];
+    const raise = (quantity: number, unit: string) => raised(works, { estimateMinutes: 0, kit: kit(quantity, unit) });
+    expect(waits(works, await raise(500_000, 'mL'))).toBe(false);
+    expect(waits(works, await raise(1_100_000, 'mL'))).toBe(true);
+    // What cannot be brought into its unit is not said to be cheap.
+    expect(waits(works, await raise(1_000, 'kg'))).toBe(true);
   });
 
   it('does not wait where it is urgent now, a lead raised it, it is done already, or the site has no rule', async () => {

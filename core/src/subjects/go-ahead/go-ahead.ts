@@ -1,10 +1,13 @@
 import type { PersonId } from '../../kernel/ids';
+import { convertQuantity } from '../../kernel/quantity/units';
 import type { Instant } from '../../kernel/time/instant';
 import { hasRole } from '../../operations/actor';
 import type { OperationContext } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { rulesOf, waitsForLead } from '../raise-rules/raise-rules';
-import type { KitPart, WorkOrder } from '../work/work-order';
+import { partCost } from '../stock/part-use';
+import { currenciesAt, unitPriceAt } from '../stock/prices';
+import type { WorkOrder } from '../work/work-order';
 
 /** That raised work waits for a lead, or who let it start. */
 export interface GoAhead {
@@ -27,16 +30,23 @@ export async function goAheadFor(
 ): Promise<GoAhead | undefined> {
   if (hasRole(context.person, ['lead'])) return undefined;
   const { goAhead } = rulesOf(work.siteId, await records.get('raiseRules', work.siteId));
-  const toStart = { ...work, kitMinor: await kitMinorOf(records, work.kit) };
+  const toStart = { ...work, kitMinor: await kitMinorOf(records, work) };
   return waitsForLead(goAhead, toStart) ? { since: context.at, givenBy: null } : undefined;
 }
 
-/** What a kit costs at the prices of its parts, in the smallest currency unit. */
-async function kitMinorOf(records: Records, kit: readonly KitPart[]): Promise<number> {
+/**
+ * What a kit costs at the prices of its parts there, in the smallest unit of the site's currency; infinitely much where that cannot be
+ * said: of a part whose planned unit does not convert to its own, or whose price is in another currency.
+ */
+async function kitMinorOf(records: Records, { kit, siteId }: Pick<WorkOrder, 'kit' | 'siteId'>): Promise<number> {
+  const currencies = await currenciesAt(records, siteId);
   let sum = 0;
-  for (const { partId, quantity } of kit) {
+  for (const { partId, quantity, unit } of kit) {
     const part = await records.get('parts', partId);
-    sum += Math.round(((part?.priceMinor ?? 0) * quantity) / 1_000);
+    const price = part === undefined ? null : await unitPriceAt(records, part, siteId);
+    const inPartUnit = part === undefined ? null : convertQuantity(quantity, unit ?? part.unit, part.unit);
+    if (price === null || inPartUnit === null || price.currency !== currencies?.ofSite) return Infinity;
+    sum += partCost(inPartUnit, price).minor;
   }
   return sum;
 }

@@ -62,6 +62,14 @@ describe('a day', () => {
     );
   });
 
+  it('says nothing of seconds that lie between two clocks', () => {
+    const seconds = (instant: string, by: number) => addMinutes(instant as typeof noon, by / 60);
+    const first = { ...aTime(0, 60), to: seconds(minutesLater(60), 25) };
+    const second = { ...aTime(60, 60), from: minutesLater(60) };
+    const third = { ...aTime(120, 60), from: seconds(minutesLater(120), 40) };
+    expect(dayOf([first, second, third], day, 480)).toMatchObject({ gaps: [], overlaps: [] });
+  });
+
   it('has its gaps between the first and the last that is recorded', () => {
     const { gaps } = dayOf([aTime(0, 60), aTime(90, 30), aTime(110, 60)], day, 480);
     expect(gaps).toEqual([{ from: minutesLater(60), to: minutesLater(90) }]);

@@ -46,10 +46,15 @@ export function dayOf(times: readonly DayTime[], day: Span, shiftMinutes: number
     overlaps: overlapsAmong(within),
     gaps: all.slice(1).flatMap(({ from }, index) => {
       const before = all[index];
-      return before === undefined ? [] : [{ from: before.to, to: from }];
+      return before === undefined || isMoment({ from: before.to, to: from }) ? [] : [{ from: before.to, to: from }];
     }),
   };
 }
+
+/** Clocks count whole minutes: what is less lies between two of them that followed each other, and nobody made it. */
+const isMoment = ({ from, to }: Span): boolean => toMillis(to) - toMillis(from) < MINUTE;
+
+const MINUTE = 60_000;
 
 /** Every two of these that share time, the earliest first. */
 export function overlapsAmong(times: readonly DayTime[]): Overlap[] {
@@ -58,7 +63,8 @@ export function overlapsAmong(times: readonly DayTime[]): Overlap[] {
     sorted
       .slice(index + 1)
       .filter((second) => second.from < first.to && second.from < second.to)
-      .map((second) => ({ earlier: first, later: second, from: second.from, to: earlier(first.to, second.to) })),
+      .map((second) => ({ earlier: first, later: second, from: second.from, to: earlier(first.to, second.to) }))
+      .filter((shared) => !isMoment(shared)),
   );
 }
 

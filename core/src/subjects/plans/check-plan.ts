@@ -49,6 +49,8 @@ async function problemsOfTrigger(trigger: Trigger, plan: Plan, records: Pick<Rec
 const sentences = {
   rule_unreadable: (rule: string) => `“${rule}” is not a rule of dates as RFC 5545 has them.`,
   rule_too_often: (rule: string) => `“${rule}” comes more than once a day. A plan is due once a day at most.`,
+  rule_forbidden: (rule: string) =>
+    `“${rule}” joins parts that RFC 5545 does not allow together, or has one out of its range.`,
   rule_never: (rule: string) => `“${rule}” never comes.`,
 };
 

@@ -50,13 +50,19 @@ export function runningDays(from: number, to: number, idle: readonly IdleSeason[
 /** When it has run so many days from a moment on, in days counted from 1970. */
 export function afterRunning(from: number, days: number, idle: readonly IdleSeason[]): number {
   if (idle.length === 0) return from + days;
+  const year = 365;
+  const running = runningDays(from, from + year, idle);
+  // It hardly runs in a year: nothing can be said of when it has run so long.
+  if (running <= 0) return Infinity;
   let at = from;
   let left = days;
-  for (const [begin, end] of stretches(idle, yearOf(from), yearOf(from + 3 * days + 366) + 1)) {
+  // Every year runs about as long as any other, and a year more is looked at at either end.
+  const last = from + (Math.ceil(days / running) + 1) * (year + 1);
+  for (const [begin, end] of stretches(idle, yearOf(from), yearOf(last) + 1)) {
     if (end <= at) continue;
-    const running = Math.max(0, begin - at);
-    if (running >= left) break;
-    left -= running;
+    const until = Math.max(0, begin - at);
+    if (until >= left) break;
+    left -= until;
     at = end;
   }
   return at + left;

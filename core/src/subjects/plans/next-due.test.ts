@@ -217,6 +217,18 @@ describe('a season in which nothing runs', () => {
   });
 });
 
+describe('a machine that runs a month in the year', () => {
+  it('has run a year after twelve of them, and never where nothing is left of the year', () => {
+    const idle = [{ from: '02-01', to: '12-31' }];
+    const begin = toMillis(parseInstant('2026-01-01T00:00:00Z')) / DAY;
+    const at = afterRunning(begin, 365, idle);
+    expect(runningDays(begin, at, idle)).toBe(365);
+    expect(localDate(instantFromMillis(at * DAY), 'utc').slice(0, 4)).toBe('2037');
+    const always = [...idle, { from: '12-15', to: '02-10' }];
+    expect(afterRunning(begin, 1, always)).toBe(Infinity);
+  });
+});
+
 describe('a time of the day', () => {
   it('is that of the clocks of the place, also on the days on which they change', () => {
     expect(timeOfDay(day('2026-03-29'), 16 * 60, zone)).toBe('2026-03-29T14:00:00.000Z');

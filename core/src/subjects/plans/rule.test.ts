@@ -29,6 +29,42 @@ function byIcal(rule: string, from: LocalDay, count: number): string[] {
 const daysOf = (year: number, month: string, ...days: number[]): string[] =>
   days.map((each) => `${year}-${month}-${String(each).padStart(2, '0')}`);
 
+describe('what RFC 5545 forbids (3.3.10)', () => {
+  it.each([
+    'FREQ=WEEKLY;BYDAY=2MO',
+    'FREQ=DAILY;BYDAY=-1FR',
+    'FREQ=WEEKLY;BYMONTHDAY=3',
+    'FREQ=MONTHLY;BYWEEKNO=20',
+    'FREQ=MONTHLY;BYYEARDAY=100',
+    'FREQ=YEARLY;BYWEEKNO=20;BYDAY=1MO',
+    'FREQ=DAILY;COUNT=3;UNTIL=20271231',
+    'FREQ=MONTHLY;BYSETPOS=1',
+    'FREQ=YEARLY;BYMONTH=13',
+    'FREQ=MONTHLY;BYMONTHDAY=0',
+    'FREQ=MONTHLY;BYMONTHDAY=32',
+  ])('is refused: %s', (rule) => expect(problemOfRule(rule, day('2026-01-01'))).toBe('rule_forbidden'));
+
+  it.each(['FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30', 'FREQ=YEARLY;BYMONTH=4,6;BYMONTHDAY=31'])(
+    'never comes, and is known so at once: %s',
+    (rule) => expect(problemOfRule(rule, day('2026-01-01'))).toBe('rule_never'),
+  );
+
+  it('has nothing at a place before the beginning of its set', () => {
+    // Of one Friday the second from the end is none; of two days it is the first.
+    expect(problemOfRule('FREQ=MONTHLY;BYDAY=1FR;BYSETPOS=-2', day('2026-01-01'))).toBe('rule_never');
+    expect(datesOf('FREQ=MONTHLY;BYMONTHDAY=1,15;BYSETPOS=-2', day('2026-01-01'), 2)).toEqual([
+      '2026-01-01',
+      '2026-02-01',
+    ]);
+    // Five Mondays in a month: only then is there a fifth from the end.
+    expect(datesOf('FREQ=MONTHLY;BYDAY=MO;BYSETPOS=-5;COUNT=3', day('2026-01-01'), 9)).toEqual([
+      '2026-03-02',
+      '2026-06-01',
+      '2026-08-03',
+    ]);
+  });
+});
+
 // The examples of RFC 5545, section 3.8.5.3, with what it says of their dates. Times of the day are left out.
 const examples: readonly (readonly [rule: string, from: string, dates: readonly string[]])[] = [
   ['FREQ=DAILY;COUNT=10', '1997-09-02', daysOf(1997, '09', 2, 3, 4, 5, 6, 7, 8, 9, 10, 11)],

@@ -126,14 +126,20 @@ describe('finished work', () => {
 
   it('that cost far more than such jobs is, by their median and deviation', () => {
     // Median 100, absolute deviations 4 2 0 2 4: their median 2, so a deviation is 2.9652 and the limit 108.9; half as much again is 150.
-    const usualCostsMinor = [96, 98, 100, 102, 104];
-    expect(unusual({ usualCostsMinor, costMinor: 149 })).toEqual([]);
-    expect(unusual({ usualCostsMinor, costMinor: 150 })).toEqual([{ is: 'cost', minor: 150, usualMinor: 100 }]);
+    const inHundreds = (figures: readonly number[]) => figures.map((each) => each * 100);
+    const usualCostsMinor = inHundreds([96, 98, 100, 102, 104]);
+    expect(unusual({ usualCostsMinor, costMinor: 14_900 })).toEqual([]);
+    expect(unusual({ usualCostsMinor, costMinor: 15_000 })).toEqual([
+      { is: 'cost', minor: 15_000, usualMinor: 10_000 },
+    ]);
     // Median 100, deviations 60 50 0 50 60: the limit is 100 + 3 · 74.13 = 322.4.
-    const wide = [40, 50, 100, 150, 160];
-    expect(unusual({ usualCostsMinor: wide, costMinor: 322 })).toEqual([]);
-    expect(unusual({ usualCostsMinor: wide, costMinor: 323 })).toHaveLength(1);
-    expect(unusual({ usualCostsMinor: wide.slice(1), costMinor: 9_999 })).toEqual([]);
+    const wide = inHundreds([40, 50, 100, 150, 160]);
+    expect(unusual({ usualCostsMinor: wide, costMinor: 32_200 })).toEqual([]);
+    expect(unusual({ usualCostsMinor: wide, costMinor: 32_300 })).toHaveLength(1);
+    // Where such jobs cost nothing, a little is nothing unusual.
+    expect(unusual({ usualCostsMinor: [0, 0, 0, 0, 0], costMinor: 1 })).toEqual([]);
+    expect(unusual({ usualCostsMinor: [0, 0, 0, 0, 0], costMinor: 2_000 })).toHaveLength(1);
+    expect(unusual({ usualCostsMinor: wide.slice(1), costMinor: 999_900 })).toEqual([]);
   });
 });
 

@@ -155,12 +155,17 @@ const FEWEST_COSTS = 5;
 const TO_DEVIATION = 1.4826;
 /** Where such jobs all cost about the same, a little more is nothing unusual. */
 const LEAST_TIMES = 1.5;
+/** In the smallest currency unit: of less nobody has to look, however little such jobs cost (common practice). */
+const LEAST_OVER_MINOR = 2_000;
 
 function costAbove({ costMinor, usualCostsMinor }: LookedAt, limits: ReviewLimits): Unusual[] {
   if (usualCostsMinor.length < FEWEST_COSTS) return [];
   const usualMinor = medianOf(usualCostsMinor);
   const deviation = TO_DEVIATION * medianOf(usualCostsMinor.map((each) => Math.abs(each - usualMinor)));
-  const isFar = costMinor > usualMinor + limits.costDeviations * deviation && costMinor >= usualMinor * LEAST_TIMES;
+  const isFar =
+    costMinor > usualMinor + limits.costDeviations * deviation &&
+    costMinor >= usualMinor * LEAST_TIMES &&
+    costMinor - usualMinor >= LEAST_OVER_MINOR;
   return isFar ? [{ is: 'cost', minor: costMinor, usualMinor: Math.round(usualMinor) }] : [];
 }
 

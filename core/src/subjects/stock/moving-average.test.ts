@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { aPart, ann, aPerson, binId, partId, put } from '../../testing/builders';
+import { aPart, ann, aPerson, binId, partId, put, site } from '../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
 import { averageAfterReceipt } from './moving-average';
+import { sitePriceId } from './prices';
 
 const arun = aPerson({ id: 'arun' as never, roles: ['storekeeper'] });
 const inBin = { partId, binId };
@@ -63,7 +64,11 @@ describe('in the store', () => {
     expect(codeOf(await works.do('stock.receive', { ...inBin, quantity: 8_000, unitPriceMinor: 2_000 }, arun))).toBe(
       'accepted',
     );
-    expect([works.onHand, works.records.peek('parts', partId)?.priceMinor]).toEqual([16_000, 1_500]);
+    expect([works.onHand, works.records.peek('sitePrices', sitePriceId(site, partId))?.priceMinor]).toEqual([
+      16_000, 1_500,
+    ]);
+    // What it costs elsewhere stays as it is.
+    expect(works.records.peek('parts', partId)?.priceMinor).toBe(1_000);
     const workOrderId = works.work?.id ?? ('none' as never);
     await works.do('part.use', { workOrderId, ...inBin, quantity: 2_000 }, ann, minutesLater(1));
     expect(works.entries.find(({ content }) => content.kind === 'part')?.content).toMatchObject({

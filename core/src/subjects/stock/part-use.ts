@@ -3,9 +3,9 @@ import { scaleAmount, type Money } from '../../kernel/money/money';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import { refuse, type Found, type OperationContext } from '../../operations/operation';
 import type { Records } from '../../records/records';
-import { SETTINGS_ID } from '../settings/settings';
 import type { WorkOrder } from '../work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
+import { unitPriceAt } from './prices';
 import { stockLevelId, type MovementReason, type StockLevel } from './stock';
 
 /** More than a million of anything is a slip of the finger. */
@@ -41,9 +41,8 @@ export async function partContent(
   }
   const level = await records.get('stock', stockLevelId(input.partId, input.binId));
   const onHand = (level?.onHand ?? 0) + (before?.quantity ?? 0) - input.quantity;
-  const settings = await records.get('settings', SETTINGS_ID);
-  if (settings === undefined) return refuse('not_found', { what: 'settings record' });
-  const unitPrice = before?.unitPrice ?? { minor: part.priceMinor, currency: settings.currency };
+  const unitPrice = before?.unitPrice ?? (await unitPriceAt(records, part, bin.siteId));
+  if (unitPrice === null) return refuse('not_found', { what: 'settings record' });
   const { partId, binId, quantity } = input;
   const cost = partCost(quantity, unitPrice);
   const belowZero = onHand < 0 ? { belowZero: { part: part.number, bin: bin.label, unit: part.unit, onHand } } : {};

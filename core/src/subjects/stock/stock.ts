@@ -72,9 +72,9 @@ export function stockLevelId(partId: PartId, binId: BinId): string {
   return `${partId}@${binId}`;
 }
 
-/** Whether less lies there than should. */
+/** Whether less lies there than should; less than nothing by the books is always less. */
 export function isLow({ onHand, lowLevel }: Pick<StockLevel, 'onHand' | 'lowLevel'>): boolean {
-  return lowLevel > 0 && onHand < lowLevel;
+  return onHand < Math.max(0, lowLevel);
 }
 
 /** Whether more was taken than there was by the books: then the books are wrong, and somebody counts. */

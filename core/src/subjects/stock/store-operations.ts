@@ -1,4 +1,4 @@
-import type { BinId, PartId } from '../../kernel/ids';
+import type { BinId, PartId, SiteId } from '../../kernel/ids';
 import { argsSchema, idField, numberField, wholeField } from '../../kernel/schema/fields';
 import {
   accepted,
@@ -11,6 +11,7 @@ import {
 import type { Records } from '../../records/records';
 import { averageAfterReceipt } from './moving-average';
 import { moveStock } from './part-use';
+import { currenciesAt, sitePriceId, unitPriceAt } from './prices';
 import { stockLevelId, type Part } from './stock';
 
 const inBin = { partId: idField<PartId>(), binId: idField<BinId>() };
@@ -29,14 +30,14 @@ async function findPart(
   args: { readonly partId: PartId; readonly binId: BinId },
   quantity: number,
   context: OperationContext,
-): Promise<Found<Part>> {
+): Promise<Found<{ readonly part: Part; readonly siteId: SiteId }>> {
   const bin = await records.get('bins', args.binId);
   if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
     return refuse('not_found', { what: 'bin' }, 'binId');
   const part = await records.get('parts', args.partId);
   if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
   if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
-  return { ok: true, value: part };
+  return { ok: true, value: { part, siteId: bin.siteId } };
 }
 
 /** Somebody counted: the bin holds so much, whatever the books said. */
@@ -59,7 +60,10 @@ const count = defineOperation({
   },
 });
 
-/** So much came into the bin at a price: the price of the part is the average of what was there and what came. */
+/**
+ * So much came into the bin at a price, in the currency of its site: there the part costs the average of what was there and what came.
+ * What it costs elsewhere stays as it is.
+ */
 const receive = defineOperation({
   label: 'this receipt',
   inLog: 'forLeads',
@@ -77,14 +81,18 @@ const receive = defineOperation({
   apply: async (records, { unitPriceMinor, ...args }, context) => {
     const found = await findPart(records, args, args.quantity, context);
     if (!found.ok) return found;
-    const part = found.value;
+    const { part, siteId } = found.value;
     const levels = await records.list('stock', 'part', args.partId);
-    const onHand = levels.reduce((sum, level) => sum + level.onHand, 0);
+    const onHand = levels.reduce((sum, level) => (level.siteId === siteId ? sum + level.onHand : sum), 0);
+    const before = await unitPriceAt(records, part, siteId);
+    const currencies = await currenciesAt(records, siteId);
+    // What is there was bought in another currency: no average can be made of the two.
+    const counts = before !== null && before.currency === currencies?.ofSite;
     const priceMinor = averageAfterReceipt(
-      { quantity: onHand, priceMinor: part.priceMinor },
+      { quantity: counts ? onHand : 0, priceMinor: before?.minor ?? 0 },
       { quantity: args.quantity, priceMinor: unitPriceMinor },
     );
-    await records.put('parts', { ...part, priceMinor });
+    await records.put('sitePrices', { id: sitePriceId(siteId, part.id), siteId, partId: part.id, priceMinor });
     await moveStock(records, null, args, args.quantity, 'receipt', context);
     return accepted;
   },

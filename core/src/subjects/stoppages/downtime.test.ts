@@ -149,6 +149,22 @@ describe('downtime by operating hours, against a grid of minutes', () => {
     expect([minutesOf('01:00', '02:15', spring), minutesOf('02:15', '04:00', spring)]).toEqual([60, 60]);
   });
 
+  // IANA time zone database: on these days the clock goes from 00:00 to 01:00.
+  it.each([
+    ['America/Santiago', '2026-09-06'],
+    ['Africa/Cairo', '2026-04-24'],
+    ['Asia/Beirut', '2026-03-29'],
+    ['America/Havana', '2026-03-08'],
+  ])('has every day where the clock skips midnight: %s', (place, day) => {
+    const from = DateTime.fromISO(day, { zone: place }).minus({ days: 3 });
+    const window = {
+      from: instantFromMillis(from.toMillis()),
+      to: instantFromMillis(from.plus({ days: 6 }).set({ hour: 23 }).toMillis()),
+    };
+    const hours = [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '08:00', to: '16:00' }));
+    expect(operatingSpans(hours, window, place)).toHaveLength(7);
+  });
+
   it('has an hour less on the day on which the clock is set forward, and one more on the other', () => {
     const allDay = [{ weekday: 7, from: '00:00', to: '24:00' }];
     const hoursOf = (start: Instant): number =>

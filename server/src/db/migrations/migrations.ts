@@ -15,7 +15,7 @@ import { log } from './014-log';
 import { copies } from './015-copies';
 import { calendarLinks } from './016-calendar-links';
 import { reports } from './017-reports';
-import { hazardRegister } from './018-hazard-register';
+import { hazardsAndPrices } from './018-hazards-and-prices';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -42,7 +42,7 @@ const all: readonly Migration[] = [
   copies,
   calendarLinks,
   reports,
-  hazardRegister,
+  hazardsAndPrices,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

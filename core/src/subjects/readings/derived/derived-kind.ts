@@ -22,6 +22,8 @@ export interface Figure {
   readonly said: string | null;
   /** What the standard says of it; `normal` where it leaves that to the limits of the point. */
   readonly level: ReadingLevel;
+  /** By its standard it means nothing here, whatever it is; absent where it does. */
+  readonly tellsNothing?: true;
 }
 
 /** Everything that there is to say of a kind of figure; nothing of it may be left out. */

@@ -1,6 +1,7 @@
 import { levelOf, type ReadingLevel } from '../limits';
 import type { Limits } from '../../plant/plant';
 import { aboveAmbient } from './above-ambient/above-ambient';
+import { roundedTo } from './rounded';
 import type { Derivation, DerivedKind, DerivedName, DerivedSettings, Figure, RawValue } from './derived-kind';
 import { filterDrop } from './filter-drop/filter-drop';
 import { insulation } from './insulation/insulation';
@@ -37,13 +38,16 @@ export function figureOf(derivation: Derivation, raw: readonly RawValue[]): Figu
   const values = kind.raw.map(({ key }) => raw.find((each) => each.key === key)?.value);
   if (!values.every((value): value is number => value !== undefined && Number.isFinite(value))) return null;
   const figure = kind.work(values, derivation);
-  return figure === null || !Number.isFinite(figure.value) ? null : figure;
+  if (figure === null || !Number.isFinite(figure.value)) return null;
+  // What is shown is what is judged: no more places, and no rest of a fraction that the machine cannot hold.
+  return { ...figure, value: roundedTo(figure.value, kind.decimals) };
 }
 
 const worse: readonly ReadingLevel[] = ['normal', 'alert', 'alarm'];
 
 /** What a figure means at a point: the worse of what its standard and the limits of the point say. */
-export function levelOfFigure({ value, level }: Figure, limits: Limits): ReadingLevel {
+export function levelOfFigure({ value, level, tellsNothing }: Figure, limits: Limits): ReadingLevel {
+  if (tellsNothing === true) return level;
   const byLimits = levelOf(value, limits);
   return worse.indexOf(byLimits) > worse.indexOf(level) ? byLimits : level;
 }

@@ -1,4 +1,4 @@
-import { figureOf } from './derived-kinds';
+import { figureOf, levelOfFigure } from './derived-kinds';
 import { scaleNumber } from './oil-cleanliness/oil-cleanliness';
 import type { Derivation, RawValue } from './derived-kind';
 
@@ -74,6 +74,7 @@ describe('the cleanliness of oil (ISO 4406, table from memory)', () => {
       said: '18/16/13',
       level: 'normal',
     });
+    expect(figureOf(oil, raw({ from4: 9e9, from6: 500, from14: 60 }))?.said).toBe('> 28/16/13');
     expect(figureOf(oil, raw({ from4: 2_000, from6: 2_500, from14: 60 }))).toBeNull();
   });
 });
@@ -94,15 +95,40 @@ describe('other figures', () => {
     expect(figureOf({ kind: 'insulation' }, raw({ resistance, temperature }))?.value).toBeCloseTo(at40, 10);
   });
 
+  // IEEE 43-2013, 6.3 (from memory): thermosetting windings by Arrhenius, K = exp(-4230 (1/(T+273) - 1/313)) above 40 °C.
+  it.each([
+    [100, 40, 100],
+    [100, 60, 225.2],
+    [100, 20, 76.2],
+  ])('insulation of a thermosetting winding: %d MΩ at %d °C are %d MΩ at 40 °C', (resistance, temperature, at40) => {
+    const figure = figureOf({ kind: 'insulation', winding: 'thermosetting' }, raw({ resistance, temperature }));
+    expect(figure?.value).toBeCloseTo(at40, 1);
+  });
+
+  it('insulation of a thermosetting winding has no figure outside 10 to 85 °C', () => {
+    const at = (temperature: number) =>
+      figureOf({ kind: 'insulation', winding: 'thermosetting' }, raw({ resistance: 100, temperature }));
+    expect([at(5), at(90)]).toEqual([null, null]);
+  });
+
   it('polarization index: at least 2.0 (IEEE 43, from memory)', () => {
     const index = (tenMinutes: number) => figureOf({ kind: 'polarizationIndex' }, raw({ oneMinute: 100, tenMinutes }));
     expect([index(200), index(199)].map((figure) => figure?.level)).toEqual(['normal', 'alert']);
     expect(figureOf({ kind: 'polarizationIndex' }, raw({ oneMinute: 0, tenMinutes: 5 }))).toBeNull();
+    // What is shown is what is judged.
+    expect(index(199.6)).toMatchObject({ value: 2, level: 'normal' });
+    // IEEE 43-2013, 12.2 (from memory): above 5,000 MΩ it means nothing, whatever the limits of the point are.
+    const high = figureOf({ kind: 'polarizationIndex' }, raw({ oneMinute: 6_000, tenMinutes: 6_600 }));
+    expect(high).toMatchObject({ level: 'normal', tellsNothing: true });
+    const limits = { alarmLow: 1.5, alertLow: 2, alertHigh: null, alarmHigh: null };
+    expect(high === null ? null : levelOfFigure(high, limits)).toBe('normal');
   });
 
   it('above ambient, and across a filter (common practice)', () => {
     expect(figureOf({ kind: 'aboveAmbient' }, raw({ temperature: 62, ambient: 21 }))?.value).toBe(41);
     expect(figureOf({ kind: 'filterDrop' }, raw({ before: 4.5, after: 3.25 }))?.value).toBe(1.25);
+    // 4.4 − 3.1 is 1.3, and not beyond a limit of 1.3.
+    expect(figureOf({ kind: 'filterDrop' }, raw({ before: 4.4, after: 3.1 }))?.value).toBe(1.3);
     expect(figureOf({ kind: 'filterDrop' }, raw({ before: 3, after: 4 }))).toBeNull();
   });
 

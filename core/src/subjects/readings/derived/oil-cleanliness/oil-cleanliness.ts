@@ -32,6 +32,10 @@ export const oilCleanliness: DerivedKind<'oilCleanliness'> = {
     // Larger particles are among the smaller ones.
     if (from14 < 0 || from6 < from14 || from4 < from6) return null;
     const codes = [from4, from6, from14].map(scaleNumber);
-    return { value: codes[0] ?? 0, said: codes.join('/'), level: 'normal' };
+    return {
+      value: codes[0] ?? 0,
+      said: codes.map((code) => (code < UP_TO.length ? `${code}` : `> ${UP_TO.length - 1}`)).join('/'),
+      level: 'normal',
+    };
   },
 };

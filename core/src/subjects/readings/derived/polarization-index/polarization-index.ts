@@ -1,3 +1,4 @@
+import { roundedTo } from '../rounded';
 import type { DerivedKind } from '../derived-kind';
 
 declare module '../derived-kind' {
@@ -8,6 +9,8 @@ declare module '../derived-kind' {
 
 /** What a winding of thermal class B and above must have at least (IEEE 43, clause 12; from memory). */
 const LEAST = 2;
+/** Above this after one minute the index means nothing (IEEE 43-2013, clause 12.2; from memory), in MΩ. */
+const MOST_TELLING = 5_000;
 
 /** The insulation resistance after ten minutes by that after one. */
 export const polarizationIndex: DerivedKind<'polarizationIndex'> = {
@@ -16,11 +19,18 @@ export const polarizationIndex: DerivedKind<'polarizationIndex'> = {
     { key: 'tenMinutes', unit: 'MΩ' },
   ],
   unit: '',
-  decimals: 1,
+  decimals: 2,
   source: 'IEEE 43: at least 2.0 for thermal classes B and above',
   work: ([oneMinute = 0, tenMinutes = 0]) => {
     if (oneMinute <= 0 || tenMinutes < 0) return null;
-    const value = tenMinutes / oneMinute;
+    const value = roundedTo(tenMinutes / oneMinute, 2);
+    if (oneMinute > MOST_TELLING)
+      return {
+        value,
+        said: `${value.toFixed(2)}, above 5,000 MΩ it means nothing`,
+        level: 'normal',
+        tellsNothing: true,
+      };
     return { value, said: null, level: value < LEAST ? 'alert' : 'normal' };
   },
 };

@@ -1,3 +1,4 @@
+import { roundedTo } from '../rounded';
 import type { DerivedKind } from '../derived-kind';
 
 declare module '../derived-kind' {
@@ -27,7 +28,8 @@ export const vibrationZone: DerivedKind<'vibrationZone'> = {
   work: ([velocity = 0], { group, mounting }) => {
     const limits = boundaries[`${group} ${mounting}`];
     if (velocity < 0 || limits === undefined) return null;
-    const zone = limits.findIndex((limit) => velocity <= limit);
+    const shown = roundedTo(velocity, 1);
+    const zone = limits.findIndex((limit) => shown <= limit);
     const index = zone < 0 ? 3 : zone;
     return {
       value: velocity,
