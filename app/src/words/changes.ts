@@ -22,8 +22,8 @@ export function sayChange({ trend, broken, reaching }: Change, point: Named): st
 }
 
 const brokenWords = {
-  beyond: 'The newest value stands out from what was usual.',
-  run: 'The newest eight values all lie on one side of what was usual.',
+  beyond: 'The newest two values stand out from what was usual.',
+  run: 'The newest values all lie on one side of what was usual, for longer than chance would let them.',
 } as const;
 
 function saySlope({ perDay }: Trend, { unit, decimals }: Named): string {
@@ -34,7 +34,12 @@ function saySlope({ perDay }: Trend, { unit, decimals }: Named): string {
   return `${perDay > 0 ? 'Rises' : 'Falls'} by ${said} ${unit} ${words}.`;
 }
 
+/** Sooner than this is now. */
+const LEAST_DAYS = 0.5;
+
 function sayReaching({ limit, value, days, soonest, latest }: Reaching, { unit }: Named): string {
-  const likely = latest === null ? `not before ${saySpan(soonest)}` : saySpans(soonest, latest);
-  return `Reaches its ${limit} of ${value} ${unit} in about ${saySpan(days)} (${likely}).`;
+  const what = `its ${limit} of ${value} ${unit}`;
+  if (days < LEAST_DAYS) return `May stand at ${what} already; nine in ten: within ${saySpan(latest)}.`;
+  const likely = soonest < LEAST_DAYS ? `within ${saySpan(latest)}` : saySpans(soonest, latest);
+  return `Reaches ${what} in about ${saySpan(days)} (nine in ten: ${likely}).`;
 }

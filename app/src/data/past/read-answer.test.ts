@@ -72,7 +72,7 @@ describe('a past as it came', () => {
   it('says what is usual only for a job, here first and of the class where that is too little', () => {
     expect(read([]).usual).toBeNull();
     const like = aWorkOrder();
-    expect(read([past('w-0', 5)], { like }).usual?.from).toBe('same class');
+    expect(read([past('w-0', 5)], { like }).usual?.from).toBe('like it on its class');
     expect(read([past('1', 5), past('2', 6), past('3', 7)], { like }).usual?.from).toBe('same job');
   });
 

@@ -1,3 +1,5 @@
+import { median } from './middle';
+
 /** Which rule a reading breaks: beyond three sigma, or the eighth in a row on one side of the middle. */
 export type RuleBreak = 'beyond' | 'run';
 
@@ -15,7 +17,7 @@ export interface ControlChart {
 /** The mean range of two normal values, in standard deviations (ISO 7870-2, table of d2 for n = 2). */
 const D2 = 1.128;
 /** So many in a row on one side are a run (common practice: Western Electric's eight). */
-const RUN = 8;
+export const RUN = 8;
 /** The stable stretch: so many first readings, which say what is usual. */
 export const STRETCH = 20;
 const LEAST_READINGS = 10;
@@ -32,10 +34,12 @@ export function controlChart(values: readonly number[]): ControlChart | null {
   const movingRange = ranges.reduce((sum, range) => sum + range, 0) / ranges.length;
   const reach = (3 * movingRange) / D2;
   const [lower, upper] = [middle - reach, middle + reach];
+  // A gauge that reads in steps says the same again and again: a run lies on one side of the value in the middle, not of the mean.
+  const centre = median(stable);
   let side = 0;
   let run = 0;
   const breaks = values.map((value): RuleBreak | null => {
-    const now = Math.sign(value - middle);
+    const now = Math.sign(value - centre);
     run = now !== 0 && now === side ? run + 1 : now === 0 ? 0 : 1;
     side = now;
     if (value < lower || value > upper) return 'beyond';

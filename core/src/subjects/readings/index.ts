@@ -7,6 +7,7 @@ export * from './readings-operations';
 export * from './unusual';
 export * from './changing';
 export { controlChart, STRETCH, type ControlChart, type RuleBreak } from './control-chart';
+export type { Reaching } from './reaching';
 export { inDays, type Trend } from './trend';
 export { derivedKindNamed, figureOf, levelOfFigure } from './derived/derived-kinds';
 export type { DerivedName, RawValue } from './derived/derived-kind';

@@ -102,29 +102,131 @@ describe('the robust trend', () => {
   });
 });
 
+type Random = ReturnType<typeof chanceOf>;
+
+/** Readings in which nothing changes, as they come in practice; in units of their deviation. */
+const noises: Readonly<Record<string, (length: number, random: Random) => number[]>> = {
+  'normal values': (length, random) => Array.from({ length }, () => random.normal()),
+  'steps of the gauge, such as 4 4 4 5 4': (length, random) =>
+    Array.from({ length }, () => Math.round(4.2 + 0.45 * random.normal())),
+  'one wild value in twenty': (length, random) =>
+    Array.from({ length }, () => (random.next() < 0.05 ? 10 : 1) * random.normal()),
+  'each resembles the one before by 0.3': (length, random) => resembling(0.3, length, random),
+  'each resembles the one before by 0.6': (length, random) => resembling(0.6, length, random),
+};
+
+function resembling(r: number, length: number, random: Random): number[] {
+  let value = random.normal();
+  return Array.from({ length }, () => (value = r * value + Math.sqrt(1 - r ** 2) * random.normal()));
+}
+
 describe('whether it is changing', () => {
-  const RUNS = 1_000;
-  const share = (length: number, driftPerReading: number): number => {
-    const random = chanceOf(length + 1000 * driftPerReading);
+  const RUNS = 400;
+  const isSaid = (values: readonly number[]): boolean => {
+    const { trend, broken } = changeOf(daily(values), noLimits);
+    return trend !== null || broken !== null;
+  };
+  const shareSaid = (seed: number, make: (random: Random) => readonly number[]): number => {
+    const random = chanceOf(seed);
     let said = 0;
-    for (let run = 0; run < RUNS; run += 1) {
-      const values = Array.from({ length }, (_, index) => driftPerReading * index + random.normal());
-      const { trend, broken } = changeOf(daily(values), noLimits);
-      if (trend !== null || broken !== null) said += 1;
-    }
+    for (let run = 0; run < RUNS; run += 1) if (isSaid(make(random))) said += 1;
     return said / RUNS;
   };
+  const within = (share: number): number => share + 3 * Math.sqrt((share * (1 - share)) / RUNS);
 
   it.each([10, 25, 40, 60, 120])('is said of pure chance in at most 5 of 100, with %d readings', (length) => {
-    // Three standard errors of so many runs above 5 in 100.
-    expect(share(length, 0)).toBeLessThan(0.05 + 3 * Math.sqrt((0.05 * 0.95) / RUNS));
+    const share = shareSaid(length, (random) => noises['normal values']?.(length, random) ?? []);
+    expect(share).toBeLessThan(within(0.05));
   });
 
+  it.each(Object.keys(noises).flatMap((noise) => [12, 40, 80].map((length) => [noise, length] as const)))(
+    'is said of chance in at most 7 of 100: %s, %d readings',
+    (noise, length) => {
+      const share = shareSaid(7 * length, (random) => noises[noise]?.(length, random) ?? []);
+      expect(share).toBeLessThan(within(0.07));
+    },
+  );
+
   it('is found where it drifts by half a sigma in ten readings: seldom in 25 readings, nearly always in 60', () => {
-    const power = [25, 40, 60].map((length) => share(length, 0.05));
-    expect(power[0]).toBeGreaterThan(0.2);
+    const power = [25, 40, 60].map((length) =>
+      shareSaid(length, (random) => Array.from({ length }, (_, index) => 0.05 * index + random.normal())),
+    );
+    expect(power[0]).toBeGreaterThan(0.15);
     expect(power[1]).toBeGreaterThan(0.75);
     expect(power[2]).toBeGreaterThan(0.99);
+  });
+
+  it('says of a fall what it says of an equal rise', () => {
+    const values = fc.array(fc.integer({ min: -20, max: 20 }), { minLength: 6, maxLength: 60 });
+    fc.assert(
+      fc.property(values, fc.integer({ min: -3, max: 3 }), (noise, drift) => {
+        const rising = noise.map((value, index) => value + (drift * index) / 2);
+        const limits = { alarmLow: -40, alertLow: -30, alertHigh: 30, alarmHigh: 40 };
+        const [one, other] = [rising, rising.map((value) => -value)].map((each) => changeOf(daily(each), limits));
+        expect(one?.broken).toBe(other?.broken);
+        expect(one?.trend?.perDay ?? 0).toBeCloseTo(-(other?.trend?.perDay ?? 0), 10);
+        expect(one?.trend?.from ?? 0).toBeCloseTo(-(other?.trend?.to ?? 0), 10);
+        expect(one?.reaching.map(({ limit }) => limit)).toEqual(other?.reaching.map(({ limit }) => limit));
+        one?.reaching.forEach((each, index) => {
+          expect(each.days).toBeCloseTo(other?.reaching[index]?.days ?? NaN, 6);
+          expect(each.latest).toBeCloseTo(other?.reaching[index]?.latest ?? NaN, 6);
+        });
+      }),
+    );
+  });
+
+  it('says nothing of a single wild value, which is asked about when it is typed, and of two in a row that they stand out', () => {
+    const stable = Array.from({ length: 40 }, (_, index) => 10 + (index % 3));
+    expect(changeOf(daily([...stable, 90]), noLimits).broken).toBeNull();
+    expect(changeOf(daily([...stable, 90, 91]), noLimits).broken).toBe('beyond');
+  });
+});
+
+describe('when a limit is reached', () => {
+  const HORIZONS = [3, 14, 60, 120];
+  const SLOPES = [0.1, 0.3, 1];
+  const LENGTHS = [20, 40, 80];
+  const RUNS = 25;
+
+  /** Of all that is told, the share whose interval holds the truth, and those that are too early and too late. */
+  function coverage(
+    noise: (length: number, random: Random) => number[],
+  ): Readonly<Record<'held' | 'early' | 'late', number>> {
+    const random = chanceOf(11);
+    const counts = { told: 0, held: 0, early: 0, late: 0 };
+    for (const length of LENGTHS)
+      for (const slope of SLOPES)
+        for (const horizon of HORIZONS)
+          for (let run = 0; run < RUNS; run += 1) {
+            const everyDays = Math.max(1, Math.ceil((2.2 * horizon) / length));
+            const taken = noise(length, random).map((off, index) => ({
+              day: index * everyDays,
+              value: 50 + slope * index + off,
+            }));
+            const alarmHigh = 50 + (slope / everyDays) * ((length - 1) * everyDays + horizon);
+            const [told] = changeOf(taken, { ...noLimits, alarmHigh }).reaching;
+            if (told === undefined) continue;
+            counts.told += 1;
+            if (told.soonest > horizon) counts.late += 1;
+            else if (told.latest < horizon) counts.early += 1;
+            else counts.held += 1;
+          }
+    expect(counts.told).toBeGreaterThan(300);
+    return { held: counts.held / counts.told, early: counts.early / counts.told, late: counts.late / counts.told };
+  }
+
+  it.each<[string, (length: number, random: Random) => number[]]>([
+    ['normal', (length, random) => Array.from({ length }, () => random.normal())],
+    ['rounded to half of it', (length, random) => Array.from({ length }, () => Math.round(2 * random.normal()) / 2)],
+    [
+      'with wild values',
+      (length, random) => Array.from({ length }, () => (random.next() < 0.05 ? 8 : 1) * random.normal()),
+    ],
+    ['resembling by 0.3', (length, random) => resembling(0.3, length, random)],
+  ])('holds the truth nine times of ten, and is neither too early nor too late, with noise that is %s', (_, noise) => {
+    const { held, early, late } = coverage(noise);
+    expect([held > 0.87 && held < 0.94, held]).toEqual([true, held]);
+    expect(Math.abs(late - early)).toBeLessThan(0.03);
   });
 
   it('tells when alert and alarm are reached, with an interval, and is silent about what is far off', () => {
