@@ -22,6 +22,10 @@ declare module 'fastify' {
     /** Whether this request made the session last anew. */
     isSessionRenewed: boolean;
   }
+  interface FastifyContextConfig {
+    /** Nobody is signed in there: a form may come from anywhere, also from a page that does not say from where. */
+    readonly isForEverybody?: boolean;
+  }
   interface FastifyInstance {
     /** The person who asks, and in which session. Throws `not_signed_in` or `session_expired`. */
     sessionOf(request: FastifyRequest): Promise<SignedIn>;
@@ -72,6 +76,7 @@ async function authentication(server: FastifyInstance, { database, clock, isCook
 
   // The cookie is SameSite=Strict already; this also refuses what an old browser would send from elsewhere.
   server.addHook('onRequest', async (request) => {
+    if (request.routeOptions.config.isForEverybody === true) return;
     const origin = request.headers.origin;
     if (request.method === 'GET' || request.method === 'HEAD' || origin === undefined) return;
     if (URL.canParse(origin) && new URL(origin).host === request.headers.host) return;

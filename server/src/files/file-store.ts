@@ -1,10 +1,10 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream, type ReadStream } from 'node:fs';
 import { mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { fileTypeOf, type FileType } from '@oilcan/core/files';
+import { fileTypeOf, isFileId, type FileType } from '@oilcan/core/files';
 import { asId, OilcanError, type FileId } from '@oilcan/core/kernel';
 
 /** A file that was begun and not gone on with for so long is removed. */
@@ -22,6 +22,11 @@ export interface Piece {
   readonly from: number;
   readonly total: number;
   readonly bytes: Uint8Array;
+}
+
+/** What came and waits aside. */
+export interface Arrived {
+  readonly part: string;
 }
 
 export interface WholeFile {
@@ -69,18 +74,8 @@ export class FileStore {
     await rename(this.#partPath(id, ''), path);
   }
 
-  /**
-   * Keeps what comes in one go, under the name that its content has. Throws `file_too_large` beyond so many bytes, and
-   * `file_type_unsupported` for what begins as none of these types; then nothing is kept.
-   *
-   * @param changed what is kept in its place
-   */
-  async bring<T extends FileType>(
-    source: Readable,
-    types: readonly T[],
-    limitBytes: number,
-    changed: (content: Uint8Array, type: T) => Uint8Array,
-  ): Promise<{ readonly id: FileId; readonly bytes: number; readonly mediaType: T }> {
+  /** Writes what comes in one go aside, where nobody finds it by a name. Throws `file_too_large` beyond so many bytes; then nothing stays. */
+  async setAside(source: Readable, limitBytes: number): Promise<Arrived> {
     await mkdir(this.#folder, { recursive: true });
     const part = join(this.#folder, `${randomUUID()}.part`);
     let bytes = 0;
@@ -93,21 +88,50 @@ export class FileStore {
     };
     try {
       await pipeline(source, counted, createWriteStream(part));
-      const found = await this.#typeOf(part);
-      const mediaType = types.find((type) => type === found);
-      if (mediaType === undefined) throw new OilcanError('file_type_unsupported');
-      // One after the other, so that no more than one of them is held whole.
-      return await this.#inTurn(CHANGING, async () => {
-        const content = changed(await readFile(part), mediaType);
-        const id = asId<FileId>(createHash('sha256').update(content).digest('hex'));
-        await writeFile(part, content);
-        await mkdir(join(this.#path(id), '..'), { recursive: true });
-        await rename(part, this.#path(id));
-        return { id, bytes: content.length, mediaType };
-      });
+      return { part };
     } catch (error) {
       await rm(part, { force: true });
       throw error;
+    }
+  }
+
+  /**
+   * Keeps what was written aside, under the name that its content has. Throws `file_type_unsupported` for what begins as none of these
+   * types; then nothing is kept.
+   *
+   * @param changed what is kept in its place
+   */
+  async keepAside<T extends FileType>(
+    { part }: Arrived,
+    types: readonly T[],
+    changed: (content: Uint8Array, type: T) => Uint8Array,
+  ): Promise<{ readonly id: FileId; readonly bytes: number; readonly mediaType: T }> {
+    const found = await this.#typeOf(part);
+    const mediaType = types.find((type) => type === found);
+    if (mediaType === undefined) throw new OilcanError('file_type_unsupported');
+    // One after the other, so that no more than one of them is held whole.
+    return this.#inTurn(CHANGING, async () => {
+      const content = changed(await readFile(part), mediaType);
+      const id = asId<FileId>(createHash('sha256').update(content).digest('hex'));
+      await writeFile(part, content);
+      await mkdir(join(this.#path(id), '..'), { recursive: true });
+      await rename(part, this.#path(id));
+      return { id, bytes: content.length, mediaType };
+    });
+  }
+
+  /** Takes away what was written aside; nothing where it was kept. */
+  async forgetAside({ part }: Arrived): Promise<void> {
+    await rm(part, { force: true });
+  }
+
+  /** Whole files that were last written before a moment, by the clock of the machine. */
+  async *writtenBefore(millis: number): AsyncGenerator<FileId> {
+    for (const name of await readdir(this.#folder, { recursive: true }).catch(() => [])) {
+      const id = basename(name);
+      if (!isFileId(id)) continue;
+      const found = await stat(join(this.#folder, name)).catch(() => undefined);
+      if (found?.isFile() === true && found.mtimeMs < millis) yield id;
     }
   }
 

@@ -112,7 +112,7 @@ function questionsOf(rules: RaiseRules, hasMachine: boolean, texts: NotTaken['te
     condition: choices('condition', words.condition, words.conditions),
     danger: markup`${choices('danger', words.danger, { no: words.dangerNo, yes: words.dangerYes })}<p class="hint">${words.dangerHint}</p>`,
     since: markup`<label for="since">${words.since}${mark('since')}</label>
-<input type="datetime-local" id="since" name="since"${required('since')}>`,
+<input type="datetime-local" id="since" name="since" value="${texts['since'] ?? ''}"${required('since')}>`,
     photo: photoField(`${words.photo}${mark('photo')}`, required('photo')),
     reach: markup`<label for="name">${words.name}</label>
 <input type="text" id="name" name="name" maxlength="200" autocomplete="name" value="${texts['name'] ?? ''}">
@@ -171,6 +171,13 @@ const timeOf = (at: Instant, zone: string): Markup =>
 /** A page that says in one sentence why there is none. */
 const nothingPage = (sentence: string): string =>
   page(words.reportTitle, markup`<h1>${words.reportTitle}</h1><p class="error" role="alert">${sentence}</p>`);
+
+/** Why something was refused before the form was read. */
+export const refusedPage = (sentence: string): string =>
+  page(
+    words.reportTitle,
+    markup`<h1>${words.reportTitle}</h1><p class="error" role="alert">${sentence}</p><p>${words.goBack}</p>`,
+  );
 
 export const deadLabelPage = (why: keyof typeof deadLabelWords): string => nothingPage(deadLabelWords[why]);
 export const deadLinkPage = (): string => nothingPage(noSuchReport);

@@ -7,17 +7,25 @@ import { readArgs, type Found, type Refusal } from '@oilcan/core/operations';
 import { reportLabelCode } from '@oilcan/core/plant';
 import { sentenceFor, statusFor } from '@oilcan/core/registry';
 import { guestReportSchema, guestWordsSchema } from '@oilcan/core/guests';
-import { type Report } from '@oilcan/core/reports';
-import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { Report, ReportPhoto } from '@oilcan/core/reports';
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
 import { translate } from '../errors/problem';
 import type { News } from '../news/news';
 import { FollowLinks } from './follow-links';
-import { readGuestForm, type GuestTexts } from './guest-form';
+import { readGuestForm, type GuestPhoto, type GuestTexts } from './guest-form';
 import { GuestCounts, type GuestLimits } from './guest-limits';
-import { deadLabelPage, deadLinkPage, followPage, guestContentSources, labelPage, type NotTaken } from './guest-pages';
+import {
+  deadLabelPage,
+  deadLinkPage,
+  followPage,
+  guestContentSources,
+  labelPage,
+  refusedPage,
+  type NotTaken,
+} from './guest-pages';
 import { GuestRecords } from './guest-records';
 
 interface Options {
@@ -33,6 +41,9 @@ interface Options {
 /** What a browser calls a post, so that it counts once however often it arrives. */
 const POST_ID = /^[A-Za-z0-9_-]{16,128}$/;
 const WALL_TIME = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)$/;
+
+/** Nobody is signed in here, so nothing is done in anybody's name, from wherever a form comes. */
+const forEverybody = { schema: { hide: true }, config: { isForEverybody: true } } as const;
 
 interface OfLabel {
   readonly Params: { readonly key: string };
@@ -55,22 +66,35 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
 
   server.addHook('onRequest', (_request, reply, done) => {
     reply.raw.setHeader('Content-Security-Policy', guestContentSources);
-    reply.raw.setHeader('Referrer-Policy', 'no-referrer');
+    // To this server alone: with none at all a browser says of a form that it comes from nowhere.
+    reply.raw.setHeader('Referrer-Policy', 'same-origin');
     reply.raw.setHeader('X-Robots-Tag', 'noindex, nofollow');
     reply.header('cache-control', 'no-store');
     done();
   });
 
-  server.get('/robots.txt', { schema: { hide: true } }, (_request, reply) =>
+  // What goes wrong before a form is read is a page too, from which the way back leads to what was typed.
+  server.setErrorHandler((error: FastifyError | OilcanError, request, reply) => {
+    const { code, values } = translate(error);
+    const status = statusFor(code);
+    if (status >= 500) request.log.error({ err: error }, 'request failed');
+    if (typeof values['seconds'] === 'number') reply.header('retry-after', String(values['seconds']));
+    const sentence = sentenceFor(code, values);
+    if (request.headers.accept === 'application/json')
+      return reply.code(status).type('application/json').send({ sentence });
+    return sendPage(reply, status, refusedPage(sentence));
+  });
+
+  server.get('/robots.txt', forEverybody, (_request, reply) =>
     reply.type('text/plain; charset=utf-8').send('User-agent: *\nDisallow: /\n'),
   );
 
-  server.get('/r/page.js', { schema: { hide: true } }, (_request, reply) => {
+  server.get('/r/page.js', forEverybody, (_request, reply) => {
     if (script === null) throw new OilcanError('route_unknown');
     return reply.header('cache-control', 'no-cache').type('text/javascript; charset=utf-8').send(script);
   });
 
-  server.get<OfLabel>('/r/:key', { schema: { hide: true } }, async (request, reply) => {
+  server.get<OfLabel>('/r/:key', forEverybody, async (request, reply) => {
     const key = request.params.key.toUpperCase();
     await counts.beforeLooking(request.ip);
     if (isLabelKey(key) && (await isSignedIn(server, request)))
@@ -82,22 +106,21 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     return sendPage(reply, found === 'unknown' ? 404 : 410, deadLabelPage(found));
   });
 
-  server.post<OfLabel>('/r/:key', { schema: { hide: true } }, async (request, reply) => {
+  server.post<OfLabel>('/r/:key', forEverybody, async (request, reply) => {
     const key = request.params.key.toUpperCase();
-    await counts.beforePost(request.ip);
     const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
     if (typeof found === 'string') return sendDead(request, reply, found);
     const texts: GuestTexts = {};
-    const take = async (): Promise<Found<Report>> => {
-      const photo = await readGuestForm(request, texts, { database, clock, files });
-      const said = readArgs(guestReportSchema, reportIn(texts, found.zone));
-      if (!said.ok) return said;
-      const postId = postIdIn(texts);
-      const before = await records.cameBefore(postId);
-      if (before !== undefined) return cameAgain(before);
-      await counts.beforeReport(key);
-      return records.report(key, postId, said.value, photo);
-    };
+    const take = (): Promise<Found<Report>> =>
+      readPost(request, texts, async (photo) => {
+        const said = readArgs(guestReportSchema, reportIn(texts, found.zone));
+        if (!said.ok) return said;
+        const postId = postIdIn(texts);
+        const before = await records.cameBefore(postId);
+        if (before !== undefined) return cameAgain(before);
+        await counts.beforeReport(key);
+        return keepingPhoto(photo, (kept) => records.report(key, postId, said.value, kept));
+      });
     return answer(request, reply, take, (notTaken) =>
       labelPage(found, { key, postId: newPostId(), notTaken: { ...notTaken, texts } }),
     );
@@ -105,26 +128,25 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
 
   server.post<OfLabel & { Body: Readonly<Record<string, string>> }>(
     '/r/:key/me-too',
-    { schema: { hide: true } },
+    forEverybody,
     async (request, reply) => {
       const key = request.params.key.toUpperCase();
-      await counts.beforePost(request.ip);
       const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
       if (typeof found === 'string') return sendDead(request, reply, found);
-      const take = async (): Promise<Found<Report>> => {
-        const texts: GuestTexts = {};
-        await readGuestForm(request, texts, { database, clock, files });
-        const postId = postIdIn(texts);
-        const before = await records.cameBefore(postId);
-        if (before !== undefined) return cameAgain(before);
-        await counts.beforeReport(key);
-        return records.meToo(key, postId, asId<WorkOrderId>(texts['work'] ?? ''));
-      };
+      const texts: GuestTexts = {};
+      const take = (): Promise<Found<Report>> =>
+        readPost(request, texts, async () => {
+          const postId = postIdIn(texts);
+          const before = await records.cameBefore(postId);
+          if (before !== undefined) return cameAgain(before);
+          await counts.beforeReport(key);
+          return records.meToo(key, postId, asId<WorkOrderId>(texts['work'] ?? ''));
+        });
       return answer(request, reply, take, (notTaken) => labelPage(found, { key, postId: newPostId(), notTaken }));
     },
   );
 
-  server.get<OfReport>('/r/follow/:token', { schema: { hide: true } }, async (request, reply) => {
+  server.get<OfReport>('/r/follow/:token', forEverybody, async (request, reply) => {
     const { token } = request.params;
     await counts.beforeLooking(request.ip);
     const found = await followed(token);
@@ -134,9 +156,8 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     return sendPage(reply, 404, deadLinkPage());
   });
 
-  server.post<OfReport>('/r/follow/:token', { schema: { hide: true } }, async (request, reply) => {
+  server.post<OfReport>('/r/follow/:token', forEverybody, async (request, reply) => {
     const { token } = request.params;
-    await counts.beforePost(request.ip);
     await counts.beforeLooking(request.ip);
     const found = await followed(token);
     if (found === undefined) {
@@ -144,16 +165,44 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
       return sendPage(reply, 404, deadLinkPage());
     }
     const texts: GuestTexts = {};
-    const take = async (): Promise<Found<Report>> => {
-      const photo = await readGuestForm(request, texts, { database, clock, files });
-      const said = readArgs(guestWordsSchema, { words: texts['words'] ?? '' });
-      if (!said.ok) return said;
-      return records.say(found.report.id, postIdIn(texts), said.value.words, photo);
-    };
+    const take = (): Promise<Found<Report>> =>
+      readPost(request, texts, async (photo) => {
+        const said = readArgs(guestWordsSchema, { words: texts['words'] ?? '' });
+        if (!said.ok) return said;
+        const postId = postIdIn(texts);
+        return keepingPhoto(photo, (kept) => records.say(found.report.id, postId, said.value.words, kept));
+      });
     return answer(request, reply, take, (notTaken) =>
       followPage(found, { token, postId: newPostId(), notTaken: { ...notTaken, texts } }),
     );
   });
+
+  /** Reads a form and does something with it. Who has sent too much is told so with their words still there; a photo of theirs is not kept. */
+  async function readPost(
+    request: FastifyRequest,
+    texts: GuestTexts,
+    act: (photo: GuestPhoto | null) => Promise<Found<Report>>,
+  ): Promise<Found<Report>> {
+    const tooMany = await counts.beforePost(request.ip).then(
+      () => null,
+      (error: unknown) => ({ error }),
+    );
+    const photo = await readGuestForm(request, texts, { database, clock, files }, tooMany === null);
+    try {
+      if (tooMany !== null) throw tooMany.error;
+      return await act(photo);
+    } finally {
+      await photo?.forget();
+    }
+  }
+
+  /** Keeps the photo just before what names it; what is then refused leaves nothing behind that the next sweep does not take away. */
+  async function keepingPhoto(
+    photo: GuestPhoto | null,
+    make: (photo: ReportPhoto | null) => Promise<Found<Report>>,
+  ): Promise<Found<Report>> {
+    return make(photo === null ? null : await photo.keep());
+  }
 
   const followed = async (token: string) => {
     const id = links.reportOf(token);

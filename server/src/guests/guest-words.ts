@@ -5,6 +5,7 @@ export const guestWords = {
   knownHint: 'Is it one of these? One press is enough.',
   meToo: 'That is it, me too',
   notListed: 'Something else',
+  goBack: 'Go back to the page before: what you wrote is still there.',
   words: 'What is wrong?',
   wordsHint: 'For example: it squeaks, it drips, the light is out.',
   condition: 'Does it still run?',

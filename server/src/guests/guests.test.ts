@@ -1,6 +1,7 @@
-import { readFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
+import { readdir, readFile, utimes } from 'node:fs/promises';
 import { join } from 'node:path';
-import { instantFromMillis, localDate, toMillis } from '@oilcan/core/kernel';
+import { instantFromMillis, localDate, toMillis, type FileId } from '@oilcan/core/kernel';
 import { labelKeyFrom } from '@oilcan/core/labels';
 import type { Change } from '@oilcan/core/records';
 import type { Report } from '@oilcan/core/reports';
@@ -22,9 +23,11 @@ import {
 import type { LightMyRequestResponse } from 'fastify';
 import { imageSize } from 'image-size';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { FileStore } from '../files/file-store';
+import { GUEST, sweepOrphans } from '../files/orphans';
 import { forgetGuests } from './forget-guests';
 import { deliverGuestMails } from './guest-mails';
-import { PRESENT } from '../testing/test-clock';
+import { PRESENT, present } from '../testing/test-clock';
 
 const { id: key } = aReportLabel();
 const rules = someRules({ takesGuests: true, publicKnowledge: 'titles' });
@@ -52,6 +55,7 @@ const onePixel = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
   'base64',
 );
+const nameOf = (content: Buffer): FileId => createHash('sha256').update(content).digest('hex') as FileId;
 let posts = 0;
 const newPost = (): string => `post-of-a-browser-${(posts += 1)}`;
 
@@ -101,7 +105,8 @@ describe('the page of a label', () => {
     for (const { name } of [ann, lea]) expect(body).not.toContain(name);
     expect(headers).toMatchObject({
       'x-robots-tag': 'noindex, nofollow',
-      'referrer-policy': 'no-referrer',
+      // With none a browser says that its form comes from nowhere, and is refused.
+      'referrer-policy': 'same-origin',
       'cache-control': 'no-store',
     });
     expect(headers['content-security-policy']).toMatch(/default-src 'none'.*script-src 'self'/);
@@ -255,6 +260,58 @@ describe('a report without an account', () => {
     expect(answer.statusCode).toBe(400);
   });
 
+  it('is taken without a script, from a page that does not say from where it sends', async () => {
+    const origin = { origin: 'null' };
+    const answer = await send(`/r/${key}`, { words: 'It squeaks' }, origin);
+    expect(answer.statusCode).toBe(303);
+    expect((await send(followOf(answer), { words: 'Louder now' }, origin)).statusCode).toBe(303);
+    expect((await send(`/r/${key}/me-too`, { work: workId }, origin)).statusCode).toBe(303);
+    // Whoever is signed in is asked from where all the same.
+    const cookie = await works.signIn(lea);
+    const elsewhere = { method: 'POST' as const, url: '/api/operations', payload: {}, headers: origin };
+    expect((await works.ask(cookie, elsewhere)).json()).toMatchObject({ code: 'foreign_origin' });
+  });
+
+  it.each([
+    ['without an end', '--between-the-parts\r\ncontent-disposition: form-data; name="words"\r\n\r\nIt squ'],
+    ['with a head that is none', '--between-the-parts\r\n\u0000\u0001: x\r\n\r\nx\r\n--between-the-parts--\r\n'],
+    ['without a part', '--between-the-parts--'],
+    ['with nothing in it', ''],
+  ])('as a form %s is refused in a sentence', async (_, payload) => {
+    const headers = { 'content-type': 'multipart/form-data; boundary=between-the-parts' };
+    const answer = await works.ask(null, { method: 'POST', url: `/r/${key}`, payload, headers });
+    expect(answer.statusCode).toBe(400);
+    expect(answer.body).toContain('role="alert"');
+    const unbounded = { 'content-type': 'multipart/form-data' };
+    expect((await works.ask(null, { method: 'POST', url: `/r/${key}`, payload, headers: unbounded })).statusCode).toBe(
+      400,
+    );
+  });
+
+  it('writes no photo down before its words, its name and its label are looked at', async () => {
+    const written = async (): Promise<string[]> =>
+      (await readdir(works.filesRoot, { recursive: true })).filter((name) => /\.part$|[0-9a-f]{64}$/.test(name));
+    await send(`/r/${key}`, { words: ' ', photo: onePixel });
+    await send('/r/AAAAAAAAAAAAAAAAAAAA', { words: 'It squeaks', photo: onePixel });
+    const post = newPost();
+    await send(`/r/${key}`, { post, words: 'It squeaks' });
+    await send(`/r/${key}`, { post, words: 'It squeaks', photo: onePixel });
+    expect(await written()).toEqual([]);
+  });
+
+  it('takes no picture that nobody can draw, whatever its sides are', async () => {
+    const head = Buffer.from(onePixel);
+    head.writeUInt32BE(20_000, 16);
+    head.writeUInt32BE(20_000, 20);
+    expect((await send(`/r/${key}`, { words: 'It squeaks', photo: head })).statusCode).toBe(415);
+    expect(await works.database('files').select()).toEqual([]);
+  });
+
+  it('has a name and an address of one line', async () => {
+    const answer = await send(`/r/${key}`, { words: 'It squeaks', name: 'Eva\nBcc: everybody@example.org' });
+    expect([answer.statusCode, answer.body.includes('one line')]).toEqual([400, true]);
+  });
+
   it('“me too” joins what is public, and nothing else', async () => {
     const joined = await send(`/r/${key}/me-too`, { work: workId });
     expect(joined.statusCode).toBe(303);
@@ -353,6 +410,15 @@ describe('people without an account are bounded', () => {
     expect(await reports()).toHaveLength(5);
   });
 
+  it('and told so on a page that keeps their words, while no photo of theirs is written down', async () => {
+    await begin([], { guestPostsPerAddress: 1 });
+    await report();
+    const answer = await send(`/r/${key}`, { words: 'It drips as well', photo: onePixel });
+    expect([answer.statusCode, answer.headers['content-type']]).toEqual([429, 'text/html; charset=utf-8']);
+    expect(answer.body).toContain('It drips as well');
+    expect(await works.database('files').select()).toEqual([]);
+  });
+
   it('by their label', async () => {
     await begin([], { guestPostsPerLabel: 2 });
     const codes = [];
@@ -387,6 +453,29 @@ describe('a reporter who gave an address for mail', () => {
     expect(sent[0]?.text).toContain('It is meant to squeak');
     expect(sent[0]?.text).not.toContain(lea.name);
   });
+});
+
+it('loses photos that no report names, and files that nothing notes, after a day', async () => {
+  await report({ photo: onePixel });
+  const other = Buffer.concat([onePixel, Buffer.from('more')]);
+  const store = new FileStore(works.filesRoot);
+  const orphan = nameOf(other);
+  await store.put(orphan, other);
+  await works
+    .database('files')
+    .insert({ id: orphan, media_type: 'image/png', bytes: other.length, by_person: GUEST, received_at: present });
+  const unnoted = nameOf(Buffer.from('left by a server that died'));
+  await store.put(unnoted, Buffer.from('left by a server that died'));
+  const [kept] = await works.database('files').whereNot('id', orphan).pluck('id');
+  const files = await readdir(works.filesRoot, { recursive: true });
+  for (const name of files) await utimes(join(works.filesRoot, name), PRESENT / 1_000, PRESENT / 1_000);
+  const left = async (): Promise<number[]> =>
+    (await Promise.all([kept, orphan, unnoted].map((id) => store.bytesOf(id)))).map((bytes) => bytes ?? 0);
+  await sweepOrphans(works.database, store, PRESENT + 3_600_000);
+  expect((await left()).every((bytes) => bytes > 0)).toBe(true);
+  await sweepOrphans(works.database, store, PRESENT + 25 * 3_600_000);
+  expect(await left()).toEqual([onePixel.length, 0, 0]);
+  expect(await works.database('files').pluck('id')).toEqual([kept]);
 });
 
 it('keeps out search engines', async () => {

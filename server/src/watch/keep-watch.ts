@@ -2,6 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
+import { sweepOrphans } from '../files/orphans';
 import type { MailSender } from '../standins/mail';
 import type { News } from '../news/news';
 import { DueWork } from '../plans/make-due-work';
@@ -58,6 +59,7 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     again(async () => void (await deliverCopies(database, { files, mail }, clock())), MAIL_MILLISECONDS);
     again(async () => void (await deliverGuestMails(database, mail, clock())), MAIL_MILLISECONDS);
     again(() => files.tidy(clock()), TIDY_MILLISECONDS);
+    again(() => sweepOrphans(database, files, clock()), TIDY_MILLISECONDS);
     again(() => forgetGuests(database, clock()), TIDY_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));

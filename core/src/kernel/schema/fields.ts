@@ -67,6 +67,15 @@ export function optionalTextField(limit: number = LONGEST_LINE): yup.StringSchem
     .meta({ jsonSchema: { maxLength: limit, pattern: SHOWN_PATTERN } }) as yup.StringSchema<string>;
 }
 
+/** As `optionalTextField`, on one line: a name or an address, of which nothing may look like two. */
+export function oneLineField(limit: number = LONGEST_LINE): yup.StringSchema<string> {
+  return optionalTextField(limit).test(
+    'one line',
+    'Write it on one line.',
+    (text) => !/[\n\r\u2028\u2029]/.test(text ?? ''),
+  );
+}
+
 /** The name of something that is no row, such as a line of a kit list: a short text that people do not type. */
 export function keyField(message = 'Say which one is meant.'): yup.StringSchema<string> {
   return shownText(LONGEST_LINE)

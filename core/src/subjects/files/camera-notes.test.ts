@@ -23,6 +23,25 @@ describe('a picture without what the camera wrote beside it', () => {
     expect([...clean]).toEqual([...jpeg.subarray(0, 20), ...profile, ...jpeg.subarray(20)]);
   });
 
+  it('keeps no small picture beside its head, nothing behind Adobe’s, and no chunk that nobody knows', () => {
+    const small = jpegSegment(0xe0, bytes('JFXX\0\u0010 a small picture'));
+    const adobe = jpegSegment(0xee, [...bytes('Adobe'), 0, 100, 1, 2, 3, 4, 1, ...bytes('Eva was here')]);
+    const clean = withoutCameraNotes(
+      Uint8Array.from([...jpeg.subarray(0, 2), ...small, ...adobe, ...jpeg.subarray(2)]),
+      'image/jpeg',
+    );
+    expect(textOf(clean)).not.toMatch(/small picture|Eva/);
+    // How its colours are turned stays.
+    expect(textOf(clean)).toContain(`Adobe${String.fromCharCode(0, 0, 0, 0, 0, 0, 1)}`);
+    const note = [0, 0, 0, 3, ...bytes('prVtEva'), 0, 0, 0, 0];
+    const end = png.length - 12;
+    const withNote = Uint8Array.from([...png.subarray(0, end), ...note, ...png.subarray(end)]);
+    expect([...withoutCameraNotes(withNote, 'image/png')]).toEqual([...withoutCameraNotes(png, 'image/png')]);
+    const unknown = Uint8Array.from([...webp, ...bytes('NOTE'), 4, 0, 0, 0, ...bytes('Eva!')]);
+    new DataView(unknown.buffer).setUint32(4, unknown.length - 8, true);
+    expect([...withoutCameraNotes(unknown, 'image/webp')]).toEqual([...webp]);
+  });
+
   it.each([2, 3, 6, 8])('stays turned as it was: %i', (turned) => {
     const clean = withoutCameraNotes(notedJpeg(turned), 'image/jpeg');
     expect(textOf(clean)).not.toContain('47.2N');

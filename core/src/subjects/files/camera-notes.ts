@@ -54,7 +54,7 @@ function jpegWithoutNotes(jpeg: Uint8Array): Uint8Array {
     if (end > jpeg.length || end < at + 4) break;
     const segment = jpeg.subarray(at, end);
     if (marker === APPLICATION.exif && turned === UPRIGHT) turned = turnIn(segment);
-    if (isKept(marker, segment)) kept.push(segment);
+    kept.push(keptOf(marker, segment));
     at = end;
     if (marker === SCAN) {
       const from = at;
@@ -66,11 +66,29 @@ function jpegWithoutNotes(jpeg: Uint8Array): Uint8Array {
   return joined([...withTurn(kept, turned), isEnd ? jpeg.subarray(at, at + 2) : jpeg.subarray(at)]);
 }
 
-function isKept(marker: number, segment: Uint8Array): boolean {
-  if (marker === COMMENT) return false;
-  if (!isApplication(marker)) return true;
-  if (marker === APPLICATION.colours) return textAt(segment, 4, 11) === 'ICC_PROFILE';
-  return marker === APPLICATION.jfif || marker === APPLICATION.adobe;
+const nothing = new Uint8Array();
+/** `Adobe` with its version, its flags and how colours are turned, and no byte more (Adobe Technical Note 5116; from memory). */
+const ADOBE_BYTES = 16;
+/** `JFIF` with its version and how dense it is, without a small picture (ITU-T T.871, 10.1). */
+const JFIF_BYTES = 18;
+
+/** What is kept of a segment: what draws the picture, how its colours are meant, and of the two heads as much as says that. */
+function keptOf(marker: number, segment: Uint8Array): Uint8Array {
+  if (marker === COMMENT) return nothing;
+  if (!isApplication(marker)) return segment;
+  if (marker === APPLICATION.colours) return textAt(segment, 4, 11) === 'ICC_PROFILE' ? segment : nothing;
+  if (marker === APPLICATION.jfif) return headOf(segment, 'JFIF\0', JFIF_BYTES, [16, 17]);
+  if (marker === APPLICATION.adobe) return headOf(segment, 'Adobe', ADOBE_BYTES, [9, 10, 11, 12, 13, 14]);
+  return nothing;
+}
+
+/** The head that a segment has under its name, cut to its length and with these bytes empty; nothing where it is another. */
+function headOf(segment: Uint8Array, name: string, length: number, empty: readonly number[]): Uint8Array {
+  if (segment.length < length || textAt(segment, 4, name.length) !== name) return nothing;
+  const head = segment.slice(0, length);
+  for (const at of empty) head[at] = 0;
+  viewOf(head).setUint16(2, length - 2);
+  return head;
 }
 
 /** Where the coded picture ends: at a marker that is no byte of it (`FF 00`) and none between its parts (`FF D0` to `FF D7`). */
@@ -119,8 +137,11 @@ function withTurn([first, ...others]: readonly Uint8Array[], turned: number): Ui
   return [start, Uint8Array.from([0xff, APPLICATION.exif, length >> 8, length & 0xff, ...exif, ...tiff]), ...others];
 }
 
-/** Chunks of PNG (ISO/IEC 15948, 11.3) that say something beside the picture. */
-const pngNotes: ReadonlySet<string> = new Set(['eXIf', 'tEXt', 'zTXt', 'iTXt', 'tIME']);
+/** Chunks of PNG (ISO/IEC 15948, 11.2 and 11.3; the moving ones of its third edition) that draw the picture or say how it is meant. */
+const pngPicture: ReadonlySet<string> = new Set([
+  ...['IHDR', 'PLTE', 'IDAT', 'IEND', 'tRNS', 'cHRM', 'gAMA', 'iCCP', 'sBIT', 'sRGB', 'cICP', 'bKGD', 'pHYs'],
+  ...['acTL', 'fcTL', 'fdAT'],
+]);
 
 function pngWithoutNotes(png: Uint8Array): Uint8Array {
   const view = viewOf(png);
@@ -130,15 +151,15 @@ function pngWithoutNotes(png: Uint8Array): Uint8Array {
     const end = at + 12 + view.getUint32(at);
     if (end > png.length) break;
     const type = textAt(png, at + 4, 4);
-    if (!pngNotes.has(type)) kept.push(png.subarray(at, end));
+    if (pngPicture.has(type)) kept.push(png.subarray(at, end));
     at = end;
     if (type === 'IEND') return joined(kept);
   }
   return joined([...kept, png.subarray(at)]);
 }
 
-/** Chunks of WebP (RFC 9649, 2.7) that say something beside the picture, and the flags that announce them. */
-const webpNotes: ReadonlySet<string> = new Set(['EXIF', 'XMP ']);
+/** Chunks of WebP (RFC 9649, 2.5 to 2.7) that draw the picture or say how it is meant, and the flags that announce the others. */
+const webpPicture: ReadonlySet<string> = new Set(['VP8 ', 'VP8L', 'VP8X', 'ALPH', 'ANIM', 'ANMF', 'ICCP']);
 const WEBP_NOTE_FLAGS = 0x0c;
 const RIFF_HEAD = 12;
 
@@ -155,7 +176,7 @@ function webpWithoutNotes(webp: Uint8Array): Uint8Array {
     const type = textAt(webp, at, 4);
     const chunk = webp.slice(at, end);
     if (type === 'VP8X' && chunk.length > 8) chunk[8] = (chunk[8] ?? 0) & ~WEBP_NOTE_FLAGS;
-    if (!webpNotes.has(type)) kept.push(chunk);
+    if (webpPicture.has(type)) kept.push(chunk);
     at = end;
   }
   const whole = joined([webp.slice(0, RIFF_HEAD), ...kept, webp.subarray(Math.min(at, last), last)]);

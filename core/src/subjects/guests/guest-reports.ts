@@ -1,6 +1,12 @@
 import type * as yup from 'yup';
 import type { ReportId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, LONGEST_TEXT, optionalInstantField, optionalTextField } from '../../kernel/schema/fields';
+import {
+  argsSchema,
+  LONGEST_TEXT,
+  oneLineField,
+  optionalInstantField,
+  optionalTextField,
+} from '../../kernel/schema/fields';
 import type { Instant } from '../../kernel/time/instant';
 import { refuse, type Found } from '../../operations/operation';
 import type { Records } from '../../records/records';
@@ -25,8 +31,8 @@ export const guestReportSchema: yup.Schema<GuestReport> = argsSchema({
   condition: optionalConditionField(),
   danger: optionalFlagField(),
   since: optionalInstantField(),
-  name: optionalTextField(),
-  reach: optionalTextField(),
+  name: oneLineField(),
+  reach: oneLineField(),
 });
 
 /** What they may add later. */
