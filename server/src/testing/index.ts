@@ -4,5 +4,6 @@ export { mayNameFile, noteFile } from '../files/known-files';
 export { numbersOf } from '../numbers/lend-numbers';
 export { DueWork } from '../plans/make-due-work';
 export { pull, readWork } from '../sync/pull';
+export { push } from '../sync/push';
 export { PushQueue } from '../sync/push-queue';
 export { freshDatabase } from './fresh-database';

@@ -10,7 +10,7 @@ import {
   noteFile,
   numbersOf,
   pull,
-  PushQueue,
+  push,
   readWork,
   SqlRecords,
   sqlName,
@@ -34,12 +34,10 @@ export class TestServer {
   /** How many pieces the line lets through before it breaks. */
   piecesUntilCut = Number.POSITIVE_INFINITY;
   readonly #database: Database;
-  readonly #pushes: PushQueue;
   #mirrored = 0;
 
   private constructor(database: Database, now: () => Instant) {
     this.#database = database;
-    this.#pushes = new PushQueue(database, () => toMillis(this.now()));
     this.now = now;
   }
 
@@ -93,7 +91,7 @@ export class TestServer {
     this.pushes += 1;
     const failure = this.failure(operations);
     if (failure !== null) throw failure;
-    const { answer } = await this.#pushes.push({ person, operations });
+    const { answer } = await push(this.#database, person, operations, () => toMillis(this.now()));
     await this.#mirror();
     return answer;
   }

@@ -17,6 +17,7 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
   look: 'I am sent to look at something',
   goAhead: 'Raised work waits for my go-ahead',
   mayStart: 'Work of mine may start',
+  postponed: 'Somebody moves work to later',
 };
 
 /** Where what a notice is about is opened. */

@@ -21,6 +21,7 @@ export const noticeHeadlines: Readonly<Record<NoticeKind, string>> = {
   look: 'Go and look',
   goAhead: 'Raised, waits for your go-ahead',
   mayStart: 'May start now',
+  postponed: 'Moved to later',
 };
 
 const stateWords: Readonly<Record<WorkState, string>> = {

@@ -133,6 +133,16 @@ describe('what leads and others are told', () => {
     ]);
   });
 
+  it('is told to leads where somebody else moves it to later', () => {
+    const later = { dueAt: addMinutes(noon, 5_000) };
+    const said = anEntry({ kind: 'schedule', change: { of: 'due', from: noon, to: later.dueAt }, reason: 'No crane' });
+    const before = { dueAt: noon };
+    expect(change(before, later, { entries: [said], by: ann.id })).toEqual([
+      'lea postponed: due at another time, No crane',
+    ]);
+    expect(change(later, before, { entries: [said], by: ann.id })).toEqual([]);
+  });
+
   it('is nothing of a site that they do not have, by crew, by following or as a lead', () => {
     const elsewhere = { siteId: otherSite, personIds: [], crewId: crews[0]?.id ?? null };
     expect(change(null, elsewhere, { followers: [bob.id] })).toEqual([]);

@@ -12,8 +12,8 @@ import type { WorkOrder } from '../work/work-order';
 import type { NoticeFact } from '../work/notice-fact';
 
 /**
- * What a person is told of: `finished`, `reported` and `goAhead` are for leads, who accept work, answer reports and let raised work
- * start; `forYou` is what somebody recorded in one's name; `answered` is what became of one's own report.
+ * What a person is told of: `finished`, `reported`, `goAhead` and `postponed` are for leads, who accept work, answer reports, let raised work
+ * start, and hear what others move to later; `forYou` is what somebody recorded in one's name; `answered` is what became of one's own report.
  */
 export const noticeKinds = [
   'given',
@@ -30,6 +30,7 @@ export const noticeKinds = [
   'look',
   'goAhead',
   'mayStart',
+  'postponed',
 ] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
@@ -178,6 +179,10 @@ export function noticesAfter(
   const forTheStore = entries.flatMap((entry) => anyEntryKind(kinds, entry.content.kind)?.tellsStore?.(entry) ?? []);
   if (forTheStore.length > 0)
     for (const person of ofSite) if (hasRole(person, ['storekeeper'])) tell(person.id, 'count', forTheStore);
+  const postponed = factsOfPostponing(before, after, entries);
+  const isByLead = everybody.people.some((person) => person.id === by && hasRole(person, ['lead']));
+  if (postponed.length > 0 && !isByLead)
+    for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'postponed', postponed);
   const facts = factsOfChange(kinds, before, after, entries);
   if (waitsForGoAhead(after) && (before === undefined || !waitsForGoAhead(before)))
     for (const person of ofSite) if (hasRole(person, ['lead'])) tell(person.id, 'goAhead');
@@ -212,6 +217,21 @@ function factsInTheNameOf(
     if (done !== null) facts.set(done.personId, [...(facts.get(done.personId) ?? []), done.fact]);
   }
   return facts;
+}
+
+/** That it is due later than it was, or not at all any more, or was put off; with what was said for it. */
+function factsOfPostponing(before: WorkOrder | undefined, after: WorkOrder, entries: readonly Entry[]): NoticeFact[] {
+  if (before === undefined || !isOpen(after.state)) return [];
+  const isLater = before.dueAt !== null && (after.dueAt === null || after.dueAt > before.dueAt);
+  const isPutOff = after.putOff != null && after.putOff.at !== before.putOff?.at;
+  if (!isLater && !isPutOff) return [];
+  const said = entries.flatMap(({ content }) =>
+    content.kind === 'schedule' && content.reason !== '' ? [content.reason] : [],
+  );
+  return [
+    ...(isLater ? [{ is: 'dueChanged' } as const] : []),
+    ...said.map((reason) => ({ is: 'reason', reason }) as const),
+  ];
 }
 
 function factsOfChange(

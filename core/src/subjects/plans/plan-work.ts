@@ -10,6 +10,7 @@ import { meterAt } from '../readings/meter';
 import type { FollowsWork } from '../work/follows-work';
 import { putNewWork } from '../hazards/put-new-work';
 import type { WorkOrder } from '../work/work-order';
+import { nextDue, type NextDue } from './next-due';
 import type { LastEnded, Plan } from './plan';
 
 /** The work order of a plan's nth time: the same wherever it is made, so that it is there only once. */
@@ -78,8 +79,7 @@ async function ended(
   if (plan === undefined || plan.open?.workOrderId !== work.id) return;
   const zone = await zoneOf(records, plan);
   if (zone === null) return;
-  const points = new Map<string, MeasuringPoint | undefined>();
-  for (const id of metersOf(plan)) points.set(id, await records.get('points', id));
+  const points = await pointsOf(records, plan);
   const last = lastEnded(plan, work.plan?.dueOn ?? plan.open.dueOn, was, at, { zone, pointOf: (id) => points.get(id) });
   await records.put('plans', { ...plan, last, open: null });
 }
@@ -119,6 +119,36 @@ export const planFollows: FollowsWork = { ended, reopened };
 
 async function planOf(records: Records, work: Pick<WorkOrder, 'plan'>): Promise<Plan | undefined> {
   return work.plan === undefined ? undefined : records.get('plans', work.plan.planId);
+}
+
+/** When a plan is due next, by what its meters show; null where nothing makes it due. */
+export async function dueOf(records: Pick<Records, 'get'>, plan: Plan): Promise<NextDue | null> {
+  const zone = await zoneOf(records, plan);
+  if (zone === null) return null;
+  const points = await pointsOf(records, plan);
+  return nextDue(plan, (id) => points.get(id), zone);
+}
+
+/**
+ * The day on which a plan would be due again after the work order that was due on a day, by the calendar alone; null where the calendar does not
+ * say.
+ */
+export async function dueAgain(records: Pick<Records, 'get'>, plan: Plan, dueOn: LocalDay): Promise<LocalDay | null> {
+  const zone = await zoneOf(records, plan);
+  if (zone === null) return null;
+  const at = timeOfDay(dueOn, plan.dueMinutes, zone);
+  const last: LastEnded = { dueOn, endedOn: dueOn, at, was: 'done', meters: {} };
+  const triggers = plan.triggers.filter(({ kind }) => kind !== 'meter');
+  return nextDue({ ...plan, triggers, last }, () => undefined, zone)?.on ?? null;
+}
+
+async function pointsOf(
+  records: Pick<Records, 'get'>,
+  plan: Pick<Plan, 'triggers'>,
+): Promise<ReadonlyMap<string, MeasuringPoint | undefined>> {
+  const points = new Map<string, MeasuringPoint | undefined>();
+  for (const id of metersOf(plan)) points.set(id, await records.get('points', id));
+  return points;
 }
 
 /** The zone of a plan's site; null where the settings are not there. */

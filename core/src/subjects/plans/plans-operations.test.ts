@@ -57,6 +57,13 @@ describe('taking along what is due soon', () => {
     expect(works.records.peekList('workOrders', 'number', 'W-901')).toEqual([]);
   });
 
+  it('is due when its plan says so, whatever the phone says', async () => {
+    const works = worksWith();
+    expect(codeOf(await works.do('plan.take-along', { ...along(), dueOn: day('2199-12-31') }))).toBe('accepted');
+    expect(planOf(works).open?.dueOn).toBe('2026-11-30');
+    expect(works.records.peek('workOrders', first)?.plan?.dueOn).toBe('2026-11-30');
+  });
+
   it('is refused for a plan of elsewhere, a time that is not its next, a number that is taken, and one that is over', async () => {
     const works = worksWith();
     const stranger = { ...ann, siteIds: [] };

@@ -3,7 +3,7 @@ import { argsSchema, dayField, idField, optionalKeyField, wholeField } from '../
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { provisionalNumber } from '../numbers/numbers';
 import { isClosed } from '../work/states';
-import { putPlannedWork, workIdOf } from './plan-work';
+import { dueOf, putPlannedWork, workIdOf } from './plan-work';
 
 /** More work orders than this no plan has made. */
 const MOST_OCCURRENCES = 1_000_000;
@@ -20,7 +20,7 @@ const takeAlong = defineOperation({
     planId: idField<PlanId>(),
     /** Which of its work orders. */
     occurrence: wholeField().min(1).max(MOST_OCCURRENCES),
-    /** When that is due, as the person saw it. */
+    /** When that was due as the person saw it; it is computed anew. */
     dueOn: dayField(),
     number: optionalKeyField(),
   }),
@@ -29,7 +29,7 @@ const takeAlong = defineOperation({
   reads: ({ planId }) => [rowNamed('plans', planId)],
   mend: { fields: {}, keepsTime: false },
   upgrades: [],
-  apply: async (records, { planId, occurrence, dueOn, number }, context) => {
+  apply: async (records, { planId, occurrence, number }, context) => {
     const plan = await records.get('plans', planId);
     const isTheirs = plan !== undefined && context.person.siteIds.includes(plan.siteId);
     if (!isTheirs || occurrence > plan.made + 1) return refuse('not_found', { what: 'plan' }, 'planId');
@@ -45,7 +45,10 @@ const takeAlong = defineOperation({
     const given = number ?? context.newNumber ?? provisionalNumber('workOrder', context.operationId);
     if ((await records.list('workOrders', 'number', given)).length > 0)
       return refuse('number_taken', { number: given }, 'number');
-    const made = await putPlannedWork(records, plan, { dueOn, number: given, at: context.at, personIds: [me] });
+    // When it is due is the plan's to say, whatever the phone saw.
+    const due = await dueOf(records, plan);
+    if (due === null) return refuse('not_found', { what: 'plan' }, 'planId');
+    const made = await putPlannedWork(records, plan, { dueOn: due.on, number: given, at: context.at, personIds: [me] });
     return made === null ? refuse('not_found', { what: 'machine' }, 'planId') : accepted;
   },
 });

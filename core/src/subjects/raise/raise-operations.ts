@@ -30,7 +30,8 @@ import {
   textField,
   wholeField,
 } from '../../kernel/schema/fields';
-import { parseInstant } from '../../kernel/time/instant';
+import { parseInstant, type Instant } from '../../kernel/time/instant';
+import type { LocalDay } from '../../kernel/time/local-day';
 import { hasRole } from '../../operations/actor';
 import {
   accepted,
@@ -55,6 +56,7 @@ import { questionUpgraded } from '../steps/upgrades';
 import { putStoppage, howStopped } from '../stoppages/put-stoppage';
 import type { Extent } from '../stoppages/stoppages-entries';
 import { entryBeside } from '../work/entry-ids';
+import { isTooFar } from '../work/furthest-day';
 import { findAssignees } from '../work/give-work';
 import { findWorkOfSite, newEntry } from '../work/guards';
 import { putNewWork } from '../hazards/put-new-work';
@@ -154,6 +156,10 @@ const raiseWork = defineOperation({
     }
     const possible = await mayRaise(records, args, asset, context);
     if (!possible.ok) return possible;
+    for (const field of ['dueAt', 'plannedOn'] as const) {
+      const when = args[field] ?? null;
+      if (when !== null && isTooFar(when as LocalDay | Instant, context.at)) return refuse('day_too_far', {}, field);
+    }
     const number = args.number ?? context.newNumber ?? provisionalNumber('workOrder', context.operationId);
     const taken = await records.list('workOrders', 'number', number);
     if (taken.length > 0) return refuse('number_taken', { number }, 'number');

@@ -1,6 +1,7 @@
 import type { LocalDay } from '../../kernel/time/local-day';
 import { addMinutes, parseInstant } from '../../kernel/time/instant';
-import { ann, anAsset, aWorkOrder, bob, noon, put, someSettings, workId } from '../../testing/builders';
+import { ann, anAsset, aRaise, aWorkOrder, bob, lea, noon, put, someSettings, workId } from '../../testing/builders';
+import { aPlan } from '../../testing/plan-builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
 import { comingDays } from '../shift/by-time';
 import { compareForShift, shiftGroupOf, shiftTimes } from '../shift/shift-order';
@@ -12,6 +13,35 @@ const { zone } = someSettings();
 const day = (text: string): LocalDay => text as LocalDay;
 const tomorrow = day('2026-11-24');
 const reason = 'Something more urgent first';
+
+describe('how far ahead work may be moved', () => {
+  const far = day('2199-01-01');
+  it.each([
+    ['put off', 'work.put-off', { until: far, reason }],
+    ['due', 'work.set-due', { dueAt: '2199-01-01T00:00:00.000Z', reason }],
+    ['planned', 'work.plan', { day: far }],
+  ] as const)('is two years at most: %s', async (_, name, args) => {
+    expect(codeOf(await new Works().do(name, { ...onWork, ...args } as never, lea))).toBe('day_too_far');
+  });
+
+  it('also where it is raised', async () => {
+    const raise = { ...aRaise(), plannedOn: far };
+    expect(codeOf(await new Works().do('work.raise', raise))).toBe('day_too_far');
+    expect(
+      codeOf(await new Works().do('work.raise', aRaise({ dueAt: parseInstant('2199-01-01T00:00:00.000Z') }))),
+    ).toBe('day_too_far');
+  });
+
+  it('is, of planned work and by others than leads, before its plan makes it due again', async () => {
+    const plan = { planId: aPlan().id, occurrence: 1, dueOn: day('2026-11-30') };
+    const works = new Works({ plan });
+    works.records.change([put('plans', aPlan())]);
+    const putOff = (until: string, by = ann) => works.do('work.put-off', { ...onWork, until: day(until), reason }, by);
+    expect(await putOff('2027-02-28')).toMatchObject({ code: 'beyond_plan', values: { day: '2027-02-28' } });
+    expect(codeOf(await putOff('2027-02-27'))).toBe('accepted');
+    expect(codeOf(await putOff('2027-03-10', lea))).toBe('accepted');
+  });
+});
 
 describe('putting work off', () => {
   it('takes it from the list until the day begins there, and it comes back by itself', async () => {

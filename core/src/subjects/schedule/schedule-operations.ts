@@ -9,20 +9,24 @@ import {
   optionalInstantField,
   textField,
 } from '../../kernel/schema/fields';
-import { parseInstant } from '../../kernel/time/instant';
-import { beginOfDay } from '../../kernel/time/local-day';
+import { parseInstant, type Instant } from '../../kernel/time/instant';
+import { beginOfDay, type LocalDay } from '../../kernel/time/local-day';
+import { hasRole } from '../../operations/actor';
 import {
   accepted,
   defineOperation,
   refuse,
   rowNamed,
   type OperationContext,
+  type Outcome,
   type RowName,
 } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import { runningClocks } from '../labor/clock';
 import { removePausedClocks, stopClock } from '../labor/stop-clock';
+import { dueAgain } from '../plans/plan-work';
 import { SETTINGS_ID, settingsAt } from '../settings/settings';
+import { isTooFar } from '../work/furthest-day';
 import { findOpenWork, newEntry } from '../work/guards';
 import { urgencies, type WorkOrder } from '../work/work-order';
 import type { ScheduleChange } from './schedule-entries';
@@ -84,6 +88,8 @@ const setDue = defineOperation({
     const work = found.value;
     const dueAt = args.dueAt === null ? null : parseInstant(args.dueAt);
     if (work.dueAt === dueAt) return refuse('schedule_unchanged', {}, 'dueAt');
+    const near = await mayBeOn(records, work, dueAt, context);
+    if (!near.ok) return { ...near, field: 'dueAt' };
     await change(records, { ...work, dueAt }, { of: 'due', from: work.dueAt, to: dueAt }, reason, context);
     return accepted;
   },
@@ -106,6 +112,8 @@ const plan = defineOperation({
     const work = found.value;
     const from = work.plannedOn ?? null;
     if (from === day) return refuse('schedule_unchanged', {}, 'day');
+    const near = await mayBeOn(records, work, day, context);
+    if (!near.ok) return { ...near, field: 'day' };
     await change(records, { ...work, plannedOn: day }, { of: 'planned', from, to: day }, '', context);
     return accepted;
   },
@@ -133,6 +141,8 @@ const putOff = defineOperation({
     const zone = await zoneOf(records, work);
     if (zone === null) return refuse('not_found', { what: 'settings record' });
     if (beginOfDay(until, zone) <= context.at) return refuse('put_off_to_the_past', {}, 'until');
+    const near = await mayBeOn(records, work, until, context);
+    if (!near.ok) return { ...near, field: 'until' };
     const clocks = runningClocks(await records.list('clocks', 'workOrder', workOrderId));
     if (clocks.some(({ id }) => id !== context.person.id)) return refuse('put_off_clock_runs');
     for (const clock of clocks) {
@@ -172,6 +182,21 @@ const takeUp = defineOperation({
     return accepted;
   },
 });
+
+/** Whether work may be moved so far: not beyond what anybody plans, and, by others than leads, not to where its plan makes it due again. */
+async function mayBeOn(
+  records: Records,
+  work: WorkOrder,
+  when: LocalDay | Instant | null,
+  { at, person }: OperationContext,
+): Promise<Outcome> {
+  if (when === null) return accepted;
+  if (isTooFar(when, at)) return refuse('day_too_far');
+  if (work.plan === undefined || hasRole(person, ['lead'])) return accepted;
+  const plan = await records.get('plans', work.plan.planId);
+  const again = plan === undefined ? null : await dueAgain(records, plan, work.plan.dueOn);
+  return again !== null && when.slice(0, 10) >= again ? refuse('beyond_plan', { day: again }) : accepted;
+}
 
 async function zoneOf(records: Records, work: WorkOrder): Promise<string | null> {
   const settings = await records.get('settings', SETTINGS_ID);

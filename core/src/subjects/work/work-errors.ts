@@ -1,6 +1,7 @@
 import { defineError } from '../../kernel/errors/catalogue';
 
 export const workErrors = {
+  day_too_far: defineError(400, 'That is too far ahead. Choose a day within two years.'),
   work_order_not_yours: defineError(
     403,
     (v) => `${v['number']} is not assigned to you or your crew. Ask the lead to add you.`,
