@@ -1,9 +1,15 @@
+import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
+import { hasRole } from '@oilcan/core/operations';
+import { usePhone } from '../../src/data/store';
 import { SheetPiece } from '../../src/features/sheet/sheet-piece';
 import { piece } from '../../src/ui/piece';
 
 const DeskPiece = piece(() => import('../../src/features/desk/desk-screen').then((module) => module.DeskScreen));
 
+/** The lead's place; whoever is none has their own work. */
 export default function Desk(): ReactElement {
+  const person = usePhone((state) => state.person);
+  if (person !== null && !hasRole(person, ['lead'])) return <Redirect href="/shift" />;
   return <DeskPiece Sheet={SheetPiece} />;
 }

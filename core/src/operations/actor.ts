@@ -8,6 +8,8 @@ export interface Actor {
   readonly id: PersonId;
   readonly roles: readonly Role[];
   readonly siteIds: readonly SiteId[];
+  /** Whether they set what holds on all sites; absent for no. */
+  readonly isResponsibleForAll?: boolean;
 }
 
 export function hasRole(person: Pick<Actor, 'roles'>, wanted: readonly Role[]): boolean {

@@ -5,7 +5,15 @@ import { addMinutes, type Instant } from '../kernel/time/instant';
 import type { Change, Records } from '../records/records';
 import { StagedRecords } from '../records/staged-records';
 import { hasRole, type Actor } from './actor';
-import { refuse, type AnyOperation, type Operation, type Outcome, type Refusal } from './operation';
+import {
+  accepted,
+  refuse,
+  type AnyOperation,
+  type Governs,
+  type Operation,
+  type Outcome,
+  type Refusal,
+} from './operation';
 import { correctedTime } from './stamp';
 
 /** A phone that was without signal for a year has other troubles; what claims to be older is not taken. */
@@ -62,6 +70,8 @@ async function outcomeOf(
   }
   const read = readArgs(definition.schema, operation.args);
   if (!read.ok) return read;
+  const may = mayGovern(definition.governs, read.value, person);
+  if (!may.ok) return may;
   return definition.apply(records, read.value, {
     operationId: operation.id,
     entryId: asId<EntryId>(operation.id),
@@ -72,6 +82,20 @@ async function outcomeOf(
     now,
     newNumber,
   });
+}
+
+/** Whether a person may set rules for what an operation sets them for. */
+function mayGovern(governs: Governs, args: Readonly<Record<string, unknown>>, person: Actor): Outcome {
+  switch (governs) {
+    case 'nothing':
+      return accepted;
+    case 'site': {
+      const isTheirs = person.siteIds.some((siteId) => siteId === args['siteId']);
+      return isTheirs ? accepted : refuse('not_found', { what: 'site' }, 'siteId');
+    }
+    case 'everything':
+      return person.isResponsibleForAll === true ? accepted : refuse('not_responsible_for_all');
+  }
 }
 
 /** What a schema may say that is a code of its own and not a sentence. */

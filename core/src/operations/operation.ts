@@ -81,12 +81,19 @@ export function rowNamed(table: TableName, id: string | undefined): RowName | nu
 /** Those arguments that are short texts, before anybody has checked them. */
 export type NamedIn<Args> = { readonly [Name in keyof Args]?: string };
 
+export type Governs = 'nothing' | 'site' | 'everything';
+
 /** One kind of operation: what it takes, who may do it, what it does. Nothing of it may be left out. */
 export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly schema: yup.Schema<Args>;
   readonly roles: readonly Role[];
   /** Whether leads read in the log of the server who did it and what it changed; of what is private, not even its arguments are kept. */
   readonly inLog: 'forLeads' | 'private';
+  /**
+   * What the rules that it sets hold for: one site, named by its argument `siteId`, which must be one of the person's; everything, which
+   * takes somebody who is responsible for all of it; nothing, where it sets none and only changes rows of work, stock and reports.
+   */
+  readonly governs: Governs;
   /** For people: what it does, as a noun phrase that ends a sentence such as “Not taken: …”. */
   readonly label: string;
   /** The argument that names a file, as a dotted path, which is with the server before this is; null for none. */

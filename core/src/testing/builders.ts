@@ -60,7 +60,8 @@ export const aPerson = (given: Partial<Person> = {}): Person => ({
 
 export const ann = aPerson();
 export const bob = aPerson({ id: asId<PersonId>('bob'), name: 'Bob' });
-export const lea = aPerson({ id: asId<PersonId>('lea'), name: 'Lea', roles: ['lead'] });
+/** A lead who is responsible for all sites. */
+export const lea = aPerson({ id: asId<PersonId>('lea'), name: 'Lea', roles: ['lead'], isResponsibleForAll: true });
 
 export const aCrew = (given: Partial<Crew> = {}): Crew => ({
   id: asId<CrewId>('crew'),

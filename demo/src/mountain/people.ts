@@ -30,7 +30,10 @@ export const jonas: Person = {
   ...person('jonas', 'Jonas Reith', ['technician'], 'rope', '+44 1632 960 204', [lifts]),
   levelId: 'senior',
 };
-export const tess = person('tess', 'Tess Lindqvist', ['lead'], 'lead', '+44 1632 960 210');
+export const tess: Person = {
+  ...person('tess', 'Tess Lindqvist', ['lead'], 'lead', '+44 1632 960 210'),
+  isResponsibleForAll: true,
+};
 export const arun = person('arun', 'Arun Petros', ['storekeeper'], 'store', '+44 1632 960 220');
 
 export const people: readonly Person[] = [ines, pavel, mira, jonas, tess, arun];

@@ -1,9 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { Instant } from '@oilcan/core/kernel';
 import { accepted, type Operation, type Outcome } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
 import type { Change, StagedRecords } from '@oilcan/core/records';
-import { isPrivate } from '@oilcan/core/registry';
+import { isPrivate, operationNamed, rowsReadBy } from '@oilcan/core/registry';
 import { insertRows } from '../db/insert-rows';
 import type { Run } from '../db/statements';
 import { changedRows, siteOf, thingsOf } from './changed';
@@ -68,13 +67,12 @@ interface Done {
   readonly changes: readonly Change[];
   /** The records before it. */
   readonly before: StagedRecords;
-  readonly person: Person;
   /** What the person's browser says of itself. */
   readonly deviceWords: string | null;
 }
 
 /** An operation with what it changed, before that is laid over the records; of a private one only that it came. */
-export async function toLog({ operation, outcome, changes, before, person, deviceWords }: Done): Promise<NewlyLogged> {
+export async function toLog({ operation, outcome, changes, before, deviceWords }: Done): Promise<NewlyLogged> {
   const came = {
     id: operation.id,
     name: operation.name,
@@ -91,10 +89,26 @@ export async function toLog({ operation, outcome, changes, before, person, devic
   return {
     ...came,
     changed: JSON.stringify(await changedRows(before, changes)),
-    // What was refused changed nothing; who may look at what the person does may see it.
-    site: siteOf(changes) ?? person.siteIds[0] ?? null,
+    site: siteOf(changes) ?? (governsAll(operation) ? EVERY_SITE : await siteNamedIn(operation, before)),
     things: outcome.ok ? thingsOf(changes, before) : namedIn(operation),
   };
+}
+
+/** Under this site stands what holds on all of them: every lead reads of it. */
+export const EVERY_SITE = '*';
+
+const governsAll = ({ name }: Operation): boolean => operationNamed(name)?.governs === 'everything';
+
+/** The site of what an operation names that changed nothing: of the first row that it reads and that has one. */
+async function siteNamedIn(operation: Operation, before: StagedRecords): Promise<string | null> {
+  const { args } = operation;
+  if (typeof args === 'object' && args !== null && 'siteId' in args && typeof args.siteId === 'string')
+    return args.siteId;
+  for (const { table, id } of rowsReadBy(operation)) {
+    const row = await before.get(table, id);
+    if (row !== undefined && 'siteId' in row && typeof row.siteId === 'string') return row.siteId;
+  }
+  return null;
 }
 
 /** What stands in the log under nobody's name: what Oilcan did by itself when a plan came due, and what came from people without an account. */

@@ -3,6 +3,7 @@ import type { Outcome } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { LogAnswer, LoggedOperation, LoggedRow } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
+import { EVERY_SITE } from './operation-log';
 
 /** So many are given at once. */
 const AT_ONCE = 100;
@@ -34,7 +35,7 @@ interface Stored {
 
 /** What was done on the sites of a person, the newest first. */
 export async function readLog(database: Knex, person: Person, asked: LogQuestion): Promise<LogAnswer> {
-  const query = database<Stored>('operations').whereIn('site', [...person.siteIds]);
+  const query = database<Stored>('operations').whereIn('site', [...person.siteIds, EVERY_SITE]);
   if (asked.thing !== undefined)
     query.whereIn('id', database('operation_things').where('thing', asked.thing).select('operation'));
   if (asked.by !== undefined) query.where('by_person', asked.by);

@@ -116,12 +116,17 @@ async function numbersThere(transaction: Knex, series: NumberSeries, numbers: re
   return there;
 }
 
-/** Those of the numbers that a device was lent and has not used. */
-export async function lentTo(transaction: Knex, device: string, numbers: readonly string[]): Promise<Set<string>> {
+/** Those of the numbers of a series that a device was lent and has not used. */
+export async function lentTo(
+  transaction: Knex,
+  series: NumberSeries,
+  device: string,
+  numbers: readonly string[],
+): Promise<Set<string>> {
   if (numbers.length === 0) return new Set();
   const lent: string[] = await transaction<LentNumber>('lent_numbers')
     .whereIn('number', [...numbers])
-    .where({ device })
+    .where({ series, device })
     .whereNull('taken_by')
     .pluck('number');
   return new Set(lent);

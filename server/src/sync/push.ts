@@ -20,6 +20,7 @@ import { runAmong, runnerOf, type Run } from '../db/statements';
 import { mayNameFile } from '../files/known-files';
 import { isLogged, isLoggedAs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
+import type { NumberSeries } from '@oilcan/core/numbers';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
 import { withLeadsReading } from '../reports/incident-readers';
 import { queueGuestMails } from '../guests/guest-mails';
@@ -106,17 +107,21 @@ export async function pushWithin(
       continue;
     }
     const numbered = numberTakenBy(operation);
-    if (numbered !== null && numbered.number !== null && !lent.has(lendingOf(operation.device, numbered.number))) {
+    if (
+      numbered !== null &&
+      numbered.number !== null &&
+      !lent.has(lendingOf(numbered.series, operation.device, numbered.number))
+    ) {
       outcomes.push({ id: operation.id, outcome: refuse('number_not_lent', { number: numbered.number }, 'number') });
       continue;
     }
     const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
     const { outcome, changes } = await applyOperation(batch, operation, person, now, newNumber);
-    const done = { operation, outcome, changes, before: batch, person, deviceWords: device ?? null };
+    const done = { operation, outcome, changes, before: batch, deviceWords: device ?? null };
     const logged = await toLog(done);
     batch.absorb(changes);
     if (outcome.ok && numbered !== null && numbered.number !== null) {
-      lent.delete(lendingOf(operation.device, numbered.number));
+      lent.delete(lendingOf(numbered.series, operation.device, numbered.number));
       await noteTaken(transaction, numbered.number, operation.id);
     }
     outcomes.push({ id: operation.id, outcome });
@@ -190,18 +195,23 @@ async function missingFilesOf(
   return named;
 }
 
-const lendingOf = (device: string, number: string): string => `${device} ${number}`;
+const lendingOf = (series: NumberSeries, device: string, number: string): string => `${series} ${device} ${number}`;
 
 /** Those of the numbers that operations bring which their devices were lent. */
 async function lentAmong(transaction: Knex.Transaction, operations: readonly Operation[]): Promise<Set<string>> {
-  const byDevice = new Map<string, string[]>();
-  for (const operation of operations) {
-    const number = numberTakenBy(operation)?.number ?? null;
-    if (number !== null) byDevice.set(operation.device, [...(byDevice.get(operation.device) ?? []), number]);
+  const wanted = new Map<string, { series: NumberSeries; device: string; numbers: string[] }>();
+  for (const { device, ...operation } of operations) {
+    const { series, number } = numberTakenBy(operation) ?? { series: null, number: null };
+    if (series === null || number === null) continue;
+    const key = `${series} ${device}`;
+    const of = wanted.get(key) ?? { series, device, numbers: [] };
+    of.numbers.push(number);
+    wanted.set(key, of);
   }
   const lent = new Set<string>();
-  for (const [device, numbers] of byDevice)
-    for (const number of await lentTo(transaction, device, numbers)) lent.add(lendingOf(device, number));
+  for (const { series, device, numbers } of wanted.values())
+    for (const number of await lentTo(transaction, series, device, numbers))
+      lent.add(lendingOf(series, device, number));
   return lent;
 }
 

@@ -3,7 +3,7 @@ import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react
 import { FlatList, StyleSheet, View } from 'react-native';
 import { isLate } from '@oilcan/core/shift';
 import { isOpen } from '@oilcan/core/work';
-import { useTable } from '../../data/store';
+import { usePhone, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -146,6 +146,7 @@ interface DeskHeadProps {
 function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
   const router = useRouter();
   const [opened, setOpened] = useState<'choice' | 'demands' | 'limits' | 'catalogue' | 'rules' | null>(null);
+  const setsForAll = usePhone(({ person }) => person?.isResponsibleForAll === true);
   const close = (): void => setOpened(null);
   const unusual = waiting.filter((each) => each.unusual.length > 0).length;
   const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
@@ -192,10 +193,20 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
           <Words soft>
             What finishing waits for, from when on a job is unusual, what can fail, and how reports are taken.
           </Words>
-          <Button word="What is owed" onPress={() => setOpened('demands')} />
-          <Button word="What is unusual" onPress={() => setOpened('limits')} />
-          <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
           <Button word="Reports and go-ahead" onPress={() => setOpened('rules')} />
+          {setsForAll ? (
+            <>
+              <Words soft>On all sites:</Words>
+              <Button word="What is owed" onPress={() => setOpened('demands')} />
+              <Button word="What is unusual" onPress={() => setOpened('limits')} />
+              <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+            </>
+          ) : (
+            <Words soft>
+              What finishing waits for, what is unusual and the catalogue of faults hold on all sites: whoever is
+              responsible for all of them sets those.
+            </Words>
+          )}
         </BottomSheet>
       ) : null}
       {opened === 'demands' ? <DemandsSheet onClose={close} /> : null}

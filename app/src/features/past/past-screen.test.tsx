@@ -166,7 +166,7 @@ describe('what happened before', () => {
     expect(words()).toContain('Station');
     expect(words()).toContain('7 rows');
     expect(words()).toContain('W-1');
-    await press(/^6 failures/, 'link');
+    await press(/^5 failures/, 'link');
     expect(visited.at(-1)).toBe('/plant/past/at/station?said=failures');
     await works.show(<PlacePastScreen placeId="nowhere" />);
     expect(words()).toContain('This place is not on this phone');

@@ -39,9 +39,9 @@ export function useUsualKit(usual: Usual | null, siteId: SiteId): UsualKit {
 
 /** Where the jobs are from, in the middle of a sentence. */
 const fromWords: Readonly<Record<Usual['from'], string>> = {
-  'same job': 'of this job here',
-  'like it here': 'like it here',
-  'like it on its class': 'like it on such machines',
+  'same job': 'such jobs here',
+  'like it here': 'jobs like it here',
+  'like it on its class': 'jobs like it on such machines',
 };
 
 /** What jobs like it took, part by part with how often, and how long they took; nothing where too few are like it. */
@@ -52,7 +52,7 @@ export function UsualKitChoice({ of: { usual, partIds, toggle } }: { readonly of
   return (
     <View role="group" aria-label="Parts that such jobs took" style={sheet.group}>
       <Words as="label">
-        {usual.parts.length === 0 ? '' : 'Take along? '}By {jobs} jobs {fromWords[usual.from]}
+        {usual.parts.length === 0 ? '' : 'Take along? '}By {jobs} {fromWords[usual.from]}
         {minutes === 0 ? '' : `, which took about ${formatDuration(minutes)}`}
       </Words>
       {usual.parts.map((part) => (

@@ -13,6 +13,7 @@ import {
   type PersonId,
   type ReportId,
 } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
 import type { Procedure } from '@oilcan/core/procedures';
 import type { Asset } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
@@ -53,7 +54,8 @@ const DAYS_OFFERED = 5;
 
 /** A new work order with all that is known of it: what makes it, for whom, when, by which procedure, with which kit. */
 export function PlanScreen({ assetId, words, reportIds, raisedOn }: Props): ReactElement {
-  const back = useBack('/desk');
+  const isLead = usePhone(({ person }) => person !== null && hasRole(person, ['lead']));
+  const back = useBack(isLead ? '/desk' : '/shift');
   const reports = useRowsById('reports', reportIds);
   const [at, setAt] = useState<RaisedAt>(assetId === undefined ? null : { is: 'asset', id: assetId as AssetId });
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
@@ -168,7 +170,8 @@ function PlanForm({
     said: personIds.length === 0 && crewId === null ? 'Raised. Nobody has it yet.' : 'Raised and given.',
     onDone: (made) => {
       along.forget();
-      router.replace('/desk');
+      // A lead goes on with the next report; whoever raised it for themselves, with the work.
+      router.replace(me !== null && hasRole(me, ['lead']) ? '/desk' : `/shift/${made}`);
       // The work order is there, whatever becomes of what goes with it.
       void recordTaken(asId(made), along, 'before').then((refusals) =>
         refusals.forEach(({ code, values }) => say(sentenceFor(code, values))),

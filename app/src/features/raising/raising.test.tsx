@@ -1,6 +1,7 @@
 import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
 import {
   ann,
+  aHazardRegister,
   anAsset,
   aProcedure,
   aReport,
@@ -29,7 +30,7 @@ jest.mock('../../data/files/use-voice', () => jest.requireActual<object>('../../
 let works: TestWorks;
 afterEach(() => works.close());
 
-const hazard = { hazard: 'Rope moves', control: 'Lock it out' };
+const hazards = [{ id: 'rope', hazard: 'Rope moves', control: 'Lock it out' }];
 const rows = [
   ...smallWorks({ title: 'Output seal weeps oil' }),
   put('places', somePlace),
@@ -38,9 +39,9 @@ const rows = [
     aProcedure({
       title: 'Change the output seal',
       equipmentClasses: [anAsset().equipmentClass],
-      hazards: [hazard],
     }),
   ),
+  put('hazardRegister', aHazardRegister({ hazards })),
 ];
 const raise = async (more: Parameters<typeof TestWorks.open>[0] = [], person = ann): Promise<void> => {
   works = await TestWorks.open([...rows, ...more], person);
@@ -89,7 +90,7 @@ describe('raising something on a machine', () => {
       title: 'Guard is loose',
       state: 'underway',
       personIds: [ann.id],
-      hazards: [hazard],
+      hazards,
     });
     expect(records.peek('clocks', ann.id)?.workOrderId).toBe(id);
   });
@@ -271,7 +272,7 @@ describe('a lead’s new work order', () => {
       .peekAll('workOrders')
       .filter(({ title }) => title === 'Guard is loose');
     expect(more).toEqual([]);
-    expect(made).toMatchObject({ personIds: [bob.id], plannedOn: '2026-11-23', hazards: [hazard] });
+    expect(made).toMatchObject({ personIds: [bob.id], plannedOn: '2026-11-23', hazards });
   });
 
   it('answers the reports that it takes up, filled in by them', async () => {

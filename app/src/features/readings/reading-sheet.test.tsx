@@ -108,6 +108,7 @@ describe('the Reading sheet', () => {
     const jobs = [1, 2, 3].map((days) =>
       aPastJob({
         id: asId<WorkOrderId>(`past-${days}`),
+        title: `Oil temperature ${85 + days} °C, beyond alarm`,
         at: minutesLater(-days * 24 * 60),
         endedAt: minutesLater(-days * 24 * 60),
         activeMinutes: 90,
@@ -118,7 +119,7 @@ describe('the Reading sheet', () => {
     works.past = JSON.stringify({ recordsSince: jobs[2]?.at, cutAt: null, asOf: noon, jobs, ofClass: [] });
     await keys('87');
     await press('Keep 87 °C');
-    await screen.findByText(/Such jobs take about 1.h.30/);
+    await screen.findByText(/3 such jobs here, which took about 1.h.30/);
     expect(screen.getByRole('checkbox', { name: /^2/ }).getAttribute('aria-checked')).toBe('true');
     await press('Raise this work order');
     const raised = (await works.sent()).peekAll('workOrders').find(({ alarmOf }) => alarmOf !== undefined);

@@ -25,6 +25,7 @@ const anybody = ['technician', 'lead', 'storekeeper'] as const;
 const addVoice = defineOperation({
   label: 'this voice note',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -51,6 +52,7 @@ const addVoice = defineOperation({
 const addFile = defineOperation({
   label: 'this file',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -104,6 +106,7 @@ async function findForMachine(
 const setPicture = defineOperation({
   label: 'the picture of a machine',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
   file: null,
@@ -126,6 +129,7 @@ const setPicture = defineOperation({
 const keepDocument = defineOperation({
   label: 'a document of a machine',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
   file: null,

@@ -22,6 +22,7 @@ const addressField = () =>
 const mailCopy = defineOperation({
   label: 'sending a copy by mail',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

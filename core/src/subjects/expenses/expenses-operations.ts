@@ -23,6 +23,7 @@ const amountField = () => wholeField().min(1, 'Give an amount above zero.').max(
 const addExpense = defineOperation({
   label: 'this expense',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -53,6 +54,7 @@ const addExpense = defineOperation({
 const amendExpense = defineOperation({
   label: 'the amended expense',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, minor: amountField() }),
   file: null,

@@ -10,6 +10,7 @@ const LONGEST_NAME = 80;
 const setCatalogue = defineOperation({
   label: 'the catalogue of faults',
   inLog: 'forLeads',
+  governs: 'everything',
   roles: ['lead'],
   schema: argsSchema({
     rows: yup

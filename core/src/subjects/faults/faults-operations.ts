@@ -54,6 +54,7 @@ const coded = {
 const addFault = defineOperation({
   label: 'this fault',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), assetId: optionalIdField<AssetId>(), ...coded }),
   file: null,
@@ -75,6 +76,7 @@ const addFault = defineOperation({
 const amendFault = defineOperation({
   label: 'the amended fault',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, ...coded }),
   file: null,

@@ -10,6 +10,7 @@ const MOST_AT_ONCE = 100;
 const letStart = defineOperation({
   label: 'letting work start',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ workOrderIds: idListField<WorkOrderId>(MOST_AT_ONCE, 'Name the work.') }),
   file: null,

@@ -16,6 +16,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 const acknowledgeHazards = defineOperation({
   label: 'acknowledging the hazards',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
@@ -52,6 +53,7 @@ const acknowledgeHazards = defineOperation({
 const addHazard = defineOperation({
   label: 'this hazard',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),
   file: null,

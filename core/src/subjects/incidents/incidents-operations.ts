@@ -43,6 +43,7 @@ const makeIncident = defineOperation({
   label: 'this incident',
   // Who may read of it is fewer than who may read the log.
   inLog: 'private',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     number: optionalKeyField(),
@@ -120,6 +121,7 @@ const makeIncident = defineOperation({
 const addToIncident = defineOperation({
   label: 'more about an incident',
   inLog: 'private',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     incidentId: idField<IncidentId>(),
@@ -152,6 +154,7 @@ const addToIncident = defineOperation({
 const sayAloud = defineOperation({
   label: 'a voice note on an incident',
   inLog: 'private',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ incidentId: idField<IncidentId>(), voice: voiceField() }),
   file: 'voice.fileId',

@@ -21,6 +21,7 @@ import { accepted, defineOperation, refuse, rowNamed } from '../../operations/op
 const recordIsolation = defineOperation({
   label: 'this isolation',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

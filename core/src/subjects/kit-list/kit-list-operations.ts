@@ -16,6 +16,7 @@ async function listOf(records: Records, id: PersonId): Promise<KitList> {
 const chooseKitList = defineOperation({
   label: 'the choice of jobs for the kit list',
   inLog: 'private',
+  governs: 'nothing',
   roles,
   schema: argsSchema({
     workOrderIds: idListField<WorkOrderId>(MOST_JOBS, 'Name the work orders.'),
@@ -37,6 +38,7 @@ const chooseKitList = defineOperation({
 const shareKitList = defineOperation({
   label: 'sharing the kit list',
   inLog: 'private',
+  governs: 'nothing',
   roles,
   schema: argsSchema({ personId: idField<PersonId>(), isShared: flagField() }),
   file: null,
@@ -60,6 +62,7 @@ const shareKitList = defineOperation({
 const tickKitLine = defineOperation({
   label: 'what is in the bag',
   inLog: 'private',
+  governs: 'nothing',
   roles,
   schema: argsSchema({
     ownerId: idField<PersonId>(),

@@ -21,6 +21,7 @@ import {
 const bindCode = defineOperation({
   label: 'this label',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ code: keyField('Give the code.'), assetId: idField<AssetId>() }),
   file: null,
@@ -44,6 +45,8 @@ const bindCode = defineOperation({
       return belongsTo(await records.get('assets', bound.assetId), code, context);
     }
     const { id: assetId, siteId } = asset;
+    if ((await records.list('codes', 'asset', assetId)).length >= MOST_CODES)
+      return refuse('too_many_codes', { limit: MOST_CODES, name: asset.name }, 'code');
     const previous = bound === undefined ? [] : [...bound.previous, historyOf(bound)].slice(-MOST_PREVIOUS);
     await records.put('codes', { id: code, siteId, assetId, by: context.person.id, at: context.at, previous });
     return accepted;
@@ -54,6 +57,7 @@ const bindCode = defineOperation({
 const unbindCode = defineOperation({
   label: 'taking a label off its machine',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ code: keyField('Give the code.') }),
   file: null,
@@ -72,6 +76,8 @@ const unbindCode = defineOperation({
 });
 
 const MOST_PREVIOUS = 20;
+/** Labels of one machine; more nobody hangs there. */
+const MOST_CODES = 50;
 
 const historyOf = ({ assetId, by, at }: Code): Code['previous'][number] => ({ assetId, by, at });
 

@@ -13,10 +13,14 @@ const labelKeyField = () =>
     .test('label key', 'This is not the key of a label.', (text) => isLabelKey(text))
     .meta({ jsonSchema: { pattern: `^[0-9A-HJKMNP-TV-Z]{${LABEL_KEY_LENGTH}}$` } });
 
+/** Labels by which people report on one machine, or on one place, that are not withdrawn. */
+const MOST_OPEN = 30;
+
 /** A label is printed by which people without an account can report. The device draws its key. */
 const openLabel = defineOperation({
   label: 'a label to report by',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     key: labelKeyField(),
@@ -33,6 +37,11 @@ const openLabel = defineOperation({
     if (!where.ok) return where;
     if ((await records.get('reportLabels', key)) !== undefined) return refuse('code_taken', { code: key }, 'key');
     const { siteId, assetId, placeId } = where.value;
+    const there = await (assetId === null
+      ? records.list('reportLabels', 'place', placeId)
+      : records.list('reportLabels', 'asset', assetId));
+    const open = there.filter((label) => label.withdrawn === null && label.assetId === assetId);
+    if (open.length >= MOST_OPEN) return refuse('too_many_report_labels', { limit: MOST_OPEN });
     await records.put('reportLabels', { id: key, siteId, assetId, placeId, by: person.id, at, withdrawn: null });
     return accepted;
   },
@@ -42,6 +51,7 @@ const openLabel = defineOperation({
 const withdrawLabel = defineOperation({
   label: 'withdrawing a label',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ key: labelKeyField() }),
   file: null,

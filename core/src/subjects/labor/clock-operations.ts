@@ -39,6 +39,7 @@ const MOST_MATES = 20;
 const startClock = defineOperation({
   label: 'starting the clock',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   file: null,
@@ -77,6 +78,7 @@ function checkEnd(clock: Clock, endedAt: Instant, { at }: OperationContext): Out
 const stopOwnClock = defineOperation({
   label: 'stopping the clock',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
   file: null,
@@ -101,6 +103,7 @@ const stopOwnClock = defineOperation({
 const pauseClock = defineOperation({
   label: 'pausing the clock',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   file: null,
@@ -127,6 +130,7 @@ const pauseClock = defineOperation({
 const startClockFor = defineOperation({
   label: 'starting the clock of a mate',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, personIds: idListField<PersonId>(MOST_MATES), crewId: idFieldIfAny<CrewId>() }),
   file: null,
@@ -182,6 +186,7 @@ async function worksWith(
 const stopClockFor = defineOperation({
   label: 'stopping the clock of somebody else',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,

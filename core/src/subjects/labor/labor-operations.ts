@@ -43,6 +43,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 const addLabor = defineOperation({
   label: 'this time',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onWork,
@@ -146,6 +147,7 @@ async function takeFromClock<Spent extends Pick<LaborContent, 'personId' | 'star
 const amendLabor = defineOperation({
   label: 'the amended time',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     ...onEntry,

@@ -27,6 +27,7 @@ const when = { startedAt: instantField(), minutes: wholeField() };
 const addOtherTime = defineOperation({
   label: 'this time on no job',
   inLog: 'private',
+  governs: 'nothing',
   roles: anybodyWhoWorks,
   schema: argsSchema({
     siteId: idField<SiteId>(),
@@ -54,6 +55,7 @@ const addOtherTime = defineOperation({
 const amendOtherTime = defineOperation({
   label: 'the amended time on no job',
   inLog: 'private',
+  governs: 'nothing',
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>(), ...when }),
   file: null,
@@ -76,6 +78,7 @@ const amendOtherTime = defineOperation({
 const removeOtherTime = defineOperation({
   label: 'taking back time on no job',
   inLog: 'private',
+  governs: 'nothing',
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>() }),
   file: null,

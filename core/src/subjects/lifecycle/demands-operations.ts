@@ -14,6 +14,7 @@ const demandsField = argsSchema(
 const setDemands = defineOperation({
   label: 'what is owed',
   inLog: 'forLeads',
+  governs: 'everything',
   roles: ['lead'],
   schema: argsSchema({ kind: choiceField(workKinds), demands: demandsField }),
   file: null,

@@ -40,6 +40,7 @@ const onWork = { workOrderId: idField<WorkOrderId>() };
 const startWork = defineOperation({
   label: 'starting',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.start.roles,
   schema: argsSchema(onWork),
   file: null,
@@ -65,6 +66,7 @@ const startWork = defineOperation({
 const holdWork = defineOperation({
   label: 'holding',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.hold.roles,
   schema: argsSchema({
     ...onWork,
@@ -101,6 +103,7 @@ const holdWork = defineOperation({
 const resumeWork = defineOperation({
   label: 'resuming',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.resume.roles,
   schema: argsSchema(onWork),
   file: null,
@@ -127,6 +130,7 @@ const resumeWork = defineOperation({
 const finishWork = defineOperation({
   label: 'finishing',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.finish.roles,
   schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT) }),
   file: null,
@@ -177,6 +181,7 @@ const finishWork = defineOperation({
 const acceptWork = defineOperation({
   label: 'accepting',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
   file: null,
@@ -194,6 +199,7 @@ const acceptWork = defineOperation({
 const handBackWork = defineOperation({
   label: 'handing back',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.handBack.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   file: null,
@@ -218,6 +224,7 @@ const handBackWork = defineOperation({
 const dropWork = defineOperation({
   label: 'dropping',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   file: null,

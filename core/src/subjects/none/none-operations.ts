@@ -10,6 +10,7 @@ import { nonesOf } from './none-entries';
 const sayNone = defineOperation({
   label: 'that there was none',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), of: choiceField(nonesOf) }),
   file: null,

@@ -9,6 +9,7 @@ import { findOpenWork, newEntry } from '../work/guards';
 const addNote = defineOperation({
   label: 'this note',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -35,6 +36,7 @@ const addNote = defineOperation({
 const amendNote = defineOperation({
   label: 'the amended note',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, text: textField() }),
   file: null,

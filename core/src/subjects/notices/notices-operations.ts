@@ -12,6 +12,7 @@ const MOST_AT_ONCE = 500;
 const seeNotices = defineOperation({
   label: 'having seen notices',
   inLog: 'private',
+  governs: 'nothing',
   roles,
   schema: argsSchema({
     noticeIds: yup.array().strict().of(keyField()).required('Name the notices.').max(MOST_AT_ONCE),
@@ -36,6 +37,7 @@ const seeNotices = defineOperation({
 const chooseNotices = defineOperation({
   label: 'the choice of notices',
   inLog: 'private',
+  governs: 'nothing',
   roles,
   schema: argsSchema({
     kind: choiceField(noticeKinds),
@@ -69,6 +71,7 @@ const chooseNotices = defineOperation({
 const followWork = defineOperation({
   label: 'following this work order',
   inLog: 'private',
+  governs: 'nothing',
   roles,
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: flagField() }),
   file: null,

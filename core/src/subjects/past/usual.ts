@@ -103,9 +103,8 @@ export function isLikelyPart({ jobs }: UsualPart, usual: Pick<Usual, 'jobs'>): b
   return jobs / usual.jobs.length > TAKEN_BY;
 }
 
-/** A number with the unit that it measures in: it tells one service from another, as a number of a cabin does not. */
-const MEASURE =
-  /(\d+(?:[.,]\d+)?)\s*(h|hrs?|hours?|min|minutes?|d|days?|weeks?|months?|years?|km|m|cm|mm|kg|g|l|litres?|ml|bar|mbar|v|kv|a|kw|w|°c|°f|rpm|%)(?![\p{L}\p{N}])/giu;
+/** A number with the unit of an interval: it tells one service from another, as the number of a cabin or what was read does not. */
+const MEASURE = /(\d+(?:[.,]\d+)?)\s*(h|hrs?|hours?|days?|weeks?|months?|years?|km)(?![\p{L}\p{N}])/giu;
 
 /** Thousands as people set them apart: “2,000”. */
 const withoutCommas = (text: string): string => text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2');

@@ -20,6 +20,7 @@ const photoTimes = ['before', 'after'] as const;
 const addPhoto = defineOperation({
   label: 'this photo',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -53,6 +54,7 @@ const addPhoto = defineOperation({
 const amendPhoto = defineOperation({
   label: 'the amended words of a photo',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, caption: optionalTextField() }),
   file: null,
@@ -74,6 +76,7 @@ const amendPhoto = defineOperation({
 const drawOnPhoto = defineOperation({
   label: 'the mark on a photo',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     ...onEntry,

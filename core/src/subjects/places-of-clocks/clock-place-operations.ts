@@ -10,6 +10,7 @@ const FARTHEST_OFF_METERS = 100_000;
 const agree = defineOperation({
   label: 'whether it is noted where your clock starts',
   inLog: 'private',
+  governs: 'nothing',
   roles: whoHasClocks,
   schema: argsSchema({ isAgreed: flagField() }),
   file: null,
@@ -30,6 +31,7 @@ const agree = defineOperation({
 const notePlace = defineOperation({
   label: 'where your clock started',
   inLog: 'private',
+  governs: 'nothing',
   roles: whoHasClocks,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

@@ -15,6 +15,7 @@ const MOST_OCCURRENCES = 1_000_000;
 const takeAlong = defineOperation({
   label: 'taking along what is due soon',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     planId: idField<PlanId>(),

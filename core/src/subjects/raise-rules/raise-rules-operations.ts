@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import type { SiteId } from '../../kernel/ids';
 import { argsSchema, choiceField, choiceFieldIfAny, flagField, idField, wholeField } from '../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { accepted, defineOperation, rowNamed } from '../../operations/operation';
 import { demands } from '../work/demands';
 import { workKinds, type WorkKind } from '../work/work-order';
 import {
@@ -48,6 +48,7 @@ const askedField = (kind: ReportKind): yup.Schema<Asked> =>
 const setRules = defineOperation({
   label: 'how reports are taken',
   inLog: 'forLeads',
+  governs: 'site',
   roles: ['lead'],
   schema: argsSchema({
     siteId: idField<SiteId>(),
@@ -64,8 +65,7 @@ const setRules = defineOperation({
   reads: ({ siteId }) => [rowNamed('raiseRules', siteId)],
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
-  apply: async (records, { siteId, ...rules }, { person }) => {
-    if (!person.siteIds.includes(siteId)) return refuse('not_found', { what: 'site' }, 'siteId');
+  apply: async (records, { siteId, ...rules }) => {
     await records.put('raiseRules', { id: siteId, siteId, ...rules });
     return accepted;
   },

@@ -117,6 +117,7 @@ const stoppageIfAny = yup
 const raiseWork = defineOperation({
   label: 'this new work order',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     number: optionalKeyField(),

@@ -27,6 +27,7 @@ const DIGITS_MORE = 2;
 const addReading = defineOperation({
   label: 'this reading',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -56,6 +57,7 @@ const addReading = defineOperation({
 const replaceMeter = defineOperation({
   label: 'replacing this meter',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -83,6 +85,7 @@ const replaceMeter = defineOperation({
 const deriveReading = defineOperation({
   label: 'this reading',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

@@ -21,6 +21,7 @@ const readsReport = ({ reportId }: { readonly reportId?: string }) => [rowNamed(
 const ask = defineOperation({
   label: 'asking back',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, words: textField(LONGEST_TEXT) }),
   file: null,
@@ -42,6 +43,7 @@ const ask = defineOperation({
 const sendToLook = defineOperation({
   label: 'sending somebody to look',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ ...onReport, personId: idField<PersonId>() }),
   file: null,
@@ -65,6 +67,7 @@ const sendToLook = defineOperation({
 const confirm = defineOperation({
   label: 'that you saw it',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, words: optionalTextField(LONGEST_TEXT) }),
   file: null,
@@ -86,6 +89,7 @@ const confirm = defineOperation({
 const join = defineOperation({
   label: 'joining a report to work',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, workOrderId: idField<WorkOrderId>() }),
   file: null,
@@ -109,6 +113,7 @@ const join = defineOperation({
 const decline = defineOperation({
   label: 'declining a report',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ ...onReport, reason: textField(LONGEST_TEXT) }),
   file: null,
@@ -130,6 +135,7 @@ const decline = defineOperation({
 const nameMachine = defineOperation({
   label: 'the machine of a report',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, assetId: idField<AssetId>() }),
   file: null,

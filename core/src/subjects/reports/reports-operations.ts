@@ -35,6 +35,7 @@ async function numberFor(
 const makeReport = defineOperation({
   label: 'this report',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     number: optionalKeyField(),
@@ -69,6 +70,7 @@ const makeReport = defineOperation({
 const sayMore = defineOperation({
   label: 'more about a report',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ ...onReport, words: optionalTextField(LONGEST_TEXT), photo: optionalPhotoField() }),
   file: 'photo.fileId',
@@ -94,6 +96,7 @@ const sayMore = defineOperation({
 const sayAloud = defineOperation({
   label: 'a voice note on a report',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ ...onReport, voice: voiceField() }),
   file: 'voice.fileId',
@@ -117,6 +120,7 @@ const sayAloud = defineOperation({
 const meToo = defineOperation({
   label: 'that you have the same problem',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema(onReport),
   file: null,
@@ -137,6 +141,7 @@ const meToo = defineOperation({
 const meTooOnWork = defineOperation({
   label: 'that you have the same problem',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ number: optionalKeyField(), workOrderId: idField<WorkOrderId>() }),
   file: null,

@@ -25,6 +25,7 @@ const hashField = () =>
 const give = defineOperation({
   label: 'that the machine was given to maintenance',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -53,13 +54,16 @@ const takeBack = (kinds: EntryKindSet) =>
   defineOperation({
     label: 'the return to service',
     inLog: 'forLeads',
+    governs: 'nothing',
     roles: ['technician', 'lead'],
     schema: argsSchema({
       workOrderId: idField<WorkOrderId>(),
       condition: textField(LONGEST_TEXT),
       reservations: optionalTextField(LONGEST_TEXT),
       ...signatureFields,
-      entryIds: idListField<EntryId>(MOST_SIGNED, 'Say what is signed for.'),
+      entryIds: idListField<EntryId>(MOST_SIGNED, 'Say what is signed for.')
+        .test('some', 'Say what is signed for.', (ids) => (ids ?? []).length > 0)
+        .meta({ jsonSchema: { minItems: 1 } }) as unknown as yup.Schema<readonly EntryId[]>,
       hash: hashField(),
     }),
     file: null,

@@ -6,6 +6,7 @@ import { SETTINGS_ID } from '../settings/settings';
 const setLimits = defineOperation({
   label: 'what is unusual',
   inLog: 'forLeads',
+  governs: 'everything',
   roles: ['lead'],
   schema: argsSchema({
     estimateTimes: numberField().min(1, 'Give at least 1.').max(100, 'That is too much.'),

@@ -20,6 +20,7 @@ const onStop = { workOrderId: idField<WorkOrderId>(), stopId: idField<StopId>() 
 const putOffStop = defineOperation({
   label: 'putting off this stop',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
   file: null,
@@ -41,6 +42,7 @@ const putOffStop = defineOperation({
 const leaveOutStop = defineOperation({
   label: 'leaving out this stop',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onStop, reason: textField(LONGEST_LINE) }),
   file: null,
@@ -61,6 +63,7 @@ const leaveOutStop = defineOperation({
 const takeUpStop = defineOperation({
   label: 'taking up this stop',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
   file: null,
@@ -84,6 +87,7 @@ const takeUpStop = defineOperation({
 const turnRound = defineOperation({
   label: 'turning the round',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), firstStopId: idField<StopId>() }),
   file: null,

@@ -53,6 +53,7 @@ async function change(
 const setUrgency = defineOperation({
   label: 'another urgency',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, urgency: choiceField(urgencies), ...why }),
   file: null,
@@ -75,6 +76,7 @@ const setUrgency = defineOperation({
 const setDue = defineOperation({
   label: 'another due time',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, dueAt: optionalInstantField(), ...why }),
   file: null,
@@ -99,6 +101,7 @@ const setDue = defineOperation({
 const plan = defineOperation({
   label: 'the day it is planned for',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, day: optionalDayField() }),
   file: null,
@@ -126,6 +129,7 @@ const plan = defineOperation({
 const putOff = defineOperation({
   label: 'putting it off',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, until: dayField(), ...why }),
   file: null,
@@ -165,6 +169,7 @@ const putOff = defineOperation({
 const takeUp = defineOperation({
   label: 'taking it up again',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   file: null,

@@ -27,6 +27,7 @@ const arrived = () =>
 const addService = defineOperation({
   label: 'this service',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -60,6 +61,7 @@ const addService = defineOperation({
 const amendService = defineOperation({
   label: 'the amended service',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ ...onEntry, arrivedPercent: arrived() }),
   file: null,

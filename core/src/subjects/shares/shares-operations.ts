@@ -43,6 +43,7 @@ const onShare = { workOrderId: idField<WorkOrderId>(), shareId: idField<ShareId>
 const makeShare = defineOperation({
   label: 'this share',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), personId: idField<PersonId>(), ...aboutShare }),
   file: null,
@@ -86,6 +87,7 @@ const makeShare = defineOperation({
 const changeShare = defineOperation({
   label: 'the changed share',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onShare, ...aboutShare }),
   file: null,
@@ -120,6 +122,7 @@ const changeShare = defineOperation({
 const passOnShare = defineOperation({
   label: 'passing on this share',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onShare, personId: idField<PersonId>() }),
   file: null,
@@ -149,6 +152,7 @@ const passOnShare = defineOperation({
 const dissolveShare = defineOperation({
   label: 'dissolving this share',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onShare),
   file: null,

@@ -28,6 +28,7 @@ const MOST_STEPS = 1_000;
 const answerStep = defineOperation({
   label: 'this step',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -84,6 +85,7 @@ export function answerContent({ id, text, question }: Step, answer: StepAnswer |
 const addSteps = defineOperation({
   label: 'these steps',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

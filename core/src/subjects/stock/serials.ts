@@ -68,6 +68,8 @@ export async function takeOut(
   context: OperationContext,
 ): Promise<Outcome> {
   if (fate === 'keep' && binId === null) return refuse('fate_needs_bin', {}, 'comesOut');
+  const machine = await records.get('assets', assetId);
+  if (machine?.siteId !== work.siteId) return refuse('not_found', { what: 'machine' }, 'comesOut');
   if ((await records.get('parts', partId)) === undefined) return refuse('not_found', { what: 'part' }, 'comesOut');
   const known = installationId === null ? undefined : await records.get('installations', installationId);
   const installation = known?.siteId === work.siteId ? known : undefined;

@@ -39,6 +39,7 @@ const comesOutField = () =>
 const usePart = defineOperation({
   label: 'this part',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -81,6 +82,7 @@ const usePart = defineOperation({
 const amendPart = defineOperation({
   label: 'the amended amount',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),
   file: null,
@@ -107,6 +109,7 @@ const amendPart = defineOperation({
 const returnPart = defineOperation({
   label: 'putting it back',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -150,6 +153,7 @@ const returnPart = defineOperation({
 const takeOutPart = defineOperation({
   label: 'what came out',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), comesOut: comesOutField() }),
   file: null,

@@ -44,6 +44,7 @@ async function findPart(
 const count = defineOperation({
   label: 'this count',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['storekeeper', 'lead'],
   schema: argsSchema({ ...inBin, quantity: wholeField().min(0, 'Count from zero up.').max(MOST, 'That is too much.') }),
   file: null,
@@ -67,6 +68,7 @@ const count = defineOperation({
 const receive = defineOperation({
   label: 'this receipt',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['storekeeper', 'lead'],
   schema: argsSchema({
     ...inBin,

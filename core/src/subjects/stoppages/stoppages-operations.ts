@@ -22,6 +22,7 @@ import { checkTimes, howStopped, putStoppage } from './put-stoppage';
 const addStoppage = defineOperation({
   label: 'this stoppage',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -52,6 +53,7 @@ const addStoppage = defineOperation({
 const endStoppage = defineOperation({
   label: 'the end of this stoppage',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, to: instantField() }),
   file: null,
@@ -83,6 +85,7 @@ const endStoppage = defineOperation({
 const runAgain = defineOperation({
   label: 'the machine that runs again',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ assetId: idField<AssetId>(), at: optionalInstantField() }),
   file: null,
@@ -144,6 +147,7 @@ async function end(
 const amendStoppage = defineOperation({
   label: 'the amended stoppage',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, from: instantField(), to: instantField() }),
   file: null,

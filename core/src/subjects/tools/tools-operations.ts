@@ -27,6 +27,7 @@ const LARGEST_RATE = 1e9;
 const addTool = defineOperation({
   label: 'this tool',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
@@ -63,6 +64,7 @@ const addTool = defineOperation({
 const amendTool = defineOperation({
   label: 'the amended time of a tool',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ ...onEntry, minutes: wholeField() }),
   file: null,

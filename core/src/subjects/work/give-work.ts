@@ -14,6 +14,7 @@ const MOST_PEOPLE = 50;
 export const giveWork = defineOperation({
   label: 'giving out this work order',
   inLog: 'forLeads',
+  governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),

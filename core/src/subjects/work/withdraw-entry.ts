@@ -8,6 +8,7 @@ export const withdrawEntry = (kinds: EntryKindSet) =>
   defineOperation({
     label: 'taking this back',
     inLog: 'forLeads',
+    governs: 'nothing',
     roles: ['technician', 'lead', 'storekeeper'],
     schema: argsSchema({ ...onEntry, reason: textField(LONGEST_LINE) }),
     file: null,
