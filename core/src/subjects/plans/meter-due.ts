@@ -19,17 +19,19 @@ export interface MeterDue {
 
 type Meter = Pick<MeasuringPoint, 'latest' | 'rollsOverAt'>;
 
+/** From where on a meter counts: what it showed then, and what it had gone on by, where that was kept. */
+export interface Since {
+  readonly value: number;
+  readonly at: Instant | null;
+  readonly used?: number | null;
+}
+
 /**
  * When a meter has gone on by so much since it showed a value; null where nothing is known of its usage, or it would take decades.
  * Its usage per day that the machine runs comes from its readings; how evenly it came says how far the day may be off: the time
  * until a level of a Wiener process with drift (mean R/r, variance R s²/r³), with the doubt in the rate itself beside it.
  */
-export function meterDue(
-  meter: Meter,
-  since: { readonly value: number; readonly at: Instant | null },
-  every: number,
-  idle: readonly IdleSeason[],
-): MeterDue | null {
+export function meterDue(meter: Meter, since: Since, every: number, idle: readonly IdleSeason[]): MeterDue | null {
   const readings = meter.latest;
   const last = readings.at(-1);
   if (last === undefined) return null;
@@ -62,10 +64,10 @@ export function meterDue(
 }
 
 /** By how much a meter went on since it showed a value, as far as its readings say. */
-function usedSince(
-  { latest, rollsOverAt }: Meter,
-  since: { readonly value: number; readonly at: Instant | null },
-): number {
+function usedSince({ latest, rollsOverAt }: Meter, since: Since): number {
+  const total = latest.at(-1)?.used;
+  // Kept with each reading, so that it does not matter how many of them have been let go since.
+  if (total !== undefined && since.used !== null && since.used !== undefined) return Math.max(0, total - since.used);
   let [sum, before] = [0, since.value];
   for (const { at, value, replacedAt } of latest) {
     if (since.at !== null && at <= since.at) continue;

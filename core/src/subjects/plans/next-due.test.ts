@@ -1,11 +1,16 @@
 import { asId, type PointId } from '../../kernel/ids';
-import { parseInstant, toMillis, instantFromMillis } from '../../kernel/time/instant';
+import { addMinutes, parseInstant, toMillis, instantFromMillis } from '../../kernel/time/instant';
+import type { OperationContext } from '../../operations/operation';
 import { localDate, timeOfDay, type LocalDay } from '../../kernel/time/local-day';
+import { aPoint } from '../../testing/builders';
 import { aPlan } from '../../testing/plan-builders';
 import { chanceOf } from '../../testing/chance';
 import { afterRunning, isSeason, runningDays, runsFrom } from './idle-season';
 import { meterDue } from './meter-due';
 import { nextDue } from './next-due';
+import { lastEnded } from './plan-work';
+import type { MeasuringPoint } from '../plant/plant';
+import { withReading } from '../readings/reading';
 import type { LastEnded, Plan, Trigger } from './plan';
 
 const zone = 'Europe/Vienna';
@@ -214,6 +219,48 @@ describe('a season in which nothing runs', () => {
         ran += 1;
       }
     }
+  });
+});
+
+describe('a meter that is read often', () => {
+  it('makes due on the same day whether or not its replacement or roll-over is among the readings that are kept', () => {
+    const context = (dayAt: number) =>
+      ({ at: addMinutes(parseInstant('2026-01-01T08:00:00Z'), dayAt * 1_440) }) as OperationContext;
+    const read = (from: MeasuringPoint, dayAt: number, value: number, replacedAt?: number) =>
+      withReading(from, value, context(dayAt), replacedAt);
+    // Ten hours a day since the work was done at 1,000 h; the meter is replaced on day 20, at 1,200 h, by one that begins at 0.
+    const begun = read(aPoint({ isMeter: true, latest: [] }), 0, 1_000);
+    const ended = lastEnded(
+      { triggers: [{ kind: 'meter', pointId: begun.id, every: 1_000, from: 0 }] },
+      day('2026-01-01'),
+      'done',
+      context(0).at,
+      { zone, pointOf: () => begun },
+    );
+    const plan = aPlan({
+      triggers: [{ kind: 'meter', pointId: begun.id, every: 1_000, from: 0 }],
+      startsOn: day('2026-01-01'),
+      last: ended,
+    });
+    let point = read(begun, 10, 1_100);
+    point = read(point, 20, 1_200, 0);
+    const dueOn = (): string | undefined => nextDue(plan, () => point, zone)?.on;
+    const days = new Set<string | undefined>();
+    for (let at = 30; at <= 80; at += 5) {
+      point = read(point, at, (at - 20) * 10);
+      days.add(dueOn());
+    }
+    expect([...days]).toEqual([localDate(context(100).at, zone)]);
+    // The same over the top of a meter of four digits.
+    point = { ...begun, rollsOverAt: 10_000, latest: [] };
+    point = read(point, 0, 9_800);
+    const over = { ...plan, last: { ...ended, meters: { [point.id]: 9_800 }, used: { [point.id]: 9_800 } } };
+    const rolled = new Set<string | undefined>();
+    for (let at = 10; at <= 90; at += 5) {
+      point = read(point, at, (9_800 + at * 10) % 10_000);
+      rolled.add(nextDue(over, () => point, zone)?.on);
+    }
+    expect([...rolled]).toEqual([localDate(context(100).at, zone)]);
   });
 });
 

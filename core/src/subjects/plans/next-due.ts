@@ -51,7 +51,9 @@ function dueBy(plan: Counted, trigger: Trigger, pointOf: Parameters<typeof nextD
       const point = pointOf(trigger.pointId);
       const shown = plan.last?.meters[trigger.pointId];
       const since =
-        shown === undefined ? { value: trigger.from, at: null } : { value: shown, at: plan.last?.at ?? null };
+        shown === undefined
+          ? { value: trigger.from, at: null, used: trigger.from }
+          : { value: shown, at: plan.last?.at ?? null, used: plan.last?.used?.[trigger.pointId] ?? null };
       const due = point === undefined ? null : meterDue(point, since, trigger.every, plan.idle);
       if (due === null) return null;
       const day = (at: number): LocalDay => later(localDate(momentOf(at), zone), plan.startsOn);

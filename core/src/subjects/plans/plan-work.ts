@@ -6,7 +6,7 @@ import type { Records } from '../../records/records';
 import type { MeasuringPoint } from '../plant/plant';
 import { SETTINGS_ID, settingsAt } from '../settings/settings';
 import { stepsOf } from '../steps/new-step';
-import { meterAt } from '../readings/meter';
+import { meterAt, usedAt } from '../readings/meter';
 import type { FollowsWork } from '../work/follows-work';
 import { putNewWork } from '../hazards/put-new-work';
 import type { WorkOrder } from '../work/work-order';
@@ -98,12 +98,15 @@ export function lastEnded(
   { zone, pointOf }: { readonly zone: Zone; readonly pointOf: (id: string) => MeasuringPoint | undefined },
 ): LastEnded {
   const meters: Record<string, number> = {};
+  const used: Record<string, number> = {};
   for (const id of metersOf(plan)) {
     const point = pointOf(id);
     const value = (point && meterAt(point.latest, at, point.rollsOverAt)) ?? point?.latest.at(-1)?.value;
     if (value !== undefined) meters[id] = value;
+    const total = point === undefined ? null : usedAt(point.latest, at, point.rollsOverAt);
+    if (total !== null) used[id] = total;
   }
-  return { dueOn, endedOn: localDate(at, zone), at, was, meters };
+  return { dueOn, endedOn: localDate(at, zone), at, was, meters, used };
 }
 
 /** Work that was handed back is the open one of its plan again, unless another has been made since. */

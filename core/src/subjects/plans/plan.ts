@@ -26,6 +26,8 @@ export interface LastEnded {
   readonly was: 'done' | 'dropped';
   /** What the meters that make it due showed then. */
   readonly meters: Readonly<Record<string, number>>;
+  /** What those had gone on by then, over roll-overs and replacements; absent where that was not kept. */
+  readonly used?: Readonly<Record<string, number>>;
 }
 
 /** What makes preventive work due on a machine, and what is then to be done. When it is due next is computed of it (`nextDue`). */

@@ -9,6 +9,11 @@ declare module '../plant/plant' {
   interface ReadingValue {
     /** What the meter that took its place showed at the same moment; absent where it was not replaced then. */
     readonly replacedAt?: number;
+    /**
+     * Of a meter: all that it has gone on by up to this value, over roll-overs and replacements, beginning with the first value that was kept
+     * with it. It stays true when older readings are let go; absent in readings of before.
+     */
+    readonly used?: number;
   }
 }
 
@@ -36,6 +41,46 @@ export function usedUpTo(readings: readonly ReadingValue[], rollsOverAt: number 
     before = replacedAt ?? value;
   }
   return used;
+}
+
+/** Readings of a meter in the order of time, with what it has gone on by up to the one at an index and those after it. */
+export function withUsed(
+  readings: readonly ReadingValue[],
+  index: number,
+  rollsOverAt: number | undefined,
+): readonly ReadingValue[] {
+  const step = (from: ReadingValue, to: ReadingValue): number =>
+    meterStep(from.replacedAt ?? from.value, to.value, rollsOverAt) ?? 0;
+  const counted = [...readings];
+  for (let at = index; at < counted.length; at += 1) {
+    const [before, here, after] = [counted[at - 1], counted[at], counted[at + 1]];
+    if (here === undefined) continue;
+    // What came late and lies before all that is kept changes nothing of what is counted already.
+    if (before === undefined && after?.used !== undefined) {
+      counted[at] = { ...here, used: after.used - step(here, after) };
+      break;
+    }
+    counted[at] = {
+      ...here,
+      used: before === undefined ? here.value : (before.used ?? before.value) + step(before, here),
+    };
+  }
+  return counted;
+}
+
+/** What a meter had gone on by at a moment, as `meterAt` finds what it showed; null where that was not kept. */
+export function usedAt(readings: readonly ReadingValue[], at: Instant, rollsOverAt?: number): number | null {
+  const after = readings.find((reading) => reading.at >= at);
+  const before = readings.filter((reading) => reading.at < at).at(-1);
+  if (after?.at === at) return after.used ?? null;
+  if (before?.used === undefined) return null;
+  if (after === undefined) {
+    const usage = usageOf(readings, rollsOverAt);
+    return usage === null ? before.used : before.used + (usage.perDay * minutesBetween(before.at, at)) / DAY_MINUTES;
+  }
+  const minutes = minutesBetween(before.at, after.at);
+  if (after.used === undefined || minutes <= 0) return null;
+  return before.used + ((after.used - before.used) * minutesBetween(before.at, at)) / minutes;
 }
 
 /** What a meter goes on by in a day. */

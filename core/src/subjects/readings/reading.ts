@@ -6,7 +6,7 @@ import { LATEST_VALUES_KEPT, type MeasuringPoint } from '../plant/plant';
 import type { RawValue } from './derived/derived-kind';
 import './derived/derived-point';
 import { levelOf, type ReadingLevel } from './limits';
-import { meterStep } from './meter';
+import { meterStep, withUsed } from './meter';
 
 /** Beyond this no instrument reads; it also keeps sums of readings exact enough. */
 export const LARGEST_READING = 1e12;
@@ -78,6 +78,8 @@ export function withReading(
   replacedAt?: number,
 ): MeasuringPoint {
   const replaced = replacedAt === undefined ? {} : { replacedAt };
-  const latest = [...point.latest, { at: context.at, value, ...replaced }].sort((a, b) => (a.at < b.at ? -1 : 1));
-  return { ...point, latest: latest.slice(-LATEST_VALUES_KEPT) };
+  const added = { at: context.at, value, ...replaced };
+  const latest = [...point.latest, added].sort((a, b) => (a.at < b.at ? -1 : 1));
+  const counted = point.isMeter ? withUsed(latest, latest.indexOf(added), point.rollsOverAt) : latest;
+  return { ...point, latest: counted.slice(-LATEST_VALUES_KEPT) };
 }
