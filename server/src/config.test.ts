@@ -43,6 +43,12 @@ describe('the configuration', () => {
     expect(configFromEnvironment({ HOST: host, OILCAN_SECURE_COOKIE: '0' }).isCookieSecure).toBe(false);
   });
 
+  it('keeps files and mails beside the database, unless it is told where', () => {
+    const { filesRoot, outboxRoot } = configFromEnvironment({ DATABASE_URL: '/srv/oilcan/works.sqlite' });
+    expect([filesRoot, outboxRoot]).toEqual(['/srv/oilcan/files', '/srv/oilcan/outbox']);
+    expect(configFromEnvironment({ OILCAN_FILES: '/elsewhere' }).filesRoot).toBe('/elsewhere');
+  });
+
   it('believes the proxies that are named', () => {
     expect(configFromEnvironment({ OILCAN_TRUST_PROXY: 'loopback, 10.0.0.0/8' }).trustedProxies).toEqual([
       'loopback',

@@ -1,4 +1,4 @@
-import { resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 
 /** What the server is started with. */
 export interface ServerConfig {
@@ -55,15 +55,21 @@ export const defaultConfig: ServerConfig = {
   wrongPasswordsPerAddress: 100,
 };
 
-/** The configuration from environment variables, each of which may be left out. Throws a sentence for a bad one. */
+/** Why it cannot be started as it was asked to, in one sentence. */
+export class ConfigProblem extends Error {}
+
+/** The configuration from environment variables, each of which may be left out. Throws `ConfigProblem` for a bad one. */
 export function configFromEnvironment(environment: NodeJS.ProcessEnv): ServerConfig {
   const host = textOf(environment, 'HOST', defaultConfig.host);
+  const database = textOf(environment, 'DATABASE_URL', defaultConfig.database);
+  // Files and mails lie beside the database, wherever that is.
+  const beside = (name: string): string => join(dirname(database), name);
   return {
     host,
     port: wholeOf(environment, 'PORT', defaultConfig.port, 0, 65_535),
-    database: textOf(environment, 'DATABASE_URL', defaultConfig.database),
-    filesRoot: textOf(environment, 'OILCAN_FILES', defaultConfig.filesRoot),
-    outboxRoot: textOf(environment, 'OILCAN_OUTBOX', defaultConfig.outboxRoot),
+    database,
+    filesRoot: textOf(environment, 'OILCAN_FILES', beside('files')),
+    outboxRoot: textOf(environment, 'OILCAN_OUTBOX', beside('outbox')),
     webRoot: textOf(environment, 'OILCAN_WEB_ROOT', defaultConfig.webRoot ?? ''),
     demoPassword: environment['OILCAN_DEMO_PASSWORD'] ?? null,
     isCookieSecure: flagOf(environment, 'OILCAN_SECURE_COOKIE', !isLoopback(host)),
@@ -98,7 +104,7 @@ function isLoopback(host: string): boolean {
 function textOf(environment: NodeJS.ProcessEnv, name: string, otherwise: string): string {
   const given = environment[name];
   if (given === undefined) return otherwise;
-  if (given.trim() === '') throw new Error(`${name} is empty. Give it a value, or leave it out.`);
+  if (given.trim() === '') throw new ConfigProblem(`${name} is empty. Give it a value, or leave it out.`);
   return given;
 }
 
@@ -107,7 +113,7 @@ function wholeOf(environment: NodeJS.ProcessEnv, name: string, otherwise: number
   if (given === undefined) return otherwise;
   const value = /^\d+$/.test(given.trim()) ? Number(given) : Number.NaN;
   if (!(value >= least && value <= most)) {
-    throw new Error(`${name} is “${given}”; it must be a whole number from ${least} to ${most}.`);
+    throw new ConfigProblem(`${name} is “${given}”; it must be a whole number from ${least} to ${most}.`);
   }
   return value;
 }
@@ -115,7 +121,7 @@ function wholeOf(environment: NodeJS.ProcessEnv, name: string, otherwise: number
 function flagOf(environment: NodeJS.ProcessEnv, name: string, otherwise: boolean): boolean {
   const given = environment[name];
   if (given === undefined) return otherwise;
-  if (given !== '0' && given !== '1') throw new Error(`${name} is “${given}”; it must be 0 or 1.`);
+  if (given !== '0' && given !== '1') throw new ConfigProblem(`${name} is “${given}”; it must be 0 or 1.`);
   return given === '1';
 }
 
@@ -128,7 +134,7 @@ function choiceOf<const T extends string>(
   const given = environment[name];
   if (given === undefined) return otherwise;
   const chosen = choices.find((each) => each === given);
-  if (chosen === undefined) throw new Error(`${name} is “${given}”; it must be one of: ${choices.join(', ')}.`);
+  if (chosen === undefined) throw new ConfigProblem(`${name} is “${given}”; it must be one of: ${choices.join(', ')}.`);
   return chosen;
 }
 
@@ -141,5 +147,7 @@ function proxiesOf(environment: NodeJS.ProcessEnv): readonly string[] {
   const proxies = given.split(',').map((each) => each.trim());
   const wrong = proxies.find((each) => !PROXY.test(each));
   if (wrong === undefined) return proxies;
-  throw new Error(`${name} has “${wrong}”; give addresses or ranges of proxies, such as 127.0.0.1 or 10.0.0.0/8.`);
+  throw new ConfigProblem(
+    `${name} has “${wrong}”; give addresses or ranges of proxies, such as 127.0.0.1 or 10.0.0.0/8.`,
+  );
 }

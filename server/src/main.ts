@@ -5,7 +5,7 @@ import { DatabaseProblem } from './db/database-problem';
 import { dialectFor } from './db/dialects';
 import { buildServer } from './app';
 import { machineClock } from './clock';
-import { configFromEnvironment, type ServerConfig } from './config';
+import { ConfigProblem, configFromEnvironment, type ServerConfig } from './config';
 import { FileStore } from './files/file-store';
 import { loadRows } from './load/load';
 
@@ -61,7 +61,7 @@ function startSentence(error: unknown): string {
   if (code === 'EADDRINUSE')
     return `Port ${port} is in use. Stop what runs there, or choose another: PORT=4871 npm run demo`;
   if (code === 'EACCES') return `Port ${port} may not be opened by this user. Choose one above 1023 with PORT=.`;
-  if (error instanceof DatabaseProblem) return error.message;
+  if (error instanceof DatabaseProblem || error instanceof ConfigProblem) return error.message;
   const { database } = configFromEnvironment(process.env);
   const problem = dialectFor(database).problemWith(database, error);
   return problem instanceof Error ? problem.message : String(problem);

@@ -31,7 +31,7 @@ export async function connect(address: string, wanted: Wanted = {}): Promise<Kne
     await dialect.check(connection, address);
     await refuseNewer(connection, address);
     if (wanted.asItIs !== true) {
-      const [, done] = (await connection.migrate.latest({ migrationSource: migrations })) as [number, string[]];
+      const [, done] = await migrated(connection);
       const count = (await migrations.getMigrations([])).length;
       if (done.length > 0 && done.length < count)
         wanted.onUpgrade?.(`The database ${address} was written by an older Oilcan. It is brought up to date.`);
@@ -44,6 +44,29 @@ export async function connect(address: string, wanted: Wanted = {}): Promise<Kne
     throw dialect.problemWith(address, error);
   }
 }
+
+/** So often, and so long apart, it is tried again where somebody else brings it up to date just now. */
+const LOCKED_TRIES = 20;
+const LOCKED_MILLISECONDS = 500;
+
+/**
+ * Brings its tables up to date. Another program that does so at this moment is waited for; what holds its place longer than that died in the
+ * middle, and each migration it had begun is undone already.
+ */
+async function migrated(connection: Knex): Promise<[number, string[]]> {
+  for (let tried = 1; ; tried += 1) {
+    try {
+      return (await connection.migrate.latest({ migrationSource: migrations })) as [number, string[]];
+    } catch (error) {
+      if (!isLocked(error) || tried > LOCKED_TRIES) throw error;
+      if (tried === LOCKED_TRIES) await connection.migrate.forceFreeMigrationsLock({ migrationSource: migrations });
+      else await new Promise((resolve) => setTimeout(resolve, LOCKED_MILLISECONDS));
+    }
+  }
+}
+
+const isLocked = (error: unknown): boolean =>
+  error instanceof Error && (error.name === 'MigrationLocked' || /migration.*lock/i.test(error.message));
 
 /** Throws for a database that a later Oilcan has written. */
 async function refuseNewer(connection: Knex, database: string): Promise<void> {

@@ -167,8 +167,19 @@ async function putFile(
     .ignore();
 }
 
+function parsed(line: string, lineNumber: number): object {
+  let given: unknown;
+  try {
+    given = JSON.parse(line);
+  } catch (error) {
+    throw new Error(`Line ${lineNumber} is not JSON: ${error instanceof Error ? error.message : ''}`);
+  }
+  if (typeof given === 'object' && given !== null) return given;
+  throw new Error(`Line ${lineNumber} is neither a row of a known table, nor an account, nor a file.`);
+}
+
 function readLine(line: string, lineNumber: number): Change | AccountLine | FileLine {
-  const given = JSON.parse(line) as { table?: unknown; row?: { id?: unknown } } | AccountLine | FileLine;
+  const given = parsed(line, lineNumber) as { table?: unknown; row?: { id?: unknown } } | AccountLine | FileLine;
   if ('account' in given || 'file' in given) return given;
   const { table, row } = given;
   if (typeof table !== 'string' || !isTableName(table) || typeof row?.id !== 'string') {

@@ -24,9 +24,24 @@ export interface Wanted {
 /** What is wanted, in whole words. */
 export const inWholeWords = (text: string): Wanted => ({ stems: stemsOf(text), beginning: null });
 
+const WORD_CHARACTER = /[\p{L}\p{N}]/u;
+
+/** The word at the very end of a text; found from its end, so that a long text takes no longer than its last word. */
+function lastWordOf(text: string): string {
+  let begin = text.length;
+  while (begin > 0) {
+    const low = text.charCodeAt(begin - 1);
+    // The second half of a pair goes with the first.
+    const size = low >= 0xdc00 && low <= 0xdfff ? 2 : 1;
+    if (!WORD_CHARACTER.test(text.slice(begin - size, begin))) break;
+    begin -= size;
+  }
+  return text.slice(begin);
+}
+
 /** What is wanted so far, while its last word is still being typed. */
 export function wantedSoFar(text: string): Wanted {
-  const last = /[\p{L}\p{N}]+$/u.exec(text)?.[0] ?? '';
+  const last = lastWordOf(text);
   const [beginning = null] = last.length < STEM ? stemsOf(last) : [];
   return { stems: stemsOf(text.slice(0, text.length - (beginning === null ? 0 : last.length))), beginning };
 }

@@ -40,6 +40,7 @@ export const sqlite: Dialect = {
   backUp: async (connection, file) => {
     if (existsSync(file))
       throw new DatabaseProblem(`There is a file at ${file} already. Name one that is not there yet.`);
+    makeFolder(file);
     await connection.raw('VACUUM INTO ?', [file]);
     chmodSync(file, 0o600);
   },
