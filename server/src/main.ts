@@ -1,5 +1,7 @@
 import { existsSync } from 'node:fs';
 import { cp } from 'node:fs/promises';
+import { findAccount } from './accounts/accounts';
+import { endAccount } from './accounts/end-account';
 import { openDatabase } from './database/open-database';
 import { DatabaseProblem } from './db/database-problem';
 import { dialectFor } from './db/dialects';
@@ -14,7 +16,7 @@ function say(sentence: string): void {
   process.stderr.write(`${sentence}\n`);
 }
 
-const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE';
+const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE | end-account NAME';
 
 async function serve(config: ServerConfig): Promise<void> {
   const letGo = dialectFor(config.database).serveAlone(config.database);
@@ -50,6 +52,15 @@ async function run(command: string | undefined, file: string | undefined): Promi
     await dialectFor(config.database).backUp(database, file);
     if (existsSync(config.filesRoot)) await cp(config.filesRoot, `${file}-files`, { recursive: true });
     return database.destroy();
+  }
+  if (command === 'end-account' && file !== undefined) {
+    const database = await openDatabase(config.database, machineClock, { mustExist: true });
+    const account = await findAccount(database, file);
+    if (account !== undefined) await endAccount(database, account.person);
+    await database.destroy();
+    if (account === undefined) throw new Error(`Nobody signs in as “${file}”. Nothing was changed.`);
+    process.stdout.write(`${file} cannot sign in any more, and is signed out everywhere.\n`);
+    return;
   }
   throw new Error(usage);
 }

@@ -98,6 +98,8 @@ export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly label: string;
   /** The argument that names a file, as a dotted path, which is with the server before this is; null for none. */
   readonly file: (keyof Args & string) | `${keyof Args & string}.${string}` | null;
+  /** Of which types that file must be, where it may not be any that is taken; absent where its arguments say its type. */
+  readonly fileTypes?: readonly string[];
   /** What it makes that has a number of its own, which stands in its argument `number`; null for nothing. */
   readonly numbered: string | null;
   /** The rows that it is going to read by their ids, so that many are read at once. Only speed depends on it. */

@@ -15,6 +15,7 @@ import { lifecycleErrors } from '../subjects/lifecycle/lifecycle-errors';
 import { noneErrors } from '../subjects/none/none-errors';
 import { numbersErrors } from '../subjects/numbers/numbers-errors';
 import { clockPlaceErrors } from '../subjects/places-of-clocks/clock-place-errors';
+import { peopleErrors } from '../subjects/people/people-errors';
 import { plansErrors } from '../subjects/plans/plans-errors';
 import { raiseErrors } from '../subjects/raise/raise-errors';
 import { readingsErrors } from '../subjects/readings/readings-errors';
@@ -39,6 +40,7 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...raiseErrors,
   ...goAheadErrors,
   ...reportsErrors,
+  ...peopleErrors,
   ...plansErrors,
   ...copiesErrors,
   ...lifecycleErrors,

@@ -23,6 +23,7 @@ const governing: Readonly<Partial<Record<OperationName, object>>> = {
     costDeviations: 3,
   },
   'faults.set-catalogue': { rows: [] },
+  'person.leave': { personId: 'bob' },
   'raise-rules.set': rules,
 };
 

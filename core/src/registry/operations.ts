@@ -26,6 +26,7 @@ import { noneOperations } from '../subjects/none/none-operations';
 import { notesOperations } from '../subjects/notes/notes-operations';
 import { noticesOperations } from '../subjects/notices/notices-operations';
 import { clockPlaceOperations } from '../subjects/places-of-clocks/clock-place-operations';
+import { peopleOperations } from '../subjects/people/people-operations';
 import { plansOperations } from '../subjects/plans/plans-operations';
 import { photosOperations } from '../subjects/photos/photos-operations';
 import { raiseRulesOperations } from '../subjects/raise-rules/raise-rules-operations';
@@ -64,6 +65,7 @@ export const operations = {
   ...answerOperations,
   ...incidentsOperations,
   ...plansOperations,
+  ...peopleOperations,
   ...copiesOperations,
   ...hazardsOperations,
   ...isolationOperations,
@@ -136,6 +138,11 @@ export function fileNamedBy({ name, args }: Pick<Operation, 'name' | 'args'>): F
   if (path === null) return null;
   const id = path.split('.').reduce<unknown>((within, field) => fieldOf(within, field), args);
   return typeof id === 'string' && isFileId(id) ? id : null;
+}
+
+/** The types of which the file must be that an operation names; null where any will do. */
+export function fileTypesOf({ name }: Pick<Operation, 'name'>): readonly string[] | null {
+  return operationNamed(name)?.fileTypes ?? null;
 }
 
 /** Of what series an operation takes a number, and which it brings; null where it takes none. */

@@ -37,9 +37,9 @@ export function mayLookInto(table: TableName, { mayKnow }: Pick<Viewer, 'mayKnow
   return seenBy !== 'nobody' && (confidential === null || mayKnow.has(confidential));
 }
 
-/** Whether a person may see a row. */
+/** Whether a person may see a row. Who has no site has nothing to do here, and sees none, not even their own. */
 export function isSeenBy(table: TableName, row: Row, viewer: Viewer): boolean {
-  if (!mayLookInto(table, viewer)) return false;
+  if (viewer.siteIds.length === 0 || !mayLookInto(table, viewer)) return false;
   const key = visibilityKeyOf(table);
   if (key === null) return true;
   const mine: readonly string[] = key.column === 'site' || key.column === 'sites' ? viewer.siteIds : [viewer.id];

@@ -1,8 +1,11 @@
-import { ann, aPerson, put, smallWorks } from '@oilcan/core/testing';
+import { Readable } from 'node:stream';
+import { ann, anOperation, aPerson, lea, put, smallWorks } from '@oilcan/core/testing';
 import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
 import { deviceWords } from './device-words';
 import { WrongPasswords } from './wrong-passwords';
-import { PASSWORD, startTestServer, type TestServer } from '../testing/test-server';
+import { FileStore } from '../files/file-store';
+import { loadRows } from '../load/load';
+import { codesOf, PASSWORD, startTestServer, type TestServer } from '../testing/test-server';
 import { PRESENT } from '../testing/test-clock';
 
 let works: TestServer;
@@ -133,6 +136,45 @@ describe('a session', () => {
     await other.close();
   });
 
+  it('ends with the link of the calendar when a password is set anew by loading, or changed', async () => {
+    const other = await startTestServer([...smallWorks(), put('people', cleo)]);
+    const cookie = await other.signIn(cleo);
+    const link = async () =>
+      (await other.ask(cookie, { method: 'POST', url: '/api/calendar' })).json<{ path: string }>().path;
+    const first = await link();
+    const payload = { present: PASSWORD, next: 'correct horses' };
+    expect((await other.ask(cookie, { method: 'PUT', url: '/api/password', payload })).statusCode).toBe(204);
+    expect((await other.ask(null, { url: first })).statusCode).toBe(404);
+    const second = await link();
+    const line = JSON.stringify({ account: { person: cleo.id, name: cleo.name, password: 'another horse' } });
+    await loadRows(other.database, Readable.from([`${line}\n`]), {
+      files: new FileStore(other.filesRoot),
+      clock: other.clock.look,
+    });
+    expect((await other.ask(cookie, { url: '/api/session' })).statusCode).toBe(401);
+    expect((await other.ask(null, { url: second })).statusCode).toBe(404);
+    await other.close();
+  });
+
+  it('ends with the account of somebody who left, and whoever has no site or role sees nothing', async () => {
+    const noRole = aPerson({ id: asId<PersonId>('norole'), name: 'No role', roles: [] });
+    const noSite = aPerson({ id: asId<PersonId>('nosite'), name: 'No site', siteIds: [] });
+    const people = [cleo, noRole, noSite].map((person) => put('people', person));
+    const other = await startTestServer([...smallWorks(), ...people]);
+    for (const person of [noRole, noSite]) expect((await other.pull(await other.signIn(person))).changes).toEqual([]);
+    const [cleos, leas] = [await other.signIn(cleo), await other.signIn(lea)];
+    const leave = (by: PersonId) => anOperation('person.leave', { personId: cleo.id }, { by });
+    expect(codesOf(await other.push(cleos, [leave(cleo.id)]))).toEqual(['role_missing']);
+    expect(codesOf(await other.push(leas, [leave(lea.id)]))).toEqual(['accepted']);
+    expect((await other.ask(cleos, { url: '/api/session' })).statusCode).toBe(401);
+    const again = { method: 'POST' as const, url: '/api/session', payload: { name: cleo.name, password: PASSWORD } };
+    expect((await other.ask(null, again)).statusCode).toBe(401);
+    // What they did keeps their name.
+    const left = (await other.pull(leas)).changes.find(({ id }) => id === cleo.id);
+    expect(left).toMatchObject({ row: { name: 'Cleo', roles: [] } });
+    await other.close();
+  });
+
   it('ends by itself', async () => {
     const cookie = await works.signIn(ann);
     await works.database('sessions').update({ expires_at: '2020-01-01T00:00:00.000Z' });
@@ -152,6 +194,12 @@ describe('a session', () => {
 });
 
 describe('wrong passwords', () => {
+  it('of one person lock out nobody else at the same address', async () => {
+    const wrong = new WrongPasswords({ freeTries: 5, triesPerAddress: 20 });
+    for (let tried = 0; tried < 200; tried += 1) await wrong.begin('works', 'ann').catch(() => undefined);
+    await expect(wrong.begin('works', 'bob')).resolves.toBeUndefined();
+  });
+
   it('wait twice as long each time, up to five minutes', async () => {
     jest.useFakeTimers({ now: PRESENT });
     const wrong = new WrongPasswords({ freeTries: 2, triesPerAddress: 1_000 });

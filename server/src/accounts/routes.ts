@@ -7,6 +7,7 @@ import type { Clock } from '../clock';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
 import { readRow, type StoredRow } from '../db/sql-records';
+import { withdrawLink } from '../calendar/links';
 import { answers, answersNothing, shape } from '../docs/json-schema';
 import type { News } from '../news/news';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
@@ -187,7 +188,7 @@ export async function accountRoutes(
     '/password',
     {
       schema: {
-        summary: 'Change my password; all my other devices are signed out',
+        summary: 'Change my password; all my other devices are signed out, and my calendar link is withdrawn',
         response: answersNothing('It is changed'),
         body: changePasswordSchema,
       },
@@ -202,6 +203,7 @@ export async function accountRoutes(
       await wrongPasswords.right(request.ip, person.id);
       await putPassword(database, person.id, next);
       news.endSessions(await endOtherSessions(database, person.id, session));
+      await withdrawLink(database, person.id);
       return reply.code(204).send();
     },
   );

@@ -15,7 +15,8 @@ interface Limits {
 
 /**
  * What wrong passwords cost: for a name from one address, waits that double from a second to five minutes. Somebody
- * elsewhere who tries that name makes its owner wait for nothing. One address is bounded over all names.
+ * elsewhere who tries that name makes its owner wait for nothing. One address is bounded over all names, of each by its free tries:
+ * whoever forgot their password locks out nobody else at their works.
  */
 export class WrongPasswords {
   readonly #free: number;
@@ -47,6 +48,8 @@ export class WrongPasswords {
     const counted = await this.#counted.consume(key);
     const beyond = counted.consumedPoints - this.#free;
     if (beyond >= 0) await this.#waits.block(key, Math.min(LONGEST_WAIT_SECONDS, 2 ** beyond));
+    // Of one name only its first tries count for the address: its own waits bound the rest, and nobody else there is held up by them.
+    if (counted.consumedPoints > this.#free) return;
     try {
       await this.#addresses.consume(address);
     } catch (limited) {

@@ -30,6 +30,20 @@ const copy = () =>
     line: 'As promised',
     fileId: fileId as never,
   });
+it('is of a PDF, and of nothing else', async () => {
+  const picture = Buffer.from([
+    0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46, 0x49, 0x46, 0, 1, 1, 0, 0, 1, 0, 1, 0, 0, 0xff, 0xd9,
+  ]);
+  const id = createHash('sha256').update(picture).digest('hex');
+  const range = `bytes 0-${picture.length - 1}/${picture.length}`;
+  const headers = { 'content-type': 'application/octet-stream', 'content-range': range };
+  const brought = await works.ask(cookie, { method: 'PUT', url: `/api/files/${id}`, payload: picture, headers });
+  expect(brought.statusCode).toBe(200);
+  const asked = copy();
+  const ofPicture = { ...asked, args: { ...(asked.args as object), fileId: id } };
+  expect(codesOf(await works.push(cookie, [ofPicture]))).toEqual(['file_type_unsupported']);
+});
+
 const waiting = () => works.database('copy_queue').select('tries', 'put_aside_at');
 const files = () => new FileStore(works.filesRoot);
 

@@ -18,7 +18,27 @@ export async function letLeadsRead(transaction: Knex.Transaction, records: SqlRe
     const readerIds = leadsOf(people, row.siteId);
     if (!areSame(readerIds, row.readerIds)) changes.push({ table: 'reviews', id: row.id, row: { ...row, readerIds } });
   }
+  changes.push(...(await noticesOfNoReaders(transaction, records, changes)));
   await records.write(changes);
+}
+
+/** Notices that have an incident’s words go from those who may not read it any more. */
+async function noticesOfNoReaders(
+  transaction: Knex.Transaction,
+  records: SqlRecords,
+  changes: readonly Change[],
+): Promise<Change[]> {
+  const gone: Change[] = [];
+  for (const change of changes) {
+    if (change.table !== 'incidents' || change.row === null) continue;
+    const before = await records.get('incidents', change.id);
+    const { readerIds } = change.row;
+    for (const person of before?.readerIds.filter((id) => !readerIds.includes(id)) ?? [])
+      for (const id of await transaction('notices').where('person', person).pluck<string[]>('id'))
+        if ((await records.get('notices', id))?.incidentId === change.id)
+          gone.push({ table: 'notices', id, row: null });
+  }
+  return gone;
 }
 
 const areSame = (some: readonly string[], others: readonly string[]): boolean =>

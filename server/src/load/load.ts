@@ -10,6 +10,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { putAccount } from '../accounts/accounts';
+import { endAllSessions } from '../accounts/end-account';
 import { failureOf } from '../db/dialects';
 import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
@@ -72,6 +73,8 @@ export async function loadRows(database: Knex, lines: Readable, { files, clock }
     if ('account' in given) {
       const { person, name, password } = given.account;
       await putAccount(database, asId<PersonId>(person), name, password);
+      // Whoever had the earlier password is not signed in with it any more.
+      await endAllSessions(database, asId<PersonId>(person));
       continue;
     }
     if ('file' in given) {

@@ -85,6 +85,8 @@ describe('an incident', () => {
     await loadRows(works.database, Readable.from(lines), { files: new FileStore(works.filesRoot), clock: testClock() });
     expect(await rowsFor(bob, 'incidents')).toHaveLength(1);
     expect(await rowsFor(lea, 'incidents')).toEqual([]);
+    // Nor is the notice, which has its words.
+    expect(await rowsFor(lea, 'notices')).toEqual([]);
     expect(await rowsFor(ann, 'incidents')).toHaveLength(1);
   });
 

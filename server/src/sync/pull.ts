@@ -1,5 +1,5 @@
 import { instantFromMillis, OilcanError, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import { isHere, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
 import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
@@ -42,6 +42,8 @@ export async function pull(
   const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now };
   const behind = (await currentRevision(database)) - since;
   if (behind <= 0) return nothing;
+  // Who has no site or no role has nothing to do here, and sees nothing: what their phone had, it lets go of with the scope.
+  if (!isHere(person)) return { ...nothing, revision: since + behind };
   if (behind > farBehind && since > 0 && !isFilling) return { ...nothing, scope: ANEW };
   const read = async (transaction: Knex.Transaction): Promise<PullAnswer> => {
     // Once more, since the transaction waited for those before it, and contains what they wrote.

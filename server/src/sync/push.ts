@@ -9,10 +9,12 @@ import {
 } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import { StagedRecords } from '@oilcan/core/records';
-import { applyOperation, fileNamedBy, numberTakenBy } from '@oilcan/core/registry';
+import { applyOperation, fileNamedBy, fileTypesOf, numberTakenBy } from '@oilcan/core/registry';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
+import { endAccountsOfLeavers } from '../accounts/end-account';
+import { letLeadsRead } from '../load/let-leads-read';
 import { queueCopies } from '../copies/deliver-copies';
 import { revisionWithin } from '../db/revisions';
 import { SqlRecords, type Audience } from '../db/sql-records';
@@ -43,6 +45,8 @@ export function checkEnvelope(
 export interface Pushed {
   readonly answer: PushAnswer;
   readonly concerned: ReadonlySet<Audience>;
+  /** Of people who left by it. */
+  readonly endedSessions: ReadonlySet<string>;
 }
 
 /**
@@ -84,6 +88,7 @@ export async function pushWithin(
   const outcomes: { id: string; outcome: Outcome }[] = [];
   const early = await earlyCopies(transaction, run, wellFormed, now);
   const missingFiles = await missingFilesOf(transaction, wellFormed, person);
+  const typesOfFiles = await typesAmong(transaction, wellFormed);
   const lent = await lentAmong(transaction, wellFormed);
   const log: NewlyLogged[] = [];
   for (const [index, each] of read.entries()) {
@@ -104,6 +109,11 @@ export async function pushWithin(
     const file = fileNamedBy(operation);
     if (file !== null && missingFiles.has(file)) {
       outcomes.push({ id: operation.id, outcome: refuse('file_missing') });
+      continue;
+    }
+    const types = fileTypesOf(operation);
+    if (file !== null && types !== null && !types.some((type) => type === typesOfFiles.get(file))) {
+      outcomes.push({ id: operation.id, outcome: refuse('file_type_unsupported', {}, 'fileId') });
       continue;
     }
     const numbered = numberTakenBy(operation);
@@ -134,11 +144,13 @@ export async function pushWithin(
   await queueGuestMails(transaction, records, changes);
   await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
   await queueCopies(transaction, changes);
+  const endedSessions = await endAccountsOfLeavers(transaction, changes);
+  if (endedSessions.size > 0) await letLeadsRead(transaction, records);
   const touched = await notePast(transaction, worksTouchedBy(changes));
   await noteReviews(transaction, records, touched, now);
   const revision = await revisionWithin(run);
   await writeLog(run, log, now, revision);
-  return { answer: { outcomes, revision, now }, concerned: records.audience };
+  return { answer: { outcomes, revision, now }, concerned: records.audience, endedSessions };
 }
 
 async function knownOperations(run: Run, operations: readonly Operation[]): Promise<Map<OperationId, KnownOperation>> {
@@ -193,6 +205,21 @@ async function missingFilesOf(
   const named = new Set(operations.flatMap((operation) => fileNamedBy(operation) ?? []));
   for (const id of named) if (await mayNameFile(transaction, id, person)) named.delete(id);
   return named;
+}
+
+/** What the files are that operations name which take some types alone. */
+async function typesAmong(
+  transaction: Knex.Transaction,
+  operations: readonly Operation[],
+): Promise<ReadonlyMap<string, string>> {
+  const named = operations.flatMap((operation) =>
+    fileTypesOf(operation) === null ? [] : (fileNamedBy(operation) ?? []),
+  );
+  if (named.length === 0) return new Map();
+  const stored: { id: string; media_type: string }[] = await transaction('files')
+    .whereIn('id', named)
+    .select('id', 'media_type');
+  return new Map(stored.map(({ id, media_type }) => [id, media_type]));
 }
 
 const lendingOf = (series: NumberSeries, device: string, number: string): string => `${series} ${device} ${number}`;

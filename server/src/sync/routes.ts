@@ -78,8 +78,9 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
       const { person, device } = await server.sessionOf(request);
       checkEnvelope(request.body);
       const { operations } = request.body;
-      const { answer, concerned } = await pushes.push({ person, device, operations });
+      const { answer, concerned, endedSessions } = await pushes.push({ person, device, operations });
       news.tell(answer.revision, concerned);
+      news.endSessions(endedSessions);
       return answer;
     },
   );

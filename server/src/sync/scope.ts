@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { Crew, Person } from '@oilcan/core/people';
+import { isHere, type Crew, type Person } from '@oilcan/core/people';
 import type { Viewer } from '@oilcan/core/records';
 import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
 import { PROTOCOL } from '@oilcan/core/sync';
@@ -30,7 +30,7 @@ export async function scopeOf(database: Knex, person: Person, version: number = 
   const siteIds = [...person.siteIds].sort();
   const viewer = viewerOf(person, await settingsOf(database));
   // A phone that was brought up to date fetches what it could not know before.
-  const named = JSON.stringify([identity?.id, siteIds, wholeFor, [...viewer.mayKnow], version]);
+  const named = JSON.stringify([identity?.id, siteIds, wholeFor, [...viewer.mayKnow], version, isHere(person)]);
   return {
     name: createHash('sha256').update(named).digest('hex').slice(0, 16),
     siteIds,

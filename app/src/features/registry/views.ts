@@ -15,6 +15,7 @@ import { notesViews } from '../notes/notes-views';
 import { noticesViews } from '../notices/notices-views';
 import { plansViews } from '../plans/plans-views';
 import { photosViews } from '../photos/photos-views';
+import { peopleViews } from '../people/people-views';
 import { raiseViews } from '../raise/raise-views';
 import { raiseRulesViews } from '../raise-rules/raise-rules-views';
 import { readingsViews } from '../readings/readings-views';
@@ -63,6 +64,7 @@ export const entryViews: EntryViewSet = {
 /** How every kind of operation is shown. */
 export const operationViews: OperationViewSet = {
   ...workViews.operations,
+  ...peopleViews.operations,
   ...raiseViews.operations,
   ...raiseRulesViews.operations,
   ...goAheadViews.operations,

@@ -31,6 +31,7 @@ const mailCopy = defineOperation({
     fileId: fileField(),
   }),
   file: 'fileId',
+  fileTypes: ['application/pdf'],
   numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { to: 'line', line: 'line' }, keepsTime: true },

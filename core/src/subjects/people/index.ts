@@ -1,2 +1,3 @@
 export * from './people';
 export * from './people-tables';
+export * from './people-errors';

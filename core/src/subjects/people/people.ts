@@ -1,4 +1,5 @@
 import type { CrewId, PersonId, SiteId } from '../../kernel/ids';
+import type { Instant } from '../../kernel/time/instant';
 import type { WeeklyHours } from '../../kernel/time/operating-hours';
 import { hasRole, type Actor } from '../../operations/actor';
 
@@ -11,6 +12,13 @@ export interface Person extends Actor {
   readonly reach?: string;
   /** A level of that trade with a rate of its own, such as `senior`; absent for none. */
   readonly levelId?: string;
+  /** When they left: from then on they have no account and no role, and their name stays with what they did; absent while they are here. */
+  readonly leftAt?: Instant;
+}
+
+/** Whether somebody has anything to do here: without a site or a role nobody sees anything. */
+export function isHere({ siteIds, roles, leftAt }: Pick<Person, 'siteIds' | 'roles' | 'leftAt'>): boolean {
+  return leftAt === undefined && siteIds.length > 0 && roles.length > 0;
 }
 
 /** People who share work, on the sites of that work. */

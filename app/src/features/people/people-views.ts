@@ -1,0 +1,5 @@
+import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
+
+const operations: OperationViewsNamed<'person.leave'> = { 'person.leave': byItsLabel };
+
+export const peopleViews = { operations };
