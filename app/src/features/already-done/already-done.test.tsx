@@ -1,5 +1,5 @@
 import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
-import { ann, anAsset, aPart, aPerson, put, smallWorks, someSettings } from '@oilcan/core/testing';
+import { ann, anAsset, aPart, aPerson, aWorkOrder, put, smallWorks, someSettings } from '@oilcan/core/testing';
 import { peekRows, perform } from '../../data/store';
 import { press, pressTwice, type, words } from '../../testing/hands';
 import { visited } from '../../testing/router';
@@ -26,6 +26,11 @@ const open = async (more: Parameters<typeof TestWorks.open>[0] = []): Promise<vo
 };
 const line = 'pump 2: packing replaced, 1 h just now, 2x pack-12, stood still since 11';
 const LINE = 'What was done, in one line';
+const keptOn = async (): Promise<string | undefined> => {
+  await press('Keep it');
+  const id = visited.at(-1)?.split('=').at(-1) ?? '';
+  return (await works.sent()).peek('workOrders', id)?.assetId;
+};
 
 describe('work that is already done', () => {
   it('is read from one line, shown, and kept as a work order with its entries', async () => {
@@ -131,6 +136,44 @@ describe('work that is already done', () => {
       false,
       true,
     ]);
+  });
+
+  it('that names another machine than the sheet where it was begun is of that one, unless the other is chosen', async () => {
+    const lift = anAsset({ id: asId<AssetId>('lift'), name: 'Lark lift', tag: 'LRK-1' });
+    await open([put('assets', lift)]);
+    await works.show(<DoneScreen assetId={lift.id} words="" />);
+    await type(LINE, 'packing replaced, 1 h');
+    expect(await keptOn()).toBe(lift.id);
+    await works.show(<DoneScreen assetId={lift.id} words="" />);
+    await type(LINE, 'pump 2: packing replaced, 1 h');
+    expect(await keptOn()).toBe(pump.id);
+  });
+
+  it('keeps each of its times as what it counts, the kind by its words, and says what it did not understand', async () => {
+    await open();
+    await type(LINE, 'pump 2: seal inspected, no leak, two of us, 1 h 30 min, 30 min travel');
+    expect(words()).toContain('Not understood: “two of us”.');
+    await press('Keep it');
+    const id = visited.at(-1)?.split('=').at(-1) ?? '';
+    const records = await works.sent();
+    expect(records.peek('workOrders', id)?.kind).toBe('inspection');
+    const contents = records.peekList('entries', 'workOrder', id).map(({ content }) => content);
+    expect(contents.filter(({ kind }) => kind === 'labor')).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ minutes: 90, timeType: 'regular' }),
+        expect.objectContaining({ minutes: 30, timeType: 'travel' }),
+      ]),
+    );
+    expect(contents.some(({ kind }) => kind === 'fault')).toBe(false);
+  });
+
+  it('is offered the open work that is like it before another is made', async () => {
+    const waiting = aWorkOrder({ assetId: pump.id, title: 'Replace the packing', state: 'ready' });
+    await open([put('workOrders', waiting)]);
+    await type(LINE, line);
+    expect(words()).toContain('There is open work like it');
+    await press('Open it');
+    expect(visited.at(-1)).toBe(`/shift/${waiting.id}`);
   });
 
   it('is on another machine in one press, where the words fit several', async () => {

@@ -1,8 +1,9 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mdiTextRecognition } from '@mdi/js';
-import { readDone } from '@oilcan/core/already-done';
+import { readDone, type DoneLine } from '@oilcan/core/already-done';
 import type { AssetId, Instant } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
 import { useDictation } from '../../data/dictation';
 import { forgetDraft, otherDrafts, useDraft } from '../../data/drafts';
 import { now, useRow, useSettings, useTable } from '../../data/store';
@@ -36,7 +37,7 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
   const [others, setOthers] = useState(() => otherDrafts(HALF_WRITTEN, where).slice(0, MOST_OFFERED));
   const along = useTakenAlong(raisedOn);
   const [line, setLine] = useState(draft.first === '' ? words : draft.first);
-  const [chosen, setChosen] = useState<AssetId | null>((assetId as AssetId | undefined) ?? null);
+  const [chosen, setChosen] = useState<AssetId | null>(null);
   const [leftOut, setLeftOut] = useState<Readonly<Record<AssetId, readonly string[]>>>({});
   const { height } = useWindowDimensions();
   const assets = useTable('assets');
@@ -54,7 +55,8 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
     [line, assets, present, settings],
   );
   const likeliest = read.machines[0]?.asset.id ?? null;
-  const asset = useRow('assets', chosen ?? likeliest);
+  const sheets = useRow('assets', (assetId as AssetId | undefined) ?? null);
+  const asset = useRow('assets', chosen ?? machineMeant(read, sheets) ?? likeliest);
   if (settings === undefined) return null;
   // Then it is one scroll: else what the line becomes would have no room below it.
   const isCramped = height < ROOMY_HEIGHT || along.photo !== null || along.voice !== null;
@@ -141,6 +143,15 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
       )}
     </View>
   );
+}
+
+/** A machine that the line names with its whole name, before the one where it was begun. */
+function machineMeant({ machines }: DoneLine, begunAt: Asset | undefined): AssetId | null {
+  const [named] = machines;
+  if (begunAt === undefined) return null;
+  // “pump”, said of Pump 2 where another machine is just called Pump, is this one.
+  const isOther = named?.isWhole === true && !begunAt.name.toLowerCase().includes(named.asset.name.toLowerCase());
+  return isOther ? named.asset.id : begunAt.id;
 }
 
 const LONGEST_SHOWN = 60;

@@ -12,7 +12,7 @@ import { recordTaken, type Taken } from '../raising';
 import { operationOf } from '../shorthand/words';
 
 /** What is kept of a line about work that is done. */
-export interface ToKeep extends Pick<DoneLine, 'time' | 'stoppage'>, Taken {
+export interface ToKeep extends Pick<DoneLine, 'times' | 'stoppage' | 'kind' | 'detection'>, Taken {
   readonly asset: Asset;
   readonly me: PersonId;
   readonly settings: Settings;
@@ -30,12 +30,12 @@ export interface KeptDone {
   readonly notKept: readonly string[];
 }
 
-/** By casual observation (ISO 14224:2016, table B.4; memory): nobody planned to look. */
-const CASUAL = 8;
+/** On demand of production: it stood still or ran reduced (ISO 14224:2016, table B.4; memory). */
+const DISTURBED = 7;
 
 /** Makes the work order with its entries, one after the other. Without the work order nothing is kept. */
 export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
-  const { asset, me, settings, present, title, reason, time, stoppage, fault, meanings, photo, voice } = done;
+  const { asset, me, settings, present, title, reason, kind, times, stoppage, fault, meanings, photo, voice } = done;
   const raised = furtherWorkOrder({
     assetId: asset.id,
     title,
@@ -44,7 +44,7 @@ export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
     tradeId: null,
     cameFrom: null,
   });
-  const made = await performMaking('work.raise', { ...raised, personIds: [me], isDone: true });
+  const made = await performMaking('work.raise', { ...raised, kind, personIds: [me], isDone: true });
   if (!made.ok) return made;
   const workOrderId = asId<WorkOrderId>(made.value);
   const work = peekRow('workOrders', workOrderId);
@@ -52,9 +52,9 @@ export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
   const note = (outcome: Outcome): void => {
     if (!outcome.ok) notKept.push(sentenceFor(outcome.code, outcome.values));
   };
-  if (time !== null) {
-    const minutes = minutesBetween(time.from, time.to);
-    note(await perform('labor.add', { workOrderId, personId: me, startedAt: time.from, minutes, timeType: 'regular' }));
+  for (const { from, to, timeType } of times) {
+    const minutes = minutesBetween(from, to);
+    note(await perform('labor.add', { workOrderId, personId: me, startedAt: from, minutes, timeType }));
   }
   if (stoppage !== null) {
     const { from, to, extent } = stoppage;
@@ -63,10 +63,10 @@ export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
   }
   if (fault !== null) {
     const { component, mode, activity } = fault;
+    // Nobody is made to have seen it by chance: where the line does not say how it was noticed, that stays open.
+    const detection = done.detection ?? (stoppage === null ? null : DISTURBED);
     const open = { mechanism: null, cause: null, text: '' };
-    note(
-      await perform('fault.add', { workOrderId, assetId: null, component, mode, detection: CASUAL, activity, ...open }),
-    );
+    note(await perform('fault.add', { workOrderId, assetId: null, component, mode, detection, activity, ...open }));
   }
   for (const meaning of meanings) {
     const meant = work === undefined ? null : operationOf(meaning, { work, me, settings, present });

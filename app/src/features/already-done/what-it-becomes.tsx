@@ -2,17 +2,18 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiClose } from '@mdi/js';
-import { likelyFault, type DoneLine } from '@oilcan/core/already-done';
+import { likelyFault, openWorkLike, type DoneLine, type DoneTime, type Stretch } from '@oilcan/core/already-done';
 import { asId, formatDuration, minutesBetween, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/settings';
 import { meaningsOf } from '@oilcan/core/shorthand';
-import { newWorkOrder, type WorkOrder } from '@oilcan/core/work';
+import { newWorkOrder, workKinds, type WorkKind, type WorkOrder } from '@oilcan/core/work';
+import { useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useNotice } from '../../ui/notice';
-import { Button, IconPress } from '../../ui/press';
+import { Button, Choice, Choices, IconPress } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { RULE } from '../../ui/theme';
 import { toggled } from '../../ui/toggled';
@@ -20,6 +21,7 @@ import { useOnce } from '../../ui/use-once';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { kindWords, timeTypeWords } from '../../words/work-words';
 import { faultWords } from '../faults/words';
 import type { Taken } from '../raising';
 import { meaningSaid, problemSaid, useShorthandContext } from '../shorthand/words';
@@ -70,7 +72,12 @@ export function WhatItBecomes({
     [read, context],
   );
   const saidFault = meanings.some(({ is }) => is === 'fault');
-  const fault = saidFault ? null : likelyFault(read.title, context.usualFaults, context.faults);
+  const [kind, setKind] = useState<WorkKind | null>(null);
+  const kindNow = kind ?? read.kind;
+  const isCoded = !saidFault && kindNow === 'corrective';
+  const fault = isCoded ? likelyFault(read.trouble, context.usualFaults, context.faults) : null;
+  const ofMachine = useRows('workOrders', 'asset', asset.id);
+  const open = useMemo(() => openWorkLike(read.title, ofMachine), [read.title, ofMachine]);
   const isIn = (key: string): boolean => !leftOut.includes(key);
   const toggle = (key: string): void => onLeaveOut(toggled(leftOut, key));
   const problems = meanings.filter((meaning, index) => isIn(`${index}`) && problemSaid(meaning) !== null);
@@ -82,7 +89,9 @@ export function WhatItBecomes({
       present,
       title: read.title === '' ? line.trim().slice(0, 200) : read.title,
       reason: line.trim(),
-      time: isIn('time') ? read.time : null,
+      kind: kindNow,
+      detection: read.detection,
+      times: read.times.filter((_, index) => isIn(`time ${index}`)),
       stoppage: isIn('stoppage') ? read.stoppage : null,
       fault: fault !== null && isIn('fault') ? { ...fault, activity: read.activity } : null,
       meanings: meanings.filter((_, index) => isIn(`${index}`)),
@@ -101,20 +110,34 @@ export function WhatItBecomes({
   };
   const list = (
     <>
+      {open === null ? null : (
+        <Row>
+          <Words style={sheet.words}>
+            There is open work like it: {open.number} {open.title}
+          </Words>
+          <Button word="Open it" onPress={() => router.push(`/shift/${open.id}`)} />
+        </Row>
+      )}
       <Words as="label">What it becomes</Words>
       <Row>
         <Words style={sheet.words}>A work order: {read.title === '' ? line.trim() : read.title}</Words>
       </Row>
-      {read.time === null ? null : (
+      <Choices label="Kind of work">
+        {workKinds.map((each) => (
+          <Choice key={each} word={kindWords[each]} isChosen={each === kindNow} onPress={() => setKind(each)} />
+        ))}
+      </Choices>
+      {read.times.map((time, index) => (
         <Said
-          words={`${formatDuration(minutesBetween(read.time.from, read.time.to))} of work, ${span(read.time, present, settings)}`}
-          isIn={isIn('time')}
-          onToggle={() => toggle('time')}
+          key={`${time.from} ${time.to}`}
+          words={timeSaid(time, present, settings)}
+          isIn={isIn(`time ${index}`)}
+          onToggle={() => toggle(`time ${index}`)}
         />
-      )}
+      ))}
       {read.stoppage === null ? null : (
         <Said
-          words={`${read.stoppage.extent === 'full' ? 'Stood still' : 'Ran reduced'} ${span(read.stoppage, present, settings)}`}
+          words={`${read.stoppage.extent === 'full' ? 'Stood still' : 'Ran reduced'} ${span(read.stoppage, present, settings)}${askedIfUnsure(read.stoppage)}`}
           isIn={isIn('stoppage')}
           onToggle={() => toggle('stoppage')}
         />
@@ -131,6 +154,11 @@ export function WhatItBecomes({
           onToggle={() => toggle(`${index}`)}
         />
       ))}
+      {read.notUnderstood.length === 0 ? null : (
+        <Words color={palette.faulty}>
+          Not understood: {read.notUnderstood.join(', ')}. It stays in the words; add your time on the work order.
+        </Words>
+      )}
       <FormRefusal sentence={refusal} />
     </>
   );
@@ -152,14 +180,14 @@ export function WhatItBecomes({
 }
 
 /** The work order as it will be, by which the line is understood. */
-function provisional(asset: Asset, { title }: DoneLine, createdAt: Instant): WorkOrder {
+function provisional(asset: Asset, { title, kind }: DoneLine, createdAt: Instant): WorkOrder {
   return newWorkOrder({
     id: asId<WorkOrderId>('already-done'),
     number: '',
     siteId: asset.siteId,
     assetId: asset.id,
     placeId: asset.placeId,
-    kind: 'corrective',
+    kind,
     urgency: 'shift',
     title,
     reason: '',
@@ -182,6 +210,14 @@ const span = (
   { zone, language }: Settings,
 ): string =>
   `${sayMoment(from, present, zone, language)} to ${to === present ? 'now' : sayMoment(to, present, zone, language)}`;
+
+function timeSaid(time: DoneTime, present: Instant, settings: Settings): string {
+  const type = time.timeType === 'regular' ? '' : `, ${timeTypeWords[time.timeType].toLowerCase()}`;
+  const long = formatDuration(minutesBetween(time.from, time.to));
+  return `${long} of work${type}, ${span(time, present, settings)}${askedIfUnsure(time)}`;
+}
+
+const askedIfUnsure = ({ isUnsure }: Stretch): string => (isUnsure ? '. Is that the hour that you mean?' : '');
 
 interface SaidProps {
   readonly words: string;

@@ -2,12 +2,12 @@
 export const LONGEST_LABOR_MINUTES = 24 * 60;
 
 const CLOCK_FORM = /^(\d{1,3}):([0-5]\d)$/;
-const HOURS_FORM = /^(\d{0,3})(?:[.,](\d{1,4}))?(?: ?(?:h|hours?))?$/;
-const MINUTES_FORM = /^(\d{1,5}) ?(?:m|min|minutes?)$/;
-const BOTH_FORM = /^(\d{1,3}) ?h ?([0-5]?\d)(?: ?(?:m|min))?$/;
+const HOURS_FORM = /^(\d{0,3})(?:[.,](\d{1,4}))?(?: ?(?:h|hrs?|hours?))?$/;
+const MINUTES_FORM = /^(\d{1,5}) ?(?:m|mins?|minutes?)$/;
+const BOTH_FORM = /^(\d{1,3}) ?(?:h|hrs?|hours?)(?: and)? ?([0-5]?\d)(?: ?(?:m|mins?|minutes?))?$/;
 
 /**
- * Reads a duration as people write it: `1:30`, `1.5`, `1,5`, `1.5h`, `90m`, `1h30` are all 90 minutes.
+ * Reads a duration as people write it: `1:30`, `1.5`, `1,5`, `1.5h`, `90m`, `1h30`, `1 h 30 min` are all 90 minutes.
  * A bare number is hours. One blank may stand between a figure and its unit or the next figure's (`1 h 30`), and nowhere
  * else: what is not one of these forms is not guessed at. A fraction of an hour is rounded to the nearest whole minute, exactly (no floating point).
  *

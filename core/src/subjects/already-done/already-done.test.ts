@@ -1,10 +1,12 @@
 import fc from 'fast-check';
-import { asId, type AssetId } from '../../kernel/ids';
+import { asId, type AssetId, type WorkOrderId } from '../../kernel/ids';
 import { minutesBetween, parseInstant, type Instant } from '../../kernel/time/instant';
 import { inZone } from '../../kernel/time/zone';
-import { anAsset } from '../../testing/builders';
+import { anAsset, aWorkOrder } from '../../testing/builders';
 import { faultChoices } from '../faults/find-faults';
+import type { WorkState } from '../work/work-order';
 import { likelyFault } from './likely-fault';
+import { openWorkLike } from './open-like';
 import { readDone } from './read-done';
 
 const zone = 'Europe/Vienna';
@@ -22,11 +24,12 @@ const read = (line: string, at: Instant = now) => readDone(line, { assets, now: 
 const clock = (at: Instant | undefined): string | undefined =>
   at === undefined ? undefined : inZone(at, zone).toFormat('HH:mm');
 const said = (line: string, at: Instant = now) => {
-  const { machines, title, time, stoppage, phrases, activity } = read(line, at);
+  const { machines, title, times, stoppage, phrases, activity } = read(line, at);
+  const [time] = times;
   return {
     machine: machines[0]?.asset.id,
     title,
-    time: time === null ? null : `${clock(time.from)}-${clock(time.to)}`,
+    time: time === undefined ? null : `${clock(time.from)}-${clock(time.to)}`,
     stood: stoppage === null ? null : `${clock(stoppage.from)}-${clock(stoppage.to)} ${stoppage.extent}`,
     phrases: phrases.map(({ is }) => is),
     activity,
@@ -125,8 +128,8 @@ describe('a line about work that is already done', () => {
           { maxLength: 10 },
         ),
         (pieces) => {
-          const { time, stoppage, title } = read(pieces.join(' '));
-          for (const stretch of [time, stoppage]) {
+          const { times, stoppage, title } = read(pieces.join(' '));
+          for (const stretch of [...times, stoppage]) {
             if (stretch === null) continue;
             expect(stretch.to <= now).toBe(true);
             expect(stretch.from < stretch.to).toBe(true);
@@ -144,10 +147,28 @@ describe('the fault that words name', () => {
     expect(likelyFault('packing leaked and was replaced', [], choices)).toEqual({ component: 'packing', mode: 'ELP' });
     expect(likelyFault('bearing noisy', [], choices)).toEqual({ component: 'bearing', mode: 'NOI' });
     const usual = [{ component: 'bearing', mode: 'VIB' as const }];
-    expect(likelyFault('bearing replaced', usual, choices)).toEqual(usual[0]);
+    expect(likelyFault('bearing vibrates', usual, choices)).toEqual(usual[0]);
   });
 
-  it('is none where no word fits', () => {
+  it('is none where no word fits, where none says how it failed, and where several fit as well', () => {
+    expect(likelyFault('bearing replaced', [{ component: 'bearing', mode: 'VIB' }], choices)).toBeNull();
+    const both = faultChoices('pump', { pump: { packing: ['ELP', 'ELU'] } });
+    expect(likelyFault('packing leaked', [], both)).toBeNull();
     expect(likelyFault('xyzzy', [], [{ component: 'packing', mode: 'ELP' }])).toBeNull();
+  });
+});
+
+describe('open work like what was done', () => {
+  it('is the open one that shares its words, not another of the machine and not one that is finished', () => {
+    const work = (id: string, title: string, state: WorkState) =>
+      aWorkOrder({ id: asId<WorkOrderId>(id), title, state });
+    const works = [
+      work('guard', 'Guard rattles', 'ready'),
+      work('packing', 'Replace the packing', 'ready'),
+      work('old', 'Packing replaced', 'finished'),
+    ];
+    expect(openWorkLike('Packing replaced', works)?.id).toBe('packing');
+    expect(openWorkLike('Oil topped up', works)).toBeNull();
+    expect(openWorkLike('', works)).toBeNull();
   });
 });

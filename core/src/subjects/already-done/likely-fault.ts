@@ -1,11 +1,13 @@
 import { findFaults, type FaultChoice } from '../faults/find-faults';
 
 /** Words that say nothing of what failed. */
-const SHORTEST = 4;
+const SHORTEST = 3;
 
 /**
- * The fault that words most likely name: of the faults that the machine had, else of those that its class can have, the one that most
- * of the words fit. Null where none fits.
+ * The fault that words name: of the faults that the machine had, else of those that its class can have. It is only named where a word
+ * says how it failed (“replaced” says nothing of it), and where one fits better than all others; else null, and somebody is asked.
+ *
+ * @param words what was wrong, without what is denied
  */
 export function likelyFault(
   words: string,
@@ -13,25 +15,37 @@ export function likelyFault(
   ofClass: readonly FaultChoice[],
 ): FaultChoice | null {
   const said = words.split(/[^\p{L}\p{N}]+/u).filter((word) => word.length >= SHORTEST);
-  return bestOf(said, usual) ?? bestOf(said, ofClass);
+  return onlyBestOf(said, usual) ?? onlyBestOf(said, ofClass);
 }
 
-function bestOf(said: readonly string[], choices: readonly FaultChoice[]): FaultChoice | null {
+/** How it failed counts as much as what failed; both together more than either. */
+function onlyBestOf(said: readonly string[], choices: readonly FaultChoice[]): FaultChoice | null {
   let best: FaultChoice | null = null;
   let most = 0;
+  let isOnly = false;
   for (const choice of choices) {
-    // A word that names the part says more than one that people also say for how it fails.
-    const fits = said.reduce((sum, word) => {
-      if (findFaults([choice], word).length === 0) return sum;
-      return sum + (isOfPart(choice, word) ? 2 : 1);
-    }, 0);
-    if (fits > most) [best, most] = [choice, fits];
+    const how = said.filter((word) => !isOfPart(choice, word) && saysHow(choice, word)).length;
+    const what = said.filter((word) => isOfPart(choice, word)).length;
+    // A part that is not named is a guess; the machine as a whole is none.
+    const fits = how === 0 || (what === 0 && choice.component !== '') ? 0 : how + 2 * what;
+    if (fits === 0 || fits < most) continue;
+    isOnly = fits > most;
+    if (isOnly) [best, most] = [choice, fits];
   }
-  return best;
+  return isOnly ? best : null;
 }
+
+/** Whether a word is of how it failed, whatever the part. */
+const saysHow = ({ mode }: FaultChoice, word: string): boolean =>
+  word.length > SHORTEST || word.toLowerCase() === 'hot'
+    ? findFaults([{ component: '', mode }], word).length > 0
+    : false;
 
 const isOfPart = ({ component }: FaultChoice, word: string): boolean =>
   component
     .toLowerCase()
     .split(/[^\p{L}\p{N}]+/u)
-    .some((each) => each.startsWith(word.toLowerCase().slice(0, 5)));
+    .some(
+      (each) =>
+        each === word.toLowerCase() || (word.length > SHORTEST && each.startsWith(word.toLowerCase().slice(0, 5))),
+    );

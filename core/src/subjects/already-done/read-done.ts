@@ -1,40 +1,56 @@
 import { addMinutes, minutesBetween, type Instant } from '../../kernel/time/instant';
-import { latestWallTime, type Zone } from '../../kernel/time/zone';
-import { parseDuration } from '../../kernel/time/duration';
+import { formatDuration } from '../../kernel/time/duration';
+import type { Zone } from '../../kernel/time/zone';
 import type { Asset } from '../plant/plant';
 import { parseShorthand } from '../shorthand/parse';
 import type { Phrase } from '../shorthand/phrase';
 import { fromSpoken } from '../shorthand/spoken';
 import { likelyMachines, type LikelyMachine } from './likely-machines';
+import { partSaid, readingSaid } from './things-said';
+import { endOf, stretchOf, stretchWithin, timeLeftIn, type SaidStretch, type Stretch } from './times-said';
+import { whatWasDone, type DoneWords } from './what-was-done';
 
-/** Something that took from one moment to another. */
-export interface Stretch {
-  readonly from: Instant;
-  readonly to: Instant;
+export type TimeType = Extract<Phrase, { is: 'time' }>['timeType'];
+
+/** Time of the person, as what it counts. */
+export interface DoneTime extends Stretch {
+  readonly timeType: TimeType;
 }
 
 /** What one line about work that is already done says. */
-export interface DoneLine {
+export interface DoneLine extends DoneWords {
   /** The machines that it may be about, the likeliest first. */
   readonly machines: readonly LikelyMachine[];
   /** What was done, in its own words; empty where the line only has figures. */
   readonly title: string;
-  /** The person's time; null where it says none. */
-  readonly time: Stretch | null;
+  /** The person's times, one before the other. */
+  readonly times: readonly DoneTime[];
   readonly stoppage: (Stretch & { readonly extent: 'full' | 'reduced' }) | null;
   /** What else it says, as the shorthand has it: parts, faults, readings, notes, expenses, that there was none of something. */
   readonly phrases: readonly Phrase[];
-  /** What activity its words name, by the codes of ISO 14224; null for none. */
-  readonly activity: number | null;
+  /** What speaks of a time or of other people and is not understood, in the words of the line: they stay in the title. */
+  readonly notUnderstood: readonly string[];
 }
 
 /** The longest line that is read. */
 const LONGEST_DONE = 1_000;
 const LONGEST_TITLE = 200;
 
+/** What the parts of a line say, as it is put together. */
+interface Gathered {
+  readonly words: string[];
+  readonly phrases: Phrase[];
+  readonly times: (SaidStretch & { readonly timeType: TimeType })[];
+  readonly notUnderstood: string[];
+  stoppage: DoneLine['stoppage'];
+  /** When the work ended, if that was said by itself. */
+  ended: Instant | null;
+}
+
 /**
  * Reads one line about work that was done without a work order, in plain words or shorthand, typed or spoken: “pump 2: packing replaced,
- * 2 h just now, 1x pack-12, stood still since nine”. Times are counted back from now, or are the latest such times of the clock.
+ * 2 h just now, 1x pack-12, stood still since nine”. Times are counted back from now, or are the latest such times of the clock. What
+ * speaks of a time and is not understood is named, and stays in the title: nothing is dropped or guessed.
  *
  * @param assets among which its machine is found
  */
@@ -43,46 +59,108 @@ export function readDone(
   { assets, now, zone }: { readonly assets: readonly Asset[]; readonly now: Instant; readonly zone: Zone },
 ): DoneLine {
   const { head, rest } = headOf(fromSpoken(line.slice(0, LONGEST_DONE)), assets);
-  const words: string[] = [];
-  const phrases: Phrase[] = [];
-  let time: Stretch | null = null;
-  let stoppage: DoneLine['stoppage'] = null;
-  for (const part of partsOf(rest)) {
-    const stood = STOOD.exec(part);
-    if (stood !== null) {
-      const when =
-        stretchOf(part.slice(stood[0].length), now, zone) ?? stretchOf(part.slice(0, stood.index), now, zone);
-      if (when !== null) {
-        stoppage = { ...when, extent: /reduced|slow/i.test(stood[0]) ? 'reduced' : 'full' };
-        continue;
-      }
-    }
-    const stretch = stretchOf(part, now, zone);
-    if (stretch !== null && time === null) {
-      time = stretch;
-      continue;
-    }
-    const read = parseShorthand(part).map(({ phrase }) => phrase);
-    const isRead = read.length > 0 && read.every(({ is }) => is !== 'unread');
-    if (!isRead) {
-      words.push(part);
-      continue;
-    }
-    for (const phrase of read)
-      if (phrase.is === 'time') time ??= { from: addMinutes(now, -phrase.minutes), to: now };
-      else if (phrase.is === 'stoppage')
-        stoppage ??= { from: addMinutes(now, -phrase.minutes), to: now, extent: phrase.extent };
-      else phrases.push(phrase);
-  }
+  const gathered: Gathered = { words: [], phrases: [], times: [], notUnderstood: [], stoppage: null, ended: null };
+  for (const part of partsOf(rest)) gather(gathered, part, { now, zone });
+  const { words, phrases, notUnderstood, stoppage, ended } = gathered;
+  // “2 h, yesterday” did not end now: when it was has to be said.
+  const isOfAnotherDay = words.some((each) => OTHER_DAY.test(each));
+  const known = gathered.times.filter(({ isOnlyLong }) => !(isOnlyLong && isOfAnotherDay));
+  for (const { from, to } of gathered.times.filter((each) => !known.includes(each)))
+    notUnderstood.push(`“${formatDuration(minutesBetween(from, to))}” of another day`);
+  const times = oneBeforeTheOther(known, ended ?? now);
+  // Without how long it took, an end says no time.
+  if (ended !== null && times.length === 0) notUnderstood.push('when it ended, without when it began');
   const title = beginningWithCapital(words.join(', ').slice(0, LONGEST_TITLE));
   return {
     machines: likelyMachines(head === '' ? title : head, assets),
     title,
-    time,
+    times,
     stoppage,
     phrases,
-    activity: activityIn(title),
+    notUnderstood,
+    ...whatWasDone(title),
   };
+}
+
+/** Puts what one part of the line says to what was gathered. */
+function gather(into: Gathered, part: string, clockwork: { readonly now: Instant; readonly zone: Zone }): void {
+  const stood = isDenied(part) ? null : STOOD.exec(part);
+  if (stood !== null) {
+    const before = part.slice(0, stood.index).trim();
+    const when = stretchOf(part.slice(stood.index + stood[0].length), clockwork) ?? stretchOf(before, clockwork);
+    if (when !== null && into.stoppage === null) {
+      const { isOnlyLong: _, ...stretch } = when;
+      into.stoppage = { ...stretch, extent: /reduced|slow/i.test(stood[0]) ? 'reduced' : 'full' };
+      if (before !== '' && stretchOf(before, clockwork) === null) gather(into, before, clockwork);
+      return;
+    }
+  }
+  const ended = endOf(part, clockwork);
+  if (ended !== null) {
+    into.ended = ended;
+    return;
+  }
+  const { said, timeType } = withType(part);
+  const stretch = stretchOf(said, clockwork);
+  if (stretch !== null) {
+    into.times.push({ ...stretch, timeType });
+    return;
+  }
+  const read = parseShorthand(part).map(({ phrase }) => phrase);
+  if (read.length > 0 && read.every(({ is }) => is !== 'unread')) {
+    for (const phrase of read) gatherPhrase(into, phrase, clockwork.now);
+    return;
+  }
+  const thing = readingSaid(part) ?? partSaid(part);
+  if (thing !== null) {
+    into.phrases.push(thing);
+    return;
+  }
+  const within = stood === null ? stretchWithin(said, clockwork) : null;
+  if (within !== null) into.times.push({ ...within.stretch, timeType });
+  const words = within === null ? part : within.words;
+  into.words.push(words);
+  const left = timeLeftIn(words) ?? (OTHER_PEOPLE.exec(words)?.[0] || null);
+  if (left !== null) into.notUnderstood.push(`“${left.trim()}”`);
+}
+
+function gatherPhrase(into: Gathered, phrase: Phrase, now: Instant): void {
+  const untilNow = (minutes: number): SaidStretch => ({
+    from: addMinutes(now, -minutes),
+    to: now,
+    isUnsure: false,
+    isOnlyLong: true,
+  });
+  if (phrase.is === 'time') into.times.push({ ...untilNow(phrase.minutes), timeType: phrase.timeType });
+  else if (phrase.is === 'stoppage' && into.stoppage === null)
+    into.stoppage = { ...untilNow(phrase.minutes), extent: phrase.extent };
+  else into.phrases.push(phrase);
+}
+
+/** Times of which is only said how long they took follow one another, the last of them to the end. */
+function oneBeforeTheOther(times: Gathered['times'], end: Instant): DoneTime[] {
+  let until = end;
+  return times
+    .slice()
+    .reverse()
+    .map(({ isOnlyLong, ...time }): DoneTime => {
+      if (!isOnlyLong) return time;
+      const from = addMinutes(until, -minutesBetween(time.from, time.to));
+      const placed = { ...time, from, to: until };
+      until = from;
+      return placed;
+    })
+    .reverse();
+}
+
+const TYPE = /\s*\b(?:of\s+)?(overtime|travel(?:ling|ing)?|driving|on the (?:way|road))\b\s*/i;
+
+/** `1h overtime`, “30 min of travel”: what the time counts as, and the words without it. */
+function withType(part: string): { readonly said: string; readonly timeType: TimeType } {
+  const match = TYPE.exec(part);
+  if (match?.[1] === undefined) return { said: part, timeType: 'regular' };
+  const said = `${part.slice(0, match.index)} ${part.slice(match.index + match[0].length)}`.trim();
+  return { said, timeType: /overtime/i.test(match[1]) ? 'overtime' : 'travel' };
 }
 
 /** As the titles of other work begin. */
@@ -99,141 +177,21 @@ function headOf(line: string, assets: readonly Asset[]): { readonly head: string
   return isMachine ? { head: first, rest: line.slice(line.indexOf(first) + first.length) } : { head: '', rest: line };
 }
 
-/** Its parts: a comma within a number, a decimal or a time parts nothing. */
+/** Its parts: a comma or a point within a number parts nothing. */
 function partsOf(line: string): string[] {
   return line
-    .split(/;|,(?!\d)|\.(?=\s)|\sand\s(?=\d|stood|stopped)/i)
+    .replace(/(\dh|\bhours?|\bhrs?|\d h) and (?=\d{1,2}\s?m)/gi, '$1 ')
+    .split(/;|(?<!\d),|,(?!\d)|\.(?=\s|$)|\sand\s(?=\d|stood|stopped)|\bthen\s(?=\d)/i)
     .map((part) => part.trim())
     .filter((part) => part !== '');
 }
 
 const STOOD =
-  /\b(?:(?:it\s+)?(?:stood(?:\s+still)?|was\s+stopped|stopped|standstill|down|ran\s+reduced|ran\s+slow(?:ly)?|reduced))\b/i;
+  /\b(?:(?:it\s+)?(?:stood(?:\s+still)?|was\s+(?:stopped|down)|stopped|standstill(?:\s+of)?|down(?:time)?(?:\s+(?:was|of))?|ran\s+reduced|ran\s+slow(?:ly)?|reduced)(?:\s+for)?)(?=\s|$)/i;
+const isDenied = (part: string): boolean => /\b(?:not|never|no)\b|n['’]t\b/i.test(part);
 
-const hours: Readonly<Record<string, number>> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  noon: 12,
-};
-const CLOCK = `(\\d{1,2}(?:[:.]\\d{2})?(?:\\s?[ap]m)?|(?:half past |quarter past |quarter to )?(?:${Object.keys(hours).join('|')}))(?:\\s+o['’]clock)?`;
-const DURATION = String.raw`(\d{1,3}:[0-5]\d|\d{0,3}(?:[.,]\d{1,2})?\s?h(?:ours?)?(?:[0-5]?\d(?:m|min)?)?|\d{1,4}\s?m(?:in(?:utes?)?)?)`;
-const JUST_NOW = String.raw`(?:\s+(?:just now|now|until now|till now|up to now))?`;
+const OTHER_DAY = /\b(?:yesterday|the day before|last (?:night|week))\b/i;
 
-const forms: readonly (readonly [RegExp, (match: readonly string[], now: Instant, zone: Zone) => Stretch | null])[] = [
-  [
-    new RegExp(`^(?:from\\s+)?${CLOCK}\\s*(?:-|–|to|till|until)\\s*${CLOCK}$`, 'i'),
-    ([, begin = '', end = ''], now, zone) => between(begin, end, now, zone),
-  ],
-  [
-    new RegExp(`^since\\s+${CLOCK}$`, 'i'),
-    ([, begin = ''], now, zone) => {
-      const from = latestAt(begin, now, zone);
-      return from === null ? null : { from, to: now };
-    },
-  ],
-  [
-    new RegExp(`^(?:for\\s+)?${DURATION}\\s+(?:until|till|to)\\s+${CLOCK}$`, 'i'),
-    ([, long = '', end = ''], now, zone) => {
-      const [to, minutes] = [latestAt(end, now, zone), minutesOf(long)];
-      return to === null || minutes === null ? null : { from: addMinutes(to, -minutes), to };
-    },
-  ],
-  [
-    new RegExp(`^(?:for\\s+|took\\s+)?${DURATION}(?:\\s+of\\s+work)?${JUST_NOW}$`, 'i'),
-    ([, long = ''], now) => {
-      const minutes = minutesOf(long);
-      return minutes === null ? null : { from: addMinutes(now, -minutes), to: now };
-    },
-  ],
-];
-
-/** From when to when a text says that something took; null where it does not say that. */
-function stretchOf(text: string, now: Instant, zone: Zone): Stretch | null {
-  const said = text.trim();
-  for (const [form, read] of forms) {
-    const match = form.exec(said);
-    const stretch = match === null ? null : read([...match], now, zone);
-    if (stretch !== null && minutesBetween(stretch.from, stretch.to) > 0) return stretch;
-  }
-  return null;
-}
-
-function minutesOf(text: string): number | null {
-  const short = text
-    .replace(/\s/g, '')
-    .replace(/hours?/i, 'h')
-    .replace(/min(utes?)?$/i, 'm');
-  return parseDuration(short) ?? null;
-}
-
-function between(begin: string, end: string, now: Instant, zone: Zone): Stretch | null {
-  const to = latestAt(end, now, zone);
-  const from = to === null ? null : latestAt(begin, to, zone);
-  return to === null || from === null ? null : { from, to };
-}
-
-/** The last moment, not after another, at which the clock showed this; said without morning or evening, the later of both. */
-function latestAt(text: string, notAfter: Instant, zone: Zone): Instant | null {
-  const shown = shownBy(text.trim().toLowerCase());
-  if (shown === null) return null;
-  const { hour, minute, isSure } = shown;
-  const candidates = isSure || hour > 12 || hour === 0 ? [hour] : [hour % 12, (hour % 12) + 12];
-  const moments = candidates.map((each) =>
-    latestWallTime(`${String(each).padStart(2, '0')}:${String(minute).padStart(2, '0')}`, notAfter, zone),
-  );
-  return moments.reduce((latest, each) => (each > latest ? each : latest));
-}
-
-interface Shown {
-  readonly hour: number;
-  readonly minute: number;
-  /** Whether it says which half of the day. */
-  readonly isSure: boolean;
-}
-
-function shownBy(text: string): Shown | null {
-  const figures = /^(\d{1,2})(?:[:.](\d{2}))?\s?([ap]m)?$/.exec(text);
-  if (figures?.[1] !== undefined) {
-    const [hour, minute] = [Number(figures[1]), Number(figures[2] ?? 0)];
-    if (hour > 24 || minute > 59) return null;
-    const half = figures[3];
-    if (half !== undefined)
-      return hour > 12 ? null : { hour: (hour % 12) + (half === 'pm' ? 12 : 0), minute, isSure: true };
-    // Written with minutes it is what a clock of twenty-four hours shows.
-    return { hour: hour % 24, minute, isSure: figures[2] !== undefined };
-  }
-  const [, past = '', name = ''] = /^(half past |quarter past |quarter to )?(\w+)$/.exec(text) ?? [];
-  const hour = hours[name];
-  if (hour === undefined) return null;
-  if (name === 'noon') return { hour: 12, minute: 0, isSure: true };
-  if (past === 'quarter to ') return { hour: hour === 1 ? 12 : hour - 1, minute: 45, isSure: false };
-  return { hour, minute: past === 'half past ' ? 30 : past === 'quarter past ' ? 15 : 0, isSure: false };
-}
-
-/** What somebody says that they did, by the codes of ISO 14224:2016, table B.5 (memory). */
-const activityWords: readonly (readonly [RegExp, number])[] = [
-  [/\b(?:replac|renew|chang|swapp|new\b)/i, 1],
-  [/\b(?:repair|mend|weld|seal|fix)/i, 2],
-  [/\b(?:modif|rebuil|convert)/i, 3],
-  [/\b(?:adjust|align|tight|set\b|readjust|tension)/i, 4],
-  [/\b(?:refit|put back)/i, 5],
-  [/\b(?:clean|greas|lubricat|oil(?:ed)?\b|top(?:ped)? up|servic|thaw|clear)/i, 7],
-  [/\b(?:test)/i, 8],
-  [/\b(?:inspect|look)/i, 9],
-  [/\b(?:overhaul)/i, 10],
-  [/\b(?:check)/i, 6],
-];
-
-function activityIn(title: string): number | null {
-  return activityWords.find(([form]) => form.test(title))?.[1] ?? null;
-}
+/** The time of others is theirs: only one's own is kept. */
+const OTHER_PEOPLE =
+  /\b(?:two|three|four|five|six|[2-9])\s+(?:of us|people|men|persons)\b|\bwith \p{Lu}\p{L}+|\bboth of us\b/u;

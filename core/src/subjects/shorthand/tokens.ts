@@ -54,8 +54,10 @@ export function keywordAt(tokens: readonly Token[], at: number): Keyword | null 
 
 const AMOUNT = /^(\d{1,6}(?:[.,]\d{1,3})?)x$/i;
 const NUMBER = /^-?\d{1,9}(?:[.,]\d{1,6})?$/;
-const TIME = /^(?:\d{1,3}:[0-5]\d|\d{0,3}(?:[.,]\d{1,4})?h(?:[0-5]?\d)?(?:m|min)?|\d{1,5}(?:m|min))$/i;
-const UNITS_OF_TIME = new Set(['h', 'hour', 'hours', 'm', 'min', 'minutes', 'minute']);
+/** What has one of these is a time; a bare number is none. */
+const HAS_UNIT_OF_TIME = /[hm:]/i;
+/** `1 hour and 30 minutes` is five tokens. */
+const LONGEST_TIME = 5;
 
 /** `2x`, or `2 x`: how much, and how many tokens that takes. */
 export function amountAt(
@@ -71,23 +73,21 @@ export function amountAt(
   return isTimes && AMOUNT.test(`${token.text}x`) ? { amount: token.text, length: 2 } : null;
 }
 
-/** `1:30`, `1.5h`, `90m`, `1h30`, `2 hours`: minutes, and how many tokens they take. */
+/** `1:30`, `1.5h`, `90m`, `1h30`, `1h 30m`, `2 hours`: minutes, and how many tokens they take, as many as belong to it. */
 export function timeAt(
   tokens: readonly Token[],
   at: number,
 ): { readonly minutes: number; readonly length: number } | null {
-  const token = tokens[at];
-  if (token === undefined || token.isQuoted) return null;
-  if (TIME.test(token.text)) {
-    const minutes = parseDuration(token.text);
-    return minutes === undefined ? null : { minutes, length: 1 };
+  for (let length = Math.min(LONGEST_TIME, tokens.length - at); length > 0; length -= 1) {
+    const taken = tokens.slice(at, at + length);
+    if (taken.some(({ isQuoted }) => isQuoted)) continue;
+    const text = taken.map((token) => token.text).join(' ');
+    const minutes = HAS_UNIT_OF_TIME.test(text) ? parseDuration(text) : undefined;
+    // The 30 of “1 h 30 x seal” is of the part.
+    const isOfPart = length > 1 && amountAt(tokens, at + length - 1) !== null;
+    if (minutes !== undefined && !isOfPart) return { minutes, length };
   }
-  const next = tokens[at + 1];
-  if (next === undefined || next.isQuoted || !NUMBER.test(token.text)) return null;
-  const unit = next.text.toLowerCase();
-  if (!UNITS_OF_TIME.has(unit)) return null;
-  const minutes = parseDuration(`${token.text}${unit.startsWith('h') ? 'h' : 'm'}`);
-  return minutes === undefined ? null : { minutes, length: 2 };
+  return null;
 }
 
 /** A plain number, `68` or `-3,5`. */
