@@ -54,6 +54,22 @@ test('a reporter without an account reports by the printed label, the lead takes
   await expect(reporter.getByText('Received. Somebody will look at it.')).toBeVisible({ timeout: 30_000 });
   const number = (await reporter.locator('.number').textContent()) ?? '';
 
+  await test.step('without a script, and where only the script does not arrive, forms alone are enough', async () => {
+    const without = await open(null, { ...phone, javaScriptEnabled: false });
+    const lost = await open(null, phone);
+    await lost.route('**/r/page.js', (route) => route.abort());
+    for (const other of [without, lost]) {
+      await other.goto(address);
+      await other.getByLabel('What is wrong?').fill('A brake shoe lies on the floor');
+      await other.getByText('Not as it should').tap();
+      await other.getByRole('button', { name: 'Send the report' }).tap();
+      await expect(other.getByText('Received. Somebody will look at it.')).toBeVisible();
+      await other.getByLabel('Anything to add?').fill('It is the left one');
+      await other.getByRole('button', { name: 'Send', exact: true }).tap();
+      await expect(other.getByText('It is the left one')).toBeVisible();
+    }
+  });
+
   await tess.goto('/desk');
   await tess.getByRole('button', { name: /and all reports/ }).click();
   await tess.getByRole('link', { name: /It screams when it brakes/ }).click();

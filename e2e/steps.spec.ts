@@ -32,7 +32,7 @@ test('steps of every kind and a branch are answered without signal, through a re
   await ines.goto('/');
   await ines.getByText('Standby drive test run').first().tap();
   const button = (name: string | RegExp) => ines.getByRole('button', { name, exact: true });
-  await button(/^I have read the \d hazards/).tap();
+  await button(/^I have read the \d+ hazards/).tap();
 
   await expect(ines.getByText('Sample taken, bottle marked with day and hours')).toHaveCount(0);
   await ines.getByRole('radio', { name: 'Milky' }).tap();
@@ -82,7 +82,7 @@ test('a round is walked without signal, through a reload, and its further work r
   await expect(ines.getByRole('link', { name: /Daily round, Lark.*stop 1 of 14/ })).toBeVisible();
   await ines.getByText('Daily round, Lark').tap();
   const button = (name: string | RegExp) => ines.getByRole('button', { name, exact: true });
-  await button(/^I have read the \d hazards/).tap();
+  await button(/^I have read the \d+ hazards/).tap();
   await ines.getByRole('radio', { name: 'Faulty' }).tap();
   // One tap leads on, though this stop is not done.
   await button('Next: 2, Lark cabins').tap();
