@@ -134,6 +134,8 @@ test('what is raised takes few taps, also without signal, and is there after a r
   await ines.goto('/shift');
   await ines.getByText('All reports of my sites', { exact: false }).scrollIntoViewIfNeeded();
   await expect(ines.getByRole('heading', { name: 'My reports' })).toBeVisible();
+  // Until the whole application is on the phone, a view that was never opened needs signal.
+  await ines.evaluate('navigator.serviceWorker.ready');
   await ines.context().setOffline(true);
   await test.step('report a problem on a scanned machine', () =>
     within(4, async () => {

@@ -4,6 +4,7 @@ import type { Settings } from '@oilcan/core/settings';
 import type { Meaning } from '@oilcan/core/shorthand';
 import type { WorkOrder } from '@oilcan/core/work';
 import { fullestBin } from '../../data/stock';
+import { peekRows } from '../../data/store';
 
 /** An operation that a phrase means. */
 export type Meant = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
@@ -27,6 +28,8 @@ export function operationOf(meaning: Meaning, { work, me, settings, present }: A
     }
     case 'part': {
       if (meaning.is !== 'part') return null;
+      const sits = peekRows('installations', 'asset', work.assetId).some(({ partId }) => partId === meaning.partId);
+      if (sits) return 'One with a number sits there: use it through Part, where what comes out is asked.';
       const planned = work.kit.find(({ partId }) => partId === meaning.partId)?.binId;
       const binId = planned ?? fullestBin(meaning.partId, work.siteId);
       if (binId === undefined) return 'No bin holds this part: use it through Part.';

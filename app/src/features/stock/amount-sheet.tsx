@@ -13,7 +13,7 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice, Choices } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
-import { comesOutOf, noNumbers, NumberedPart, type Numbers } from './numbered-part';
+import { comesOutOf, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
 
 interface Props {
   readonly work: WorkOrder;
@@ -34,6 +34,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
   const isInstalled = useRows('installations', 'asset', work.assetId).some(({ partId }) => partId === part.id);
   const hasNumbers = part.isNumbered === true || isInstalled;
   const [numbers, setNumbers] = useState<Numbers>(noNumbers);
+  const unsaid = hasNumbers ? unsaidOf(numbers, isInstalled) : null;
   const [confirmed, setConfirmed] = useState<Thousandths | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'part.use',
@@ -81,7 +82,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
       foot={
         <Button
           main
-          disabled={binId === undefined}
+          disabled={binId === undefined || unsaid !== null}
           word={isAsking ? `Yes, ${amount}` : `Use ${amount}`}
           onPress={() => {
             setConfirmed(quantity ?? null);
@@ -133,6 +134,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
           error={isRefusedNumber}
         />
       ) : null}
+      {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
       <Button word="Back to the list" icon={mdiArrowLeft} onPress={onBack} />
     </BottomSheet>
   );

@@ -15,18 +15,29 @@ import { fateWords } from './words';
 /** What is said of numbers: of what goes in and of what comes out. */
 export interface Numbers {
   readonly serialIn: string;
-  /** The installation that comes out, `other` for one the books do not know, null for none. */
-  readonly out: string | null;
+  /** The installation that comes out, `other` for one the books do not know, null for none; undefined while nobody said. */
+  readonly out: string | null | undefined;
   readonly serialOut: string;
-  readonly fate: Fate;
+  /** What becomes of it; null while nobody said. */
+  readonly fate: Fate | null;
   readonly keptIn: BinId | null;
 }
 
-export const noNumbers: Numbers = { serialIn: '', out: null, serialOut: '', fate: 'scrap', keptIn: null };
+export const noNumbers: Numbers = { serialIn: '', out: undefined, serialOut: '', fate: null, keptIn: null };
+
+/** A warranty that runs is what becomes of it, unless somebody says otherwise; else nobody said yet. */
+export const fateAtFirst = (out: string | null): Fate | null =>
+  out !== null && out !== 'other' && runs(out) ? 'warranty' : null;
+
+/** What is still to be said before it is kept; null for nothing. */
+export function unsaidOf({ out, fate }: Numbers, isInstalled: boolean): string | null {
+  if (out === undefined) return isInstalled ? 'Say what comes out.' : null;
+  return out !== null && fate === null ? 'Say what becomes of what comes out.' : null;
+}
 
 /** What comes out as an operation takes it; null for nothing. */
 export function comesOutOf(numbers: Numbers, part: Pick<Part, 'id'>, assetId: AssetId) {
-  if (numbers.out === null) return null;
+  if (numbers.out === null || numbers.out === undefined || numbers.fate === null) return null;
   const isKnown = numbers.out !== 'other';
   const partId = (isKnown ? peekRow('installations', numbers.out)?.partId : undefined) ?? part.id;
   return {
@@ -62,10 +73,7 @@ export function NumberedPart({
 }: Props): ReactElement {
   const installed = useRows('installations', 'asset', work.assetId).filter(({ partId }) => partId === part.id);
   const set = (some: Partial<Numbers>): void => onChange({ ...numbers, ...some });
-  const chooseOut = (out: string | null): void => {
-    const fate = out !== null && out !== 'other' && runs(out) ? 'warranty' : 'scrap';
-    set({ out, fate });
-  };
+  const chooseOut = (out: string | null): void => set({ out, fate: fateAtFirst(out) });
   return (
     <View style={{ gap: 12 }}>
       {isOutOnly ? null : (
@@ -92,7 +100,7 @@ export function NumberedPart({
           onChange={(serialOut) => set({ serialOut })}
         />
       ) : null}
-      {numbers.out === null ? null : (
+      {numbers.out === null || numbers.out === undefined ? null : (
         <>
           {numbers.out === 'other' ? null : <WarrantyLine installationId={numbers.out} fate={numbers.fate} />}
           <Choices label="What becomes of it">
@@ -137,7 +145,7 @@ function WarrantyLine({
   fate,
 }: {
   readonly installationId: string;
-  readonly fate: Fate;
+  readonly fate: Fate | null;
 }): ReactElement | null {
   const settings = useSettings();
   const installation = useRow('installations', installationId);

@@ -116,6 +116,9 @@ describe('the Part sheet', () => {
     await press('Other amount of Seal');
     await press(/C-04: 8 pcs/, 'radio');
     await type('Serial number of what goes in', 'S-1');
+    // One with a number sits there: what becomes of it is asked, and nothing is thrown away by itself.
+    expect(words()).toContain('Say what comes out.');
+    await press('Nothing', 'radio');
     await press('Use 1 pcs');
     expect(words()).toContain('This serial number is in Gearbox already.');
     await type('Serial number of what goes in', 'S-2');

@@ -215,7 +215,9 @@ function LikelyRow({ work, part, facts, binId, quantity, onHand, usual, onOther,
   const palette = usePalette();
   const { run, errorAt } = useOperation();
   const amount = amountOf(quantity, part);
-  const isNumbered = part.isNumbered === true;
+  // Where one with a number sits, what comes out is asked, too.
+  const sits = useRows('installations', 'asset', work.assetId).some(({ partId }) => partId === part.id);
+  const isNumbered = part.isNumbered === true || sits;
   const use = async (from: BinId): Promise<void> => {
     // More than the bin holds is asked about first, and what has numbers has to say them.
     if (quantity > onHand || isNumbered) return onOther({ part, usual, first: { quantity, binId: from } });

@@ -6,7 +6,8 @@ import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
-import { comesOutOf, noNumbers, NumberedPart, type Numbers } from './numbered-part';
+import { Words } from '../../ui/words';
+import { comesOutOf, fateAtFirst, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
 
 interface Props {
   readonly work: WorkOrder;
@@ -20,7 +21,12 @@ interface Props {
 export function TakeOutSheet({ work, part, installationId, onClose }: Props): ReactElement {
   const stock = useStockOf(part.id, work.siteId);
   const { run, refusal, errorAt } = useOperation();
-  const [numbers, setNumbers] = useState<Numbers>({ ...noNumbers, out: installationId });
+  const [numbers, setNumbers] = useState<Numbers>(() => ({
+    ...noNumbers,
+    out: installationId,
+    fate: fateAtFirst(installationId),
+  }));
+  const unsaid = unsaidOf(numbers, true);
   const takeOut = async (): Promise<void> => {
     const comesOut = comesOutOf(numbers, part, work.assetId);
     if (comesOut === null) return;
@@ -31,9 +37,10 @@ export function TakeOutSheet({ work, part, installationId, onClose }: Props): Re
       title="Comes out"
       aside={part.name}
       onClose={onClose}
-      foot={<Button main word="It is out" onPress={() => void takeOut()} />}
+      foot={<Button main disabled={unsaid !== null} word="It is out" onPress={() => void takeOut()} />}
     >
       <NumberedPart work={work} part={part} stock={stock} numbers={numbers} onChange={setNumbers} isOutOnly />
+      {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
       <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
     </BottomSheet>
   );

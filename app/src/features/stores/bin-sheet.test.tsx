@@ -1,5 +1,5 @@
-import { stockLevelId } from '@oilcan/core/stock';
-import { aLevel, aPart, aPerson, binId, partId, put, smallWorks } from '@oilcan/core/testing';
+import { sitePriceId, stockLevelId } from '@oilcan/core/stock';
+import { aLevel, aPart, aPerson, binId, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
 import { BinSheet } from './bin-sheet';
@@ -34,5 +34,7 @@ it('takes what came in at its price', async () => {
   await press('Keep the receipt');
   const records = await works.sent();
   expect(records.peek('stock', stockLevelId(partId, binId))?.onHand).toBe(7_000);
-  expect(records.peek('parts', partId)?.priceMinor).toBe(4_150);
+  // It is what the part costs on this site; the catalogue of all sites stays as it is.
+  expect(records.peek('sitePrices', sitePriceId(site, partId))?.priceMinor).toBe(4_150);
+  expect(records.peek('parts', partId)?.priceMinor).toBe(3_820);
 });
