@@ -63,8 +63,8 @@ export class TestServer {
   }
 
   /** Whether everything of a file has arrived. */
-  async noteArrived(id: FileId, person: Person): Promise<void> {
-    const file = { id, mediaType: 'image/jpeg', bytes: 1, receivedAt: this.now() };
+  async noteArrived(id: FileId, person: Person, mediaType = 'image/jpeg'): Promise<void> {
+    const file = { id, mediaType, bytes: 1, receivedAt: this.now() };
     await noteFile(this.#database, file, person.id);
   }
 

@@ -22,6 +22,7 @@ import { energyWords } from '../../words/work-words';
 import { LockOffSheet } from './lock-off-sheet';
 import { Row } from '../../ui/section';
 import { LOCKS_ELEMENT } from './locks-element';
+import { useMay } from '../../data/use-may';
 import { useMe } from '../../data/use-me';
 import { mdiAlertOctagonOutline } from '@mdi/js';
 
@@ -46,6 +47,7 @@ interface StandingProps {
 }
 
 const Standing = memo(function Standing({ work, standing }: StandingProps): ReactElement {
+  const mayRecord = useMay('isolation.record');
   const locked = standing.points.filter(({ locks }) => locks.length > 0).length;
   const how = standing.isSafe
     ? 'locked and tested'
@@ -58,7 +60,7 @@ const Standing = memo(function Standing({ work, standing }: StandingProps): Reac
         <Words as="label">Isolation: {how}</Words>
       </View>
       {standing.shutDown === null ? (
-        isOpen(work.state) ? (
+        mayRecord && isOpen(work.state) ? (
           <Button style={sheet.button} word="The machine is shut down" onPress={() => record(work, 'shutDown', null)} />
         ) : null
       ) : (
@@ -95,7 +97,8 @@ function PointRow({ work, point: standing, standing: all }: PointRowProps): Reac
   const me = useMe();
   const palette = usePalette();
   const { point, locks, released, tested } = standing;
-  const next = nextAct(standing, me);
+  const mayRecord = useMay('isolation.record');
+  const next = mayRecord ? nextAct(standing, me) : null;
   const missing = next === null ? null : missingBefore(next, point.id, all, me);
   return (
     <Row>

@@ -20,7 +20,7 @@ it('refuses what is no address, and sends the record to one that is', async () =
   await type('To which address', 'eva at home');
   await press('Send it');
   expect(words()).toContain('This is no address for mail');
-  await works.server.noteArrived(nameOf(mockPdf), ann);
+  await works.server.noteArrived(nameOf(mockPdf), ann, 'application/pdf');
   await type('To which address', ' eva@example.org ');
   await type('One line with it (not needed)', 'As promised');
   await press('Send it');

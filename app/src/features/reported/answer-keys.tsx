@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isOpenReport, type Report } from '@oilcan/core/reports';
-import { usePhone } from '../../data/store';
+import { useMay } from '../../data/use-may';
+import { useMe } from '../../data/use-me';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { AskSheet, ConfirmSheet, DeclineSheet, JoinSheet, LookSheet, MachineSheet } from './answer-sheets';
@@ -28,7 +29,10 @@ const sheets = {
 export function AnswerKeys({ report, doubles, mayAnswer, isLead }: Props): ReactElement | null {
   const router = useRouter();
   const [opened, setOpened] = useState<keyof typeof sheets | null>(null);
-  const mayLook = usePhone((state) => state.person?.roles.some((role) => role !== 'storekeeper') === true);
+  const me = useMe();
+  const mayConfirm = useMay('report.confirm');
+  // Whoever reported it saw it: their word is there already.
+  const mayLook = mayConfirm && report.by !== me;
   const waits = report.state === 'waiting' || report.state === 'asked';
   if (!isOpenReport(report) || (!mayAnswer && !mayLook)) return null;
   const ids = [report, ...doubles].map(({ id }) => id);

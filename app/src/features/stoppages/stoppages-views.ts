@@ -21,7 +21,7 @@ const entries: EntryViewsNamed<'stoppage'> = {
   stoppage: {
     ...inWords,
     AmendSheet: piece(() => import('./amend-stoppage').then((module) => module.AmendStoppage)),
-    group: 'faults',
+    group: 'stoppages',
     say: ({ assetId, workOrderId, content }, names) => {
       const { kind: _, ...stoppage } = content;
       const machine = names.asset(assetId);
