@@ -1,7 +1,6 @@
-import { createHash } from 'node:crypto';
-import { readdir, readFile, utimes } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { instantFromMillis, localDate, toMillis, type FileId } from '@oilcan/core/kernel';
+import { instantFromMillis, localDate, toMillis } from '@oilcan/core/kernel';
 import { labelKeyFrom } from '@oilcan/core/labels';
 import type { Change } from '@oilcan/core/records';
 import type { Report } from '@oilcan/core/reports';
@@ -20,14 +19,12 @@ import {
   someRules,
   workId,
 } from '@oilcan/core/testing';
-import type { LightMyRequestResponse } from 'fastify';
 import { imageSize } from 'image-size';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
-import { FileStore } from '../files/file-store';
-import { GUEST, sweepOrphans } from '../files/orphans';
 import { forgetGuests } from './forget-guests';
 import { deliverGuestMails } from './guest-mails';
-import { PRESENT, present } from '../testing/test-clock';
+import { guestBrowser, onePixel, type Parts } from '../testing/guest-browser';
+import { PRESENT } from '../testing/test-clock';
 
 const { id: key } = aReportLabel();
 const rules = someRules({ takesGuests: true, publicKnowledge: 'titles' });
@@ -50,51 +47,8 @@ const begin = async (
 beforeEach(() => begin());
 afterAll(() => works.close());
 
-// The smallest picture: a PNG of one pixel.
-const onePixel = Buffer.from(
-  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-  'base64',
-);
-const nameOf = (content: Buffer): FileId => createHash('sha256').update(content).digest('hex') as FileId;
-let posts = 0;
-const newPost = (): string => `post-of-a-browser-${(posts += 1)}`;
-
-type Parts = Readonly<Record<string, string | Buffer>>;
-
-/** A form as a browser sends it (RFC 7578). */
-function formOf(parts: Parts): { readonly payload: Buffer; readonly headers: Record<string, string> } {
-  const boundary = 'between-the-parts';
-  const pieces = Object.entries(parts).flatMap(([name, value]) => {
-    const isFile = Buffer.isBuffer(value);
-    const file = isFile ? '; filename="photo"\r\ncontent-type: image/png' : '';
-    return [
-      Buffer.from(`--${boundary}\r\ncontent-disposition: form-data; name="${name}"${file}\r\n\r\n`),
-      Buffer.from(value),
-      Buffer.from('\r\n'),
-    ];
-  });
-  return {
-    payload: Buffer.concat([...pieces, Buffer.from(`--${boundary}--\r\n`)]),
-    headers: { 'content-type': `multipart/form-data; boundary=${boundary}` },
-  };
-}
-
-const send = (url: string, parts: Parts, headers: Record<string, string> = {}): Promise<LightMyRequestResponse> => {
-  const form = formOf({ post: newPost(), ...parts });
-  return works.ask(null, { method: 'POST', url, payload: form.payload, headers: { ...form.headers, ...headers } });
-};
+const { send, report, reports, newPost, get, followOf } = guestBrowser(() => works);
 const asScript = { accept: 'application/json' };
-const get = (url: string, cookie: string | null = null) => works.ask(cookie, { url });
-const reports = async (): Promise<Report[]> =>
-  (await works.database('reports').orderBy('number').select('body')).map(
-    ({ body }) => JSON.parse(body as string) as Report,
-  );
-const followOf = (answer: LightMyRequestResponse): string => String(answer.headers.location);
-const report = async (parts: Parts = {}): Promise<string> => {
-  const answer = await send(`/r/${key}`, { words: 'It squeaks', ...parts });
-  expect(answer.statusCode).toBe(303);
-  return followOf(answer);
-};
 
 describe('the page of a label', () => {
   it('names the machine and what is known there, and nothing of people or other machines', async () => {
@@ -453,29 +407,6 @@ describe('a reporter who gave an address for mail', () => {
     expect(sent[0]?.text).toContain('It is meant to squeak');
     expect(sent[0]?.text).not.toContain(lea.name);
   });
-});
-
-it('loses photos that no report names, and files that nothing notes, after a day', async () => {
-  await report({ photo: onePixel });
-  const other = Buffer.concat([onePixel, Buffer.from('more')]);
-  const store = new FileStore(works.filesRoot);
-  const orphan = nameOf(other);
-  await store.put(orphan, other);
-  await works
-    .database('files')
-    .insert({ id: orphan, media_type: 'image/png', bytes: other.length, by_person: GUEST, received_at: present });
-  const unnoted = nameOf(Buffer.from('left by a server that died'));
-  await store.put(unnoted, Buffer.from('left by a server that died'));
-  const [kept] = await works.database('files').whereNot('id', orphan).pluck('id');
-  const files = await readdir(works.filesRoot, { recursive: true });
-  for (const name of files) await utimes(join(works.filesRoot, name), PRESENT / 1_000, PRESENT / 1_000);
-  const left = async (): Promise<number[]> =>
-    (await Promise.all([kept, orphan, unnoted].map((id) => store.bytesOf(id)))).map((bytes) => bytes ?? 0);
-  await sweepOrphans(works.database, store, PRESENT + 3_600_000);
-  expect((await left()).every((bytes) => bytes > 0)).toBe(true);
-  await sweepOrphans(works.database, store, PRESENT + 25 * 3_600_000);
-  expect(await left()).toEqual([onePixel.length, 0, 0]);
-  expect(await works.database('files').pluck('id')).toEqual([kept]);
 });
 
 it('keeps out search engines', async () => {

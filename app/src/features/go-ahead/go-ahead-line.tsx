@@ -1,8 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { waitsForGoAhead } from '@oilcan/core/go-ahead';
 import { hasRole } from '@oilcan/core/operations';
-import type { WorkOrder } from '@oilcan/core/work';
+import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
 import { usePhone } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

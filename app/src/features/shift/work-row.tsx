@@ -1,14 +1,13 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, type Instant, type LocalDay } from '@oilcan/core/kernel';
-import { waitsForGoAhead } from '@oilcan/core/go-ahead';
 import { hasRole } from '@oilcan/core/operations';
 import { isPutOff } from '@oilcan/core/schedule';
 import type { Settings } from '@oilcan/core/settings';
 import { isLate } from '@oilcan/core/shift';
 import { dueSteps, roundOf } from '@oilcan/core/rounds';
 import { progressOf } from '@oilcan/core/steps';
-import { isOpen, owesTime, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, owesTime, waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
 import { sayDue, sayLocalDay } from '../../words/dates';
 import { counted, stateOf } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';

@@ -81,7 +81,7 @@ const NOT_YET =
   /\b(?:might|may|could|will|would|for|against)\s+(?:\p{L}+\s+)?(?:leak|crack|wear|play|noise|vibrat|corro|rust)\p{L}*/giu;
 
 /** The words that are not denied. */
-export function undenied(words: string): string {
+function undenied(words: string): string {
   return words
     .replace(NOT_FOUND, ' ')
     .replace(DENIED, ' ')

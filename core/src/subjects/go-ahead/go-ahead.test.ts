@@ -17,7 +17,7 @@ import { someRules } from '../../testing/report-builders';
 import { codeOf, Works } from '../../testing/works';
 import { urgencies, workKinds } from '../work/work-order';
 import { waitsForLead, type GoAheadRule } from '../raise-rules/raise-rules';
-import { waitsForGoAhead } from './go-ahead';
+import { waitsForGoAhead } from '../work/waits-for-go-ahead';
 
 const rule: GoAheadRule = { kinds: ['improvement'], aboveMinor: 20_000, minorPerHour: 6_000 };
 const worksWith = (goAhead: GoAheadRule = rule): Works => {

@@ -17,11 +17,6 @@ export interface GoAhead {
   readonly givenBy: PersonId | null;
 }
 
-/** Whether work waits for a lead to let it start. What became urgent since, or has been started by a lead, waits no more. */
-export function waitsForGoAhead(work: Pick<WorkOrder, 'goAhead' | 'urgency' | 'state'>): boolean {
-  return work.goAhead?.givenBy === null && work.urgency !== 'now' && work.state === 'ready';
-}
-
 /** Whether work that somebody raises waits, by the rules of its site; what a lead raises does not. Undefined where it may start. */
 export async function goAheadFor(
   records: Records,

@@ -2,7 +2,7 @@ import type { PersonId, WorkOrderId } from '../../kernel/ids';
 import { hasRole } from '../../operations/actor';
 import { refuse, rowNamed, type Found, type OperationContext, type RowName } from '../../operations/operation';
 import type { Records } from '../../records/records';
-import { waitsForGoAhead } from '../go-ahead/go-ahead';
+import { waitsForGoAhead } from '../work/waits-for-go-ahead';
 import { changeState, findOpenWork } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
@@ -37,10 +37,7 @@ export async function beginWork(
 }
 
 /** Whether it was raised as done already, and no lead has handed it back to be worked on. */
-export function isOnlyRecorded({
-  wasDoneBefore,
-  handedBack,
-}: Pick<WorkOrder, 'wasDoneBefore' | 'handedBack'>): boolean {
+function isOnlyRecorded({ wasDoneBefore, handedBack }: Pick<WorkOrder, 'wasDoneBefore' | 'handedBack'>): boolean {
   return wasDoneBefore === true && handedBack === null;
 }
 

@@ -1,7 +1,7 @@
 import type { IncidentId, PersonId, ReportId, SiteId, WorkOrderId } from '../../kernel/ids';
 import { hasRole } from '../../operations/actor';
 import type { Crew, Person } from '../people/people';
-import { waitsForGoAhead } from '../go-ahead/go-ahead';
+import { waitsForGoAhead } from '../work/waits-for-go-ahead';
 import { isLate } from '../shift/shift-order';
 import { addMinutes, type Instant } from '../../kernel/time/instant';
 import { peopleOn, type Given } from '../work/assignment';

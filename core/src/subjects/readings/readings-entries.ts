@@ -27,7 +27,7 @@ declare module '../work/entry-kinds' {
 export const readingsEntries: EntryKindsNamed<'reading'> = {
   reading: {
     ...plainEntry,
-    withdraw: (records, _work, { content, at }) => forgetReading(records, content.pointId, at),
+    withdraw: (records, _work, { content, at }) => forgetReading(records, content.pointId, at).then(() => null),
     past: {
       keep: (entries) => entries.map(({ at, content: { pointId, value, level } }) => ({ pointId, at, value, level })),
       at: ({ at }) => at,

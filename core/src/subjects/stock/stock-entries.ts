@@ -38,7 +38,7 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal'> = {
       if (!leaves.ok) return leaves;
       await moveStock(records, work, content, content.quantity, 'return', context);
       if (content.serial !== undefined) await records.remove('installations', `in-${operationOf(id)}`);
-      return undefined;
+      return null;
     },
     past: { keep: addedUp, at: (_part, { at, endedAt }) => endedAt ?? at, words: () => '' },
     cost: { group: 'material', amount: ({ cost }) => cost },
@@ -48,7 +48,7 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal'> = {
   removal: {
     ...plainEntry,
     since: 11,
-    withdraw: (records, work, { content }, context) => putInAgain(records, work, content, context),
+    withdraw: (records, work, { content }, context) => putInAgain(records, work, content, context).then(() => null),
   },
 };
 

@@ -36,7 +36,8 @@ export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
   stoppage: {
     ...plainEntry,
     amendedBy: 'stoppage.amend',
-    withdraw: (records, _work, { id, assetId }, context) => endOnMachine(records, assetId, id, context.at),
+    withdraw: (records, _work, { id, assetId }, context) =>
+      endOnMachine(records, assetId, id, context.at).then(() => null),
     past: {
       keep: (entries) => entries.map(({ content: { kind: _, ...stoppage } }) => stoppage),
       at: ({ from }) => from,

@@ -58,7 +58,7 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly amendedBy: string | null;
   /** What has to be put back when it is taken back (`nothingElse`), or why it cannot be now; null where it never can. */
   readonly withdraw:
-    | ((records: Records, work: WorkOrder, entry: EntryOf<K>, context: OperationContext) => Promise<Refusal | void>)
+    | ((records: Records, work: WorkOrder, entry: EntryOf<K>, context: OperationContext) => Promise<Refusal | null>)
     | null;
   readonly past: K extends PastKind ? PastFacet<K> : null;
   readonly cost: CostFacet<K> | null;
@@ -86,7 +86,7 @@ export interface AnyEntryKind {
   readonly shown: ((content: Entry['content'], viewer: Viewer) => Entry['content']) | null;
   readonly amendedBy: string | null;
   readonly withdraw:
-    ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<Refusal | void>) | null;
+    ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<Refusal | null>) | null;
   readonly cost: { readonly group: CostGroup; readonly amount: (content: Entry['content']) => Money | null } | null;
   readonly told: string | null;
   readonly gives: ((entry: Entry) => InNameOf | null) | null;
@@ -101,7 +101,7 @@ export function anyEntryKind(kinds: EntryKindSet, kind: string): AnyEntryKind | 
 }
 
 /** Taking an entry back only marks it. */
-export const nothingElse = (): Promise<void> => Promise.resolve();
+export const nothingElse = (): Promise<null> => Promise.resolve(null);
 
 /** What most kinds are: shown as they are, without a file, not amended, in no past, without a cost, and nobody is told. */
 export const plainEntry = {

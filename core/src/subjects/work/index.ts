@@ -13,6 +13,7 @@ export * from './new-work-order';
 export * from './notice-fact';
 export * from './states';
 export * from './time-owed';
+export * from './waits-for-go-ahead';
 export * from './withdraw-entry';
 export * from './work-entries';
 export * from './work-errors';
