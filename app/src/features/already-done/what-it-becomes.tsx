@@ -122,11 +122,13 @@ export function WhatItBecomes({
       <Row>
         <Words style={sheet.words}>A work order: {read.title === '' ? line.trim() : read.title}</Words>
       </Row>
-      <Choices label="Kind of work">
-        {workKinds.map((each) => (
-          <Choice key={each} word={kindWords[each]} isChosen={each === kindNow} onPress={() => setKind(each)} />
-        ))}
-      </Choices>
+      <View style={sheet.kinds}>
+        <Choices label="Kind of work">
+          {workKinds.map((each) => (
+            <Choice key={each} word={kindWords[each]} isChosen={each === kindNow} onPress={() => setKind(each)} />
+          ))}
+        </Choices>
+      </View>
       {read.times.map((time, index) => (
         <Said
           key={`${time.from} ${time.to}`}
@@ -156,7 +158,8 @@ export function WhatItBecomes({
       ))}
       {read.notUnderstood.length === 0 ? null : (
         <Words color={palette.faulty}>
-          Not understood: {read.notUnderstood.join(', ')}. It stays in the words; add your time on the work order.
+          Not understood: {read.notUnderstood.join(', ')}. It stays in the words; what is missing can be added on the
+          work order.
         </Words>
       )}
       <FormRefusal sentence={refusal} />
@@ -245,6 +248,7 @@ function Said({ words, isIn, isProblem = false, onToggle }: SaidProps): ReactEle
 const sheet = StyleSheet.create({
   content: { paddingHorizontal: 16, paddingBottom: 16, width: '100%', maxWidth: 720 },
   words: { flex: 1, minWidth: 0 },
+  kinds: { paddingVertical: 8 },
   foot: { padding: 8, gap: 6, borderTopWidth: RULE },
   key: { maxWidth: 420 },
 });
