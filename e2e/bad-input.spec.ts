@@ -27,6 +27,9 @@ test('a wrong time or amount is told at its field and stores nothing', async ({ 
 
   await page.getByRole('button', { name: 'Part', exact: true }).tap();
   await page.getByRole('button', { name: 'Other amount of Relay SAFE-3' }).tap();
+  // One with a number sits there.
+  await expect(dialog.getByText('Say what comes out.')).toBeVisible();
+  await dialog.getByRole('radio', { name: 'Nothing' }).tap();
   for (const [typed, sentence] of [
     ['many', 'Write an amount'],
     ['0', 'Give an amount above zero'],

@@ -145,6 +145,9 @@ for (const [name, options] of [
     });
     await tess.getByRole('button', { name: 'Part', exact: true }).click();
     await tess.getByRole('button', { name: /^Use / }).first().click();
+    // One with a number sits there, so what comes out is asked.
+    await tess.getByRole('radio', { name: 'Nothing' }).click();
+    await tess.getByRole('button', { name: /^Use / }).click();
     const mark = tess.getByTestId('sent-mark').first();
     await expect(mark).toHaveText('1 needs you');
     await tess.unroute('**/api/operations');
