@@ -44,10 +44,12 @@ test('every task takes few taps', async ({ open }) => {
       await thumb.tap(thumb.button('Keep 1 h 30'));
       await expect(page.getByRole('button', { name: /1 h 30 of work/ })).toBeVisible();
     }));
-  await test.step('planned part used, as planned', () =>
-    within(2, async () => {
+  await test.step('planned part used, as planned, where one with a number sits: what comes out is asked', () =>
+    within(4, async () => {
       await thumb.tap(thumb.button('Part'));
       await thumb.tap(thumb.button(/^Use 1 pcs Shaft seal/));
+      await thumb.tap(page.getByRole('radio', { name: 'Nothing' }));
+      await thumb.tap(thumb.button('Use 1 pcs'));
       await expect(
         page.getByRole('button', { name: /1 pcs Shaft seal.*On this phone|1 pcs Shaft seal.*Ines/ }),
       ).toBeVisible();
