@@ -22,9 +22,7 @@ import {
 import { imageSize } from 'image-size';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { forgetGuests } from './forget-guests';
-import { deliverGuestMails } from './guest-mails';
 import { guestBrowser, onePixel, type Parts } from '../testing/guest-browser';
-import { PRESENT } from '../testing/test-clock';
 
 const { id: key } = aReportLabel();
 const rules = someRules({ takesGuests: true, publicKnowledge: 'titles' });
@@ -385,27 +383,6 @@ describe('people without an account are bounded', () => {
     for (let tried = 0; tried < 30; tried += 1) await get(`/r/follow/guess-${tried}.x`);
     expect((await get('/r/follow/guess.x')).statusCode).toBe(429);
     expect((await get(`/r/${key}`)).statusCode).toBe(429);
-  });
-});
-
-describe('a reporter who gave an address for mail', () => {
-  it('is told of the answer, by number and without names', async () => {
-    await report({ name: 'Eva', reach: 'eva@example.org' });
-    const [kept] = await reports();
-    if (kept === undefined) throw new Error('There is no report.');
-    const decline = anOperation(
-      'report.decline',
-      { reportId: kept.id, reason: 'It is meant to squeak' },
-      { by: lea.id },
-    );
-    await works.push(await works.signIn(lea), [decline]);
-    const sent: { readonly to: { readonly address: string }; readonly subject: string; readonly text: string }[] = [];
-    const mail = { send: async (each: (typeof sent)[number]) => void sent.push(each) };
-    expect(await deliverGuestMails(works.database, mail, PRESENT)).toBe(1);
-    expect(await deliverGuestMails(works.database, mail, PRESENT)).toBe(0);
-    expect(sent).toMatchObject([{ to: { address: 'eva@example.org' }, subject: 'P-1: Nothing is done about it' }]);
-    expect(sent[0]?.text).toContain('It is meant to squeak');
-    expect(sent[0]?.text).not.toContain(lea.name);
   });
 });
 
