@@ -1,7 +1,15 @@
 import { useMemo } from 'react';
+import type { AssetId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useRows, useTable } from './store';
+import { useRow, useRows, useTable } from './store';
+
+/** A machine, then those that are part of it. */
+export function useMachineAndPieces(assetId: AssetId): Asset[] {
+  const asset = useRow('assets', assetId);
+  const pieces = useRows('assets', 'parent', assetId);
+  return useMemo(() => (asset === undefined ? [...pieces] : [asset, ...pieces]), [asset, pieces]);
+}
 
 /** The machine of a job first, then those that are part of it, and those at the stops of a round. */
 export function useMachinesOf(work: Pick<WorkOrder, 'id' | 'assetId'>): Asset[] {

@@ -3,22 +3,17 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { useMemo } from 'react';
 import { useRow, useRows, useTable } from './store';
 
-/** The points of the machines of a round; else of the asset itself, else of what it is made of, else of what it is part of. */
+/** The points of the machine of a job, else of what it is made of, else of what it is part of. */
 export function usePointsNear(work: WorkOrder): readonly MeasuringPoint[] {
   const asset = useRow('assets', work.assetId);
   const own = useRows('points', 'asset', work.assetId);
   const ofWhole = useRows('points', 'asset', asset?.parentId ?? undefined);
   const all = useTable('points');
   const pieces = useRows('assets', 'parent', work.assetId);
-  const stops = useRows('stops', 'workOrder', work.id);
   return useMemo(() => {
-    if (stops.length > 0) {
-      const walked = new Set(stops.map(({ assetId }) => assetId));
-      return all.filter(({ assetId }) => walked.has(assetId));
-    }
     if (own.length > 0) return own;
     const pieceIds = new Set(pieces.map((piece) => piece.id));
     const ofPieces = all.filter((point) => pieceIds.has(point.assetId));
     return ofPieces.length > 0 ? ofPieces : ofWhole;
-  }, [own, ofWhole, all, pieces, stops]);
+  }, [own, ofWhole, all, pieces]);
 }

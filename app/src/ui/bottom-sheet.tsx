@@ -1,6 +1,7 @@
-import { useId, type ReactElement, type ReactNode } from 'react';
+import { useContext, useId, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
 import { IconPress } from './press';
+import { SheetTop } from './sheet-top';
 import { RULE, useIsWindowWide } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
@@ -21,6 +22,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
   const palette = usePalette();
   const isWide = useIsWindowWide();
   const titleId = useId();
+  const top = useContext(SheetTop);
   return (
     <Modal transparent visible animationType="none" aria-labelledby={titleId} onRequestClose={onClose}>
       <View style={[sheet.veil, isWide && sheet.veilWide, { backgroundColor: palette.veil }]}>
@@ -42,6 +44,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
             <IconPress icon={mdiClose} label="Close" onPress={onClose} />
           </View>
           <ScrollView style={sheet.body} contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+            {top}
             {children}
           </ScrollView>
           {foot === undefined ? null : <View style={sheet.foot}>{foot}</View>}

@@ -3,7 +3,6 @@ import { computingErrors } from '../kernel/errors/computing-errors';
 import { requestErrors } from '../kernel/errors/request-errors';
 import { operationErrors } from '../operations/operation-errors';
 import { copiesErrors } from '../subjects/copies/copies-errors';
-import { faultsErrors } from '../subjects/faults/faults-errors';
 import { filesErrors } from '../subjects/files/files-errors';
 import { goAheadErrors } from '../subjects/go-ahead/go-ahead-errors';
 import { hazardsErrors } from '../subjects/hazards/hazards-errors';
@@ -56,7 +55,6 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...noneErrors,
   ...stockErrors,
   ...stoppagesErrors,
-  ...faultsErrors,
   ...readingsErrors,
   ...labelsErrors,
   ...kitListErrors,

@@ -1,20 +1,26 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { FILE_BYTES_LIMIT, fileTypeOf, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
-import { asId, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
 import { shrinkPicture } from '../pictures/shrink-picture';
 import { headOf, megabytes, whyUnreadable } from '../pictures/why-unreadable';
 import { keepFile, keepPicture, perform } from '../store';
 
-/** A file for a job: a picture becomes a photo, made small; anything else that is taken is kept as it is. Gives why not, as a sentence. */
-export async function bringFile(workOrderId: WorkOrderId, file: File): Promise<string | null> {
-  const head = await headOf(file);
-  const isPicture = isForeignPicture(head) || pictureTypeOf(head) !== null;
-  return isPicture ? bringPicture(workOrderId, file, head) : bringOther(workOrderId, file, head);
+/** The job that a file is for, and the machine of it that it is about. */
+export interface Job {
+  readonly workOrderId: WorkOrderId;
+  readonly assetId: AssetId;
 }
 
-async function bringPicture(workOrderId: WorkOrderId, file: File, head: Uint8Array): Promise<string | null> {
+/** A file for a job: a picture becomes a photo, made small; anything else that is taken is kept as it is. Gives why not, as a sentence. */
+export async function bringFile(job: Job, file: File): Promise<string | null> {
+  const head = await headOf(file);
+  const isPicture = isForeignPicture(head) || pictureTypeOf(head) !== null;
+  return isPicture ? bringPicture(job, file, head) : bringOther(job, file, head);
+}
+
+async function bringPicture(job: Job, file: File, head: Uint8Array): Promise<string | null> {
   const why = whyUnreadable(file, head);
   if (why !== null) return why;
   const picture = await shrinkPicture(file);
@@ -23,10 +29,10 @@ async function bringPicture(workOrderId: WorkOrderId, file: File, head: Uint8Arr
   if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
   const { id: fileId, width, height } = picture;
   const caption = file.name.replace(/\.[^.]*$/, '').slice(0, 200);
-  return said('photo.add', { workOrderId, fileId, mediaType: 'image/jpeg', width, height, caption });
+  return said('photo.add', { ...job, fileId, mediaType: 'image/jpeg', width, height, caption });
 }
 
-async function bringOther(workOrderId: WorkOrderId, file: File, head: Uint8Array): Promise<string | null> {
+async function bringOther(job: Job, file: File, head: Uint8Array): Promise<string | null> {
   const mediaType = fileTypeOf(head);
   if (mediaType === null)
     return `“${file.name}” is none of the files that are taken: pictures (JPEG, PNG, WebP), PDF and sound.`;
@@ -37,7 +43,7 @@ async function bringOther(workOrderId: WorkOrderId, file: File, head: Uint8Array
   const refusal = await keepFile(fileId, mediaType, content);
   if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
   const name = file.name.trim().slice(0, 200) || 'File';
-  return said('file.add', { workOrderId, fileId, mediaType, name, bytes: content.length });
+  return said('file.add', { ...job, fileId, mediaType, name, bytes: content.length });
 }
 
 /** The SHA-256 of a content, by which its file is named. */

@@ -1,15 +1,19 @@
 import { useEffect } from 'react';
+import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { bringFile } from '../../data/files/bring-file';
 import { useNotice } from '../../ui/notice';
 import { counted } from '../../words/work-words';
 
-/** Brings files to a job, one after the other, and says what became of them. */
-export async function bringFiles(work: WorkOrder, files: readonly File[]): Promise<void> {
+/** Brings files to a job and the machine of it that they are about, one after the other, and says what became of them. */
+export async function bringFiles(
+  { id, assetId }: Pick<WorkOrder, 'id' | 'assetId'>,
+  files: readonly File[],
+): Promise<void> {
   const { say } = useNotice.getState();
   const problems: string[] = [];
   for (const file of files) {
-    const problem = await bringFile(work.id, file);
+    const problem = await bringFile({ workOrderId: id, assetId }, file);
     if (problem !== null) problems.push(problem);
   }
   const kept = files.length - problems.length;
@@ -17,14 +21,14 @@ export async function bringFiles(work: WorkOrder, files: readonly File[]): Promi
   if (files.length > 0) say([...said, ...problems].join(' '));
 }
 
-/** On a wide screen files may be dropped on the sheet. */
-export function useDroppedFiles(work: WorkOrder, isOn: boolean): void {
+/** On a wide screen files may be dropped on the sheet: they are about the machine that is in sight. */
+export function useDroppedFiles(id: WorkOrderId, assetId: AssetId, isOn: boolean): void {
   useEffect(() => {
     if (!isOn) return undefined;
     const over = (event: DragEvent): void => event.preventDefault();
     const drop = (event: DragEvent): void => {
       event.preventDefault();
-      void bringFiles(work, [...(event.dataTransfer?.files ?? [])]);
+      void bringFiles({ id, assetId }, [...(event.dataTransfer?.files ?? [])]);
     };
     window.addEventListener('dragover', over);
     window.addEventListener('drop', drop);
@@ -32,5 +36,5 @@ export function useDroppedFiles(work: WorkOrder, isOn: boolean): void {
       window.removeEventListener('dragover', over);
       window.removeEventListener('drop', drop);
     };
-  }, [work, isOn]);
+  }, [id, assetId, isOn]);
 }

@@ -20,9 +20,11 @@ export function VoiceKey({ work, onKept }: Props): ReactElement | null {
   const pressedAt = useRef(0);
   const { run, refusal, errorAt } = useOperation();
   const voice = useKeptVoice((said) => {
-    void run('voice.add', { workOrderId: work.id, ...said }, 'Voice note kept.').then((isKept) => {
-      if (isKept) onKept();
-    });
+    void run('voice.add', { workOrderId: work.id, assetId: work.assetId, ...said }, 'Voice note kept.').then(
+      (isKept) => {
+        if (isKept) onKept();
+      },
+    );
   });
   if (voice === null) return null;
   const runs = voice.seconds !== null;

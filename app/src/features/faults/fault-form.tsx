@@ -1,8 +1,8 @@
-import type { ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import type { AssetId, EntryId } from '@oilcan/core/kernel';
 import { activities, causes, detections, mechanisms, nameOfMode, type FailureMode } from '@oilcan/core/faults';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useMachinesOf } from '../../data/machines-of-work';
+import { useMachineAndPieces } from '../../data/machines-of-work';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -73,7 +73,11 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
     onDone: onClose,
   });
   const assetId = form.watch('assetId');
-  const machines = useMachinesOf(work);
+  const machines = useMachineAndPieces(work.assetId);
+  // Another machine of the round was chosen while the form is open.
+  useEffect(() => {
+    if (entryId === null) form.setValue('assetId', start.assetId);
+  }, [form, entryId, start.assetId]);
   return (
     <BottomSheet
       title={nameOfMode(mode)}

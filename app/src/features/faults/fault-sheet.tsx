@@ -23,7 +23,7 @@ const SHOWN_USUAL = 5;
 /** What is wrong, by what this machine usually has, in plain words, or out of the whole catalogue. */
 export function FaultSheet({ work, onClose }: Props): ReactElement {
   const asset = useRow('assets', work.assetId);
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const past = usePast({ scope: 'asset', id: work.assetId });
   const jobs = past.is === 'here' ? past.whole?.jobs : undefined;
   const usual = useMemo(

@@ -1,6 +1,9 @@
-import type { LeftOver, Proposal } from '@oilcan/core/further';
+import { saidAbout, type LeftOver, type Proposal, type SaidAbout } from '@oilcan/core/further';
+import { LONGEST_TEXT } from '@oilcan/core/kernel';
+import { MOST_CARRIED } from '@oilcan/core/raise';
 import type { ArgsOf } from '@oilcan/core/registry';
-import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
+import type { Step } from '@oilcan/core/steps';
+import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { phoneNames } from '../views/names';
 import { answerWords } from '../steps/words';
@@ -17,29 +20,41 @@ export function leftWords(left: LeftOver): string {
     : `${left.step.text}: ${answerWords(left.step.answer?.value ?? null, left.step.question, phoneNames)}`;
 }
 
-/** Notes and photos about the steps that it answers go along with it. */
-function entriesAbout(proposal: Proposal, entries: readonly Entry[]): Entry['id'][] {
-  const keys = new Set(proposal.map(({ key }) => key));
-  return [...standingOf(entries, 'photo'), ...standingOf(entries, 'note')]
-    .filter(({ content }) => 'stepId' in content && content.stepId !== undefined && keys.has(content.stepId))
-    .map(({ id }) => id);
+/** What was said of it where it was found, a line each: the answers below its step, and the words noted there. */
+function saidLines({ answers, notes }: SaidAbout): string[] {
+  return [
+    ...answers.map((step) => `  ${step.text}: ${answerWords(step.answer?.value ?? null, step.question, phoneNames)}`),
+    ...notes.map((text) => `  “${text.trim()}”`),
+  ];
 }
 
-/** The work order that answers what is left. */
-export function furtherArgs(work: WorkOrder, proposal: Proposal, entries: readonly Entry[]): Raised {
+/** What a job says of itself. */
+interface Said {
+  readonly steps: readonly Step[];
+  readonly entries: readonly Entry[];
+}
+
+/** The work order that answers what is left, with everything that was said of it. */
+export function furtherArgs(work: WorkOrder, proposal: Proposal, { steps, entries }: Said): Raised {
   const [first] = proposal;
   const words = proposal.map(leftWords);
   const title = words.join('; ');
+  const said = proposal.map((left) => saidAbout(left, steps, entries));
+  const found = words.flatMap((each, index) => [each, ...(said[index] === undefined ? [] : saidLines(said[index]))]);
   const alarm = proposal.find((left) => left.is === 'alarm');
   return furtherWorkOrder({
     assetId: first.assetId,
-    title: title.length <= MOST_IN_TITLE ? title : `${title.slice(0, MOST_IN_TITLE - 1)}…`,
-    reason: `Found on ${work.number}, ${work.title}:\n${words.join('\n')}`,
+    title: shortened(title, MOST_IN_TITLE),
+    reason: shortened(`Found on ${work.number}, ${work.title}:\n${found.join('\n')}`, LONGEST_TEXT),
     urgency: alarm === undefined ? 'week' : 'shift',
     tradeId: first.tradeId,
     cameFrom: work.id,
     answers: proposal.map(({ key }) => key as never),
-    carried: entriesAbout(proposal, entries),
+    carried: [...new Set(said.flatMap(({ carried }) => carried))].slice(0, MOST_CARRIED),
     ...(alarm?.is === 'alarm' && alarm.pointId !== null ? { alarmOf: alarm.pointId } : {}),
   });
+}
+
+function shortened(text: string, most: number): string {
+  return text.length <= most ? text : `${text.slice(0, most - 1)}…`;
 }

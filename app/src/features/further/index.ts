@@ -2,6 +2,7 @@ import { piece } from '../../ui/piece';
 
 /** What other features may use of this one. */
 export { ChainLines } from './chain-lines';
+export { furtherArgs } from './further-args';
 export { LeftToDo } from './left-to-do';
 export { useLeft } from './use-left';
 

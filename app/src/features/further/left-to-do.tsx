@@ -2,9 +2,10 @@ import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { joined, proposalsFor, split, type LeftOver, type Proposal } from '@oilcan/core/further';
 import type { ArgsOf } from '@oilcan/core/registry';
+import type { Step } from '@oilcan/core/steps';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { useUsual } from '../../data/past/usual-of';
-import { peekRow, useSettings } from '../../data/store';
+import { peekRow, useRows, useSettings } from '../../data/store';
 import { Button, Choice } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -24,13 +25,14 @@ interface Props {
 
 /** What a finished job leaves, as further work that is raised with it: joined, split or left out by hand. */
 export function LeftToDo({ work, entries, left, onChange }: Props): ReactElement {
+  const steps = useRows('steps', 'workOrder', work.id);
   const [proposals, setProposals] = useState(() => proposalsFor(left));
   const [wanted, setWanted] = useState<ReadonlyMap<string, Raised>>(new Map());
   const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     const taken = proposals.filter((proposal) => !leftOut.has(keyOf(proposal)));
-    onChange(taken.map((proposal) => wanted.get(keyOf(proposal)) ?? furtherArgs(work, proposal, entries)));
-  }, [proposals, wanted, leftOut, work, entries, onChange]);
+    onChange(taken.map((proposal) => wanted.get(keyOf(proposal)) ?? furtherArgs(work, proposal, { steps, entries })));
+  }, [proposals, wanted, leftOut, work, steps, entries, onChange]);
   const toggle = (key: string): void => {
     const next = new Set(leftOut);
     if (!next.delete(key)) next.add(key);
@@ -47,6 +49,7 @@ export function LeftToDo({ work, entries, left, onChange }: Props): ReactElement
           key={keyOf(proposal)}
           work={work}
           proposal={proposal}
+          steps={steps}
           entries={entries}
           isTaken={!leftOut.has(keyOf(proposal))}
           onToggle={() => toggle(keyOf(proposal))}
@@ -64,6 +67,7 @@ const keyOf = (proposal: Proposal): string => proposal.map(({ key }) => key).joi
 interface LineProps {
   readonly work: WorkOrder;
   readonly proposal: Proposal;
+  readonly steps: readonly Step[];
   readonly entries: readonly Entry[];
   readonly isTaken: boolean;
   readonly onToggle: () => void;
@@ -75,6 +79,7 @@ interface LineProps {
 function ProposalLine({
   work,
   proposal,
+  steps,
   entries,
   isTaken,
   onToggle,
@@ -84,7 +89,7 @@ function ProposalLine({
 }: LineProps): ReactElement {
   const palette = usePalette();
   const settings = useSettings(work.siteId);
-  const [raised] = useState(() => furtherArgs(work, proposal, entries));
+  const [raised] = useState(() => furtherArgs(work, proposal, { steps, entries }));
   const usual = useUsual({ ...raised, tradeId: raised.tradeId ?? work.tradeId });
   const usualKit = useUsualKit(usual, work.siteId);
   const taken = usualKit.partIds.join(' ');

@@ -26,7 +26,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   const { form, submit, refusal } = useOperationForm({
     operation: 'note.add',
     defaultValues: { text: first },
-    read: ({ text }) => ({ args: { workOrderId: work.id, text } }),
+    read: ({ text }) => ({ args: { workOrderId: work.id, assetId: work.assetId, text } }),
     said: 'Note kept.',
     onDone: () => {
       forgetDraft();
@@ -44,7 +44,16 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     const { id: fileId, width, height } = taken.picture;
     const caption = text.trim();
     const when = shows === null ? {} : { taken: shows };
-    const photo = { workOrderId: work.id, fileId, mediaType: 'image/jpeg', width, height, caption, ...when } as const;
+    const photo = {
+      workOrderId: work.id,
+      assetId: work.assetId,
+      fileId,
+      mediaType: 'image/jpeg',
+      width,
+      height,
+      caption,
+      ...when,
+    } as const;
     if (!(await performOrSay('photo.add', photo))) return;
     say('Photo kept.');
     forgetDraft();

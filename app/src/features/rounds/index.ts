@@ -1,3 +1,4 @@
 /** What other features may use of this one. */
+export { AtMachine } from './at-machine';
 export { loadRoundSheets, RoundPart } from './round-part';
-export { goTo as goToStop } from './stop-in-sight';
+export { goTo as goToStop, useMachineInSight } from './stop-in-sight';

@@ -1,15 +1,17 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { proposalsFor } from '@oilcan/core/further';
 import { isFaultyStill, type Remark, type RoundStanding, type StopStanding } from '@oilcan/core/rounds';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { peekRow, useRows } from '../../data/store';
+import { peekRow, peekRows, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
-import { furtherWork, leftAfter, remarkWords } from './further-work';
+import { furtherArgs, useLeft } from '../further';
+import { remarkWords } from './remark-words';
 import type { InSight } from './stop-in-sight';
 
 interface Props {
@@ -30,7 +32,7 @@ export function RoundEnd({ work, round, onGo }: Props): ReactElement {
       <Remarks title="Beyond limits" round={round} isWanted={({ level }) => level !== 'normal'} onGo={onGo} />
       <Stops title="Left out" stops={leftOut} onGo={onGo} />
       <Stops title="Not done yet" stops={open} onGo={onGo} />
-      <FurtherWork work={work} round={round} />
+      <FurtherWork work={work} />
     </View>
   );
 }
@@ -99,15 +101,15 @@ function Line({ words, onPress }: { readonly words: string; readonly onPress: ()
 }
 
 /** What is left, machine by machine, becomes work orders of its own with one press; what became one already leads there. */
-function FurtherWork({ work, round }: Pick<Props, 'work' | 'round'>): ReactElement | null {
+function FurtherWork({ work }: Pick<Props, 'work'>): ReactElement | null {
   const router = useRouter();
   const led = useRows('workOrders', 'cameFrom', work.id);
   const [isRaising, setIsRaising] = useState(false);
-  const hasWork = new Set(led.map(({ assetId }) => assetId));
-  const left = leftAfter(round).filter(({ assetId }) => !hasWork.has(assetId));
+  const left = proposalsFor(useLeft(work));
   const raise = async (): Promise<void> => {
     setIsRaising(true);
-    for (const each of left) if (!(await performOrSay('work.raise', furtherWork(work, each)))) break;
+    const said = { steps: peekRows('steps', 'workOrder', work.id), entries: peekRows('entries', 'workOrder', work.id) };
+    for (const each of left) if (!(await performOrSay('work.raise', furtherArgs(work, each, said)))) break;
     setIsRaising(false);
   };
   return (

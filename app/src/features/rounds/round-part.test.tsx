@@ -1,10 +1,10 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import { asId, type AssetId, type StepId, type StopId } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
 import { anAsset, aStep, aStop, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, settled, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
-import { useRows } from '../../data/store';
+import { perform, useRows } from '../../data/store';
 import { RoundPart } from './round-part';
 import { goTo } from './stop-in-sight';
 
@@ -130,6 +130,23 @@ describe('a round', () => {
     expect([works.said, canPress('Report it')]).toEqual(['Raised. A lead gives it out.', false]);
     const raised = (await works.sent()).peekAll('workOrders').find(({ cameFrom }) => cameFrom === workId);
     expect([raised?.title, raised?.assetId]).toEqual(['Drips on the walkway', anAsset().id]);
+  });
+
+  it('gives the further work what was said where it was found', async () => {
+    await open();
+    await press('All stops');
+    await press(/Pump 2/);
+    await answerBoth('Faulty', 'Good');
+    const text = 'Chafed through to the braid';
+    const stepId = asId<StepId>('s-2-a');
+    await act(() => perform('note.add', { workOrderId: workId, stepId, text }));
+    await press('All stops');
+    await press('What came of the round');
+    await press('Raise 1 work order for what is left');
+    const [led] = (await works.sent()).peekList('workOrders', 'cameFrom', workId);
+    expect(led?.reason).toMatch(/Seal dry: faulty still\n {2}“Chafed through to the braid”$/);
+    const carried = (await works.sent()).peekList('entries', 'workOrder', led?.id ?? '');
+    expect(carried.map(({ content }) => content)).toEqual([{ kind: 'note', text }]);
   });
 
   it('makes the further work with one press, machine by machine, and leads there', async () => {

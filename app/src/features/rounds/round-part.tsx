@@ -35,10 +35,7 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
   const steps = useRows('steps', 'workOrder', work.id);
   const { only, choose } = useStepsInSight(work, steps);
   const round = useMemo(() => roundOf(stops, steps, only), [stops, steps, only]);
-  const asked = useInSight(work.id);
-  // Where the person begins; answering does not take them away from there.
-  const [begun] = useState<InSight>(round.next?.stop.id ?? 'end');
-  const inSight = asked ?? begun;
+  const inSight = useInSight(work.id, round.next?.stop.id ?? 'end');
   const [isListed, setIsListed] = useState(false);
   const [isScanning, setIsScanning] = useState(false);
   const top = useRef<HTMLElement | null>(null);

@@ -12,6 +12,7 @@ import { Words } from '../../ui/words';
 import { useIsPrepared } from '../hazards';
 import { useCommand } from '../keys/commands';
 import { ClockButton, ClockLine } from '../labor';
+import { AtMachine, useMachineInSight } from '../rounds';
 import { ShorthandLine } from '../shorthand';
 import { dockItems } from '../registry/views';
 import type { DockItem } from '../views/dock-item';
@@ -55,7 +56,11 @@ export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElem
         {keys.map((item) => (
           <Fragment key={item.name}>
             <DockKey item={item} onPress={() => press(item)} />
-            {open === item.name ? <item.Sheet work={work} about={about} onClose={close} /> : null}
+            {open === item.name ? (
+              <AtMachine work={work} pointId={about}>
+                {(here) => <item.Sheet work={here} about={about} onClose={close} />}
+              </AtMachine>
+            ) : null}
           </Fragment>
         ))}
       </View>
@@ -68,18 +73,17 @@ export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>)
   const isWide = useIsWide();
   const router = useRouter();
   const isPrepared = useIsPrepared(work);
+  const assetId = useMachineInSight(work);
   if (!isOpen(work.state)) return null;
   return (
     <View style={[sheet.line, isWide && sheet.lineWide]}>
-      <ShorthandLine work={work} isPrepared={isPrepared} onHazards={onHazards} />
+      <AtMachine work={work}>
+        {(here) => <ShorthandLine work={here} isPrepared={isPrepared} onHazards={onHazards} />}
+      </AtMachine>
       <ClockLine work={work} />
       {/* On a wide screen it stands in the rail. */}
       {isWide ? null : (
-        <SmallKey
-          word="Raise"
-          icon={mdiBullhornOutline}
-          onPress={() => router.navigate(`/raise?asset=${work.assetId}`)}
-        />
+        <SmallKey word="Raise" icon={mdiBullhornOutline} onPress={() => router.navigate(`/raise?asset=${assetId}`)} />
       )}
     </View>
   );

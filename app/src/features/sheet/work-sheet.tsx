@@ -32,7 +32,7 @@ import { FinishSheet } from '../lifecycle';
 import { WhenSheet } from '../schedule';
 import { loadReturnSheets, RETURN_SHEET } from '../return-to-service';
 import { AlarmProposal, loadAlarmSheet } from '../readings';
-import { goToStop, loadRoundSheets, RoundPart } from '../rounds';
+import { goToStop, loadRoundSheets, RoundPart, useMachineInSight } from '../rounds';
 import { loadShorthandSheet } from '../shorthand';
 import { loadShareSheets, shareElement } from '../shares';
 import { loadStepSheets, stepElement, WorkPart } from '../steps';
@@ -198,7 +198,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     node?.focus();
   });
   const isOurs = useIsOurs(work);
-  useDroppedFiles(work, isWide && isOurs && isOpen(work.state));
+  useDroppedFiles(work.id, useMachineInSight(work), isWide && isOurs && isOpen(work.state));
   const dockPiece = isOurs ? (
     <Dock work={work} open={dock} about={about} onOpen={openDock} onHazards={askForHazards} />
   ) : (

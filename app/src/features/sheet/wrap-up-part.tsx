@@ -24,6 +24,7 @@ import { LocksToTakeOff } from '../isolation';
 import { StoodStill } from '../stoppages';
 import { MailSheet } from '../paper';
 import { NextDueLine } from '../plans';
+import { AtMachine } from '../rounds';
 import { ServiceLines } from '../return-to-service';
 import { ShareCosts } from '../shares';
 import { Section } from '../../ui/section';
@@ -147,7 +148,9 @@ const WrapUp = memo(function WrapUp({
       ) : null}
       {asking === 'finish' ? <FinishSheet work={work} entries={entries} asked={owed} onClose={close} /> : null}
       {asking === 'mail' ? <MailSheet work={work} onClose={close} /> : null}
-      {asking === 'further' ? <FurtherSheet work={work} onClose={close} /> : null}
+      {asking === 'further' ? (
+        <AtMachine work={work}>{(here) => <FurtherSheet work={here} onClose={close} />}</AtMachine>
+      ) : null}
       {asking === 'hold' ? <HoldSheet work={work} onClose={close} /> : null}
       {asking === 'handBack' ? <HandBackSheet work={work} onClose={close} /> : null}
       {asking === 'drop' ? <DropSheet work={work} onClose={close} /> : null}

@@ -19,7 +19,7 @@ interface About {
 /** What a phrase records; null for what is not understood, or a sentence of what is in the way. */
 export function operationOf(meaning: Meaning, { work, me, settings, present }: About): Meant | string | null {
   const { phrase } = meaning.placed;
-  const workOrderId = work.id;
+  const { id: workOrderId, assetId } = work;
   switch (phrase.is) {
     case 'time': {
       const { minutes, timeType } = phrase;
@@ -28,19 +28,22 @@ export function operationOf(meaning: Meaning, { work, me, settings, present }: A
     }
     case 'part': {
       if (meaning.is !== 'part') return null;
-      const sits = peekRows('installations', 'asset', work.assetId).some(({ partId }) => partId === meaning.partId);
+      const sits = peekRows('installations', 'asset', assetId).some(({ partId }) => partId === meaning.partId);
       if (sits) return 'One with a number sits there: use it through Part, where what comes out is asked.';
       const planned = work.kit.find(({ partId }) => partId === meaning.partId)?.binId;
       const binId = planned ?? fullestBin(meaning.partId, work.siteId);
       if (binId === undefined) return 'No bin holds this part: use it through Part.';
-      return { name: 'part.use', args: { workOrderId, partId: meaning.partId, binId, quantity: phrase.quantity } };
+      return {
+        name: 'part.use',
+        args: { workOrderId, assetId, partId: meaning.partId, binId, quantity: phrase.quantity },
+      };
     }
     case 'fault': {
       if (meaning.is !== 'fault') return null;
       const { component, mode } = meaning.fault;
       const detection = work.kind === 'inspection' ? 3 : work.kind === 'preventive' ? 1 : 8;
       const open = { mechanism: null, cause: null, activity: null, text: '' };
-      return { name: 'fault.add', args: { workOrderId, assetId: null, component, mode, detection, ...open } };
+      return { name: 'fault.add', args: { workOrderId, assetId, component, mode, detection, ...open } };
     }
     case 'reading': {
       if (meaning.is !== 'point') return null;
@@ -53,11 +56,11 @@ export function operationOf(meaning: Meaning, { work, me, settings, present }: A
       const isPlanned = work.kind === 'preventive';
       return {
         name: 'stoppage.add',
-        args: { workOrderId, assetId: work.assetId, from, to: present, extent, lostPercent: null, isPlanned },
+        args: { workOrderId, assetId, from, to: present, extent, lostPercent: null, isPlanned },
       };
     }
     case 'note':
-      return { name: 'note.add', args: { workOrderId, text: phrase.text } };
+      return { name: 'note.add', args: { workOrderId, assetId, text: phrase.text } };
     case 'spent': {
       const money = parseMoney(phrase.amount, settings.currency);
       if (money === undefined) return 'Write an amount, such as 12.50.';

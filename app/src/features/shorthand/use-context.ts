@@ -20,7 +20,7 @@ export function useShorthandContext(work: WorkOrder): Known {
   const kit = useMemo(() => peekKitLines(work), [work]);
   const points = usePointsNear(work);
   const asset = useRow('assets', work.assetId);
-  const settings = useSettings();
+  const settings = useSettings(work.siteId);
   const { assetId, kind, tradeId, title } = work;
   const like = useMemo(() => ({ assetId, kind, tradeId, title }), [assetId, kind, tradeId, title]);
   const past = usePast({ scope: 'asset', id: work.assetId }, like);

@@ -53,6 +53,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
       return {
         args: {
           workOrderId: work.id,
+          assetId: work.assetId,
           partId: part.id,
           binId: bin,
           quantity: amount,

@@ -221,7 +221,7 @@ function LikelyRow({ work, part, facts, binId, quantity, onHand, usual, onOther,
   const use = async (from: BinId): Promise<void> => {
     // More than the bin holds is asked about first, and what has numbers has to say them.
     if (quantity > onHand || isNumbered) return onOther({ part, usual, first: { quantity, binId: from } });
-    const args = { workOrderId: work.id, partId: part.id, binId: from, quantity };
+    const args = { workOrderId: work.id, assetId: work.assetId, partId: part.id, binId: from, quantity };
     if (await run('part.use', args, `${amount} ${part.name} kept.`)) onClose();
   };
   return (

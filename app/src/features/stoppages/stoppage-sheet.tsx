@@ -25,7 +25,7 @@ export function StoppageSheet({ work, onClose }: Props): ReactElement {
   if (asset !== undefined && (asset.openStoppages ?? []).length > 0 && !isAnother) {
     return <OutNow asset={asset} onAnother={() => setIsAnother(true)} onClose={onClose} />;
   }
-  return <NewStoppage work={work} onClose={onClose} />;
+  return <NewStoppage key={work.assetId} work={work} onClose={onClose} />;
 }
 
 interface Typed {

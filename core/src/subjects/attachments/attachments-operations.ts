@@ -1,5 +1,13 @@
 import type { AssetId, EntryId, WorkOrderId } from '../../kernel/ids';
-import { argsSchema, choiceField, idField, LONGEST_LINE, textField, wholeField } from '../../kernel/schema/fields';
+import {
+  argsSchema,
+  choiceField,
+  idField,
+  idFieldIfAny,
+  LONGEST_LINE,
+  textField,
+  wholeField,
+} from '../../kernel/schema/fields';
 import {
   accepted,
   defineOperation,
@@ -17,6 +25,7 @@ import { FILE_BYTES_LIMIT, isSound, pictureTypes, soundTypes } from '../files/fi
 import type { Asset } from '../plant/plant';
 import { onEntry } from '../work/amendment';
 import type { EntryContent } from '../work/entries';
+import { machineOfEntry } from '../steps/machine-of-entry';
 import { findOpenWork, findWorkOfSite, newEntry } from '../work/guards';
 
 const anybody = ['technician', 'lead', 'storekeeper'] as const;
@@ -29,6 +38,7 @@ const addVoice = defineOperation({
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
+    assetId: idFieldIfAny<AssetId>(),
     fileId: fileField(),
     mediaType: choiceField(soundTypes),
     seconds: wholeField()
@@ -37,13 +47,16 @@ const addVoice = defineOperation({
   }),
   file: 'fileId',
   numbered: null,
-  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
-  apply: async (records, { workOrderId, fileId, mediaType, seconds }, context) => {
+  apply: async (records, { workOrderId, assetId, fileId, mediaType, seconds }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
-    await records.put('entries', newEntry(found.value, { kind: 'voice', fileId, mediaType, seconds }, context));
+    const machine = await machineOfEntry(records, found.value, { assetId });
+    if (!machine.ok) return machine;
+    const entry = newEntry(found.value, { kind: 'voice', fileId, mediaType, seconds }, context);
+    await records.put('entries', { ...entry, assetId: machine.value });
     return accepted;
   },
 });
@@ -56,6 +69,7 @@ const addFile = defineOperation({
   roles: anybody,
   schema: argsSchema({
     workOrderId: idField<WorkOrderId>(),
+    assetId: idFieldIfAny<AssetId>(),
     fileId: fileField(),
     mediaType: choiceField([...pictureTypes, ...soundTypes, 'application/pdf']),
     name: textField(LONGEST_LINE),
@@ -63,13 +77,16 @@ const addFile = defineOperation({
   }),
   file: 'fileId',
   numbered: null,
-  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { name: 'line' }, keepsTime: true },
   upgrades: [],
-  apply: async (records, { workOrderId, fileId, mediaType, name, bytes }, context) => {
+  apply: async (records, { workOrderId, assetId, fileId, mediaType, name, bytes }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
-    await records.put('entries', newEntry(found.value, { kind: 'file', fileId, mediaType, name, bytes }, context));
+    const machine = await machineOfEntry(records, found.value, { assetId });
+    if (!machine.ok) return machine;
+    const entry = newEntry(found.value, { kind: 'file', fileId, mediaType, name, bytes }, context);
+    await records.put('entries', { ...entry, assetId: machine.value });
     return accepted;
   },
 });

@@ -9,11 +9,10 @@ import {
   optionalIdField,
   optionalTextField,
 } from '../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed, type Found } from '../../operations/operation';
-import type { Records } from '../../records/records';
+import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { machineOfEntry } from '../steps/machine-of-entry';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
-import type { WorkOrder } from '../work/work-order';
 import { activities, causes, detections, failureModes, mechanisms, type FailureMode } from './codes';
 import type { FaultContent } from './faults-entries';
 
@@ -65,7 +64,7 @@ const addFault = defineOperation({
   apply: async (records, { workOrderId, assetId, ...fault }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
-    const machine = await machineOf(records, found.value, assetId);
+    const machine = await machineOfEntry(records, found.value, { assetId });
     if (!machine.ok) return machine;
     await records.put('entries', { ...newEntry(found.value, contentOf(fault), context), assetId: machine.value });
     return accepted;
@@ -105,22 +104,6 @@ interface Coded {
 
 function contentOf({ mechanism, cause, ...rest }: Coded): FaultContent {
   return { kind: 'fault', ...rest, mechanism: mechanism ?? '', cause: cause ?? '' };
-}
-
-/** The machine of the job, a part of it, or one at a stop of its round. */
-async function machineOf(records: Records, work: WorkOrder, assetId: AssetId | null): Promise<Found<AssetId>> {
-  if (assetId === null || assetId === work.assetId) return { ok: true, value: work.assetId };
-  const stops = await records.list('stops', 'workOrder', work.id);
-  const own = new Set<AssetId>([work.assetId, ...stops.map((stop) => stop.assetId)]);
-  const seen = new Set<AssetId>();
-  for (let id: AssetId | null = assetId; id !== null && !seen.has(id);) {
-    if (own.has(id)) return { ok: true, value: assetId };
-    seen.add(id);
-    const asset: { readonly parentId: AssetId | null } | undefined = await records.get('assets', id);
-    if (asset === undefined) return refuse('not_found', { what: 'machine' }, 'assetId');
-    id = asset.parentId;
-  }
-  return refuse('fault_elsewhere', {}, 'assetId');
 }
 
 export const faultsOperations = { 'fault.add': addFault, 'fault.amend': amendFault };

@@ -45,7 +45,7 @@ describe('a fault', () => {
     ]);
     expect(codeOf(await works.do('fault.add', leak({ assetId: part })))).toBe('accepted');
     expect(standing(works)[0]?.assetId).toBe(part);
-    expect(codeOf(await works.do('fault.add', leak({ assetId: other })))).toBe('fault_elsewhere');
+    expect(codeOf(await works.do('fault.add', leak({ assetId: other })))).toBe('machine_not_of_job');
     expect(codeOf(await works.do('fault.add', leak({ assetId: asId<AssetId>('gone') })))).toBe('not_found');
   });
 

@@ -1,6 +1,5 @@
 export * from './codes';
 export * from './faults-entries';
-export * from './faults-errors';
 export * from './faults-operations';
 export * from './find-faults';
 export * from './catalogue-rows';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { asId, type AssetId, type EntryId, type WorkOrderId } from '../../kernel/ids';
+import { asId, type AssetId, type EntryId, type FileId, type StepId, type WorkOrderId } from '../../kernel/ids';
 import { ann, anOperation, aPoint, aRaise, aStep, aWorkOrder, lea, pointId, workId } from '../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
 import { problemsAmong } from '../past/past-job';
@@ -7,6 +7,7 @@ import type { StepAnswer } from '../steps/kinds/kinds';
 import type { Step } from '../steps/step';
 import { chainBefore } from '../work/chain';
 import { joined, leftOvers, proposalsFor, split, type LeftOver, type Proposal } from './left';
+import { saidAbout } from './said-about';
 
 const onWork = { workOrderId: workId };
 const answeredWith = (step: Step, value: StepAnswer): Step => ({
@@ -97,6 +98,48 @@ describe('notes and photos that go along', () => {
     const [led] = works.records.peekList('workOrders', 'cameFrom', workId);
     const [kept] = works.records.peekList('entries', 'workOrder', led?.id ?? '');
     expect(kept).toMatchObject({ by: ann.id, content: { kind: 'note', text: 'Hose is chafed' } });
+  });
+});
+
+describe('what was said of something that is left', () => {
+  it('goes along: words and pictures at its step and at the questions below it, and nothing of other steps', async () => {
+    const found = { id: asId<StepId>('s-found') };
+    const below = { parentId: found.id, condition: null };
+    const asked = [
+      aStep(1, { type: 'finding' }, found),
+      aStep(2, { type: 'text' }, { ...below, id: asId<StepId>('s-where') }),
+      aStep(3, { type: 'photo' }, { ...below, id: asId<StepId>('s-picture') }),
+      aStep(4, { type: 'finding' }, { id: asId<StepId>('s-other') }),
+    ];
+    const works = new Works({ state: 'underway' }, asked);
+    const answer = (stepId: string, value: StepAnswer) =>
+      works.do('step.answer', { ...onWork, stepId: asId<StepId>(stepId), answer: value });
+    const fileId = asId<FileId>('b'.repeat(64));
+    await answer('s-found', { type: 'finding', asFound: 'faulty', asLeft: 'faulty' });
+    await answer('s-where', { type: 'text', text: 'Above the clamp' });
+    await answer('s-picture', { type: 'photo', fileId, mediaType: 'image/jpeg', width: 4, height: 3 });
+    const note = (stepId: string, text: string) =>
+      works.do('note.add', { ...onWork, stepId: asId<StepId>(stepId), assetId: undefined, text });
+    await note('s-found', 'Chafed through to the braid');
+    await note('s-other', 'Nothing to do with it');
+    const steps = works.records.peekList('steps', 'workOrder', workId);
+    const [left] = leftOn(works, steps);
+    if (left === undefined) throw new Error('Nothing is left.');
+    const said = saidAbout(left, steps, works.entries);
+    expect(said.answers.map(({ id }) => id)).toEqual(['s-where']);
+    expect(said.notes).toEqual(['Chafed through to the braid']);
+    const raised = aRaise({ number: 'W-8', cameFrom: workId, answers: [left.key], carried: [...said.carried] });
+    expect(codeOf(await works.do('work.raise', raised, lea, minutesLater(5)))).toBe('accepted');
+    const [led] = works.records.peekList('workOrders', 'cameFrom', workId);
+    const kept = works.records.peekList('entries', 'workOrder', led?.id ?? '');
+    expect(kept.map(({ by, assetId, content }) => ({ by, assetId, content }))).toEqual([
+      { by: ann.id, assetId: led?.assetId, content: { kind: 'note', text: 'Chafed through to the braid' } },
+      {
+        by: ann.id,
+        assetId: led?.assetId,
+        content: { kind: 'photo', fileId, mediaType: 'image/jpeg', width: 4, height: 3, caption: '' },
+      },
+    ]);
   });
 });
 

@@ -1,1 +1,2 @@
 export * from './left';
+export * from './said-about';

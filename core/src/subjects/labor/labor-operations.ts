@@ -23,7 +23,7 @@ import {
 import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { SETTINGS_ID } from '../settings/settings';
-import { checkStep } from '../steps/find-step';
+import { machineOfEntry } from '../steps/machine-of-entry';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { entryBeside } from '../work/entry-ids';
 import { findOwnWork, newEntry } from '../work/guards';
@@ -73,14 +73,14 @@ const addLabor = defineOperation({
     const person = await records.get('people', args.personId);
     if (person?.siteIds.includes(begun.value.siteId) !== true)
       return refuse('not_found', { what: 'person' }, 'personId');
-    const isOfWork = await checkStep(records, args.stepId, args.workOrderId);
-    if (!isOfWork.ok) return isOfWork;
+    const machine = await machineOfEntry(records, begun.value, { stepId: args.stepId });
+    if (!machine.ok) return machine;
     const tradeIsRight = await checkTrade(records, args.tradeId, context);
     if (!tradeIsRight.ok) return tradeIsRight;
     const spent = args.stepId === undefined ? input : await takeFromClock(records, input, args.workOrderId);
     const content = await laborContent(records, begun.value, spent);
     if (!content.ok) return content;
-    const entry = newEntry(begun.value, content.value, context);
+    const entry = { ...newEntry(begun.value, content.value, context), assetId: machine.value };
     await records.put('entries', entry);
     const mates = [...new Set(args.alsoFor)].filter((id) => id !== args.personId);
     for (const [index, personId] of mates.entries()) {

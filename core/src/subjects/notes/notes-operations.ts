@@ -1,8 +1,9 @@
-import type { StepId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, StepId, WorkOrderId } from '../../kernel/ids';
 import { argsSchema, idField, idFieldIfAny, LONGEST_TEXT, textField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
-import { checkStep, namedStep } from '../steps/find-step';
+import { machineOfEntry } from '../steps/machine-of-entry';
+import { namedStep } from '../steps/find-step';
 import { findOpenWork, newEntry } from '../work/guards';
 
 /** Words for whoever comes next. Taken at any time while the work order is open. */
@@ -15,19 +16,20 @@ const addNote = defineOperation({
     workOrderId: idField<WorkOrderId>(),
     text: textField(LONGEST_TEXT),
     stepId: idFieldIfAny<StepId>(),
+    assetId: idFieldIfAny<AssetId>(),
   }),
   file: null,
   numbered: null,
-  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { text: 'text' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
-    const possible = await checkStep(records, args.stepId, args.workOrderId);
-    if (!possible.ok) return possible;
+    const machine = await machineOfEntry(records, found.value, args);
+    if (!machine.ok) return machine;
     const content = { kind: 'note', text: args.text, ...namedStep(args.stepId) } as const;
-    await records.put('entries', newEntry(found.value, content, context));
+    await records.put('entries', { ...newEntry(found.value, content, context), assetId: machine.value });
     return accepted;
   },
 });

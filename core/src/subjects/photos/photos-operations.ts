@@ -1,4 +1,4 @@
-import type { StepId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, StepId, WorkOrderId } from '../../kernel/ids';
 import {
   argsSchema,
   choiceField,
@@ -10,7 +10,8 @@ import {
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { pictureTypes } from '../files/files';
 import { fileField, pictureSide } from '../files/file-field';
-import { checkStep, namedStep } from '../steps/find-step';
+import { machineOfEntry } from '../steps/machine-of-entry';
+import { namedStep } from '../steps/find-step';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
 
@@ -31,21 +32,23 @@ const addPhoto = defineOperation({
     caption: optionalTextField(),
     taken: choiceFieldIfAny(photoTimes),
     stepId: idFieldIfAny<StepId>(),
+    assetId: idFieldIfAny<AssetId>(),
   }),
   file: 'fileId',
   numbered: null,
-  reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
+  reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { caption: 'line' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
-    const possible = await checkStep(records, args.stepId, args.workOrderId);
-    if (!possible.ok) return possible;
+    const machine = await machineOfEntry(records, found.value, args);
+    if (!machine.ok) return machine;
     const { fileId, mediaType, width, height, caption, taken } = args;
     const when = taken === undefined ? {} : { taken };
     const picture = { kind: 'photo', fileId, mediaType, width, height, caption, ...when } as const;
-    await records.put('entries', newEntry(found.value, { ...picture, ...namedStep(args.stepId) }, context));
+    const entry = newEntry(found.value, { ...picture, ...namedStep(args.stepId) }, context);
+    await records.put('entries', { ...entry, assetId: machine.value });
     return accepted;
   },
 });

@@ -55,6 +55,7 @@ import { checkNewSteps, checkPoints, newStepsField, stepsOf, type NewStep } from
 import { questionUpgraded } from '../steps/upgrades';
 import { putStoppage, howStopped } from '../stoppages/put-stoppage';
 import type { Extent } from '../stoppages/stoppages-entries';
+import type { EntryContent } from '../work/entries';
 import { entryBeside } from '../work/entry-ids';
 import { isTooFar } from '../work/furthest-day';
 import { findAssignees } from '../work/give-work';
@@ -65,7 +66,7 @@ import { urgencies, workKinds, type KitPart, type KitTool, type WorkOrder } from
 const MOST_LINES = 100;
 const MOST_PEOPLE = 50;
 /** Notes and photos that go along with further work. */
-const MOST_CARRIED = 50;
+export const MOST_CARRIED = 50;
 /** Reports of one problem that are taken up at once. */
 const MOST_REPORTS = 50;
 /** A year of one person, in minutes: no job is estimated longer. */
@@ -246,7 +247,10 @@ async function takeUpReports(
   return accepted;
 }
 
-/** Notes and photos of the work that it came from stand in its record too, as they were and by whom they were. */
+/**
+ * Notes and photos of the work that it came from, and pictures that answered its steps, stand in its record too, as they were and by
+ * whom they were.
+ */
 async function carryOver(
   records: Records,
   {
@@ -259,19 +263,32 @@ async function carryOver(
   const work = await records.get('workOrders', id);
   for (const [index, entryId] of carried.entries()) {
     const entry = await records.get('entries', entryId);
-    const isCarried = entry?.content.kind === 'note' || entry?.content.kind === 'photo';
-    if (work === undefined || entry === undefined || !isCarried || entry.workOrderId !== cameFrom)
+    const content = entry === undefined ? null : carriedContent(entry.content);
+    if (work === undefined || entry === undefined || content === null || entry.workOrderId !== cameFrom)
       return notFound('note or photo', 'carried');
     const { amends: _, arrival: __, ...kept } = entry;
     await records.put('entries', {
       ...kept,
+      content,
       amends: null,
       id: entryBeside(context.entryId, `carried-${index + 1}`),
       workOrderId: id,
       siteId: work.siteId,
+      assetId: work.assetId,
     });
   }
   return accepted;
+}
+
+/** What becomes of an entry on other work, where its steps are not; null where it stays behind. */
+function carriedContent(content: EntryContent): EntryContent | null {
+  if (content.kind === 'note' || content.kind === 'photo') {
+    const { stepId: _, ...kept } = content;
+    return kept;
+  }
+  if (content.kind !== 'answer' || content.answer?.type !== 'photo') return null;
+  const { fileId, mediaType, width, height } = content.answer;
+  return { kind: 'photo', fileId, mediaType, width, height, caption: '' };
 }
 
 const newStepUpgraded = (step: Fields): Fields => ({

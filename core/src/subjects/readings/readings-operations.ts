@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import type { AssetId, PointId, WorkOrderId } from '../../kernel/ids';
+import type { PointId, WorkOrderId } from '../../kernel/ids';
 import { convertReading } from '../../kernel/quantity/measures';
 import { argsSchema, idField, keyField, keyFieldIfAny, numberField } from '../../kernel/schema/fields';
 import {
@@ -14,6 +14,7 @@ import {
 import type { Records } from '../../records/records';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
 import type { MeasuringPoint } from '../plant/plant';
+import { isOfJob } from '../work/machines-of-job';
 import { newEntry } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { figureOf, levelOfFigure } from './derived/derived-kinds';
@@ -134,7 +135,7 @@ async function findPoint(
   if (point === undefined || !context.person.siteIds.includes(point.siteId)) {
     return refuse('not_found', { what: 'measuring point' }, 'pointId');
   }
-  if (!(await isOnMachines(records, point, begun.value))) {
+  if (!(await isOfJob(records, begun.value, point.assetId))) {
     return refuse('point_of_other_machine', { point: point.name }, 'pointId');
   }
   return { ok: true, work: begun.value, point };
@@ -152,26 +153,6 @@ async function keepReading(
   await records.put('points', withReading(point, content.value, context, content.replacedAt));
   await records.put('entries', { ...entry, assetId: point.assetId });
   return accepted;
-}
-
-/** Whether a point is on the machine of a work order, on what that is made of, or at a stop of its round. */
-async function isOnMachines(records: Records, point: MeasuringPoint, work: WorkOrder): Promise<boolean> {
-  if (await isPartOf(records, point.assetId, work.assetId)) return true;
-  for (const { assetId } of await records.list('stops', 'workOrder', work.id)) {
-    if (await isPartOf(records, point.assetId, assetId)) return true;
-  }
-  return false;
-}
-
-/** Whether one asset is the other or belongs to it, however deep. */
-async function isPartOf(records: Records, assetId: AssetId, wholeId: AssetId): Promise<boolean> {
-  const seen = new Set<AssetId>();
-  for (let id: AssetId | null = assetId; id !== null && !seen.has(id);) {
-    if (id === wholeId) return true;
-    seen.add(id);
-    id = (await records.get('assets', id))?.parentId ?? null;
-  }
-  return false;
 }
 
 export const readingsOperations = {

@@ -1,5 +1,5 @@
 import type { StepId, WorkOrderId } from '../../kernel/ids';
-import { accepted, refuse, type Found, type Outcome } from '../../operations/operation';
+import { refuse, type Found } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import type { Step } from './step';
 
@@ -8,13 +8,6 @@ export async function findStep(records: Records, id: StepId, workOrderId: WorkOr
   const step = await records.get('steps', id);
   if (step === undefined || step.workOrderId !== workOrderId) return refuse('not_found', { what: 'step' }, 'stepId');
   return { ok: true, value: step };
-}
-
-/** Whether the step that something is recorded for, if any, belongs to the work order. */
-export async function checkStep(records: Records, id: StepId | undefined, workOrderId: WorkOrderId): Promise<Outcome> {
-  if (id === undefined) return accepted;
-  const found = await findStep(records, id, workOrderId);
-  return found.ok ? accepted : found;
 }
 
 /** The step that something is recorded for, where there is one. */

@@ -15,6 +15,7 @@ import { entryBeside } from '../work/entry-ids';
 import { findOpenWork, newEntry } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { findStep } from './find-step';
+import { machineOfEntry } from './machine-of-entry';
 import { answerField, stepKindNamed, type StepAnswer } from './kinds/kinds';
 import { addedBy, checkNewSteps, checkPoints, newStepsField, stepsOf } from './new-step';
 import { faultyOf, pointOf, type Step } from './step';
@@ -58,9 +59,10 @@ const answerStep = defineOperation({
       const kept = answer === null ? null : { value: answer, ...given };
       await records.put('steps', { ...step, answer: kept, answeredAt: context.at });
     }
+    const machine = await machineOfEntry(records, begun.value, args);
+    if (!machine.ok) return machine;
     const entry = newEntry(begun.value, answerContent(found.value, answer), context);
-    const stop = step.stopId === null ? undefined : await records.get('stops', step.stopId);
-    await records.put('entries', { ...entry, assetId: stop?.assetId ?? entry.assetId });
+    await records.put('entries', { ...entry, assetId: machine.value });
     return accepted;
   },
 });

@@ -1,4 +1,4 @@
-import type { PartId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, PartId, WorkOrderId } from '../../kernel/ids';
 import { money, scaleAmount } from '../../kernel/money/money';
 import { formatQuantity, type Thousandths } from '../../kernel/quantity/quantity';
 import { accepted, refuse, type OperationContext, type Outcome } from '../../operations/operation';
@@ -15,19 +15,21 @@ export interface Taken {
   /** In the smallest currency unit. */
   readonly costMinor: number;
   readonly currency: string;
+  /** For which machine it was taken last. */
+  readonly assetId: AssetId;
 }
 
 /** Null where none of it is left to go back. */
 export function takenOf(entries: readonly Entry[], partId: PartId): Taken | null {
-  const contents = standingOf(entries, 'part')
-    .map(({ content }) => content)
-    .filter((content) => content.partId === partId);
-  const last = contents.at(-1);
+  const ofPart = standingOf(entries, 'part').filter(({ content }) => content.partId === partId);
+  const contents = ofPart.map(({ content }) => content);
+  const last = ofPart.at(-1);
   const quantity = contents.reduce((sum, content) => sum + content.quantity, 0);
   if (last === undefined || quantity <= 0) return null;
-  const { currency } = last.cost;
+  const { assetId, content } = last;
+  const { currency } = content.cost;
   const costMinor = contents.reduce((sum, { cost }) => sum + (cost.currency === currency ? cost.minor : 0), 0);
-  return { quantity, costMinor, currency };
+  return { quantity, costMinor, currency, assetId };
 }
 
 /**
@@ -69,14 +71,15 @@ export async function revalueReturns(
   const usedMinor = uses.reduce((sum, { cost }) => sum + cost.minor, 0);
   const worthOf = (quantity: Thousandths): number => scaleAmount([usedMinor, quantity], used, currency).minor;
   let before = 0;
-  for (const [index, { id, by, content }] of returns.entries()) {
+  for (const [index, { id, assetId, by, content }] of returns.entries()) {
     const after = before - content.quantity;
     const cost = money(worthOf(before) - worthOf(after), currency);
     before = after;
     if (cost.minor === content.cost.minor) continue;
     const unitPrice = { minor: (usedMinor * 1000) / used, currency };
     const entry = newEntry(work, { ...content, unitPrice, cost }, context);
-    await records.put('entries', { ...entry, id: entryBeside(context.entryId, `worth-${index + 1}`), by, amends: id });
+    const worth = entryBeside(context.entryId, `worth-${index + 1}`);
+    await records.put('entries', { ...entry, id: worth, assetId, by, amends: id });
   }
   return accepted;
 }

@@ -91,7 +91,7 @@ export async function takeOut(
     installation: installation ?? null,
   };
   const entry = newEntry(work, content, context);
-  await records.put('entries', { ...entry, id: entryBeside(context.entryId, 'out') });
+  await records.put('entries', { ...entry, assetId: content.assetId, id: entryBeside(context.entryId, 'out') });
   return accepted;
 }
 

@@ -4,6 +4,7 @@ import {
   argsSchema,
   choiceField,
   idField,
+  idFieldIfAny,
   optionalIdField,
   optionalKeyField,
   optionalTextField,
@@ -12,6 +13,7 @@ import {
 } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 import { beginWork, readsToBegin } from '../hazards/begin-work';
+import { machineOfEntry } from '../steps/machine-of-entry';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
 import { moveStock, partContent } from './part-use';
@@ -46,13 +48,15 @@ const usePart = defineOperation({
     partId: idField<PartId>(),
     binId: idField<BinId>(),
     quantity: wholeField(),
+    assetId: idFieldIfAny<AssetId>(),
     goesIn: argsSchema({ assetId: idField<AssetId>(), serial: textField(LONGEST_SERIAL) }).notRequired(),
     comesOut: comesOutField().notRequired(),
   }),
   file: null,
   numbered: null,
-  reads: ({ workOrderId, partId, binId }, by) => [
+  reads: ({ workOrderId, partId, binId, assetId }, by) => [
     ...readsToBegin(workOrderId, by),
+    rowNamed('assets', assetId),
     rowNamed('parts', partId),
     rowNamed('bins', binId),
     rowNamed('stock', partId === undefined || binId === undefined ? undefined : `${partId}@${binId}`),
@@ -65,8 +69,11 @@ const usePart = defineOperation({
     const content = await partContent(records, args, context);
     if (!content.ok) return content;
     const { goesIn, comesOut, partId } = args;
+    const machine = await machineOfEntry(records, begun.value, args);
+    if (!machine.ok) return machine;
     const serial = goesIn === undefined || goesIn === null ? {} : { serial: goesIn.serial };
-    await records.put('entries', newEntry(begun.value, { ...content.value, ...serial }, context));
+    const entry = newEntry(begun.value, { ...content.value, ...serial }, context);
+    await records.put('entries', { ...entry, assetId: machine.value });
     await moveStock(records, begun.value, args, -args.quantity, 'use', context);
     if (comesOut !== undefined && comesOut !== null) {
       const out = await takeOut(records, begun.value, comesOut, context);
@@ -143,7 +150,7 @@ const returnPart = defineOperation({
       return refuse('returned_more_than_taken', values, 'quantity');
     }
     const content = { kind: 'part', partId, binId, quantity: -quantity, ...returnedPrice(taken, quantity) } as const;
-    await records.put('entries', newEntry(found.value, content, context));
+    await records.put('entries', { ...newEntry(found.value, content, context), assetId: taken.assetId });
     await moveStock(records, found.value, { partId, binId }, quantity, 'return', context);
     return accepted;
   },

@@ -10,6 +10,7 @@ export const workErrors = {
   work_order_closed: defineError(409, (v) => `${v['number']} is ${v['state']}; nothing more can be recorded on it.`),
   entry_amended_already: defineError(409, 'This entry was amended in the meantime. Amend the newer one.'),
   entry_not_amendable: defineError(409, 'This kind of entry cannot be changed afterwards.'),
+  machine_not_of_job: defineError(409, 'This machine is not of this job. Record it on a job of that machine.'),
   entry_of_another: defineError(403, 'Only the person who recorded it, or a lead, may change an entry.'),
 };
 
