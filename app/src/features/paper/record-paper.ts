@@ -3,7 +3,7 @@ import type { PictureType } from '@oilcan/core/files';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { costOf } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/settings';
-import { placed } from '@oilcan/core/steps';
+import { placed, toldOnce } from '@oilcan/core/steps';
 import { costGroups, standingEntries, standingOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/work';
 import type { ReadingOnPaper, RecordPaper, SignatureOnPaper } from '@oilcan/paper/record-paper';
 import { now, peekRow, peekRows } from '../../data/store';
@@ -66,7 +66,7 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
             : `${answerWords(answer.value, question, phoneNames)} · ${nameOf(answer.by)}, ${say(answer.at)}`,
         ]),
       readings: readingsOf(entries, settings),
-      entries: standingEntries(entries)
+      entries: toldOnce(standingEntries(entries))
         // What was answered stands with the steps.
         .filter(({ content: { kind } }) => kind !== 'answer' && (hasCosts || !onlyMoney.has(kind)))
         .map((entry) => {

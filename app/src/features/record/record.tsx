@@ -2,6 +2,7 @@ import { memo, useDeferredValue, useMemo, useState, type ReactElement } from 're
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums, type PersonId } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
+import { toldOnce } from '@oilcan/core/steps';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { now, useRow, useRows, useSettings } from '../../data/store';
 import { Button, Choice, Choices, Press } from '../../ui/press';
@@ -43,7 +44,8 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
   const groups = useMemo(() => groupRecord(ordered), [ordered]);
   // What narrows the record may follow a moment after the new row.
   const settledGroups = useDeferredValue(groups);
-  const ofGroup = (wanted === null ? undefined : groups.get(wanted)) ?? ordered;
+  const all = useMemo(() => toldOnce(ordered), [ordered]);
+  const ofGroup = (wanted === null ? undefined : groups.get(wanted)) ?? all;
   const shown = by === null ? ofGroup : ofGroup.filter((entry) => whoseOf(entry).includes(by));
   // Hundreds of rows would make every tick wait for them.
   const newest = isWhole ? shown : shown.slice(0, FIRST_SHOWN);
@@ -53,12 +55,12 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
   return (
     <Section
       title="Record"
-      aside={`${counted(entries.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatSums(cost.total, settings.currency, settings.language)}`}
+      aside={`${counted(all.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatSums(cost.total, settings.currency, settings.language)}`}
     >
-      {ordered.length < FEWEST_TO_NARROW ? null : (
+      {all.length < FEWEST_TO_NARROW ? null : (
         <Narrowing
           groups={settledGroups}
-          wanted={ofGroup === ordered ? null : wanted}
+          wanted={ofGroup === all ? null : wanted}
           by={by}
           onGroup={setWanted}
           onPerson={setBy}

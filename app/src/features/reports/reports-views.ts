@@ -1,4 +1,6 @@
+import type { PersonId } from '@oilcan/core/kernel';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
+import type { Names } from '../views/names';
 import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
 
 type Named =
@@ -18,10 +20,19 @@ const entries: EntryViewsNamed<'report'> = {
   report: {
     ...inWords,
     group: 'notes',
-    say: ({ content }) => ({ headline: content.words, detail: `Reported, ${content.number}` }),
+    say: ({ content }, names) => ({
+      headline: content.words,
+      detail: `${content.number}${reportedWords(content.reportedBy, names)}, taken up`,
+    }),
     past: { many: 'Reports', line: ({ number, words }) => `${number}: ${words}` },
   },
 };
+
+/** By whom a report was made; who took it up stands beside the entry as of every entry. */
+function reportedWords(by: PersonId | null | undefined, names: Names): string {
+  if (by === undefined) return '';
+  return ` reported ${by === null ? 'without an account' : `by ${names.person(by)?.name ?? 'somebody'}`}`;
+}
 
 const operations: OperationViewsNamed<Named> = {
   'report.make': { say: ({ words }) => `Reported: ${words}`, fields: { words: 'What is wrong' } },

@@ -11,15 +11,19 @@ export function unusualWords(unusual: Unusual, settings: Settings): string {
   const say = (minor: number): string => formatMoney(money(minor, settings.currency), settings.language);
   switch (unusual.is) {
     case 'overEstimate':
+    case 'underEstimate':
       return `${formatDuration(unusual.minutes)} worked, ${formatDuration(unusual.estimateMinutes)} planned`;
     case 'cost':
       return `${say(unusual.minor)}; such jobs usually cost ${say(unusual.usualMinor)}`;
     case 'repeat':
       return `${faultWords(unusual)} again after ${days(unusual.days)}; usually it holds ${days(unusual.usualDays)}`;
-    case 'alarm': {
+    case 'alarm':
+    case 'alert': {
       const point = peekRow('points', unusual.pointId);
-      return `${point?.name ?? 'A reading'} ${unusual.value} ${point?.unit ?? ''} is beyond its alarm, with no further work`;
+      return `${point?.name ?? 'A reading'} ${unusual.value} ${point?.unit ?? ''} is beyond its ${unusual.is}, with no further work`;
     }
+    case 'answerBeyond':
+      return `${unusual.step}: ${unusual.value} ${unusual.unit} is beyond its ${unusual.level}, with no further work`;
     case 'unplannedParts':
       return `Parts that nobody planned: ${unusual.partIds.map((id) => peekRow('parts', id)?.name ?? id).join(', ')}`;
     case 'notCoded':

@@ -57,7 +57,7 @@ describe('what is recorded on a round', () => {
     for (const digit of ['6', '1']) await press(digit);
     await press('Keep 61 °C');
     const kinds = ['fault', 'note', 'stoppage', 'part', 'reading'] as const;
-    expect(await Promise.all(kinds.map(machinesOf))).toEqual(kinds.map(() => ['pump-2']));
+    for (const kind of kinds) expect([kind, await machinesOf(kind)]).toEqual([kind, ['pump-2']]);
   });
 
   it('is of another one that is chosen, down to what is proposed there', async () => {

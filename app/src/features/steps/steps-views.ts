@@ -1,6 +1,7 @@
+import { levelOfAnswer } from '@oilcan/core/steps';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
-import { counted } from '../../words/work-words';
+import { counted, levelWords } from '../../words/work-words';
 import { answerWords } from './kinds/words-of-kinds';
 
 const entries: EntryViewsNamed<'answer'> = {
@@ -9,7 +10,9 @@ const entries: EntryViewsNamed<'answer'> = {
     group: 'steps',
     say: ({ content: { stepId, answer } }, names) => {
       const step = names.step(stepId);
-      return { headline: step?.text ?? 'A step', detail: answerWords(answer, step?.question, names) };
+      const level = levelOfAnswer(step?.question, answer);
+      const said = answerWords(answer, step?.question, names);
+      return { headline: step?.text ?? 'A step', detail: level === 'normal' ? said : `${said} · ${levelWords[level]}` };
     },
     past: {
       many: 'Found faulty',

@@ -128,7 +128,7 @@ describe('what was said of something that is left', () => {
     const said = saidAbout(left, steps, works.entries);
     expect(said.answers.map(({ id }) => id)).toEqual(['s-where']);
     expect(said.notes).toEqual(['Chafed through to the braid']);
-    const raised = aRaise({ number: 'W-8', cameFrom: workId, answers: [left.key], carried: [...said.carried] });
+    const raised = aRaise({ number: 'W-8', cameFrom: workId, answers: [found.id], carried: [...said.carried] });
     expect(codeOf(await works.do('work.raise', raised, lea, minutesLater(5)))).toBe('accepted');
     const [led] = works.records.peekList('workOrders', 'cameFrom', workId);
     const kept = works.records.peekList('entries', 'workOrder', led?.id ?? '');

@@ -1,9 +1,9 @@
 import type { AssetId, PointId, StepId } from '../../kernel/ids';
 import { toMillis } from '../../kernel/time/instant';
 import type { MeasuringPoint } from '../plant/plant';
-import { levelOf } from '../readings/limits';
 import type { Stop } from '../rounds/stop';
 import type { Share } from '../shares/share';
+import { levelOfAnswer } from '../steps/level-of-answer';
 import { faultyOf, pointOf, type Step } from '../steps/step';
 import { standingOf, type Entry } from '../work/entries';
 import type { WorkOrder } from '../work/work-order';
@@ -58,7 +58,7 @@ export function leftOvers({
     const tradeId = tradeOfStep.get(step.id) ?? work.tradeId;
     if (faultyOf(step.question, value) === 'faulty') left.push({ key: step.id, assetId, tradeId, is: 'faulty', step });
     if (step.question.type !== 'number' || value?.type !== 'number' || pointOf(step.question) !== null) continue;
-    if (levelOf(value.value, step.question.limits) !== 'alarm') continue;
+    if (levelOfAnswer(step.question, value) !== 'alarm') continue;
     const { unit } = step.question;
     left.push({
       key: step.id,

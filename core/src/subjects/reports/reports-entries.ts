@@ -1,4 +1,4 @@
-import type { ReportId } from '../../kernel/ids';
+import type { PersonId, ReportId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 import type { Records } from '../../records/records';
 import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
@@ -16,6 +16,8 @@ export interface ReportContent {
   readonly number: string;
   readonly words: string;
   readonly reportedAt: Instant;
+  /** Who reported it: null for somebody without an account, left out where it was not noted. Taken up it was by whom the entry is. */
+  readonly reportedBy?: PersonId | null;
 }
 
 /** A report as a past keeps it. */
@@ -54,10 +56,10 @@ export const reportsEntries: EntryKindsNamed<'report'> = {
 export async function noteReportOn(
   records: Records,
   work: WorkOrder,
-  { id: reportId, number, words, at: reportedAt }: Report,
+  { id: reportId, number, words, at: reportedAt, by: reportedBy }: Report,
   index: number,
   context: OperationContext,
 ): Promise<void> {
-  const entry = newEntry(work, { kind: 'report', reportId, number, words, reportedAt }, context);
+  const entry = newEntry(work, { kind: 'report', reportId, number, words, reportedAt, reportedBy }, context);
   await records.put('entries', { ...entry, id: entryBeside(context.entryId, `report-${index}`) });
 }

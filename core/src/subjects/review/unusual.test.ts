@@ -37,7 +37,7 @@ const fault = (given: object = {}): EntryContent => ({
   ...given,
 });
 const part = (id: string): EntryContent => ({ ...aUse(1_000), partId: asId<PartId>(id) }) as EntryContent;
-const reading = (value: number, level: 'normal' | 'alarm'): EntryContent => ({
+const reading = (value: number, level: 'normal' | 'alert' | 'alarm'): EntryContent => ({
   kind: 'reading',
   pointId,
   value,
@@ -71,10 +71,12 @@ describe('finished work', () => {
     expect(unusual({})).toEqual([]);
   });
 
-  it('that took twice its estimate is; twice of very little is not', () => {
+  it('that took twice its estimate is, or hardly any of it; twice of very little is not', () => {
     const of = (minutes: number) => entries(fault(), labor(minutes));
     expect(unusual({ entries: of(119) })).toEqual([]);
     expect(unusual({ entries: of(120) })).toEqual([{ is: 'overEstimate', minutes: 120, estimateMinutes: 60 }]);
+    expect(unusual({ entries: of(6) })).toEqual([{ is: 'underEstimate', minutes: 6, estimateMinutes: 60 }]);
+    expect([unusual({ entries: of(7) }), unusual({ entries: of(0) })]).toEqual([[], []]);
     const small = { ...work, estimateMinutes: 10 };
     expect(unusual({ work: small, entries: of(39) })).toEqual([]);
     expect(unusual({ work: { ...work, estimateMinutes: 0 }, entries: of(500) })).toEqual([]);
@@ -101,6 +103,26 @@ describe('finished work', () => {
     expect(unusual({ entries: given, answeredPoints: new Set<PointId>([pointId]) })).toEqual([]);
     expect(unusual({ entries: given, ledOn: true })).toEqual([]);
     expect(unusual({ entries: entries(fault(), reading(90, 'alarm'), reading(60, 'normal')) })).toEqual([]);
+  });
+
+  it('that leaves a value beyond its alert is told, also one that a step asked for at no measuring point', () => {
+    const limits = { alarmLow: null, alertLow: 60, alertHigh: null, alarmHigh: null };
+    const question = { type: 'number', unit: 'min', decimals: 0, limits, pointId: null } as const;
+    const answered = (value: number) =>
+      aStep(1, question, {
+        text: 'Test run',
+        answer: { value: { type: 'number', value }, at: noon, by: ann.id, entryId: asId('e') },
+      });
+    expect(unusual({ steps: [answered(60)] })).toEqual([]);
+    expect(unusual({ steps: [answered(1)] })).toEqual([
+      { is: 'answerBeyond', level: 'alert', step: 'Test run', value: 1, unit: 'min' },
+    ]);
+    expect(unusual({ steps: [answered(1)], ledOn: true })).toEqual([]);
+    // At a measuring point the reading tells it, once.
+    const atPoint = { ...answered(1), question: { ...question, pointId } };
+    expect(unusual({ steps: [atPoint], entries: entries(fault(), reading(1, 'alert')) })).toEqual([
+      { is: 'alert', pointId, value: 1 },
+    ]);
   });
 
   it('with a skipped step, or time written down a day later, or missing time, is worth a look', () => {

@@ -3,7 +3,9 @@ import { addMinutes, minutesBetween, toMillis } from '../../kernel/time/instant'
 import type { PastJob } from '../past/past-job';
 import { quantile } from '../past/reliability';
 import type { Usual } from '../past/usual';
-import type { Step } from '../steps/step';
+import type { ReadingLevel } from '../readings/limits';
+import { levelOfAnswer } from '../steps/level-of-answer';
+import { pointOf, type Step } from '../steps/step';
 import { standingOf, type Entry } from '../work/entries';
 import { saidNone } from '../none/none';
 import type { WorkOrder } from '../work/work-order';
@@ -11,13 +13,21 @@ import type { ReviewLimits } from '../settings/review-limits';
 
 /** Why a finished work order is worth a closer look. */
 export type Unusual =
-  | { readonly is: 'overEstimate'; readonly minutes: number; readonly estimateMinutes: number }
+  | { readonly is: 'overEstimate' | 'underEstimate'; readonly minutes: number; readonly estimateMinutes: number }
   /** Taken though nobody planned them and such jobs do not take them. */
   | { readonly is: 'unplannedParts'; readonly partIds: readonly PartId[] }
   /** Corrective work without a fault, or with one whose cause or work is not said. */
   | { readonly is: 'notCoded'; readonly isMissing: boolean }
-  /** Beyond its alarm at the end, with no further work. */
-  | { readonly is: 'alarm'; readonly pointId: PointId; readonly value: number }
+  /** Beyond its alarm, or its alert, at the end, with no further work. */
+  | { readonly is: 'alarm' | 'alert'; readonly pointId: PointId; readonly value: number }
+  /** The same of a number that a step asked for at no measuring point. */
+  | {
+      readonly is: 'answerBeyond';
+      readonly level: Exclude<ReadingLevel, 'normal'>;
+      readonly step: string;
+      readonly value: number;
+      readonly unit: string;
+    }
   | { readonly is: 'skipped'; readonly steps: readonly string[] }
   | { readonly is: 'recordedLate'; readonly hours: number; readonly personId: PersonId }
   /** The same failure came back much sooner than it usually does. */
@@ -54,10 +64,10 @@ export interface LookedAt {
 /** In this order they are told. */
 export function unusualOf(looked: LookedAt, limits: ReviewLimits): Unusual[] {
   return [
-    ...overEstimate(looked, limits),
+    ...besideEstimate(looked, limits),
     ...costAbove(looked, limits),
     ...repeats(looked, limits),
-    ...alarms(looked),
+    ...beyondLimits(looked),
     ...unplannedParts(looked, limits),
     ...notCoded(looked),
     ...skipped(looked),
@@ -66,14 +76,21 @@ export function unusualOf(looked: LookedAt, limits: ReviewLimits): Unusual[] {
   ];
 }
 
-function overEstimate({ work, entries }: LookedAt, limits: ReviewLimits): Unusual[] {
+/** Whoever took so small a share of the planned time hardly did the whole job (an assumption: no data are behind it). */
+const HARDLY_DONE = 0.1;
+
+function besideEstimate({ work, entries }: LookedAt, limits: ReviewLimits): Unusual[] {
   const minutes = standingOf(entries, 'labor').reduce((sum, { content }) => sum + content.minutes, 0);
   const { estimateMinutes } = work;
   const isOver =
     estimateMinutes > 0 &&
     minutes >= estimateMinutes * limits.estimateTimes &&
     minutes - estimateMinutes >= limits.minutesOver;
-  return isOver ? [{ is: 'overEstimate', minutes, estimateMinutes }] : [];
+  if (isOver) return [{ is: 'overEstimate', minutes, estimateMinutes }];
+  // Nobody's time is told as missing time.
+  const isUnder =
+    minutes > 0 && minutes <= estimateMinutes * HARDLY_DONE && estimateMinutes - minutes >= limits.minutesOver;
+  return isUnder ? [{ is: 'underEstimate', minutes, estimateMinutes }] : [];
 }
 
 function unplannedParts({ work, entries, usual }: LookedAt, limits: ReviewLimits): Unusual[] {
@@ -97,15 +114,24 @@ function notCoded({ work, entries }: LookedAt): Unusual[] {
   return isOpen ? [{ is: 'notCoded', isMissing: false }] : [];
 }
 
-function alarms({ entries, answeredPoints, ledOn }: LookedAt): Unusual[] {
+function beyondLimits({ entries, steps, answeredPoints, ledOn }: LookedAt): Unusual[] {
+  if (ledOn) return [];
   const last = new Map(
     [...standingOf(entries, 'reading')]
       .sort((a, b) => toMillis(a.at) - toMillis(b.at))
       .map(({ content }) => [content.pointId, content]),
   );
-  return [...last.values()].flatMap(({ pointId, value, level }): Unusual[] =>
-    level === 'alarm' && !ledOn && !answeredPoints.has(pointId) ? [{ is: 'alarm', pointId, value }] : [],
+  const readings = [...last.values()].flatMap(({ pointId, value, level }): Unusual[] =>
+    level === 'normal' || answeredPoints.has(pointId) ? [] : [{ is: level, pointId, value }],
   );
+  const answers = steps.flatMap(({ text, question, answer }): Unusual[] => {
+    const level = levelOfAnswer(question, answer?.value ?? null);
+    if (level === 'normal' || question.type !== 'number' || answer?.value.type !== 'number') return [];
+    // What stands at a measuring point is told by its reading.
+    if (pointOf(question) !== null) return [];
+    return [{ is: 'answerBeyond', level, step: text, value: answer.value.value, unit: question.unit }];
+  });
+  return [...readings, ...answers];
 }
 
 function skipped({ steps }: LookedAt): Unusual[] {

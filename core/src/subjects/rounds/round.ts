@@ -1,6 +1,7 @@
 import type { StepId, StopId } from '../../kernel/ids';
-import { levelOf, type ReadingLevel } from '../readings/limits';
+import type { ReadingLevel } from '../readings/limits';
 import { inForce, progressAmong } from '../steps/branches';
+import { levelOfAnswer } from '../steps/level-of-answer';
 import { faultyOf, type Progress, type Step } from '../steps/step';
 import type { AsLeft } from '../steps/kinds/step-kind';
 import { inWalkingOrder, type Stop } from './stop';
@@ -84,7 +85,6 @@ export function isFaultyStill({ faulty }: Remark): boolean {
 function remarkOn(step: Step): Remark[] {
   const value = step.answer?.value ?? null;
   const faulty = faultyOf(step.question, value);
-  const level =
-    step.question.type === 'number' && value?.type === 'number' ? levelOf(value.value, step.question.limits) : 'normal';
+  const level = levelOfAnswer(step.question, value);
   return faulty === null && level === 'normal' ? [] : [{ step, faulty, level }];
 }

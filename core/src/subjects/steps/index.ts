@@ -9,3 +9,5 @@ export * from './steps-entries';
 export * from './steps-errors';
 export * from './steps-operations';
 export * from './steps-tables';
+export * from './told-once';
+export * from './level-of-answer';
