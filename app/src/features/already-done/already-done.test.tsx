@@ -1,5 +1,18 @@
+import { act } from '@testing-library/react';
 import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
-import { ann, anAsset, aPart, aPerson, aWorkOrder, put, smallWorks, someSettings } from '@oilcan/core/testing';
+import {
+  ann,
+  anAsset,
+  aPart,
+  aPerson,
+  aWorkOrder,
+  put,
+  minutesLater,
+  smallWorks,
+  someSettings,
+  workId,
+} from '@oilcan/core/testing';
+import { standingOf } from '@oilcan/core/work';
 import { peekRows, perform } from '../../data/store';
 import { press, pressTwice, type, words } from '../../testing/hands';
 import { visited } from '../../testing/router';
@@ -52,6 +65,20 @@ describe('work that is already done', () => {
     const kinds = records.peekList('entries', 'workOrder', id).map(({ content }) => content.kind);
     expect(new Set(kinds)).toEqual(new Set(['labor', 'part', 'stoppage', 'state']));
     expect(records.peek('assets', pump.id)?.condition).toBe('running');
+  });
+
+  it('asks about time that is recorded already, and one press cuts', async () => {
+    await open();
+    const recorded = { personId: ann.id, startedAt: minutesLater(0), minutes: 30, timeType: 'regular' } as const;
+    await act(() => perform('labor.add', { workOrderId: workId, ...recorded }));
+    await type(LINE, 'pump 2: packing replaced, 1 h just now');
+    expect(words()).toMatch(/You have 12:00 to 12:30 on \S+ already\./);
+    await press('Cut to 12:30 to 13:00');
+    expect(words()).not.toContain('already.');
+    await press('Keep it');
+    const id = visited.at(-1)?.split('=').at(-1) ?? '';
+    const entries = (await works.sent()).peekList('entries', 'workOrder', id);
+    expect(standingOf(entries, 'labor').map(({ content }) => content.minutes)).toEqual([30]);
   });
 
   it('is kept once, also when the key is pressed twice', async () => {

@@ -23,6 +23,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { kindWords, timeTypeWords } from '../../words/work-words';
 import { faultWords } from '../faults/words';
+import { OverlapLines } from '../labor';
 import type { Taken } from '../raising';
 import { meaningSaid, problemSaid, useShorthandContext } from '../shorthand/words';
 import { keepDone } from './keep-done';
@@ -71,6 +72,9 @@ export function WhatItBecomes({
       ),
     [read, context],
   );
+  /** What is left of times of which some is recorded already. */
+  const [cuts, setCuts] = useState<ReadonlyMap<DoneTime, DoneTime>>(new Map());
+  const times = read.times.map((time) => cuts.get(time) ?? time);
   const saidFault = meanings.some(({ is }) => is === 'fault');
   const [kind, setKind] = useState<WorkKind | null>(null);
   const kindNow = kind ?? read.kind;
@@ -91,7 +95,7 @@ export function WhatItBecomes({
       reason: line.trim(),
       kind: kindNow,
       detection: read.detection,
-      times: read.times.filter((_, index) => isIn(`time ${index}`)),
+      times: times.filter((_, index) => isIn(`time ${index}`)),
       stoppage: isIn('stoppage') ? read.stoppage : null,
       fault: fault !== null && isIn('fault') ? { ...fault, activity: read.activity } : null,
       meanings: meanings.filter((_, index) => isIn(`${index}`)),
@@ -129,13 +133,24 @@ export function WhatItBecomes({
           ))}
         </Choices>
       </View>
-      {read.times.map((time, index) => (
-        <Said
-          key={`${time.from} ${time.to}`}
-          words={timeSaid(time, present, settings)}
-          isIn={isIn(`time ${index}`)}
-          onToggle={() => toggle(`time ${index}`)}
-        />
+      {times.map((time, index) => (
+        <View key={`${time.from} ${time.to}`}>
+          <Said
+            words={timeSaid(time, present, settings)}
+            isIn={isIn(`time ${index}`)}
+            onToggle={() => toggle(`time ${index}`)}
+          />
+          {isIn(`time ${index}`) ? (
+            <OverlapLines
+              personId={me}
+              from={time.from}
+              to={time.to}
+              present={present}
+              zone={settings.zone}
+              onCut={(from, to) => setCuts(new Map(cuts).set(read.times[index] ?? time, { ...time, from, to }))}
+            />
+          ) : null}
+        </View>
       ))}
       {read.stoppage === null ? null : (
         <Said

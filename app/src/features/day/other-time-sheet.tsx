@@ -76,7 +76,6 @@ function NewTime({ first, onClose }: { readonly first: TypedTime; readonly onClo
       {read.ok && read.minutes > 0 ? (
         <OverlapLines
           personId={me}
-          whose="You have"
           from={read.startedAt}
           to={addMinutes(read.startedAt, read.minutes)}
           present={present}

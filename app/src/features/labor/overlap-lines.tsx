@@ -1,8 +1,9 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { inZone, type Instant, type Zone } from '@oilcan/core/kernel';
+import { inZone, minutesBetween, type Instant, type Zone } from '@oilcan/core/kernel';
 import { without } from '@oilcan/core/labor';
-import { peekRow } from '../../data/store';
+import { peekRow, useRow } from '../../data/store';
+import { useMe } from '../../data/use-me';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { overlapsWith, useTimesOf } from './own-times';
@@ -12,17 +13,28 @@ const MOST_PIECES = 3;
 
 interface Props {
   readonly personId: string;
-  readonly whose: string;
   readonly from: Instant;
   readonly to: Instant;
   readonly present: Instant;
   readonly zone: Zone;
   /** Takes a piece that overlaps with nothing in its place. */
   readonly onCut: (from: Instant, to: Instant) => void;
+  /** Whether a piece can be taken; left out where any can. */
+  readonly mayCut?: (piece: { readonly from: Instant; readonly to: Instant }) => boolean;
 }
 
 /** What of a typed time is recorded already, and what would be left without it: one press cuts. */
-export function OverlapLines({ personId, whose, from, to, present, zone, onCut }: Props): ReactElement | null {
+export function OverlapLines({
+  personId,
+  from,
+  to,
+  present,
+  zone,
+  onCut,
+  mayCut = () => true,
+}: Props): ReactElement | null {
+  const me = useMe();
+  const name = useRow('people', personId)?.name;
   const times = useTimesOf(personId, present);
   const overlaps = overlapsWith(from, to, times);
   if (overlaps.length === 0) return null;
@@ -32,7 +44,10 @@ export function OverlapLines({ personId, whose, from, to, present, zone, onCut }
     const on = workOrderId === null ? 'no job' : (peekRow('workOrders', workOrderId)?.number ?? 'another job');
     return `${show(shared.from)} to ${show(shared.to)} on ${on}`;
   });
-  const pieces = without({ from, to }, times).slice(0, MOST_PIECES);
+  const whose = personId === me ? 'You have' : `${name ?? 'Your mate'} has`;
+  const pieces = without({ from, to }, times)
+    .filter((piece) => minutesBetween(piece.from, piece.to) >= 1 && mayCut(piece))
+    .slice(0, MOST_PIECES);
   return (
     <View role="alert" style={sheet.lines}>
       <Words>

@@ -3,7 +3,7 @@ import { addMinutes, formatDuration, type Instant, type PersonId } from '@oilcan
 import { timeTypes, type TimeType } from '@oilcan/core/labor';
 import { hasRole } from '@oilcan/core/operations';
 import type { WorkOrder } from '@oilcan/core/work';
-import { now, usePhone, useRow, useSettings } from '../../data/store';
+import { now, usePhone, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -94,7 +94,7 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
       ) : null}
       {read.ok && read.minutes > 0
         ? whose.map((personId) => (
-            <OverlapsOf
+            <OverlapLines
               key={personId}
               personId={personId}
               from={read.startedAt}
@@ -108,12 +108,6 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
-}
-
-function OverlapsOf(props: Omit<Parameters<typeof OverlapLines>[0], 'whose'>): ReactElement {
-  const me = useMe();
-  const name = useRow('people', props.personId)?.name;
-  return <OverlapLines {...props} whose={props.personId === me ? 'You have' : `${name ?? 'Your mate'} has`} />;
 }
 
 interface WhoseProps {

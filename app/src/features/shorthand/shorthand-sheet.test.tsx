@@ -1,6 +1,6 @@
 import { asId, type PartId } from '@oilcan/core/kernel';
 import { aPart, put, smallWorks, workId } from '@oilcan/core/testing';
-import { standingEntries } from '@oilcan/core/work';
+import { standingEntries, standingOf } from '@oilcan/core/work';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { ShorthandSheet } from './shorthand-sheet';
@@ -42,6 +42,22 @@ it('says precisely what it cannot read, and one press puts it right', async () =
   await press('Leave out: 2 of “brg-62”');
   await press('Keep 1 entry');
   expect(await kept()).toEqual(['note']);
+});
+
+it('places several times one before the other, and asks about what is recorded already', async () => {
+  await open();
+  await type('What was done', '1h; 30m travel');
+  await press('Keep 2 entries');
+  const times = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor');
+  // It is one o'clock there.
+  expect(times.map(({ content: { startedAt, minutes } }) => [startedAt.slice(11, 16), minutes]).sort()).toEqual([
+    ['10:30', 60],
+    ['11:30', 30],
+  ]);
+  await open();
+  await type('What was done', '2h');
+  expect(words()).toMatch(/You have 11:30 to 12:30 on .*, 12:30 to 13:00 on .* already\./);
+  expect(canPress(/^Cut to/)).toBe(false);
 });
 
 it('keeps what can be kept, and says why the rest was not', async () => {

@@ -1,6 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiClose, mdiTextRecognition } from '@mdi/js';
+import { addMinutes, minutesBetween, type Instant } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
 import {
   completionsOf,
@@ -11,6 +12,7 @@ import {
   withPhrase,
   type Meaning,
 } from '@oilcan/core/shorthand';
+import type { Settings } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useDictation } from '../../data/dictation';
 import { useDraft } from '../../data/drafts';
@@ -24,9 +26,10 @@ import { Row } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
+import { OverlapLines } from '../labor';
 import { noteReading } from '../readings';
 import { meaningSaid, problemSaid } from './meaning-words';
-import { operationOf } from './to-operation';
+import { endsOfTimes, operationOf } from './to-operation';
 import { useShorthandContext } from './use-context';
 
 interface Props {
@@ -51,16 +54,19 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
   const dictation = useDictation((spoken) => write(`${line} ${fromSpoken(spoken)}`.trim()));
   const meanings = useMemo(() => meaningsOf(parseShorthand(line), context), [line, context]);
   const completions = useMemo(() => completionsOf(line, context, likely), [line, context, likely]);
+  const [opened] = useState(now);
+  const ends = useMemo(() => endsOfTimes(meanings, opened), [meanings, opened]);
   if (settings === undefined) return null;
   const problems = meanings.filter((meaning) => problemSaid(meaning) !== null).length;
 
   const keep = async (): Promise<void> => {
     if (meanings.length === 0 || problems > 0) return;
     const present = now();
+    const ends = endsOfTimes(meanings, present);
     const left: Meaning[] = [];
     const why = new Map<string, string>();
     for (const meaning of meanings) {
-      const meant = operationOf(meaning, { work, me, settings, present });
+      const meant = operationOf(meaning, { work, me, settings, present, end: ends.get(meaning) });
       if (meant === null || typeof meant === 'string') {
         left.push(meaning);
         why.set(keyOf(meaning), meant ?? '');
@@ -133,6 +139,8 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
             key={`${index} ${keyOf(meaning)}`}
             meaning={meaning}
             refusal={refused.get(keyOf(meaning)) ?? null}
+            end={ends.get(meaning)}
+            settings={settings}
             onChange={(instead) => write(withPhrase(line, index, instead))}
           />
         ))}
@@ -146,12 +154,17 @@ const keyOf = ({ placed }: Meaning): string => printShorthand([placed.phrase]);
 interface RowProps {
   readonly meaning: Meaning;
   readonly refusal: string | null;
+  /** When the time that it says ended. */
+  readonly end: Instant | undefined;
+  readonly settings: Settings;
   /** Puts another in its place; null leaves it out. */
   readonly onChange: (instead: Meaning['placed']['phrase'] | null) => void;
 }
 
-function MeaningRow({ meaning, refusal, onChange }: RowProps): ReactElement {
+function MeaningRow({ meaning, refusal, end, settings, onChange }: RowProps): ReactElement {
   const palette = usePalette();
+  const me = useMe();
+  const { phrase } = meaning.placed;
   const problem = problemSaid(meaning) ?? refusal;
   const choices = meaning.is === 'several' ? meaning.choices : meaning.is === 'fault' ? meaning.others : [];
   const said = meaningSaid(meaning);
@@ -164,6 +177,18 @@ function MeaningRow({ meaning, refusal, onChange }: RowProps): ReactElement {
             <Words color={palette.faulty} live>
               {problem}
             </Words>
+          )}
+          {end === undefined || phrase.is !== 'time' ? null : (
+            <OverlapLines
+              personId={me}
+              from={addMinutes(end, -phrase.minutes)}
+              to={end}
+              present={end}
+              zone={settings.zone}
+              // A line says how long, up to where the next time begins.
+              mayCut={({ to }) => to === end}
+              onCut={(from, to) => onChange({ ...phrase, minutes: minutesBetween(from, to) })}
+            />
           )}
           {choices.length === 0 ? null : (
             <Choices label={meaning.is === 'several' ? 'Which one' : 'Or'}>

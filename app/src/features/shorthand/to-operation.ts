@@ -6,6 +6,19 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { fullestBin } from '../../data/stock';
 import { peekRows } from '../../data/store';
 
+/** When each time of a line ended: the last of them now, each other where the next begins, so that no minute is recorded twice. */
+export function endsOfTimes(meanings: readonly Meaning[], present: Instant): ReadonlyMap<Meaning, Instant> {
+  const ends = new Map<Meaning, Instant>();
+  let end = present;
+  for (const meaning of meanings.toReversed()) {
+    const { phrase } = meaning.placed;
+    if (phrase.is !== 'time') continue;
+    ends.set(meaning, end);
+    end = addMinutes(end, -phrase.minutes);
+  }
+  return ends;
+}
+
 /** An operation that a phrase means. */
 export type Meant = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
 
@@ -14,16 +27,21 @@ interface About {
   readonly me: PersonId;
   readonly settings: Settings;
   readonly present: Instant;
+  /** When the time that it says ended; left out for now. */
+  readonly end?: Instant | undefined;
 }
 
 /** What a phrase records; null for what is not understood, or a sentence of what is in the way. */
-export function operationOf(meaning: Meaning, { work, me, settings, present }: About): Meant | string | null {
+export function operationOf(
+  meaning: Meaning,
+  { work, me, settings, present, end = present }: About,
+): Meant | string | null {
   const { phrase } = meaning.placed;
   const { id: workOrderId, assetId } = work;
   switch (phrase.is) {
     case 'time': {
       const { minutes, timeType } = phrase;
-      const startedAt = addMinutes(present, -minutes);
+      const startedAt = addMinutes(end, -minutes);
       return { name: 'labor.add', args: { workOrderId, personId: me, startedAt, minutes, timeType } };
     }
     case 'part': {
