@@ -59,7 +59,7 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
   const asset = useRow('assets', chosen ?? machineMeant(read, sheets) ?? likeliest);
   if (settings === undefined) return null;
   // Then it is one scroll: else what the line becomes would have no room below it.
-  const isCramped = height < ROOMY_HEIGHT || along.photo !== null || along.voice !== null;
+  const isCramped = height < ROOMY_HEIGHT || along.photos.length > 0 || along.voice !== null;
   const goOnWith = ({ where: begun, text }: (typeof others)[number]): void => {
     write(text);
     // It may be of another machine than the one where it is gone on with.
@@ -89,7 +89,7 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
           </Choices>
         </>
       )}
-      <TakenAlong photo={along.photo} voice={along.voice} onChange={along.change} />
+      <TakenAlong photos={along.photos} voice={along.voice} onChange={along.change} />
       {line.trim() === '' ? null : (
         <>
           <WhereField

@@ -35,7 +35,7 @@ const DISTURBED = 7;
 
 /** Makes the work order with its entries, one after the other. Without the work order nothing is kept. */
 export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
-  const { asset, me, settings, present, title, reason, kind, times, stoppage, fault, meanings, photo, voice } = done;
+  const { asset, me, settings, present, title, reason, kind, times, stoppage, fault, meanings, photos, voice } = done;
   const raised = furtherWorkOrder({
     assetId: asset.id,
     title,
@@ -74,6 +74,6 @@ export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
     if (typeof meant === 'string') notKept.push(meant);
     else note(await perform(meant.name, meant.args));
   }
-  for (const refused of await recordTaken(workOrderId, { photo, voice }, 'after')) note(refused);
+  for (const refused of await recordTaken(workOrderId, { photos, voice }, 'after')) note(refused);
   return { ok: true, value: { workOrderId, notKept } };
 }

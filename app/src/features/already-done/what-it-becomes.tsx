@@ -99,7 +99,7 @@ export function WhatItBecomes({
       stoppage: isIn('stoppage') ? read.stoppage : null,
       fault: fault !== null && isIn('fault') ? { ...fault, activity: read.activity } : null,
       meanings: meanings.filter((_, index) => isIn(`${index}`)),
-      photo: taken.photo,
+      photos: taken.photos,
       voice: taken.voice,
     });
     if (!kept.ok) {

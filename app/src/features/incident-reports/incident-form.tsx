@@ -1,7 +1,16 @@
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
-import { asId, latestWallTime, OilcanError, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import {
+  asId,
+  latestWallTime,
+  OilcanError,
+  type IncidentId,
+  type Instant,
+  type PersonId,
+  type SiteId,
+} from '@oilcan/core/kernel';
+import { MOST_PHOTOS } from '@oilcan/core/reports';
 import { incidentCauses } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
@@ -44,13 +53,13 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
   const { change, forget, ...said } = useIncidentDraft({
     on: first?.id ?? '',
     words: given,
-    photo: along.photo,
+    photos: along.photos,
     voice: along.voice,
     takenAt: along.takenAt,
   });
-  const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photo, voice } = said;
+  const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photos, voice } = said;
   const [at, setAt] = useState<RaisedAt>(first);
-  const { trouble, take } = useCamera((taken) => change({ photo: taken }));
+  const { trouble, take } = useCamera((taken) => change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
   const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
   const [path, setPath] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -68,6 +77,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
   const send = async (): Promise<boolean> => {
     const happenedAt = readTime(time, settings.zone);
     if (happenedAt === null) return told('Write when it happened as a time of day, such as 14:20.');
+    const [photo = null, ...others] = photos;
     const made = await performMaking('incident.make', {
       number: null,
       kind,
@@ -83,12 +93,17 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
       signature: path === '' ? null : { name: person.name, path },
     });
     if (!made.ok) return told(sentenceFor(made.code, made.values));
-    const isSaid =
-      voice === null || (await performOrSay('incident.say-aloud', { incidentId: asId(made.value), voice }));
+    const incidentId = asId<IncidentId>(made.value);
+    let isSaid = true;
+    for (const other of others) {
+      const more = { incidentId, words: '', photo: other, closes: false };
+      isSaid = (await performOrSay('incident.add', more)) && isSaid;
+    }
+    if (voice !== null) isSaid = (await performOrSay('incident.say-aloud', { incidentId, voice })) && isSaid;
     forget();
     along.forget();
     const number = peekRow('incidents', made.value)?.number ?? 'It';
-    // Why the voice was not taken stays to be read.
+    // Why something was not taken stays to be read.
     if (isSaid) say(`${number} is reported. Only the leads and who was there see it.`);
     onward.onBack();
     return true;
@@ -156,14 +171,15 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
         <View style={sheet.choices}>
           {isAsked('photo') ? (
             <Button
-              word={photo === null ? label('photo', 'Photo') : 'Another photo'}
+              word={photos.length === 0 ? label('photo', 'Photo') : 'Another photo'}
+              disabled={photos.length >= MOST_PHOTOS}
               icon={mdiCamera}
               onPress={() => void take()}
             />
           ) : null}
           <VoiceToggle voice={microphone} isSaid={voice !== null} />
         </View>
-        <TakenAlong photo={photo} voice={voice} onChange={change} />
+        <TakenAlong photos={photos} voice={voice} onChange={change} />
         {isAsked('signature') ? (
           <View>
             <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>

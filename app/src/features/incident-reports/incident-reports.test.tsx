@@ -86,9 +86,11 @@ describe('reporting an incident', () => {
     await press('Photo (not needed)');
     await works.show(<IncidentForm at={{ is: 'asset', id: assetId }} words="" />);
     expect(document.querySelector('textarea')?.value).toBe('Half a sent');
+    await press('Another photo');
     await press('Report the incident');
     const [incident] = peekAll('incidents');
     expect(incident).toMatchObject({ causes: ['haste'], doneAtOnce: 'Roped off', photo: { fileId: seen.id } });
+    expect(incident?.notes).toMatchObject([{ words: '', photo: { fileId: seen.id } }]);
   });
 
   it('takes along what was photographed and spoken on Raise, which begins anew after it', async () => {

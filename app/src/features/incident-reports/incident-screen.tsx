@@ -142,7 +142,7 @@ function AddSheet({
       onClose={onClose}
       foot={
         <>
-          <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Another photo'} onPress={() => void take()} />
+          <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Take it again'} onPress={() => void take()} />
           {closes ? null : <VoiceToggle voice={voice} isSaid={said !== null} />}
           <Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={send} />
         </>

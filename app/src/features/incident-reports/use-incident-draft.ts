@@ -1,7 +1,7 @@
 import { causesField, presentField, type Incident } from '@oilcan/core/incidents';
 import { argsSchema, choiceField, optionalInstantField, type Instant } from '@oilcan/core/kernel';
 import { incidentKinds } from '@oilcan/core/raise-rules';
-import { optionalPhotoField, optionalVoiceField, type ReportPhoto, type ReportVoice } from '@oilcan/core/reports';
+import { optionalVoiceField, photosField, type ReportPhoto, type ReportVoice } from '@oilcan/core/reports';
 import { draftText, isTakenLately, useFieldsDraft } from '../../data/fields-draft';
 import { now } from '../../data/store';
 
@@ -13,13 +13,14 @@ const draft = argsSchema({
   presentIds: presentField(),
   presentOthers: draftText(),
   doneAtOnce: draftText(),
-  photo: optionalPhotoField(),
+  photos: photosField(),
   voice: optionalVoiceField(),
   takenAt: optionalInstantField(),
 });
 
 /** What was said of an incident so far, but for the signature: that is given for the whole. */
-type Said = Pick<Incident, 'kind' | 'words' | 'causes' | 'presentIds' | 'presentOthers' | 'doneAtOnce' | 'photo'> & {
+type Said = Pick<Incident, 'kind' | 'words' | 'causes' | 'presentIds' | 'presentOthers' | 'doneAtOnce'> & {
+  readonly photos: readonly ReportPhoto[];
   /** When it happened, as it is typed. */
   readonly time: string;
   readonly voice: ReportVoice | null;
@@ -30,7 +31,7 @@ interface Begun {
   /** The machine or place at which it began; each has its own. */
   readonly on: string;
   readonly words: string;
-  readonly photo: ReportPhoto | null;
+  readonly photos: readonly ReportPhoto[];
   readonly voice: ReportVoice | null;
   readonly takenAt: Instant | null;
 }
@@ -54,18 +55,18 @@ export function useIncidentDraft({ on, words, ...taken }: Begun): IncidentDraft 
     doneAtOnce: '',
     ...taken,
   });
-  const { takenAt, photo, voice, ...said } = fields;
+  const { takenAt, photos, voice, ...said } = fields;
   // Who went back to Raise may have taken something there since.
   const isLater = taken.takenAt !== null && (takenAt === null || taken.takenAt > takenAt);
   const isThere = isTakenLately(takenAt);
   const shown = {
-    photo: (isLater ? taken.photo : null) ?? (isThere ? photo : null),
+    photos: isLater && taken.photos.length > 0 ? taken.photos : isThere ? photos : [],
     voice: (isLater ? taken.voice : null) ?? (isThere ? voice : null),
   };
   return {
     ...said,
     ...shown,
-    change: (some) => change('photo' in some || 'voice' in some ? { ...shown, ...some, takenAt: now() } : some),
+    change: (some) => change('photos' in some || 'voice' in some ? { ...shown, ...some, takenAt: now() } : some),
     forget,
   };
 }

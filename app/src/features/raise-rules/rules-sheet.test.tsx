@@ -30,7 +30,10 @@ it('shows what was chosen, and does not take an amount that is none', async () =
   const goAhead = { kinds: [], aboveMinor: 123_456, minorPerHour: 0 } as const;
   works = await TestWorks.open([...smallWorks(), put('raiseRules', someRules({ goAhead }))], lea);
   await works.show(<RulesSheet onClose={() => undefined} />);
-  expect(document.querySelector<HTMLInputElement>(`input[aria-label="${ABOVE}"]`)?.value).toBe('1,234.56');
+  expect(document.querySelector<HTMLInputElement>(`input[aria-label="${ABOVE}"]`)?.value).toBe('1234.56');
+  // What it shows itself can be kept as it stands.
+  await press('Keep');
+  expect(words()).not.toContain('Write an amount');
   await type(ABOVE, 'much');
   await press('Keep');
   expect(words()).toContain('Write an amount in EUR, such as 500.');

@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatMoney, money, parseMoney, type SiteId } from '@oilcan/core/kernel';
+import { money, parseMoney, typedMoney, type SiteId } from '@oilcan/core/kernel';
 import {
   demandOf,
   questionsOf,
@@ -83,10 +83,11 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
   const [rules, setRules] = useState<RaiseRules>(() => rulesOf(siteId, kept));
   const [wrong, setWrong] = useState<string | null>(null);
   const currency = settings?.currency ?? 'EUR';
-  const language = settings?.language ?? 'en';
   const { goAhead } = rules;
-  const [above, setAbove] = useState(goAhead.aboveMinor === null ? '' : plain(goAhead.aboveMinor, currency, language));
-  const [hour, setHour] = useState(goAhead.minorPerHour === 0 ? '' : plain(goAhead.minorPerHour, currency, language));
+  const [above, setAbove] = useState(
+    goAhead.aboveMinor === null ? '' : typedMoney(money(goAhead.aboveMinor, currency)),
+  );
+  const [hour, setHour] = useState(goAhead.minorPerHour === 0 ? '' : typedMoney(money(goAhead.minorPerHour, currency)));
   if (settings === undefined) return null;
   const change = (part: Partial<RaiseRules>): void => setRules({ ...rules, ...part });
   const keep = async (): Promise<void> => {
@@ -188,10 +189,6 @@ function Questions({
     </>
   );
 }
-
-/** An amount as it is typed again: without its currency. */
-const plain = (minor: number, currency: string, language: string): string =>
-  formatMoney(money(minor, currency), language).replace(/[^\d.,]/g, '');
 
 /** The smallest coins of a typed amount; null for nothing typed. */
 function minorOf(typed: string, currency: string): number | null | 'wrong' {

@@ -31,11 +31,11 @@ export interface Begun {
  * Work that nobody planned, begun at once: raised for oneself with what was said, shown and spoken of it, the hazards of its
  * machine acknowledged as they were shown, and the clock started. Once it is raised it is there, started or not.
  */
-export async function doNow({ me, photo, voice, ...toDo }: ToDoNow): Promise<Found<Begun>> {
+export async function doNow({ me, photos, voice, ...toDo }: ToDoNow): Promise<Found<Begun>> {
   const made = await performMaking('work.raise', workToRaise(toDo, me));
   if (!made.ok) return made;
   const workOrderId = asId<WorkOrderId>(made.value);
-  const outcomes = [...(await recordTaken(workOrderId, { photo, voice }, 'before')), await begin(workOrderId)];
+  const outcomes = [...(await recordTaken(workOrderId, { photos, voice }, 'before')), await begin(workOrderId)];
   // Whoever may not start it yet sees on its sheet what it waits for.
   const trouble = outcomes.find((outcome) => !outcome.ok && outcome.code !== 'waits_for_go_ahead');
   return { ok: true, value: { workOrderId, trouble: trouble === undefined || trouble.ok ? null : trouble } };

@@ -1,7 +1,7 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { reportedBy, WhatIsKnown, type Known } from '@oilcan/core/reports';
-import { peekRows, useTable } from '../../data/store';
+import { peekRow, peekRows, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
@@ -57,6 +57,12 @@ export function KnownThere({ at, words, onJoined }: Props): ReactElement | null 
 }
 
 function standingOf(known: Known): string {
+  const { assetId, placeId } = known.is === 'work' ? known.work : known.report;
+  const where = assetId === null ? peekRow('places', placeId)?.name : peekRow('assets', assetId)?.name;
+  return `${where ?? 'Somewhere'} · ${howItStands(known)}`;
+}
+
+function howItStands(known: Known): string {
   if (known.is === 'report') {
     const count = reportedBy(known.report);
     return `${known.report.number} · reported${count === 1 ? '' : ` by ${count}`}, not taken up yet`;

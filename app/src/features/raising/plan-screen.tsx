@@ -196,7 +196,7 @@ function PlanForm({
               {sayMoment(stopped.since ?? stopped.at, now(), settings.zone, settings.language)}: recorded with it.
             </Words>
           )}
-          <TakenAlong photo={along.photo} voice={along.voice} onChange={along.change} />
+          <TakenAlong photos={along.photos} voice={along.voice} onChange={along.change} />
           <OneOf label="How soon" of={urgencies} words={urgencyWords} chosen={urgency} onChoose={setUrgency} />
           <OneOf label="Kind of work" of={workKinds} words={kindWords} chosen={kind} onChoose={setKind} />
           <View style={sheet.question}>

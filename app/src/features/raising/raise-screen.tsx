@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
-import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type PlaceId, type ReportId, type SiteId } from '@oilcan/core/kernel';
+import { MOST_PHOTOS } from '@oilcan/core/reports';
 import { hasRole, type Refusal } from '@oilcan/core/operations';
 import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
 import type { Hazard } from '@oilcan/core/work';
@@ -53,10 +54,10 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
   const raisedOn = assetId ?? placeId ?? '';
-  const { words, how, photo, voice, change, forget } = useRaiseDraft(raisedOn);
+  const { words, how, photos, voice, change, forget } = useRaiseDraft(raisedOn);
   const setWords = (text: string): void => change({ words: text });
   const [at, setAt] = useState<RaisedAt>(atOf(assetId, placeId));
-  const camera = useCamera((taken) => change({ photo: taken }));
+  const camera = useCamera((taken) => change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
   const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
   const [procedure, setProcedure] = useState<Procedure | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -83,18 +84,23 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   };
   const report = async (): Promise<boolean> => {
     const where = { assetId: at?.is === 'asset' ? at.id : null, placeId: at?.is === 'place' ? at.id : null };
+    const [photo = null, ...others] = photos;
     const made = await performMaking('report.make', { number: null, ...where, words: written, ...how, photo });
     if (!made.ok) return told(made);
-    const isSaid = voice === null || (await performOrSay('report.say-aloud', { reportId: asId(made.value), voice }));
+    const reportId = asId<ReportId>(made.value);
+    let isSaid = true;
+    for (const other of others)
+      isSaid = (await performOrSay('report.say', { reportId, words: '', photo: other })) && isSaid;
+    if (voice !== null) isSaid = (await performOrSay('report.say-aloud', { reportId, voice })) && isSaid;
     const number = peekRow('reports', made.value)?.number ?? 'Reported';
-    // Why the voice was not taken stays to be read.
+    // Why something was not taken stays to be read.
     leave(isSaid ? `${number}: a lead is told. What becomes of it stands under your work.` : null);
     return true;
   };
   const start = async (): Promise<boolean> => {
     if (asset === undefined) return false;
     const steps = procedure?.steps ?? [];
-    const toDo = { assetId: asset.id, words: written, steps, how, photo, voice };
+    const toDo = { assetId: asset.id, words: written, steps, how, photos, voice };
     const begun = await doNow({ ...toDo, me: person.id });
     if (!begun.ok) return told(begun);
     const { workOrderId, trouble: left } = begun.value;
@@ -130,8 +136,9 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
             <View style={sheet.keys}>
               {asks('photo') ? (
                 <Button
-                  word={photo === null ? 'Photo' : 'Another photo'}
+                  word={photos.length === 0 ? 'Photo' : 'Another photo'}
                   icon={mdiCamera}
+                  disabled={photos.length >= MOST_PHOTOS}
                   onPress={() => void camera.take()}
                 />
               ) : null}
@@ -144,7 +151,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                 />
               )}
             </View>
-            <TakenAlong photo={photo} voice={voice} onChange={change} />
+            <TakenAlong photos={photos} voice={voice} onChange={change} />
           </View>
           <View style={isWide ? sheet.half : sheet.column}>
             <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />

@@ -169,6 +169,20 @@ describe('raising something on a machine', () => {
     expect(peekRow('assets', assetId)?.condition).toBe('stopped');
   });
 
+  it('takes further photos along, each of which can be left out, and keeps them all', async () => {
+    await raise();
+    works.server.signal = 'none';
+    await type('What is it', 'It squeaks');
+    await press('Photo');
+    await press('Another photo');
+    await press('Another photo');
+    await press('Leave photo 2 out');
+    await press('Report it');
+    const [report] = peekRows('reports', 'asset', assetId);
+    expect(report).toMatchObject({ photo: { fileId: seen.id }, events: [{ is: 'said', photo: { fileId: seen.id } }] });
+    expect(report?.events).toHaveLength(1);
+  });
+
   it('leaves out what was said after all', async () => {
     await raise();
     works.server.signal = 'none';

@@ -9,16 +9,20 @@ interface Props extends Taken {
   readonly onChange: (some: Partial<Taken>) => void;
 }
 
-/** The photo and the voice note that go along, to be looked at, heard, and left out again. */
-export function TakenAlong({ photo, voice, onChange }: Props): ReactElement {
+/** The photos and the voice note that go along, to be looked at, heard, and left out again. */
+export function TakenAlong({ photos, voice, onChange }: Props): ReactElement {
   return (
     <>
-      {photo === null ? null : (
-        <View style={sheet.taken}>
+      {photos.map((photo, index) => (
+        <View key={`${photo.fileId} ${index}`} style={sheet.taken}>
           <Picture content={{ ...photo, caption: 'Goes along' }} isSmall />
-          <Button word="Leave it out" label="Leave the photo out" onPress={() => onChange({ photo: null })} />
+          <Button
+            word="Leave it out"
+            label={photos.length === 1 ? 'Leave the photo out' : `Leave photo ${index + 1} out`}
+            onPress={() => onChange({ photos: photos.filter((_, at) => at !== index) })}
+          />
         </View>
-      )}
+      ))}
       {voice === null ? null : (
         <View style={sheet.taken}>
           <PlayVoice content={{ kind: 'voice', ...voice }} />

@@ -2,8 +2,8 @@ import { argsSchema, optionalInstantField, type Instant } from '@oilcan/core/ker
 import {
   optionalConditionField,
   optionalFlagField,
-  optionalPhotoField,
   optionalVoiceField,
+  photosField,
   type ReportPhoto,
   type ReportVoice,
 } from '@oilcan/core/reports';
@@ -16,16 +16,16 @@ const draft = argsSchema({
   condition: optionalConditionField(),
   danger: optionalFlagField(),
   since: optionalInstantField(),
-  photo: optionalPhotoField(),
+  photos: photosField(),
   voice: optionalVoiceField(),
   takenAt: optionalInstantField(),
 });
-const nothing = { words: '', ...notSaid, photo: null, voice: null, takenAt: null };
+const nothing = { words: '', ...notSaid, photos: [], voice: null, takenAt: null };
 
 interface Raised {
   readonly words: string;
   readonly how: HowBad;
-  readonly photo: ReportPhoto | null;
+  readonly photos: readonly ReportPhoto[];
   readonly voice: ReportVoice | null;
 }
 
@@ -48,10 +48,10 @@ export function useRaiseDraft(on: string): RaiseDraft {
   return {
     words,
     how: { condition, danger, since },
-    photo: isThere ? fields.photo : null,
+    photos: isThere ? fields.photos : [],
     voice: isThere ? fields.voice : null,
     takenAt,
-    change: (some) => change('photo' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
+    change: (some) => change('photos' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
     forget,
   };
 }

@@ -4,7 +4,7 @@ import { useRaiseDraft } from './use-raise-draft';
 
 /** What was photographed and spoken of something, before it was said what becomes of it. */
 export interface Taken {
-  readonly photo: ReportPhoto | null;
+  readonly photos: readonly ReportPhoto[];
   readonly voice: ReportVoice | null;
 }
 
@@ -15,7 +15,7 @@ interface TakenAlong extends Taken {
   readonly forget: () => void;
 }
 
-const untouched = { photo: null, voice: null, takenAt: null, change: () => undefined, forget: () => undefined };
+const untouched = { photos: [], voice: null, takenAt: null, change: () => undefined, forget: () => undefined };
 
 /**
  * What comes along from Raise to another way of raising the same thing.

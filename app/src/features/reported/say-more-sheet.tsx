@@ -44,7 +44,7 @@ export function SayMoreSheet({
       onClose={onClose}
       foot={
         <>
-          <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Another photo'} onPress={() => void take()} />
+          <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Take it again'} onPress={() => void take()} />
           <VoiceToggle voice={voice} isSaid={said !== null} />
           <Button main word="Send it" onPress={send} />
         </>

@@ -142,6 +142,16 @@ export function idListFieldIfAny<I extends Id<string>>(limit: number) {
     .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly I[] | undefined>;
 }
 
+/** A list of any such things, empty for none, at most so many. */
+export function listField<Item>(of: yup.Schema<Item>, limit: number): yup.Schema<readonly Item[]> {
+  return yup
+    .array()
+    .strict()
+    .of(of as yup.Schema<unknown>)
+    .required('Give a list, empty for none.')
+    .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly Item[]>;
+}
+
 /** Yes or no. */
 export function flagField(): yup.BooleanSchema<boolean> {
   return yup.boolean().strict().required('Say yes or no.');

@@ -125,7 +125,7 @@ const addToIncident = defineOperation({
   roles: anybody,
   schema: argsSchema({
     incidentId: idField<IncidentId>(),
-    words: wordsField(),
+    words: optionalTextField(LONGEST_TEXT),
     photo: optionalPhotoField(),
     closes: flagField(),
   }),
@@ -135,6 +135,9 @@ const addToIncident = defineOperation({
   mend: { fields: { words: 'text' }, keepsTime: true },
   upgrades: [],
   apply: async (records, { incidentId, words, photo, closes }, context) => {
+    // A lead who closes it says why.
+    if (words.trim() === '' && (photo === null || closes))
+      return refuse('invalid', { reason: 'Write something first.' }, 'words');
     const found = await findIncidentWithRoom(records, incidentId, context);
     if (!found.ok) return found;
     const incident = found.value;

@@ -21,6 +21,7 @@ import {
   idFieldIfAny,
   idListField,
   idListFieldIfAny,
+  listField,
   LONGEST_LINE,
   LONGEST_TEXT,
   optionalIdField,
@@ -75,15 +76,6 @@ const LONGEST_ESTIMATE = 365 * 24 * 60;
 interface NewHazard {
   readonly hazard: string;
   readonly control: string;
-}
-
-function listField<Item>(of: yup.Schema<Item>, limit: number): yup.Schema<readonly Item[]> {
-  return yup
-    .array()
-    .strict()
-    .of(of as yup.Schema<unknown>)
-    .required('Give a list, empty for none.')
-    .max(limit, `At most ${limit} of these can be given.`) as unknown as yup.Schema<readonly Item[]>;
 }
 
 const hazardField = argsSchema({

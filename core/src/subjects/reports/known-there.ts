@@ -48,7 +48,11 @@ export class WhatIsKnown {
     this.#places = places;
   }
 
-  /** The likeliest first, at most so many; without words what is open on the machine itself, the newest first. */
+  /**
+   * The likeliest first, at most so many; without words what is open on the machine itself, the newest first. Then the reports of the
+   * machine itself that still wait and are not among them, at most so many, the newest first: two people seldom say the same thing in
+   * the same words.
+   */
   find(there: ThatPlace, words: string, most: number): Known[] {
     const closenessOf = this.#closenessTo(there);
     const scores = this.#texts.likenessTo(wantedSoFar(words));
@@ -62,7 +66,12 @@ export class WhatIsKnown {
       return [{ known, score: score + bonus, at: madeAt(known) }];
     });
     found.sort((a, b) => b.score - a.score || (a.at < b.at ? 1 : -1));
-    return found.slice(0, most).map(({ known }) => known);
+    const likely = found.slice(0, most).map(({ known }) => known);
+    const waiting = this.#known.filter(
+      (known) => known.is === 'report' && closenessOf(known) === 'here' && !likely.includes(known),
+    );
+    waiting.sort((a, b) => (madeAt(a) < madeAt(b) ? 1 : -1));
+    return [...likely, ...waiting.slice(0, most)];
   }
 
   #closenessTo({ assetId, placeId }: ThatPlace): (known: Known) => Closeness {

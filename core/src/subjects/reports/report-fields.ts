@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { argsSchema, choiceField, LONGEST_TEXT, textField, wholeField } from '../../kernel/schema/fields';
+import { argsSchema, choiceField, listField, LONGEST_TEXT, textField, wholeField } from '../../kernel/schema/fields';
 import { LONGEST_VOICE_SECONDS } from '../attachments/attachments-entries';
 import { fileField, pictureSide } from '../files/file-field';
 import { pictureTypes, soundTypes } from '../files/files';
@@ -19,6 +19,12 @@ const photoShape = {
 /** A picture, or null for none. */
 export const optionalPhotoField = () =>
   yup.object(photoShape).noUnknown().strict().nullable().defined() as unknown as yup.Schema<ReportPhoto | null>;
+
+/** So many pictures go along with one report. */
+export const MOST_PHOTOS = 6;
+
+/** Pictures, in the order in which they were taken. */
+export const photosField = () => listField(argsSchema(photoShape) as unknown as yup.Schema<ReportPhoto>, MOST_PHOTOS);
 
 const voiceShape = {
   fileId: fileField(),
