@@ -3,7 +3,7 @@ import type { Installation } from '@oilcan/core/plant';
 import type { ArgsOf } from '@oilcan/core/registry';
 import { fates } from '@oilcan/core/stock';
 import { owedThings, type Demands, type Entry } from '@oilcan/core/work';
-import { binId } from '@oilcan/core/testing';
+import { binId, pointId } from '@oilcan/core/testing';
 
 export function dayAfter(now: Instant, days: number): LocalDay {
   return addDays(localDate(now, 'utc'), days);
@@ -25,6 +25,20 @@ export function comesOut(there: Installation, choice: number): ArgsOf<'part.take
 /** One of a few files, so that some are taken twice. */
 export function fileIdOf(choice: number): FileId {
   return asId<FileId>((choice % 9).toString().repeat(64));
+}
+
+/** In which way work is raised: done already, planned for a day, beyond an alarm of a point, or just so. */
+export function wayOfRaising(choice: number, now: Instant): Partial<ArgsOf<'work.raise'>> {
+  switch (choice % 4) {
+    case 0:
+      return { isDone: true };
+    case 1:
+      return { plannedOn: dayAfter(now, choice % 6) };
+    case 2:
+      return { alarmOf: pointId };
+    default:
+      return {};
+  }
 }
 
 /** What somebody might want before a job is finished: mostly little, so that jobs are finished. */

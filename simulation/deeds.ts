@@ -8,7 +8,7 @@ import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import type { Step } from '@oilcan/core/steps';
 import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
-import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf } from './deed-parts';
+import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf, wayOfRaising } from './deed-parts';
 import { reportDeedOf } from './report-deeds';
 
 /** An operation that somebody wants to do. */
@@ -31,6 +31,8 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
     pick(steps.filter(({ question }) => question.type === type));
   const stop = pick(view.peekList('stops', 'workOrder', work.id));
   const onStop = stop === undefined ? null : { ...onWork, stopId: stop.id };
+  // On a round some things are said of the machine at a stop, some of the whole.
+  const atStop = stop === undefined || choice % 3 === 0 ? {} : { assetId: stop.assetId };
   const step = pick(steps);
   const amount = 1 + (choice % 4);
   const labor = (minutes: number) => ({ startedAt: addMinutes(now, -90), minutes, timeType: 'regular' as const });
@@ -54,7 +56,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
   };
   switch (what) {
     case 'note':
-      return { name: 'note.add', args: { ...onWork, text: `Note ${choice}` } };
+      return { name: 'note.add', args: { ...onWork, ...atStop, text: `Note ${choice}` } };
     case 'tick':
       return answer(stepOf('tick'), { type: 'tick' });
     case 'untick':
@@ -142,7 +144,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
     case 'number':
       return answer(stepOf('number'), { type: 'number', value: choice % 100 });
     case 'use part':
-      return { name: 'part.use', args: { ...onWork, partId, binId, quantity: amount * 1000 } };
+      return { name: 'part.use', args: { ...onWork, ...atStop, partId, binId, quantity: amount * 1000 } };
     case 'use too much':
       return { name: 'part.use', args: { ...onWork, partId, binId, quantity: 1e9 } };
     case 'start clock':
@@ -323,6 +325,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
           crewId: null,
           cameFrom: choice % 3 === 0 ? work.id : null,
           ...(choice % 3 === 0 ? { answers: some(steps.map(({ id }) => id)), carried: notesOf(mine) } : {}),
+          ...wayOfRaising(choice, now),
         },
       };
     case 'say what is owed':

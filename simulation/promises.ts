@@ -1,3 +1,4 @@
+import type { Clock } from '@oilcan/core/labor';
 import { isProvisional } from '@oilcan/core/numbers';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
@@ -10,10 +11,10 @@ import type { Share } from '@oilcan/core/shares';
 import type { Step } from '@oilcan/core/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stock';
 import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
-import { binId, partId } from '@oilcan/core/testing';
+import { assetId, binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone';
 import { wrongReports } from './report-promises';
-import { ROUND, STOPS, type Pocket, type Shift } from './shift';
+import { DANGER, ROUND, STOPS, type Pocket, type Shift } from './shift';
 
 /** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
 export async function brokenPromises(shift: Shift): Promise<string[]> {
@@ -53,6 +54,7 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   broken.push(...(await wrongShares(shift)));
   broken.push(...(await wrongConditions(shift)));
   broken.push(...(await wrongSerials(shift)));
+  broken.push(...(await wrongDangers(shift)));
   return broken;
 }
 
@@ -111,6 +113,33 @@ async function wrongConditions(shift: Shift): Promise<string[]> {
     const isSo = marked.join() === wanted.sort().join() && asset.condition === conditionBy(asset.openStoppages);
     return isSo ? [] : [`${asset.id} is ${asset.condition} by ${marked.join()}; ${wanted.join()} last.`];
   });
+}
+
+/** A work order that was made without what endangers people on its machine, or a clock of somebody who has not read of it. */
+async function wrongDangers(shift: Shift): Promise<string[]> {
+  const stored: { body: string }[] = await shift.server.database('work_orders').select('body');
+  const made = stored
+    .map(({ body }) => JSON.parse(body) as WorkOrder)
+    .filter((work) => work.assetId === assetId && !work.id.startsWith('w-'));
+  const without = made.filter(
+    ({ hazards, isolation }) => !hazards.some(({ hazard }) => hazard === DANGER.hazard) || isolation.length === 0,
+  );
+  const rows: { body: string }[] = await shift.server.database('entries').select('body');
+  const read = standingOf(
+    rows.map(({ body }) => JSON.parse(body) as Entry),
+    'acknowledgement',
+  );
+  const running: { body: string }[] = await shift.server.database('clocks').select('body');
+  const unread = running
+    .map(({ body }) => JSON.parse(body) as Clock)
+    .filter(({ workOrderId }) => made.some(({ id }) => id === workOrderId))
+    .filter(({ id, workOrderId }) => !read.some((entry) => entry.by === id && entry.workOrderId === workOrderId));
+  return [
+    ...without.map(({ id, number }) => `${number} (${id}) was made without the hazards of its machine.`),
+    ...unread.map(
+      ({ id, workOrderId }) => `The clock of ${id} runs on ${workOrderId}, whose hazards they have not read.`,
+    ),
+  ];
 }
 
 /** A step in two shares, or a work order that is shared with others than those who have a share of it. */

@@ -5,6 +5,7 @@ import {
   instantFromMillis,
   localDate,
   toMillis,
+  type AssetId,
   type FileId,
   type Instant,
   type OperationId,
@@ -17,8 +18,21 @@ import type { Operation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
 import type { Person } from '@oilcan/core/people';
 import type { Plan } from '@oilcan/core/plans';
-import type { WorkOrder } from '@oilcan/core/work';
-import { aPerson, aPlan, aStep, aStop, aWorkOrder, lea, noon, pointId, put, smallWorks } from '@oilcan/core/testing';
+import type { Hazard, IsolationPoint } from '@oilcan/core/work';
+import {
+  aHazardRegister,
+  anAsset,
+  aPerson,
+  aPlan,
+  aStep,
+  aStop,
+  aWorkOrder,
+  lea,
+  noon,
+  pointId,
+  put,
+  smallWorks,
+} from '@oilcan/core/testing';
 import { Phone } from '../app/src/data/phone';
 import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
@@ -263,7 +277,7 @@ function windowOf(pocket: Pocket, choice: number): Phone {
 function startRows() {
   const everybody = Object.values(persons).map(({ id }) => id);
   const limits = { alarmLow: null, alertLow: null, alertHigh: 75, alarmHigh: 85 };
-  const isolation: WorkOrder['isolation'] = [
+  const isolation: readonly [IsolationPoint, IsolationPoint] = [
     { id: 'main', energy: 'electrical', device: 'Main switch', release: null, test: 'No voltage' },
     { id: 'oil', energy: 'hydraulic', device: 'Valve 3', release: 'Drain it', test: 'Gauge reads 0' },
   ];
@@ -271,6 +285,8 @@ function startRows() {
   return [
     ...smallWorks({ personIds: everybody }),
     put('people', persons.cleo),
+    put('hazardRegister', aHazardRegister({ hazards: [DANGER], isolation: [isolation[0]] })),
+    put('assets', anAsset({ id: PUMP, name: 'Pump', tag: 'P1' })),
     put('plans', aPlan({ ...DAILY, personIds: everybody, startsOn: localDate(noon, 'Europe/Vienna') })),
     ...['w-1', 'w-2', 'w-3', 'w-4'].flatMap((id) => {
       const workOrderId = asId<WorkOrderId>(id);
@@ -312,6 +328,11 @@ const DAILY: Partial<Plan> = {
   leadDays: 0,
 };
 
+/** What the hazard register says of the machine of all jobs. */
+export const DANGER: Hazard = { id: 'starts', hazard: 'Drive can start', control: 'Lock out' };
+/** Another machine, at a stop of the round. */
+const PUMP = asId<AssetId>('pump');
+
 /** The work order that is a round, and how many stops it has. */
 export const ROUND = 'w-3';
 export const STOPS = 3;
@@ -321,7 +342,7 @@ function stopsOf(workOrderId: WorkOrderId): Change[] {
     const stopId = asId<StopId>(`${workOrderId}-stop-${index + 1}`);
     const given = { id: asId<StepId>(`${stopId}-s1`), workOrderId, stopId };
     return [
-      put('stops', aStop({ id: stopId, workOrderId, position: index + 1 })),
+      put('stops', aStop({ id: stopId, workOrderId, position: index + 1, ...(index === 1 ? { assetId: PUMP } : {}) })),
       put('steps', aStep(10 + index, { type: 'finding' }, given)),
     ];
   }).flat();

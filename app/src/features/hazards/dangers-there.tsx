@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { Dangers } from '@oilcan/core/hazards';
 import type { Asset } from '@oilcan/core/plant';
 import { useDangers } from '../../data/use-dangers';
 import { Section } from '../../ui/section';
@@ -18,7 +19,16 @@ export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement
           <Words soft>{control}</Words>
         </View>
       ))}
-      {dangers.isolation.map(({ id, energy, device, test }, index) => (
+      <LockPoints isolation={dangers.isolation} />
+    </Section>
+  );
+}
+
+/** Where the energy of a machine is kept away, in the order in which it is locked, and how it is seen that none is left. */
+function LockPoints({ isolation }: Pick<Dangers, 'isolation'>): ReactElement {
+  return (
+    <>
+      {isolation.map(({ id, energy, device, test }, index) => (
         <View key={id} style={sheet.row}>
           <Words>
             Lock {index + 1}: {device}
@@ -28,7 +38,19 @@ export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement
           </Words>
         </View>
       ))}
-    </Section>
+    </>
+  );
+}
+
+/** At a stop of a round, where one looks: what is locked before the machine is opened, by work of its own; nothing where there is nothing. */
+export function BeforeOpening({ asset }: { readonly asset: Asset }): ReactElement | null {
+  const dangers = useDangers(asset);
+  if (dangers === null || dangers.isolation.length === 0) return null;
+  return (
+    <View role="group" aria-label="Before it is opened">
+      <Words as="label">Before it is opened, by a work order of its own</Words>
+      <LockPoints isolation={dangers.isolation} />
+    </View>
   );
 }
 

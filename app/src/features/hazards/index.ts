@@ -1,4 +1,4 @@
 /** What other features may use of this one. */
-export { DangersThere } from './dangers-there';
+export { BeforeOpening, DangersThere } from './dangers-there';
 export { HazardSheet } from './hazard-sheet';
 export { useIsPrepared } from './use-is-prepared';

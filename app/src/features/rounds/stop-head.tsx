@@ -9,6 +9,7 @@ import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
+import { BeforeOpening } from '../hazards';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
 import { Button, Press } from '../../ui/press';
@@ -48,6 +49,7 @@ export function StopHead({ work, standing: { stop, number, progress }, of }: Pro
           <Words>{control}</Words>
         </View>
       ))}
+      {asset === undefined ? null : <BeforeOpening asset={asset} />}
       {stop.leftOut === null ? null : <Words live>Left out: {stop.leftOut.reason}</Words>}
     </View>
   );
