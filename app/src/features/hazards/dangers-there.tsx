@@ -1,11 +1,14 @@
-import type { ReactElement } from 'react';
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Dangers } from '@oilcan/core/hazards';
 import type { Asset } from '@oilcan/core/plant';
 import { useDangers } from '../../data/use-dangers';
+import { Icon } from '../../ui/icon';
+import { Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { Words } from '../../ui/words';
-import { energyWords } from '../../words/work-words';
+import { counted, energyWords } from '../../words/work-words';
 
 /** What endangers whoever works on a machine, and where its energy is kept away; nothing where the register has nothing. */
 export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement | null {
@@ -42,16 +45,28 @@ function LockPoints({ isolation }: Pick<Dangers, 'isolation'>): ReactElement {
   );
 }
 
-/** At a stop of a round, where one looks: what is locked before the machine is opened, by work of its own; nothing where there is nothing. */
+/** At a stop of a round, where one looks: what is locked before the machine is opened, on a press; nothing where there is nothing. */
 export function BeforeOpening({ asset }: { readonly asset: Asset }): ReactElement | null {
   const dangers = useDangers(asset);
+  const [isShown, setIsShown] = useState(false);
   if (dangers === null || dangers.isolation.length === 0) return null;
+  const locks = counted(dangers.isolation.length, 'lock', 'locks');
   return (
     <View role="group" aria-label="Before it is opened">
-      <Words as="label">Before it is opened, by a work order of its own</Words>
-      <LockPoints isolation={dangers.isolation} />
+      <Press
+        label={`${isShown ? 'Hide' : 'Show'} ${locks} before it is opened`}
+        onPress={() => setIsShown(!isShown)}
+        style={sheet.shown}
+      >
+        <Words as="label">Before it is opened: {locks}, by a work order of its own</Words>
+        <Icon path={isShown ? mdiChevronUp : mdiChevronDown} size={20} />
+      </Press>
+      {isShown ? <LockPoints isolation={dangers.isolation} /> : null}
     </View>
   );
 }
 
-const sheet = StyleSheet.create({ row: { paddingVertical: 6, gap: 2 } });
+const sheet = StyleSheet.create({
+  row: { paddingVertical: 6, gap: 2 },
+  shown: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+});

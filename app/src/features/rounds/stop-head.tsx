@@ -2,9 +2,11 @@ import { mdiArrowCollapseDown, mdiCloseCircleOutline, mdiUndo } from '@mdi/js';
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { hazardName } from '@oilcan/core/hazards';
 import type { StopStanding } from '@oilcan/core/rounds';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
+import { useDangers } from '../../data/use-dangers';
 import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { ReasonField } from '../../forms/reason-field';
@@ -29,7 +31,10 @@ export function StopHead({ work, standing: { stop, number, progress }, of }: Pro
   const router = useRouter();
   const asset = useRow('assets', stop.assetId);
   const place = useRow('places', asset?.placeId);
-  const hazards = work.hazards.filter(({ stopId }) => stopId === stop.id);
+  // What waits at several stops was read for the whole round, and is shown where it waits.
+  const there = useDangers(asset)?.hazards ?? [];
+  const own = work.hazards.filter(({ stopId }) => stopId === stop.id);
+  const hazards = [...own, ...there.filter((each) => !own.some((one) => hazardName(one) === hazardName(each)))];
   return (
     <View style={sheet.head}>
       <Words as="mark" soft>

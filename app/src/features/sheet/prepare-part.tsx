@@ -3,7 +3,7 @@ import { memo, useDeferredValue, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { SiteId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type Hazard, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
@@ -70,15 +70,7 @@ export function PreparePart({
       <WorkReports work={work} />
       <PermitList work={work} />
       {work.hazards.map((hazard) => (
-        <Row key={hazard.id}>
-          <Icon path={mdiAlertOctagonOutline} />
-          <View style={sheet.words}>
-            <Words>{hazard.hazard}</Words>
-            <Words as="small" soft>
-              {hazard.control}
-            </Words>
-          </View>
-        </Row>
+        <HazardRow key={hazard.id} hazard={hazard} />
       ))}
       {work.hazards.length === 0 || isPrepared || !isOpen(work.state) ? null : (
         <Button
@@ -194,6 +186,22 @@ function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: Sit
             : isTooLittle
               ? `Short: ${amountOf(line.onHand, part)} in ${where}`
               : `${amountOf(line.onHand, part)} in ${where}`}
+        </Words>
+      </View>
+    </Row>
+  );
+}
+
+function HazardRow({ hazard: { hazard, control, stopId } }: { readonly hazard: Hazard }): ReactElement {
+  const stop = useRow('stops', stopId);
+  const machine = useRow('assets', stop?.assetId);
+  return (
+    <Row>
+      <Icon path={mdiAlertOctagonOutline} />
+      <View style={sheet.words}>
+        <Words>{machine === undefined ? hazard : `${hazard}, at ${machine.name}`}</Words>
+        <Words as="small" soft>
+          {control}
         </Words>
       </View>
     </Row>

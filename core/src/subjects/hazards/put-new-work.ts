@@ -32,13 +32,33 @@ export async function withDangersThere(records: Records, work: WorkOrder, addedA
     if (there !== undefined) ofStops.push({ stopId: stop.id, hazards: (await dangersOf(records, there)).hazards });
   }
   // What waits at several stops is read once, for the whole round.
-  const times = new Map<string, number>();
-  for (const name of ofStops.flatMap(({ hazards }) => hazards.map(hazardName)))
-    times.set(name, (times.get(name) ?? 0) + 1);
-  const isOften = (hazard: Hazard): boolean => (times.get(hazardName(hazard)) ?? 0) > 1;
+  const stopsOf = new Map<string, Set<StopId>>();
+  const wait = (hazard: Hazard, stopId: StopId): void => {
+    const known = stopsOf.get(hazardName(hazard)) ?? new Set();
+    stopsOf.set(hazardName(hazard), known.add(stopId));
+  };
+  for (const hazard of all.hazards) if (hazard.stopId !== undefined) wait(hazard, hazard.stopId);
+  for (const { stopId, hazards } of ofStops) for (const hazard of hazards) wait(hazard, stopId);
+  const isOften = (hazard: Hazard): boolean => (stopsOf.get(hazardName(hazard))?.size ?? 0) > 1;
+  all = ofTheWhole(all, isOften);
   for (const { stopId, hazards } of ofStops) {
     all = withDangers(all, { hazards: hazards.filter(isOften), isolation: [] }, since);
     all = withDangers(all, { hazards: hazards.filter((each) => !isOften(each)), isolation: [] }, { ...since, stopId });
   }
   return all;
+}
+
+/** The work order with such hazards of single stops as hazards of the whole round; what is the same in all its words stands once. */
+function ofTheWhole(work: WorkOrder, isSuch: (hazard: Hazard) => boolean): WorkOrder {
+  if (!work.hazards.some((hazard) => hazard.stopId !== undefined && isSuch(hazard))) return work;
+  const words = new Set<string>();
+  const hazards = work.hazards.flatMap((hazard): Hazard[] => {
+    if (hazard.stopId !== undefined && !isSuch(hazard)) return [hazard];
+    const { stopId: _, ...whole } = hazard;
+    const said = `${hazardName(whole)} ${whole.control.trim()}`;
+    if (words.has(said)) return [];
+    words.add(said);
+    return [whole];
+  });
+  return { ...work, hazards };
 }
