@@ -43,6 +43,10 @@ export default defineConfig({
   },
   projects: [
     { name: 'pages', grepInvert: wholeBrowser, use: { launchOptions: { executablePath: shell, args } } },
+    // Asked for by name: `npm run pictures`.
+    ...(process.env['OILCAN_PICTURES'] === undefined
+      ? []
+      : [{ name: 'pictures', testMatch: 'pictures.ts', use: { launchOptions: { executablePath: shell, args } } }]),
     { name: 'whole browser', grep: wholeBrowser, use: { launchOptions: { executablePath: chromium, args } } },
   ],
 });
