@@ -1,6 +1,6 @@
 import { memo, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums, type PersonId } from '@oilcan/core/kernel';
+import { formatDuration, formatSums, type AssetId, type PersonId } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import { toldOnce } from '@oilcan/core/steps';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
@@ -72,7 +72,13 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
         </Words>
       ) : (
         newest.map((entry) => (
-          <EntryRow key={entry.id} entry={entry} isAmended={amended.has(entry.id)} onOpen={setOpen} />
+          <EntryRow
+            key={entry.id}
+            entry={entry}
+            ofMachine={work.assetId}
+            isAmended={amended.has(entry.id)}
+            onOpen={setOpen}
+          />
         ))
       )}
       {newest.length === shown.length ? null : (
@@ -165,15 +171,18 @@ function PersonChoice({ id, isChosen, onPress }: PersonChoiceProps): ReactElemen
 
 interface EntryRowProps {
   readonly entry: Entry;
+  /** The machine of the job: what is of another one says so. */
+  readonly ofMachine: AssetId;
   readonly isAmended: boolean;
   readonly onOpen: (entry: Entry) => void;
 }
 
-const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowProps): ReactElement | null {
+const EntryRow = memo(function EntryRow({ entry, ofMachine, isAmended, onOpen }: EntryRowProps): ReactElement | null {
   const palette = usePalette();
   const settings = useSettings(entry.siteId);
   const person = useRow('people', entry.by);
   const where = useWhere(entry);
+  const machine = useRow('assets', entry.assetId === ofMachine ? null : entry.assetId)?.name;
   if (settings === undefined) return null;
   const { headline, detail } = entryWords(entry, phoneNames, settings.language);
   const { Picture } = viewOf(entry.content.kind);
@@ -190,6 +199,8 @@ const EntryRow = memo(function EntryRow({ entry, isAmended, onOpen }: EntryRowPr
           {[
             isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment',
             detail,
+            // A headline may have said it already.
+            machine === undefined || headline.includes(machine) ? null : machine,
             person?.name,
             arrivalWords(entry),
           ]

@@ -48,6 +48,7 @@ describe('what is recorded on a round', () => {
     await press('Note');
     await type('For the next person', 'Drips');
     await press('Keep the note');
+    expect(words()).toContain('Note · Pump 2 · Ann');
     await press('Stoppage');
     await press('Keep the stoppage');
     await press('Part');
