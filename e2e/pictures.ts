@@ -96,6 +96,7 @@ test('a round', async ({ open }) => {
 test('what is not sent', async ({ open }) => {
   const page = await open(ines);
   await openJob(page, 'Service brake lining below 5 mm');
+  await page.evaluate('navigator.serviceWorker.ready');
   await page.context().setOffline(true);
   const boxes = page.getByRole('main').getByRole('checkbox');
   await boxes.nth(0).click();
@@ -124,6 +125,7 @@ test('a machine, its past, its manual', async ({ open, server }) => {
 test('the kit list', async ({ open }) => {
   const page = await open(ines);
   await press(page, 'Kit list');
+  await press(page, /^All of today/);
   const boxes = page.getByRole('main').getByRole('checkbox');
   await boxes.nth(0).click();
   await boxes.nth(2).click();

@@ -2,6 +2,8 @@ import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from './press';
 import { withSharedCode } from './shared-code';
+import { RULE } from './theme';
+import { usePalette } from './use-palette';
 import { Words } from './words';
 
 /** A component whose code is loaded when it is first shown, or before that when it is asked for. */
@@ -43,20 +45,40 @@ export function piece<Props extends object>(
     }, [standing]);
     const Loaded = loaded;
     if (Loaded !== null) return <Loaded {...props} />;
-    return standing === 'failed' ? <NotLoaded /> : meanwhile;
+    return standing === 'failed' ? <NotLoaded onClose={closeOf(props)} /> : meanwhile;
   }
   return Object.assign(LoadedPiece, { load });
 }
 
-function NotLoaded(): ReactNode {
+/** How a piece that opens over the rest is closed; undefined for one that stands in its place. */
+function closeOf(props: object): (() => void) | undefined {
+  return 'onClose' in props && typeof props.onClose === 'function' ? (props.onClose as () => void) : undefined;
+}
+
+/** Said where the piece would stand; of a sheet, which opens from anywhere, at the foot of the screen. */
+function NotLoaded({ onClose }: { readonly onClose: (() => void) | undefined }): ReactNode {
+  const palette = usePalette();
+  const over = { backgroundColor: palette.paper, borderColor: palette.ink };
   return (
-    <View role="alert" style={sheet.failed}>
+    <View role="alert" style={[sheet.failed, onClose !== undefined && [sheet.over, over]]}>
       <Words>
         This part of Oilcan could not be loaded. What you recorded is kept. Load again when there is signal.
       </Words>
       <Button word="Load again" onPress={() => window.location.reload()} />
+      {onClose === undefined ? null : <Button word="Close" onPress={onClose} />}
     </View>
   );
 }
 
-const sheet = StyleSheet.create({ failed: { padding: 16, gap: 10 } });
+const sheet = StyleSheet.create({
+  failed: { padding: 16, gap: 10 },
+  over: {
+    // Of the window, not of where it was opened.
+    position: 'fixed' as 'absolute',
+    left: 0,
+    right: 0,
+    bottom: 0,
+    zIndex: 1,
+    borderTopWidth: RULE,
+  },
+});

@@ -1,6 +1,7 @@
 import { act } from '@testing-library/react';
+import type { ComponentType } from 'react';
 import { smallWorks } from '@oilcan/core/testing';
-import { press, words } from '../testing/hands';
+import { canPress, press, words } from '../testing/hands';
 import { TestWorks } from '../testing/works';
 import { FailedScreen } from './failed-screen';
 import { piece } from './piece';
@@ -43,6 +44,15 @@ describe('a piece', () => {
       </>,
     );
     expect(words()).toMatch(/The rest\.This part of Oilcan could not be loaded\. What you recorded is kept\./);
+    expect(canPress('Close')).toBe(false);
+  });
+
+  it('that opens over the rest and cannot be loaded can be closed', async () => {
+    const Sheet = piece(() => Promise.reject<ComponentType<{ onClose: () => void }>>(new Error('No line')));
+    const onClose = jest.fn();
+    await works.show(<Sheet onClose={onClose} />);
+    await press('Close');
+    expect(onClose).toHaveBeenCalledTimes(1);
   });
 });
 

@@ -58,7 +58,7 @@ export function BeforeOpening({ asset }: { readonly asset: Asset }): ReactElemen
         onPress={() => setIsShown(!isShown)}
         style={sheet.shown}
       >
-        <Words as="label">Before it is opened: {locks}, by a work order of its own</Words>
+        <Words as="label">Before it is opened: {locks}</Words>
         <Icon path={isShown ? mdiChevronUp : mdiChevronDown} size={20} />
       </Press>
       {isShown ? <LockPoints isolation={dangers.isolation} /> : null}
