@@ -33,6 +33,18 @@ describe('operations of a clock that was ahead', () => {
     expect(anew.map(({ sequence }) => sequence)).toEqual([1, 2]);
     expect(correctedMinutes(anew)).toEqual([0, 0]);
   });
+
+  it('never keep the stamp with which they were sent back, and stay in their order', () => {
+    const kept = pending(-10, 0, 0, 5);
+    const early = new Set(kept.slice(1).map(({ operation }) => operation.id as string));
+    const anew = reStamped(kept, NOW, early);
+    expect(anew.map(({ sequence }) => sequence)).toEqual([1, 2, 3]);
+    for (const { operation } of anew)
+      expect(operation.ahead).not.toBe(kept.find((each) => each.operation.id === operation.id)?.operation.ahead);
+    const times = correctedMinutes(anew);
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+    expect(Math.abs(times.at(-1) ?? 1) * MINUTE).toBeLessThanOrEqual(2);
+  });
 });
 
 describe('an operation', () => {

@@ -11,11 +11,25 @@ import type { KeptOperation } from './kept-operation';
  */
 export function reStamped(pending: readonly KeptOperation[], now: number, early: ReadonlySet<string>): KeptOperation[] {
   const firstEarly = pending.findIndex(({ operation }) => early.has(operation.id));
+  const present = presentFor(
+    pending.filter(({ operation }) => early.has(operation.id)),
+    now,
+  );
   return pending.flatMap((each, index): KeptOperation[] => {
     const { operation } = each;
     const deviceTime = Date.parse(operation.at);
     const isAfterEarly = firstEarly >= 0 && index >= firstEarly;
-    const ahead = isAfterEarly ? deviceTime - now : notAfter({ deviceTime, ahead: operation.ahead }, now).ahead;
+    const ahead = isAfterEarly ? deviceTime - present : notAfter({ deviceTime, ahead: operation.ahead }, now).ahead;
     return ahead === operation.ahead ? [] : [{ ...each, operation: { ...operation, ahead } }];
   });
+}
+
+/**
+ * The present by which early operations are stamped anew, at most a few milliseconds later than it is: under the stamp that it had, the
+ * server would know a copy that it sent back, and send it back for ever.
+ */
+function presentFor(early: readonly KeptOperation[], now: number): number {
+  let present = now;
+  while (early.some(({ operation: { at, ahead } }) => Date.parse(at) - present === ahead)) present += 1;
+  return present;
 }

@@ -73,8 +73,7 @@ export class Sending {
         answer.outcomes.filter(({ outcome }) => isCode(outcome, 'made_in_future')).map(({ id }) => id),
       );
       if (early.size > 0) {
-        await this.restamp(toMillis(answer.now), early);
-        return true;
+        return await this.restamp(toMillis(answer.now), early);
       }
       this.#most = PUSH_LIMIT;
       this.#triesOfOne = 0;
@@ -172,14 +171,15 @@ export class Sending {
     return true;
   }
 
-  /** Stamps anew what a clock that was ahead had stamped. */
-  restamp(now: number, early: ReadonlySet<string>): Promise<void> {
+  /** Stamps anew what a clock that was ahead had stamped; tells whether there was any. */
+  restamp(now: number, early: ReadonlySet<string>): Promise<boolean> {
     return this.#parts.store.inTurn(async () => {
       const pending = this.#parts.store.kept.filter(({ where }) => where === 'pending');
       const keep = reStamped(pending, now, early);
-      if (keep.length === 0) return;
+      if (keep.length === 0) return false;
       await this.#parts.store.write({ keep });
       await this.#parts.replay();
+      return true;
     });
   }
 }

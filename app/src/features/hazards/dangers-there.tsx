@@ -68,5 +68,5 @@ export function BeforeOpening({ asset }: { readonly asset: Asset }): ReactElemen
 
 const sheet = StyleSheet.create({
   row: { paddingVertical: 6, gap: 2 },
-  shown: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  shown: { flexDirection: 'row', alignItems: 'center', alignSelf: 'flex-start', justifyContent: 'flex-start', gap: 6 },
 });
