@@ -115,7 +115,10 @@ async function wrongConditions(shift: Shift): Promise<string[]> {
   });
 }
 
-/** A work order that was made without what endangers people on its machine, or a clock of somebody who has not read of it. */
+/**
+ * A work order that was made without what endangers people on its machine, or a clock on one where nobody has read of it: who starts
+ * the clock of a mate has read it for both.
+ */
 async function wrongDangers(shift: Shift): Promise<string[]> {
   const stored: { body: string }[] = await shift.server.database('work_orders').select('body');
   const made = stored
@@ -133,12 +136,10 @@ async function wrongDangers(shift: Shift): Promise<string[]> {
   const unread = running
     .map(({ body }) => JSON.parse(body) as Clock)
     .filter(({ workOrderId }) => made.some(({ id }) => id === workOrderId))
-    .filter(({ id, workOrderId }) => !read.some((entry) => entry.by === id && entry.workOrderId === workOrderId));
+    .filter(({ workOrderId }) => !read.some((entry) => entry.workOrderId === workOrderId));
   return [
     ...without.map(({ id, number }) => `${number} (${id}) was made without the hazards of its machine.`),
-    ...unread.map(
-      ({ id, workOrderId }) => `The clock of ${id} runs on ${workOrderId}, whose hazards they have not read.`,
-    ),
+    ...unread.map(({ id, workOrderId }) => `The clock of ${id} runs on ${workOrderId}, whose hazards nobody has read.`),
   ];
 }
 

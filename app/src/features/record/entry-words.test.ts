@@ -1,5 +1,5 @@
 import { money } from '@oilcan/core/kernel';
-import { ann, aPart, aPoint, aBin, aStep, binId, noon, partId, pointId, anEntry } from '@oilcan/core/testing';
+import { ann, aPart, aPoint, aBin, aStep, binId, noon, partId, pointId, reportId, anEntry } from '@oilcan/core/testing';
 import type { EntryContent } from '@oilcan/core/work';
 import { entryWords } from './entry-words';
 
@@ -35,6 +35,16 @@ describe('entries in words', () => {
       'SEAL-70, bin C-04 · €76.40',
     ],
     [{ kind: 'reading', pointId, value: 76, level: 'alert' }, 'Oil temperature 76 °C', 'Beyond alert'],
+    [
+      { kind: 'report', reportId, number: 'P-1', words: 'It drips', reportedAt: noon, reportedBy: ann.id },
+      'It drips',
+      'P-1 reported by Ann, taken up',
+    ],
+    [
+      { kind: 'report', reportId, number: 'P-1', words: 'It drips', reportedAt: noon, reportedBy: null },
+      'It drips',
+      'P-1 reported without an account, taken up',
+    ],
     [
       {
         kind: 'answer',
