@@ -19,17 +19,18 @@ export function reStamped(pending: readonly KeptOperation[], now: number, early:
     const { operation } = each;
     const deviceTime = Date.parse(operation.at);
     const isAfterEarly = firstEarly >= 0 && index >= firstEarly;
-    const ahead = isAfterEarly ? deviceTime - present : notAfter({ deviceTime, ahead: operation.ahead }, now).ahead;
+    const ahead = isAfterEarly ? deviceTime - present : notAfter({ deviceTime, ahead: operation.ahead }, present).ahead;
     return ahead === operation.ahead ? [] : [{ ...each, operation: { ...operation, ahead } }];
   });
 }
 
 /**
- * The present by which early operations are stamped anew, at most a few milliseconds later than it is: under the stamp that it had, the
- * server would know a copy that it sent back, and send it back for ever.
+ * The present by which they are stamped anew, at most a few milliseconds before it is: under the stamp that it had, the server would know
+ * a copy that it sent back, and send it back for ever. What was made before such a copy was stamped earlier than it, so the order stays;
+ * a later present would be cut to that of the server for some of them and not for others.
  */
 function presentFor(early: readonly KeptOperation[], now: number): number {
   let present = now;
-  while (early.some(({ operation: { at, ahead } }) => Date.parse(at) - present === ahead)) present += 1;
+  while (early.some(({ operation: { at, ahead } }) => Date.parse(at) - present === ahead)) present -= 1;
   return present;
 }
