@@ -1,3 +1,4 @@
+import { act } from '@testing-library/react';
 import { asId, type AssetId, type PointId, type StopId } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
 import { standingOf, type EntryKind } from '@oilcan/core/work';
@@ -59,6 +60,18 @@ describe('what is recorded on a round', () => {
     await press('Keep 61 °C');
     const kinds = ['fault', 'note', 'stoppage', 'part', 'reading'] as const;
     for (const kind of kinds) expect([kind, await machinesOf(kind)]).toEqual([kind, ['pump-2']]);
+  });
+
+  it('is of the next stop once one has gone on, whatever was chosen before', async () => {
+    await press('Write in one line');
+    await press('At Pump 2; change the machine');
+    await press('Gearbox', 'radio');
+    await press('Close');
+    act(() => goTo(workId, stopOf(1)));
+    await press('Write in one line');
+    await type('What was done', 'note drips');
+    await press('Keep 1 entry');
+    expect(await machinesOf('note')).toEqual(['pump-1']);
   });
 
   it('is of another one that is chosen, down to what is proposed there', async () => {

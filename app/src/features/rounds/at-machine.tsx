@@ -36,11 +36,21 @@ export function AtMachine({ work, pointId, children }: Props): ReactElement {
 
 function AtStop({ work, stops, pointId, children }: Props & { readonly stops: readonly Stop[] }): ReactElement {
   const inSight = useMachineInSight(work);
-  const [chosen, setChosen] = useState(() => machineOfPoint(pointId, stops));
-  const assetId = chosen ?? inSight;
+  // What was chosen holds at that stop: whoever goes on to another one records there.
+  const [chosen, setChosen] = useState(() => ({ at: inSight, assetId: machineOfPoint(pointId, stops) }));
+  const assetId = (chosen.at === inSight ? chosen.assetId : null) ?? inSight;
   const here = useMemo(() => ({ ...work, assetId }), [work, assetId]);
   return (
-    <SheetTop.Provider value={<MachineLine work={work} stops={stops} assetId={assetId} onChoose={setChosen} />}>
+    <SheetTop.Provider
+      value={
+        <MachineLine
+          work={work}
+          stops={stops}
+          assetId={assetId}
+          onChoose={(id) => setChosen({ at: inSight, assetId: id })}
+        />
+      }
+    >
       {children(here)}
     </SheetTop.Provider>
   );
@@ -83,9 +93,8 @@ function MachineLine({ work, stops, assetId, onChoose }: LineProps): ReactElemen
         <Icon path={mdiPencilOutline} size={18} />
       </Press>
     );
-  const walked = inWalkingOrder(stops).map(({ assetId: id }) => id);
-  // What belongs to the round as a whole is on the machine that it is named after.
-  const all = walked.includes(work.assetId) ? walked : [...walked, work.assetId];
+  // What belongs to the round as a whole is on the machine that it is named after; a machine may be at two stops.
+  const all = [...new Set([...inWalkingOrder(stops).map(({ assetId: id }) => id), work.assetId])];
   return (
     <View>
       <Words as="label">At which machine</Words>
