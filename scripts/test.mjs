@@ -13,6 +13,8 @@ import { giveUp, say } from './say.mjs';
 const results = join(root, '.oilcan', 'results');
 let passed = 0;
 let failed = 0;
+/** Names of what failed, told once more at the end, where it is read. */
+const failures = [];
 
 /** What tools find by reading the code. */
 const checks = [
@@ -41,6 +43,7 @@ try {
 }
 await unitTests();
 await browserTests();
+if (failures.length > 0) say(`\nFailed: ${failures.join(', ')}`);
 say(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
 
@@ -99,6 +102,7 @@ async function tell(name, work) {
     say(`${name}: fine (${Math.round((Date.now() - started) / 1000)} s)`);
     return true;
   } catch (error) {
+    failures.push(name);
     say(`${name}: FAILED\n${error.message}`);
     return false;
   }
