@@ -7,6 +7,9 @@ const config = getDefaultConfig(__dirname);
 const unused =
   /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Toast|DrawerRouter|TabRouter|StaticNavigation|createStaticNavigation|LinkWithPreview|HrefPreview|NativeTabTrigger|standard-navigation)$/;
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
+/** Animated lists and pictures, which nothing here uses, and what stands in for all of it in tests. */
+const unusedAnimated = /\/(AnimatedFlatList|AnimatedSectionList|AnimatedImage|AnimatedMock)$/;
+const inAnimated = /[\\/]react-native-web[\\/]dist[\\/]vendor[\\/]react-native[\\/]Animated[\\/]Animated\.js$/;
 const nothing = join(__dirname, 'nothing.js');
 /** What the router writes into the head of the page: nothing, since the title is set by `usePageTitle`. */
 const head = /\/react-helmet-async\/lib$/;
@@ -23,6 +26,8 @@ const standIns = {
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */
 config.resolver.resolveRequest = (context, name, platform) => {
   if (inRouter.test(context.originModulePath) && unused.test(name)) return { type: 'sourceFile', filePath: nothing };
+  if (inAnimated.test(context.originModulePath) && unusedAnimated.test(name))
+    return { type: 'sourceFile', filePath: nothing };
   if (inRouter.test(context.originModulePath) && head.test(name)) return { type: 'sourceFile', filePath: noHead };
   const standIn = inPaper.test(context.originModulePath) ? standIns[basename(name)] : undefined;
   if (standIn !== undefined) return { type: 'sourceFile', filePath: join(__dirname, 'src', 'ui', standIn) };

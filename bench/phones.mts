@@ -1,3 +1,4 @@
+import { nextOn } from '@oilcan/core/plans';
 import { parentPort, workerData } from 'node:worker_threads';
 import { instantFromMillis, type OperationId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
@@ -53,6 +54,7 @@ async function drain(line: Line, operations: number): Promise<number> {
     deviceTime: instantFromMillis,
     newOperationId: (): OperationId => newOperationId(),
     others: noOtherWindows,
+    planDates: () => nextOn,
     onChange: () => undefined,
   });
   await phone.open();

@@ -1,5 +1,5 @@
 import { addDays, asId, instantFromMillis, type LocalDay, type PlanId, type PointId } from '@oilcan/core/kernel';
-import { nextDue, type Plan, type Trigger } from '@oilcan/core/plans';
+import { nextDue, nextOn, type Plan, type Trigger } from '@oilcan/core/plans';
 import { aPlan, aPoint, minutesLater } from '@oilcan/core/testing';
 import { RRule } from 'rrule';
 import { median, report } from './report.mjs';
@@ -45,7 +45,7 @@ export function benchPlans(): void {
     value: 900 + step * 80,
   }));
   const point = aPoint({ isMeter: true, latest });
-  const ours = timed(() => plans.forEach((plan) => nextDue(plan, () => point, 'Europe/Vienna')));
+  const ours = timed(() => plans.forEach((plan) => nextDue(plan, () => point, 'Europe/Vienna', nextOn)));
   const after = new Date(`${endedOn}T00:00:00Z`);
   const theirs = timed(() =>
     plans.forEach(({ triggers: [first] }) => {

@@ -17,7 +17,7 @@ import {
 import type { Operation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
 import type { Person } from '@oilcan/core/people';
-import type { Plan } from '@oilcan/core/plans';
+import { nextOn, type Plan } from '@oilcan/core/plans';
 import type { Hazard, IsolationPoint } from '@oilcan/core/work';
 import {
   aHazardRegister,
@@ -246,6 +246,7 @@ export class Shift {
         return asId<OperationId>(`01930000-0000-7000-8000-${this.#operations.toString(16).padStart(12, '0')}`);
       },
       others: pocket.talk.open(),
+      planDates: () => nextOn,
       onChange: () => undefined,
     });
   }

@@ -2,6 +2,7 @@ import { Redirect, Slot } from 'expo-router';
 import type { ReactElement } from 'react';
 import { useBackgroundSync } from '../../src/data/background-sync';
 import { usePhone } from '../../src/data/store';
+import { usePlanDates } from '../../src/features/plans/use-plan-dates';
 import { usePushes } from '../../src/features/notices/use-pushes';
 import { Frame } from '../../src/features/frame/frame';
 
@@ -12,6 +13,7 @@ export default function SignedInLayout(): ReactElement | null {
   const person = usePhone((state) => state.person);
   useBackgroundSync(person !== null);
   usePushes(person !== null);
+  usePlanDates(person !== null);
   // While the phone's database opens, the screens' code is already on its way; they draw nothing without a person.
   if (phase === 'opening') return <Slot />;
   if (person === null) return <Redirect href="/sign-in" />;

@@ -1,4 +1,5 @@
 import type { Instant } from '@oilcan/core/kernel';
+import type { Side } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import { MemoryRecords, StagedRecords, type Change, type TableName } from '@oilcan/core/records';
 import { applyOperation, tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
@@ -30,7 +31,7 @@ export class Overlay {
   }
 
   /** Puts the server's rows back, takes in new ones, and applies the operations again; shows only what differs. */
-  async replay(arrived: readonly Change[], kept: readonly KeptOperation[], person: Person | null, now: Instant) {
+  async replay(arrived: readonly Change[], kept: readonly KeptOperation[], person: Person | null, side: Side) {
     const base = new StagedRecords(this.view);
     base.absorb([...this.#covered.values()]);
     base.absorb(arrived);
@@ -38,7 +39,7 @@ export class Overlay {
     const ours = person === null ? [] : kept.filter((each) => each.where !== 'rejected');
     for (const { operation } of ours) {
       if (person === null) break;
-      const { changes } = await applyOperation(base, operation, person, now);
+      const { changes } = await applyOperation(base, operation, person, side);
       for (const change of changes) {
         const key = `${change.table}/${change.id}`;
         if (covered.has(key)) continue;

@@ -7,7 +7,16 @@ import {
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import { NUMBERS_AHEAD_LEAST, type NumberSeries } from '@oilcan/core/numbers';
-import { accepted, refuse, type Found, type Operation, type Outcome, type Refusal } from '@oilcan/core/operations';
+import {
+  accepted,
+  refuse,
+  type Found,
+  type NextOn,
+  type Operation,
+  type Outcome,
+  type Refusal,
+  type Side,
+} from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
 import {
@@ -43,6 +52,8 @@ export interface PhoneParts {
   /** A UUID of version 7 for these corrected milliseconds. */
   readonly newOperationId: (milliseconds: number) => OperationId;
   readonly others: OtherWindows;
+  /** What finds the dates of plans; null as long as the phone has not got it. */
+  readonly planDates: () => NextOn | null;
   /** Called after anything changed that somebody may be looking at. */
   readonly onChange: () => void;
 }
@@ -212,7 +223,7 @@ export class Phone {
       const person = this.person;
       if (person === null) throw new OilcanError('not_signed_in');
       const operation = this.#newOperation(name, this.#numbered(name, args), person, mended);
-      const applied = await applyOperation(this.view, operation, person, this.clock.now());
+      const applied = await applyOperation(this.view, operation, person, this.#side);
       if (!applied.outcome.ok) return applied.outcome;
       const kept: KeptOperation = { operation, sequence: this.#store.nextSequence, where: 'pending' };
       await this.#store.write({ keep: [kept], forget: mended === null ? [] : [mended.id] });
@@ -390,6 +401,11 @@ export class Phone {
   }
 
   #replay(arrived: readonly Change[]): Promise<void> {
-    return this.#overlay.replay(arrived, this.kept, this.person, this.clock.now());
+    return this.#overlay.replay(arrived, this.kept, this.person, this.#side);
+  }
+
+  /** A phone gives no numbers but those that the server lent it, which its operations bring. */
+  get #side(): Side {
+    return { now: this.clock.now(), newNumber: null, nextOn: this.#parts.planDates() };
   }
 }

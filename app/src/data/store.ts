@@ -33,6 +33,7 @@ import { forgetPasts } from './past/past-cache';
 import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
+import { planDates } from './plan-dates';
 import { Unreachable } from './server-link';
 import { machineMillis } from './machine-clock';
 
@@ -159,6 +160,7 @@ export async function openPhone(): Promise<void> {
     deviceTime: (milliseconds) => DateTime.fromMillis(milliseconds).toISO() ?? new Date(milliseconds).toISOString(),
     newOperationId: (milliseconds) => asId<OperationId>(ids.generateOrResetCore(milliseconds, 10_000).toString()),
     others: windowsOfThisBrowser('oilcan'),
+    planDates,
     onChange: show,
   });
   await phone.open();

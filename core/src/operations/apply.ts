@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import type { ErrorCode } from '../kernel/errors/catalogue';
 import { asId, type EntryId } from '../kernel/ids';
-import { addMinutes, type Instant } from '../kernel/time/instant';
+import { addMinutes } from '../kernel/time/instant';
 import type { Change, Records } from '../records/records';
 import { StagedRecords } from '../records/staged-records';
 import { hasRole, type Actor } from './actor';
@@ -13,6 +13,7 @@ import {
   type Operation,
   type Outcome,
   type Refusal,
+  type Side,
 } from './operation';
 import { correctedTime } from './stamp';
 
@@ -34,20 +35,16 @@ export interface Applied {
 /**
  * Carries out one operation on records: the one way in which anything changes, on the phone and on the server.
  * The records given are only read; the caller carries the changes there.
- *
- * @param now the present of the side that applies it
- * @param newNumber for what it makes, where the operation brings no number
  */
 export async function applyOneOf(
   operations: OperationSet,
   records: Records,
   operation: Operation,
   person: Actor,
-  now: Instant,
-  newNumber: string | null = null,
+  side: Side,
 ): Promise<Applied> {
   const staged = new StagedRecords(records);
-  const outcome = await outcomeOf(operations, staged, operation, person, now, newNumber);
+  const outcome = await outcomeOf(operations, staged, operation, person, side);
   return { outcome, changes: outcome.ok ? staged.changes() : [] };
 }
 
@@ -56,9 +53,9 @@ async function outcomeOf(
   records: Records,
   operation: Operation,
   person: Actor,
-  now: Instant,
-  newNumber: string | null,
+  side: Side,
 ): Promise<Outcome> {
+  const { now } = side;
   const definition = Object.hasOwn(operations, operation.name) ? operations[operation.name] : undefined;
   if (definition === undefined) return refuse('operation_unknown', { name: operation.name.slice(0, 64) }, 'name');
   if (operation.by !== person.id) return refuse('not_as_another', {}, 'by');
@@ -79,8 +76,7 @@ async function outcomeOf(
     at,
     clockOffMinutes: Math.round(operation.ahead / 60_000),
     knownUntil: operation.knownUntil,
-    now,
-    newNumber,
+    ...side,
   });
 }
 

@@ -2,6 +2,7 @@ import type * as yup from 'yup';
 import type { ErrorCode, ErrorValues } from '../kernel/errors/catalogue';
 import type { EntryId, OperationId, PersonId } from '../kernel/ids';
 import type { Instant } from '../kernel/time/instant';
+import type { LocalDay } from '../kernel/time/local-day';
 import type { Records } from '../records/records';
 import type { TableName, Upgrade } from '../records/table';
 import type { Actor, Role } from './actor';
@@ -43,8 +44,21 @@ export function refuse(code: ErrorCode, values: ErrorValues = {}, field: string 
 /** What was looked for, or why it is not to be had. */
 export type Found<T> = { readonly ok: true; readonly value: T } | Refusal;
 
+/** The side that applies an operation: the server, or a phone. */
+export interface Side {
+  /** Its present: when what the operation says comes to be known. */
+  readonly now: Instant;
+  /** The number for what the operation makes, where it brings none and this side can give one. */
+  readonly newNumber: string | null;
+  /** Finds the dates of a rule; null on a phone that has not got it yet, which leaves to the server what hangs on it. */
+  readonly nextOn: NextOn | null;
+}
+
+/** Finds the first date after a day of a rule (RFC 5545, 3.3.10) that begins on a day; null for none. */
+export type NextOn = (rule: string, from: LocalDay, after: LocalDay) => LocalDay | null;
+
 /** What an operation may know beside its arguments and the records. */
-export interface OperationContext {
+export interface OperationContext extends Side {
   readonly operationId: OperationId;
   /** The entry that the operation adds carries its id, so that a second application adds nothing. */
   readonly entryId: EntryId;
@@ -55,10 +69,6 @@ export interface OperationContext {
   readonly clockOffMinutes: number;
   /** What came to the server at this moment or later, the person could not know. */
   readonly knownUntil: Instant;
-  /** The present of the side that applies it: when it comes to be known. */
-  readonly now: Instant;
-  /** The number for what it makes, where it brings none and this side can give one. */
-  readonly newNumber: string | null;
 }
 
 /** How the value of an argument is typed again by the person whose operation was refused. */

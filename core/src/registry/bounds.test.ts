@@ -17,7 +17,7 @@ import {
   put,
   workId,
 } from '../testing/builders';
-import { codeOf, minutesLater, Works } from '../testing/works';
+import { codeOf, minutesLater, Works, sideAt } from '../testing/works';
 import { standingOf } from '../subjects/work/entries';
 import { isShowable } from '../kernel/schema/fields';
 import { isOperationName, operations, operationNamed, applyOperation } from './operations';
@@ -163,7 +163,7 @@ describe('what a field may hold', () => {
       for (const [field, { type }] of Object.entries(described.fields ?? {})) {
         if (type !== 'string') continue;
         const args = { ...onWork, [field]: unseen };
-        const { outcome } = await applyOperation(works.records, anOperation(name, args as never), lea, noon);
+        const { outcome } = await applyOperation(works.records, anOperation(name, args as never), lea, sideAt(noon));
         expect([name, field, outcome.ok]).toEqual([name, field, false]);
       }
     }
@@ -184,7 +184,7 @@ describe('what a field may hold', () => {
       fc.asyncProperty(fc.constantFrom(...names), fc.object(), fc.anything(), async (name, some, args) => {
         for (const each of [args, { ...onWork, ...some }]) {
           const read = readOperation({ ...anOperation('note.add', note), name, args: each });
-          if (read.ok) await applyOperation(works.records, read.value, bob, noon);
+          if (read.ok) await applyOperation(works.records, read.value, bob, sideAt(noon));
         }
       }),
       { numRuns: 300 },

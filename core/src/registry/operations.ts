@@ -1,8 +1,7 @@
 import type { FileId, OperationId, PersonId } from '../kernel/ids';
-import type { Instant } from '../kernel/time/instant';
 import type { Actor } from '../operations/actor';
 import { applyOneOf, type Applied, type OperationSet } from '../operations/apply';
-import type { AnyOperation, NamedIn, Operation, OperationDefinition, RowName } from '../operations/operation';
+import type { AnyOperation, NamedIn, Operation, OperationDefinition, RowName, Side } from '../operations/operation';
 import type { Records } from '../records/records';
 import type { Fields } from '../records/table';
 import { upgraded } from '../records/upgrade';
@@ -117,14 +116,8 @@ export function operationNamed(name: string): AnyOperation | undefined {
 }
 
 /** Carries out one operation on records, as `applyOneOf` of all operations. */
-export function applyOperation(
-  records: Records,
-  operation: Operation,
-  person: Actor,
-  now: Instant,
-  newNumber: string | null = null,
-): Promise<Applied> {
-  return applyOneOf(anyOperations, records, operation, person, now, newNumber);
+export function applyOperation(records: Records, operation: Operation, person: Actor, side: Side): Promise<Applied> {
+  return applyOneOf(anyOperations, records, operation, person, side);
 }
 
 /** Whether it is nobody's business but its person's that somebody did this; so is what is not known here. */

@@ -1,5 +1,5 @@
 import { applyOperation, type ArgsOf, type OperationName } from '../registry/operations';
-import type { Operation, Outcome } from '../operations/operation';
+import type { Operation, Outcome, Side } from '../operations/operation';
 import { type Instant, addMinutes, parseInstant } from '../kernel/time/instant';
 import { noon, smallWorks, ann, anOperation, workId, partId, binId } from './builders';
 import { type MemoryRecords } from '../records/memory-records';
@@ -8,9 +8,13 @@ import type { Step } from '../subjects/steps/step';
 import { memoryWith } from './records-conformance';
 import type { Entry } from '../subjects/work/entries';
 import { stockLevelId } from '../subjects/stock/stock';
+import { nextOn } from '../subjects/plans/rule';
 
 /** So many minutes after noon. */
 export const minutesLater = (minutes: number): Instant => addMinutes(noon, minutes);
+
+/** A server at a moment that gives no numbers. */
+export const sideAt = (now: Instant): Side => ({ now, newNumber: null, nextOn });
 
 /** The code of a refusal, or `accepted`. */
 export const codeOf = (outcome: Outcome): string => (outcome.ok ? 'accepted' : outcome.code);
@@ -24,7 +28,7 @@ export class Works {
   }
 
   async send(operation: Operation, by = ann, now = parseInstant(operation.at)): Promise<Outcome> {
-    const { outcome, changes } = await applyOperation(this.records, operation, by, now);
+    const { outcome, changes } = await applyOperation(this.records, operation, by, sideAt(now));
     this.records.change(changes);
     return outcome;
   }

@@ -7,7 +7,7 @@ import {
   type LocalDay,
   type PersonId,
 } from '@oilcan/core/kernel';
-import { metersOf, nextDue, putPlannedWork, zoneOf, type Plan } from '@oilcan/core/plans';
+import { metersOf, nextDue, nextOn, putPlannedWork, zoneOf, type Plan } from '@oilcan/core/plans';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { StagedRecords } from '@oilcan/core/records';
 import type { Knex } from 'knex';
@@ -88,7 +88,7 @@ export class DueWork {
   /** The day on which it is due, where its work order has to be there by now. */
   #dueDayOf(plan: Plan, points: ReadonlyMap<string, MeasuringPoint>, zone: string, today: LocalDay): LocalDay | null {
     try {
-      const due = nextDue(plan, (id) => points.get(id), zone);
+      const due = nextDue(plan, (id) => points.get(id), zone, nextOn);
       return due !== null && addDays(due.on, -plan.leadDays) <= today ? due.on : null;
     } catch (error) {
       this.#onBadPlan(plan, error);

@@ -7,6 +7,7 @@ import {
   type Operation,
   type Outcome,
 } from '@oilcan/core/operations';
+import { nextOn } from '@oilcan/core/plans';
 import type { Person } from '@oilcan/core/people';
 import { StagedRecords } from '@oilcan/core/records';
 import { applyOperation, fileNamedBy, fileTypesOf, numberTakenBy } from '@oilcan/core/registry';
@@ -126,7 +127,7 @@ export async function pushWithin(
       continue;
     }
     const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
-    const { outcome, changes } = await applyOperation(batch, operation, person, now, newNumber);
+    const { outcome, changes } = await applyOperation(batch, operation, person, { now, newNumber, nextOn });
     const done = { operation, outcome, changes, before: batch, deviceWords: device ?? null };
     const logged = await toLog(done);
     batch.absorb(changes);

@@ -4,6 +4,7 @@ import { ann, aStep, bob, newOperationId, smallWorks } from '@oilcan/core/testin
 import { MemoryDatabase } from '../memory-database';
 import { noOtherWindows, type OtherWindows } from '../other-windows';
 import { Phone } from '../phone';
+import { nextOn } from '@oilcan/core/plans';
 import { TestServer } from './test-server';
 
 const NOON = Date.parse('2026-11-23T11:00:00Z');
@@ -41,6 +42,7 @@ export class TestPhones {
       deviceTime: instantFromMillis,
       newOperationId,
       others,
+      planDates: () => nextOn,
       onChange: () => undefined,
     });
     await phone.open();

@@ -3,7 +3,7 @@ import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendarClockOutline, mdiChevronRight } from '@mdi/js';
 import { byId, formatDuration, localDate } from '@oilcan/core/kernel';
-import { dueSoonOn, type DueSoon } from '@oilcan/core/plans';
+import { dueSoonOn, nextOn, type DueSoon } from '@oilcan/core/plans';
 import type { Settings } from '@oilcan/core/settings';
 import { assigneesOf, isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useRows, useSettings, useTable } from '../../data/store';
@@ -26,7 +26,7 @@ export function DueSoonLines({ work }: { readonly work: WorkOrder }): ReactEleme
     if (settings === undefined) return [];
     const { zone } = settings;
     const pointOf = (id: string) => peekRow('points', id);
-    const all = dueSoonOn(plans, byId(assets), work.assetId, { today: localDate(now(), zone), zone, pointOf });
+    const all = dueSoonOn(plans, byId(assets), work.assetId, { today: localDate(now(), zone), zone, pointOf, nextOn });
     return all.filter(({ plan }) => plan.open?.workOrderId !== work.id && plan.id !== work.plan?.planId);
   }, [plans, assets, settings, work]);
   if (settings === undefined || soon.length === 0) return null;

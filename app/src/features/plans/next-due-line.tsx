@@ -1,5 +1,5 @@
 import { useMemo, type ReactElement } from 'react';
-import { lastEnded, nextDue, type NextDue } from '@oilcan/core/plans';
+import { lastEnded, nextDue, nextOn, type NextDue } from '@oilcan/core/plans';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
 import { Words } from '../../ui/words';
@@ -33,6 +33,6 @@ function useNextDue(work: WorkOrder): NextDue | null | undefined {
     const last = isOpen(work.state)
       ? lastEnded(plan, work.plan.dueOn, 'done', now(), { zone, pointOf })
       : (plan.last ?? null);
-    return nextDue({ ...plan, last }, pointOf, zone);
+    return nextDue({ ...plan, last }, pointOf, zone, nextOn);
   }, [plan, settings, points, work]);
 }

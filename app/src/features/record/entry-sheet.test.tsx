@@ -1,6 +1,6 @@
 import { addMinutes } from '@oilcan/core/kernel';
 import { applyOperation, type ArgsOf, type OperationName } from '@oilcan/core/registry';
-import { ann, anOperation, binId, bob, noon, partId, smallWorks, workId } from '@oilcan/core/testing';
+import { ann, anOperation, binId, bob, noon, partId, smallWorks, workId, sideAt } from '@oilcan/core/testing';
 import { useRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -15,7 +15,7 @@ const open = async <N extends OperationName>(name: N, args: ArgsOf<N>, by = ann,
   onClose.mockReset();
   works = await TestWorks.open(smallWorks({ state: 'underway', personIds: [ann.id, bob.id] }));
   const operation = anOperation(name, args, { by: by.id });
-  const { changes } = await applyOperation(works.server.records, operation, by, noon);
+  const { changes } = await applyOperation(works.server.records, operation, by, sideAt(noon));
   await works.server.write(changes);
   await works.sent();
   const Shown = () => {

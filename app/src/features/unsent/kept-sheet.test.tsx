@@ -1,4 +1,4 @@
-import { binId, bob, partId, smallWorks, ann, anOperation, workId, noon } from '@oilcan/core/testing';
+import { binId, bob, partId, smallWorks, ann, anOperation, workId, noon, sideAt } from '@oilcan/core/testing';
 import { applyOperation } from '@oilcan/core/registry';
 import { perform } from '../../data/store';
 import { press, type, words } from '../../testing/hands';
@@ -21,7 +21,7 @@ const refusedForAnn = async (): Promise<void> => {
   works.server.signal = 'none';
   await perform('part.return', { ...onWork, partId, binId, quantity: 3_000 });
   const bobs = anOperation('part.return', { ...onWork, partId, binId, quantity: 2_000 }, { by: bob.id });
-  await works.server.write((await applyOperation(works.server.records, bobs, bob, noon)).changes);
+  await works.server.write((await applyOperation(works.server.records, bobs, bob, sideAt(noon))).changes);
   works.server.signal = 'good';
   await works.sent();
   await works.show(

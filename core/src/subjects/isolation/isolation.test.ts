@@ -8,6 +8,7 @@ import type { Person } from '../people/people';
 import { isolationOf } from './isolation';
 import type { IsolationAct } from './isolation-entries';
 import type { IsolationPoint } from '../work/work-order';
+import { sideAt } from '../../testing/works';
 
 const sw: IsolationPoint = {
   id: 'sw',
@@ -48,7 +49,7 @@ async function act(
     reason: given.reason ?? '',
   };
   const operation = anOperation('isolation.record', args, { at, by: who.id });
-  const { outcome, changes } = await applyOperation(records, operation, who, at);
+  const { outcome, changes } = await applyOperation(records, operation, who, sideAt(at));
   records.change(changes);
   return outcome.ok ? 'accepted' : outcome.code;
 }
@@ -138,7 +139,7 @@ describe('locking out', () => {
   it('owes every lock that is still on before finishing', async () => {
     await lockOutAll();
     const finish = anOperation('work.finish', { workOrderId: workId }, { at: addMinutes(noon, 30) });
-    const { outcome } = await applyOperation(records, finish, ann, addMinutes(noon, 30));
+    const { outcome } = await applyOperation(records, finish, ann, sideAt(addMinutes(noon, 30)));
     expect(outcome).toMatchObject({ ok: false, code: 'not_finished_owed', values: { lock: 2 } });
   });
 

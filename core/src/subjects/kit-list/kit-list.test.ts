@@ -20,6 +20,7 @@ import type { KitPart } from '../work/work-order';
 import { convertQuantity } from '../../kernel/quantity/units';
 import { MemoryRecords } from '../../records/memory-records';
 import type { Person } from '../people/people';
+import { sideAt } from '../../testing/works';
 
 const oil = asId<PartId>('oil');
 const [c4, c10, far] = [asId<BinId>('c4'), asId<BinId>('c10'), asId<BinId>('far')];
@@ -173,7 +174,7 @@ describe('the kit list of a person', () => {
   records.change(smallWorks());
   const run = async <N extends OperationName>(name: N, args: ArgsOf<N>, who: Person = ann): Promise<string> => {
     const operation = anOperation(name, args, { by: who.id });
-    const { outcome, changes } = await applyOperation(records, operation, who, noon);
+    const { outcome, changes } = await applyOperation(records, operation, who, sideAt(noon));
     records.change(changes);
     return outcome.ok ? 'accepted' : outcome.code;
   };

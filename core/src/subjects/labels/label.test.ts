@@ -6,6 +6,7 @@ import { MemoryRecords } from '../../records/memory-records';
 import { anAsset, ann, anOperation, assetId, noon, otherSite, put, smallWorks } from '../../testing/builders';
 import { binCode, labelText, readCode } from '../plant/label-code';
 import { documentTypeOf } from '../documents/documents';
+import { sideAt } from '../../testing/works';
 
 describe('a code', () => {
   it('is read out of our own label, whichever server printed it', () => {
@@ -45,7 +46,7 @@ describe('binding a code', () => {
       records,
       anOperation('code.bind', { code, assetId: to }),
       ann,
-      noon,
+      sideAt(noon),
     );
     records.change(changes);
     return outcome.ok ? 'accepted' : outcome.code;

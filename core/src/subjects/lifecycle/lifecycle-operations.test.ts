@@ -15,7 +15,7 @@ import {
   someSettings,
   workId,
 } from '../../testing/builders';
-import { codeOf, minutesLater, Works } from '../../testing/works';
+import { codeOf, minutesLater, Works, sideAt } from '../../testing/works';
 import { standingOf } from '../work/entries';
 import { applyOperation, type ArgsOf } from '../../registry/operations';
 const onWork = { workOrderId: workId };
@@ -311,8 +311,8 @@ describe('any operation', () => {
   it('applied twice on the same rows does the same', async () => {
     const works = new Works({}, [aStep(1)]);
     const operation = anOperation('step.answer', { ...onWork, stepId: aStep(1).id, answer: { type: 'tick' } });
-    const once = await applyOperation(works.records, operation, ann, noon);
-    const twice = await applyOperation(works.records, operation, ann, noon);
+    const once = await applyOperation(works.records, operation, ann, sideAt(noon));
+    const twice = await applyOperation(works.records, operation, ann, sideAt(noon));
     expect(twice).toEqual(once);
   });
 });

@@ -24,6 +24,7 @@ import { addMinutes } from '../../kernel/time/instant';
 import type { NoticeFact } from '../work/notice-fact';
 import { MemoryRecords } from '../../records/memory-records';
 import type { Person } from '../people/people';
+import { sideAt } from '../../testing/works';
 
 const crews = [aCrew()];
 const everybody = { crews, people: [ann, bob, lea] };
@@ -180,7 +181,7 @@ describe('a person’s notices', () => {
   const run = async <N extends OperationName>(name: N, args: ArgsOf<N>, who: Person = ann, minutes = 0) => {
     const at = addMinutes(noon, minutes);
     const operation = anOperation(name, args, { by: who.id, at });
-    const { outcome, changes } = await applyOperation(records, operation, who, at);
+    const { outcome, changes } = await applyOperation(records, operation, who, sideAt(at));
     records.change(changes);
     return outcome.ok ? 'accepted' : outcome.code;
   };
@@ -240,7 +241,7 @@ describe('giving out work', () => {
     const give = async (personIds: PersonId[], crewId: CrewId | null, minutes: number): Promise<void> => {
       const at = addMinutes(noon, minutes);
       const operation = anOperation('work.give', { workOrderId: workId, personIds, crewId }, { by: lea.id, at });
-      records.change((await applyOperation(records, operation, lea, at)).changes);
+      records.change((await applyOperation(records, operation, lea, sideAt(at))).changes);
     };
     await give([], other.id, 5);
     await give([lea.id], null, 10);
@@ -249,7 +250,7 @@ describe('giving out work', () => {
     const note = async (who: Person): Promise<string> => {
       const args = { workOrderId: workId, text: 'Made without signal' };
       const operation = anOperation('note.add', args, { by: who.id, at: addMinutes(noon, 1), knownUntil: noon });
-      const { outcome } = await applyOperation(records, operation, who, addMinutes(noon, 30));
+      const { outcome } = await applyOperation(records, operation, who, sideAt(addMinutes(noon, 30)));
       return outcome.ok ? 'accepted' : outcome.code;
     };
     expect([await note(ann), await note(bob), await note(cleo)]).toEqual(['accepted', 'accepted', 'accepted']);
@@ -264,7 +265,7 @@ describe('giving out work', () => {
         ...anOperation('work.give', args as never, { by: who.id, at: at(5), knownUntil: at(knownUntil) }),
         name,
       };
-      const { outcome, changes } = await applyOperation(records, operation, who, at(received));
+      const { outcome, changes } = await applyOperation(records, operation, who, sideAt(at(received)));
       records.change(changes);
       return outcome.ok ? 'accepted' : outcome.code;
     };

@@ -1,5 +1,6 @@
 import { addDays, type LocalDay } from '../../kernel/time/local-day';
 import type { Zone } from '../../kernel/time/zone';
+import type { NextOn } from '../../operations/operation';
 import type { Asset, MeasuringPoint } from '../plant/plant';
 import { nextDue, type NextDue } from './next-due';
 import type { Plan } from './plan';
@@ -23,10 +24,12 @@ export function dueSoonOn(
     today,
     zone,
     pointOf,
+    nextOn,
   }: {
     readonly today: LocalDay;
     readonly zone: Zone;
     readonly pointOf: (id: string) => MeasuringPoint | undefined;
+    readonly nextOn: NextOn;
   },
 ): DueSoon[] {
   const until = addDays(today, SOON_DAYS);
@@ -35,7 +38,7 @@ export function dueSoonOn(
     .filter((plan) => above.has(plan.assetId) || ancestors(assets, plan.assetId).has(assetId))
     .flatMap((plan): DueSoon[] => {
       if (plan.open !== null) return [{ plan, on: plan.open.dueOn, due: null }];
-      const due = nextDue(plan, pointOf, zone);
+      const due = nextDue(plan, pointOf, zone, nextOn);
       return due === null ? [] : [{ plan, on: due.on, due }];
     })
     .filter(({ on }) => on <= until)

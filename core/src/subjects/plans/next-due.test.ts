@@ -7,6 +7,7 @@ import { aPlan } from '../../testing/plan-builders';
 import { chanceOf } from '../../testing/chance';
 import { afterRunning, isSeason, runningDays, runsFrom } from './idle-season';
 import { meterDue } from './meter-due';
+import { nextOn } from './rule';
 import { nextDue } from './next-due';
 import { lastEnded } from './plan-work';
 import type { MeasuringPoint } from '../plant/plant';
@@ -31,6 +32,7 @@ const due = (plan: Partial<Plan>, readings: readonly (readonly [string, number])
     aPlan(plan),
     () => ({ latest: readings.map(([at, value]) => ({ at: parseInstant(`${at}T12:00:00Z`), value })) }),
     zone,
+    nextOn,
   );
 const dates = (rule: string, from = '2026-01-01'): Trigger => ({ kind: 'dates', rule, from: day(from) });
 const after = (every: number, unit: 'day' | 'week' | 'month' | 'year'): Trigger => ({
@@ -138,7 +140,7 @@ describe('when a plan is due next', () => {
         ['2026-06-21', 10],
       ]),
     ).toBeNull();
-    expect(nextDue(aPlan({ triggers: [hours(500)] }), () => undefined, zone)).toBeNull();
+    expect(nextDue(aPlan({ triggers: [hours(500)] }), () => undefined, zone, nextOn)).toBeNull();
   });
 
   it('counts what a meter went on by over a roll-over', () => {
@@ -244,7 +246,7 @@ describe('a meter that is read often', () => {
     });
     let point = read(begun, 10, 1_100);
     point = read(point, 20, 1_200, 0);
-    const dueOn = (): string | undefined => nextDue(plan, () => point, zone)?.on;
+    const dueOn = (): string | undefined => nextDue(plan, () => point, zone, nextOn)?.on;
     const days = new Set<string | undefined>();
     for (let at = 30; at <= 80; at += 5) {
       point = read(point, at, (at - 20) * 10);
@@ -258,7 +260,7 @@ describe('a meter that is read often', () => {
     const rolled = new Set<string | undefined>();
     for (let at = 10; at <= 90; at += 5) {
       point = read(point, at, (9_800 + at * 10) % 10_000);
-      rolled.add(nextDue(over, () => point, zone)?.on);
+      rolled.add(nextDue(over, () => point, zone, nextOn)?.on);
     }
     expect([...rolled]).toEqual([localDate(context(100).at, zone)]);
   });

@@ -1,11 +1,11 @@
 import { instantFromMillis, type Instant } from '../../kernel/time/instant';
 import { addCalendar, addDays, localDate, type LocalDay } from '../../kernel/time/local-day';
 import type { Zone } from '../../kernel/time/zone';
+import type { NextOn } from '../../operations/operation';
 import type { MeasuringPoint } from '../plant/plant';
 import { runsFrom } from './idle-season';
 import { meterDue } from './meter-due';
 import type { LastEnded, Plan, Trigger } from './plan';
-import { nextOn } from './rule';
 
 /** When a plan is due next, and what makes it so. */
 export interface NextDue {
@@ -23,24 +23,33 @@ type Counted = Pick<Plan, 'triggers' | 'startsOn' | 'idle' | 'except' | 'last'>;
  * When a plan is due next: the first of what makes it due, never before it starts, and never while nothing runs. Null where nothing
  * makes it due any more, or nothing is known of its meter. Fixed dates that passed while it was late are not made up for; done early,
  * its own date counts as done.
+ *
+ * @param nextOn finds the dates of a rule: the one of `rule.ts`, which is given so that a phone can load it after its first screen
  */
 export function nextDue(
   plan: Counted,
   pointOf: (id: string) => Pick<MeasuringPoint, 'latest' | 'rollsOverAt'> | undefined,
   zone: Zone,
+  nextOn: NextOn,
 ): NextDue | null {
   let first: NextDue | null = null;
   for (const trigger of plan.triggers) {
-    const due = dueBy(plan, trigger, pointOf, zone);
+    const due = dueBy(plan, trigger, pointOf, zone, nextOn);
     if (due !== null && (first === null || due.on < first.on)) first = due;
   }
   return first;
 }
 
-function dueBy(plan: Counted, trigger: Trigger, pointOf: Parameters<typeof nextDue>[1], zone: Zone): NextDue | null {
+function dueBy(
+  plan: Counted,
+  trigger: Trigger,
+  pointOf: Parameters<typeof nextDue>[1],
+  zone: Zone,
+  nextOn: NextOn,
+): NextDue | null {
   switch (trigger.kind) {
     case 'dates': {
-      const on = dateAfter(plan, trigger);
+      const on = dateAfter(plan, trigger, nextOn);
       return on === null ? null : { on, by: 'dates', spread: null };
     }
     case 'completion': {
@@ -67,6 +76,7 @@ function dueBy(plan: Counted, trigger: Trigger, pointOf: Parameters<typeof nextD
 function dateAfter(
   { last, startsOn, idle, except }: Counted,
   { rule, from }: Trigger & { kind: 'dates' },
+  nextOn: NextOn,
 ): LocalDay | null {
   const over = last === null ? addDays(startsOn, -1) : later(last.dueOn, last.endedOn);
   let date = nextOn(rule, from, later(over, addDays(startsOn, -1)));

@@ -2,6 +2,7 @@ import { asId, type PointId, type WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
 import { localDate, timeOfDay, type LocalDay } from '../../kernel/time/local-day';
 import type { Zone } from '../../kernel/time/zone';
+import type { NextOn } from '../../operations/operation';
 import type { Records } from '../../records/records';
 import type { MeasuringPoint } from '../plant/plant';
 import { SETTINGS_ID, settingsAt } from '../settings/settings';
@@ -125,24 +126,29 @@ async function planOf(records: Records, work: Pick<WorkOrder, 'plan'>): Promise<
 }
 
 /** When a plan is due next, by what its meters show; null where nothing makes it due. */
-export async function dueOf(records: Pick<Records, 'get'>, plan: Plan): Promise<NextDue | null> {
+export async function dueOf(records: Pick<Records, 'get'>, plan: Plan, nextOn: NextOn): Promise<NextDue | null> {
   const zone = await zoneOf(records, plan);
   if (zone === null) return null;
   const points = await pointsOf(records, plan);
-  return nextDue(plan, (id) => points.get(id), zone);
+  return nextDue(plan, (id) => points.get(id), zone, nextOn);
 }
 
 /**
  * The day on which a plan would be due again after the work order that was due on a day, by the calendar alone; null where the calendar does not
  * say.
  */
-export async function dueAgain(records: Pick<Records, 'get'>, plan: Plan, dueOn: LocalDay): Promise<LocalDay | null> {
+export async function dueAgain(
+  records: Pick<Records, 'get'>,
+  plan: Plan,
+  dueOn: LocalDay,
+  nextOn: NextOn,
+): Promise<LocalDay | null> {
   const zone = await zoneOf(records, plan);
   if (zone === null) return null;
   const at = timeOfDay(dueOn, plan.dueMinutes, zone);
   const last: LastEnded = { dueOn, endedOn: dueOn, at, was: 'done', meters: {} };
   const triggers = plan.triggers.filter(({ kind }) => kind !== 'meter');
-  return nextDue({ ...plan, triggers, last }, () => undefined, zone)?.on ?? null;
+  return nextDue({ ...plan, triggers, last }, () => undefined, zone, nextOn)?.on ?? null;
 }
 
 async function pointsOf(

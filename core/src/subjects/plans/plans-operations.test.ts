@@ -1,11 +1,25 @@
 import { asId, type PlanId, type ProcedureId, type WorkOrderId } from '../../kernel/ids';
 import { timeOfDay, type LocalDay } from '../../kernel/time/local-day';
-import { ann, anAsset, aPoint, aProcedure, assetId, bob, lea, noon, pointId, put } from '../../testing/builders';
+import {
+  ann,
+  anAsset,
+  anOperation,
+  aPoint,
+  aProcedure,
+  assetId,
+  bob,
+  lea,
+  noon,
+  pointId,
+  put,
+} from '../../testing/builders';
+import { applyOperation } from '../../registry/operations';
 import { aPlan } from '../../testing/plan-builders';
-import { codeOf, minutesLater, Works } from '../../testing/works';
+import { codeOf, minutesLater, sideAt, Works } from '../../testing/works';
 import { problemsOfPlan } from './check-plan';
 import { dueSoonOn } from './due-soon';
 import type { Plan } from './plan';
+import { nextOn } from './rule';
 import { workIdOf } from './plan-work';
 
 const DAY = 24 * 60;
@@ -62,6 +76,18 @@ describe('taking along what is due soon', () => {
     expect(codeOf(await works.do('plan.take-along', { ...along(), dueOn: day('2199-12-31') }))).toBe('accepted');
     expect(planOf(works).open?.dueOn).toBe('2026-11-30');
     expect(works.records.peek('workOrders', first)?.plan?.dueOn).toBe('2026-11-30');
+  });
+
+  it('is due as its person saw it on a phone that cannot find the dates yet, and leaves the bound of its plan to the server', async () => {
+    const { records } = worksWith();
+    const phone = { ...sideAt(noon), nextOn: null };
+    const seen = anOperation('plan.take-along', { ...along(), dueOn: day('2026-12-03') });
+    records.change((await applyOperation(records, seen, ann, phone)).changes);
+    expect(records.peek('workOrders', first)?.plan?.dueOn).toBe('2026-12-03');
+    const args = { workOrderId: first, until: day('2028-01-01'), reason: 'No boat' };
+    const far = anOperation('work.put-off', args);
+    expect((await applyOperation(records, far, ann, phone)).outcome).toEqual({ ok: true });
+    expect((await applyOperation(records, far, ann, sideAt(noon))).outcome).toMatchObject({ code: 'beyond_plan' });
   });
 
   it('is refused for a plan of elsewhere, a time that is not its next, a number that is taken, and one that is over', async () => {
@@ -138,7 +164,12 @@ describe('what else is due soon on a machine', () => {
         anAsset({ id: asId<never>('pump'), parentId: asId<never>('lift') }),
       ].map((asset) => [asset.id as string, asset]),
     );
-    const soon = dueSoonOn(plans, assets, assetId, { today: day('2026-11-23'), zone: 'utc', pointOf: () => undefined });
+    const soon = dueSoonOn(plans, assets, assetId, {
+      today: day('2026-11-23'),
+      zone: 'utc',
+      pointOf: () => undefined,
+      nextOn,
+    });
     expect(soon.map(({ plan }) => plan.id)).toEqual(['part', 'whole', 'open', 'own']);
     expect(soon.map(({ due }) => due?.by)).toEqual(['completion', 'completion', undefined, 'completion']);
   });

@@ -30,7 +30,7 @@ const takeAlong = defineOperation({
   reads: ({ planId }) => [rowNamed('plans', planId)],
   mend: { fields: {}, keepsTime: false },
   upgrades: [],
-  apply: async (records, { planId, occurrence, number }, context) => {
+  apply: async (records, { planId, occurrence, dueOn, number }, context) => {
     const plan = await records.get('plans', planId);
     const isTheirs = plan !== undefined && context.person.siteIds.includes(plan.siteId);
     if (!isTheirs || occurrence > plan.made + 1) return refuse('not_found', { what: 'plan' }, 'planId');
@@ -47,7 +47,7 @@ const takeAlong = defineOperation({
     if ((await records.list('workOrders', 'number', given)).length > 0)
       return refuse('number_taken', { number: given }, 'number');
     // When it is due is the plan's to say, whatever the phone saw.
-    const due = await dueOf(records, plan);
+    const due = context.nextOn === null ? { on: dueOn } : await dueOf(records, plan, context.nextOn);
     if (due === null) return refuse('not_found', { what: 'plan' }, 'planId');
     const made = await putPlannedWork(records, plan, { dueOn: due.on, number: given, at: context.at, personIds: [me] });
     return made === null ? refuse('not_found', { what: 'machine' }, 'planId') : accepted;

@@ -193,13 +193,13 @@ async function mayBeOn(
   records: Records,
   work: WorkOrder,
   when: LocalDay | Instant | null,
-  { at, person }: OperationContext,
+  { at, person, nextOn }: OperationContext,
 ): Promise<Outcome> {
   if (when === null) return accepted;
   if (isTooFar(when, at)) return refuse('day_too_far');
-  if (work.plan === undefined || hasRole(person, ['lead'])) return accepted;
+  if (work.plan === undefined || hasRole(person, ['lead']) || nextOn === null) return accepted;
   const plan = await records.get('plans', work.plan.planId);
-  const again = plan === undefined ? null : await dueAgain(records, plan, work.plan.dueOn);
+  const again = plan === undefined ? null : await dueAgain(records, plan, work.plan.dueOn, nextOn);
   return again !== null && when.slice(0, 10) >= again ? refuse('beyond_plan', { day: again }) : accepted;
 }
 

@@ -6,7 +6,7 @@ import { summarise } from '../past/past-job';
 import { tables } from '../../registry/tables';
 import { upgraded, upgradedChange } from '../../records/upgrade';
 import { ann, anOperation, aPoint, aStep, aWorkOrder, bob, noon, pointId, put, workId } from '../../testing/builders';
-import { codeOf, minutesLater, Works } from '../../testing/works';
+import { codeOf, minutesLater, Works, sideAt } from '../../testing/works';
 import { standingOf } from '../work/entries';
 import type { StepAnswer, StepQuestion } from './kinds/kinds';
 import { placed } from './branches';
@@ -259,7 +259,7 @@ describe('what an older Oilcan kept', () => {
   it('and had not sent is taken', async () => {
     const works = new Works({}, [aStep(1, { type: 'finding' })]);
     const old = anOperation('step.answer', { ...onWork, stepId: aStep(1).id, answer: verdict as never });
-    const { outcome } = await applyOperation(works.records, upgradedOperation(old, 7), ann, noon);
+    const { outcome } = await applyOperation(works.records, upgradedOperation(old, 7), ann, sideAt(noon));
     expect(codeOf(outcome)).toBe('accepted');
   });
 });
