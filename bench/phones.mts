@@ -49,13 +49,16 @@ async function drain(line: Line, operations: number): Promise<number> {
       received: () => Promise.reject(new Error('There are no files here.')),
       sendPiece: () => Promise.reject(new Error('There are no files here.')),
     },
-    device: 'bench',
+    newDevice: 'bench',
     clocks: { wall: () => Date.now(), running: () => performance.now() },
     deviceTime: instantFromMillis,
     newOperationId: (): OperationId => newOperationId(),
     others: noOtherWindows,
     planDates: () => nextOn,
     onChange: () => undefined,
+    onUnforeseen: (error) => {
+      throw error;
+    },
   });
   await phone.open();
   await phone.signIn(ann);

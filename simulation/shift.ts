@@ -234,7 +234,7 @@ export class Shift {
     return new Phone({
       database: pocket.storage,
       server: this.server.linkOf(pocket.person, this.#application, () => this.#fates.shift() ?? 'arrives'),
-      device: pocket.who,
+      newDevice: pocket.who,
       clocks: {
         wall: () => toMillis(this.now()) + pocket.ahead * MINUTE,
         // Browsers count it in fractions of a millisecond.
@@ -248,6 +248,9 @@ export class Shift {
       others: pocket.talk.open(),
       planDates: () => nextOn,
       onChange: () => undefined,
+      onUnforeseen: (error) => {
+        throw error;
+      },
     });
   }
 

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { retryDelay } from '@oilcan/core/sync';
 import { carryAheadLater } from './carry-ahead';
+import { openNewsLine } from './news-line';
 import { onReached, synchronize, usePhone } from './store';
 
 /** Without news for so long, the phone asks by itself. */
@@ -24,10 +25,15 @@ export function useBackgroundSync(isSignedIn: boolean): void {
       if (!isOver) next = setTimeout(() => void sync(), milliseconds);
     };
     const sync = async (): Promise<void> => {
-      await synchronize();
-      const isReached = usePhone.getState().contact === 'reached';
-      failures = isReached ? 0 : failures + 1;
-      after(isReached ? QUIET_MILLISECONDS : retryDelay(failures, Math.random()));
+      let isReached = false;
+      try {
+        await synchronize();
+        isReached = usePhone.getState().contact === 'reached';
+      } finally {
+        // Whatever went wrong, there is a next try.
+        failures = isReached ? 0 : failures + 1;
+        after(isReached ? QUIET_MILLISECONDS : retryDelay(failures, Math.random()));
+      }
     };
     const atOnce = (): void => {
       failures = 0;
@@ -39,9 +45,7 @@ export function useBackgroundSync(isSignedIn: boolean): void {
     const atNews = (): void => after(Math.random() * NEWS_SPREAD_MILLISECONDS);
     const carryNoMore = onReached(carryAheadLater);
     atOnce();
-    const news = new EventSource('/api/news');
-    news.addEventListener('news', atNews);
-    news.addEventListener('open', atOnce);
+    const endNews = openNewsLine({ open: () => new EventSource('/api/news'), onNews: atNews, onOpen: atOnce });
     window.addEventListener('online', atOnce);
     window.addEventListener('focus', whenSeen);
     document.addEventListener('visibilitychange', whenSeen);
@@ -49,7 +53,7 @@ export function useBackgroundSync(isSignedIn: boolean): void {
       isOver = true;
       clearTimeout(next);
       carryNoMore();
-      news.close();
+      endNews();
       window.removeEventListener('online', atOnce);
       window.removeEventListener('focus', whenSeen);
       document.removeEventListener('visibilitychange', whenSeen);

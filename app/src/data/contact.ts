@@ -10,11 +10,16 @@ import { Unreachable } from './server-link';
 export type Contact =
   'unknown' | 'reached' | 'no-signal' | 'server-trouble' | 'signed-out' | 'older' | 'newer' | 'phone-full';
 
-/** What a failure of synchronizing says of the contact. Throws what is no such failure. */
+/** Whether it is one of the ways in which synchronizing fails. */
+export function isForeseen(error: unknown): boolean {
+  return error instanceof Unreachable || error instanceof StorageFailed || error instanceof OilcanError;
+}
+
+/** What a failure of synchronizing says of the contact. */
 export function contactAfter(error: unknown): Contact {
   if (error instanceof Unreachable) return 'no-signal';
   if (error instanceof StorageFailed) return 'phone-full';
-  if (!(error instanceof OilcanError)) throw error;
+  if (!(error instanceof OilcanError)) return 'server-trouble';
   if (statusFor(error.code) === 401) return 'signed-out';
   if (error.code === 'protocol_older') return 'older';
   if (error.code === 'protocol_newer') return 'newer';

@@ -1,20 +1,5 @@
-import { uuidv7 } from 'uuidv7';
-
-const NAME = 'oilcan.device';
 const IN_USE = 'oilcan.in-use';
-
-/** A name that this browser keeps for itself; a new one when it may keep nothing. */
-export function deviceName(): string {
-  try {
-    const known = localStorage.getItem(NAME);
-    if (known !== null) return known;
-    const created = uuidv7();
-    localStorage.setItem(NAME, created);
-    return created;
-  } catch {
-    return uuidv7();
-  }
-}
+const SIGNED_OUT = 'oilcan.signed-out';
 
 /** Whether somebody signed in on this phone and did not sign out, as far as this browser remembers. */
 export function isInUse(): boolean {
@@ -31,5 +16,23 @@ export function noteInUse(isUsed: boolean): void {
     else localStorage.removeItem(IN_USE);
   } catch {
     // Without it, only a cleared storage goes unnoticed.
+  }
+}
+
+/** Who signed out on this phone without the server having heard of it, by name; null for nobody. */
+export function signedOutUnheard(): string | null {
+  try {
+    return localStorage.getItem(SIGNED_OUT);
+  } catch {
+    return null;
+  }
+}
+
+export function noteSignedOutUnheard(name: string | null): void {
+  try {
+    if (name === null) localStorage.removeItem(SIGNED_OUT);
+    else localStorage.setItem(SIGNED_OUT, name);
+  } catch {
+    // A browser that keeps nothing tells the server at once, or not at all.
   }
 }

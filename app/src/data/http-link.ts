@@ -20,6 +20,8 @@ import {
   type Revision,
 } from '@oilcan/core/sync';
 import type { OwedThing, WorkKind } from '@oilcan/core/work';
+import { answers, type Shape } from './answers';
+import { nameOf } from './files/name-of';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
@@ -72,17 +74,20 @@ export const httpLink = {
     request<PushAnswer>(
       'POST',
       '/api/operations',
+      answers.push,
       json({ protocol: PROTOCOL.newest, oldest: PROTOCOL.oldest, operations }),
     ),
   pull: (since: Revision, isFilling: boolean, device: string | null): Promise<PullAnswer> =>
     request<PullAnswer>(
       'GET',
       `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${rangeText(PROTOCOL)}${device === null ? '' : `&device=${device}`}`,
+      answers.pull,
     ),
-  work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> => request('GET', `/api/work/${id}`),
-  received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`),
+  work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> =>
+    request('GET', `/api/work/${id}`, answers.work),
+  received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`, answers.file),
   sendPiece: (id: FileId, from: number, total: number, piece: Uint8Array<ArrayBuffer>): Promise<FileAnswer> =>
-    request<FileAnswer>('PUT', `/api/files/${id}`, {
+    request<FileAnswer>('PUT', `/api/files/${id}`, answers.file, {
       body: piece,
       headers: {
         'content-type': 'application/octet-stream',
@@ -90,36 +95,44 @@ export const httpLink = {
       },
     }),
   /** A file as it is. */
-  file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> =>
-    new Uint8Array(await body(`/api/files/${id}`, (response) => response.arrayBuffer(), FILE_MILLISECONDS)),
+  file: async (id: FileId): Promise<Uint8Array<ArrayBuffer>> => {
+    const read = async (response: Response) => new Uint8Array(await response.arrayBuffer());
+    const content = await body(`/api/files/${id}`, read, FILE_MILLISECONDS);
+    if (nameOf(content) !== id) throw new Unreachable();
+    return content;
+  },
   /** A past, as the text of a `PastAnswer`. */
-  past: ({ scope, id }: PastOf): Promise<string> =>
-    body(`/api/past?${scope === 'place' ? `place=${id}` : `asset=${id}&with=${scope}`}`, (response) => response.text()),
+  past: async ({ scope, id }: PastOf): Promise<string> => {
+    const asked = scope === 'place' ? `place=${id}` : `asset=${id}&with=${scope}`;
+    const text = await body(`/api/past?${asked}`, (response) => response.text());
+    if (!text.startsWith('{') || !text.includes('"recordsSince"')) throw new Unreachable();
+    return text;
+  },
   /** The machine that a label belongs to. */
   code: (code: string): Promise<{ readonly assetId: AssetId }> =>
-    request('GET', `/api/codes/${encodeURIComponent(code)}`),
+    request('GET', `/api/codes/${encodeURIComponent(code)}`, answers.code),
   /** Of each job of a kind that was finished in the last month: what was not given. */
   missingOfMonth: (kind: WorkKind): Promise<{ readonly jobs: readonly (readonly OwedThing[])[] }> =>
-    request('GET', `/api/owed?kind=${kind}`),
+    request('GET', `/api/owed?kind=${kind}`, answers.missingOfMonth),
   /** Who did what, by the query of its address. */
-  log: (query: string): Promise<LogAnswer> => request('GET', `/api/log?${query}`),
-  calendar: (): Promise<{ readonly link: CalendarLink | null }> => request('GET', '/api/calendar'),
-  makeCalendar: (): Promise<{ readonly path: string }> => request('POST', '/api/calendar'),
-  withdrawCalendar: (): Promise<void> => request('DELETE', '/api/calendar'),
+  log: (query: string): Promise<LogAnswer> => request('GET', `/api/log?${query}`, answers.log),
+  calendar: (): Promise<{ readonly link: CalendarLink | null }> => request('GET', '/api/calendar', answers.calendar),
+  makeCalendar: (): Promise<{ readonly path: string }> => request('POST', '/api/calendar', answers.calendarPath),
+  withdrawCalendar: (): Promise<void> => request('DELETE', '/api/calendar', null),
   undeliveredMails: (): Promise<{ readonly mails: readonly UndeliveredMail[] }> =>
-    request('GET', '/api/mails/undelivered'),
-  tryMailAgain: (id: string): Promise<void> => request('POST', `/api/mails/undelivered/${id}/again`),
+    request('GET', '/api/mails/undelivered', answers.undeliveredMails),
+  tryMailAgain: (id: string): Promise<void> => request('POST', `/api/mails/undelivered/${id}/again`, null),
   sessions: (): Promise<{ readonly sessions: readonly DeviceSession[]; readonly present: string }> =>
-    request('GET', '/api/sessions'),
-  endSession: (id: string): Promise<void> => request('DELETE', `/api/sessions/${id}`),
+    request('GET', '/api/sessions', answers.sessions),
+  endSession: (id: string): Promise<void> => request('DELETE', `/api/sessions/${id}`, null),
   changePassword: (present: string, next: string): Promise<void> =>
-    request('PUT', '/api/password', json({ present, next })),
-  mails: (): Promise<{ readonly mails: readonly SentMail[] }> => request('GET', '/api/mails'),
-  session: (): Promise<{ person: Person }> => request('GET', '/api/session'),
-  about: (): Promise<About> => request<About>('GET', '/api/about'),
+    request('PUT', '/api/password', null, json({ present, next })),
+  mails: (): Promise<{ readonly mails: readonly SentMail[] }> => request('GET', '/api/mails', answers.mails),
+  session: (): Promise<{ person: Person }> => request('GET', '/api/session', answers.session),
+  about: (): Promise<About> => request<About>('GET', '/api/about', answers.about),
   signIn: (name: string, password: string): Promise<{ person: Person }> =>
-    request('POST', '/api/session', json({ name, password })),
-  signOut: (): Promise<void> => request('DELETE', '/api/session'),
+    request('POST', '/api/session', answers.session, json({ name, password })),
+  signOut: (): Promise<void> => request('DELETE', '/api/session', null),
 } satisfies ServerLink & Record<string, unknown>;
 
 interface Message {
@@ -140,7 +153,13 @@ async function json(value: unknown): Promise<Message> {
   return { headers: { ...headers, 'content-encoding': 'gzip' }, body };
 }
 
-async function request<Answer>(method: string, path: string, message?: Message | Promise<Message>): Promise<Answer> {
+/** @param shape what the answer must be like to be one of ours; null where there is none but that it was done (204) */
+async function request<Answer>(
+  method: string,
+  path: string,
+  shape: Shape | null,
+  message?: Message | Promise<Message>,
+): Promise<Answer> {
   let response: Response;
   let text: string;
   try {
@@ -157,8 +176,10 @@ async function request<Answer>(method: string, path: string, message?: Message |
     throw new Unreachable();
   }
   const given = readJson(text);
-  if (response.ok && (given !== undefined || response.status === 204)) return given as Answer;
-  throw problemFrom(given);
+  if (!response.ok) throw problemFrom(given);
+  const isOurs = shape === null ? response.status === 204 : shape(given);
+  if (!isOurs) throw new Unreachable();
+  return given as Answer;
 }
 
 /** The body of an answer as it is, unread. */

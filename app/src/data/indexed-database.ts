@@ -132,9 +132,11 @@ export class IndexedDatabase implements LocalDatabase {
   static async open(name: string, events: Events): Promise<IndexedDatabase> {
     const database = await openDB<Schema>(name, VERSION, {
       upgrade: (upgrading, from, _to, upgrade) => migrate(upgrading, from, upgrade),
-      blocking: (_current, _blocked, event) => {
+      blocking: (_current, blocked, event) => {
         (event.target as IDBDatabase).close();
-        events.onOutdated();
+        // No version comes after this one: it is being deleted.
+        if (blocked === null) events.onLost();
+        else events.onOutdated();
       },
       terminated: events.onLost,
     });

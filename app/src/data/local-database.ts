@@ -21,7 +21,9 @@ export interface SyncState {
   /** The server's time up to which these rows tell everything. */
   readonly knownUntil: Instant;
   readonly clock: ClockMemory;
-  /** Numbers that the server lent to this device, by their series, the lowest first. */
+  /** Under which name the server knows this phone; null before anything was kept here. */
+  readonly device: string | null;
+  /** Numbers that the server lent to the device of that name, by their series, the lowest first. */
   readonly numbers: Readonly<Partial<Record<NumberSeries, readonly string[]>>>;
 }
 
@@ -35,6 +37,7 @@ export const nowhere: SyncState = {
   scope: '',
   knownUntil: NEVER,
   clock: trustedClock,
+  device: null,
   numbers: {},
 };
 

@@ -15,6 +15,8 @@ interface LocalStoreParts {
   readonly database: LocalDatabase;
   readonly others: OtherWindows;
   readonly clock: DeviceClock;
+  /** What this phone is called where nothing is kept that says so. */
+  readonly newDevice: string;
   /** Everything was read anew. */
   readonly onReload: (rows: Awaited<ReturnType<LocalDatabase['load']>>['rows']) => Promise<void>;
   /** Another window wrote this, and it was taken over. */
@@ -94,7 +96,8 @@ export class LocalStore {
 
   /** Reads all that is kept. Only in turn. */
   async reload(): Promise<void> {
-    const { writeVersion, syncState, rows, kept } = await this.#parts.database.load();
+    const { writeVersion, syncState: stored, rows, kept } = await this.#parts.database.load();
+    const syncState = named(stored, this.#parts.newDevice);
     this.#writeVersion = writeVersion;
     this.#syncState = syncState;
     this.#parts.clock.remember(syncState.clock);
@@ -126,4 +129,11 @@ export class LocalStore {
     });
     this.#parts.onChange();
   }
+}
+
+/** A phone that has lost its name has lost what was lent to it, too: the server lends it to that name alone. */
+function named(stored: SyncState, newDevice: string): SyncState {
+  // What an earlier Oilcan kept has no name in it at all.
+  const device = (stored.device as string | null | undefined) ?? null;
+  return device === null ? { ...stored, device: newDevice, numbers: {} } : stored;
 }

@@ -1,3 +1,4 @@
+import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/numbers';
 import type { ArgsOf } from '@oilcan/core/registry';
 import { ann, aRaise, aReporting, lea } from '@oilcan/core/testing';
@@ -62,6 +63,55 @@ describe('numbers on a phone', () => {
     }
     const numbers = phone.view.peekAll('reports').map(({ number }) => number);
     expect([new Set(numbers).size, numbers.some(isProvisional)]).toEqual([3, false]);
+  });
+
+  it('belong to the name under which the server lent them, and go with it', async () => {
+    const database = new MemoryDatabase();
+    const phone = await phones.of(ann, database);
+    await phone.synchronize();
+    server.signal = 'none';
+    await phone.perform('work.raise', raised('Found one'));
+    const { syncState, writeVersion } = await database.load();
+    expect([syncState.device, syncState.numbers.workOrder?.length]).toEqual([ann.id, NUMBERS_AHEAD]);
+    // What is kept lost the name alone, as an earlier Oilcan had it elsewhere.
+    await database.write({ syncState: { ...syncState, device: null } }, writeVersion);
+    phones.newDevice = 'another name';
+    const again = await phones.of(ann, database);
+    await again.perform('work.raise', raised('Found two'));
+    await again.perform('report.make', aReporting({ words: 'Oil under the gearbox' }));
+    expect(numbersOn(again).filter(isProvisional)).toHaveLength(1);
+    server.signal = 'good';
+    await again.synchronize();
+    await again.synchronize();
+    expect([again.kept, numbersOn(again).filter(isProvisional)]).toEqual([[], []]);
+    expect((await database.load()).syncState).toMatchObject({ device: 'another name' });
+  });
+
+  it('that another phone was lent are replaced by the server, with all that hangs on what took them, and asked for anew', async () => {
+    const database = new MemoryDatabase();
+    const phone = await phones.of(ann, database);
+    await phone.synchronize();
+    const { syncState, writeVersion } = await database.load();
+    await database.write({ syncState: { ...syncState, device: 'impostor' } }, writeVersion);
+    const impostor = await phones.of(ann, database);
+    server.signal = 'none';
+    for (const title of ['Found one', 'Found two']) {
+      const made = await impostor.performMaking('work.raise', raised(title));
+      if (!made.ok) throw new Error(made.code);
+      const workOrderId = asId<WorkOrderId>(made.value);
+      expect(await impostor.perform('note.add', { workOrderId, text: title })).toEqual({ ok: true });
+    }
+    server.signal = 'good';
+    await impostor.synchronize();
+    await impostor.synchronize();
+    expect(impostor.kept).toEqual([]);
+    const works = server.records.peekAll('workOrders').filter(({ title }) => title.startsWith('Found'));
+    expect(works.map(({ number }) => number)).toEqual(numbersOn(impostor));
+    const lent = (await database.load()).syncState.numbers.workOrder ?? [];
+    expect(lent).toHaveLength(NUMBERS_AHEAD);
+    expect(lent.filter((number) => syncState.numbers.workOrder?.includes(number))).toEqual([]);
+    const notes = server.records.peekAll('entries').filter(({ content }) => content.kind === 'note');
+    expect(notes).toHaveLength(2);
   });
 
   it('are kept through a reload, and none is taken twice', async () => {

@@ -30,7 +30,7 @@ import {
 } from '@oilcan/core/registry';
 import { DeviceClock, PROTOCOL, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { dequal } from 'dequal';
-import { contactAfter, type Contact } from './contact';
+import { contactAfter, isForeseen, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
 import { nowhere, refusalOf, StorageFailed, type SyncState, type LocalDatabase } from './local-database';
@@ -44,8 +44,8 @@ import type { OtherWindows } from './other-windows';
 export interface PhoneParts {
   readonly database: LocalDatabase;
   readonly server: ServerLink;
-  /** Names this device in every operation. */
-  readonly device: string;
+  /** Names this phone in every operation, where it has no name yet. */
+  readonly newDevice: string;
   readonly clocks: DeviceClocks;
   /** The device's time with its offset, ISO 8601, from its milliseconds. */
   readonly deviceTime: (milliseconds: number) => string;
@@ -56,6 +56,8 @@ export interface PhoneParts {
   readonly planDates: () => NextOn | null;
   /** Called after anything changed that somebody may be looking at. */
   readonly onChange: () => void;
+  /** Synchronizing failed in a way that nobody foresaw; it counts as trouble of the server, and is tried again. */
+  readonly onUnforeseen: (error: unknown) => void;
 }
 
 /**
@@ -143,7 +145,7 @@ export class Phone {
       await this.#store.reload();
       // Rows of a first filling that was cut short are left, and it begins anew.
       if (!this.#store.syncState.isFilling || this.#store.syncState.revision === 0) return;
-      await this.#store.write({ isWhole: true, syncState: { ...nowhere, person: this.person } });
+      await this.#store.write({ isWhole: true, syncState: { ...nowhere, device: this.#device, person: this.person } });
       await this.#store.reload();
     });
     this.#parts.onChange();
@@ -168,7 +170,7 @@ export class Phone {
 
   async #beginAs(person: Person | null): Promise<void> {
     const forget = this.#store.everybodys.filter(({ where }) => where === 'sent').map(({ operation }) => operation.id);
-    await this.#store.write({ forget, isWhole: true, syncState: { ...nowhere, person } });
+    await this.#store.write({ forget, isWhole: true, syncState: { ...nowhere, device: this.#device, person } });
     await this.#store.reload();
   }
 
@@ -251,7 +253,12 @@ export class Phone {
   get #wantsNumbers(): string | null {
     const series = ['workOrder', 'report'] as const;
     const isShort = series.some((each) => this.#freeNumbers(each).length < NUMBERS_AHEAD_LEAST);
-    return isShort ? this.#parts.device : null;
+    return isShort ? this.#device : null;
+  }
+
+  /** Kept in one write with the numbers that are lent to it. */
+  get #device(): string {
+    return this.#store.syncState.device ?? this.#parts.newDevice;
   }
 
   #newOperation(name: string, args: unknown, person: Person, mended: Operation | null): Operation {
@@ -265,7 +272,7 @@ export class Phone {
       ahead: happensNow ? ahead : mended.ahead,
       knownUntil: happensNow ? this.#store.syncState.knownUntil : mended.knownUntil,
       by: person.id,
-      device: this.#parts.device,
+      device: this.#device,
     };
   }
 
@@ -318,6 +325,7 @@ export class Phone {
         await this.#letGo();
         this.#contact = passedOver.size === 0 ? 'reached' : 'server-trouble';
       } catch (error) {
+        if (!isForeseen(error)) this.#parts.onUnforeseen(error);
         this.#contact = contactAfter(error);
         this.#parts.onChange();
         // Somebody may have called while this was failing, for instance because the signal had just come back.
@@ -330,7 +338,7 @@ export class Phone {
 
   /** Fetches one page. Returns whether there is another. */
   async #pullOnce(): Promise<boolean> {
-    const { revision, scope, person } = this.#store.syncState;
+    const { revision, scope, person, device } = this.#store.syncState;
     let { isFilling } = this.#store.syncState;
     let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling, this.#wantsNumbers));
     const isOtherScope = scope !== '' && answer.scope !== scope;
@@ -350,7 +358,8 @@ export class Phone {
       };
       // Operations whose rows have come from the server need not be applied on top any more.
       const arrived = this.kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
-      const numbers = answer.numbers ?? this.#store.syncState.numbers;
+      const isForThisName = this.#store.syncState.device === device;
+      const numbers = (isForThisName ? answer.numbers : undefined) ?? this.#store.syncState.numbers;
       const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
       const isLent = !dequal(numbers, this.#store.syncState.numbers);
       if (!isNews && !isLent && answer.revision === revision && answer.scope === scope) {

@@ -112,7 +112,12 @@ export class Sending {
               },
             ];
       });
-      await this.#parts.store.write({ keep: this.#stillPending(settled) });
+      const { syncState } = this.#parts.store;
+      const isRenumbered = (answer.renumbered ?? []).length > 0;
+      await this.#parts.store.write({
+        keep: this.#stillPending(settled),
+        ...(isRenumbered ? { syncState: { ...syncState, numbers: {} } } : {}),
+      });
       if (settled.some(({ where }) => where === 'rejected')) await this.#parts.replay();
     });
   }

@@ -17,12 +17,12 @@ import type { IndexName, Records, TableName, Tables } from '@oilcan/core/records
 import type { ArgsOf, OperationName } from '@oilcan/core/registry';
 import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import { DateTime } from 'luxon';
-import { V7Generator } from 'uuidv7';
+import { uuidv7, V7Generator } from 'uuidv7';
 import { useDeferredValue, useMemo } from 'react';
 import { create } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { httpLink } from './http-link';
-import { isInUse, deviceName, noteInUse } from './device';
+import { isInUse, noteInUse, noteSignedOutUnheard, signedOutUnheard } from './device';
 import type { Contact } from './contact';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
@@ -33,6 +33,7 @@ import { forgetPasts } from './past/past-cache';
 import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
+import { Once } from './once';
 import { planDates } from './plan-dates';
 import { Unreachable } from './server-link';
 import { machineMillis } from './machine-clock';
@@ -59,6 +60,8 @@ interface PhoneState {
   /** Milliseconds that this device's clock is ahead of the server's. */
   readonly clockAhead: number;
   readonly keeping: Keeping;
+  /** Who signed out here without the server having heard of it, by name; null for nobody. */
+  readonly signedOutUnheard: string | null;
   /** Counts changes of the rows; selectors compare the rows themselves. */
   readonly changes: number;
 }
@@ -75,6 +78,7 @@ export const usePhone = create<PhoneState>(() => ({
   heardAt: nowhere.knownUntil,
   clockAhead: 0,
   keeping: 'well',
+  signedOutUnheard: signedOutUnheard(),
   changes: 0,
 }));
 
@@ -125,13 +129,18 @@ async function openDatabase(): Promise<LocalDatabase> {
 
 /**
  * Somebody was signed in on this phone and nothing of it is left: the browser cleared its storage. While the session
- * lasts the work is fetched again; what was not sent is gone, and that is said.
+ * lasts the work is fetched again; what was not sent is gone, and that is said. Whoever signed out is not brought back.
  */
 async function lookForWhatWasTaken(): Promise<void> {
-  if (openedPhone().person !== null || !isInUse()) return;
-  if (usePhone.getState().keeping === 'well') usePhone.setState({ keeping: 'taken-away' });
+  if (openedPhone().person !== null || signedOutUnheard() !== null) return;
+  const sayTaken = (): void => {
+    if (usePhone.getState().keeping === 'well') usePhone.setState({ keeping: 'taken-away' });
+  };
+  if (isInUse()) sayTaken();
   try {
+    // A session that is open, and nothing here that belongs to it: everything was cleared, the note of its use as well.
     const { person } = await httpLink.session();
+    sayTaken();
     await openedPhone().signIn(person);
   } catch (error) {
     if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
@@ -155,13 +164,14 @@ export async function openPhone(): Promise<void> {
   phone = new Phone({
     database: await openDatabase(),
     server: httpLink,
-    device: deviceName(),
+    newDevice: uuidv7(),
     clocks: { wall: machineMillis, running: () => performance.now() },
     deviceTime: (milliseconds) => DateTime.fromMillis(milliseconds).toISO() ?? new Date(milliseconds).toISOString(),
     newOperationId: (milliseconds) => asId<OperationId>(ids.generateOrResetCore(milliseconds, 10_000).toString()),
     others: windowsOfThisBrowser('oilcan'),
     planDates,
     onChange: show,
+    onUnforeseen: reportError,
   });
   await phone.open();
   await lookForWhatWasTaken();
@@ -196,15 +206,22 @@ function sendBehind(): void {
   if (!isHopeless || isSynchronizing) void synchronize();
 }
 
-/** Does an operation at once and lets it be sent behind. */
+/** Does an operation at once, the same but once, and lets it be sent behind. */
 export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Outcome> {
   const made = await performMaking(name, args);
   return made.ok ? accepted : made;
 }
 
+const once = new Once<Found<OperationId>>(() => performance.now());
+
 /** As `perform`, of what makes something: gives its id, which is that of the operation. */
 export async function performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
-  const made = await openedPhone().performMaking(name, args);
+  const same = JSON.stringify([usePhone.getState().person?.id, name, args]);
+  const made = await once.do(
+    same,
+    () => openedPhone().performMaking(name, args),
+    ({ ok }) => ok,
+  );
   if (!made.ok) return made;
   // An operation's entry carries its id.
   noteKept(peekRow('entries', made.value));
@@ -214,6 +231,8 @@ export async function performMaking<N extends OperationName>(name: N, args: Args
 
 export async function signIn(name: string, password: string): Promise<void> {
   const { person } = await httpLink.signIn(name, password);
+  // With it the server ended the session that was open here before.
+  noteUnheard(null);
   await forgetPasts();
   await openedPhone().signIn(person);
   noteInUse(true);
@@ -221,12 +240,34 @@ export async function signIn(name: string, password: string): Promise<void> {
   void synchronize();
 }
 
-/** Ends the session here and, if it can be reached, on the server. */
+/** Ends the session here, and on the server as soon as that can be reached. */
 export async function signOut(): Promise<void> {
-  await httpLink.signOut().catch(() => undefined);
+  const name = openedPhone().person?.name ?? null;
+  noteUnheard(name);
+  await tellSignedOut();
   noteInUse(false);
   await forgetPasts();
   await openedPhone().signOut();
+}
+
+function noteUnheard(name: string | null): void {
+  noteSignedOutUnheard(name);
+  usePhone.setState({ signedOutUnheard: name });
+}
+
+/** Tells the server that somebody signed out here, where it has not heard of it; gives whether it knows now. */
+export async function tellSignedOut(): Promise<boolean> {
+  if (usePhone.getState().signedOutUnheard === null) return true;
+  try {
+    await httpLink.signOut();
+  } catch (error) {
+    if (error instanceof Unreachable) return false;
+    if (!(error instanceof OilcanError)) throw error;
+    // Where it cannot end the session just now, it is asked again.
+    return false;
+  }
+  noteUnheard(null);
+  return true;
 }
 
 /** Makes a refused operation anew with other arguments, in place of the refused one. */
@@ -248,8 +289,8 @@ export async function lookUpWork(id: WorkOrderId): Promise<boolean> {
 }
 
 /** Keeps a picture on this phone until it is sent; gives why it could not. */
-export function keepPicture({ id, content }: ShrunkPicture): Promise<Refusal | null> {
-  return keepFile(id, 'image/jpeg', content);
+export function keepPicture({ id, mediaType, content }: ShrunkPicture): Promise<Refusal | null> {
+  return keepFile(id, mediaType, content);
 }
 
 /** Keeps a file on this phone until it is sent; gives why it could not. */

@@ -1,4 +1,5 @@
 import { UNDO_MILLISECONDS, useLastKept } from './last-kept';
+import { undoAccepting, useAccepting } from './accepting';
 import { performOrSay } from './use-operation';
 import { machineMillis } from './machine-clock';
 
@@ -7,6 +8,9 @@ const TELLS_OF_IT_MILLISECONDS = 1_000;
 
 /** What takes back what a notice that shows now tells of; null where it tells of nothing that can be taken back. */
 export function undoOfNotice(): { readonly milliseconds: number; readonly onUndo: () => void } | null {
+  if (useAccepting.getState().ids.length > 0) {
+    return { milliseconds: UNDO_MILLISECONDS, onUndo: () => void undoLast() };
+  }
   const { last } = useLastKept.getState();
   const passed = last === null ? Infinity : machineMillis() - (last.until - UNDO_MILLISECONDS);
   return passed > TELLS_OF_IT_MILLISECONDS ? null : { milliseconds: UNDO_MILLISECONDS, onUndo: () => void undoLast() };
@@ -14,6 +18,7 @@ export function undoOfNotice(): { readonly milliseconds: number; readonly onUndo
 
 /** Takes back what was recorded last, while that can be undone; tells whether there was anything. */
 export function undoLast(): boolean {
+  if (undoAccepting()) return true;
   const { last } = useLastKept.getState();
   if (last === null || machineMillis() >= last.until) return false;
   useLastKept.setState({ last: null });

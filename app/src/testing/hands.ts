@@ -1,7 +1,10 @@
 import { act, fireEvent, screen } from '@testing-library/react';
+import { forgetPress } from '../ui/double-press';
 
 /** Presses what has this name, and waits for what comes of it. */
 export async function press(name: string | RegExp, role = 'button'): Promise<void> {
+  // A person takes their time between two presses.
+  forgetPress();
   fireEvent.click(found(name, role));
   await settled();
 }

@@ -52,7 +52,7 @@ export class TestWorks {
   /** The machines of labels that this phone does not know, and the files of documents. */
   readonly labels = new Map<string, OilcanError | { readonly assetId: string }>();
   readonly documents = new Map<string, Uint8Array>();
-  /** What other routes answer, by method and path; an error is a problem. Each question is noted with its body. */
+  /** What other routes answer, by method and path; null for that it was done, an error for a problem. Each question is noted with its body. */
   readonly answers = new Map<string, unknown>();
   readonly questions: { readonly route: string; readonly body: unknown }[] = [];
 
@@ -138,7 +138,7 @@ export class TestWorks {
     const link = this.server.linkOf(person);
     const answers: Readonly<Record<string, (url: URL, init: RequestInit) => Promise<unknown>>> = {
       'POST /api/session': () => Promise.resolve({ person }),
-      'DELETE /api/session': () => Promise.resolve({}),
+      'DELETE /api/session': () => Promise.resolve(null),
       'POST /api/operations': (_, { body }): Promise<PushAnswer> =>
         link.push((JSON.parse(String(body)) as { operations: Operation[] }).operations),
       'GET /api/sync': ({ searchParams }) =>
@@ -159,9 +159,12 @@ export class TestWorks {
           this.questions.push({ route, body: typeof init.body === 'string' ? JSON.parse(init.body) : null });
           const prepared = this.answers.get(route);
           if (prepared instanceof Error) throw prepared;
-          return answered(200, prepared);
+          return answered(prepared === null ? DONE : 200, prepared);
         }
-        if (answer !== undefined) return answered(200, await answer(url, init));
+        if (answer !== undefined) {
+          const given = await answer(url, init);
+          return answered(given === null ? DONE : 200, given);
+        }
         if (url.pathname.startsWith('/api/work/')) {
           return answered(200, await link.work(asId<WorkOrderId>(parts.at(-1) ?? '')));
         }
@@ -179,6 +182,9 @@ export class TestWorks {
     };
   }
 }
+
+/** There is nothing to say but that it was done. */
+const DONE = 204;
 
 function answered(status: number, body: unknown): Response {
   const text = JSON.stringify(body);

@@ -17,6 +17,14 @@ interface Props {
   readonly foot?: ReactNode;
 }
 
+/**
+ * What lies behind is out of reach until the whole press is over: it closes by the click, which comes last, and only by one that also
+ * began on it, so that letting go of a selection there closes nothing.
+ */
+function Veil({ onPress }: { readonly onPress: () => void }): ReactElement {
+  return <View style={StyleSheet.absoluteFill} {...{ onClick: onPress }} testID="veil" />;
+}
+
 /** What opens over the work: from below on a phone, in the middle on a wide screen. Escape and the veil close it. */
 export function BottomSheet({ title, aside, onClose, children, foot }: Props): ReactElement {
   const palette = usePalette();
@@ -26,7 +34,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
   return (
     <Modal transparent visible animationType="none" aria-labelledby={titleId} onRequestClose={onClose}>
       <View style={[sheet.veil, isWide && sheet.veilWide, { backgroundColor: palette.veil }]}>
-        <View style={StyleSheet.absoluteFill} onPointerUp={onClose} testID="veil" />
+        <Veil onPress={onClose} />
         <View
           style={[sheet.panel, isWide && sheet.panelWide, { backgroundColor: palette.paper, borderColor: palette.ink }]}
         >

@@ -32,6 +32,10 @@ export function keptChoice<Value>(name: string, first: Value, { read, isPersonal
     }),
   );
   if (isPersonal) forgetting.push(() => useChoice.getState().choose(first));
+  // What another window of this browser chose or forgot holds here too, before this one writes over it.
+  window.addEventListener('storage', ({ key }) => {
+    if (key === name) void useChoice.persist.rehydrate();
+  });
   return useChoice;
 }
 

@@ -26,6 +26,7 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
         <Press
           key={key}
           onPress={() => press(key)}
+          isRepeatable
           label={key === 'erase' ? 'Erase the last digit' : key === '.' ? 'Decimal point' : key}
           style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }]}
         >
@@ -35,6 +36,7 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
       {hasSign ? (
         <Press
           onPress={() => press('±')}
+          isRepeatable
           label="Plus or minus"
           style={[sheet.sign, { borderColor: palette.edge, backgroundColor: palette.card }]}
         >

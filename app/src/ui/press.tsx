@@ -4,7 +4,7 @@ import { Button as PaperButton, Chip, IconButton } from 'react-native-paper';
 import { Icon } from './icon';
 import { CORNER, GAP, RULE, TARGET } from './theme';
 import { mdiCheck } from '@mdi/js';
-import Touchable from './touchable';
+import Touchable, { Repeatable } from './touchable';
 import { textStyles } from './type';
 import { usePalette } from './use-palette';
 
@@ -12,6 +12,8 @@ interface PressProps {
   readonly onPress: () => void;
   /** What a screen reader says; the visible words must be part of it. */
   readonly label?: string;
+  /** Where a link leads (`LinkPress`). */
+  readonly href?: string;
   readonly role?: 'button' | 'link' | 'checkbox' | 'radio' | 'tab';
   readonly checked?: boolean;
   /** It leads to where the person is already. */
@@ -20,12 +22,15 @@ interface PressProps {
   readonly style?: StyleProp<ViewStyle>;
   readonly children: ReactNode;
   readonly testID?: string;
+  /** Pressed many times in a row on purpose; anything else is done once by a double press. */
+  readonly isRepeatable?: boolean;
 }
 
 /** Anything that is pressed: large enough for a glove, and shaded while it is held. */
 export function Press({
   onPress,
   label,
+  href,
   role = 'button',
   checked,
   isHere = false,
@@ -33,12 +38,15 @@ export function Press({
   style,
   children,
   testID,
+  isRepeatable = false,
 }: PressProps): ReactElement {
   return (
     <Touchable
       role={role}
+      isRepeatable={isRepeatable}
       onPress={onPress}
       disabled={disabled}
+      {...(href === undefined ? {} : { href })}
       {...(label === undefined ? {} : { 'aria-label': label })}
       {...(checked === undefined ? {} : { 'aria-checked': checked })}
       {...(isHere ? { 'aria-current': role === 'link' ? 'page' : true } : {})}
@@ -62,6 +70,7 @@ interface ButtonProps {
   /** For what is held instead of pressed. */
   readonly onPressIn?: () => void;
   readonly onPressOut?: () => void;
+  readonly isRepeatable?: boolean;
 }
 
 /** A button with its word. */
@@ -75,9 +84,10 @@ export function Button({
   style,
   onPressIn,
   onPressOut,
+  isRepeatable = false,
 }: ButtonProps): ReactElement {
   const palette = usePalette();
-  return (
+  const button = (
     <PaperButton
       mode={main ? 'contained' : 'outlined'}
       onPress={onPress}
@@ -95,6 +105,7 @@ export function Button({
       {word}
     </PaperButton>
   );
+  return isRepeatable ? <Repeatable value>{button}</Repeatable> : button;
 }
 
 interface IconPressProps {

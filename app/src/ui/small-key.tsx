@@ -13,16 +13,25 @@ interface Props {
   readonly label?: string;
   readonly onPress: () => void;
   readonly disabled?: boolean;
+  readonly isRepeatable?: boolean;
 }
 
 /** A key with its sign above its word, so that several stand side by side on a phone. */
-export function SmallKey({ icon, word, label = word, onPress, disabled = false }: Props): ReactElement {
+export function SmallKey({
+  icon,
+  word,
+  label = word,
+  onPress,
+  disabled = false,
+  isRepeatable = false,
+}: Props): ReactElement {
   const palette = usePalette();
   return (
     <Press
       onPress={onPress}
       label={label}
       disabled={disabled}
+      isRepeatable={isRepeatable}
       style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }, disabled && sheet.off]}
     >
       <Icon path={icon} />

@@ -1,14 +1,19 @@
-import type { ReactElement, Ref } from 'react';
+import { createContext, useContext, type ReactElement, type Ref } from 'react';
 import {
   Pressable,
   type AccessibilityState,
+  type GestureResponderEvent,
   type PressableProps,
   type PressableStateCallbackType,
   type StyleProp,
   type View,
   type ViewStyle,
 } from 'react-native';
+import { isPressedTwice } from './double-press';
 import { usePalette } from './use-palette';
+
+/** Around what of Paper is pressed many times in a row, as `isRepeatable` of our own. */
+export const Repeatable = createContext(false);
 
 /** React Native for the web knows of a mouse over it too. */
 type State = PressableStateCallbackType & { readonly hovered?: boolean };
@@ -16,6 +21,10 @@ type State = PressableStateCallbackType & { readonly hovered?: boolean };
 interface Props extends Omit<PressableProps, 'style'> {
   readonly style?: StyleProp<ViewStyle> | ((state: State) => StyleProp<ViewStyle>);
   readonly ref?: Ref<View>;
+  /** It is pressed many times in a row on purpose: a digit, one more, the next page. Anything else is done once by a double press. */
+  readonly isRepeatable?: boolean;
+  /** Makes it a link. The browser follows it where it is to open elsewhere; here `onPress` does. */
+  readonly href?: string;
   /** What Paper's own touchable takes besides, for its ripple. */
   readonly borderless?: boolean;
   readonly background?: unknown;
@@ -33,6 +42,9 @@ export default function Touchable({
   accessibilityState,
   style,
   ref,
+  isRepeatable = false,
+  href,
+  onPress,
   borderless: _borderless,
   background: _background,
   rippleColor: _rippleColor,
@@ -41,18 +53,41 @@ export default function Touchable({
   ...rest
 }: Props): ReactElement {
   const { ink } = usePalette();
+  const isMany = useContext(Repeatable) || isRepeatable;
   return (
     <Pressable
       {...stateOnTheWeb(rest.role ?? rest.accessibilityRole, accessibilityState)}
       {...rest}
       {...(ref === undefined ? {} : { ref })}
-      disabled={rest.disabled === true || (rest.onPress ?? rest.onLongPress ?? null) === null}
+      {...(href === undefined ? {} : { href })}
+      {...(onPress == null
+        ? {}
+        : {
+            onPress: (event: GestureResponderEvent) => {
+              if (href !== undefined && isForTheBrowser(event, href)) return;
+              if (isMany || !isPressedTwice(event)) onPress(event);
+            },
+          })}
+      disabled={rest.disabled === true || (onPress ?? rest.onLongPress ?? null) === null}
       style={(state: State) => [
         typeof style === 'function' ? style(state) : style,
         state.pressed ? shade(ink, '38') : state.hovered === true ? shade(ink, '14') : null,
       ]}
     />
   );
+}
+
+/** Whether a link is to be opened in another window, or leads out of the application: then the browser follows it. */
+function isForTheBrowser(event: GestureResponderEvent, href: string): boolean {
+  const { ctrlKey, metaKey, shiftKey } = event as unknown as MouseEvent;
+  if (ctrlKey || metaKey || shiftKey) return true;
+  if (!isOutside(href)) event.preventDefault();
+  return false;
+}
+
+/** Whether an address leads out of the application: the device opens it. */
+export function isOutside(href: string): boolean {
+  return /^[a-z]+:/.test(href);
 }
 
 const shade = (ink: string, alpha: string) => ({ boxShadow: `inset 0 0 0 1000px ${ink}${alpha}` });

@@ -72,6 +72,11 @@ export interface PushAnswer {
   readonly revision: Revision;
   /** The server's present. */
   readonly now: Instant;
+  /**
+   * Ids of operations that brought a number which their phone was not lent, and got another; left out for none. What such a phone
+   * believes to be lent is not: it asks anew.
+   */
+  readonly renumbered?: readonly string[];
 }
 
 /** `GET /api/sync?since=&filling=&protocol=6-7&device=`: while the phone is filled for the first time, nothing is said of what is gone. */

@@ -1,7 +1,7 @@
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { PROTOCOL } from '@oilcan/core/sync';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
@@ -103,6 +103,13 @@ export async function accountRoutes(
     }),
   );
 
+  const endSessionOf = async (request: FastifyRequest): Promise<void> => {
+    const signedIn = await server.sessionOf(request).catch(() => undefined);
+    if (signedIn === undefined) return;
+    await endSession(database, signedIn.person.id, signedIn.session);
+    news.endSessions(new Set([signedIn.session]));
+  };
+
   server.post<{ Body: yup.InferType<typeof signInSchema> }>(
     '/session',
     {
@@ -124,6 +131,8 @@ export async function accountRoutes(
       const stored = await database<StoredRow>('people').where('id', account.person).first();
       if (stored === undefined) throw new OilcanError('wrong_name_or_password');
       const device = deviceWords(request.headers['user-agent']);
+      // Whoever was signed in here before is not any more, also where they signed out without signal.
+      await endSessionOf(request);
       giveCookie(reply, await openSession(database, account.person, device, clock()), config.isCookieSecure);
       return { person: readRow('people', stored) };
     },
@@ -144,11 +153,7 @@ export async function accountRoutes(
     '/session',
     { schema: { summary: 'Sign out', response: answersNothing('Signed out') } },
     async (request, reply) => {
-      const signedIn = await server.sessionOf(request).catch(() => undefined);
-      if (signedIn !== undefined) {
-        await endSession(database, signedIn.person.id, signedIn.session);
-        news.endSessions(new Set([signedIn.session]));
-      }
+      await endSessionOf(request);
       return reply.clearCookie(SESSION_COOKIE, { path: '/' }).code(204).send();
     },
   );

@@ -1,5 +1,5 @@
 import { NUMBERS_AHEAD } from '@oilcan/core/numbers';
-import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
+import { PROTOCOL, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { anOperation, ann, aRaise, aWorkOrder, bob, put, smallWorks } from '@oilcan/core/testing';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
@@ -45,13 +45,23 @@ describe('numbers that are lent ahead', () => {
     const operation = raise(number, 'a');
     expect(codesOf(await works.push(cookie, [operation]))).toEqual(['accepted']);
     expect([await numberOf(operation.id), (await lentTo('a')).includes(number)]).toEqual([number, false]);
-    expect(codesOf(await works.push(cookie, [operation, raise(number, 'a')]))).toEqual(['accepted', 'number_not_lent']);
+    const again = raise(number, 'a');
+    const answer = await works.push(cookie, [operation, again]);
+    expect(codesOf(answer)).toEqual(['accepted', 'accepted']);
+    expect(answer.json<PushAnswer>().renumbered).toEqual([again.id]);
+    expect(await numberOf(again.id)).not.toBe(number);
   });
 
   it('are taken from no other device, and from nobody’s invention', async () => {
     const [number = ''] = await lentTo('a');
-    const answer = await works.push(cookie, [raise(number, 'b'), raise('W-900', 'a'), raise(number, 'a')]);
-    expect(codesOf(answer)).toEqual(['number_not_lent', 'number_not_lent', 'accepted']);
+    const [others, invented, own] = [raise(number, 'b'), raise('W-900', 'a'), raise(number, 'a')];
+    const answer = await works.push(cookie, [others, invented, own]);
+    // Nothing of it is refused: what has no number of its own is given one.
+    expect(codesOf(answer)).toEqual(['accepted', 'accepted', 'accepted']);
+    expect(answer.json<PushAnswer>().renumbered).toEqual([others.id, invented.id]);
+    const numbers = [await numberOf(others.id), await numberOf(invented.id), await numberOf(own.id)];
+    expect(numbers[2]).toBe(number);
+    expect(new Set([...numbers, 'W-900']).size).toBe(4);
   });
 
   it('are given on arrival to what comes without one, which is then final', async () => {

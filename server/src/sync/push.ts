@@ -9,7 +9,7 @@ import {
 } from '@oilcan/core/operations';
 import { nextOn } from '@oilcan/core/plans';
 import type { Person } from '@oilcan/core/people';
-import { StagedRecords } from '@oilcan/core/records';
+import { StagedRecords, type Fields } from '@oilcan/core/records';
 import { applyOperation, fileNamedBy, fileTypesOf, numberTakenBy } from '@oilcan/core/registry';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
@@ -92,6 +92,7 @@ export async function pushWithin(
   const typesOfFiles = await typesAmong(transaction, wellFormed);
   const lent = await lentAmong(transaction, wellFormed);
   const log: NewlyLogged[] = [];
+  const renumbered: OperationId[] = [];
   for (const [index, each] of read.entries()) {
     if (!each.ok) {
       outcomes.push({ id: idOf(operations[index]), outcome: each });
@@ -118,20 +119,16 @@ export async function pushWithin(
       continue;
     }
     const numbered = numberTakenBy(operation);
-    if (
-      numbered !== null &&
-      numbered.number !== null &&
-      !lent.has(lendingOf(numbered.series, operation.device, numbered.number))
-    ) {
-      outcomes.push({ id: operation.id, outcome: refuse('number_not_lent', { number: numbered.number }, 'number') });
-      continue;
-    }
-    const [newNumber = null] = numbered?.number === null ? await takeNumbers(transaction, numbered.series, 1) : [];
-    const { outcome, changes } = await applyOperation(batch, operation, person, { now, newNumber, nextOn });
+    const isLent = numbered?.number != null && lent.has(lendingOf(numbered.series, operation.device, numbered.number));
+    const [newNumber = null] = numbered !== null && !isLent ? await takeNumbers(transaction, numbered.series, 1) : [];
+    const isRenumbered = numbered?.number != null && !isLent;
+    const asNumbered = isRenumbered ? withoutNumber(operation) : operation;
+    const { outcome, changes } = await applyOperation(batch, asNumbered, person, { now, newNumber, nextOn });
+    if (isRenumbered) renumbered.push(operation.id);
     const done = { operation, outcome, changes, before: batch, deviceWords: device ?? null };
     const logged = await toLog(done);
     batch.absorb(changes);
-    if (outcome.ok && numbered !== null && numbered.number !== null) {
+    if (outcome.ok && isLent) {
       lent.delete(lendingOf(numbered.series, operation.device, numbered.number));
       await noteTaken(transaction, numbered.number, operation.id);
     }
@@ -151,7 +148,8 @@ export async function pushWithin(
   await noteReviews(transaction, records, touched, now);
   const revision = await revisionWithin(run);
   await writeLog(run, log, now, revision);
-  return { answer: { outcomes, revision, now }, concerned: records.audience, endedSessions };
+  const answer = { outcomes, revision, now, ...(renumbered.length === 0 ? {} : { renumbered }) };
+  return { answer, concerned: records.audience, endedSessions };
 }
 
 async function knownOperations(run: Run, operations: readonly Operation[]): Promise<Map<OperationId, KnownOperation>> {
@@ -221,6 +219,11 @@ async function typesAmong(
     .whereIn('id', named)
     .select('id', 'media_type');
   return new Map(stored.map(({ id, media_type }) => [id, media_type]));
+}
+
+/** Of a number that this phone was not lent, the server gives another: what was recorded is not refused for it. */
+function withoutNumber(operation: Operation): Operation {
+  return { ...operation, args: { ...(operation.args as Fields), number: null } };
 }
 
 const lendingOf = (series: NumberSeries, device: string, number: string): string => `${series} ${device} ${number}`;

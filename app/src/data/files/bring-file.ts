@@ -1,10 +1,9 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
 import { FILE_BYTES_LIMIT, fileTypeOf, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
-import { asId, type AssetId, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
 import { shrinkPicture } from '../pictures/shrink-picture';
 import { headOf, megabytes, whyUnreadable } from '../pictures/why-unreadable';
+import { nameOf } from './name-of';
 import { keepFile, keepPicture, perform } from '../store';
 
 /** The job that a file is for, and the machine of it that it is about. */
@@ -24,12 +23,12 @@ async function bringPicture(job: Job, file: File, head: Uint8Array): Promise<str
   const why = whyUnreadable(file, head);
   if (why !== null) return why;
   const picture = await shrinkPicture(file);
-  if (picture === null) return `“${file.name}” is damaged: no picture can be read from it.`;
+  if (picture === null) return `No picture can be read from “${file.name}”.`;
   const refusal = await keepPicture(picture);
   if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
-  const { id: fileId, width, height } = picture;
+  const { id: fileId, mediaType, width, height } = picture;
   const caption = file.name.replace(/\.[^.]*$/, '').slice(0, 200);
-  return said('photo.add', { ...job, fileId, mediaType: 'image/jpeg', width, height, caption });
+  return said('photo.add', { ...job, fileId, mediaType, width, height, caption });
 }
 
 async function bringOther(job: Job, file: File, head: Uint8Array): Promise<string | null> {
@@ -44,11 +43,6 @@ async function bringOther(job: Job, file: File, head: Uint8Array): Promise<strin
   if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
   const name = file.name.trim().slice(0, 200) || 'File';
   return said('file.add', { ...job, fileId, mediaType, name, bytes: content.length });
-}
-
-/** The SHA-256 of a content, by which its file is named. */
-export function nameOf(content: Uint8Array): FileId {
-  return asId<FileId>(bytesToHex(sha256(content)));
 }
 
 async function said<N extends 'photo.add' | 'file.add'>(name: N, args: ArgsOf<N>): Promise<string | null> {

@@ -22,8 +22,8 @@ export function useCamera(onTaken: (photo: ReportPhoto) => void): Omit<PhotoTake
     const taken = await takePicture();
     setTrouble(taken.is === 'failed' ? taken.sentence : null);
     if (taken.is !== 'kept') return;
-    const { id: fileId, width, height } = taken.picture;
-    onTaken({ fileId, mediaType: 'image/jpeg', width, height });
+    const { id: fileId, mediaType, width, height } = taken.picture;
+    onTaken({ fileId, mediaType, width, height });
   };
   return { trouble, take };
 }

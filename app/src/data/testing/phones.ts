@@ -15,6 +15,8 @@ export class TestPhones {
   minute = 0;
   /** By how many the phones are ahead of it. */
   minutesAhead = 0;
+  /** What a phone calls itself that has no name yet; null for the id of its person. */
+  newDevice: string | null = null;
   readonly server: TestServer;
 
   private constructor(server: TestServer) {
@@ -34,7 +36,7 @@ export class TestPhones {
     const phone = new Phone({
       database,
       server: this.server.linkOf(person),
-      device: person.id,
+      newDevice: this.newDevice ?? person.id,
       clocks: {
         wall: () => NOON + (this.minute + this.minutesAhead) * 60_000,
         running: () => this.minute * 60_000,
@@ -44,6 +46,9 @@ export class TestPhones {
       others,
       planDates: () => nextOn,
       onChange: () => undefined,
+      onUnforeseen: (error) => {
+        throw error;
+      },
     });
     await phone.open();
     await phone.signIn(person);

@@ -1,5 +1,7 @@
 import { useCallback, useState, type ReactElement } from 'react';
+import { undoLast } from '../../data/undo';
 import { piece } from '../../ui/piece';
+import { useCommand } from '../keys/commands';
 import { useKeys, type Key } from '../keys/use-keys';
 
 const KeysSheet = piece(() => import('../keys/keys-sheet').then((module) => module.KeysSheet));
@@ -11,11 +13,13 @@ const deskKeys: readonly Key[] = [
   { key: 'Enter', command: 'open', words: 'Into the job: then the arrows move it' },
   { key: 'a', command: 'accept', words: 'Accept it, and on to the next' },
   { key: 'h', command: 'handBack', words: 'Hand it back' },
+  { key: 'z', command: 'undo', words: 'Undo what was just accepted' },
 ];
 
 /** On a wide screen finished work is looked through by keys alone. */
 export function DeskKeys(): ReactElement | null {
   const [isAsking, setIsAsking] = useState(false);
+  useCommand('undo', undoLast);
   useKeys(
     deskKeys,
     useCallback(() => setIsAsking(true), []),

@@ -53,7 +53,7 @@ describe('the Desk', () => {
     works = await TestWorks.open(smallWorks(), lea);
     const mail = { id: 'm-1', to: 'Ann', subject: 'Given to you: W-1 Seal weeping', tries: 10, putAsideAt: noon };
     works.answers.set('GET /api/mails/undelivered', { mails: [mail] });
-    works.answers.set('POST /api/mails/undelivered/m-1/again', {});
+    works.answers.set('POST /api/mails/undelivered/m-1/again', null);
     await works.show(<DeskScreen Sheet={NoSheet} />);
     expect(words()).toContain('Mails that could not be delivered');
     expect(words()).toContain('To Ann, tried 10 times');

@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
+import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import { isLate } from '@oilcan/core/shift';
 import { isOpen } from '@oilcan/core/work';
+import { accept, settleAcceptingOnLeaving } from '../../data/accepting';
 import { usePhone, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
-import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
 import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { RULE, useIsWide } from '../../ui/theme';
@@ -34,7 +34,6 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
   const router = useRouter();
   const isWide = useIsWide();
   const waiting = useReviews();
-  const say = useNotice((state) => state.say);
   const list = useRef<FlatList<Waiting>>(null);
   const [opened, setOpened] = useState<string | null>(null);
   /** Those that are accepted together; null while they are looked at one by one. */
@@ -51,23 +50,15 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
   useCommand('next', () => go(1));
   useCommand('previous', () => go(-1));
 
-  const accept = useCallback(
-    async (ids: readonly string[]): Promise<void> => {
-      let taken = 0;
-      for (const id of ids) if (await performOrSay('work.accept', { workOrderId: id as never })) taken += 1;
-      // Of one the list itself shows that it is gone.
-      if (taken > 1) say(`${counted(taken, 'job', 'jobs')} accepted.`);
-    },
-    [say],
-  );
+  useEffect(settleAcceptingOnLeaving, []);
   /** The next takes the place of what was accepted, so that a list is looked through without going back to it. */
   const acceptOne = useCallback(
     (id: string): void => {
       const at = waiting.findIndex(({ work }) => work.id === id);
       setOpened((waiting[at + 1] ?? waiting[at - 1])?.work.id ?? null);
-      void accept([id]);
+      accept([asId<WorkOrderId>(id)]);
     },
-    [waiting, accept],
+    [waiting],
   );
   const press = useCallback(
     (id: string): void => {
@@ -110,7 +101,7 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
           onChoose={setChosen}
           onAccept={(ids) => {
             setChosen(null);
-            void accept(ids);
+            accept(ids.map((id) => asId<WorkOrderId>(id)));
           }}
         />
       }

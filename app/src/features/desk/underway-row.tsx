@@ -1,10 +1,10 @@
-import { useRouter } from 'expo-router';
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { costOf } from '@oilcan/core/registry';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows } from '../../data/store';
-import { Press } from '../../ui/press';
+import { LinkPress } from '../../ui/link-press';
+
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { holdWords, stateWords } from '../../words/work-words';
@@ -13,15 +13,13 @@ import { WorkSums } from '../costs';
 /** One job that somebody works on, or that rests, and why. */
 export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: WorkOrder }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const asset = useRow('assets', work.assetId);
   const by = useRow('people', work.personIds[0]);
   const cost = costOf(useRows('entries', 'workOrder', work.id));
   const why = work.held === null ? '' : `: ${holdWords[work.held.reason].toLowerCase()}`;
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/shift/${work.id}`)}
+    <LinkPress
+      href={`/shift/${work.id}`}
       style={[sheet.row, { borderColor: palette.line }]}
       testID={`underway-${work.number}`}
     >
@@ -35,7 +33,7 @@ export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: 
         {work.handOver === undefined ? null : <Words as="small">{work.handOver.line}</Words>}
       </View>
       <WorkSums work={work} cost={cost} />
-    </Press>
+    </LinkPress>
   );
 });
 

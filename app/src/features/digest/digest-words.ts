@@ -1,11 +1,10 @@
-import type { Href } from 'expo-router';
 import type { DigestLine } from '@oilcan/core/digest';
 import { peekRow } from '../../data/store';
 import { faultLine } from '../faults';
 import { conditionWords } from '../../words/plant-words';
 
 /** One change in a sentence, and where it leads. */
-export function digestWords(line: DigestLine): { readonly words: string; readonly address: Href } {
+export function digestWords(line: DigestLine): { readonly words: string; readonly address: string } {
   switch (line.is) {
     case 'handedOver':
       return {

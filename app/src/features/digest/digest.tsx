@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Surface } from 'react-native-paper';
@@ -8,8 +7,9 @@ import type { Instant } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import { now, peekRow, peekRows, usePhone, useSettings, useTable } from '../../data/store';
 import { useMe } from '../../data/use-me';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -94,10 +94,9 @@ function Lines({ lines, since, settings }: LinesProps): ReactElement {
 
 function Line({ line, at }: { readonly line: DigestLine; readonly at: string }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const { words, address } = digestWords(line);
   return (
-    <Press role="link" onPress={() => router.navigate(address)} style={[sheet.line, { borderColor: palette.line }]}>
+    <LinkPress href={address} style={[sheet.line, { borderColor: palette.line }]}>
       <View style={sheet.words}>
         <Words>{words}</Words>
         <Words as="small" soft>
@@ -105,7 +104,7 @@ function Line({ line, at }: { readonly line: DigestLine; readonly at: string }):
         </Words>
       </View>
       <Icon path={mdiChevronRight} />
-    </Press>
+    </LinkPress>
   );
 }
 

@@ -1,11 +1,11 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AssetDocument } from '@oilcan/core/documents';
 import type { AssetId } from '@oilcan/core/kernel';
 import { useRows } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { documentWords } from './document-words';
@@ -26,13 +26,8 @@ export function DocumentList({ assetId }: { readonly assetId: AssetId }): ReactE
 
 function DocumentLine({ document }: { readonly document: AssetDocument }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/plant/document/${document.id}`)}
-      style={[sheet.line, { borderColor: palette.line }]}
-    >
+    <LinkPress href={`/plant/document/${document.id}`} style={[sheet.line, { borderColor: palette.line }]}>
       <Icon path={mdiFileDocumentOutline} />
       <View style={sheet.words}>
         <Words>{document.name}</Words>
@@ -41,7 +36,7 @@ function DocumentLine({ document }: { readonly document: AssetDocument }): React
         </Words>
       </View>
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
-    </Press>
+    </LinkPress>
   );
 }
 

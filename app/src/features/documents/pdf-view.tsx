@@ -97,8 +97,20 @@ function Pages({
             <Words live>
               {at + 1} of {counted(matches.length, 'place', 'places')}, page {here?.page}
             </Words>
-            <Button word="Before" label="The place before" disabled={matches.length < 2} onPress={() => goTo(at - 1)} />
-            <Button word="Next" label="Next place" disabled={matches.length < 2} onPress={() => goTo(at + 1)} />
+            <Button
+              word="Before"
+              label="The place before"
+              isRepeatable
+              disabled={matches.length < 2}
+              onPress={() => goTo(at - 1)}
+            />
+            <Button
+              word="Next"
+              label="Next place"
+              isRepeatable
+              disabled={matches.length < 2}
+              onPress={() => goTo(at + 1)}
+            />
           </>
         )}
       </View>
@@ -120,13 +132,25 @@ function Pages({
         )}
       </div>
       <ViewerFoot scale={scale} onScale={setScale}>
-        <SmallKey icon={mdiChevronLeft} word="Back" disabled={page <= 1} onPress={() => setPage(page - 1)} />
+        <SmallKey
+          icon={mdiChevronLeft}
+          word="Back"
+          isRepeatable
+          disabled={page <= 1}
+          onPress={() => setPage(page - 1)}
+        />
         <View style={sheet.count}>
           <Words as="label" live>
             {page} of {pdf.numPages}
           </Words>
         </View>
-        <SmallKey icon={mdiChevronRight} word="On" disabled={page >= pdf.numPages} onPress={() => setPage(page + 1)} />
+        <SmallKey
+          icon={mdiChevronRight}
+          word="On"
+          isRepeatable
+          disabled={page >= pdf.numPages}
+          onPress={() => setPage(page + 1)}
+        />
       </ViewerFoot>
     </View>
   );

@@ -25,7 +25,7 @@ export function usePaper(): Paper {
   const receipt =
     picture === null
       ? null
-      : { fileId: picture.id, mediaType: 'image/jpeg' as const, width: picture.width, height: picture.height };
+      : { fileId: picture.id, mediaType: picture.mediaType, width: picture.width, height: picture.height };
   return { receipt, error, take: () => void take() };
 }
 

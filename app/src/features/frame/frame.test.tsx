@@ -155,7 +155,7 @@ describe('what concerns me', () => {
     works = await TestWorks.open(smallWorks());
     const sessions = [device('a', { device: 'Safari on iPhone' }), device('b')];
     works.answers.set('GET /api/sessions', { sessions, present: 'b' });
-    works.answers.set('DELETE /api/sessions/a', {});
+    works.answers.set('DELETE /api/sessions/a', null);
     await works.show(<PersonMark />);
     await press('Me');
     await press('My devices');
@@ -178,7 +178,7 @@ describe('what concerns me', () => {
     works = await TestWorks.open(smallWorks());
     works.answers.set('GET /api/calendar', { link: null });
     works.answers.set('POST /api/calendar', { path: '/api/calendar/abc.ics' });
-    works.answers.set('DELETE /api/calendar', {});
+    works.answers.set('DELETE /api/calendar', null);
     await works.show(<PersonMark />);
     await press('Me');
     await press('My calendar link');
@@ -201,7 +201,7 @@ describe('what concerns me', () => {
     await type('New password', 'a new secret');
     await press('Change it');
     expect(words()).toContain('This is not your present password.');
-    works.answers.set('PUT /api/password', {});
+    works.answers.set('PUT /api/password', null);
     await press('Change it');
     expect(works.questions.at(-1)?.body).toEqual({ present: 'wrong', next: 'a new secret' });
     expect(works.said).toBe('Your password is changed. Your other devices are signed out.');

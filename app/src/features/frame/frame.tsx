@@ -1,9 +1,10 @@
-import { usePathname, useRouter } from 'expo-router';
+import { usePathname } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/people';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -71,21 +72,15 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
 
 function PlaceLink({ place, isRail = false }: { readonly place: AppPlace; readonly isRail?: boolean }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const isHere = usePathname().startsWith(place.href);
   const mark = { borderColor: isHere ? palette.green : 'transparent' };
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(place.href)}
-      style={[isRail ? sheet.railLink : sheet.footLink, mark]}
-      isHere={isHere}
-    >
+    <LinkPress href={place.href} style={[isRail ? sheet.railLink : sheet.footLink, mark]} isHere={isHere}>
       <Icon path={place.icon} size={24} color={isHere ? palette.green : palette.inkSoft} />
       <Words as="label" color={isHere ? palette.green : palette.inkSoft}>
         {place.word}
       </Words>
-    </Press>
+    </LinkPress>
   );
 }
 

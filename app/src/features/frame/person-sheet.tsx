@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiLogout } from '@mdi/js';
+import { settleAccepting } from '../../data/accepting';
 import { signOut, usePhone, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { forgetChoices } from '../../ui/kept-choice';
@@ -9,7 +10,9 @@ import { useLighting, type Lighting } from '../../ui/lighting';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { Segments } from '../../ui/segments';
+import { useIsWindowWide } from '../../ui/theme';
 import { Words } from '../../ui/words';
+import { useLetterKeys } from '../keys/use-keys';
 import { counted, roleWords } from '../../words/work-words';
 import { InstallButton } from '../page/install';
 
@@ -17,6 +20,11 @@ const lightings: readonly (readonly [Lighting, string])[] = [
   ['as the device', 'As the device'],
   ['day', 'Day'],
   ['night', 'Night'],
+];
+
+const onOrOff: readonly (readonly ['on' | 'off', string])[] = [
+  ['on', 'On: ? lists them'],
+  ['off', 'Off'],
 ];
 
 const DevicesSheet = piece(() => import('./devices-sheet').then((module) => module.DevicesSheet));
@@ -30,11 +38,14 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
   const unsent = usePhone((state) => state.kept.filter((each) => each.where !== 'sent').length);
   const settings = useSettings();
   const { value: lighting, choose } = useLighting();
+  const letterKeys = useLetterKeys();
+  const isWide = useIsWindowWide();
   const [isAsking, setIsAsking] = useState(false);
   const [opened, setOpened] = useState<'devices' | 'password' | 'calendar' | null>(null);
   if (person === null) return null;
   const trade = settings?.trades.find((each) => each.id === person.tradeId)?.name;
   const leave = async (): Promise<void> => {
+    await settleAccepting();
     await signOut();
     forgetChoices();
     router.replace('/sign-in');
@@ -50,6 +61,17 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
       </Words>
       <Words as="label">Colours</Words>
       <Segments label="Colours" value={lighting} choices={lightings} onChoose={choose} />
+      {isWide ? (
+        <>
+          <Words as="label">Single letters as keys</Words>
+          <Segments
+            label="Single letters as keys"
+            value={letterKeys.value ? 'on' : 'off'}
+            choices={onOrOff}
+            onChoose={(value) => letterKeys.choose(value === 'on')}
+          />
+        </>
+      ) : null}
       <View style={sheet.buttons}>
         <Button word="My devices" onPress={() => setOpened('devices')} />
         <Button word="Change my password" onPress={() => setOpened('password')} />

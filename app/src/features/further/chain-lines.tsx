@@ -1,11 +1,11 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiChevronRight } from '@mdi/js';
 import { chainBefore, type WorkOrder } from '@oilcan/core/work';
 import { peekRow, useRows } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { Words } from '../../ui/words';
 import { stateOf } from '../../words/work-words';
 
@@ -30,14 +30,13 @@ export function ChainLines({ work }: { readonly work: WorkOrder }): ReactElement
 }
 
 function ChainLine({ word, work }: { readonly word: string; readonly work: WorkOrder }): ReactElement {
-  const router = useRouter();
   return (
-    <Press role="link" onPress={() => router.navigate(`/shift/${work.id}`)} style={sheet.line}>
+    <LinkPress href={`/shift/${work.id}`} style={sheet.line}>
       <Words style={sheet.words} lines={2}>
         {word} {work.number}, {work.title} ({stateOf(work).toLowerCase()})
       </Words>
       <Icon path={mdiChevronRight} />
-    </Press>
+    </LinkPress>
   );
 }
 

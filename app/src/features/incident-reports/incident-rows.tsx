@@ -1,10 +1,10 @@
-import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import type { Incident } from '@oilcan/core/incidents';
 import { fitsFind } from '../../data/fits-find';
 import { now, useRow, useSettings, useTable } from '../../data/store';
-import { Button, Press } from '../../ui/press';
+import { LinkPress } from '../../ui/link-press';
+import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -43,15 +43,10 @@ export function IncidentRows({ find = '' }: { readonly find?: string }): ReactEl
 
 function IncidentRow({ incident }: { readonly incident: Incident }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const place = useRow('places', incident.placeId);
   const settings = useSettings(incident.siteId);
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/reports/incident/${incident.id}`)}
-      style={[sheet.row, { borderColor: palette.line }]}
-    >
+    <LinkPress href={`/reports/incident/${incident.id}`} style={[sheet.row, { borderColor: palette.line }]}>
       <Words as="label">
         {incident.number} · {incidentKindWords[incident.kind]}
         {incident.closed === null ? '' : ' · closed'}
@@ -61,7 +56,7 @@ function IncidentRow({ incident }: { readonly incident: Incident }): ReactElemen
         {place?.name ?? ''}
         {settings === undefined ? '' : `, ${sayMoment(incident.happenedAt, now(), settings.zone, settings.language)}`}
       </Words>
-    </Press>
+    </LinkPress>
   );
 }
 

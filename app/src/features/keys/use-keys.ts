@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { tinykeys } from 'tinykeys';
+import { keptChoice } from '../../ui/kept-choice';
 import { give, type Command } from './commands';
 
 /** A key of a wide screen: what it asks for, and what it is called in the list. */
@@ -8,6 +9,12 @@ export interface Key {
   readonly command: Command;
   readonly words: string;
 }
+
+/** Whether single letters do something: off for whoever speaks to their computer, or often touches a key by chance. */
+export const useLetterKeys = keptChoice<boolean>('oilcan.letter-keys', true, {
+  read: (kept) => kept !== false,
+  isPersonal: false,
+});
 
 /** The keys that belong to no subject: before those of the dock, and after them. */
 export const keysBefore: readonly Key[] = [
@@ -30,6 +37,9 @@ export function useKeys(keys: readonly Key[], onHelp: () => void): void {
     const unlessBusy =
       (name: string, act: () => boolean) =>
       (event: KeyboardEvent): void => {
+        // A key that is held asks once, but for going along a list.
+        if (event.repeat && name !== 'j' && name !== 'k') return;
+        if (!useLetterKeys.getState().value && /^[a-z]$/i.test(name)) return;
         if (isTyping(event.target) || document.querySelector('[aria-modal="true"]') !== null) return;
         // On a button it presses the button.
         if (name === 'Enter' && event.target !== document.body) return;

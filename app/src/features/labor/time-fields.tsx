@@ -60,8 +60,8 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
           />
         </View>
         <View style={sheet.steps}>
-          <Button icon={mdiMinus} word="15" label="15 min less" onPress={() => step(-1)} />
-          <Button icon={mdiPlus} word="15" label="15 min more" onPress={() => step(1)} />
+          <Button icon={mdiMinus} word="15" label="15 min less" isRepeatable onPress={() => step(-1)} />
+          <Button icon={mdiPlus} word="15" label="15 min more" isRepeatable onPress={() => step(1)} />
         </View>
       </View>
       <View style={sheet.pair}>

@@ -41,14 +41,14 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     const taken = await takePicture();
     if (taken.is === 'failed') setPictureError(taken.sentence);
     if (taken.is !== 'kept') return;
-    const { id: fileId, width, height } = taken.picture;
+    const { id: fileId, mediaType, width, height } = taken.picture;
     const caption = text.trim();
     const when = shows === null ? {} : { taken: shows };
     const photo = {
       workOrderId: work.id,
       assetId: work.assetId,
       fileId,
-      mediaType: 'image/jpeg',
+      mediaType,
       width,
       height,
       caption,

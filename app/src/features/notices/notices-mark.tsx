@@ -1,9 +1,9 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Badge } from 'react-native-paper';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { textStyles } from '../../ui/type';
 import { usePalette } from '../../ui/use-palette';
 import { counted } from '../../words/work-words';
@@ -12,19 +12,18 @@ import { mdiBellOutline } from '@mdi/js';
 
 /** In the top bar: how many notices I have not seen, and the way to them. */
 export function NoticesMark(): ReactElement {
-  const router = useRouter();
   const palette = usePalette();
   const unseen = useUnseen();
   const label = unseen === 0 ? 'Notices, none new' : `Notices, ${counted(unseen, 'new one', 'new ones')}`;
   return (
-    <Press role="link" label={label} onPress={() => router.navigate('/notices')} style={sheet.mark}>
+    <LinkPress label={label} href="/notices" style={sheet.mark}>
       <View style={sheet.line} aria-hidden>
         <Icon path={mdiBellOutline} />
         {unseen === 0 ? null : (
           <Badge style={[sheet.count, { backgroundColor: palette.ink, color: palette.paper }]}>{unseen}</Badge>
         )}
       </View>
-    </Press>
+    </LinkPress>
   );
 }
 

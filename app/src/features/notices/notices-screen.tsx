@@ -1,11 +1,11 @@
-import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import type { Notice } from '@oilcan/core/notices';
 import { noticeHeadline } from '@oilcan/core/registry';
 import { now, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { Button, Press } from '../../ui/press';
+import { LinkPress } from '../../ui/link-press';
+import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -65,17 +65,12 @@ export function NoticesScreen(): ReactElement {
 
 function NoticeRow({ notice }: { readonly notice: Notice }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const settings = useSettings();
   const isNew = notice.seenAt === null;
-  const open = (): void => {
-    see([notice]);
-    router.navigate(pathOfNotice(notice));
-  };
   return (
-    <Press
-      role="link"
-      onPress={open}
+    <LinkPress
+      href={pathOfNotice(notice)}
+      onPress={() => see([notice])}
       style={[
         sheet.row,
         { borderColor: palette.line, backgroundColor: isNew ? palette.card : 'transparent' },
@@ -93,7 +88,7 @@ function NoticeRow({ notice }: { readonly notice: Notice }): ReactElement {
       </View>
       <Words as={isNew ? 'row' : 'text'}>{noticeHeadline(notice, settings?.zone ?? 'UTC')}</Words>
       <Words soft>{notice.title}</Words>
-    </Press>
+    </LinkPress>
   );
 }
 

@@ -1,4 +1,5 @@
 import type { ReactElement, ReactNode } from 'react';
+import { Repeatable } from '../../ui/touchable';
 import { StyleSheet, View } from 'react-native';
 import { Appbar } from 'react-native-paper';
 import { useInPlaceOfFirstPaint } from '../../ui/first-paint';
@@ -47,7 +48,9 @@ export function TopBar({
       ])}
     >
       {onBack === undefined ? null : (
-        <IconPress icon={mdiArrowLeft} label={`Back to ${backTo}`} onPress={onBack} style={sheet.back} />
+        <Repeatable value>
+          <IconPress icon={mdiArrowLeft} label={`Back to ${backTo}`} onPress={onBack} style={sheet.back} />
+        </Repeatable>
       )}
       <View style={sheet.title}>
         <Words

@@ -1,12 +1,12 @@
 import type { Settings } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { PaperOrder } from '../../../workers/paper';
-import { askWorker } from '../../data/ask-worker';
 import { inTurns } from '../../data/in-turns';
 import { saveFile } from '../../data/save-file';
 import { readFile } from '../../data/store';
 import { useNotice } from '../../ui/notice';
 import { recordOnPaper } from './record-paper';
+import { setPaper } from './set-paper';
 
 /** So many photos are fetched at once. */
 const AT_ONCE = 4;
@@ -23,7 +23,7 @@ export async function makeRecord(
     return file.is === 'here' ? new Blob([file.content], { type: mediaType }) : null;
   });
   const order: PaperOrder = { what: 'record', record, photos };
-  return askWorker<Uint8Array<ArrayBuffer>>('paper', order);
+  return setPaper(order);
 }
 
 /** The record as PDF among the downloads, with what it cost, as far as this person may know. */

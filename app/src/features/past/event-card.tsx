@@ -1,9 +1,9 @@
-import { useRouter } from 'expo-router';
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { PastEvent } from '@oilcan/core/past';
 import { now, useRow, useSettings } from '../../data/store';
-import { Press } from '../../ui/press';
+import { LinkPress } from '../../ui/link-press';
+
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -18,14 +18,12 @@ interface Props {
 /** One event on a phone; pressing it opens its work order. */
 export const EventCard = memo(function EventCard({ event, isAssetNamed }: Props): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const settings = useSettings();
   const asset = useRow('assets', isAssetNamed ? event.job.assetId : null);
   const { job } = event;
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/shift/${job.id}`)}
+    <LinkPress
+      href={`/shift/${job.id}`}
       style={[sheet.card, { borderColor: palette.line, backgroundColor: palette.card }]}
     >
       <View style={sheet.line}>
@@ -57,7 +55,7 @@ export const EventCard = memo(function EventCard({ event, isAssetNamed }: Props)
           {job.title}
         </Words>
       )}
-    </Press>
+    </LinkPress>
   );
 });
 

@@ -1,8 +1,8 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { openedAddress } from './past-address';
@@ -51,17 +51,12 @@ function Line({
   children,
 }: Whose & { readonly said: Said; readonly children: ReactElement }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   if (jobs.length === 0) return <View style={[sheet.plain, { borderColor: palette.line }]}>{children}</View>;
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(openedAddress(address, key))}
-      style={[sheet.said, { borderColor: palette.line }]}
-    >
+    <LinkPress href={openedAddress(address, key)} style={[sheet.said, { borderColor: palette.line }]}>
       {children}
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
-    </Press>
+    </LinkPress>
   );
 }
 

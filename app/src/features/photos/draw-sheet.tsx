@@ -75,7 +75,7 @@ export function DrawSheet({ work, entry, onDone, onClose }: Props): ReactElement
       workOrderId: work.id,
       entryId: entry.id,
       fileId: picture.id,
-      mediaType: 'image/jpeg',
+      mediaType: picture.mediaType,
       width: picture.width,
       height: picture.height,
     } as const;

@@ -1,10 +1,10 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isWarrantyRunning, type Asset, type Installation } from '@oilcan/core/plant';
 import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { Section } from '../../ui/section';
@@ -15,16 +15,14 @@ import { mdiChevronRight } from '@mdi/js';
 
 export function Structure({ asset }: { readonly asset: Asset }): ReactElement | null {
   const palette = usePalette();
-  const router = useRouter();
   const parts = useRows('assets', 'parent', asset.id);
   if (parts.length === 0) return null;
   return (
     <Section title="Made of">
       {parts.map((part) => (
-        <Press
+        <LinkPress
           key={part.id}
-          role="link"
-          onPress={() => router.navigate(`/plant/${part.id}`)}
+          href={`/plant/${part.id}`}
           style={[lines.line, lines.linked, { borderColor: palette.line }]}
         >
           <View style={lines.words}>
@@ -35,7 +33,7 @@ export function Structure({ asset }: { readonly asset: Asset }): ReactElement | 
             </Words>
           </View>
           <Icon path={mdiChevronRight} color={palette.inkSoft} />
-        </Press>
+        </LinkPress>
       ))}
     </Section>
   );

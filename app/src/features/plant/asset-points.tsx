@@ -1,11 +1,11 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
 import { levelOf, type ReadingLevel, usageOf } from '@oilcan/core/readings';
 import { now, useRows, useSettings } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { ReadingScale } from '../../ui/reading-scale';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -40,7 +40,6 @@ const usageWords = (perDay: number): string => String(Number(perDay.toPrecision(
 
 export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const settings = useSettings();
   const newest = point.latest.at(-1);
   const first = point.latest[0];
@@ -58,9 +57,8 @@ export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactE
         ? ''
         : ` · ${change > 0 ? 'up' : 'down'} ${Math.abs(change).toFixed(point.decimals)} over ${counted(point.latest.length, 'reading', 'readings')}`;
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/plant/past/${point.assetId}?point=${point.id}`)}
+    <LinkPress
+      href={`/plant/past/${point.assetId}?point=${point.id}`}
       style={[lines.line, lines.linked, sheet.point, { borderColor: palette.line }]}
     >
       <View style={sheet.pointWords}>
@@ -76,7 +74,7 @@ export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactE
         {level === 'normal' ? null : <Words as="label">{levelWords[level]}</Words>}
       </View>
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
-    </Press>
+    </LinkPress>
   );
 }
 

@@ -5,8 +5,9 @@ import { hasRole } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant';
 import { rulesOf } from '@oilcan/core/raise-rules';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { PastBrief } from '../past';
@@ -99,7 +100,6 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
 
 function Head({ asset }: { readonly asset: Asset }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const place = useRow('places', asset.placeId);
   const parent = useRow('assets', asset.parentId);
   const settings = useSettings();
@@ -128,16 +128,16 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
       <MarkKey asset={asset} isOut={isOut} />
       <View style={sheet.links}>
         {place === undefined ? null : (
-          <Press role="link" onPress={() => router.navigate(`/plant?place=${place.id}`)} style={sheet.link}>
+          <LinkPress href={`/plant?place=${place.id}`} style={sheet.link}>
             <Words style={sheet.name}>{place.name}</Words>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
-          </Press>
+          </LinkPress>
         )}
         {parent === undefined ? null : (
-          <Press role="link" onPress={() => router.navigate(`/plant/${parent.id}`)} style={sheet.link}>
+          <LinkPress href={`/plant/${parent.id}`} style={sheet.link}>
             <Words style={sheet.name}>Part of {parent.name}</Words>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
-          </Press>
+          </LinkPress>
         )}
       </View>
     </View>

@@ -1,11 +1,11 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
 import type { Asset } from '@oilcan/core/plant';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { useRows, useSettings } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { usePalette } from '../../ui/use-palette';
 import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
@@ -57,7 +57,6 @@ function WorkLine({
   readonly isReasonShown?: boolean;
 }): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const settings = useSettings(work.siteId);
   const present = useNow(60);
   const due =
@@ -65,11 +64,7 @@ function WorkLine({
       ? ''
       : ` · ${sayDue(work.dueAt, present, settings.zone, settings.language)}`;
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/shift/${work.id}`)}
-      style={[lines.line, lines.linked, { borderColor: palette.line }]}
-    >
+    <LinkPress href={`/shift/${work.id}`} style={[lines.line, lines.linked, { borderColor: palette.line }]}>
       <View style={lines.words}>
         <Words>{work.title}</Words>
         <Words as="small" soft>
@@ -79,6 +74,6 @@ function WorkLine({
         {isReasonShown ? <Words as="small">{work.reason}</Words> : null}
       </View>
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
-    </Press>
+    </LinkPress>
   );
 }

@@ -1,9 +1,10 @@
 import { useMemo, type ReactElement } from 'react';
-import { Linking, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core/plant';
 import { peekRow, useTable } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { mdiPhone } from '@mdi/js';
@@ -30,11 +31,10 @@ export function ContactList({ contacts }: { readonly contacts: readonly Contact[
   return (
     <View>
       {contacts.map(({ id, name, about, phone }) => (
-        <Press
+        <LinkPress
           key={id}
-          role="link"
           label={`Call ${name}, ${phone}`}
-          onPress={() => void Linking.openURL(`tel:${dialled(phone)}`)}
+          href={`tel:${dialled(phone)}`}
           style={[sheet.line, { borderColor: palette.line }]}
         >
           <Icon path={mdiPhone} />
@@ -45,7 +45,7 @@ export function ContactList({ contacts }: { readonly contacts: readonly Contact[
             </Words>
           </View>
           <Words as="label">{phone}</Words>
-        </Press>
+        </LinkPress>
       ))}
     </View>
   );

@@ -5,8 +5,9 @@ import { create } from 'zustand';
 import type { Asset } from '@oilcan/core/plant';
 import { isOpen } from '@oilcan/core/work';
 import { usePhone, useTable } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { FindField } from '../../ui/find-field';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -187,16 +188,16 @@ function OutOfOrder({
   return (
     <View>
       {assets.map((asset) => (
-        <Press
+        <LinkPress
           key={asset.id}
-          role="link"
-          onPress={() => onGo(asset.id)}
+          href={`/plant/${asset.id}`}
+          onGo={() => onGo(asset.id)}
           style={[sheet.out, { borderColor: palette.faulty }]}
         >
           <Words as="label">
             {asset.name}: {conditionWords[asset.condition].toLowerCase()}
           </Words>
-        </Press>
+        </LinkPress>
       ))}
     </View>
   );

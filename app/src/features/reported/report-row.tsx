@@ -1,9 +1,9 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { reportedBy, type Report } from '@oilcan/core/reports';
 import { now, useRow, useSettings } from '../../data/store';
-import { Press } from '../../ui/press';
+import { LinkPress } from '../../ui/link-press';
+
 import { UrgencyMark } from '../../ui/urgency';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -21,16 +21,14 @@ interface Props {
 /** One report in a list: what is wrong and where, who reported it, and how it stands. */
 export function ReportRow({ report, doubles = [] }: Props): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const asset = useRow('assets', report.assetId);
   const place = useRow('places', report.placeId);
   const settings = useSettings(report.siteId);
   const bad = howBadWords(report);
   const count = doubles.reduce((sum, each) => sum + reportedBy(each), reportedBy(report));
   return (
-    <Press
-      role="link"
-      onPress={() => router.navigate(`/reports/${report.id}`)}
+    <LinkPress
+      href={`/reports/${report.id}`}
       testID={`report-${report.number}`}
       style={[sheet.row, { borderColor: palette.line }]}
     >
@@ -59,7 +57,7 @@ export function ReportRow({ report, doubles = [] }: Props): ReactElement {
         )}
       </View>
       {report.photo === null ? null : <Picture content={{ ...report.photo, caption: report.number }} isSmall />}
-    </Press>
+    </LinkPress>
   );
 }
 

@@ -6,7 +6,8 @@ import { isOpenReport, isReporterOf, photosOf, problemsToAnswer, type Report } f
 import { rulesOf } from '@oilcan/core/raise-rules';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { Button, Press } from '../../ui/press';
+import { LinkPress } from '../../ui/link-press';
+import { Button } from '../../ui/press';
 import { Row, Section } from '../../ui/section';
 import { UrgencyMark } from '../../ui/urgency';
 import { useIsWide } from '../../ui/theme';
@@ -85,7 +86,6 @@ function useDoubles(report: Report): readonly Report[] {
 }
 
 function Head({ report }: { readonly report: Report }): ReactElement {
-  const router = useRouter();
   const asset = useRow('assets', report.assetId);
   const place = useRow('places', report.placeId);
   const settings = useSettings(report.siteId);
@@ -104,12 +104,12 @@ function Head({ report }: { readonly report: Report }): ReactElement {
       {asset === undefined ? (
         <Words soft>{place?.name ?? ''}, no machine named</Words>
       ) : (
-        <Press role="link" onPress={() => router.navigate(`/plant/${asset.id}`)}>
+        <LinkPress href={`/plant/${asset.id}`}>
           <Words>
             {asset.name} · {asset.tag} · {place?.name ?? ''}
           </Words>
           {asset.retiredOn === undefined ? null : <Words as="label">This machine is not in use any more.</Words>}
-        </Press>
+        </LinkPress>
       )}
       {bad === '' ? null : (
         <Words>

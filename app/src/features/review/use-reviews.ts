@@ -4,6 +4,7 @@ import type { WorkCost } from '@oilcan/core/costs';
 import { costOf } from '@oilcan/core/registry';
 import type { Instant } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
+import { useAccepting } from '../../data/accepting';
 import { peekRows, useTable } from '../../data/store';
 
 /** A finished job that waits to be looked at. */
@@ -18,15 +19,16 @@ export interface Waiting {
 export function useReviews(): readonly Waiting[] {
   const works = useTable('workOrders');
   const reviews = useTable('reviews');
+  const accepting = useAccepting((state) => state.ids);
   return useMemo(() => {
     const found = new Map(reviews.map((review) => [review.workOrderId, review]));
     return inOrderOfReview(
       works.flatMap((work): Waiting[] => {
-        if (work.state !== 'finished') return [];
+        if (work.state !== 'finished' || accepting.includes(work.id)) return [];
         const review = found.get(work.id);
         const cost = review?.cost ?? costOf(peekRows('entries', 'workOrder', work.id));
         return [{ work, finishedAt: work.finishedAt ?? work.createdAt, unusual: review?.unusual ?? [], cost }];
       }),
     );
-  }, [works, reviews]);
+  }, [works, reviews, accepting]);
 }

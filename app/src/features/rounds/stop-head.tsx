@@ -1,5 +1,4 @@
 import { mdiArrowCollapseDown, mdiCloseCircleOutline, mdiUndo } from '@mdi/js';
-import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hazardName } from '@oilcan/core/hazards';
@@ -12,9 +11,10 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BeforeOpening } from '../hazards';
+import { LinkPress } from '../../ui/link-press';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/notice';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -28,7 +28,6 @@ interface Props {
 /** Which machine it is, and what endangers people there. */
 export function StopHead({ work, standing: { stop, number, progress }, of }: Props): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const asset = useRow('assets', stop.assetId);
   const place = useRow('places', asset?.placeId);
   // What waits at several stops was read for the whole round, and is shown where it waits.
@@ -40,14 +39,14 @@ export function StopHead({ work, standing: { stop, number, progress }, of }: Pro
       <Words as="mark" soft>
         Stop {number} of {of} · {progress.done} of {progress.of} steps
       </Words>
-      <Press role="link" onPress={() => router.navigate(`/plant/${stop.assetId}`)} style={sheet.machine}>
+      <LinkPress href={`/plant/${stop.assetId}`} style={sheet.machine}>
         <Words as="title" level={3}>
           {asset?.name ?? 'A machine that is not on this phone'}
         </Words>
         <Words soft>
           {asset?.tag} · {place?.name}
         </Words>
-      </Press>
+      </LinkPress>
       {hazards.map(({ id, hazard, control }) => (
         <View key={id} style={[sheet.hazard, { borderColor: palette.ink }]}>
           <Words as="label">{hazard}</Words>

@@ -5,6 +5,7 @@ import type { Clock } from '@oilcan/core/labor';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
 import { canChange, isClosed, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { accept, undoAccepting, useAccepting } from '../../data/accepting';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow, useRowsLater } from '../../data/store';
 import { Button } from '../../ui/press';
@@ -70,6 +71,7 @@ const WrapUp = memo(function WrapUp({
 }: WrapUpProps): ReactElement | null {
   const me = useMe();
   const person = usePhone((state) => state.person);
+  const isAccepting = useAccepting(({ ids }) => ids.includes(work.id));
   const [asking, setAsking] = useState<'finish' | 'hold' | 'handBack' | 'drop' | 'further' | 'mail' | null>(null);
   useCommand('finish', () => {
     if (standing === null || !canChange(work.state, 'finish')) return;
@@ -132,14 +134,14 @@ const WrapUp = memo(function WrapUp({
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
       {work.plan === undefined || isOpen(work.state) ? null : <NextDueLine work={work} />}
       <OwnTimeOwed work={work} />
-      {work.state === 'finished' && isLead ? (
+      {isAccepting ? (
         <View style={sheet.buttons}>
-          <Button
-            main
-            style={sheet.wide}
-            word="Accept"
-            onPress={() => void performOrSay('work.accept', { workOrderId: work.id })}
-          />
+          <Words soft>Accepted. Until you go on it can be undone.</Words>
+          <Button icon={mdiUndo} word="Undo" onPress={undoAccepting} />
+        </View>
+      ) : work.state === 'finished' && isLead ? (
+        <View style={sheet.buttons}>
+          <Button main style={sheet.wide} word="Accept" onPress={() => accept([work.id])} />
           <Button icon={mdiUndo} word="Hand back" onPress={() => setAsking('handBack')} />
         </View>
       ) : null}

@@ -12,9 +12,10 @@ import { sayDue, sayLocalDay } from '../../words/dates';
 import { counted, stateOf } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
+import { LinkPress } from '../../ui/link-press';
 import { RowDipstick } from '../../ui/dipstick';
 import { Icon } from '../../ui/icon';
-import { Press } from '../../ui/press';
+
 import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
@@ -65,9 +66,9 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
   const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
   const day = settings === undefined ? null : dayWords(work, present, settings, isLead);
   return (
-    <Press
-      role="link"
-      onPress={() => onOpen(work.id)}
+    <LinkPress
+      href={`/shift/${work.id}`}
+      onGo={() => onOpen(work.id)}
       isHere={isChosen}
       testID={`work-${work.number}`}
       style={[sheet.row, { backgroundColor: isChosen ? palette.chosen : palette.card, borderColor: palette.line }]}
@@ -105,7 +106,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
           <Picture content={{ ...asset.picture, caption: asset.name }} isSmall />
         </View>
       )}
-    </Press>
+    </LinkPress>
   );
 });
 

@@ -19,6 +19,7 @@ import { CORNER, RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
+import { SignedOutLine } from './signed-out-line';
 import { mdiChevronRight, mdiOil } from '@mdi/js';
 
 const schema = yup.object({
@@ -76,6 +77,7 @@ export function SignInScreen(): ReactElement {
             <Words soft>Your work orders, with or without signal.</Words>
           </View>
         </View>
+        <SignedOutLine />
         <Controller
           control={control}
           name="name"

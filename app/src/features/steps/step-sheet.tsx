@@ -40,8 +40,8 @@ export function StepSheet({ work, placed: { step, number }, canAnswer, onClose }
     const taken = await takePicture();
     if (taken.is === 'failed') setPictureError(taken.sentence);
     if (taken.is !== 'kept') return;
-    const { id: fileId, width, height } = taken.picture;
-    const photo = { ...onStep, fileId, mediaType: 'image/jpeg', width, height, caption: '' } as const;
+    const { id: fileId, mediaType, width, height } = taken.picture;
+    const photo = { ...onStep, fileId, mediaType, width, height, caption: '' } as const;
     if (!(await performOrSay('photo.add', photo))) return;
     say('Photo kept.');
     onClose();

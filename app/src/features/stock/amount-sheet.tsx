@@ -104,11 +104,11 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
         </View>
       ) : null}
       <View style={sheet.amount}>
-        <Button word="−" label="One less" onPress={() => step(-1000)} />
+        <Button word="−" label="One less" isRepeatable onPress={() => step(-1000)} />
         <View style={sheet.words}>
           <FormField control={form.control} name="quantity" label={`Amount in ${part.unit}`} keyboard="decimal-pad" />
         </View>
-        <Button word="+" label="One more" onPress={() => step(1000)} />
+        <Button word="+" label="One more" isRepeatable onPress={() => step(1000)} />
       </View>
       {isAsking ? <Questions questions={questions} onHand={onHand} usual={usual ?? planned} part={part} /> : null}
       <FormRefusal sentence={refusal ?? form.formState.errors.binId?.message ?? null} />

@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { correctedTime, type Operation } from '@oilcan/core/operations';
@@ -6,8 +5,9 @@ import { sentenceFor } from '@oilcan/core/registry';
 import { takeUpdate } from '../../data/application-update';
 import { dropRejected, now, synchronize, usePhone, useRow, useSettings } from '../../data/store';
 import type { KeptOperation } from '../../data/kept-operation';
+import { LinkPress } from '../../ui/link-press';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -67,7 +67,6 @@ interface RowProps {
 
 function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
   const palette = usePalette();
-  const router = useRouter();
   const settings = useSettings();
   const { operation } = kept;
   const work = useRow('workOrders', workOrderIdOf(operation));
@@ -77,22 +76,27 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
     settings === undefined
       ? ''
       : sayMoment(correctedTime(operation.at, operation.ahead, now()), now(), settings.zone, settings.language);
-  const open = (): void => {
-    onClose();
-    if (work !== undefined) router.navigate(`/shift/${work.id}`);
-  };
+  const said = (
+    <>
+      <Words as="label" lines={3}>
+        {what}
+      </Words>
+      <Words as="small" soft>
+        {work === undefined ? 'Work order not on this phone' : `${work.number} ${work.title}`}
+        {' · '}
+        {kept.where === 'rejected' ? `recorded ${madeAt}` : isOnItsWay ? 'being sent' : `waits since ${madeAt}`}
+      </Words>
+    </>
+  );
   return (
     <View style={[sheet.row, { borderColor: palette.line }]}>
-      <Press onPress={open} role="link">
-        <Words as="label" lines={3}>
-          {what}
-        </Words>
-        <Words as="small" soft>
-          {work === undefined ? 'Work order not on this phone' : `${work.number} ${work.title}`}
-          {' · '}
-          {kept.where === 'rejected' ? `recorded ${madeAt}` : isOnItsWay ? 'being sent' : `waits since ${madeAt}`}
-        </Words>
-      </Press>
+      {work === undefined ? (
+        said
+      ) : (
+        <LinkPress href={`/shift/${work.id}`} onPress={onClose}>
+          {said}
+        </LinkPress>
+      )}
       {kept.where === 'rejected' ? (
         <>
           <Words>Not taken. {sentenceFor(kept.refusal.code, kept.refusal.values)}</Words>

@@ -1,14 +1,25 @@
 import type { WorkOrderId } from '../../kernel/ids';
+import { toMillis, type Instant } from '../../kernel/time/instant';
 import { argsSchema, idField, idListField, LONGEST_LINE, textField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse } from '../../operations/operation';
 import { renaming } from '../../records/upgrade';
 import { findOpenWork, newEntry } from '../work/guards';
-import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
+import { acknowledgementId, coversHazards, hazardsKnownAt, type Acknowledgement } from './acknowledgement';
 import { readsToBegin } from './begin-work';
 
 /** So many are noticed and written down on one work order; the register may have more. */
 const MOST_HAZARDS = 100;
 const MOST_READ = 1_000;
+
+/** So soon after it read the same, a phone tells the same reading once more. */
+const SAME_PRESS_MILLISECONDS = 60_000;
+
+function isSamePress(before: Acknowledgement, hazardIds: readonly string[], at: Instant): boolean {
+  const isSoon = Math.abs(toMillis(at) - toMillis(before.at)) < SAME_PRESS_MILLISECONDS;
+  return (
+    isSoon && before.hazardIds.length === hazardIds.length && hazardIds.every((id) => before.hazardIds.includes(id))
+  );
+}
 
 const onWork = { workOrderId: idField<WorkOrderId>() };
 
@@ -36,8 +47,11 @@ const acknowledgeHazards = defineOperation({
     const ofWork = new Set(work.hazards.map(({ id }) => id));
     if (!isComplete || [...named].some((id) => !ofWork.has(id))) return refuse('hazards_changed', {}, 'hazardIds');
     const hazardIds: string[] = [...args.hazardIds];
+    const id = acknowledgementId(work.id, context.person.id);
+    const before = await records.get('acknowledgements', id);
+    if (before !== undefined && isSamePress(before, hazardIds, context.at)) return accepted;
     await records.put('acknowledgements', {
-      id: acknowledgementId(work.id, context.person.id),
+      id,
       siteId: work.siteId,
       workOrderId: work.id,
       personId: context.person.id,

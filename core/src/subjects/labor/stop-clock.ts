@@ -1,4 +1,4 @@
-import type { Instant } from '../../kernel/time/instant';
+import { toMillis, type Instant } from '../../kernel/time/instant';
 import { LONGEST_LABOR_MINUTES } from '../../kernel/time/duration';
 import { accepted, refuse, type OperationContext, type Outcome } from '../../operations/operation';
 import type { Records } from '../../records/records';
@@ -40,6 +40,9 @@ export async function removePausedClocks(records: Records, workOrderId: WorkOrde
   }
 }
 
+/** A clock that ran no longer was pressed by mistake, or twice: that is no work. */
+const SLIP_MILLISECONDS = 5_000;
+
 /** Records what a clock has run as an entry on its work order; the clock itself is left. */
 export async function recordClock(
   records: Records,
@@ -49,6 +52,7 @@ export async function recordClock(
   because?: string,
   beside: EntryBeside = 'clock',
 ): Promise<Outcome> {
+  if (toMillis(endedAt) - toMillis(clock.startedAt) < SLIP_MILLISECONDS) return accepted;
   const minutes = clockMinutes(clock.startedAt, endedAt);
   if (minutes > LONGEST_LABOR_MINUTES) return refuse('clock_ran_too_long', {}, 'endedAt');
   const work = await records.get('workOrders', clock.workOrderId);

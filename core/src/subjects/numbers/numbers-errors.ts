@@ -1,7 +1,6 @@
 import { defineError } from '../../kernel/errors/catalogue';
 
 export const numbersErrors = {
-  number_not_lent: defineError(409, (v) => `The number ${v['number']} was not given to this phone. Record it again.`),
   number_taken: defineError(409, (v) => `There is a ${v['number']} already. Record it again.`),
 };
 

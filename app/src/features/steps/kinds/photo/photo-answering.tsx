@@ -15,8 +15,8 @@ export function PhotoAnswering({ step, answer, canAnswer, onAnswer, words }: Ans
     const taken = await takePicture();
     if (taken.is === 'failed') setError(taken.sentence);
     if (taken.is !== 'kept') return;
-    const { id: fileId, width, height } = taken.picture;
-    onAnswer({ type: 'photo', fileId, mediaType: 'image/jpeg', width, height });
+    const { id: fileId, mediaType, width, height } = taken.picture;
+    onAnswer({ type: 'photo', fileId, mediaType, width, height });
   };
   return (
     <View>
