@@ -5,6 +5,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { anAsset, ann, assetId, aWorkOrder, bob, lea, put, site, smallWorks } from '@oilcan/core/testing';
 import { presentOfTest, TestWorks } from '../testing/works';
 import { carryAheadLater } from './carry-ahead';
+import { nameOf } from './files/name-of';
 import { httpLink } from './http-link';
 import { hasFile } from './store';
 
@@ -23,7 +24,7 @@ class Caches {
 }
 
 const pump = asId<AssetId>('pump');
-const manual = asId<FileId>('a'.repeat(64));
+const manual = nameOf(new Uint8Array([1]));
 const film = asId<FileId>('b'.repeat(64));
 const job = (id: string, on: AssetId, given: Partial<WorkOrder> = {}): Change =>
   put('workOrders', aWorkOrder({ id: asId<WorkOrderId>(id), number: id, assetId: on, ...given }));

@@ -19,6 +19,11 @@ describe('the same asked for twice', () => {
     expect(await once.do('a', act, () => true)).toBe(2);
   });
 
+  it('is done again after something else was done', async () => {
+    for (const what of ['tick', 'take back', 'tick']) await once.do(what, act, () => true);
+    expect(count).toBe(3);
+  });
+
   it('is another thing beside it, and can be tried again at once where it was refused or failed', async () => {
     expect(await once.do('a', act, () => false)).toBe(1);
     expect(await once.do('a', act, () => false)).toBe(2);

@@ -16,8 +16,9 @@ export class Once<Done> {
   }
 
   do(what: string, act: () => Promise<Done>, isTaken: (done: Done) => boolean): Promise<Done> {
+    // Something else in between makes the same another time: ticked, taken back, and ticked again.
     for (const [key, { endedAt }] of this.#underway)
-      if (endedAt !== null && this.#now() - endedAt >= ECHO_MILLISECONDS) this.#underway.delete(key);
+      if (endedAt !== null && (key !== what || this.#now() - endedAt >= ECHO_MILLISECONDS)) this.#underway.delete(key);
     const same = this.#underway.get(what);
     if (same !== undefined) return same.done;
     const done = act();

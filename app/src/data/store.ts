@@ -171,7 +171,11 @@ export async function openPhone(): Promise<void> {
     others: windowsOfThisBrowser('oilcan'),
     planDates,
     onChange: show,
-    onUnforeseen: reportError,
+    // The browser tells of it as of every other mistake.
+    onUnforeseen: (error) =>
+      queueMicrotask(() => {
+        throw error;
+      }),
   });
   await phone.open();
   await lookForWhatWasTaken();
@@ -212,7 +216,7 @@ export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>)
   return made.ok ? accepted : made;
 }
 
-const once = new Once<Found<OperationId>>(() => performance.now());
+let once = new Once<Found<OperationId>>(() => performance.now());
 
 /** As `perform`, of what makes something: gives its id, which is that of the operation. */
 export async function performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
@@ -231,6 +235,7 @@ export async function performMaking<N extends OperationName>(name: N, args: Args
 
 export async function signIn(name: string, password: string): Promise<void> {
   const { person } = await httpLink.signIn(name, password);
+  once = new Once(() => performance.now());
   // With it the server ended the session that was open here before.
   noteUnheard(null);
   await forgetPasts();

@@ -2,7 +2,7 @@ import type { Voice } from '../data/files/use-voice';
 import type { TakenPicture } from '../data/pictures/take-picture';
 
 /** What the pretended camera sees. */
-export const seen = { id: 'a'.repeat(64), width: 40, height: 30 };
+export const seen = { id: 'a'.repeat(64), mediaType: 'image/jpeg', width: 40, height: 30 };
 /** What the pretended microphone hears. */
 const heard = { content: new Uint8Array([1, 2, 3]), mediaType: 'audio/webm', seconds: 7 } as const;
 

@@ -17,6 +17,7 @@ import { statusFor } from '@oilcan/core/registry';
 import type { PushAnswer } from '@oilcan/core/sync';
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
+import { undoAccepting } from '../data/accepting';
 import { dropRejected, openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
 import { machineMillis } from '../data/machine-clock';
 import { Unreachable } from '../data/server-link';
@@ -76,6 +77,7 @@ export class TestWorks {
 
   async close(): Promise<void> {
     cleanup();
+    undoAccepting();
     useNotice.getState().clear();
     forgetChoices();
     await this.#forgetUnsent();

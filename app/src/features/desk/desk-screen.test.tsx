@@ -6,6 +6,7 @@ import { anEntry, ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/co
 import { visited } from '../../testing/router';
 import { press, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
+import { settleAccepting } from '../../data/accepting';
 import { perform } from '../../data/store';
 import { give } from '../keys/commands';
 import { DeskScreen } from './desk-screen';
@@ -102,6 +103,7 @@ describe('the Desk', () => {
     await press('Choose several');
     await press('Accept 2 jobs');
     expect(works.said).toBe('2 jobs accepted.');
+    await act(settleAccepting);
     const sent = await works.sent();
     expect(['w-2', 'w-3', 'w-5'].map((id) => sent.peek('workOrders', id)?.state)).toEqual([
       'accepted',
@@ -117,7 +119,18 @@ describe('the Desk', () => {
     expect(words()).toContain('Nothing unusual.');
     for (const command of ['accept', 'accept'] as const) await act(async () => void give(command));
     await waitFor(() => expect(words()).toContain('Nothing waits for you'));
-    const sent = await works.sent();
-    expect(['w-2', 'w-3'].map((id) => sent.peek('workOrders', id)?.state)).toEqual(['accepted', 'accepted']);
+    const states = async () => {
+      const sent = await works.sent();
+      return ['w-2', 'w-3'].map((id) => sent.peek('workOrders', id)?.state);
+    };
+    // The last can still be undone, the one before is accepted for good.
+    expect(await states()).toEqual(['accepted', 'finished']);
+    await act(async () => void give('undo'));
+    expect(words()).toContain('1 finished job waits for your look');
+    await act(async () => void give('accept'));
+    document.dispatchEvent(new Event('visibilitychange'));
+    expect(await states()).toEqual(['accepted', 'finished']);
+    await act(settleAccepting);
+    expect(await states()).toEqual(['accepted', 'accepted']);
   });
 });

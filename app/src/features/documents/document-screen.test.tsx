@@ -2,6 +2,7 @@ import type { AssetDocument } from '@oilcan/core/documents';
 import { assetId, put, site, smallWorks } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { press, words } from '../../testing/hands';
+import { nameOf } from '../../data/files/name-of';
 import { TestWorks } from '../../testing/works';
 import { DocumentList } from './document-list';
 import { DocumentScreen } from './document-screen';
@@ -30,8 +31,11 @@ const bytes = (text: string): Uint8Array => Uint8Array.from(text, (letter) => le
 
 let works: TestWorks;
 const open = async (document: AssetDocument, content?: Uint8Array, signal: 'good' | 'none' = 'good'): Promise<void> => {
-  works = await TestWorks.open([...smallWorks(), put('documents', document)]);
-  if (content !== undefined) works.documents.set(fileId, content);
+  // Every test has a file of its own, which is named by what is in it.
+  const file = content === undefined ? undefined : Uint8Array.from([...content, files]);
+  const fileId = file === undefined ? document.fileId : nameOf(file);
+  works = await TestWorks.open([...smallWorks(), put('documents', { ...document, fileId })]);
+  if (file !== undefined) works.documents.set(fileId, file);
   works.server.signal = signal;
   await works.show(<DocumentScreen documentId={document.id} />);
 };

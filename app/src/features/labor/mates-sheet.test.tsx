@@ -1,7 +1,7 @@
 import { ann, bob, minutesLater, put, smallWorks, site, workId } from '@oilcan/core/testing';
 import { standingOf } from '@oilcan/core/work';
 import { press, words } from '../../testing/hands';
-import { OnWork, TestWorks } from '../../testing/works';
+import { OnWork, passTime, TestWorks } from '../../testing/works';
 import { ClockLine } from './clock-line';
 import { TimeSheet } from './time-sheet';
 
@@ -26,6 +26,11 @@ it('starts and stops the clock of a mate, and pauses the own', async () => {
   await press('Mates: their clocks');
   await press('Start the clock of Bob');
   expect(words()).toContain('started by you');
+  // Pressed by mistake, it leaves nothing.
+  await press('Stop the clock of Bob');
+  expect(await minutesOf(bob.id)).toEqual([]);
+  await press('Start the clock of Bob');
+  passTime(60_000);
   await press('Stop the clock of Bob');
   expect(await minutesOf(bob.id)).toEqual([1]);
 });

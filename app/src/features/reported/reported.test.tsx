@@ -148,6 +148,8 @@ describe('one report', () => {
     await press('Photo');
     await press('Voice note: press to begin');
     await press('Send it');
+    // The very same so soon would be its second press.
+    await new Promise((resolve) => setTimeout(resolve, 400));
     await press('Add something');
     await press('Voice note: press to begin');
     await press('Send it');

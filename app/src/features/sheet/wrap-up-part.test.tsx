@@ -2,6 +2,7 @@ import { act } from '@testing-library/react';
 import { addMinutes } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
 import { ann, aStep, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
+import { settleAccepting } from '../../data/accepting';
 import { perform } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -70,6 +71,11 @@ describe('wrapping up', () => {
     await works.close();
     await open(finished, lea);
     await press('Accept');
+    expect([works.said, (await work())?.state]).toEqual(['W-1 accepted.', 'finished']);
+    await press('Undo');
+    expect((await work())?.state).toBe('finished');
+    await press('Accept');
+    await act(settleAccepting);
     expect(words()).toContain('Nothing more can be recorded here.');
   });
 
