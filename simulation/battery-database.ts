@@ -47,8 +47,8 @@ export class BatteryDatabase implements LocalDatabase {
     return this.#write(() => this.#storage.putFile(file, content));
   }
 
-  markSent(id: FileId): Promise<void> {
-    return this.#write(() => this.#storage.markSent(id));
+  noteSent(id: FileId, isSent: boolean): Promise<void> {
+    return this.#write(() => this.#storage.noteSent(id, isSent));
   }
 
   removeFile(id: FileId): Promise<void> {

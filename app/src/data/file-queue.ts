@@ -66,8 +66,8 @@ export class FileQueue {
     const file = id === null ? undefined : this.#files.get(id);
     const content = file === undefined ? undefined : await this.#database.readFile(file.id);
     if (file === undefined || content === undefined) return;
-    await this.#database.removeFile(file.id);
-    await this.#database.putFile({ ...file, isSent: false }, content);
+    // Never taken away meanwhile: another window may be reading it.
+    await this.#database.noteSent(file.id, false);
     this.#files.set(file.id, { ...file, isSent: false });
   }
 
@@ -101,7 +101,7 @@ export class FileQueue {
     if (content === undefined) throw new OilcanError('file_missing');
     let answer = await this.#server.received(id);
     while (!answer.isWhole) answer = await this.#sendPiece(id, answer, content);
-    await this.#database.markSent(id);
+    await this.#database.noteSent(id, true);
     const file = this.#files.get(id);
     if (file !== undefined) this.#files.set(id, { ...file, isSent: true });
   }

@@ -204,10 +204,10 @@ export class IndexedDatabase implements LocalDatabase {
     });
   }
 
-  markSent(id: FileId): Promise<void> {
+  noteSent(id: FileId, isSent: boolean): Promise<void> {
     return this.#change(['files'], async (transaction) => {
       const file = await transaction.objectStore('files').get(id);
-      if (file !== undefined) await transaction.objectStore('files').put({ ...file, isSent: true }, id);
+      if (file !== undefined) await transaction.objectStore('files').put({ ...file, isSent }, id);
     });
   }
 

@@ -82,7 +82,7 @@ describe.each<[string, () => Promise<LocalDatabase>]>([
     };
     await database.putFile(file, Uint8Array.of(1, 2, 3));
     await database.putFile({ ...file, bytes: 9 }, Uint8Array.of(9));
-    await database.markSent(file.id);
+    await database.noteSent(file.id, true);
     expect(await database.files()).toMatchObject([{ ...file, isSent: true }]);
     expect([...((await database.readFile(file.id)) ?? [])]).toEqual([1, 2, 3]);
     await database.removeFile(file.id);

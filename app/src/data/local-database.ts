@@ -86,7 +86,8 @@ export interface LocalDatabase {
   write(write: Write, writeVersion: WriteVersion): Promise<WriteVersion>;
   files(): Promise<readonly KeptFile[]>;
   putFile(file: KeptFile, content: Uint8Array<ArrayBuffer>): Promise<void>;
-  markSent(id: FileId): Promise<void>;
+  /** Notes that the server has a file, or that it has lost it. */
+  noteSent(id: FileId, isSent: boolean): Promise<void>;
   /** Undefined when it is not here. */
   readFile(id: FileId): Promise<Uint8Array<ArrayBuffer> | undefined>;
   removeFile(id: FileId): Promise<void>;

@@ -53,9 +53,9 @@ export class MemoryDatabase implements LocalDatabase {
     return Promise.resolve();
   }
 
-  markSent(id: FileId): Promise<void> {
+  noteSent(id: FileId, isSent: boolean): Promise<void> {
     const file = this.#files.get(id);
-    if (file !== undefined) this.#files.set(id, { ...file, isSent: true });
+    if (file !== undefined) this.#files.set(id, { ...file, isSent });
     return Promise.resolve();
   }
 

@@ -114,20 +114,26 @@ export class Sending {
       });
       const { syncState } = this.#parts.store;
       const isRenumbered = (answer.renumbered ?? []).length > 0;
+      // What is refused now is shown no more, and what was put aside and is taken after all is shown again.
+      const isShownOtherwise = [...settled, ...this.#parts.store.kept].some(({ where }) => where === 'rejected');
       await this.#parts.store.write({
         keep: this.#stillPending(settled),
         ...(isRenumbered ? { syncState: { ...syncState, numbers: {} } } : {}),
       });
-      if (settled.some(({ where }) => where === 'rejected')) await this.#parts.replay();
+      if (isShownOtherwise) await this.#parts.replay();
     });
   }
 
-  /** Another window may have settled some of these meanwhile. */
+  /**
+   * Another window may have settled some of these meanwhile: then that holds, unless it put aside as not applied what the server has
+   * taken after all.
+   */
   #stillPending(settled: readonly KeptOperation[]): KeptOperation[] {
-    const pending = new Set(
-      this.#parts.store.kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id),
-    );
-    return settled.filter(({ operation }) => pending.has(operation.id));
+    const now = new Map(this.#parts.store.kept.map((each) => [each.operation.id, each]));
+    return settled.filter(({ operation, where }) => {
+      const before = now.get(operation.id);
+      return before?.where === 'pending' || (where === 'sent' && before?.where === 'rejected' && !before.wasApplied);
+    });
   }
 
   /**
