@@ -37,6 +37,7 @@ export const covers = {
   'bad-line.spec.ts': [...job, 'labor', 'notes', 'record'],
   'crash.spec.ts': [...job, 'notes', 'record'],
   'finish.spec.ts': [...job, 'desk', 'keys', 'notes', 'paper', 'plans', 'record', 'review'],
+  'hands.spec.ts': [...job, 'notes', 'raise', 'raising', 'record', 'stock'],
   'install.spec.ts': [...job, 'scan'],
   'job.spec.ts': [...job, 'desk', 'review', 'keys', 'labor', 'notes', 'readings', 'record', 'stock', 'stores'],
   'keeping.spec.ts': [...job, 'labor', 'notes', 'past', 'photos', 'record', 'stock'],

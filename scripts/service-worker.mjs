@@ -22,7 +22,8 @@ export async function writeServiceWorker() {
     dontCacheBustURLsMatching: /_expo\/static\//,
     swDest,
     navigateFallback: '/index.html',
-    navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
+    // The pages for people without an account are the server's; `app/app/r/[key].tsx` says whom a label leads to them.
+    navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/, /^\/r\/follow\//, /^\/r\/.*[?&]for=everybody/],
     maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
     cleanupOutdatedCaches: true,
     clientsClaim: true,

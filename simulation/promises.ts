@@ -16,12 +16,21 @@ import type { Phone } from '../app/src/data/phone';
 import { wrongReports } from './report-promises';
 import { DANGER, ROUND, STOPS, type Pocket, type Shift } from './shift';
 
+/** An operation as the server has it. */
+interface Logged {
+  readonly id: string;
+  readonly name: string;
+  readonly outcome: string;
+  readonly at: string;
+  readonly by: string;
+}
+
 /** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
 export async function brokenPromises(shift: Shift): Promise<string[]> {
   const broken: string[] = [];
-  const log: { id: string; name: string; outcome: string }[] = await shift.server
+  const log: Logged[] = await shift.server
     .database('operations')
-    .select('id', 'name', 'outcome');
+    .select('id', 'name', 'outcome', 'at', 'by_person as by');
   const acceptedIds = new Set(log.filter(({ outcome }) => isOk(outcome)).map(({ id }) => id));
 
   for (const [who, pocket] of shift.pockets) {
@@ -236,10 +245,7 @@ function sorted(json: string): string {
 }
 
 /** Entries, stock and steps against what the accepted operations say. */
-async function wrongSums(
-  shift: Shift,
-  log: readonly { id: string; name: string; outcome: string }[],
-): Promise<string[]> {
+async function wrongSums(shift: Shift, log: readonly Logged[]): Promise<string[]> {
   const broken: string[] = [];
   const { database } = shift.server;
   const bodies = async <Row>(table: string): Promise<Row[]> => {
@@ -268,15 +274,35 @@ async function wrongSums(
     'work.put-off',
     'work.take-up',
   ]);
+  /** Whether another of these came so shortly before or after an operation. */
+  const isNear = (id: string, names: readonly string[], milliseconds: number): boolean => {
+    const one = log.find((each) => each.id === id);
+    return log.some(
+      (other) =>
+        one !== undefined &&
+        other.id !== id &&
+        names.includes(other.name) &&
+        isOk(other.outcome) &&
+        Math.abs(Date.parse(other.at) - Date.parse(one.at)) < milliseconds,
+    );
+  };
+  // The same hazards read again within a minute are one reading, and a clock that runs for less than five seconds is a slip.
+  const isSameReading = (id: string): boolean => isNear(id, ['work.acknowledge-hazards'], 60_000);
+  const isSlip = (id: string): boolean =>
+    isNear(id, ['clock.start', 'clock.start-for', 'clock.stop', 'clock.stop-for'], 5_000);
   for (const { id, name, outcome } of log) {
-    if (addsAnEntry.has(name) && isOk(outcome) !== ids.has(id))
+    if (
+      addsAnEntry.has(name) &&
+      isOk(outcome) !== ids.has(id) &&
+      !(name === 'work.acknowledge-hazards' && isSameReading(id))
+    )
       broken.push(`${name} ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} an entry.`);
   }
   // Of a clock on a break the time is recorded already.
   const hadBreaks = log.some(({ name, outcome }) => name === 'clock.pause' && isOk(outcome));
   for (const { id, name, outcome } of log) {
     if (hadBreaks && isOk(outcome)) continue;
-    if ((name === 'clock.stop' || name === 'clock.stop-for') && isOk(outcome) !== ids.has(`${id}-clock`))
+    if ((name === 'clock.stop' || name === 'clock.stop-for') && isOk(outcome) !== ids.has(`${id}-clock`) && !isSlip(id))
       broken.push(`Stopping a clock with ${id} was ${isOk(outcome) ? 'accepted without' : 'refused with'} its time.`);
   }
   const steps = await bodies<Step>('steps');

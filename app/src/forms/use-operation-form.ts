@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import {
   useForm,
   type DefaultValues,
@@ -10,12 +11,17 @@ import type { OperationId } from '@oilcan/core/kernel';
 import { readArgs, type Refusal } from '@oilcan/core/operations';
 import { operationNamed, sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
 import { performMaking } from '../data/store';
+import { useFormDraft } from './form-draft';
 import { useNotice } from '../ui/notice';
 import { useOnce } from '../ui/use-once';
 
 interface Options<N extends OperationName, Values extends FieldValues> {
   readonly operation: N;
-  readonly defaultValues: DefaultValues<Values>;
+  readonly defaultValues: Values;
+  /** What it is about, such as the id of a job: what was typed of one is not found with another. */
+  readonly about: string;
+  /** What is not found again in a form that was closed half-typed, such as a signature. */
+  readonly neverKept?: readonly Path<Values>[];
   /** What is typed as the operation's arguments, or which field cannot be read and how it is written. */
   readonly read: (values: Values) => { readonly args: ArgsOf<N> } | Unreadable<Values>;
   /** The field in which an argument is typed, where its name is another. */
@@ -39,13 +45,17 @@ export interface OperationForm<Values extends FieldValues> {
   readonly refusal: string | null;
 }
 
+const nothing: readonly never[] = [];
+
 /**
- * A form that does one operation. What is typed goes through the operation's own schema, so that what a field says is wrong is
+ * A form that does one operation. What was typed and not kept is found again when it is opened again, for a day. What is typed goes through the operation's own schema, so that what a field says is wrong is
  * what the server would say, in the same words.
  */
 export function useOperationForm<N extends OperationName, Values extends FieldValues>({
   operation,
   defaultValues,
+  about,
+  neverKept = nothing,
   read,
   fieldOf = (argument) => argument as Path<Values>,
   said,
@@ -58,8 +68,9 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
     const name = fieldOf(field.split('.')[0] ?? field);
     return name in (defaultValues as object) ? name : null;
   };
+  const draft = useFormDraft(`form ${operation} ${about}`, defaultValues, neverKept);
   const form = useForm<Values>({
-    defaultValues,
+    defaultValues: draft.first as DefaultValues<Values>,
     resolver: (values) => {
       const typed = read(values);
       if ('unreadable' in typed) return invalid(typed.unreadable, typed.hint);
@@ -68,6 +79,14 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
       return invalid(nameOf(checked) ?? 'root', sentenceFor(checked.code, checked.values));
     },
   });
+  const keepTyped = useRef(draft.keep);
+  useEffect(() => {
+    keepTyped.current = draft.keep;
+  });
+  useEffect(() => {
+    const { unsubscribe } = form.watch(() => keepTyped.current(form.getValues()));
+    return unsubscribe;
+  }, [form]);
   const submit = form.handleSubmit(async (values) => {
     const typed = read(values);
     if ('unreadable' in typed) return;
@@ -76,6 +95,7 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
       form.setError(nameOf(made) ?? 'root', { message: sentenceFor(made.code, made.values) });
       return;
     }
+    draft.forget();
     say(typeof said === 'string' ? said : said(typed.args, values));
     onDone(made.value);
   });

@@ -40,6 +40,7 @@ function NewTime({ first, onClose }: { readonly first: TypedTime; readonly onClo
   const zone = settings?.zone ?? 'utc';
   const { form, submit, refusal } = useOperationForm({
     operation: 'time.add',
+    about: 'new',
     defaultValues: { ...first, words: '' },
     fieldOf: (argument) =>
       argument === 'startedAt' ? 'start' : argument === 'minutes' ? 'duration' : (argument as 'words'),
@@ -101,6 +102,7 @@ function ChangedTime({ first, other, onClose }: ChangedProps): ReactElement | nu
   const zone = settings?.zone ?? 'utc';
   const { form, submit, refusal } = useOperationForm({
     operation: 'time.amend',
+    about: other.id,
     defaultValues: first,
     fieldOf: (argument) => (argument === 'startedAt' ? 'start' : 'duration'),
     read: (typed) => {

@@ -1,4 +1,5 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
+import type { Receipt } from '@oilcan/core/expenses';
 import { parseMoney } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useSettings } from '../../data/store';
@@ -19,22 +20,22 @@ interface Props {
 /** Money that was laid out for the job, with a photo of the receipt if there is one. */
 export function ExpenseSheet({ work, onClose }: Props): ReactElement {
   const currency = useSettings(work.siteId)?.currency ?? 'EUR';
-  const paper = usePaper();
-  const [centre, setCentre] = useState<string | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'expense.add',
-    defaultValues: { amount: '', words: '' },
+    about: work.id,
+    defaultValues: { amount: '', words: '', centre: null as string | null, receipt: null as Receipt | null },
     fieldOf: (argument) => (argument === 'words' ? 'words' : 'amount'),
-    read: ({ amount, words }) => {
+    read: ({ amount, words, centre, receipt }) => {
       const money = parseMoney(amount, currency);
       if (money === undefined) return { unreadable: 'amount', hint: 'Write an amount, such as 12.50.' };
       const charged = centre === null ? {} : { costCentre: centre };
       const { minor } = money;
-      return { args: { workOrderId: work.id, minor, currency, words, receipt: paper.receipt, ...charged } };
+      return { args: { workOrderId: work.id, minor, currency, words, receipt, ...charged } };
     },
     said: 'Expense kept.',
     onDone: onClose,
   });
+  const paper = usePaper(form.watch('receipt'), (taken) => form.setValue('receipt', taken));
   return (
     <BottomSheet
       title="Expense"
@@ -55,7 +56,11 @@ export function ExpenseSheet({ work, onClose }: Props): ReactElement {
         autoFocus
       />
       <FormField control={form.control} name="words" label="What for" />
-      <CostCentreChoice work={work} chosen={centre} onChange={setCentre} />
+      <CostCentreChoice
+        work={work}
+        chosen={form.watch('centre')}
+        onChange={(chosen) => form.setValue('centre', chosen)}
+      />
       {paper.receipt === null ? null : <Words soft>The photo of the receipt goes with it.</Words>}
       <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>

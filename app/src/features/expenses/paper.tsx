@@ -1,7 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { mdiCamera } from '@mdi/js';
 import type { Receipt } from '@oilcan/core/expenses';
-import type { ShrunkPicture } from '../../data/pictures/shrink-picture';
 import { takePicture } from '../../data/pictures/take-picture';
 import { Button } from '../../ui/press';
 
@@ -14,18 +13,15 @@ interface Paper {
 }
 
 /** The photo of a receipt or a delivery note that goes with a cost. */
-export function usePaper(): Paper {
-  const [picture, setPicture] = useState<ShrunkPicture | null>(null);
+export function usePaper(receipt: Receipt | null, onTaken: (receipt: Receipt) => void): Paper {
   const [error, setError] = useState<string | null>(null);
   const take = async (): Promise<void> => {
     const taken = await takePicture();
     setError(taken.is === 'failed' ? taken.sentence : null);
-    if (taken.is === 'kept') setPicture(taken.picture);
+    if (taken.is !== 'kept') return;
+    const { id: fileId, mediaType, width, height } = taken.picture;
+    onTaken({ fileId, mediaType, width, height });
   };
-  const receipt =
-    picture === null
-      ? null
-      : { fileId: picture.id, mediaType: picture.mediaType, width: picture.width, height: picture.height };
   return { receipt, error, take: () => void take() };
 }
 

@@ -55,6 +55,7 @@ const codes = [
 export function FaultForm({ work, mode, start, entryId, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm<'fault.add' | 'fault.amend', TypedFault>({
     operation: entryId === null ? 'fault.add' : 'fault.amend',
+    about: entryId ?? `${work.id} ${mode}`,
     defaultValues: start,
     read: ({ assetId, component, text, detection, activity, mechanism, cause }) => {
       const coded = {

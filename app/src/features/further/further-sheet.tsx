@@ -26,24 +26,28 @@ interface Props {
 export function FurtherSheet({ work, onClose }: Props): ReactElement {
   const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
-  const [urgency, setUrgency] = useState<Urgency>('week');
-  const [tradeId, setTradeId] = useState(work.tradeId);
-  const [carried, setCarried] = useState<ReadonlySet<EntryId>>(new Set());
-  const [title, setTitle] = useState('');
-  const usual = useUsual({ assetId: work.assetId, kind: 'corrective', tradeId, title });
+  const [{ title, tradeId: usualTradeId }, setUsualOf] = useState({ title: '', tradeId: work.tradeId });
+  const usual = useUsual({ assetId: work.assetId, kind: 'corrective', tradeId: usualTradeId, title });
   const usualKit = useUsualKit(usual, work.siteId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
-    defaultValues: { title: '', reason: '' },
+    about: work.id,
+    defaultValues: {
+      title: '',
+      reason: '',
+      urgency: 'week' as Urgency,
+      tradeId: work.tradeId,
+      carried: [] as readonly EntryId[],
+    },
     read: (typed) => {
       const raised = furtherWorkOrder({
         assetId: work.assetId,
         title: typed.title.trim(),
         reason: typed.reason.trim() === '' ? `Noticed on ${work.number}, ${work.title}.` : typed.reason.trim(),
-        urgency,
-        tradeId,
+        urgency: typed.urgency,
+        tradeId: typed.tradeId,
         cameFrom: work.id,
-        carried: [...carried],
+        carried: [...typed.carried],
       });
       return { args: { ...raised, kit: [...usualKit.kit], estimateMinutes: usual?.minutes?.median ?? 0 } };
     },
@@ -54,10 +58,10 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
     .filter(({ content }) => content.kind === 'note' || content.kind === 'photo')
     .sort((a, b) => (a.at < b.at ? 1 : -1))
     .slice(0, MOST_OFFERED);
+  const [urgency, tradeId, carried] = form.watch(['urgency', 'tradeId', 'carried']);
   const toggle = (id: EntryId): void => {
-    const next = new Set(carried);
-    if (!next.delete(id)) next.add(id);
-    setCarried(next);
+    const without = carried.filter((each) => each !== id);
+    form.setValue('carried', without.length < carried.length ? without : [...carried, id]);
   };
   return (
     <BottomSheet
@@ -66,13 +70,18 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       onClose={onClose}
       foot={<Button main word="Raise this work order" onPress={submit} />}
     >
-      <View onBlur={() => setTitle(form.getValues('title'))}>
+      <View onBlur={() => setUsualOf({ title: form.getValues('title'), tradeId })}>
         <FormField control={form.control} name="title" label="What is to be done" autoFocus onEnter={submit} />
       </View>
       <Words as="label">How soon</Words>
       <Choices label="How soon">
         {urgencies.map((each) => (
-          <Choice key={each} word={urgencyWords[each]} isChosen={each === urgency} onPress={() => setUrgency(each)} />
+          <Choice
+            key={each}
+            word={urgencyWords[each]}
+            isChosen={each === urgency}
+            onPress={() => form.setValue('urgency', each)}
+          />
         ))}
       </Choices>
       {settings === undefined ? null : (
@@ -80,7 +89,15 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
           <Words as="label">Trade</Words>
           <Choices label="Trade">
             {settings.trades.map(({ id, name }) => (
-              <Choice key={id} word={name} isChosen={id === tradeId} onPress={() => setTradeId(id)} />
+              <Choice
+                key={id}
+                word={name}
+                isChosen={id === tradeId}
+                onPress={() => {
+                  form.setValue('tradeId', id);
+                  setUsualOf({ title, tradeId: id });
+                }}
+              />
             ))}
           </Choices>
         </>
@@ -95,7 +112,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
               key={entry.id}
               isMany
               word={alongWords(entry)}
-              isChosen={carried.has(entry.id)}
+              isChosen={carried.includes(entry.id)}
               onPress={() => toggle(entry.id)}
             />
           ))}

@@ -17,6 +17,7 @@ export function HazardSheet({
 }): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.add-hazard',
+    about: work.id,
     defaultValues: { hazard: '', control: '' },
     read: (typed) => ({ args: { workOrderId: work.id, ...typed } }),
     said: 'Hazard added.',

@@ -124,6 +124,7 @@ function AddSheet({
   );
   const { form, submit, refusal } = useOperationForm({
     operation: 'incident.add',
+    about: incident.id,
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { incidentId: incident.id, words, photo, closes } }),
     said: closes ? 'Closed.' : 'Added.',

@@ -21,6 +21,7 @@ export function LockOffSheet({ work, pointId, of, onClose }: Props): ReactElemen
   const person = useRow('people', of);
   const { form, submit, refusal } = useOperationForm({
     operation: 'isolation.record',
+    about: `${work.id} ${pointId}`,
     defaultValues: { reason: '' },
     read: ({ reason }) => ({ args: { workOrderId: work.id, act: 'unlock', pointId, ofPersonId: of, reason } }),
     said: 'Lock off.',

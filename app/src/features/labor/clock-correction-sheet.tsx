@@ -21,6 +21,7 @@ export function ClockCorrectionSheet({
   const settings = useSettings(clock.siteId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'clock.stop',
+    about: clock.id,
     defaultValues: { endedAt: '' },
     read: ({ endedAt: typed }) => {
       const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings?.zone ?? 'utc');

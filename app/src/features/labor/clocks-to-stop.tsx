@@ -64,6 +64,7 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
   const name = person?.name ?? 'somebody';
   const { form, submit, refusal } = useOperationForm({
     operation: 'clock.stop-for',
+    about: clock.id,
     defaultValues: { endedAt: '', reason: '' },
     read: ({ endedAt: typed, reason }) => {
       const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings?.zone ?? 'utc');

@@ -34,6 +34,7 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
   const zone = settings?.zone ?? 'utc';
   const { form, submit, refusal } = useOperationForm({
     operation: 'labor.add',
+    about: work.id,
     defaultValues: first,
     fieldOf: (argument) =>
       argument === 'startedAt' ? 'start' : argument === 'minutes' ? 'duration' : (argument as never),

@@ -11,6 +11,7 @@ import { Words } from '../../ui/words';
 export function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.drop',
+    about: work.id,
     defaultValues: { reason: '' },
     read: ({ reason }) => ({ args: { workOrderId: work.id, reason } }),
     said: `${work.number} is dropped.`,

@@ -2,7 +2,6 @@ import { useCallback, useEffect, useRef, type ReactElement } from 'react';
 import type { Owed } from '@oilcan/core/lifecycle';
 import type { ArgsOf } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
-import { useDraft } from '../../data/drafts';
 import { peekRow, useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
@@ -29,26 +28,23 @@ interface Props {
 export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElement {
   const me = useMe();
   const clock = useRow('clocks', me);
-  const { first, keep, forget } = useDraft(`finish ${work.id}`);
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.finish',
-    defaultValues: { done: first },
+    about: work.id,
+    defaultValues: { done: '' },
     read: ({ done }) => ({ args: { workOrderId: work.id, ...(done.trim() === '' ? {} : { done: done.trim() }) } }),
     said: `${work.number} is finished.`,
     onDone: () => {
-      forget();
       void raiseFurther();
       onClose();
     },
   });
-  const typed = form.watch('done');
   const left = useLeft(work);
   const further = useRef<readonly ArgsOf<'work.raise'>[]>([]);
   const raiseFurther = async (): Promise<void> => {
     for (const each of further.current) if (!(await performOrSay('work.raise', each))) return;
   };
   const noteFurther = useCallback((wanted: readonly ArgsOf<'work.raise'>[]) => void (further.current = wanted), []);
-  useEffect(() => keep(typed), [keep, typed]);
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
   const lines = asked
     .filter(({ what }) => what !== 'stoppageEnd')

@@ -16,6 +16,7 @@ export function HandBackSheet({
 }): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.hand-back',
+    about: work.id,
     defaultValues: { reason: '' },
     read: ({ reason }) => ({ args: { workOrderId: work.id, reason } }),
     said: `${work.number} is handed back.`,

@@ -1,4 +1,4 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { holdReasons, type HoldReason, type WorkOrder } from '@oilcan/core/work';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -10,14 +10,15 @@ import { holdWords } from '../../words/work-words';
 
 /** Not done yet: why the work rests, and what is said to whoever goes on with it. My clock on it stops. */
 export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
-  const [reason, setReason] = useState<HoldReason>('part');
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.hold',
-    defaultValues: { note: '' },
-    read: ({ note }) => ({ args: { workOrderId: work.id, reason, note: note.trim() } }),
+    about: work.id,
+    defaultValues: { note: '', reason: 'part' as HoldReason },
+    read: ({ note, reason }) => ({ args: { workOrderId: work.id, reason, note: note.trim() } }),
     said: `${work.number} is held.`,
     onDone: onClose,
   });
+  const reason = form.watch('reason');
   return (
     <BottomSheet
       title="Not done yet"
@@ -26,7 +27,12 @@ export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     >
       <Choices label="Reason">
         {holdReasons.map((each) => (
-          <Choice key={each} word={holdWords[each]} isChosen={reason === each} onPress={() => setReason(each)} />
+          <Choice
+            key={each}
+            word={holdWords[each]}
+            isChosen={reason === each}
+            onPress={() => form.setValue('reason', each)}
+          />
         ))}
       </Choices>
       <FormField

@@ -1,11 +1,10 @@
 import { mdiCamera, mdiPaperclip, mdiTextRecognition } from '@mdi/js';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useDictation } from '../../data/dictation';
 import { chooseFiles } from '../../data/files/choose-files';
-import { useDraft } from '../../data/drafts';
 import { takePicture } from '../../data/pictures/take-picture';
 import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
@@ -20,22 +19,18 @@ import { takenWords } from '../photos/words';
 /** Words or a photo for whoever comes next. Words that fit a line go with the photo. */
 export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
   const say = useNotice((state) => state.say);
-  const { first, keep: keepDraft, forget: forgetDraft } = useDraft(`note ${work.id}`);
   const [pictureError, setPictureError] = useState<string | null>(null);
   const [shows, setShows] = useState<'before' | 'after' | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'note.add',
-    defaultValues: { text: first },
+    about: work.id,
+    defaultValues: { text: '' },
     read: ({ text }) => ({ args: { workOrderId: work.id, assetId: work.assetId, text } }),
     said: 'Note kept.',
-    onDone: () => {
-      forgetDraft();
-      onClose();
-    },
+    onDone: onClose,
   });
   const text = form.watch('text');
   const dictation = useDictation((spoken) => form.setValue('text', `${form.getValues('text')} ${spoken}`.trim()));
-  useEffect(() => keepDraft(text), [keepDraft, text]);
   const photograph = async (): Promise<void> => {
     setPictureError(null);
     const taken = await takePicture();
@@ -56,7 +51,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     } as const;
     if (!(await performOrSay('photo.add', photo))) return;
     say('Photo kept.');
-    forgetDraft();
+    form.reset({ text: '' });
     onClose();
   };
   const bring = async (): Promise<void> => {

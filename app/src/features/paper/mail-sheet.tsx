@@ -27,6 +27,7 @@ export function MailSheet({ work, onClose }: Props): ReactElement {
   const copies = useRows('copies', 'workOrder', work.id);
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.mail-copy',
+    about: work.id,
     defaultValues: { to: '', line: '' },
     read: ({ to, line }) =>
       made.fileId === null

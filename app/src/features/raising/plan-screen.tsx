@@ -125,6 +125,7 @@ function PlanForm({
   const stopped = reports.find(({ condition }) => condition === 'stopped' || condition === 'reduced');
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
+    about: asset.id,
     defaultValues: { title, reason: reasonOf(reports), estimate: '' },
     fieldOf: (argument) => (argument === 'estimateMinutes' ? 'estimate' : (argument as 'title')),
     read: (typed) => {

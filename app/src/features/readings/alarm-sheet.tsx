@@ -103,6 +103,7 @@ interface WhyNotProps {
 function WhyNot({ work, said, onDone }: WhyNotProps): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'note.add',
+    about: `alarm ${work.id}`,
     defaultValues: { text: '' },
     read: ({ text }) => {
       if (text.trim() === '') return { unreadable: 'text', hint: 'Write why.' };

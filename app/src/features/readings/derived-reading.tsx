@@ -39,6 +39,7 @@ export function DerivedReading({ work, point, derivation, points, onChoose, onCl
     });
   const { form, submit, refusal } = useOperationForm<'reading.derive', Record<string, string>>({
     operation: 'reading.derive',
+    about: point.id,
     defaultValues: Object.fromEntries(fields.map(({ key }) => [key, ''])),
     read: (typed) => {
       const unreadable = fields.find(({ key }) => readNumber(typed[key] ?? '') === null);

@@ -72,6 +72,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
   const [isReplaced, setIsReplaced] = useState(false);
   const { form, submit, refusal } = useOperationForm({
     operation: 'reading.add',
+    about: point.id,
     defaultValues: { value: '' },
     read: ({ value: typed }) => {
       const read = readNumber(typed);

@@ -17,6 +17,7 @@ interface Props {
 export function ReplacedMeter({ work, point, onDone }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'meter.replace',
+    about: point.id,
     defaultValues: { value: '', newValue: '0' },
     read: (typed) => {
       const [value, newValue] = [readNumber(typed.value), readNumber(typed.newValue)];

@@ -122,6 +122,7 @@ function Amending({ entry, work, amend, onClose }: AmendingProps): ReactElement 
   const ask = (text: string) => amend.ask({ workOrderId: work.id, entryId: entry.id }, entry.content, text);
   const { form, submit, refusal } = useOperationForm({
     operation: amend.operation,
+    about: entry.id,
     defaultValues: { text: amend.typed(entry.content) },
     read: ({ text }) => {
       const asked = ask(text);
@@ -143,6 +144,7 @@ function Amending({ entry, work, amend, onClose }: AmendingProps): ReactElement 
 function Withdrawing({ entry, work, onClose }: Pick<Props, 'entry' | 'work' | 'onClose'>): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'entry.withdraw',
+    about: entry.id,
     defaultValues: { reason: '' },
     read: ({ reason }) => ({ args: { workOrderId: work.id, entryId: entry.id, reason } }),
     said: 'Taken back.',

@@ -25,6 +25,7 @@ interface Props {
 export function AskSheet({ report, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'report.ask',
+    about: report.id,
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { reportId: report.id, words } }),
     said: 'Asked.',
@@ -49,6 +50,7 @@ const usualReasons = ['It is meant to be so', 'It is not ours', 'It was repaired
 export function DeclineSheet({ report, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'report.decline',
+    about: report.id,
     defaultValues: { reason: '' },
     read: ({ reason }) => ({ args: { reportId: report.id, reason } }),
     said: 'Declined. The reporter is told.',
@@ -71,6 +73,7 @@ export function DeclineSheet({ report, onClose }: Props): ReactElement {
 export function ConfirmSheet({ report, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'report.confirm',
+    about: report.id,
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { reportId: report.id, words } }),
     said: 'Kept.',

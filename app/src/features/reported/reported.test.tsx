@@ -149,7 +149,7 @@ describe('one report', () => {
     await press('Voice note: press to begin');
     await press('Send it');
     // The very same so soon would be its second press.
-    await new Promise((resolve) => setTimeout(resolve, 400));
+    jest.advanceTimersByTime(400);
     await press('Add something');
     await press('Voice note: press to begin');
     await press('Send it');

@@ -27,6 +27,7 @@ export function SayMoreSheet({
   );
   const { form, submit, refusal } = useOperationForm({
     operation: 'report.say',
+    about: report.id,
     defaultValues: { words: '' },
     read: ({ words }) => ({ args: { reportId: report.id, words, photo } }),
     said: 'Added.',

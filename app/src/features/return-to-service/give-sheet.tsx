@@ -18,6 +18,7 @@ export function GiveMachineSheet({ work, onClose }: Props): ReactElement {
   const asset = peekRow('assets', work.assetId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'machine.give',
+    about: work.id,
     defaultValues: {
       from: '',
       condition: asset === undefined ? '' : conditionWords[asset.condition],

@@ -26,7 +26,9 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
   const [seal] = useState(() => sealOfRecord(shown));
   const { form, submit, refusal } = useOperationForm({
     operation: 'machine.return',
+    about: work.id,
     defaultValues: { condition: 'Ready to run', reservations: '', name: '', path: '' },
+    neverKept: ['path'],
     fieldOf: (argument) => (argument === 'condition' || argument === 'reservations' ? argument : 'name'),
     read: ({ condition, reservations, name, path }) => {
       if (path === '') return { unreadable: 'path', hint: 'Nothing was drawn. Sign in the field first.' };

@@ -29,6 +29,7 @@ function Limits({ settings, onClose }: { readonly settings: Settings; readonly o
   const now = settings.review ?? usualLimits;
   const { form, submit, refusal } = useOperationForm({
     operation: 'review.set-limits',
+    about: 'limits',
     defaultValues: Object.fromEntries(fields.map(([name]) => [name, String(now[name])])) as Record<
       keyof ReviewLimits,
       string

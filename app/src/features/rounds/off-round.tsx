@@ -19,6 +19,7 @@ export function OffRound({ work, asset, onDone }: Props): ReactElement {
   const router = useRouter();
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
+    about: `${work.id} ${asset.id}`,
     defaultValues: { title: '' },
     read: ({ title }) => ({
       args: furtherWorkOrder({

@@ -97,6 +97,7 @@ interface LeaveOutProps {
 function LeaveOutSheet({ name, onStop, onClose }: LeaveOutProps): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'stop.leave-out',
+    about: onStop.stopId,
     defaultValues: { reason: '' },
     read: ({ reason }) => ({ args: { ...onStop, reason } }),
     said: 'Left out of this round.',

@@ -29,6 +29,7 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
   const likely = useLikelyAssets(find);
   const { form, submit, refusal } = useOperationForm({
     operation: 'code.bind',
+    about: code,
     defaultValues: { assetId: null as AssetId | null },
     read: ({ assetId: id }) =>
       id === null ? { unreadable: 'assetId', hint: 'Choose a machine first.' } : { args: { code, assetId: id } },

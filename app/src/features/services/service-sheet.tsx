@@ -1,4 +1,5 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
+import type { Receipt } from '@oilcan/core/expenses';
 import { formatMoney, parseMoney } from '@oilcan/core/kernel';
 import { arrivedPrice } from '@oilcan/core/services';
 import type { WorkOrder } from '@oilcan/core/work';
@@ -20,25 +21,32 @@ interface Props {
 export function ServiceSheet({ work, onClose }: Props): ReactElement {
   const settings = useSettings(work.siteId);
   const currency = settings?.currency ?? 'EUR';
-  const paper = usePaper();
-  const [centre, setCentre] = useState<string | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'service.add',
-    defaultValues: { words: '', supplier: '', price: '', arrived: '100' },
+    about: work.id,
+    defaultValues: {
+      words: '',
+      supplier: '',
+      price: '',
+      arrived: '100',
+      centre: null as string | null,
+      receipt: null as Receipt | null,
+    },
     fieldOf: (argument) =>
       argument === 'minor' ? 'price' : argument === 'arrivedPercent' ? 'arrived' : (argument as 'words'),
-    read: ({ words, supplier, price, arrived }) => {
+    read: ({ words, supplier, price, arrived, centre, receipt }) => {
       const money = parseMoney(price, currency);
       if (money === undefined) return { unreadable: 'price', hint: 'Write an amount, such as 120.' };
       const charged = centre === null ? {} : { costCentre: centre };
       const arrivedPercent = Number(arrived.replace('%', '').trim());
       const { minor } = money;
       const args = { workOrderId: work.id, words, supplier: supplier.trim(), minor, currency, arrivedPercent };
-      return { args: { ...args, receipt: paper.receipt, ...charged } };
+      return { args: { ...args, receipt, ...charged } };
     },
     said: 'Service kept.',
     onDone: onClose,
   });
+  const paper = usePaper(form.watch('receipt'), (taken) => form.setValue('receipt', taken));
   const [price, arrived] = form.watch(['price', 'arrived']);
   const agreed = parseMoney(price, currency);
   const percent = Number(arrived);
@@ -64,7 +72,11 @@ export function ServiceSheet({ work, onClose }: Props): ReactElement {
           It costs what arrived: {formatMoney(arrivedPrice(agreed, percent), settings?.language ?? 'en')}.
         </Words>
       ) : null}
-      <CostCentreChoice work={work} chosen={centre} onChange={setCentre} />
+      <CostCentreChoice
+        work={work}
+        chosen={form.watch('centre')}
+        onChange={(chosen) => form.setValue('centre', chosen)}
+      />
       {paper.receipt === null ? null : <Words soft>The photo of the paper goes with it.</Words>}
       <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>

@@ -149,6 +149,7 @@ function useShareForm(work: WorkOrder, share: Share | null, start: Typed, onDone
     argument === 'plannedMinutes' ? 'planned' : (argument as keyof Typed);
   return useOperationForm<'share.make' | 'share.change', Typed>({
     operation: share === null ? 'share.make' : 'share.change',
+    about: share?.id ?? work.id,
     defaultValues: start,
     fieldOf,
     read: (typed) => {

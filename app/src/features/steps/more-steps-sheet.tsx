@@ -85,6 +85,7 @@ function TypedStep({ where, onDone }: TypedStepProps): ReactElement {
   const [type, setType] = useState<(typeof typedKinds)[number]['type']>('tick');
   const { form, submit, refusal } = useOperationForm({
     operation: 'steps.add',
+    about: where.workOrderId,
     defaultValues: { text: '' },
     fieldOf: () => 'text',
     read: ({ text }) => {

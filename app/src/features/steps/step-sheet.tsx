@@ -78,6 +78,7 @@ interface FormProps {
 function NoteForm({ onStep, onDone }: FormProps): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'note.add',
+    about: onStep.stepId,
     defaultValues: { text: '' },
     read: ({ text }) => ({ args: { ...onStep, text } }),
     said: 'Note kept.',
@@ -100,6 +101,7 @@ function MinutesForm({ onStep, onDone }: FormProps): ReactElement {
   const [present] = useState(now);
   const { form, submit, refusal } = useOperationForm({
     operation: 'labor.add',
+    about: onStep.stepId,
     defaultValues: { duration: '' },
     fieldOf: () => 'duration',
     read: ({ duration }) => {
@@ -139,6 +141,7 @@ const USUAL_REASONS = ['Does not apply here', 'No access', 'No time left', 'Part
 function SkipForm({ onStep, onDone }: FormProps): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'step.answer',
+    about: onStep.stepId,
     defaultValues: { reason: '' },
     fieldOf: () => 'reason',
     read: ({ reason }) => ({ args: { ...onStep, answer: { type: 'skipped', reason } } }),

@@ -38,6 +38,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
   const [confirmed, setConfirmed] = useState<Thousandths | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'part.use',
+    about: `${work.id} ${part.id}`,
     defaultValues: {
       quantity: formatQuantity(first?.quantity ?? 1000),
       binId: first?.binId ?? (null as BinId | null),

@@ -87,6 +87,7 @@ export function ReturnSheet({ work, taken, part, onClose }: ReturnProps): ReactE
   const stock = useStockOf(part.id, work.siteId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'part.return',
+    about: `${work.id} ${part.id}`,
     defaultValues: { quantity: formatQuantity(taken.quantity), binId: taken.binId },
     read: ({ quantity: typed, binId }) => {
       const quantity = parseQuantity(typed);

@@ -22,6 +22,7 @@ export function AmendStoppage({ work, entry: { id, content }, onClose }: Props):
   const [present] = useState(now);
   const { form, submit, refusal } = useOperationForm({
     operation: 'stoppage.amend',
+    about: id,
     defaultValues: content.to === null ? noTime : typedTime(content.from, content.to, zone),
     fieldOf: (argument) => (argument === 'to' ? 'end' : 'start'),
     read: (typed) => {

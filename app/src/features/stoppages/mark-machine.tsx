@@ -79,6 +79,7 @@ function NewWork({ asset, onClose }: Props): ReactElement {
   const parent = useRow('assets', asset.parentId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
+    about: asset.id,
     defaultValues: { title: '', how: stillNow },
     read: ({ title, how }: { readonly title: string; readonly how: How }) => ({
       args: {

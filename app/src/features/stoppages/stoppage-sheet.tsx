@@ -50,6 +50,7 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
   ];
   const { form, submit, refusal } = useOperationForm({
     operation: 'stoppage.add',
+    about: work.id,
     defaultValues: {
       assetId: work.assetId,
       since: { chosen: likely[0]?.key ?? null, text: '' },

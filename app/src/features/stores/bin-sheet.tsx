@@ -39,6 +39,7 @@ function Count({ part, level, switches, onClose }: PaneProps): ReactElement {
   const bin = useRow('bins', level.binId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'stock.count',
+    about: level.id,
     defaultValues: { quantity: '' },
     read: ({ quantity: typed }) => {
       const quantity = parseQuantity(typed);
@@ -87,6 +88,7 @@ function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
   const language = settings?.language ?? 'en';
   const { form, submit, refusal } = useOperationForm({
     operation: 'stock.receive',
+    about: level.id,
     defaultValues: { quantity: '', price: '' },
     fieldOf: (argument) => (argument === 'unitPriceMinor' ? 'price' : 'quantity'),
     read: ({ quantity: typed, price }) => {

@@ -1,4 +1,5 @@
 import { useState, type ReactElement } from 'react';
+import type { Receipt } from '@oilcan/core/expenses';
 import { formatMoney, parseMoney } from '@oilcan/core/kernel';
 import { toolCost } from '@oilcan/core/tools';
 import type { WorkOrder } from '@oilcan/core/work';
@@ -23,11 +24,10 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
   const currency = settings?.currency ?? 'EUR';
   const zone = settings?.zone ?? 'utc';
   const [present] = useState(now);
-  const paper = usePaper();
-  const [centre, setCentre] = useState<string | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'tool.add',
-    defaultValues: { ...noTime, words: '', rate: '' },
+    about: work.id,
+    defaultValues: { ...noTime, words: '', rate: '', centre: null as string | null, receipt: null as Receipt | null },
     fieldOf: (argument) =>
       argument === 'minutes'
         ? 'duration'
@@ -36,7 +36,7 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
           : argument === 'rateMinor'
             ? 'rate'
             : (argument as 'words'),
-    read: ({ words, rate, ...typed }) => {
+    read: ({ words, rate, centre, receipt, ...typed }) => {
       const time = readTime(typed, present, zone);
       if (!time.ok) return { unreadable: time.field, hint: time.sentence };
       const perHour = parseMoney(rate, currency);
@@ -44,11 +44,12 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
       const charged = centre === null ? {} : { costCentre: centre };
       const { startedAt, minutes } = time;
       const args = { workOrderId: work.id, words, startedAt, minutes, rateMinor: perHour.minor, currency };
-      return { args: { ...args, receipt: paper.receipt, ...charged } };
+      return { args: { ...args, receipt, ...charged } };
     },
     said: 'Tool kept.',
     onDone: onClose,
   });
+  const paper = usePaper(form.watch('receipt'), (taken) => form.setValue('receipt', taken));
   if (settings === undefined) return null;
   const values = form.watch();
   const read = readTime(values, present, zone);
@@ -83,7 +84,11 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
       {read.ok && read.minutes > 0 && perHour !== undefined ? (
         <Words soft>It costs {formatMoney(toolCost(read.minutes, perHour), settings.language)}.</Words>
       ) : null}
-      <CostCentreChoice work={work} chosen={centre} onChange={setCentre} />
+      <CostCentreChoice
+        work={work}
+        chosen={form.watch('centre')}
+        onChange={(chosen) => form.setValue('centre', chosen)}
+      />
       {paper.receipt === null ? null : <Words soft>The photo of the paper goes with it.</Words>}
       <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>

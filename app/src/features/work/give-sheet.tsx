@@ -14,6 +14,7 @@ export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   const crews = useTable('crews').filter(({ siteIds }) => siteIds.includes(work.siteId));
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.give',
+    about: work.id,
     defaultValues: { personIds: [...work.personIds], crewId: work.crewId },
     read: (given: { personIds: PersonId[]; crewId: CrewId | null }) => ({ args: { workOrderId: work.id, ...given } }),
     said: 'Given.',

@@ -18,6 +18,8 @@ interface Props {
 export function SignatureSheet({ step, who, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'step.answer',
+    about: step.id,
+    neverKept: ['path'],
     defaultValues: { name: '', path: '' },
     fieldOf: () => 'name',
     read: ({ name, path }) => {

@@ -33,6 +33,7 @@ function TextSheet({
 }: Pick<AnsweringProps<'text'>, 'step'> & { readonly written: string; readonly onClose: () => void }): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'step.answer',
+    about: step.id,
     defaultValues: { text: written },
     fieldOf: () => 'text',
     read: ({ text }) => ({
