@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, type ReactElement } from 'react';
+import { useCallback, useRef, type ReactElement } from 'react';
 import type { Owed } from '@oilcan/core/lifecycle';
 import type { ArgsOf } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';

@@ -52,7 +52,9 @@ export async function recordClock(
   because?: string,
   beside: EntryBeside = 'clock',
 ): Promise<Outcome> {
-  if (toMillis(endedAt) - toMillis(clock.startedAt) < SLIP_MILLISECONDS) return accepted;
+  // By a device whose clock is off, times may have moved together that were apart: that is no slip.
+  const isSlip = toMillis(endedAt) - toMillis(clock.startedAt) < SLIP_MILLISECONDS && context.clockOffMinutes === 0;
+  if (isSlip) return accepted;
   const minutes = clockMinutes(clock.startedAt, endedAt);
   if (minutes > LONGEST_LABOR_MINUTES) return refuse('clock_ran_too_long', {}, 'endedAt');
   const work = await records.get('workOrders', clock.workOrderId);
