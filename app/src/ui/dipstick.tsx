@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from './press';
-import { RULE } from './theme';
+import { keepsItsColors, RULE } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
@@ -44,7 +44,7 @@ export function Dipstick<Part extends string>({
     <View
       role="navigation"
       aria-label="Parts of this work order"
-      style={[sheet.stick, { backgroundColor: palette.scale, borderColor: palette.line }]}
+      style={[sheet.stick, keepsItsColors, { backgroundColor: palette.scale, borderColor: palette.line }]}
       onLayout={(event) => setHeight(event.nativeEvent.layout.height)}
     >
       <Face notches={notches} marks={marks} height={height} current={current} ink={palette.ink} />
@@ -103,7 +103,7 @@ export function RowDipstick({ done, of }: { readonly done: number; readonly of: 
   const segments = Math.min(Math.max(of, 1), 12);
   const filled = of === 0 ? 0 : Math.floor((done / of) * segments);
   return (
-    <View style={sheet.rowStick} aria-hidden>
+    <View style={[sheet.rowStick, keepsItsColors]} aria-hidden>
       {Array.from({ length: segments }, (_, index) => (
         <View
           key={index}

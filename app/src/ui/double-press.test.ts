@@ -20,6 +20,21 @@ describe('a press', () => {
     expect(pressed(0, 0, 120, key, 0)).toBe(false);
   });
 
+  it('is one of its own after something was typed, or another place was touched', () => {
+    expect(pressed(100, 100, 0)).toBe(false);
+    window.dispatchEvent(new Event('input'));
+    expect(pressed(100, 100, 50)).toBe(false);
+    window.dispatchEvent(Object.assign(new Event('pointerdown'), { clientX: 104, clientY: 100 }));
+    expect(pressed(100, 100, 100)).toBe(true);
+    window.dispatchEvent(Object.assign(new Event('pointerdown'), { clientX: 300, clientY: 100 }));
+    expect(pressed(100, 100, 150)).toBe(false);
+  });
+
+  it('by the keyboard comes as it is', () => {
+    expect(isPressedTwice({ target: key, key: 'Enter' } as unknown as GestureResponderEvent, 0)).toBe(false);
+    expect(isPressedTwice({ target: key, key: 'Enter' } as unknown as GestureResponderEvent, 30)).toBe(true);
+  });
+
   it('of a key that is held down is one', () => {
     const held = [0, 30, 60, 90].map((at) => pressed(0, 0, at, key, 0));
     expect(held).toEqual([false, true, true, true]);

@@ -19,7 +19,8 @@ let last: Pressed | null = null;
  * its person cannot have seen what came of that. What lies there may be another key by now. Held keys repeat as such presses.
  */
 export function isPressedTwice(event: GestureResponderEvent, now: number = performance.now()): boolean {
-  const { nativeEvent } = event as unknown as { readonly nativeEvent: MouseEvent };
+  // A press by the keyboard comes as the browser made it.
+  const { nativeEvent = event as unknown as MouseEvent } = event as unknown as { readonly nativeEvent?: MouseEvent };
   const isByPointer = nativeEvent.detail > 0;
   const pressed: Pressed = {
     at: now,
@@ -35,6 +36,17 @@ export function isPressedTwice(event: GestureResponderEvent, now: number = perfo
 export function forgetPress(): void {
   last = null;
 }
+
+/** Whoever typed something, or touched another place in between, presses again. */
+window.addEventListener('input', forgetPress, { capture: true });
+window.addEventListener(
+  'pointerdown',
+  ({ clientX, clientY }) => {
+    if (last?.place == null) return;
+    if (Math.hypot(last.place.x - clientX, last.place.y - clientY) > SAME_PLACE_PIXELS) forgetPress();
+  },
+  { capture: true },
+);
 
 function isSamePlace(before: Pressed, now: Pressed): boolean {
   if (before.place === null || now.place === null) return before.place === now.place && before.target === now.target;

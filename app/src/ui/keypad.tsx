@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useEffect, useRef, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon } from './icon';
 import { Press } from './press';
@@ -20,6 +20,20 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
   const palette = usePalette();
   const keys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', 'erase'];
   const press = (key: string): void => onChange(typed(text, key));
+  const latest = useRef(press);
+  useEffect(() => {
+    latest.current = press;
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      const key = keyOf(event);
+      if (key === null) return;
+      event.preventDefault();
+      latest.current(key);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
   return (
     <View style={sheet.pad}>
       {keys.map((key) => (
@@ -45,6 +59,16 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
       ) : null}
     </View>
   );
+}
+
+/** The key of the pad that a key of the keyboard stands for; null for none, and while words are typed elsewhere. */
+export function keyOf({ key, target, ctrlKey, metaKey, altKey }: KeyboardEvent): string | null {
+  const isTypingElsewhere = target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+  if (isTypingElsewhere || ctrlKey || metaKey || altKey) return null;
+  if (/^[0-9]$/.test(key)) return key;
+  if (key === 'Backspace') return 'erase';
+  if (key === '.' || key === ',') return '.';
+  return key === '-' ? '±' : null;
 }
 
 /** The text after a key was pressed on it. */

@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { Button as PaperButton, Chip, IconButton } from 'react-native-paper';
+import { forgetPress } from './double-press';
 import { Icon } from './icon';
 import { CORNER, GAP, RULE, TARGET } from './theme';
 import { mdiCheck } from '@mdi/js';
@@ -167,13 +168,41 @@ export function Choice({
   );
 }
 
-/** Choices side by side, onto more lines where they do not fit. */
-export function Choices({ label, children }: { readonly label: string; readonly children: ReactNode }): ReactElement {
+interface ChoicesProps {
+  readonly label: string;
+  /** Several of them may be chosen. */
+  readonly isMany?: boolean;
+  readonly children: ReactNode;
+}
+
+/** Choices side by side, onto more lines where they do not fit. Of those of which one is chosen the arrows choose the next. */
+export function Choices({ label, isMany = false, children }: ChoicesProps): ReactElement {
   return (
-    <View role="radiogroup" aria-label={label} style={sheet.choices}>
+    <View
+      role={isMany ? 'group' : 'radiogroup'}
+      aria-label={label}
+      style={sheet.choices}
+      {...(isMany ? {} : { onKeyDown: chooseByArrow })}
+    >
       {children}
     </View>
   );
+}
+
+const byArrow: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+
+/** In a group of radio buttons an arrow goes to the next or the one before, around its ends, and chooses it. */
+export function chooseByArrow(event: KeyboardEvent): void {
+  const by = byArrow[event.key];
+  if (by === undefined || !(event.currentTarget instanceof HTMLElement)) return;
+  const radios = [...event.currentTarget.querySelectorAll<HTMLElement>('[role="radio"]:not([aria-disabled="true"])')];
+  const at = radios.findIndex((radio) => radio === document.activeElement);
+  const next = radios[(at + by + radios.length) % radios.length];
+  if (at < 0 || next === undefined) return;
+  event.preventDefault();
+  next.focus();
+  forgetPress();
+  next.click();
 }
 
 const sheet = StyleSheet.create({

@@ -1,6 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { MeasuringPoint } from '@oilcan/core/plant';
+import { levelOf, type ReadingLevel } from '@oilcan/core/readings';
+import { keepsItsColors } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
@@ -40,8 +42,11 @@ export function ReadingScale({ point, value, height = 240, isSmall = false }: Pr
       </View>
     );
   return (
-    <View style={[sheet.frame, isSmall && sheet.frameSmall, { height }]} aria-hidden>
-      <View style={[sheet.stick, { height, backgroundColor: palette.scale }]}>
+    <View
+      style={[sheet.frame, isSmall && sheet.frameSmall, { height }]}
+      {...(isSmall ? { 'aria-hidden': true } : { role: 'img', 'aria-label': scaleWords(point, value) })}
+    >
+      <View style={[sheet.stick, keepsItsColors, { height, backgroundColor: palette.scale }]}>
         {alertHigh === null ? null : band(alertHigh, alarmHigh ?? to, palette.alertBand)}
         {alarmHigh === null ? null : band(alarmHigh, to, palette.alarmBand)}
         {alertLow === null ? null : band(alarmLow ?? from, alertLow, palette.alertBand)}
@@ -68,6 +73,33 @@ export function ReadingScale({ point, value, height = 240, isSmall = false }: Pr
     </View>
   );
 }
+
+/** What the scale shows, for whoever does not see it: its ends and limits, the last values, and how the one that is typed stands. */
+export function scaleWords({ scale, limits, latest, decimals, unit }: Props['point'], value: number | null): string {
+  const say = (at: number): string => `${at} ${unit}`;
+  const { alarmLow, alertLow, alertHigh, alarmHigh } = limits;
+  const bounds = [
+    alertHigh === null ? null : `alert above ${say(alertHigh)}`,
+    alarmHigh === null ? null : `alarm above ${say(alarmHigh)}`,
+    alertLow === null ? null : `alert below ${say(alertLow)}`,
+    alarmLow === null ? null : `alarm below ${say(alarmLow)}`,
+  ].filter((each) => each !== null);
+  const last = latest.slice(-MOST_SAID).map((reading) => reading.value.toFixed(decimals));
+  return [
+    `Scale from ${scale.from} to ${say(scale.to)}`,
+    ...(bounds.length === 0 ? [] : [bounds.join(', ')]),
+    last.length === 0 ? 'no value yet' : `last ${last.length === 1 ? 'value' : 'values'} ${last.join(', ')}`,
+    ...(value === null ? [] : [`${say(value)} is ${levelWords[levelOf(value, limits)]}`]),
+  ].join('; ');
+}
+
+/** So many of the values before are said. */
+const MOST_SAID = 5;
+const levelWords: Readonly<Record<ReadingLevel, string>> = {
+  normal: 'as it should be',
+  alert: 'beyond alert',
+  alarm: 'beyond alarm',
+};
 
 const LEFT = 22;
 const STICK = 30;

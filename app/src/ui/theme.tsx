@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, type ReactElement, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, type ReactElement, type ReactNode } from 'react';
 import { useColorScheme, useWindowDimensions } from 'react-native';
 import { configureFonts, PaperProvider, type MD3Theme } from 'react-native-paper';
 import { useLighting } from './lighting';
@@ -48,6 +48,11 @@ export function ThemeProvider({ children }: { readonly children: ReactNode }): R
   const isNight = lighting === 'night' || (lighting === 'as the device' && scheme === 'dark');
   const palette = isNight ? nightPalette : dayPalette;
   const theme = useMemo(() => paperTheme(palette), [palette]);
+  useEffect(() => {
+    // What has the focus is framed by the page's style sheet.
+    document.documentElement.style.setProperty('--ring', palette.ink);
+    document.documentElement.style.setProperty('--ring-ground', palette.card);
+  }, [palette]);
   return (
     <PaletteContext.Provider value={palette}>
       <PaperProvider theme={theme} settings={paperSettings}>
@@ -56,6 +61,9 @@ export function ThemeProvider({ children }: { readonly children: ReactNode }): R
     </PaletteContext.Provider>
   );
 }
+
+/** A drawing that says something by its colours keeps them where the device forces its own on everything. */
+export const keepsItsColors = { forcedColorAdjust: 'none' } as object;
 
 /** Icons by their outlines. What is pressed is shaded at once (`Touchable`); no ripple runs over it. */
 const paperSettings = { icon: PaperIcon, rippleEffectEnabled: false };

@@ -54,20 +54,19 @@ export default function Touchable({
 }: Props): ReactElement {
   const { ink } = usePalette();
   const isMany = useContext(Repeatable) || isRepeatable;
+  const role = rest.role ?? rest.accessibilityRole;
+  const press = (event: GestureResponderEvent): void => {
+    if (href !== undefined && isForTheBrowser(event, href)) return;
+    if (isMany || !isPressedTwice(event)) onPress?.(event);
+  };
   return (
     <Pressable
-      {...stateOnTheWeb(rest.role ?? rest.accessibilityRole, accessibilityState)}
+      {...stateOnTheWeb(role, accessibilityState)}
       {...rest}
       {...(ref === undefined ? {} : { ref })}
       {...(href === undefined ? {} : { href })}
-      {...(onPress == null
-        ? {}
-        : {
-            onPress: (event: GestureResponderEvent) => {
-              if (href !== undefined && isForTheBrowser(event, href)) return;
-              if (isMany || !isPressedTwice(event)) onPress(event);
-            },
-          })}
+      {...(onPress == null ? {} : { onPress: press })}
+      {...(onPress == null || !pressedBySpace.includes(role ?? '') ? {} : { onKeyDown: bySpace(press) })}
       disabled={rest.disabled === true || (onPress ?? rest.onLongPress ?? null) === null}
       style={(state: State) => [
         typeof style === 'function' ? style(state) : style,
@@ -89,6 +88,21 @@ function isForTheBrowser(event: GestureResponderEvent, href: string): boolean {
 export function isOutside(href: string): boolean {
   return /^[a-z]+:/.test(href);
 }
+
+/** React Native for the web lets space press buttons only. */
+const pressedBySpace: readonly string[] = ['checkbox', 'radio', 'switch', 'tab'];
+
+const bySpace =
+  (press: (event: GestureResponderEvent) => void) =>
+  (event: {
+    readonly nativeEvent: { readonly key: string; readonly repeat?: boolean };
+    preventDefault: () => void;
+  }): void => {
+    if (event.nativeEvent.key !== ' ') return;
+    // Or the page would scroll.
+    event.preventDefault();
+    if (event.nativeEvent.repeat !== true) press(event as unknown as GestureResponderEvent);
+  };
 
 const shade = (ink: string, alpha: string) => ({ boxShadow: `inset 0 0 0 1000px ${ink}${alpha}` });
 

@@ -129,7 +129,7 @@ function WhoseTime({ work, whose, onChange }: WhoseProps): ReactElement {
   };
   const shown = [...near.map(({ person }) => person), ...(areAllShown ? others : [])];
   return (
-    <Choices label="Whose time">
+    <Choices label="Whose time" isMany>
       <Choice isMany word="Me" isChosen={whose.includes(me)} onPress={() => toggle(me)} />
       {shown.map(({ id, name }) => (
         <Choice isMany key={id} word={name} isChosen={whose.includes(id)} onPress={() => toggle(id)} />

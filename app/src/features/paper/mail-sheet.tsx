@@ -57,7 +57,7 @@ export function MailSheet({ work, onClose }: Props): ReactElement {
     >
       <FormField control={form.control} name="to" label="To which address" autoFocus />
       <FormField control={form.control} name="line" label="One line with it (not needed)" />
-      <Choices label="What goes along">
+      <Choices label="What goes along" isMany>
         <Choice word="With what it cost" isMany isChosen={hasCosts} onPress={() => setHasCosts(!hasCosts)} />
       </Choices>
       <FormRefusal sentence={refusal ?? storage ?? made.problem} />

@@ -1,6 +1,6 @@
 import { asId, type CrewId, type WorkOrderId } from '../../kernel/ids';
-import { parseInstant } from '../../kernel/time/instant';
-import { aCrew, ann, anOperation, aWorkOrder, bob, lea, put, site, workId } from '../../testing/builders';
+import { instantFromMillis, parseInstant, toMillis } from '../../kernel/time/instant';
+import { aCrew, ann, anOperation, aWorkOrder, bob, lea, noon, put, site, workId } from '../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../testing/works';
 import { standingOf } from '../work/entries';
 
@@ -51,6 +51,44 @@ describe('a break', () => {
     await works.do('none.say', { ...onWork, of: 'time' }, ann, minutesLater(25));
     expect(codeOf(await works.do('work.finish', onWork, ann, minutesLater(30)))).toBe('accepted');
     expect(works.records.peek('clocks', bob.id)).toBeUndefined();
+  });
+});
+
+describe('a press made twice', () => {
+  const soon = (seconds: number) => instantFromMillis(toMillis(noon) + seconds * 1_000);
+
+  it('on the clock leaves no time', async () => {
+    const works = new Works();
+    await works.do('clock.start', onWork);
+    expect(codeOf(await works.do('clock.stop', { ...onWork, endedAt: null }, ann, soon(4)))).toBe('accepted');
+    expect([minutesOf(works), works.records.peek('clocks', ann.id)]).toEqual([[], undefined]);
+    await works.do('clock.start', onWork, ann, soon(10));
+    await works.do('clock.stop', { ...onWork, endedAt: null }, ann, soon(15));
+    expect(minutesOf(works)).toEqual([1]);
+  });
+
+  it('is not thought of where the phone’s clock is off, which may move times together that were apart', async () => {
+    const works = new Works();
+    const ahead = 30 * 3_600_000;
+    const at = instantFromMillis(toMillis(noon) + ahead);
+    const stamped = { at, ahead, knownUntil: noon };
+    for (const [name, args] of [
+      ['clock.start', onWork],
+      ['clock.stop', { ...onWork, endedAt: null }],
+    ] as const)
+      expect(codeOf(await works.send(anOperation(name, args, stamped), ann, noon))).toBe('accepted');
+    expect(minutesOf(works)).toEqual([1]);
+  });
+
+  it('on the hazards is one reading; read again later is another', async () => {
+    const hazards = [{ id: 'h-1', hazard: 'Fall', control: 'Harness', addedAt: noon }];
+    const works = new Works({ hazards });
+    const read = (at: string) => works.do('work.acknowledge-hazards', { ...onWork, hazardIds: ['h-1'] }, ann, at);
+    const readings = () => works.entries.filter(({ content }) => content.kind === 'acknowledgement').length;
+    for (const at of [noon, soon(1), soon(59)]) expect(codeOf(await read(at))).toBe('accepted');
+    expect(readings()).toBe(1);
+    expect(codeOf(await read(minutesLater(61)))).toBe('accepted');
+    expect(readings()).toBe(2);
   });
 });
 

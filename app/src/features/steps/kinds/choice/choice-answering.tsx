@@ -22,7 +22,7 @@ export function ChoiceAnswering({
   return (
     <View style={sheet.stacked}>
       {words}
-      <Choices label={step.text}>
+      <Choices label={step.text} isMany={question.isSeveral}>
         {question.options.map((option) => (
           <Choice
             key={option.key}
