@@ -3,9 +3,9 @@ const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
 
-/** Parts of the router that no screen here uses: its stacks, tabs, drawers and headers, previews of links, and the pages it shows to developers. */
+/** Parts of the router that no screen here uses: its stacks, tabs, drawers and headers, previews of links, its own page for what failed, and the pages it shows to developers. */
 const unused =
-  /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Unmatched|Toast|DrawerRouter|TabRouter|StaticNavigation|createStaticNavigation|LinkWithPreview|HrefPreview|NativeTabTrigger|standard-navigation)$/;
+  /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Unmatched|ErrorBoundary|Toast|DrawerRouter|TabRouter|StaticNavigation|createStaticNavigation|LinkWithPreview|HrefPreview|NativeTabTrigger|standard-navigation)$/;
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
 /** Animated lists and pictures, which nothing here uses, and what stands in for all of it in tests. */
 const unusedAnimated = /\/(AnimatedFlatList|AnimatedSectionList|AnimatedImage|AnimatedMock)$/;
