@@ -2,16 +2,17 @@ import { usePathname } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/people';
-import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
-
+import { LinkPress } from '../../ui/link-press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useSeen } from '../digest';
 import { MarksContext } from '../page/marks';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
+import { useFocusAfterGoing } from './focus-main';
 import { RaiseKey } from './raise-key';
+import { SkipToMain } from './skip-to-main';
 import { topBarMarks } from './top-bar-marks';
 import { placesFor, type AppPlace } from '../page/places';
 import { useNotedTrail } from '../page/use-back';
@@ -23,11 +24,13 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   const isWide = useIsWide();
   useNotedTrail();
   useSeen();
+  useFocusAfterGoing();
   const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(usePathname());
   const places = placesFor(person);
   if (isWide) {
     return (
       <View style={[sheet.wide, { backgroundColor: palette.paper }]}>
+        <SkipToMain />
         <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
           <View style={sheet.sign} aria-hidden>
             <Icon path={mdiOil} size={34} color={palette.green} />
@@ -48,6 +51,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   }
   return (
     <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
+      <SkipToMain />
       <KeepingBar />
       {isSheet ? null : <ClockBar />}
       {isSheet ? null : <UpdateBar />}
