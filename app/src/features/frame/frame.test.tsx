@@ -1,4 +1,4 @@
-import { act, screen } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import { asId, OilcanError, type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { ann, aPerson, lea, noon, otherSite, put, site, smallWorks, workId, aSite } from '@oilcan/core/testing';
 import { listenForInstall } from '../../data/install';
@@ -25,7 +25,10 @@ afterEach(async () => {
 });
 
 describe('the frame', () => {
-  const places = (): string[] => screen.getAllByRole('link').map((each) => each.textContent ?? '');
+  const places = (): string[] =>
+    within(screen.getByRole('navigation', { name: 'Places' }))
+      .getAllByRole('link')
+      .map((each) => each.textContent ?? '');
 
   it.each([
     ['a technician', ann, ['Shift', 'Plant', 'Stores']],
