@@ -1,10 +1,48 @@
-import type { AssetId } from '@oilcan/core/kernel';
+import type { AssetId, Instant } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import type { LogAnswer, PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import type { OwedThing } from '@oilcan/core/work';
 import type { FileAnswer } from './server-link';
-import type { About, CalendarLink, DeviceSession, SentMail, UndeliveredMail } from './http-link';
+
+/** The sign-in page's view of the server. */
+export interface About {
+  readonly demo: {
+    readonly password: string;
+    readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'tradeId'>[];
+  } | null;
+}
+
+/** A mail that went out to the person. */
+export interface SentMail {
+  readonly id: string;
+  readonly subject: string;
+  readonly text: string;
+  readonly sentAt: Instant;
+}
+
+/** A mail to somebody that could not be delivered. */
+export interface UndeliveredMail {
+  readonly id: string;
+  readonly to: string;
+  readonly subject: string;
+  readonly tries: number;
+  readonly putAsideAt: Instant;
+}
+
+/** The link to a person's calendar, which says nothing of where it leads. */
+export interface CalendarLink {
+  readonly madeAt: Instant;
+  readonly readAt: Instant | null;
+}
+
+/** Where somebody is signed in. */
+export interface DeviceSession {
+  readonly id: string;
+  readonly device: string;
+  readonly signedInAt: Instant;
+  readonly lastUsedAt: Instant;
+}
 
 /**
  * Whether a value has the shape of an answer of ours. What stands between a phone and its server may answer in its place, with

@@ -5,7 +5,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { anAsset, ann, assetId, aWorkOrder, bob, lea, put, site, smallWorks } from '@oilcan/core/testing';
 import { presentOfTest, TestWorks } from '../testing/works';
 import { carryAheadLater } from './carry-ahead';
-import { nameOf } from './files/name-of';
+import { nameOf } from './name-of';
 import { httpLink } from './http-link';
 import { hasFile } from './store';
 

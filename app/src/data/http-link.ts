@@ -3,7 +3,6 @@ import {
   type AssetId,
   type ErrorValues,
   type FileId,
-  type Instant,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
@@ -20,53 +19,22 @@ import {
   type Revision,
 } from '@oilcan/core/sync';
 import type { OwedThing, WorkKind } from '@oilcan/core/work';
-import { answers, type Shape } from './answers';
-import { nameOf } from './files/name-of';
+import {
+  answers,
+  type About,
+  type SentMail,
+  type UndeliveredMail,
+  type CalendarLink,
+  type DeviceSession,
+  type Shape,
+} from './answers';
+import { nameOf } from './name-of';
 import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
 const REQUEST_MILLISECONDS = 20_000;
 /** A manual over a thin line. */
 const FILE_MILLISECONDS = 300_000;
-
-/** The sign-in page's view of the server. */
-export interface About {
-  readonly demo: {
-    readonly password: string;
-    readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'tradeId'>[];
-  } | null;
-}
-
-/** A mail that went out to the person. */
-export interface SentMail {
-  readonly id: string;
-  readonly subject: string;
-  readonly text: string;
-  readonly sentAt: Instant;
-}
-
-/** A mail to somebody that could not be delivered. */
-export interface UndeliveredMail {
-  readonly id: string;
-  readonly to: string;
-  readonly subject: string;
-  readonly tries: number;
-  readonly putAsideAt: Instant;
-}
-
-/** The link to a person's calendar, which says nothing of where it leads. */
-export interface CalendarLink {
-  readonly madeAt: Instant;
-  readonly readAt: Instant | null;
-}
-
-/** Where somebody is signed in. */
-export interface DeviceSession {
-  readonly id: string;
-  readonly device: string;
-  readonly signedInAt: Instant;
-  readonly lastUsedAt: Instant;
-}
 
 /** The server over HTTP, at the address the application came from. */
 export const httpLink = {

@@ -33,6 +33,7 @@ import { forgetPasts } from './past/past-cache';
 import type { ShrunkPicture } from './pictures/shrink-picture';
 import { windowsOfThisBrowser } from './windows-of-this-browser';
 import { Phone } from './phone';
+import { noteRecording } from '../ui/double-press';
 import { Once } from './once';
 import { planDates } from './plan-dates';
 import { Unreachable } from './server-link';
@@ -220,6 +221,7 @@ let once = new Once<Found<OperationId>>(() => performance.now());
 
 /** As `perform`, of what makes something: gives its id, which is that of the operation. */
 export async function performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
+  noteRecording();
   const same = JSON.stringify([usePhone.getState().person?.id, name, args]);
   const made = await once.do(
     same,

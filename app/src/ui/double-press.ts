@@ -10,26 +10,37 @@ interface Pressed {
   /** Null for the keyboard. */
   readonly place: { readonly x: number; readonly y: number } | null;
   readonly target: EventTarget | null;
+  /** Whether it recorded something. */
+  hasRecorded: boolean;
 }
 
 let last: Pressed | null = null;
 
 /**
- * Whether a press is the second half of one that a hand made twice: at the same place as the one before, and so soon after it that
- * its person cannot have seen what came of that. What lies there may be another key by now. Held keys repeat as such presses.
+ * Whether a press is the second half of one that a hand made twice: at the same place as one that recorded something, and so soon
+ * after it that its person cannot have seen what came of that. What lies there may be another key by now. A key that only asked, or
+ * told what is wrong, may be pressed again at once. Held keys repeat as such presses.
  */
 export function isPressedTwice(event: GestureResponderEvent, now: number = performance.now()): boolean {
   // A press by the keyboard comes as the browser made it.
-  const { nativeEvent = event as unknown as MouseEvent } = event as unknown as { readonly nativeEvent?: MouseEvent };
-  const isByPointer = nativeEvent.detail > 0;
-  const pressed: Pressed = {
-    at: now,
-    place: isByPointer ? { x: nativeEvent.clientX, y: nativeEvent.clientY } : null,
-    target: nativeEvent.target,
-  };
+  const { nativeEvent, currentTarget } = event as unknown as { nativeEvent?: MouseEvent; currentTarget: EventTarget };
+  const { detail, clientX, clientY, target: pressed } = nativeEvent ?? (event as unknown as MouseEvent);
+  const place = detail > 0 ? { x: clientX, y: clientY } : null;
+  // The key, and not the word or sign in it that was hit.
+  const target = nativeEvent === undefined ? pressed : currentTarget;
   const before = last;
-  last = pressed;
-  return before !== null && now - before.at < TWICE_MILLISECONDS && isSamePlace(before, pressed);
+  const isTwice =
+    before !== null &&
+    before.hasRecorded &&
+    now - before.at < TWICE_MILLISECONDS &&
+    isSamePlace(before, { place, target });
+  last = { at: now, place, target, hasRecorded: isTwice };
+  return isTwice;
+}
+
+/** What was pressed last records something. */
+export function noteRecording(): void {
+  if (last !== null) last.hasRecorded = true;
 }
 
 /** What is pressed next is a press of its own, however soon. */
@@ -48,7 +59,9 @@ window.addEventListener(
   { capture: true },
 );
 
-function isSamePlace(before: Pressed, now: Pressed): boolean {
+type Where = Pick<Pressed, 'place' | 'target'>;
+
+function isSamePlace(before: Where, now: Where): boolean {
   if (before.place === null || now.place === null) return before.place === now.place && before.target === now.target;
   const away = Math.hypot(before.place.x - now.place.x, before.place.y - now.place.y);
   return away <= SAME_PLACE_PIXELS;

@@ -3,7 +3,7 @@ import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
 import { shrinkPicture } from '../pictures/shrink-picture';
 import { headOf, megabytes, whyUnreadable } from '../pictures/why-unreadable';
-import { nameOf } from './name-of';
+import { nameOf } from '../name-of';
 import { keepFile, keepPicture, perform } from '../store';
 
 /** The job that a file is for, and the machine of it that it is about. */
@@ -23,7 +23,7 @@ async function bringPicture(job: Job, file: File, head: Uint8Array): Promise<str
   const why = whyUnreadable(file, head);
   if (why !== null) return why;
   const picture = await shrinkPicture(file);
-  if (picture === null) return `No picture can be read from “${file.name}”.`;
+  if (picture === null) return `“${file.name}” is damaged: no picture can be read from it.`;
   const refusal = await keepPicture(picture);
   if (refusal !== null) return sentenceFor(refusal.code, refusal.values);
   const { id: fileId, mediaType, width, height } = picture;

@@ -3,7 +3,7 @@ import type { FileId } from '@oilcan/core/kernel';
 import type { SoundType } from '@oilcan/core/files';
 import { sentenceFor } from '@oilcan/core/registry';
 import { keepFile } from '../store';
-import { nameOf } from './name-of';
+import { nameOf } from '../name-of';
 import { useVoice } from './use-voice';
 
 /** What was said, kept on this phone under the name that its content has. */

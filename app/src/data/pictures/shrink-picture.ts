@@ -1,6 +1,6 @@
 import { FILE_BYTES_LIMIT, pictureTypeOf, type PictureType } from '@oilcan/core/files';
 import { asId, type FileId } from '@oilcan/core/kernel';
-import { nameOf } from '../files/name-of';
+import { nameOf } from '../name-of';
 import { askWorker, WorkerMissing } from '../ask-worker';
 
 /** A picture ready to be kept, named by its SHA-256: a JPEG, at most 1,600 pixels long, unless it could not be made small. */

@@ -17,8 +17,7 @@ export async function takePicture(): Promise<TakenPicture> {
   const why = whyUnreadable(chosen, await headOf(chosen));
   if (why !== null) return { is: 'failed', sentence: why };
   const picture = await shrinkPicture(chosen);
-  if (picture === null)
-    return { is: 'failed', sentence: 'No picture can be read from this file. Choose another, or take one.' };
+  if (picture === null) return { is: 'failed', sentence: 'This picture is damaged. Choose another, or take one.' };
   const refusal = await keepPicture(picture);
   return refusal === null
     ? { is: 'kept', picture }

@@ -2,7 +2,7 @@ import type { AssetDocument } from '@oilcan/core/documents';
 import { assetId, put, site, smallWorks } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { press, words } from '../../testing/hands';
-import { nameOf } from '../../data/files/name-of';
+import { nameOf } from '../../data/name-of';
 import { TestWorks } from '../../testing/works';
 import { DocumentList } from './document-list';
 import { DocumentScreen } from './document-screen';

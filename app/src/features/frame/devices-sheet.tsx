@@ -1,6 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { httpLink, type DeviceSession } from '../../data/http-link';
+import type { DeviceSession } from '../../data/answers';
+import { httpLink } from '../../data/http-link';
 import { now, useSettings } from '../../data/store';
 import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
 import { BottomSheet } from '../../ui/bottom-sheet';

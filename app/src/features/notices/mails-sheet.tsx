@@ -1,7 +1,8 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { OilcanError } from '@oilcan/core/kernel';
-import { httpLink, type SentMail } from '../../data/http-link';
+import type { SentMail } from '../../data/answers';
+import { httpLink } from '../../data/http-link';
 import { Unreachable } from '../../data/server-link';
 import { now, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

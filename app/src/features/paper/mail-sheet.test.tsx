@@ -1,5 +1,5 @@
 import { ann, smallWorks, workId } from '@oilcan/core/testing';
-import { nameOf } from '../../data/files/name-of';
+import { nameOf } from '../../data/name-of';
 import { press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { MailSheet } from './mail-sheet';

@@ -3,7 +3,7 @@ import type { FileId } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
-import { nameOf } from '../../data/files/name-of';
+import { nameOf } from '../../data/name-of';
 import { keepFile, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
