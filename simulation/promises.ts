@@ -286,10 +286,10 @@ async function wrongSums(shift: Shift, log: readonly Logged[]): Promise<string[]
         Math.abs(Date.parse(other.at) - Date.parse(one.at)) < milliseconds,
     );
   };
-  // The same hazards read again within a minute are one reading, and a clock that runs for less than five seconds is a slip.
+  // The same hazards read again within a minute are one reading, and a clock that runs for less than two seconds is a slip.
   const isSameReading = (id: string): boolean => isNear(id, ['work.acknowledge-hazards'], 60_000);
   const isSlip = (id: string): boolean =>
-    isNear(id, ['clock.start', 'clock.start-for', 'clock.stop', 'clock.stop-for'], 5_000);
+    isNear(id, ['clock.start', 'clock.start-for', 'clock.stop', 'clock.stop-for'], 2_000);
   for (const { id, name, outcome } of log) {
     if (
       addsAnEntry.has(name) &&

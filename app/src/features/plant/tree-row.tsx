@@ -2,6 +2,7 @@ import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
+import { LinkPress } from '../../ui/link-press';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -53,20 +54,19 @@ export const TreeRow = memo(function TreeRow({
       ) : (
         <View style={sheet.leaf} />
       )}
-      <Press
-        role={asset === null ? 'button' : 'link'}
-        onPress={() => (asset === null ? turn() : onGo(asset.id))}
-        isHere={isChosen}
-        style={sheet.name}
-      >
-        <Words as={asset === null ? 'label' : 'text'}>{node.name}</Words>
-        {asset === null ? null : (
+      {asset === null ? (
+        <Press onPress={turn} style={sheet.name}>
+          <Words as="label">{node.name}</Words>
+        </Press>
+      ) : (
+        <LinkPress href={`/plant/${asset.id}`} onGo={() => onGo(asset.id)} isHere={isChosen} style={sheet.name}>
+          <Words>{node.name}</Words>
           <Words as="small" soft>
             {asset.tag}
             {place === undefined ? '' : ` · ${place.name}`}
           </Words>
-        )}
-      </Press>
+        </LinkPress>
+      )}
       <View style={sheet.facts}>
         {standing === null ? null : <Words as="label">{standing}</Words>}
         {node.open === 0 ? null : <Words as="mark">{node.open} open</Words>}

@@ -2,6 +2,7 @@ import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Checkbox } from 'react-native-paper';
 import { now, useRow, useRows, useSettings } from '../../data/store';
+import { LinkPress } from '../../ui/link-press';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -30,15 +31,14 @@ export const ReviewRow = memo(function ReviewRow({ waiting, isOpen, isChosen, on
   const entries = useRows('entries', 'workOrder', work.id);
   if (settings === undefined) return null;
   const strange = entries.filter(({ arrival }) => arrival !== undefined).length;
-  return (
-    <Press
-      role={isChosen === null ? 'link' : 'checkbox'}
-      {...(isChosen === null ? {} : { checked: isChosen })}
-      onPress={() => onPress(work.id)}
-      isHere={isOpen}
-      style={[sheet.row, { borderColor: palette.line, backgroundColor: isOpen ? palette.chosen : 'transparent' }]}
-      testID={`desk-${work.number}`}
-    >
+  const press = (): void => onPress(work.id);
+  const look = {
+    isHere: isOpen,
+    style: [sheet.row, { borderColor: palette.line, backgroundColor: isOpen ? palette.chosen : 'transparent' }],
+    testID: `desk-${work.number}`,
+  };
+  const said = (
+    <>
       {isChosen === null ? null : (
         <View aria-hidden>
           <Checkbox status={isChosen ? 'checked' : 'unchecked'} />
@@ -63,6 +63,18 @@ export const ReviewRow = memo(function ReviewRow({ waiting, isOpen, isChosen, on
         )}
       </View>
       <WorkSums work={work} cost={cost} />
+    </>
+  );
+  if (isChosen === null) {
+    return (
+      <LinkPress href={`/shift/${work.id}`} onGo={press} {...look}>
+        {said}
+      </LinkPress>
+    );
+  }
+  return (
+    <Press role="checkbox" checked={isChosen} onPress={press} {...look}>
+      {said}
     </Press>
   );
 });

@@ -41,7 +41,7 @@ export async function removePausedClocks(records: Records, workOrderId: WorkOrde
 }
 
 /** A clock that ran no longer was pressed by mistake, or twice: that is no work. */
-const SLIP_MILLISECONDS = 5_000;
+const SLIP_MILLISECONDS = 2_000;
 
 /** Records what a clock has run as an entry on its work order; the clock itself is left. */
 export async function recordClock(
