@@ -12,14 +12,16 @@ interface Pressed {
   readonly target: EventTarget | null;
   /** Whether it recorded something. */
   hasRecorded: boolean;
+  /** Whether it followed one that recorded something, at the same place and at once. */
+  readonly isEcho: boolean;
 }
 
 let last: Pressed | null = null;
 
 /**
- * Whether a press is the second half of one that a hand made twice: at the same place as one that recorded something, and so soon
- * after it that its person cannot have seen what came of that. What lies there may be another key by now. A key that only asked, or
- * told what is wrong, may be pressed again at once. Held keys repeat as such presses.
+ * Whether a press is the second half of one that a hand made twice: of the same key, at the same place, after it recorded something, and
+ * so soon that its person cannot have seen what came of that. A key that only asked, or told what is wrong, may be pressed again at
+ * once. Held keys repeat as such presses.
  */
 export function isPressedTwice(event: GestureResponderEvent, now: number = performance.now()): boolean {
   // A press by the keyboard comes as the browser made it.
@@ -29,13 +31,21 @@ export function isPressedTwice(event: GestureResponderEvent, now: number = perfo
   // The key, and not the word or sign in it that was hit.
   const target = nativeEvent === undefined ? pressed : currentTarget;
   const before = last;
-  const isTwice =
+  const isEcho =
     before !== null &&
     before.hasRecorded &&
     now - before.at < TWICE_MILLISECONDS &&
     isSamePlace(before, { place, target });
-  last = { at: now, place, target, hasRecorded: isTwice };
-  return isTwice;
+  last = { at: now, place, target, hasRecorded: isEcho, isEcho };
+  return isEcho && before.target === target;
+}
+
+/**
+ * Whether what is recorded now comes of the second half of such a press on another key, which lies there by now: what stood behind a
+ * sheet that has closed, or the next in a row. It may open something; it records nothing.
+ */
+export function isOfEcho(now: number = performance.now()): boolean {
+  return last !== null && last.isEcho && now - last.at < TWICE_MILLISECONDS;
 }
 
 /** What was pressed last records something. */

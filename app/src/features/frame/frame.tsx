@@ -40,7 +40,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
           ))}
           <RaiseKey isRail />
         </View>
-        <View style={sheet.main}>
+        <View id="main" style={sheet.main}>
           <KeepingBar />
           {isSheet ? null : <ClockBar />}
           {isSheet ? null : <UpdateBar />}
@@ -55,7 +55,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
       <KeepingBar />
       {isSheet ? null : <ClockBar />}
       {isSheet ? null : <UpdateBar />}
-      <View style={sheet.main}>
+      <View id="main" style={sheet.main}>
         <MarksContext value={topBarMarks}>{children}</MarksContext>
       </View>
       {isSheet ? null : (
