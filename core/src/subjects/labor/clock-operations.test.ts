@@ -83,7 +83,7 @@ describe('a press made twice', () => {
   it('on the hazards is one reading; read again later is another', async () => {
     const hazards = [{ id: 'h-1', hazard: 'Fall', control: 'Harness', addedAt: noon }];
     const works = new Works({ hazards });
-    const read = (at: string) => works.do('work.acknowledge-hazards', { ...onWork, hazardIds: ['h-1'] }, ann, at);
+    const read = (at: string) => works.do('work.acknowledge-hazards', { ...onWork, hazardIds: [asId('h-1')] }, ann, at);
     const readings = () => works.entries.filter(({ content }) => content.kind === 'acknowledgement').length;
     for (const at of [noon, soon(1), soon(59)]) expect(codeOf(await read(at))).toBe('accepted');
     expect(readings()).toBe(1);
