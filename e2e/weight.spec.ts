@@ -25,6 +25,8 @@ test('what goes over the air is light', { tag: '@whole-browser' }, async ({ open
   const box = ines.getByRole('checkbox', { name: 'Rope on the stop' });
   for (let times = 1; times <= 60; times += 1) {
     await box.tap();
+    // As if time had passed: the same key again at once would be the second half of a double press.
+    await ines.evaluate("window.dispatchEvent(new Event('input'))");
     await expect(box).toBeChecked({ checked: times % 2 === 1 });
   }
   await expect(ines.getByTestId('sent-mark')).toHaveText('60 on this phone');
