@@ -1,5 +1,7 @@
+import type { Instant } from '@oilcan/core/kernel';
 import type { Clock } from '@oilcan/core/labor';
 import { isProvisional } from '@oilcan/core/numbers';
+import { correctedTime } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { tableNames } from '@oilcan/core/registry';
@@ -21,16 +23,22 @@ interface Logged {
   readonly id: string;
   readonly name: string;
   readonly outcome: string;
-  readonly at: string;
   readonly by: string;
+  /** By the clock of its device, which was ahead by so many milliseconds. */
+  readonly at: string;
+  readonly ahead: number;
+  readonly receivedAt: Instant;
 }
+
+/** When something was done, as the server corrected it. */
+const doneAt = ({ at, ahead, receivedAt }: Logged): number => Date.parse(correctedTime(at, ahead, receivedAt));
 
 /** Everything that is promised once a shift is healed, as the sentences of what is broken; none when all holds. */
 export async function brokenPromises(shift: Shift): Promise<string[]> {
   const broken: string[] = [];
   const log: Logged[] = await shift.server
     .database('operations')
-    .select('id', 'name', 'outcome', 'at', 'by_person as by');
+    .select('id', 'name', 'outcome', 'by_person as by', 'at', 'ahead', 'received_at as receivedAt');
   const acceptedIds = new Set(log.filter(({ outcome }) => isOk(outcome)).map(({ id }) => id));
 
   for (const [who, pocket] of shift.pockets) {
@@ -283,7 +291,7 @@ async function wrongSums(shift: Shift, log: readonly Logged[]): Promise<string[]
         other.id !== id &&
         names.includes(other.name) &&
         isOk(other.outcome) &&
-        Math.abs(Date.parse(other.at) - Date.parse(one.at)) < milliseconds,
+        Math.abs(doneAt(other) - doneAt(one)) < milliseconds,
     );
   };
   // The same hazards read again within a minute are one reading, and a clock that runs for less than two seconds is a slip.

@@ -1,10 +1,4 @@
-import {
-  OilcanError,
-  type AssetId,
-  type ErrorValues,
-  type FileId,
-  type WorkOrderId,
-} from '@oilcan/core/kernel';
+import { OilcanError, type AssetId, type ErrorValues, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
 import type { PastOf } from '@oilcan/core/past';
 import type { Person } from '@oilcan/core/people';

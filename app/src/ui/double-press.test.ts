@@ -2,10 +2,13 @@ import type { GestureResponderEvent } from 'react-native';
 import { forgetPress, isOfEcho, isPressedTwice, noteRecording } from './double-press';
 
 const key = {} as EventTarget;
-const pressed = (clientX: number, clientY: number, at: number, target = key, detail = 1) =>
+const pressed = (clientX: number, clientY: number, at: number, target = key, detail = 1, heardAt = at) =>
   isPressedTwice(
-    { nativeEvent: { clientX, clientY, detail }, currentTarget: target } as unknown as GestureResponderEvent,
-    at,
+    {
+      nativeEvent: { clientX, clientY, detail, timeStamp: at },
+      currentTarget: target,
+    } as unknown as GestureResponderEvent,
+    heardAt,
   );
 beforeEach(forgetPress);
 
@@ -25,6 +28,20 @@ describe('a press', () => {
     noteRecording();
     expect([pressed(104, 96, 60, another), isOfEcho(61), isOfEcho(500)]).toEqual([false, true, false]);
     expect([pressed(104, 96, 500, another), isOfEcho(500)]).toEqual([false, false]);
+  });
+
+  it('counts from when the hand pressed, however late a busy page hears of it', () => {
+    pressed(100, 100, 0, key, 1, 700);
+    noteRecording();
+    expect(pressed(100, 100, 90, key, 1, 1_500)).toBe(true);
+    expect(pressed(100, 100, 100, another, 1, 2_000)).toBe(false);
+    expect([isOfEcho(2_100), isOfEcho(2_400)]).toEqual([true, false]);
+  });
+
+  it('is the second half where the device itself calls it a double press', () => {
+    pressed(100, 100, 0);
+    noteRecording();
+    expect(pressed(100, 100, 480, key, 2)).toBe(true);
   });
 
   it('is one of its own where the key only asked, elsewhere, or by another hand', () => {
@@ -52,7 +69,8 @@ describe('a press', () => {
   });
 
   it('by the keyboard comes as it is, and of a key that is held is one', () => {
-    const held = (at: number) => isPressedTwice({ target: key, key: 'Enter' } as unknown as GestureResponderEvent, at);
+    const held = (at: number) =>
+      isPressedTwice({ target: key, key: 'Enter', timeStamp: at } as unknown as GestureResponderEvent, at);
     expect(held(0)).toBe(false);
     noteRecording();
     expect([30, 60, 90].map(held)).toEqual([true, true, true]);

@@ -6,7 +6,9 @@ const TWICE_MILLISECONDS = 350;
 const SAME_PLACE_PIXELS = 24;
 
 interface Pressed {
+  /** When the hand pressed. A page that is busy hears of it later. */
   readonly at: number;
+  readonly heardAt: number;
   /** Null for the keyboard. */
   readonly place: { readonly x: number; readonly y: number } | null;
   readonly target: EventTarget | null;
@@ -21,12 +23,12 @@ let last: Pressed | null = null;
 /**
  * Whether a press is the second half of one that a hand made twice: of the same key, at the same place, after it recorded something, and
  * so soon that its person cannot have seen what came of that. A key that only asked, or told what is wrong, may be pressed again at
- * once. Held keys repeat as such presses.
+ * once. Held keys repeat as such presses. What the device itself calls a double press (`detail` counts them) is one.
  */
 export function isPressedTwice(event: GestureResponderEvent, now: number = performance.now()): boolean {
   // A press by the keyboard comes as the browser made it.
   const { nativeEvent, currentTarget } = event as unknown as { nativeEvent?: MouseEvent; currentTarget: EventTarget };
-  const { detail, clientX, clientY, target: pressed } = nativeEvent ?? (event as unknown as MouseEvent);
+  const { detail, clientX, clientY, timeStamp: at, target: pressed } = nativeEvent ?? (event as unknown as MouseEvent);
   const place = detail > 0 ? { x: clientX, y: clientY } : null;
   // The key, and not the word or sign in it that was hit.
   const target = nativeEvent === undefined ? pressed : currentTarget;
@@ -34,9 +36,9 @@ export function isPressedTwice(event: GestureResponderEvent, now: number = perfo
   const isEcho =
     before !== null &&
     before.hasRecorded &&
-    now - before.at < TWICE_MILLISECONDS &&
+    (detail > 1 || at - before.at < TWICE_MILLISECONDS) &&
     isSamePlace(before, { place, target });
-  last = { at: now, place, target, hasRecorded: isEcho, isEcho };
+  last = { at, heardAt: now, place, target, hasRecorded: isEcho, isEcho };
   return isEcho && before.target === target;
 }
 
@@ -45,7 +47,7 @@ export function isPressedTwice(event: GestureResponderEvent, now: number = perfo
  * sheet that has closed, or the next in a row. It may open something; it records nothing.
  */
 export function isOfEcho(now: number = performance.now()): boolean {
-  return last !== null && last.isEcho && now - last.at < TWICE_MILLISECONDS;
+  return last !== null && last.isEcho && now - last.heardAt < TWICE_MILLISECONDS;
 }
 
 /** What was pressed last records something. */
