@@ -1,6 +1,6 @@
 import type { WorkOrderId } from '@oilcan/core/kernel';
 import { create } from 'zustand';
-import { useNotice } from '../ui/notice';
+import { useNotice } from '../ui/use-notice';
 import { UNDO_MILLISECONDS } from './last-kept';
 import { peekRow } from './store';
 import { performOrSay } from './use-operation';

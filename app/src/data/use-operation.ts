@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Refusal } from '@oilcan/core/operations';
 import { sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
-import { useNotice } from '../ui/notice';
+import { useNotice } from '../ui/use-notice';
 import { perform } from './store';
 
 interface Performing {

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { Field, type FieldProps } from '../ui/field';
 
-interface Props<Values extends FieldValues> extends Omit<FieldProps, 'value' | 'onChange' | 'error'> {
+interface Props<Values extends FieldValues> extends Omit<FieldProps, 'value' | 'onChange' | 'error' | 'inputRef'> {
   readonly control: Control<Values>;
   readonly name: FieldPath<Values>;
 }
@@ -15,6 +15,7 @@ export function FormField<Values extends FieldValues>({ control, name, ...rest }
       {...rest}
       value={String(field.value ?? '')}
       onChange={field.onChange}
+      inputRef={field.ref}
       error={fieldState.error?.message ?? null}
     />
   );

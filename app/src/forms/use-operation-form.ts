@@ -12,7 +12,7 @@ import { readArgs, type Refusal } from '@oilcan/core/operations';
 import { operationNamed, sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
 import { performMaking } from '../data/store';
 import { useFormDraft } from './form-draft';
-import { useNotice } from '../ui/notice';
+import { useNotice } from '../ui/use-notice';
 import { useOnce } from '../ui/use-once';
 
 interface Options<N extends OperationName, Values extends FieldValues> {
@@ -92,7 +92,8 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
     if ('unreadable' in typed) return;
     const made = await performMaking(operation, typed.args);
     if (!made.ok) {
-      form.setError(nameOf(made) ?? 'root', { message: sentenceFor(made.code, made.values) });
+      const wrong = { message: sentenceFor(made.code, made.values) };
+      form.setError(nameOf(made) ?? 'root', wrong, { shouldFocus: true });
       return;
     }
     draft.forget();

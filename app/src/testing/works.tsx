@@ -25,7 +25,7 @@ import { TestServer } from '../data/testing/test-server';
 import { forgetChoices } from '../ui/kept-choice';
 import { topBarMarks } from '../features/frame/top-bar-marks';
 import { MarksContext } from '../features/page/marks';
-import { useNotice } from '../ui/notice';
+import { useNotice } from '../ui/use-notice';
 import { settled } from './hands';
 import { completeBrowser, timersButClocks } from './pretend-browser';
 import { ThemeProvider } from '../ui/theme';

@@ -1,5 +1,6 @@
-import { useContext, useId, type ReactElement, type ReactNode } from 'react';
+import { useContext, useId, useState, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
+import { useNotice } from './use-notice';
 import { IconPress } from './press';
 import { SheetTop } from './sheet-top';
 import { RULE, useIsWindowWide } from './theme';
@@ -23,6 +24,17 @@ interface Props {
  */
 function Veil({ onPress }: { readonly onPress: () => void }): ReactElement {
   return <View style={StyleSheet.absoluteFill} {...{ onClick: onPress }} testID="veil" />;
+}
+
+/** What is said while the sheet is open: behind it nobody would see or hear it. */
+function SheetNotice(): ReactElement {
+  const text = useNotice((state) => state.text);
+  const [before] = useState(text);
+  return (
+    <View aria-live="polite" style={sheet.notice}>
+      {text === null || text === before ? null : <Words as="label">{text}</Words>}
+    </View>
+  );
 }
 
 /** What opens over the work: from below on a phone, in the middle on a wide screen. Escape and the veil close it. */
@@ -55,6 +67,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
             {top}
             {children}
           </ScrollView>
+          <SheetNotice />
           {foot === undefined ? null : <View style={sheet.foot}>{foot}</View>}
         </View>
       </View>
@@ -74,5 +87,6 @@ const sheet = StyleSheet.create({
   aside: { flexShrink: 1 },
   body: { flexGrow: 0, flexShrink: 1 },
   content: { paddingHorizontal: 16, paddingTop: 4, paddingBottom: 12, gap: 12 },
+  notice: { paddingHorizontal: 16 },
   foot: { paddingHorizontal: 16, paddingTop: 8, gap: 8 },
 });

@@ -1,5 +1,7 @@
 import type { ReactElement } from 'react';
+import { signedBy } from '@oilcan/core/kernel';
 import { usePalette } from './use-palette';
+import { Words } from './words';
 
 /** The field in which a signature is drawn, in units of its path. */
 export const FIELD = { width: 600, height: 240 };
@@ -10,9 +12,10 @@ interface Props {
   readonly width?: number;
 }
 
-/** What somebody drew. */
+/** What somebody drew; of whoever signed without drawing, their name. */
 export function Drawn({ path, name, width = 120 }: Props): ReactElement {
   const palette = usePalette();
+  if (path === '') return <Words as="label">{signedBy({ name, path })}</Words>;
   return (
     <svg
       width={width}

@@ -1,5 +1,5 @@
-import type { ReactElement } from 'react';
-import { View, type KeyboardTypeOptions } from 'react-native';
+import { useId, type ReactElement, type Ref } from 'react';
+import { Text, View, type KeyboardTypeOptions, type TextInput as NativeInput } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { mdiClose } from '@mdi/js';
 import { usePalette } from './use-palette';
@@ -8,12 +8,14 @@ import { Words } from './words';
 export interface FieldProps {
   readonly label: string;
   readonly value: string;
-  readonly onChange: (text: string) => void;
+  readonly onChange?: (text: string) => void;
   /** Why what was typed cannot be taken. */
   readonly error?: string | null;
   readonly hint?: string;
   readonly lines?: number;
   readonly isSecret?: boolean;
+  /** It can be read and copied only. */
+  readonly isReadOnly?: boolean;
   readonly keyboard?: KeyboardTypeOptions;
   readonly autoFocus?: boolean;
   readonly onEnter?: () => void;
@@ -21,6 +23,8 @@ export interface FieldProps {
   readonly isFind?: boolean;
   /** Another way to fill it than by typing. */
   readonly pick?: { readonly icon: string; readonly label: string; readonly onPress: () => void };
+  /** By which a form takes its person to a field. */
+  readonly inputRef?: Ref<NativeInput>;
   readonly autoComplete?: 'username' | 'current-password' | 'new-password' | 'off';
 }
 
@@ -33,22 +37,31 @@ export function Field({
   hint,
   lines = 1,
   isSecret = false,
+  isReadOnly = false,
   keyboard = 'default',
   autoFocus = false,
   onEnter,
   isFind = false,
   autoComplete = 'off',
   pick,
+  inputRef,
 }: FieldProps): ReactElement {
   const palette = usePalette();
+  const aboutId = useId();
+  const isAbout = error !== null || hint !== undefined;
   return (
     <View>
       <TextInput
         mode="outlined"
-        label={label}
+        // Paper draws it twice; a screen reader says it once, with the field.
+        label={<Text aria-hidden>{label}</Text>}
         aria-label={label}
+        {...(inputRef === undefined ? {} : { ref: inputRef })}
+        {...(isAbout ? { 'aria-describedby': aboutId } : {})}
+        {...(error === null ? {} : { 'aria-invalid': true })}
         value={value}
-        onChangeText={onChange}
+        {...(onChange === undefined ? {} : { onChangeText: onChange })}
+        readOnly={isReadOnly}
         error={error !== null}
         multiline={lines > 1}
         numberOfLines={lines}
@@ -60,7 +73,7 @@ export function Field({
         {...(isFind ? { inputMode: 'search' as const } : {})}
         right={
           isFind && value !== '' ? (
-            <TextInput.Icon icon={mdiClose} aria-label="Empty it" onPress={() => onChange('')} />
+            <TextInput.Icon icon={mdiClose} aria-label="Empty it" onPress={() => onChange?.('')} />
           ) : pick === undefined ? null : (
             <TextInput.Icon icon={pick.icon} aria-label={pick.label} onPress={pick.onPress} />
           )
@@ -68,11 +81,11 @@ export function Field({
         {...(onEnter === undefined ? {} : { onSubmitEditing: onEnter })}
       />
       {error !== null ? (
-        <Words as="small" color={palette.faulty} live>
+        <Words as="small" color={palette.faulty} id={aboutId} live>
           {error}
         </Words>
       ) : hint === undefined ? null : (
-        <Words as="small" soft>
+        <Words as="small" soft id={aboutId}>
           {hint}
         </Words>
       )}

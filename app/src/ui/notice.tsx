@@ -1,19 +1,6 @@
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
-import { create } from 'zustand';
 import { piece } from './piece';
-
-interface NoticeState {
-  readonly text: string | null;
-  readonly say: (text: string) => void;
-  readonly clear: () => void;
-}
-
-/** One short sentence about what just happened. */
-export const useNotice = create<NoticeState>((set) => ({
-  text: null,
-  say: (text) => set({ text }),
-  clear: () => set({ text: null }),
-}));
+import { useNotice } from './use-notice';
 
 const NoticeSnackbar = piece(() => import('./notice-snackbar').then((module) => module.NoticeSnackbar));
 /** After the first screen, so that it is there with the first notice, signal or not. */

@@ -5,7 +5,7 @@ import { forgetPress } from './double-press';
 import { Icon } from './icon';
 import { CORNER, GAP, RULE, TARGET } from './theme';
 import { mdiCheck } from '@mdi/js';
-import Touchable, { Repeatable } from './touchable';
+import Touchable, { Cannot, Repeatable } from './touchable';
 import { textStyles } from './type';
 import { usePalette } from './use-palette';
 
@@ -17,6 +17,8 @@ interface PressProps {
   readonly href?: string;
   readonly role?: 'button' | 'link' | 'checkbox' | 'radio' | 'tab';
   readonly checked?: boolean;
+  /** Whether what it folds is to be seen. */
+  readonly isExpanded?: boolean;
   /** It leads to where the person is already. */
   readonly isHere?: boolean;
   readonly disabled?: boolean;
@@ -34,6 +36,7 @@ export function Press({
   href,
   role = 'button',
   checked,
+  isExpanded,
   isHere = false,
   disabled = false,
   style,
@@ -50,6 +53,7 @@ export function Press({
       {...(href === undefined ? {} : { href })}
       {...(label === undefined ? {} : { 'aria-label': label })}
       {...(checked === undefined ? {} : { 'aria-checked': checked })}
+      {...(isExpanded === undefined ? {} : { 'aria-expanded': isExpanded })}
       {...(isHere ? { 'aria-current': role === 'link' ? 'page' : true } : {})}
       {...(testID === undefined ? {} : { testID })}
       style={[sheet.press, style]}
@@ -65,7 +69,8 @@ interface ButtonProps {
   readonly icon?: string;
   /** The one that the screen is for. */
   readonly main?: boolean;
-  readonly disabled?: boolean;
+  /** Why it cannot be pressed yet, in a sentence that says what to do first. */
+  readonly cannot?: string | false | null;
   readonly label?: string;
   readonly style?: StyleProp<ViewStyle>;
   /** For what is held instead of pressed. */
@@ -80,7 +85,7 @@ export function Button({
   onPress,
   icon,
   main = false,
-  disabled = false,
+  cannot = null,
   label,
   style,
   onPressIn,
@@ -88,25 +93,31 @@ export function Button({
   isRepeatable = false,
 }: ButtonProps): ReactElement {
   const palette = usePalette();
+  const why = cannot === false ? null : cannot;
   const button = (
     <PaperButton
       mode={main ? 'contained' : 'outlined'}
       onPress={onPress}
-      disabled={disabled}
       {...(onPressIn === undefined ? {} : { onPressIn })}
       {...(onPressOut === undefined ? {} : { onPressOut })}
       {...(icon === undefined ? {} : { icon: ({ color }) => <Icon path={icon} color={color} size={20} /> })}
       {...(label === undefined ? {} : { accessibilityLabel: label })}
       buttonColor={main ? palette.green : palette.card}
       textColor={main ? palette.onGreen : palette.ink}
-      style={[sheet.button, { borderColor: main ? palette.green : palette.edge }, disabled && sheet.disabled, style]}
+      style={[
+        sheet.button,
+        { borderColor: main ? palette.green : palette.edge },
+        why !== null && sheet.disabled,
+        style,
+      ]}
       contentStyle={sheet.inButton}
       labelStyle={[sheet.word, icon !== undefined && sheet.afterIcon, main ? textStyles.heading : textStyles.label]}
     >
       {word}
     </PaperButton>
   );
-  return isRepeatable ? <Repeatable value>{button}</Repeatable> : button;
+  const key = why === null ? button : <Cannot value={why}>{button}</Cannot>;
+  return isRepeatable ? <Repeatable value>{key}</Repeatable> : key;
 }
 
 interface IconPressProps {

@@ -5,10 +5,15 @@ import {
   type ColumnDef,
   type SortingState,
 } from '@tanstack/react-table';
+import { useRouter } from 'expo-router';
 import { memo, useMemo, useState, type ReactElement, type ReactNode, type Ref } from 'react';
-import { FlatList, StyleSheet, View, type FlatListProps } from 'react-native';
+import { FlatList, StyleSheet, View, type FlatListProps, type ViewProps } from 'react-native';
 import { DataTable } from 'react-native-paper';
+import { LinkPress } from './link-press';
+import { RowsScroll } from './list';
+import { Press } from './press';
 import { TARGET } from './theme';
+import Touchable from './touchable';
 import { textStyles } from './type';
 import { usePalette } from './use-palette';
 import { Words } from './words';
@@ -27,7 +32,16 @@ export interface TableColumn<Row> {
   readonly words?: (row: Row) => string;
 }
 
+/** What a press on a row does: it leads somewhere, or opens something here. */
+interface Opens<Row> {
+  /** The column whose words are the link or the key; a press anywhere on the row does the same. */
+  readonly column: string;
+  readonly does: { readonly href: (row: Row) => string } | { readonly press: (row: Row) => void };
+}
+
 export interface TableProps<Row> {
+  /** What the rows are, for who does not see it. */
+  readonly label: string;
   readonly rows: readonly Row[];
   readonly columns: readonly TableColumn<Row>[];
   readonly idOf: (row: Row) => string;
@@ -36,7 +50,7 @@ export interface TableProps<Row> {
   readonly top: (sorted: readonly Row[]) => ReactNode;
   readonly empty: ReactElement;
   readonly foot?: ReactElement | null;
-  readonly onPress?: (row: Row) => void;
+  readonly opens?: Opens<Row>;
   readonly testIdOf?: (row: Row) => string;
   readonly scroller?: Ref<FlatList<Row>>;
   /** Of the list, where its place is kept. */
@@ -49,6 +63,7 @@ export interface TableProps<Row> {
  * @example const Table = piece<TableProps<Part>>(() => import('./sorted-table').then((module) => module.SortedTable<Part>));
  */
 export function SortedTable<Row>({
+  label,
   rows,
   columns,
   idOf,
@@ -56,7 +71,7 @@ export function SortedTable<Row>({
   top,
   empty,
   foot = null,
-  onPress,
+  opens,
   testIdOf,
   scroller,
   kept,
@@ -79,30 +94,31 @@ export function SortedTable<Row>({
   });
   const sorted = table.getRowModel().rows.map(({ original }) => original);
   const heads = (
-    <View>
-      {top(sorted)}
-      <View role="group" aria-label="Sort by" style={[sheet.heads, { borderColor: palette.ink }]}>
-        {columns.map((column) => {
-          const of = table.getColumn(column.id);
-          const order = of?.getIsSorted() ?? false;
-          const said = order === false ? '' : order === 'asc' ? ', rising' : ', falling';
-          return (
+    <View role="row" style={[sheet.heads, { borderColor: palette.ink }]}>
+      {columns.map((column) => {
+        const of = table.getColumn(column.id);
+        const order = of?.getIsSorted() ?? false;
+        return (
+          <View
+            key={column.id}
+            role="columnheader"
+            aria-sort={order === false ? 'none' : order === 'asc' ? 'ascending' : 'descending'}
+            style={cell(column)}
+          >
             <DataTable.Title
-              key={column.id}
               role="button"
-              aria-label={`${column.heading}${said}`}
               numeric={column.isFigure === true}
               numberOfLines={2}
               onPress={() => of?.toggleSorting()}
               {...(order === false ? {} : { sortDirection: order === 'asc' ? 'ascending' : 'descending' })}
-              style={[sheet.title, cell(column)]}
+              style={sheet.title}
               textStyle={[textStyles.label, { color: palette.ink }]}
             >
               {column.heading}
             </DataTable.Title>
-          );
-        })}
-      </View>
+          </View>
+        );
+      })}
     </View>
   );
   return (
@@ -112,17 +128,25 @@ export function SortedTable<Row>({
       role="main"
       data={sorted}
       keyExtractor={idOf}
-      renderItem={({ item }) => (
+      renderScrollComponent={(props) => (
+        <RowsScroll
+          {...props}
+          rowsAre={{ role: 'table', 'aria-label': label, 'aria-rowcount': sorted.length + 1 } as ViewProps}
+          heads={heads}
+        />
+      )}
+      renderItem={({ item, index }) => (
         <TableRow
           row={item}
+          index={index}
           columns={columns as readonly TableColumn<unknown>[]}
-          {...(onPress === undefined ? {} : { onPress: onPress as (row: unknown) => void })}
+          {...(opens === undefined ? {} : { opens: opens as Opens<unknown> })}
           {...(testIdOf === undefined ? {} : { testID: testIdOf(item) })}
         />
       )}
       initialNumToRender={20}
       windowSize={5}
-      ListHeaderComponent={heads}
+      ListHeaderComponent={<View>{top(sorted)}</View>}
       ListEmptyComponent={empty}
       ListFooterComponent={foot}
       contentContainerStyle={sheet.list}
@@ -139,40 +163,72 @@ const cell = <Row,>({ width, grows = false }: TableColumn<Row>) => ({
 
 interface RowProps {
   readonly row: unknown;
+  readonly index: number;
   readonly columns: readonly TableColumn<unknown>[];
-  readonly onPress?: (row: unknown) => void;
+  readonly opens?: Opens<unknown>;
   readonly testID?: string;
 }
 
-const TableRow = memo(function TableRow({ row, columns, onPress, testID }: RowProps): ReactElement {
+const TableRow = memo(function TableRow({ row, index, columns, opens, testID }: RowProps): ReactElement {
   const palette = usePalette();
+  const router = useRouter();
   const cells = columns.map((column) => (
-    <View key={column.id} style={[cell(column), column.isFigure === true && sheet.figure]}>
-      <Words as="small" lines={2}>
-        {(column.words ?? column.value)(row)}
-      </Words>
+    <View key={column.id} role="cell" style={[cell(column), column.isFigure === true && sheet.figure]}>
+      {opens?.column === column.id ? (
+        <Opener does={opens.does} row={row} words={String((column.words ?? column.value)(row))} />
+      ) : (
+        <Words as="small" lines={2}>
+          {(column.words ?? column.value)(row)}
+        </Words>
+      )}
     </View>
   ));
   const look = [sheet.row, { borderColor: palette.line, backgroundColor: palette.card }];
-  if (onPress === undefined) {
+  const open = (): void => {
+    if (opens === undefined) return;
+    if ('press' in opens.does) opens.does.press(row);
+    else router.navigate(opens.does.href(row));
+  };
+  // Of the table the first row are the heads.
+  const isRow = { role: 'row' as const, 'aria-rowindex': index + 2, ...(testID === undefined ? {} : { testID }) };
+  if (opens === undefined) {
     return (
-      <View style={[look, sheet.cells]} {...(testID === undefined ? {} : { testID })}>
+      <View {...isRow} style={[look, sheet.cells]}>
         {cells}
       </View>
     );
   }
   return (
-    <DataTable.Row role="link" onPress={() => onPress(row)} style={look} {...(testID === undefined ? {} : { testID })}>
-      <View style={sheet.cells}>{cells}</View>
-    </DataTable.Row>
+    <Touchable {...isRow} tabIndex={-1} onPress={open} style={[look, sheet.cells]}>
+      <>{cells}</>
+    </Touchable>
   );
 });
+
+interface OpenerProps extends Pick<Opens<unknown>, 'does'> {
+  readonly row: unknown;
+  readonly words: string;
+}
+
+function Opener({ does, row, words }: OpenerProps): ReactElement {
+  const shown = (
+    <Words as="small" style={sheet.link}>
+      {words}
+    </Words>
+  );
+  return 'press' in does ? (
+    <Press onPress={() => does.press(row)}>{shown}</Press>
+  ) : (
+    <LinkPress href={does.href(row)}>{shown}</LinkPress>
+  );
+}
 
 const sheet = StyleSheet.create({
   list: { paddingBottom: 24 },
   heads: { flexDirection: 'row', gap: 10, paddingHorizontal: 16, borderBottomWidth: 2 },
   title: { minHeight: TARGET, paddingVertical: 4, alignItems: 'center', flex: undefined },
+  link: { textDecorationLine: 'underline' },
   row: { paddingHorizontal: 16, borderBottomWidth: 1, minHeight: 52, justifyContent: 'center' },
-  cells: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 10 },
+  cells: { flexDirection: 'row', alignItems: 'center', gap: 10 },
   figure: { alignItems: 'flex-end' },
 });

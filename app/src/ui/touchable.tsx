@@ -1,4 +1,4 @@
-import { createContext, useContext, type ReactElement, type Ref } from 'react';
+import { createContext, useCallback, useContext, useRef, type ReactElement, type Ref } from 'react';
 import {
   Pressable,
   type AccessibilityState,
@@ -10,6 +10,7 @@ import {
   type ViewStyle,
 } from 'react-native';
 import { isPressedTwice } from './double-press';
+import { useNotice } from './use-notice';
 import { usePalette } from './use-palette';
 
 /** Around what of Paper is pressed many times in a row, as `isRepeatable` of our own. */
@@ -17,6 +18,9 @@ export const Repeatable = createContext(false);
 
 /** React Native for the web knows of a mouse over it too. */
 type State = PressableStateCallbackType & { readonly hovered?: boolean };
+
+/** Around a key that cannot be pressed yet: why. It can be reached all the same, and says so when it is pressed. */
+export const Cannot = createContext<string | null>(null);
 
 interface Props extends Omit<PressableProps, 'style'> {
   readonly style?: StyleProp<ViewStyle> | ((state: State) => StyleProp<ViewStyle>);
@@ -54,8 +58,25 @@ export default function Touchable({
 }: Props): ReactElement {
   const { ink } = usePalette();
   const isMany = useContext(Repeatable) || isRepeatable;
+  const cannot = useContext(Cannot);
+  // React Native for the web has no word for what cannot be pressed and can be reached.
+  const element = useRef<HTMLElement | null>(null);
+  const marked = useCallback(
+    (view: View | null): void => {
+      element.current?.removeAttribute('aria-disabled');
+      element.current = view as unknown as HTMLElement | null;
+      element.current?.setAttribute('aria-disabled', 'true');
+      if (typeof ref === 'function') ref(view);
+      else if (ref != null) ref.current = view;
+    },
+    [ref],
+  );
   const role = rest.role ?? rest.accessibilityRole;
   const press = (event: GestureResponderEvent): void => {
+    if (cannot !== null) {
+      useNotice.getState().say(cannot);
+      return;
+    }
     if (href !== undefined && isForTheBrowser(event, href)) return;
     if (isMany || !isPressedTwice(event)) onPress?.(event);
   };
@@ -63,7 +84,7 @@ export default function Touchable({
     <Pressable
       {...stateOnTheWeb(role, accessibilityState)}
       {...rest}
-      {...(ref === undefined ? {} : { ref })}
+      {...(cannot === null ? (ref === undefined ? {} : { ref }) : { ref: marked })}
       {...(href === undefined ? {} : { href })}
       {...(onPress == null ? {} : { onPress: press })}
       {...(onPress == null || !pressedBySpace.includes(role ?? '') ? {} : { onKeyDown: bySpace(press) })}

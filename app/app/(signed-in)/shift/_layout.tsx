@@ -30,7 +30,7 @@ export default function ShiftLayout(): ReactElement {
     </>
   );
   return (
-    <Beside list={list}>
+    <Beside path="/shift" list={list}>
       <BesidePinned open={work}>
         <Slot />
       </BesidePinned>

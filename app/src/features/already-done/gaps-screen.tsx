@@ -7,7 +7,7 @@ import { canChange, type WorkOrder } from '@oilcan/core/work';
 import { peekRow, useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { useOnce } from '../../ui/use-once';
 import { Words } from '../../ui/words';
@@ -18,6 +18,7 @@ import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { dockItems } from '../registry/views';
 import { useOwed } from '../../data/use-owed';
+import { PageTitle } from '../page/page-title';
 
 /** What is still compulsory of work that was done: one question after the other, then it is finished like any other. */
 export function GapsScreen({ workOrderId }: { readonly workOrderId: string }): ReactElement {
@@ -25,7 +26,12 @@ export function GapsScreen({ workOrderId }: { readonly workOrderId: string }): R
   const work = useRow('workOrders', workOrderId);
   return (
     <View style={sheet.screen}>
-      <TopBar title="Already done" {...(work === undefined ? {} : { aside: work.number })} {...back} />
+      <TopBar
+        title="Already done"
+        isNamedBelow={work !== undefined}
+        {...(work === undefined ? {} : { aside: work.number })}
+        {...back}
+      />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
         {work === undefined ? <Words live>This work order is not on this phone.</Words> : <Gaps work={work} />}
       </ScrollView>
@@ -50,9 +56,7 @@ function Gaps({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const isOver = !canChange(work.state, 'finish') && work.state !== 'ready';
   return (
     <>
-      <Words as="title" level={1}>
-        {work.title}
-      </Words>
+      <PageTitle>{work.title}</PageTitle>
       <Words soft>Kept as {work.number}. Leave it when you like: it stands on your list until it is finished.</Words>
       {isOver ? (
         <Words>It is finished.</Words>

@@ -12,7 +12,7 @@ import { newWorkOrder, workKinds, type WorkKind, type WorkOrder } from '@oilcan/
 import { useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button, Choice, Choices, IconPress } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { RULE } from '../../ui/theme';
@@ -191,7 +191,13 @@ export function WhatItBecomes({
       )}
       <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
         {problems.length === 0 ? null : <Words soft>Correct the line, or leave out what does not fit.</Words>}
-        <Button main disabled={problems.length > 0} word="Keep it" style={sheet.key} onPress={() => once(keep)} />
+        <Button
+          main
+          cannot={problems.length > 0 && 'Correct the line, or leave out what does not fit.'}
+          word="Keep it"
+          style={sheet.key}
+          onPress={() => once(keep)}
+        />
       </View>
     </>
   );

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { bringFile } from '../../data/files/bring-file';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { counted } from '../../words/work-words';
 
 /** Brings files to a job and the machine of it that they are about, one after the other, and says what became of them. */

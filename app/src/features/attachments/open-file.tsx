@@ -3,7 +3,7 @@ import { mdiDownload } from '@mdi/js';
 import type { FileContent } from '@oilcan/core/attachments';
 import { readFile } from '../../data/store';
 import { saveFile } from '../../data/save-file';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 
 /** A file of the job, to be saved or opened by the device. */

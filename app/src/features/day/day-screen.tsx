@@ -23,6 +23,7 @@ import { ComingDays } from './coming-days';
 import { CutOverlap } from './cut-overlap';
 import { DayPicture, clockTime } from './day-picture';
 import { OtherTimeSheet } from './other-time-sheet';
+import { List } from '../../ui/list';
 
 /** So many days back somebody may still look: work of longer ago is not on the phone any more. */
 const DAYS_BACK = 3;
@@ -73,20 +74,22 @@ function DayOf({ settings }: { readonly settings: Settings }): ReactElement {
         </View>
         <DayPicture day={day} window={{ from, to }} zone={zone} />
         <View>
-          {linesOf(day).map((line) =>
-            'gap' in line ? (
-              <GapLine
-                key={`gap ${line.gap.from}`}
-                gap={line.gap}
-                zone={zone}
-                onFill={() => setAdding(typedTime(line.gap.from, line.gap.to, zone))}
-              />
-            ) : 'overlap' in line ? (
-              <CutOverlap key={`overlap ${line.overlap.later.id}`} overlap={line.overlap} zone={zone} />
-            ) : (
-              <TimeLine key={line.time.id} time={line.time} zone={zone} />
-            ),
-          )}
+          <List label="Times">
+            {linesOf(day).map((line) =>
+              'gap' in line ? (
+                <GapLine
+                  key={`gap ${line.gap.from}`}
+                  gap={line.gap}
+                  zone={zone}
+                  onFill={() => setAdding(typedTime(line.gap.from, line.gap.to, zone))}
+                />
+              ) : 'overlap' in line ? (
+                <CutOverlap key={`overlap ${line.overlap.later.id}`} overlap={line.overlap} zone={zone} />
+              ) : (
+                <TimeLine key={line.time.id} time={line.time} zone={zone} />
+              ),
+            )}
+          </List>
           {day.times.length === 0 ? <Words>Nothing of yours is recorded on this day.</Words> : null}
         </View>
         <Button icon={mdiPlus} word="Time on no job" onPress={() => setAdding('empty')} />

@@ -25,6 +25,9 @@ import { LimitsSheet, ReviewPane, ReviewRow, useReviews, type SheetOfWork, type 
 import { DeskKeys } from './desk-keys';
 import { UnderwayRow } from './underway-row';
 import { UndeliveredMails } from './undelivered-mails';
+import { asList } from '../../ui/list';
+
+const asRows = asList('Work to be accepted');
 
 const keyOf = ({ work }: Waiting): string => work.id;
 
@@ -87,6 +90,7 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
     <FlatList
       ref={list}
       role="main"
+      {...asRows}
       data={waiting}
       keyExtractor={keyOf}
       renderItem={renderItem}
@@ -163,7 +167,7 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
           <>
             <Button
               main
-              disabled={chosen.size === 0}
+              cannot={chosen.size === 0 && 'Choose a job first.'}
               word={`Accept ${counted(chosen.size, 'job', 'jobs')}`}
               onPress={() => onAccept(waiting.map(({ work }) => work.id as string).filter((id) => chosen.has(id)))}
             />

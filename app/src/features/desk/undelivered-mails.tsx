@@ -2,7 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { httpLink } from '../../data/http-link';
 import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';

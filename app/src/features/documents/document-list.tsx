@@ -10,17 +10,18 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { documentWords } from './document-words';
 import { mdiChevronRight, mdiFileDocumentOutline } from '@mdi/js';
+import { List } from '../../ui/list';
 
 /** The documents of a machine, each a press from being read; null when there is none. */
 export function DocumentList({ assetId }: { readonly assetId: AssetId }): ReactElement | null {
   const documents = useRows('documents', 'asset', assetId);
   if (documents.length === 0) return null;
   return (
-    <View>
+    <List label="Documents">
       {documents.map((document) => (
         <DocumentLine key={document.id} document={document} />
       ))}
-    </View>
+    </List>
   );
 }
 

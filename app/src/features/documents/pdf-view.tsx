@@ -101,14 +101,14 @@ function Pages({
               word="Before"
               label="The place before"
               isRepeatable
-              disabled={matches.length < 2}
+              cannot={matches.length < 2 && 'There is no other place.'}
               onPress={() => goTo(at - 1)}
             />
             <Button
               word="Next"
               label="Next place"
               isRepeatable
-              disabled={matches.length < 2}
+              cannot={matches.length < 2 && 'There is no other place.'}
               onPress={() => goTo(at + 1)}
             />
           </>

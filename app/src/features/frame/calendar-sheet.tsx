@@ -1,12 +1,12 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiContentCopy } from '@mdi/js';
-import { TextInput } from 'react-native-paper';
 import { httpLink } from '../../data/http-link';
 import { now, useSettings } from '../../data/store';
 import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
+import { Field } from '../../ui/field';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -46,7 +46,7 @@ export function CalendarSheet({ onClose }: { readonly onClose: () => void }): Re
       {answered.is === 'without signal' ? <Words live>Your link can be made when there is signal.</Words> : null}
       {path === null ? null : (
         <View style={sheet.link}>
-          <TextInput mode="outlined" label="The link" value={address} readOnly />
+          <Field label="The link" value={address} isReadOnly />
           <Button
             main
             icon={mdiContentCopy}

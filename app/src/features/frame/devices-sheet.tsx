@@ -5,7 +5,7 @@ import { httpLink } from '../../data/http-link';
 import { now, useSettings } from '../../data/store';
 import { sentenceOfFailure, useAnswer } from '../../data/use-answer';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';

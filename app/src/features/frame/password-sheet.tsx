@@ -6,7 +6,7 @@ import { sentenceOfFailure } from '../../data/use-answer';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 

@@ -5,12 +5,13 @@ import { formatDuration } from '@oilcan/core/kernel';
 import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useSettings, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button, Choice } from '../../ui/press';
 import { Row, Section } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted, kindWords } from '../../words/work-words';
+import { List } from '../../ui/list';
 
 /** On the Desk: raised work that waits for a lead; one press lets it start, also several. */
 export function DeskGoAhead(): ReactElement | null {
@@ -34,20 +35,22 @@ export function DeskGoAhead(): ReactElement | null {
   };
   return (
     <Section title="Waits for your go-ahead" aside={counted(waiting.length, 'job', 'jobs')}>
-      {waiting.map((work) => (
-        <WaitingRow
-          key={work.id}
-          work={work}
-          isChosen={waiting.length === 1 ? null : !left.has(work.id)}
-          onToggle={() => toggle(work.id)}
-          onLetStart={() => void letStart([work])}
-        />
-      ))}
+      <List label="Waits for go-ahead">
+        {waiting.map((work) => (
+          <WaitingRow
+            key={work.id}
+            work={work}
+            isChosen={waiting.length === 1 ? null : !left.has(work.id)}
+            onToggle={() => toggle(work.id)}
+            onLetStart={() => void letStart([work])}
+          />
+        ))}
+      </List>
       {waiting.length === 1 ? null : (
         <Button
           main
           style={sheet.all}
-          disabled={chosen.length === 0}
+          cannot={chosen.length === 0 && 'Choose a job first.'}
           word={`Let ${counted(chosen.length, 'job', 'jobs')} start`}
           onPress={() => void letStart(chosen)}
         />

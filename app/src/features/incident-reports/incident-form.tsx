@@ -20,9 +20,9 @@ import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } 
 import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button, Choice, Choices } from '../../ui/press';
-import { SignaturePad } from '../../ui/signature-pad';
+import { SignatureField, unsigned } from '../../forms/signature-field';
 import { RULE } from '../../ui/theme';
 import { toggled } from '../../ui/toggled';
 import { useOnce } from '../../ui/use-once';
@@ -61,7 +61,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
   const [at, setAt] = useState<RaisedAt>(first);
   const { trouble, take } = useCamera((taken) => change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
   const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
-  const [path, setPath] = useState('');
+  const [signed, setSigned] = useState(unsigned);
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
@@ -90,7 +90,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
       presentOthers,
       doneAtOnce,
       photo,
-      signature: path === '' ? null : { name: person.name, path },
+      signature: signed.path === '' && !signed.isByName ? null : { name: person.name, path: signed.path },
     });
     if (!made.ok) return told(sentenceFor(made.code, made.values));
     const incidentId = asId<IncidentId>(made.value);
@@ -172,7 +172,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
           {isAsked('photo') ? (
             <Button
               word={photos.length === 0 ? label('photo', 'Photo') : 'Another photo'}
-              disabled={photos.length >= MOST_PHOTOS}
+              cannot={photos.length >= MOST_PHOTOS && `At most ${MOST_PHOTOS} photos.`}
               icon={mdiCamera}
               onPress={() => void take()}
             />
@@ -183,7 +183,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
         {isAsked('signature') ? (
           <View>
             <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>
-            <SignaturePad path={path} onDraw={setPath} />
+            <SignatureField signed={signed} onSign={setSigned} error={null} />
           </View>
         ) : null}
         <FormRefusal sentence={refusal ?? trouble ?? microphone?.trouble ?? null} />
@@ -193,7 +193,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
           main
           word="Report the incident"
           style={sheet.key}
-          disabled={at === null || words.trim() === ''}
+          cannot={at === null ? 'Say first where it was.' : words.trim() === '' && 'Say first what happened.'}
           onPress={() => once(send)}
         />
       </View>

@@ -20,6 +20,7 @@ import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { Picture } from '../photos';
 import { causeWords, incidentKindWords } from './incident-words';
+import { PageTitle } from '../page/page-title';
 
 /** One incident, for those whom it concerns. */
 export function IncidentScreen({ incidentId }: { readonly incidentId: string }): ReactElement {
@@ -27,7 +28,7 @@ export function IncidentScreen({ incidentId }: { readonly incidentId: string }):
   const incident = useRow('incidents', incidentId);
   return (
     <View style={sheet.screen}>
-      <TopBar title={incident?.number ?? 'Incident'} {...back} />
+      <TopBar title={incident?.number ?? 'Incident'} isNamedBelow={incident !== undefined} {...back} />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
         {incident === undefined ? (
           <Words live>This incident is not yours to see, or does not exist.</Words>
@@ -56,9 +57,7 @@ function Page({ incident }: { readonly incident: Incident }): ReactElement {
         {incidentKindWords[incident.kind]}
         {incident.closed === null ? '' : ' · closed'}
       </Words>
-      <Words as="title" level={1}>
-        {incident.words}
-      </Words>
+      <PageTitle>{incident.words}</PageTitle>
       <Words>
         {asset === undefined ? '' : `${asset.name}, `}
         {place?.name ?? ''}, {say(incident.happenedAt)}

@@ -25,6 +25,7 @@ import { LOCKS_ELEMENT } from './locks-element';
 import { useMay } from '../../data/use-may';
 import { useMe } from '../../data/use-me';
 import { mdiAlertOctagonOutline } from '@mdi/js';
+import { List } from '../../ui/list';
 
 function useIsolation(work: WorkOrder): IsolationStanding {
   const entries = useRowsLater('entries', 'workOrder', work.isolation.length === 0 ? undefined : work.id);
@@ -57,7 +58,9 @@ const Standing = memo(function Standing({ work, standing }: StandingProps): Reac
   return (
     <View>
       <View style={sheet.head}>
-        <Words as="label">Isolation: {how}</Words>
+        <Words as="label" level={3}>
+          Isolation: {how}
+        </Words>
       </View>
       {standing.shutDown === null ? (
         mayRecord && isOpen(work.state) ? (
@@ -68,9 +71,11 @@ const Standing = memo(function Standing({ work, standing }: StandingProps): Reac
           Shut down: <Who done={standing.shutDown} />
         </Words>
       )}
-      {standing.points.map((point) => (
-        <PointRow key={point.point.id} work={work} point={point} standing={standing} />
-      ))}
+      <List label="Isolation points">
+        {standing.points.map((point) => (
+          <PointRow key={point.point.id} work={work} point={point} standing={standing} />
+        ))}
+      </List>
     </View>
   );
 });

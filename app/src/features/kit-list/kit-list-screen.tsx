@@ -18,6 +18,9 @@ import { ShareSheet } from './share-sheet';
 import { useJobsToChoose, useKitList } from './use-kit-list';
 import { mdiAccountMultipleOutline, mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js';
 import { Icon } from '../../ui/icon';
+import { asList } from '../../ui/list';
+
+const asRows = asList('Parts and tools');
 
 /** What to take along for the chosen jobs: my own list, or one that a mate shares with me. */
 export function KitListScreen(): ReactElement | null {
@@ -77,6 +80,7 @@ function Lines({ owner, isMine }: { readonly owner: PersonId; readonly isMine: b
     <>
       <SectionList
         role="main"
+        {...asRows}
         sections={sections}
         keyExtractor={(line) => ('part' in line ? line.part.key : line.tool.key)}
         stickySectionHeadersEnabled={false}

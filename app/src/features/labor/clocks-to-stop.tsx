@@ -14,6 +14,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { firstWallTimeAfter } from './wall-time';
 import { useMe } from '../../data/use-me';
+import { List } from '../../ui/list';
 
 /** For a lead: clocks of others that run here, which each of them may have forgotten. */
 export function ClocksToStop({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -25,9 +26,11 @@ export function ClocksToStop({ work }: { readonly work: WorkOrder }): ReactEleme
   return (
     <View style={sheet.list}>
       <Words as="label">Clocks that run here</Words>
-      {clocks.map((clock) => (
-        <ClockRow key={clock.id} clock={clock} onStop={() => setAsking(clock)} />
-      ))}
+      <List label="Running clocks">
+        {clocks.map((clock) => (
+          <ClockRow key={clock.id} clock={clock} onStop={() => setAsking(clock)} />
+        ))}
+      </List>
       {asking === null ? null : <StopForSheet clock={asking} work={work} onClose={() => setAsking(null)} />}
     </View>
   );

@@ -13,6 +13,7 @@ import { Button } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { useMates, type Mate } from './use-mates';
+import { List } from '../../ui/list';
 
 interface Props {
   readonly work: WorkOrder;
@@ -47,9 +48,11 @@ export function MatesSheet({ work, onClose }: Props): ReactElement {
           their time can be typed here too, under Time.
         </Words>
       ) : null}
-      {near.map((mate) => (
-        <MateRow key={mate.person.id} mate={mate} work={work} />
-      ))}
+      <List label="People">
+        {near.map((mate) => (
+          <MateRow key={mate.person.id} mate={mate} work={work} />
+        ))}
+      </List>
     </BottomSheet>
   );
 }

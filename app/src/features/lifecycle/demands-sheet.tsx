@@ -33,7 +33,14 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
     <BottomSheet
       title="What is owed"
       onClose={onClose}
-      foot={<Button main word="Keep" disabled={Object.keys(changed).length === 0} onPress={() => void keep()} />}
+      foot={
+        <Button
+          main
+          word="Keep"
+          cannot={Object.keys(changed).length === 0 && 'Nothing is changed.'}
+          onPress={() => void keep()}
+        />
+      }
     >
       <Words>Finishing waits for what is owed. What is asked for is shown, and holds nobody up.</Words>
       <Choices label="Kind of work">

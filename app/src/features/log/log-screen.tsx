@@ -5,7 +5,7 @@ import { mdiDownload, mdiFilterVariant } from '@mdi/js';
 import { addMinutes, startOfDay } from '@oilcan/core/kernel';
 import type { LoggedOperation } from '@oilcan/core/sync';
 import { now, peekRow, useSettings } from '../../data/store';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -17,6 +17,9 @@ import { didWords, whoseWords } from './log-words';
 import { NarrowSheet, spanWords, type Narrowing, type Span } from './narrow-sheet';
 import { saveLog } from './save-log';
 import { everythingLogged, useLog } from './use-log';
+import { asList } from '../../ui/list';
+
+const asRows = asList('What was done');
 
 const DAY_MINUTES = 24 * 60;
 const everything: Narrowing = { by: null, span: 'all' };
@@ -68,6 +71,7 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
           style={isWide ? [sheet.beside, { borderColor: palette.line }] : null}
           extraData={open?.id}
           role="main"
+          {...asRows}
           data={log.operations}
           keyExtractor={({ id }) => id}
           renderItem={render}

@@ -11,7 +11,7 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button, Choice, Choices } from '../../ui/press';
 import { bringFiles, VoiceKey } from '../attachments';
 import { takenWords } from '../photos/words';
@@ -70,7 +70,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
           <Button
             word={text.trim() === '' ? 'Photo' : 'Photo with these words'}
             icon={mdiCamera}
-            disabled={!isCaption}
+            cannot={!isCaption && 'These words are too long for a photo. Keep them as a note.'}
             onPress={() => void photograph()}
           />
           <View style={sheet.others}>

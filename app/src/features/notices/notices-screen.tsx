@@ -16,6 +16,9 @@ import { ChooseNoticesSheet } from './choose-notices-sheet';
 import { MailsSheet } from './mails-sheet';
 import { pathOfNotice } from './notice-words';
 import { useNotices } from './use-notices';
+import { asList } from '../../ui/list';
+
+const asRows = asList('Notices');
 
 const see = (notices: readonly Notice[]): void => {
   const noticeIds = notices.filter(({ seenAt }) => seenAt === null).map(({ id }) => id);
@@ -33,6 +36,7 @@ export function NoticesScreen(): ReactElement {
       <TopBar title="Notices" {...back} />
       <FlatList
         role="main"
+        {...asRows}
         data={notices}
         keyExtractor={({ id }) => id}
         initialNumToRender={12}

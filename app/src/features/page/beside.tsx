@@ -1,11 +1,23 @@
+import { usePathname } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { IsBesideMain } from './pane';
+
+interface Props {
+  /** The path of the list: anything below it is what the page is about then. */
+  readonly path: string;
+  readonly list: ReactNode;
+  readonly children: ReactNode;
+}
 
 /** On a wide screen a list stays beside whatever is open of it. */
-export function Beside({ list, children }: { readonly list: ReactNode; readonly children: ReactNode }): ReactElement {
+export function Beside({ path, list, children }: Props): ReactElement {
+  const isAlone = usePathname() === path;
   return (
     <View style={sheet.columns}>
-      <View style={sheet.list}>{list}</View>
+      <View style={sheet.list}>
+        <IsBesideMain value={!isAlone}>{list}</IsBesideMain>
+      </View>
       <View style={sheet.rest}>{children}</View>
     </View>
   );

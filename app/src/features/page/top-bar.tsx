@@ -1,4 +1,4 @@
-import type { ReactElement, ReactNode } from 'react';
+import { useContext, type ReactElement, type ReactNode } from 'react';
 import { Repeatable } from '../../ui/touchable';
 import { StyleSheet, View } from 'react-native';
 import { Appbar } from 'react-native-paper';
@@ -9,6 +9,7 @@ import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
 import { useMarks } from './marks';
+import { IsBesideMain } from './pane';
 import { mdiArrowLeft } from '@mdi/js';
 
 interface Props {
@@ -21,6 +22,8 @@ interface Props {
   readonly backTo?: string;
   /** Stands beside another bar, which says what holds for both. */
   readonly isBeside?: boolean;
+  /** The content begins with its own name, which is the heading of the page: this is a number, or a kind. */
+  readonly isNamedBelow?: boolean;
   readonly children?: ReactNode;
 }
 
@@ -32,15 +35,18 @@ export function TopBar({
   onBack,
   backTo = 'Shift',
   isBeside = false,
+  isNamedBelow = false,
   children,
 }: Props): ReactElement {
   usePageTitle(pageTitle);
   useInPlaceOfFirstPaint();
   const { Marks, Sent } = useMarks();
   const palette = usePalette();
+  const isBesideMain = useContext(IsBesideMain);
+  const level = isBesideMain ? { level: 2 as const } : isNamedBelow ? {} : { level: 1 as const };
   return (
     <Appbar
-      role="banner"
+      {...(isBeside ? {} : { role: 'banner' as const })}
       style={StyleSheet.flatten([
         sheet.bar,
         onBack !== undefined && sheet.barWithin,
@@ -55,7 +61,7 @@ export function TopBar({
       <View style={sheet.title}>
         <Words
           as={onBack === undefined ? 'title' : 'label'}
-          level={1}
+          {...level}
           style={aside === undefined ? sheet.alone : sheet.name}
         >
           {title}

@@ -51,7 +51,13 @@ export function LabelSheetForm({
           main
           icon={mdiPrinterOutline}
           word="Make the PDF"
-          disabled={!isPlace || isTooMany || labels.length === 0}
+          cannot={
+            isTooMany
+              ? `At most ${MOST_LABELS} labels at once.`
+              : labels.length === 0
+                ? 'There is no label to print.'
+                : !isPlace && 'Say first where on the sheet the first label goes.'
+          }
           onPress={() => void make()}
         />
       }

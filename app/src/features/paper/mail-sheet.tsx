@@ -50,7 +50,7 @@ export function MailSheet({ work, onClose }: Props): ReactElement {
         <Button
           main
           word={made.fileId === null && made.problem === null ? 'Making the PDF …' : 'Send it'}
-          disabled={made.fileId === null}
+          cannot={made.fileId === null && 'The PDF is being made.'}
           onPress={() => void send()}
         />
       }

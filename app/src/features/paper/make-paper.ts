@@ -1,6 +1,6 @@
 import type { PaperOrder } from '../../../workers/paper';
 import { saveFile } from '../../data/save-file';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { setPaper } from './set-paper';
 
 /** Sets a paper in a worker of its own and hands it over to be printed. Works without signal. */

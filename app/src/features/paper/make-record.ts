@@ -4,7 +4,7 @@ import type { PaperOrder } from '../../../workers/paper';
 import { inTurns } from '../../data/in-turns';
 import { saveFile } from '../../data/save-file';
 import { readFile } from '../../data/store';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { recordOnPaper } from './record-paper';
 import { setPaper } from './set-paper';
 

@@ -1,4 +1,4 @@
-import { formatDuration, formatSums, type FileId, type Instant } from '@oilcan/core/kernel';
+import { formatDuration, formatSums, signedBy, type FileId, type Instant } from '@oilcan/core/kernel';
 import type { PictureType } from '@oilcan/core/files';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { costOf } from '@oilcan/core/registry';
@@ -168,13 +168,13 @@ function photosOf(
 function signaturesOf(work: WorkOrder, entries: readonly Entry[], say: (at: Instant) => string): SignatureOnPaper[] {
   const ofSteps = peekRows('steps', 'workOrder', work.id).flatMap(({ text, answer }) =>
     answer?.value.type === 'signature'
-      ? [{ path: answer.value.path, words: `${answer.value.name}, ${say(answer.at)}: ${text}`, since: '' }]
+      ? [{ path: answer.value.path, words: `${signedBy(answer.value)}, ${say(answer.at)}: ${text}`, since: '' }]
       : [],
   );
   const back = standingOf(entries, 'returned').map((entry) => {
     const { signature, condition, reservations } = entry.content;
     const but = reservations === '' ? '' : ` Reservations: ${reservations}.`;
-    const words = `${signature.name}, ${say(entry.at)}: back in service, ${condition}.${but}`;
+    const words = `${signedBy(signature)}, ${say(entry.at)}: back in service, ${condition}.${but}`;
     return { path: signature.path, words, since: sinceSigned(entry, entries) };
   });
   return [...ofSteps, ...back];

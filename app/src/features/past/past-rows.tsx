@@ -20,6 +20,9 @@ import { OpenedSaid } from './opened-said';
 import { figuresOf, sentencesOf, type NamesInPast } from './said';
 import { PastTable } from './past-table';
 import { FigureList, SaidList } from './said-list';
+import { asList } from '../../ui/list';
+
+const asRows = asList('The past');
 
 const PastPictures = piece(() => import('./past-pictures').then((module) => module.PastPictures));
 
@@ -147,6 +150,7 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
       ref={scroller}
       {...kept}
       role="main"
+      {...asRows}
       key={inSight}
       data={events}
       keyExtractor={({ id }) => id}

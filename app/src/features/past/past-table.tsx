@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useMemo, useRef, type ReactElement } from 'react';
 import type { FlatList } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
@@ -37,7 +36,6 @@ const newestFirst = { id: 'at', desc: true };
 
 /** The rows on a wide screen: sorted by any column, and saved as CSV. */
 export function PastTable({ events, kind, top, empty, foot, name, address }: Props): ReactElement {
-  const router = useRouter();
   const settings = useSettings();
   const scroller = useRef<FlatList<PastEvent>>(null);
   const kept = useKeptScroll(address, scroller);
@@ -65,16 +63,23 @@ export function PastTable({ events, kind, top, empty, foot, name, address }: Pro
   };
   return (
     <Table
+      label="The past"
       rows={events}
       columns={columns}
       idOf={({ id }) => id}
       sortedBy={newestFirst}
       top={(sorted) =>
-        top(<Button word="Save as CSV" disabled={sorted.length === 0} onPress={() => void save(sorted)} />)
+        top(
+          <Button
+            word="Save as CSV"
+            cannot={sorted.length === 0 && 'No row is shown that could be saved.'}
+            onPress={() => void save(sorted)}
+          />,
+        )
       }
       empty={empty}
       foot={foot}
-      onPress={({ job }) => router.navigate(`/shift/${job.id}`)}
+      opens={{ column: 'number', does: { href: ({ job }) => `/shift/${job.id}` } }}
       scroller={scroller}
       kept={kept}
     />

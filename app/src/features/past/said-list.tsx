@@ -8,6 +8,7 @@ import { Words } from '../../ui/words';
 import { openedAddress } from './past-address';
 import type { Said, SaidFigure } from './said';
 import { mdiChevronRight } from '@mdi/js';
+import { List } from '../../ui/list';
 
 interface Whose {
   /** Where all of this past is looked at. */
@@ -17,20 +18,20 @@ interface Whose {
 /** What the past says: each sentence opens the rows that it was made from. */
 export function SaidList({ said, ...whose }: Whose & { readonly said: readonly Said[] }): ReactElement {
   return (
-    <View>
+    <List label="What the past says">
       {said.map((each) => (
         <Line key={each.key} said={each} {...whose}>
           <Words style={sheet.text}>{each.text}</Words>
         </Line>
       ))}
-    </View>
+    </List>
   );
 }
 
 /** The figures beside the sentences; each opens its rows too. */
 export function FigureList({ figures, ...whose }: Whose & { readonly figures: readonly SaidFigure[] }): ReactElement {
   return (
-    <View>
+    <List label="Figures">
       {figures.map((each) => (
         <Line key={each.key} said={each} {...whose}>
           <View style={sheet.figure}>
@@ -41,7 +42,7 @@ export function FigureList({ figures, ...whose }: Whose & { readonly figures: re
           </View>
         </Line>
       ))}
-    </View>
+    </List>
   );
 }
 

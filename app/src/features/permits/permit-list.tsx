@@ -12,6 +12,7 @@ import { sayMoment } from '../../words/dates';
 import { permitWords } from '../../words/work-words';
 import { Row } from '../../ui/section';
 import { mdiClipboardCheckOutline } from '@mdi/js';
+import { List } from '../../ui/list';
 
 /** In Prepare: the leave in writing that the work needs, and whether it holds now. */
 export function PermitList({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -21,11 +22,15 @@ export function PermitList({ work }: { readonly work: WorkOrder }): ReactElement
   return (
     <View>
       <View style={sheet.head}>
-        <Words as="label">{permits.length === 1 ? 'Permit' : 'Permits'}</Words>
+        <Words as="label" level={3}>
+          {permits.length === 1 ? 'Permit' : 'Permits'}
+        </Words>
       </View>
-      {permits.map((permit) => (
-        <PermitRow key={permit.id} permit={permit} present={present} />
-      ))}
+      <List label="Permits">
+        {permits.map((permit) => (
+          <PermitRow key={permit.id} permit={permit} present={present} />
+        ))}
+      </List>
     </View>
   );
 }

@@ -90,7 +90,12 @@ export function DrawSheet({ work, entry, onDone, onClose }: Props): ReactElement
           {marks.length === 0 ? null : (
             <Button word="Take the last mark back" onPress={() => setMarks(marks.slice(0, -1))} />
           )}
-          <Button main word="Keep the marks" disabled={marks.length === 0} onPress={() => void keep()} />
+          <Button
+            main
+            word="Keep the marks"
+            cannot={marks.length === 0 && 'Draw something first.'}
+            onPress={() => void keep()}
+          />
         </>
       }
     >

@@ -16,6 +16,7 @@ import { Words } from '../../ui/words';
 import { sayLocalDay } from '../../words/dates';
 import { stateOf } from '../../words/work-words';
 import { dueWords } from './plan-words';
+import { List } from '../../ui/list';
 
 /** What else is due soon on the machine of a job, which whoever goes there may take along. */
 export function DueSoonLines({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -33,11 +34,15 @@ export function DueSoonLines({ work }: { readonly work: WorkOrder }): ReactEleme
   return (
     <View role="group" aria-label="Due soon on this machine">
       <View style={sheet.head}>
-        <Words as="label">Due soon on this machine</Words>
+        <Words as="label" level={3}>
+          Due soon on this machine
+        </Words>
       </View>
-      {soon.map((each) => (
-        <SoonLine key={each.plan.id} soon={each} isAtIt={isOpen(work.state)} settings={settings} />
-      ))}
+      <List label="Due soon on this machine">
+        {soon.map((each) => (
+          <SoonLine key={each.plan.id} soon={each} isAtIt={isOpen(work.state)} settings={settings} />
+        ))}
+      </List>
     </View>
   );
 }

@@ -12,6 +12,7 @@ import { lines } from './asset-lines';
 import { sayDate } from '../../words/dates';
 import { conditionWords } from '../../words/plant-words';
 import { mdiChevronRight } from '@mdi/js';
+import { List } from '../../ui/list';
 
 export function Structure({ asset }: { readonly asset: Asset }): ReactElement | null {
   const palette = usePalette();
@@ -19,22 +20,24 @@ export function Structure({ asset }: { readonly asset: Asset }): ReactElement | 
   if (parts.length === 0) return null;
   return (
     <Section title="Made of">
-      {parts.map((part) => (
-        <LinkPress
-          key={part.id}
-          href={`/plant/${part.id}`}
-          style={[lines.line, lines.linked, { borderColor: palette.line }]}
-        >
-          <View style={lines.words}>
-            <Words>{part.name}</Words>
-            <Words as="small" soft>
-              {part.tag}
-              {part.condition === 'running' ? '' : ` · ${conditionWords[part.condition]}`}
-            </Words>
-          </View>
-          <Icon path={mdiChevronRight} color={palette.inkSoft} />
-        </LinkPress>
-      ))}
+      <List label="Parts of it">
+        {parts.map((part) => (
+          <LinkPress
+            key={part.id}
+            href={`/plant/${part.id}`}
+            style={[lines.line, lines.linked, { borderColor: palette.line }]}
+          >
+            <View style={lines.words}>
+              <Words>{part.name}</Words>
+              <Words as="small" soft>
+                {part.tag}
+                {part.condition === 'running' ? '' : ` · ${conditionWords[part.condition]}`}
+              </Words>
+            </View>
+            <Icon path={mdiChevronRight} color={palette.inkSoft} />
+          </LinkPress>
+        ))}
+      </List>
     </Section>
   );
 }
@@ -48,17 +51,19 @@ export function Installed({ asset }: { readonly asset: Asset }): ReactElement | 
   if (installed.length === 0) return null;
   return (
     <Section title="Parts with a serial number">
-      {installed.map(({ id, partId, serial, since, warrantyUntil, warrantyMeter }) => (
-        <View key={id} style={[lines.line, lines.linked, { borderColor: palette.line }]}>
-          <View style={lines.words}>
-            <Words>{peekRow('parts', partId)?.name ?? partId}</Words>
-            <Words as="small" soft>
-              {serial} · in since {sayDate(since, language)}
-            </Words>
-            <WarrantyWords warrantyUntil={warrantyUntil} warrantyMeter={warrantyMeter} language={language} />
+      <List label="Built in">
+        {installed.map(({ id, partId, serial, since, warrantyUntil, warrantyMeter }) => (
+          <View key={id} style={[lines.line, lines.linked, { borderColor: palette.line }]}>
+            <View style={lines.words}>
+              <Words>{peekRow('parts', partId)?.name ?? partId}</Words>
+              <Words as="small" soft>
+                {serial} · in since {sayDate(since, language)}
+              </Words>
+              <WarrantyWords warrantyUntil={warrantyUntil} warrantyMeter={warrantyMeter} language={language} />
+            </View>
           </View>
-        </View>
-      ))}
+        ))}
+      </List>
     </Section>
   );
 }
@@ -104,14 +109,16 @@ export function Nameplate({ asset }: { readonly asset: Asset }): ReactElement {
   ];
   return (
     <Section title="Nameplate">
-      {lines.map(([label, value]) => (
-        <View key={label} style={sheet.plate}>
-          <Words soft style={sheet.plateLabel}>
-            {label}
-          </Words>
-          <Words style={sheet.plateValue}>{value}</Words>
-        </View>
-      ))}
+      <List label="Ratings">
+        {lines.map(([label, value]) => (
+          <View key={label} style={sheet.plate}>
+            <Words soft style={sheet.plateLabel}>
+              {label}
+            </Words>
+            <Words style={sheet.plateValue}>{value}</Words>
+          </View>
+        ))}
+      </List>
     </Section>
   );
 }

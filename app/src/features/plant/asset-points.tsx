@@ -14,6 +14,7 @@ import { counted, levelWords } from '../../words/work-words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
 import { mdiChevronRight } from '@mdi/js';
+import { List } from '../../ui/list';
 
 const SCALE_HEIGHT = 46;
 
@@ -28,9 +29,11 @@ export function Points({ asset }: { readonly asset: Asset }): ReactElement | nul
   if (points.length === 0) return null;
   return (
     <Section title="Meters and measuring points">
-      {points.map((point) => (
-        <PointLine key={point.id} point={point} />
-      ))}
+      <List label="Meters and measuring points">
+        {points.map((point) => (
+          <PointLine key={point.id} point={point} />
+        ))}
+      </List>
     </Section>
   );
 }

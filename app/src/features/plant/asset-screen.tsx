@@ -34,6 +34,7 @@ import { labelsToReport } from './report-labels';
 import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from '../../words/plant-words';
 import { mdiChevronRight, mdiPauseOctagonOutline, mdiPlayCircleOutline, mdiPrinterOutline } from '@mdi/js';
+import { PageTitle } from '../page/page-title';
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {
@@ -46,6 +47,7 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
       <TopBar
         title={asset?.tag ?? 'Machine'}
         pageTitle={asset === undefined ? 'Machine' : `${asset.tag} ${asset.name}`}
+        isNamedBelow={asset !== undefined}
         {...(isWide ? { isBeside: true } : back)}
       />
       {asset === undefined ? (
@@ -106,9 +108,7 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
   const isOut = asset.condition !== 'running';
   return (
     <View style={sheet.head}>
-      <Words as="title" level={1}>
-        {asset.name}
-      </Words>
+      <PageTitle>{asset.name}</PageTitle>
       <Words soft>
         {classWords(asset.equipmentClass)} · criticality {asset.criticality} of 4
       </Words>

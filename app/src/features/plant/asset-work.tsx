@@ -15,6 +15,7 @@ import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
 import { levelOfLatest, PointLine } from './asset-points';
 import { mdiChevronRight } from '@mdi/js';
+import { List } from '../../ui/list';
 
 /** What is wrong with it and known: open corrective work, and measuring points beyond a limit. */
 export function WrongNow({ asset }: { readonly asset: Asset }): ReactElement | null {
@@ -25,12 +26,14 @@ export function WrongNow({ asset }: { readonly asset: Asset }): ReactElement | n
   if (works.length + points.length === 0) return null;
   return (
     <Section title="Wrong with it now">
-      {works.map((work) => (
-        <WorkLine key={work.id} work={work} isReasonShown />
-      ))}
-      {points.map((point) => (
-        <PointLine key={point.id} point={point} />
-      ))}
+      <List label="Wrong with it now">
+        {works.map((work) => (
+          <WorkLine key={work.id} work={work} isReasonShown />
+        ))}
+        {points.map((point) => (
+          <PointLine key={point.id} point={point} />
+        ))}
+      </List>
     </Section>
   );
 }
@@ -41,10 +44,15 @@ export function OpenWork({ asset }: { readonly asset: Asset }): ReactElement {
   );
   return (
     <Section title="Open work">
-      {works.length === 0 ? <Words style={lines.line}>No other work is open on it.</Words> : null}
-      {works.map((work) => (
-        <WorkLine key={work.id} work={work} />
-      ))}
+      {works.length === 0 ? (
+        <Words style={lines.line}>No other work is open on it.</Words>
+      ) : (
+        <List label="Open work">
+          {works.map((work) => (
+            <WorkLine key={work.id} work={work} />
+          ))}
+        </List>
+      )}
     </Section>
   );
 }

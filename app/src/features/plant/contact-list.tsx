@@ -8,6 +8,7 @@ import { Icon } from '../../ui/icon';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { mdiPhone } from '@mdi/js';
+import { List } from '../../ui/list';
 
 /** Whom to call about a machine, the nearest first. */
 export function useContacts(asset: Asset | undefined): readonly Contact[] {
@@ -29,7 +30,7 @@ export function useContacts(asset: Asset | undefined): readonly Contact[] {
 export function ContactList({ contacts }: { readonly contacts: readonly Contact[] }): ReactElement {
   const palette = usePalette();
   return (
-    <View>
+    <List label="Whom to call">
       {contacts.map(({ id, name, about, phone }) => (
         <LinkPress
           key={id}
@@ -47,7 +48,7 @@ export function ContactList({ contacts }: { readonly contacts: readonly Contact[
           <Words as="label">{phone}</Words>
         </LinkPress>
       ))}
-    </View>
+    </List>
   );
 }
 

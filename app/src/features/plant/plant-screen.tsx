@@ -13,6 +13,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { onSite, useSite } from '../page/use-site';
+import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { findableAssets, findAssets } from '../../data/find-assets';
@@ -21,6 +22,9 @@ import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './pl
 import { conditionWords, PLACE_MISSING } from '../../words/plant-words';
 import { TreeRow } from './tree-row';
 import { mdiQrcodeScan } from '@mdi/js';
+import { asList } from '../../ui/list';
+
+const asPlant = asList('Places and machines');
 
 /** So many rows at most are open before anybody opened anything. */
 const ROWS_AT_FIRST = 40;
@@ -93,12 +97,13 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
     ),
     [chosen, isFinding, turn, go],
   );
+  const landmark = useLandmark('Plant');
   const frame = [sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: RULE }];
   if (!hasRows) {
     return (
       <View style={frame}>
         <TopBar title="Plant" />
-        <View role="main" style={sheet.head}>
+        <View {...landmark} style={sheet.head}>
           <Words live>Fetching the plant …</Words>
         </View>
       </View>
@@ -112,7 +117,8 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
         {...kept}
         // Whoever goes to another place begins at its head.
         key={at ?? 'all'}
-        role="main"
+        {...landmark}
+        {...asPlant}
         data={rows}
         // While somebody types, a row is made into another instead of drawn anew, and none is kept ready beyond the screen.
         keyExtractor={isFinding ? indexOf : idOf}

@@ -1,8 +1,8 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { addMinutes, asId, type AssetId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
 import { anAsset, aPoint, assetId, aWorkOrder, lea, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
-import { canPress, press, type, words } from '../../testing/hands';
+import { canPress, press, settled, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
 import { AssetScreen } from './asset-screen';
 import { PlantScreen } from './plant-screen';
@@ -65,6 +65,32 @@ describe('the plant', () => {
     expect(words()).toMatch(/Motor\s*A2/);
     await press('Fold Gearbox');
     expect(words()).not.toMatch(/Motor\s*A2/);
+  });
+
+  it('goes by arrows: down, into what belongs to a row, and out of it again', async () => {
+    await works.show(<PlantScreen chosen={undefined} />);
+    if (canPress('Fold Gearbox')) await press('Fold Gearbox');
+    const at = (): string | null | undefined => document.activeElement?.textContent;
+    const arrow = async (key: string): Promise<void> => {
+      fireEvent.keyDown(document.activeElement ?? document.body, { key });
+      await settled();
+    };
+    const folds = (): string | null =>
+      screen.getByRole('button', { name: /old Gearbox/ }).getAttribute('aria-expanded');
+    screen.getByRole('link', { name: /^Gearbox/ }).focus();
+    expect(folds()).toBe('false');
+    await arrow('ArrowRight');
+    expect([folds(), at()]).toEqual(['true', expect.stringMatching(/^Gearbox/)]);
+    await arrow('ArrowRight');
+    expect(at()).not.toMatch(/^Gearbox/);
+    await arrow('ArrowLeft');
+    expect(at()).toMatch(/^Gearbox/);
+    await arrow('ArrowLeft');
+    expect(folds()).toBe('false');
+    await arrow('ArrowUp');
+    expect(at()).not.toMatch(/^Gearbox/);
+    await arrow('ArrowDown');
+    expect(at()).toMatch(/^Gearbox/);
   });
 
   it('is searched by name and tag, the best first', async () => {

@@ -7,6 +7,7 @@ import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import type { PlantNode, PlantRow } from './plant-tree';
+import { byArrows, treeRow } from './tree-keys';
 import { conditionWords } from '../../words/plant-words';
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 
@@ -38,6 +39,8 @@ export const TreeRow = memo(function TreeRow({
     asset !== null && asset.condition !== 'running' ? conditionWords[asset.condition] : standingWords(node, open);
   return (
     <View
+      {...treeRow(depth)}
+      {...{ onKeyDown: (event: KeyboardEvent) => byArrows(event, { canOpen, isOpen: open, turn }) }}
       style={[
         sheet.row,
         {
@@ -48,14 +51,14 @@ export const TreeRow = memo(function TreeRow({
       ]}
     >
       {canOpen ? (
-        <Press onPress={turn} label={`${open ? 'Fold' : 'Unfold'} ${node.name}`} style={sheet.turn}>
+        <Press onPress={turn} isExpanded={open} label={`${open ? 'Fold' : 'Unfold'} ${node.name}`} style={sheet.turn}>
           <Icon path={open ? mdiChevronDown : mdiChevronRight} />
         </Press>
       ) : (
         <View style={sheet.leaf} />
       )}
       {asset === null ? (
-        <Press onPress={turn} style={sheet.name}>
+        <Press onPress={turn} {...(canOpen ? { isExpanded: open } : {})} style={sheet.name}>
           <Words as="label">{node.name}</Words>
         </Press>
       ) : (

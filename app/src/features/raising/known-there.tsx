@@ -3,12 +3,13 @@ import { StyleSheet, View } from 'react-native';
 import { reportedBy, WhatIsKnown, type Known } from '@oilcan/core/reports';
 import { peekRow, peekRows, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { counted, stateOf } from '../../words/work-words';
 import type { RaisedAt } from './where-field';
+import { List } from '../../ui/list';
 
 const MOST_SHOWN = 4;
 
@@ -41,17 +42,19 @@ export function KnownThere({ at, words, onJoined }: Props): ReactElement | null 
   return (
     <View role="region" aria-label="Already known" style={sheet.known}>
       <Words as="label">Already known</Words>
-      {found.map((each) => (
-        <Row key={each.is === 'work' ? each.work.id : each.report.id} wraps>
-          <View style={sheet.words}>
-            <Words lines={3}>{each.is === 'work' ? each.work.title : each.report.words}</Words>
-            <Words as="small" soft>
-              {standingOf(each)}
-            </Words>
-          </View>
-          <Button word="That’s it, me too" onPress={() => void join(each)} />
-        </Row>
-      ))}
+      <List label="Already known">
+        {found.map((each) => (
+          <Row key={each.is === 'work' ? each.work.id : each.report.id} wraps>
+            <View style={sheet.words}>
+              <Words lines={3}>{each.is === 'work' ? each.work.title : each.report.words}</Words>
+              <Words as="small" soft>
+                {standingOf(each)}
+              </Words>
+            </View>
+            <Button word="That’s it, me too" onPress={() => void join(each)} />
+          </Row>
+        ))}
+      </List>
     </View>
   );
 }

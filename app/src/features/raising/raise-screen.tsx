@@ -18,7 +18,7 @@ import { performOrSay } from '../../data/use-operation';
 import { Field } from '../../ui/field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Button, Choice } from '../../ui/press';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { useOnce } from '../../ui/use-once';
 import { usePalette } from '../../ui/use-palette';
@@ -34,6 +34,8 @@ import { TakenAlong } from './taken-along';
 import { useRaiseDraft } from './use-raise-draft';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
+
+const NOT_SAID = 'Say first where it is, and what: in words, by voice or with a photo.';
 
 /** What stands in lists for what was spoken and not written. */
 const SPOKEN = 'Spoken: listen to the voice note';
@@ -111,12 +113,18 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   };
   const keys = (
     <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
-      <Button main={!mayWork} word="Report it" disabled={!isSaid} style={sheet.key} onPress={() => once(report)} />
+      <Button
+        main={!mayWork}
+        word="Report it"
+        cannot={!isSaid && NOT_SAID}
+        style={sheet.key}
+        onPress={() => once(report)}
+      />
       {mayWork ? (
         <Button
           main
           word={hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
-          disabled={!isSaid || dangers === null}
+          cannot={!isSaid ? NOT_SAID : dangers === null && 'The hazards there are being looked up.'}
           style={sheet.key}
           onPress={() => once(start)}
         />
@@ -138,7 +146,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
                 <Button
                   word={photos.length === 0 ? 'Photo' : 'Another photo'}
                   icon={mdiCamera}
-                  disabled={photos.length >= MOST_PHOTOS}
+                  cannot={photos.length >= MOST_PHOTOS && `At most ${MOST_PHOTOS} photos.`}
                   onPress={() => void camera.take()}
                 />
               ) : null}

@@ -42,7 +42,7 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
         <Button
           main
           word={value === null ? 'Type a number' : `Keep ${text} ${typedIn}`}
-          disabled={value === null}
+          cannot={value === null && 'Type a number first.'}
           onPress={() => {
             if (value === null || typed === null || !mayKeep()) return;
             if (typedIn === unit) onKeep(value);

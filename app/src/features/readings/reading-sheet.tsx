@@ -108,7 +108,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
         <Button
           main
           word={value === null ? 'Type the value' : `Keep ${text} ${typedIn}`}
-          disabled={value === null}
+          cannot={value === null && 'Type the value first.'}
           onPress={() => {
             if (mayKeep()) submit();
           }}

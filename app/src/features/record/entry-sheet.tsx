@@ -56,11 +56,21 @@ export function EntrySheet({ entry, work, isAmended, beside = [], onOpen, onClos
       )}
       {place >= 0 && beside.length > 1 ? (
         <View style={sheet.through}>
-          <Button word="Newer" label="Newer photo" disabled={place === 0} onPress={() => go(-1)} />
+          <Button
+            word="Newer"
+            label="Newer photo"
+            cannot={place === 0 && 'This is the newest.'}
+            onPress={() => go(-1)}
+          />
           <Words as="mark" soft>
             {place + 1} of {beside.length}
           </Words>
-          <Button word="Older" label="Older photo" disabled={place === beside.length - 1} onPress={() => go(1)} />
+          <Button
+            word="Older"
+            label="Older photo"
+            cannot={place === beside.length - 1 && 'This is the oldest.'}
+            onPress={() => go(1)}
+          />
         </View>
       ) : null}
       <Words soft>{detail}</Words>

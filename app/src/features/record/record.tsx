@@ -18,6 +18,7 @@ import { recordGroups, recordGroupWords, type RecordGroup } from '../views/recor
 import { arrivalWords, entryWords } from './entry-words';
 import { groupRecord } from './record-groups';
 import { useWhere } from './use-where';
+import { Item } from '../../ui/list';
 
 /** A shorter record is seen at a glance. */
 const FEWEST_TO_NARROW = 9;
@@ -71,15 +72,17 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
           Nothing is recorded yet. What you do here appears in this list as you do it.
         </Words>
       ) : (
-        newest.map((entry) => (
-          <EntryRow
-            key={entry.id}
-            entry={entry}
-            ofMachine={work.assetId}
-            isAmended={amended.has(entry.id)}
-            onOpen={setOpen}
-          />
-        ))
+        <View role="list" aria-label="Record">
+          {newest.map((entry) => (
+            <EntryRow
+              key={entry.id}
+              entry={entry}
+              ofMachine={work.assetId}
+              isAmended={amended.has(entry.id)}
+              onOpen={setOpen}
+            />
+          ))}
+        </View>
       )}
       {newest.length === shown.length ? null : (
         <Button word={`Show all ${shown.length}`} onPress={() => setIsWhole(true)} style={sheet.whole} />
@@ -187,30 +190,32 @@ const EntryRow = memo(function EntryRow({ entry, ofMachine, isAmended, onOpen }:
   const { headline, detail } = entryWords(entry, phoneNames, settings.language);
   const { Picture } = viewOf(entry.content.kind);
   return (
-    <Press onPress={() => onOpen(entry)} style={[sheet.row, { borderColor: palette.line }]}>
-      <Words as="mark" soft style={sheet.time}>
-        {sayMoment(entry.at, now(), settings.zone, settings.language)}
-      </Words>
-      <View style={sheet.words}>
-        <Words lines={4} style={isAmended && sheet.struck}>
-          {headline}
+    <Item>
+      <Press onPress={() => onOpen(entry)} style={[sheet.row, { borderColor: palette.line }]}>
+        <Words as="mark" soft style={sheet.time}>
+          {sayMoment(entry.at, now(), settings.zone, settings.language)}
         </Words>
-        <Words as="small" soft>
-          {[
-            isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment',
-            detail,
-            // A headline may have said it already.
-            machine === undefined || headline.includes(machine) ? null : machine,
-            person?.name,
-            arrivalWords(entry),
-          ]
-            .filter((each) => each !== null && each !== '')
-            .join(' · ')}
-        </Words>
-      </View>
-      {Picture === null ? null : <Picture content={entry.content} isSmall />}
-      {where === null ? null : <Words as="mark">{where}</Words>}
-    </Press>
+        <View style={sheet.words}>
+          <Words lines={4} style={isAmended && sheet.struck}>
+            {headline}
+          </Words>
+          <Words as="small" soft>
+            {[
+              isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment',
+              detail,
+              // A headline may have said it already.
+              machine === undefined || headline.includes(machine) ? null : machine,
+              person?.name,
+              arrivalWords(entry),
+            ]
+              .filter((each) => each !== null && each !== '')
+              .join(' · ')}
+          </Words>
+        </View>
+        {Picture === null ? null : <Picture content={entry.content} isSmall />}
+        {where === null ? null : <Words as="mark">{where}</Words>}
+      </Press>
+    </Item>
   );
 });
 

@@ -11,7 +11,7 @@ import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button, Choice } from '../../ui/press';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
 import { stateOf } from '../../words/work-words';
 import { WhereField } from '../raising';

@@ -11,6 +11,7 @@ import { counted } from '../../words/work-words';
 import { IncidentRows } from '../incident-reports';
 import { ReportRow } from './report-row';
 import { answerTimeWords } from './report-words';
+import { List } from '../../ui/list';
 
 const MOST_SHOWN = 3;
 /** So many days are looked back for how fast reports are answered. */
@@ -33,9 +34,11 @@ export function DeskReports(): ReactElement {
         <Words soft style={sheet.times}>
           {answerTimeWords(times, DAYS)}
         </Words>
-        {problems.slice(0, MOST_SHOWN).map(([report, ...doubles]) => (
-          <ReportRow key={report.id} report={report} doubles={doubles} />
-        ))}
+        <List label="Problems">
+          {problems.slice(0, MOST_SHOWN).map(([report, ...doubles]) => (
+            <ReportRow key={report.id} report={report} doubles={doubles} />
+          ))}
+        </List>
         <IncidentRows />
         <Button
           style={sheet.all}

@@ -21,6 +21,7 @@ import { AnswerKeys } from './answer-keys';
 import { ReportRow } from './report-row';
 import { eventText, eventWords, howBadWords, reporterWords, standingWords } from './report-words';
 import { SayMoreSheet } from './say-more-sheet';
+import { PageTitle } from '../page/page-title';
 
 /** One report: what is wrong, who said so and how to reach them, what became of it, and what can be done about it. */
 export function ReportScreen({ reportId }: { readonly reportId: string }): ReactElement {
@@ -29,7 +30,7 @@ export function ReportScreen({ reportId }: { readonly reportId: string }): React
   const hasRows = usePhone((state) => state.hasRows);
   return (
     <View style={sheet.screen}>
-      <TopBar title={report?.number ?? 'Report'} {...back} />
+      <TopBar title={report?.number ?? 'Report'} isNamedBelow={report !== undefined} {...back} />
       {report === undefined ? (
         <View role="main" style={sheet.content}>
           <Words live>
@@ -98,9 +99,7 @@ function Head({ report }: { readonly report: Report }): ReactElement {
         <UrgencyMark urgency={report.urgency} />
         <Words as="label">{standingWords(report)}</Words>
       </View>
-      <Words as="title" level={1}>
-        {report.words}
-      </Words>
+      <PageTitle>{report.words}</PageTitle>
       {asset === undefined ? (
         <Words soft>{place?.name ?? ''}, no machine named</Words>
       ) : (

@@ -13,6 +13,9 @@ import { IncidentRows } from '../incident-reports';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { ReportRow } from './report-row';
+import { asList } from '../../ui/list';
+
+const asRows = asList('Problems');
 
 const choices = [
   ['toAnswer', 'To answer'],
@@ -49,6 +52,7 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
       <TopBar title="Reports" {...back} />
       <FlatList
         role="main"
+        {...asRows}
         data={listed}
         keyExtractor={keyOf}
         initialNumToRender={10}

@@ -3,6 +3,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { useRows } from '../../data/store';
 import { Section } from '../../ui/section';
 import { ReportRow } from './report-row';
+import { List } from '../../ui/list';
 
 /** In a job's Prepare: who reported what it is about, with their pictures. */
 export function WorkReports({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -10,9 +11,11 @@ export function WorkReports({ work }: { readonly work: WorkOrder }): ReactElemen
   if (reports.length === 0) return null;
   return (
     <Section title="Reported">
-      {reports.map((report) => (
-        <ReportRow key={report.id} report={report} />
-      ))}
+      <List label="Reports">
+        {reports.map((report) => (
+          <ReportRow key={report.id} report={report} />
+        ))}
+      </List>
     </Section>
   );
 }

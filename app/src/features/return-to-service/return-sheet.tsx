@@ -4,11 +4,11 @@ import { costOf, sealOfRecord } from '@oilcan/core/registry';
 import type { WorkOrder } from '@oilcan/core/work';
 import { peekRow, useRows } from '../../data/store';
 import { FormField } from '../../forms/form-field';
+import { NOT_SIGNED, SignatureField, unsigned } from '../../forms/signature-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
-import { SignaturePad } from '../../ui/signature-pad';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 
@@ -27,18 +27,17 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'machine.return',
     about: work.id,
-    defaultValues: { condition: 'Ready to run', reservations: '', name: '', path: '' },
-    neverKept: ['path'],
+    defaultValues: { condition: 'Ready to run', reservations: '', name: '', ...unsigned },
+    neverKept: ['path', 'isByName'],
     fieldOf: (argument) => (argument === 'condition' || argument === 'reservations' ? argument : 'name'),
-    read: ({ condition, reservations, name, path }) => {
-      if (path === '') return { unreadable: 'path', hint: 'Nothing was drawn. Sign in the field first.' };
+    read: ({ condition, reservations, name, path, isByName }) => {
+      if (path === '' && !isByName) return { unreadable: 'path', hint: NOT_SIGNED };
       const said = { condition: condition.trim(), reservations: reservations.trim(), name: name.trim() };
       return { args: { workOrderId: work.id, ...said, path, entryIds: [...seal.entryIds], hash: seal.hash } };
     },
     said: 'Back in service, signed.',
     onDone: onClose,
   });
-  const error = form.formState.errors.path?.message;
   return (
     <BottomSheet
       title="Back in service"
@@ -53,9 +52,14 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
       <FormField control={form.control} name="condition" label="How it is" />
       <FormField control={form.control} name="reservations" label="Reservations (not needed)" />
       <FormField control={form.control} name="name" label="Who takes it" />
-      <SignaturePad path={form.watch('path')} onDraw={(path) => form.setValue('path', path)} />
-      {error === undefined ? null : <Words live>{error}</Words>}
-      <Button word="Sign anew" onPress={() => form.setValue('path', '')} />
+      <SignatureField
+        signed={{ path: form.watch('path'), isByName: form.watch('isByName') }}
+        onSign={({ path, isByName }) => {
+          form.setValue('path', path);
+          form.setValue('isByName', isByName);
+        }}
+        error={form.formState.errors.path?.message ?? null}
+      />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

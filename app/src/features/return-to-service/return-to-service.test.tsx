@@ -4,7 +4,7 @@ import { sealOfRecord } from '@oilcan/core/registry';
 import { anEntry, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { perform, useRows } from '../../data/store';
-import { press, type, words } from '../../testing/hands';
+import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useState, type ReactElement } from 'react';
@@ -30,6 +30,20 @@ describe('the return to service', () => {
     await type('Who gives it', 'Control room');
     await press('Keep');
     expect(words()).toContain('Given to maintenance by Control room: Running');
+  });
+
+  it('is signed without drawing where the name is said to stand for it, and is marked so', async () => {
+    const note = anEntry({ kind: 'note', text: 'Seal replaced' }, { id: asId<EntryId>('note') });
+    works = await TestWorks.open([...smallWorks({ state: 'underway' }), put('entries', note)]);
+    await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
+    await press('Back in service');
+    await type('Who takes it', 'Lukas');
+    await press('It is back in service');
+    expect(words()).toContain('Nothing was drawn.');
+    await press('Sign without drawing: my name stands for it', 'checkbox');
+    await press('It is back in service');
+    expect(words()).toContain('Back in service, taken by Lukas (name typed): Ready to run.');
+    expect(canPress('Signature as PNG')).toBe(false);
   });
 
   it('shows who took it back, and says when the record is not as it was signed', async () => {

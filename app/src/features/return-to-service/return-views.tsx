@@ -1,4 +1,5 @@
 import type { ReactElement } from 'react';
+import { signedBy } from '@oilcan/core/kernel';
 import type { EntryContents } from '@oilcan/core/work';
 import { Drawn } from '../../ui/drawn';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
@@ -26,7 +27,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
     ...inWords,
     group: 'state',
     say: ({ content: { condition, reservations, signature } }) => ({
-      headline: `Back in service, taken by ${signature.name}`,
+      headline: `Back in service, taken by ${signedBy(signature)}`,
       detail: [condition, reservations === '' ? '' : `Reservations: ${reservations}`]
         .filter((each) => each !== '')
         .join(' · '),
@@ -41,7 +42,7 @@ const operations: OperationViewsNamed<'machine.give' | 'machine.return'> = {
     fields: { from: 'Who gives it', condition: 'How it is', where: 'Where it is' },
   },
   'machine.return': {
-    say: ({ name }) => `Back in service, taken by ${name}`,
+    say: ({ name, path }) => `Back in service, taken by ${signedBy({ name, path })}`,
     fields: { condition: 'How it is', reservations: 'Reservations' },
   },
 };

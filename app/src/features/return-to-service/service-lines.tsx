@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiHandshakeOutline } from '@mdi/js';
+import { signedBy } from '@oilcan/core/kernel';
 import { standingOfSeal } from '@oilcan/core/registry';
 import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { piece } from '../../ui/piece';
@@ -83,14 +84,16 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
   return (
     <View>
       <Words>
-        Back in service, taken by {content.signature.name}: {content.condition}.
+        Back in service, taken by {signedBy(content.signature)}: {content.condition}.
       </Words>
       {content.reservations === '' ? null : <Words>Reservations: {content.reservations}</Words>}
-      <View style={sheet.signature}>
-        <Drawn path={content.signature.path} name={content.signature.name} />
-        <Button word="Signature as PNG" onPress={() => void saveSignature('png')} />
-        <Button word="Signature as SVG" onPress={() => void saveSignature('svg')} />
-      </View>
+      {content.signature.path === '' ? null : (
+        <View style={sheet.signature}>
+          <Drawn path={content.signature.path} name={content.signature.name} />
+          <Button word="Signature as PNG" onPress={() => void saveSignature('png')} />
+          <Button word="Signature as SVG" onPress={() => void saveSignature('svg')} />
+        </View>
+      )}
       {isBroken ? (
         <Words color={palette.faulty}>{since}</Words>
       ) : since === '' ? (

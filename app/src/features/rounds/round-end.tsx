@@ -126,7 +126,7 @@ function FurtherWork({ work }: Pick<Props, 'work'>): ReactElement | null {
         <Button
           main
           word={`Raise ${counted(left.length, 'work order', 'work orders')} for what is left`}
-          disabled={isRaising}
+          cannot={isRaising && 'They are being raised.'}
           onPress={() => void raise()}
         />
       )}

@@ -7,7 +7,7 @@ import { camera } from '../../data/scanner/scanner';
 import { peekRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { codedAsset } from '../../data/scanner/coded-rows';
@@ -77,7 +77,14 @@ export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): R
     <BottomSheet
       title="Scan a stop"
       onClose={onClose}
-      foot={<Button main word="Go there" disabled={typed.trim() === ''} onPress={() => open(typed)} />}
+      foot={
+        <Button
+          main
+          word="Go there"
+          cannot={typed.trim() === '' && 'Scan or type a code first.'}
+          onPress={() => open(typed)}
+        />
+      }
     >
       {hasCamera ? (
         <video

@@ -13,7 +13,7 @@ import { useOperationForm } from '../../forms/use-operation-form';
 import { BeforeOpening } from '../hazards';
 import { LinkPress } from '../../ui/link-press';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';

@@ -64,7 +64,7 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
       <Button
         main
         word={chosen === undefined ? 'Choose a machine first' : `Bind it to ${chosen.name}`}
-        disabled={chosen === undefined}
+        cannot={chosen === undefined && 'Choose a machine first.'}
         onPress={submit}
       />
       <Button word="Scan another" onPress={onAgain} />

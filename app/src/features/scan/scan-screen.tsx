@@ -108,7 +108,12 @@ export function ScanScreen({
               <Words soft>Hold the code of a machine, a place, a part, a bin or a job card into the picture.</Words>
             ) : null}
             <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
-            <Button main word="Open" disabled={typed.trim() === ''} onPress={() => open(typed)} />
+            <Button
+              main
+              word="Open"
+              cannot={typed.trim() === '' && 'Scan or type a code first.'}
+              onPress={() => open(typed)}
+            />
             <TryCodes />
           </>
         ) : (

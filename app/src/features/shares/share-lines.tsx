@@ -16,6 +16,7 @@ import { Words } from '../../ui/words';
 import { shareElement } from './share-element';
 import { aboutWords, standingWords, whoseWords } from './share-words';
 import { useStepsInSight } from './steps-in-sight';
+import { List } from '../../ui/list';
 
 const ShareSheet = piece(() => import('./share-sheet').then((module) => module.ShareSheet));
 const ShareForm = piece(() => import('./share-form').then((module) => module.ShareForm));
@@ -48,25 +49,27 @@ export function ShareLines({ work, steps }: Props): ReactElement | null {
   const open = shares.find(({ id }) => id === opened);
   return (
     <View role="group" aria-label="Shares">
-      {ownFirst(inOrderMade(shares), me).map((share) => {
-        const standing = progress.get(share.id) ?? { done: 0, of: 0 };
-        const spent = costs.shares.get(share.id)?.laborMinutes ?? 0;
-        return (
-          <View key={share.id} id={shareElement(share.id)}>
-            <Press onPress={() => setOpened(share.id)} style={[sheet.line, { borderColor: palette.line }]}>
-              <RowDipstick {...standing} />
-              <View style={sheet.words}>
-                <Words as="label">{whoseWords(share, me)}</Words>
-                <Words as="small" soft>
-                  {aboutWords(share, work, settings)}
-                </Words>
-                <Words as="small">{standingWords(standing, spent, share.plannedMinutes)}</Words>
-              </View>
-              <Icon path={mdiChevronRight} />
-            </Press>
-          </View>
-        );
-      })}
+      <List label="Shares">
+        {ownFirst(inOrderMade(shares), me).map((share) => {
+          const standing = progress.get(share.id) ?? { done: 0, of: 0 };
+          const spent = costs.shares.get(share.id)?.laborMinutes ?? 0;
+          return (
+            <View key={share.id} id={shareElement(share.id)}>
+              <Press onPress={() => setOpened(share.id)} style={[sheet.line, { borderColor: palette.line }]}>
+                <RowDipstick {...standing} />
+                <View style={sheet.words}>
+                  <Words as="label">{whoseWords(share, me)}</Words>
+                  <Words as="small" soft>
+                    {aboutWords(share, work, settings)}
+                  </Words>
+                  <Words as="small">{standingWords(standing, spent, share.plannedMinutes)}</Words>
+                </View>
+                <Icon path={mdiChevronRight} />
+              </Press>
+            </View>
+          );
+        })}
+      </List>
       {inSight.canChoose ? (
         <View style={sheet.choice}>
           <Choices label="Which steps">

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Column, RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { IsBesideMain } from '../page/pane';
 import { usePinnedJob } from './pinned-job';
 import { SheetPiece } from './sheet-piece';
 
@@ -30,7 +31,9 @@ export function BesidePinned({ open, children }: Props): ReactElement {
       </View>
       <View style={[sheet.column, { borderColor: palette.line, borderLeftWidth: RULE }]}>
         <Column>
-          <SheetPiece workOrderId={pinned} />
+          <IsBesideMain value>
+            <SheetPiece workOrderId={pinned} />
+          </IsBesideMain>
         </Column>
       </View>
     </View>

@@ -9,6 +9,7 @@ import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted, owedWords } from '../../words/work-words';
+import { List } from '../../ui/list';
 
 /** So many open steps are named; of more only how many. */
 const MOST_STEPS = 6;
@@ -31,18 +32,25 @@ export function OwedList({ owed, onMend }: Props): ReactElement {
   const others = owed.filter(({ what }) => what !== 'step');
   return (
     <View style={sheet.list}>
-      <Words as="label">
+      <Words as="label" level={3}>
         {must === 0 ? 'Nothing is owed' : `${counted(must, 'thing is', 'things are')} still owed`}
       </Words>
-      {named.map((each, index) => (
-        <OwedLine key={index} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
-      ))}
-      {next === undefined ? null : (
-        <OwedLine owed={next} words={`and ${steps.length - named.length} more steps`} onPress={() => onMend(next)} />
-      )}
-      {others.map((each, index) => (
-        <OwedLine key={`other ${index}`} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
-      ))}
+      <List label="What is missing">
+        {named.map((each, index) => (
+          <OwedLine key={index} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
+        ))}
+        {next === undefined ? null : (
+          <OwedLine owed={next} words={`and ${steps.length - named.length} more steps`} onPress={() => onMend(next)} />
+        )}
+        {others.map((each, index) => (
+          <OwedLine
+            key={`other ${index}`}
+            owed={each}
+            words={owedWords(each, me, nameOf)}
+            onPress={() => onMend(each)}
+          />
+        ))}
+      </List>
     </View>
   );
 }

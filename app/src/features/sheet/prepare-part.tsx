@@ -33,6 +33,7 @@ import {
   mdiPackageVariant,
   mdiPrinterOutline,
 } from '@mdi/js';
+import { List } from '../../ui/list';
 
 /** The others stand on the machine's page. */
 const MOST_CONTACTS = 3;
@@ -69,9 +70,13 @@ export function PreparePart({
       )}
       <WorkReports work={work} />
       <PermitList work={work} />
-      {work.hazards.map((hazard) => (
-        <HazardRow key={hazard.id} hazard={hazard} />
-      ))}
+      {work.hazards.length === 0 ? null : (
+        <List label="Hazards">
+          {work.hazards.map((hazard) => (
+            <HazardRow key={hazard.id} hazard={hazard} />
+          ))}
+        </List>
+      )}
       {work.hazards.length === 0 || isPrepared || !isOpen(work.state) ? null : (
         <Button
           main
@@ -97,7 +102,9 @@ export function PreparePart({
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       <IsolationList work={work} />
       <View style={sheet.kitHead}>
-        <Words as="label">What the past says</Words>
+        <Words as="label" level={3}>
+          What the past says
+        </Words>
       </View>
       <WorkPast work={work} />
       <DueSoonLines work={work} />
@@ -114,7 +121,9 @@ export function PreparePart({
       )}
       {contacts.length === 0 ? null : (
         <View style={sheet.kitHead}>
-          <Words as="label">Whom to call</Words>
+          <Words as="label" level={3}>
+            Whom to call
+          </Words>
         </View>
       )}
       <ContactList contacts={contacts} />
@@ -155,11 +164,15 @@ const KitLines = memo(function KitLines({ kit, siteId }: KitLinesProps): ReactEl
   return (
     <>
       <View style={sheet.kitHead}>
-        <Words as="label">Kit, {counted(kit.length, 'part', 'parts')}</Words>
+        <Words as="label" level={3}>
+          Kit, {counted(kit.length, 'part', 'parts')}
+        </Words>
       </View>
-      {kit.map((line, index) => (
-        <KitRow key={index} line={line} siteId={siteId} />
-      ))}
+      <List label="Kit">
+        {kit.map((line, index) => (
+          <KitRow key={index} line={line} siteId={siteId} />
+        ))}
+      </List>
     </>
   );
 });

@@ -17,6 +17,7 @@ import { GoAheadLine } from '../go-ahead';
 import { HandOverLine } from '../lifecycle';
 import { PutOffLine, WhenSheet } from '../schedule';
 import { useIsOurs, whyHere } from '../work';
+import { PageTitle } from '../page/page-title';
 
 /** What it is, where, and by when. */
 export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement {
@@ -33,9 +34,7 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
       : sayLocalDay(work.plannedOn, present, settings.zone, settings.language);
   return (
     <View style={sheet.head}>
-      <Words as="title" level={1}>
-        {work.title}
-      </Words>
+      <PageTitle>{work.title}</PageTitle>
       <GoAheadLine work={work} />
       <Words soft>
         {asset?.name} · {asset?.tag} · {place?.name}

@@ -6,13 +6,14 @@ import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { lookUpWork, peekRow, usePhone, useRow, useRows } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Button } from '../../ui/press';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { RULE, useIsBroad, useIsNarrow, useIsWide, useIsWindowWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { RememberedJob } from '../past';
 import { Words } from '../../ui/words';
 import { stateOf } from '../../words/work-words';
 import { OthersWork, useIsOurs } from '../work';
+import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -106,6 +107,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const back = useBack('/shift');
   const scroller = useRef<ScrollView>(null);
   const kept = useKeptScroll(`/shift/${work.id}`, scroller);
+  const landmark = useLandmark(work.title);
   const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const isBroad = useIsBroad();
   const isWindowWide = useIsWindowWide();
@@ -211,6 +213,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         title={work.number}
         pageTitle={`${work.number} ${work.title}`}
         aside={stateOf(work)}
+        isNamedBelow
         {...(isWindowWide ? { isBeside: true } : back)}
       >
         {isWindowWide ? <PinButton workOrderId={work.id} /> : null}
@@ -235,7 +238,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         ) : null}
         <ScrollView
           ref={scroller}
-          role="main"
+          {...landmark}
           style={sheet.scroll}
           contentContainerStyle={sheet.content}
           {...kept}

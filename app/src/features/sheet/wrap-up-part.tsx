@@ -10,7 +10,7 @@ import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow, useRowsLater } from '../../data/store';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { stateWords } from '../../words/work-words';
+import { counted, stateWords } from '../../words/work-words';
 import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
 import { OwnTimeOwed } from './own-time-owed';
@@ -109,7 +109,13 @@ const WrapUp = memo(function WrapUp({
       {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
       <View style={sheet.buttons}>
         {canChange(work.state, 'finish') ? (
-          <Button main style={sheet.wide} word="Finish" disabled={missing > 0} onPress={() => setAsking('finish')} />
+          <Button
+            main
+            style={sheet.wide}
+            word="Finish"
+            cannot={missing > 0 && `${counted(missing, 'thing is', 'things are')} still missing. They stand above.`}
+            onPress={() => setAsking('finish')}
+          />
         ) : null}
         {canChange(work.state, 'hold') ? (
           <Button icon={mdiPause} word="Hold" onPress={() => setAsking('hold')} />

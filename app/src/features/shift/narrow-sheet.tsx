@@ -93,7 +93,12 @@ function KeepView({ shown }: { readonly shown: Shown }): ReactElement | null {
           <View style={sheet.field}>
             <Field label="Keep this under a name" value={name} onChange={setName} onEnter={keep} />
           </View>
-          <Button word="Keep" label="Keep this view" onPress={keep} disabled={name.trim() === ''} />
+          <Button
+            word="Keep"
+            label="Keep this view"
+            onPress={keep}
+            cannot={name.trim() === '' && 'Type a name for it first.'}
+          />
         </View>
       ) : null}
       <View style={sheet.choices}>

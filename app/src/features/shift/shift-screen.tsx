@@ -9,12 +9,14 @@ import { usePhone } from '../../data/store';
 import { FindField } from '../../ui/find-field';
 import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
+import { asList } from '../../ui/list';
 import { useIsSettled } from '../../ui/use-is-settled';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { Digest } from '../digest';
 import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
+import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { FoundReports, MyReports } from '../reported';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -35,6 +37,8 @@ const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module
 const idOf = (work: WorkOrder): string => work.id;
 const indexOf = (_: WorkOrder, index: number): string => String(index);
 
+const asJobs = asList('Jobs');
+
 const FIND = 'Find a job, part or report';
 
 const findField = (): HTMLInputElement | null =>
@@ -47,6 +51,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const isWide = useIsWide();
   const scroller = useRef<SectionList<WorkOrder, ShiftSection>>(null);
   const kept = useKeptScroll('/shift', scroller);
+  const landmark = useLandmark('Shift');
   const hasRows = usePhone((state) => state.hasRows);
   const hasPerson = usePhone((state) => state.person !== null);
   const { value: choice, choose } = useShiftChoice();
@@ -102,7 +107,8 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
       <SectionList
         ref={scroller}
         {...kept}
-        role="main"
+        {...landmark}
+        {...asJobs}
         sections={sections}
         // While somebody types, every letter may change all rows: then a row is made into another instead of drawn anew,
         // and none is kept ready beyond the screen.

@@ -20,7 +20,7 @@ import { now, perform, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { useNotice } from '../../ui/notice';
+import { useNotice } from '../../ui/use-notice';
 import { Button, Choice, Choices, IconPress } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
@@ -95,7 +95,11 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
       foot={
         <Button
           main
-          disabled={meanings.length === 0 || problems > 0}
+          cannot={
+            meanings.length === 0
+              ? 'Write first what was done.'
+              : problems > 0 && 'Correct first what is not understood.'
+          }
           word={meanings.length === 0 ? 'Keep' : `Keep ${counted(meanings.length, 'entry', 'entries')}`}
           onPress={() => void keep()}
         />

@@ -113,7 +113,7 @@ export function SignInScreen(): ReactElement {
             <Words>{failure}</Words>
           </View>
         )}
-        <Button word="Sign in" main disabled={formState.isSubmitting} onPress={() => void submit()} />
+        <Button word="Sign in" main cannot={formState.isSubmitting && 'Signing in …'} onPress={() => void submit()} />
         {demo === null ? null : <DemoPeople demo={demo} onChoose={(name) => void enter(name, demo.password)} />}
       </View>
     </ScrollView>

@@ -55,19 +55,23 @@ const Steps = memo(function Steps({ work, steps, entries, only, stopId }: StepsP
   const opened = shown.find(({ step }) => step.id === more);
   return (
     <>
-      {shown.map(({ step, number, depth, isInForce }) => (
-        <StepRow
-          key={step.id}
-          stepId={step.id}
-          number={number}
-          depth={depth}
-          isInForce={isInForce}
-          canAnswer={canAnswer}
-          recorded={recorded.get(step.id) ?? ''}
-          holder={only === undefined ? (holders.get(step.id) ?? '') : ''}
-          onMore={openMore}
-        />
-      ))}
+      {shown.length === 0 ? null : (
+        <View role="list" aria-label="Steps">
+          {shown.map(({ step, number, depth, isInForce }) => (
+            <StepRow
+              key={step.id}
+              stepId={step.id}
+              number={number}
+              depth={depth}
+              isInForce={isInForce}
+              canAnswer={canAnswer}
+              recorded={recorded.get(step.id) ?? ''}
+              holder={only === undefined ? (holders.get(step.id) ?? '') : ''}
+              onMore={openMore}
+            />
+          ))}
+        </View>
+      )}
       {canAnswer ? (
         <View style={sheet.more}>
           <Button word="More steps" icon={mdiPlus} onPress={() => setIsAdding(true)} />

@@ -49,7 +49,10 @@ export const StepRow = memo(function StepRow({
     void performOrSay('step.answer', args).then((isTaken) => (isTaken ? then?.() : undefined));
   };
   return (
-    <View style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}>
+    <View
+      role="listitem"
+      style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}
+    >
       <Press label={`More of step ${number}`} onPress={() => onMore(stepId)} style={sheet.handle}>
         <Words as="label" soft>
           {number}

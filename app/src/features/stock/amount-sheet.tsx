@@ -84,7 +84,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
       foot={
         <Button
           main
-          disabled={binId === undefined || unsaid !== null}
+          cannot={binId === undefined ? 'Choose first which bin it is from.' : unsaid}
           word={isAsking ? `Yes, ${amount}` : `Use ${amount}`}
           onPress={() => {
             setConfirmed(quantity ?? null);

@@ -20,6 +20,9 @@ import { findParts, partsInBin, partsOf } from '../stock';
 import { BinSheet } from './bin-sheet';
 import { StoresTable } from './stores-table';
 import { mdiPrinterOutline } from '@mdi/js';
+import { asList } from '../../ui/list';
+
+const asRows = asList('Parts');
 
 const byNumber = (parts: readonly Part[]): Part[] => [...parts].sort((a, b) => (a.number < b.number ? -1 : 1));
 
@@ -77,7 +80,12 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
           onPress={() => setIsPrinting(true)}
         />
         {save === null ? null : (
-          <Button word="Save as CSV" disabled={shown.length === 0} style={sheet.action} onPress={save} />
+          <Button
+            word="Save as CSV"
+            cannot={shown.length === 0 && 'No part is shown that could be saved.'}
+            style={sheet.action}
+            onPress={save}
+          />
         )}
       </View>
       {low.length === 0 ? null : (
@@ -100,6 +108,7 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
       ) : (
         <FlatList
           role="main"
+          {...asRows}
           data={shown}
           keyExtractor={(part) => part.id}
           initialNumToRender={12}

@@ -90,6 +90,7 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
   return (
     <>
       <Table
+        label="What lies in the bins"
         rows={lines}
         columns={columns}
         idOf={({ part, level }) => `${part.id} ${level?.binId ?? ''}`}
@@ -97,7 +98,7 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
         top={(sorted) => top(() => void save(sorted))}
         empty={empty}
         testIdOf={({ part }) => `part-${part.number}`}
-        {...(keepsStore ? { onPress: setOpened } : {})}
+        {...(keepsStore ? { opens: { column: 'number', does: { press: setOpened } } } : {})}
       />
       {opened?.level === null || opened === null ? null : (
         <BinSheet part={opened.part} level={opened.level} onClose={() => setOpened(null)} />

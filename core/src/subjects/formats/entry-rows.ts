@@ -1,3 +1,4 @@
+import { signedBy } from '../../kernel/signature/signature';
 import { typedMoney } from '../../kernel/money/parse-money';
 import type { Money } from '../../kernel/money/money';
 import { standingEntries, type Entry, type EntryContent } from '../work/entries';
@@ -115,7 +116,7 @@ function ofContent(content: EntryContent, source: RecordSource): Cells {
     case 'given':
       return { person: content.from, text: content.condition };
     case 'returned':
-      return { person: content.signature.name, text: content.condition };
+      return { person: signedBy(content.signature), text: content.condition };
     default:
       // Its kind and its time are all that a line can say of it; the document of the record has the rest.
       return {};

@@ -43,7 +43,8 @@ describe('a step of each kind', () => {
     [{ type: 'photo' }, photo, 'accepted'],
     [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: 'M1 1L2 2' }, 'accepted'],
     [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: 'M1 1' }, 'signature_empty'],
-    [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: '' }, 'invalid'],
+    [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: 'Eva', path: '' }, 'accepted'],
+    [{ type: 'signature', who: 'Operator' }, { type: 'signature', name: '', path: '' }, 'invalid'],
     [
       { type: 'signature', who: 'Operator' },
       { type: 'signature', name: 'Eva', path: 'M1 1L<svg>' },

@@ -1,12 +1,12 @@
 import type { ReactElement } from 'react';
 import type { Step } from '@oilcan/core/steps';
 import { FormField } from '../../../../forms/form-field';
+import { NOT_SIGNED, SignatureField, unsigned } from '../../../../forms/signature-field';
 import { FormRefusal } from '../../../../forms/form-refusal';
 import { useOperationForm } from '../../../../forms/use-operation-form';
 import { BottomSheet } from '../../../../ui/bottom-sheet';
 import { Button } from '../../../../ui/press';
 import { Words } from '../../../../ui/words';
-import { SignaturePad } from '../../../../ui/signature-pad';
 
 interface Props {
   readonly step: Step;
@@ -19,31 +19,29 @@ export function SignatureSheet({ step, who, onClose }: Props): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'step.answer',
     about: step.id,
-    neverKept: ['path'],
-    defaultValues: { name: '', path: '' },
+    neverKept: ['path', 'isByName'],
+    defaultValues: { name: '', ...unsigned },
     fieldOf: () => 'name',
-    read: ({ name, path }) => {
-      if (path === '') return { unreadable: 'path', hint: 'Nothing was drawn. Sign in the field first.' };
+    read: ({ name, path, isByName }) => {
+      if (path === '' && !isByName) return { unreadable: 'path', hint: NOT_SIGNED };
       return { args: { workOrderId: step.workOrderId, stepId: step.id, answer: { type: 'signature', name, path } } };
     },
     said: 'Signed.',
     onDone: onClose,
   });
   return (
-    <BottomSheet
-      title={who}
-      onClose={onClose}
-      foot={
-        <>
-          <Button word="Sign anew" onPress={() => form.setValue('path', '')} />
-          <Button main word="Keep the signature" onPress={submit} />
-        </>
-      }
-    >
+    <BottomSheet title={who} onClose={onClose} foot={<Button main word="Keep the signature" onPress={submit} />}>
       <Words soft>{step.text}</Words>
       <FormField control={form.control} name="name" label="Name" />
-      <SignaturePad path={form.watch('path')} onDraw={(path) => form.setValue('path', path)} />
-      <FormRefusal sentence={form.formState.errors.path?.message ?? refusal} />
+      <SignatureField
+        signed={{ path: form.watch('path'), isByName: form.watch('isByName') }}
+        onSign={({ path, isByName }) => {
+          form.setValue('path', path);
+          form.setValue('isByName', isByName);
+        }}
+        error={form.formState.errors.path?.message ?? null}
+      />
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }

@@ -1,6 +1,7 @@
+import { signedBy } from '@oilcan/core/kernel';
 import { BLANK, type KindWords } from '../kind-words';
 
 export const signatureWords: KindWords<'signature'> = {
-  said: ({ name }) => `signed by ${name}`,
+  said: (answer) => `signed by ${signedBy(answer)}`,
   onPaper: ({ who }) => `${who}: ${BLANK}`,
 };

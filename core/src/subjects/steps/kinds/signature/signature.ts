@@ -1,5 +1,5 @@
 import { LONGEST_LINE, textField } from '../../../../kernel/schema/fields';
-import { signatureFields, whyNoSignature, type Signature } from '../../../../kernel/signature/signature';
+import { signatureFields, signedBy, whyNoSignature, type Signature } from '../../../../kernel/signature/signature';
 import { accepted, refuse } from '../../../../operations/operation';
 import { plainKind, type StepKind } from '../step-kind';
 
@@ -22,5 +22,5 @@ export const signature: StepKind<'signature'> = {
     const wrong = whyNoSignature(path);
     return wrong === null ? accepted : refuse(wrong, {}, 'path');
   },
-  said: (_question, { name }) => name,
+  said: (_question, answer) => signedBy(answer),
 };

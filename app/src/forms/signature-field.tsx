@@ -1,0 +1,53 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Choice, Choices } from '../ui/press';
+import { SignaturePad } from '../ui/signature-pad';
+import { usePalette } from '../ui/use-palette';
+import { Words } from '../ui/words';
+
+export interface Signed {
+  /** What was drawn; empty for nothing. */
+  readonly path: string;
+  /** The name stands for it instead. */
+  readonly isByName: boolean;
+}
+
+export const unsigned: Signed = { path: '', isByName: false };
+
+export const NOT_SIGNED = 'Nothing was drawn. Sign in the field, or say that the name stands for the signature.';
+
+interface Props {
+  readonly signed: Signed;
+  readonly onSign: (signed: Signed) => void;
+  readonly error: string | null;
+}
+
+/** Signs with a finger, a pen or a mouse, or without drawing: then the typed name stands for it, and is marked so. */
+export function SignatureField({ signed: { path, isByName }, onSign, error }: Props): ReactElement {
+  const palette = usePalette();
+  return (
+    <View style={sheet.field}>
+      {isByName ? (
+        <Words>The name stands for the signature. The record says that it was typed and not drawn.</Words>
+      ) : (
+        <SignaturePad path={path} onDraw={(drawn) => onSign({ path: drawn, isByName: false })} />
+      )}
+      <Choices label="How it is signed" isMany>
+        <Choice
+          word="Sign without drawing: my name stands for it"
+          isMany
+          isChosen={isByName}
+          onPress={() => onSign({ path: '', isByName: !isByName })}
+        />
+        {path === '' ? null : <Button word="Sign anew" onPress={() => onSign(unsigned)} />}
+      </Choices>
+      {error === null ? null : (
+        <Words as="small" color={palette.faulty} live>
+          {error}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({ field: { gap: 8 } });
