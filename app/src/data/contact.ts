@@ -5,10 +5,19 @@ import { Unreachable } from './server-link';
 
 /**
  * How the last talk with the server went. `server-trouble`: it answered that it cannot just now. `older` and `newer`:
- * this Oilcan is so, and neither understands the other. `phone-full`: what came could not be kept.
+ * this Oilcan is so, and neither understands the other. `phone-full` and `phone-failed`: what came could not be kept, for
+ * want of space or because the browser's storage failed.
  */
 export type Contact =
-  'unknown' | 'reached' | 'no-signal' | 'server-trouble' | 'signed-out' | 'older' | 'newer' | 'phone-full';
+  | 'unknown'
+  | 'reached'
+  | 'no-signal'
+  | 'server-trouble'
+  | 'signed-out'
+  | 'older'
+  | 'newer'
+  | 'phone-full'
+  | 'phone-failed';
 
 /** Whether it is one of the ways in which synchronizing fails. */
 export function isForeseen(error: unknown): boolean {
@@ -18,7 +27,7 @@ export function isForeseen(error: unknown): boolean {
 /** What a failure of synchronizing says of the contact. */
 export function contactAfter(error: unknown): Contact {
   if (error instanceof Unreachable) return 'no-signal';
-  if (error instanceof StorageFailed) return 'phone-full';
+  if (error instanceof StorageFailed) return error.isFull ? 'phone-full' : 'phone-failed';
   if (!(error instanceof OilcanError)) return 'server-trouble';
   if (statusFor(error.code) === 401) return 'signed-out';
   if (error.code === 'protocol_older') return 'older';

@@ -41,9 +41,10 @@ import { machineMillis } from './machine-clock';
 
 /**
  * How this browser keeps what is recorded. `not-at-all`: only while this window is open. `outdated`: another window has
- * a newer Oilcan, and this one can no longer write. `taken-away`: the browser removed what was kept.
+ * a newer Oilcan, and this one can no longer write. `taken-away`: the browser removed what was kept;
+ * `-sent` where all of it is known to be on the server.
  */
-export type Keeping = 'well' | 'not-at-all' | 'outdated' | 'taken-away';
+export type Keeping = 'well' | 'not-at-all' | 'outdated' | 'taken-away' | 'taken-away-sent';
 
 interface PhoneState {
   readonly phase: 'opening' | 'signed-out' | 'ready';
@@ -107,6 +108,8 @@ function show(): void {
   }));
 }
 
+const hasUnsent = (kept: readonly KeptOperation[]): boolean => kept.some(({ where }) => where !== 'sent');
+
 function pendingOf(kept: readonly KeptOperation[]): ReadonlySet<string> {
   return new Set(kept.filter(({ where }) => where === 'pending').map(({ operation }) => operation.id));
 }
@@ -120,7 +123,7 @@ async function openDatabase(): Promise<LocalDatabase> {
   try {
     return await IndexedDatabase.open('oilcan', {
       onOutdated: () => usePhone.setState({ keeping: 'outdated' }),
-      onLost: () => usePhone.setState({ keeping: 'taken-away' }),
+      onLost: () => usePhone.setState(({ kept }) => ({ keeping: hasUnsent(kept) ? 'taken-away' : 'taken-away-sent' })),
     });
   } catch {
     usePhone.setState({ keeping: 'not-at-all' });

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { bringFile } from '../../data/files/bring-file';
+import { noteBringing } from '../../data/progress';
 import { useNotice } from '../../ui/use-notice';
 import { counted } from '../../words/work-words';
 
@@ -12,9 +13,14 @@ export async function bringFiles(
 ): Promise<void> {
   const { say } = useNotice.getState();
   const problems: string[] = [];
-  for (const file of files) {
-    const problem = await bringFile({ workOrderId: id, assetId }, file);
-    if (problem !== null) problems.push(problem);
+  try {
+    for (const [index, file] of files.entries()) {
+      noteBringing({ kept: index - problems.length, of: files.length });
+      const problem = await bringFile({ workOrderId: id, assetId }, file);
+      if (problem !== null) problems.push(problem);
+    }
+  } finally {
+    noteBringing(null);
   }
   const kept = files.length - problems.length;
   const said = kept === 0 ? [] : [`${counted(kept, 'file', 'files')} kept.`];

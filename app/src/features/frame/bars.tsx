@@ -39,9 +39,14 @@ const keepingWords: Readonly<Record<Exclude<Keeping, 'well'>, readonly [string, 
     reload,
   ],
   'taken-away': [
-    'This browser had removed what Oilcan kept on this phone. What was not sent is gone; look at what you did last. To prevent it, add Oilcan to the home screen.',
+    'This browser had removed what Oilcan kept on this phone. If something was not sent, it is gone; look at what you did last. To prevent it, add Oilcan to the home screen.',
     'I have read it',
     noteKeepingRead,
+  ],
+  'taken-away-sent': [
+    'This browser has removed what Oilcan kept on this phone. All of it had been sent, and nothing is lost. Load Oilcan again to go on.',
+    'Load again',
+    reload,
   ],
 };
 

@@ -57,9 +57,9 @@ describe('the frame', () => {
     visited.push('/shift/w-1');
     act(() => usePhone.setState({ keeping: 'taken-away' }));
     await works.show(<Frame person={ann}>{null}</Frame>);
-    expect(words()).toContain('What was not sent is gone');
+    expect(words()).toContain('If something was not sent, it is gone');
     await press('I have read it');
-    expect(words()).not.toContain('What was not sent is gone');
+    expect(words()).not.toContain('If something was not sent, it is gone');
   });
 
   it('says on the lists, once, that the clock is wrong, and never over a job', async () => {

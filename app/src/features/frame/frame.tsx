@@ -9,6 +9,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useSeen } from '../digest';
 import { MarksContext } from '../page/marks';
+import { SpokenStanding } from '../unsent';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
 import { useFocusAfterGoing } from './focus-main';
 import { RaiseKey } from './raise-key';
@@ -31,6 +32,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
     return (
       <View style={[sheet.wide, { backgroundColor: palette.paper }]}>
         <SkipToMain />
+        <SpokenStanding />
         <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
           <View style={sheet.sign} aria-hidden>
             <Icon path={mdiOil} size={34} color={palette.green} />
@@ -52,6 +54,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   return (
     <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
       <SkipToMain />
+      <SpokenStanding />
       <KeepingBar />
       {isSheet ? null : <ClockBar />}
       {isSheet ? null : <UpdateBar />}

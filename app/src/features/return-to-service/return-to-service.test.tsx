@@ -15,6 +15,8 @@ function Lines({ work }: { readonly work: WorkOrder }): ReactElement {
   return <ServiceLines work={work} entries={useRows('entries', 'workOrder', work.id)} open={open} onOpen={setOpen} />;
 }
 
+// Nothing can be drawn where there is no canvas.
+jest.mock('../../ui/signature-pad', () => ({ SignaturePad: () => null }));
 jest.mock('../../data/save-file', () => ({ saveFile: jest.fn() }));
 
 let works: TestWorks;

@@ -18,7 +18,7 @@ export function SentMark(): ReactElement {
     <>
       <Press onPress={() => setIsOpen(true)} style={sheet.mark} testID="sent-mark">
         <Icon path={standing.icon} size={18} />
-        <Words as="mark" lines={2} style={sheet.words} live>
+        <Words as="mark" lines={2} style={sheet.words}>
           {standing.words}
         </Words>
       </Press>

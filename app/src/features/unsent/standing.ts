@@ -8,6 +8,10 @@ export interface Facts {
   readonly pending: number;
   readonly sending: number;
   readonly rejected: number;
+  /** Of how many, this one included, that waited at once. */
+  readonly inAll: number;
+  /** Of the files that are being brought, how many are kept; null when none is. */
+  readonly bringing: { readonly kept: number; readonly of: number } | null;
   /** When the server was last heard, as a person says it; null when never. */
   readonly heardAt: string | null;
 }
@@ -17,13 +21,19 @@ export interface Standing {
   readonly words: string;
 }
 
+/** Of so many it is said how far they are. */
+const MANY = 20;
+
 /** How things stand between this phone and the server, most pressing first, in a few words. */
-export function standingOf({ contact, pending, sending, rejected, heardAt }: Facts): Standing {
+export function standingOf({ contact, pending, sending, rejected, inAll, bringing, heardAt }: Facts): Standing {
   if (rejected > 0) return { icon: mdiAlertOutline, words: counted(rejected, 'needs you', 'need you') };
   if (contact === 'signed-out') return { icon: mdiAlertOutline, words: 'Sign in to send' };
   if (contact === 'older') return { icon: mdiAlertOutline, words: 'Update to send' };
   if (contact === 'phone-full') return { icon: mdiAlertOutline, words: 'Phone is full' };
-  if (sending > 0 && contact !== 'no-signal') return { icon: mdiCellphone, words: `Sending ${sending}` };
+  if (contact === 'phone-failed') return { icon: mdiAlertOutline, words: 'Phone cannot save' };
+  if (bringing !== null) return { icon: mdiCellphone, words: `Keeping ${bringing.kept} of ${bringing.of}` };
+  if (sending > 0 && contact !== 'no-signal')
+    return { icon: mdiCellphone, words: inAll < MANY ? `Sending ${sending}` : `Sent ${inAll - pending} of ${inAll}` };
   const icon = contact === 'no-signal' ? mdiSignalOff : mdiCellphone;
   if (pending > 0) return { icon, words: `${pending} on this phone` };
   if (contact === 'no-signal') return { icon, words: heardAt === null ? 'No signal' : `No signal since ${heardAt}` };
@@ -48,6 +58,8 @@ export function explain({ contact, pending, rejected, heardAt }: Facts): string 
       return 'This Oilcan is newer than the server. What you recorded goes out once the server is updated.';
     case 'phone-full':
       return 'This phone has no space left for what comes from the server. Free some space; nothing is lost.';
+    case 'phone-failed':
+      return 'This browser could not save what comes from the server. It tries again by itself; if it stays so, load Oilcan again. Nothing that you recorded is lost.';
     case 'signed-out':
       return 'Your session has ended. Nothing is lost; it goes out when you have signed in again.';
     case 'unknown':

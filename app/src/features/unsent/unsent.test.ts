@@ -4,9 +4,18 @@ import type { Names } from '../views/names';
 import { sayClockAhead } from './clock-words';
 import { mendedArgs, mendFieldsOf } from './mending';
 import { operationWords } from './operation-words';
+import { heardNothing, spokenOf } from './spoken';
 import { explain, standingOf, type Facts } from './standing';
 
-const facts: Facts = { contact: 'reached', pending: 0, sending: 0, rejected: 0, heardAt: '10:42' };
+const facts: Facts = {
+  contact: 'reached',
+  pending: 0,
+  sending: 0,
+  rejected: 0,
+  inAll: 0,
+  bringing: null,
+  heardAt: '10:42',
+};
 const onWork = { workOrderId: workId };
 
 describe('the sent mark', () => {
@@ -24,6 +33,10 @@ describe('the sent mark', () => {
     [{ contact: 'newer', pending: 3 }, '3 on this phone'],
     [{ contact: 'newer' }, 'Server not ready'],
     [{ contact: 'phone-full' }, 'Phone is full'],
+    [{ contact: 'phone-failed' }, 'Phone cannot save'],
+    [{ pending: 180, sending: 50, inAll: 300 }, 'Sent 120 of 300'],
+    [{ bringing: { kept: 12, of: 300 } }, 'Keeping 12 of 300'],
+    [{ bringing: { kept: 12, of: 300 }, pending: 3, sending: 3, inAll: 12 }, 'Keeping 12 of 300'],
   ])('says for %j: %s', (given, words) => {
     const standing = standingOf({ ...facts, ...given });
     // An icon is the path that draws it: it begins with a move.
@@ -36,6 +49,40 @@ describe('the sent mark', () => {
     );
     expect(explain({ ...facts, rejected: 1 })).toContain('Everything else');
     expect(explain({ ...facts, contact: 'newer' })).toContain('once the server is updated');
+  });
+});
+
+describe('what is spoken of it', () => {
+  it('is what was refused, what fails, and that all is well again, each once', () => {
+    const run: readonly Partial<Facts>[] = [
+      { pending: 1 },
+      { pending: 1, sending: 1 },
+      {},
+      { contact: 'no-signal' },
+      { contact: 'no-signal', pending: 1 },
+      { contact: 'no-signal', pending: 2 },
+      { pending: 2, sending: 2 },
+      {},
+      { rejected: 1 },
+      { rejected: 1, pending: 1 },
+      { rejected: 1 },
+      {},
+      { contact: 'server-trouble' },
+      {},
+    ];
+    let heard = heardNothing;
+    const spoken = run.map((given) => {
+      const next = spokenOf(heard, { ...facts, ...given });
+      heard = next.heard;
+      return next.words;
+    });
+    expect(spoken.filter((words) => words !== null)).toEqual([
+      'No signal since 10:42',
+      'All sent',
+      '1 needs you',
+      'Server not ready',
+      'All sent',
+    ]);
   });
 });
 

@@ -1,4 +1,5 @@
 import { nowhere } from '../../data/local-database';
+import { useProgress } from '../../data/progress';
 import { now, usePhone, useSettings } from '../../data/store';
 import { sayMoment } from '../../words/dates';
 import type { Facts } from './standing';
@@ -10,10 +11,11 @@ export function useFacts(): Facts {
   const sending = usePhone((state) => state.sending.size);
   const contact = usePhone((state) => state.contact);
   const heard = usePhone((state) => (state.contact === 'reached' ? nowhere.knownUntil : state.heardAt));
+  const { gone, bringing } = useProgress();
   const settings = useSettings();
   const heardAt =
     settings === undefined || heard === nowhere.knownUntil
       ? null
       : sayMoment(heard, now(), settings.zone, settings.language);
-  return { contact, pending, sending, rejected, heardAt };
+  return { contact, pending, sending, rejected, inAll: gone + pending, bringing, heardAt };
 }
