@@ -16,7 +16,7 @@ test('a job is given, left for the next shift, finished with what it leaves, sig
   await ines.getByText(title).tap();
   await ines.getByRole('button', { name: /I have read/ }).tap();
   await ines.getByRole('button', { name: 'Start my clock' }).tap();
-  await ines.getByRole('button', { name: 'Hold', exact: true }).tap();
+  await ines.getByRole('button', { name: 'Put on hold', exact: true }).tap();
   await ines.getByRole('radio', { name: 'The next shift goes on' }).tap();
   await ines
     .getByLabel('How far it is, and what comes next')
@@ -104,7 +104,7 @@ test('planned work is taken along, says when it is due next, and comes round aga
   await ines.getByText('Gearbox output seal weeping oil').tap();
   await ines
     .getByRole('group', { name: 'Due soon on this machine' })
-    .getByRole('button', { name: 'Take along' })
+    .getByRole('button', { name: /^Do it too/ })
     .first()
     .tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');

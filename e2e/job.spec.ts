@@ -36,7 +36,7 @@ test('a job goes from the phone to the database and back, and somebody else sees
   await ines.getByRole('button', { name: 'Note', exact: true }).tap();
   await ines.getByLabel('For the next person').fill('Upper pin was stiff, greased.');
   await ines.getByRole('button', { name: 'Keep the note' }).tap();
-  await expect(ines.getByText(/^Nothing is owed/)).toBeVisible();
+  await expect(ines.getByText(/^Nothing is missing/)).toBeVisible();
   await ines.getByRole('button', { name: 'Finish', exact: true }).tap();
   await ines.getByRole('button', { name: 'Yes, it is done' }).tap();
 

@@ -243,7 +243,7 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
   await lead.goto('/desk');
   await expect(lead.getByRole('button', { name: 'Let it start' })).toBeVisible();
   await expectRoom(lead, '/desk');
-  for (const name of ['What is owed', 'Reports and go-ahead']) {
+  for (const name of ['What must be recorded', 'Reports and go-ahead']) {
     await lead.getByRole('button', { name: 'Set up' }).tap();
     await lead.getByRole('button', { name }).tap();
     await expect(lead.getByRole('button', { name: 'Keep', exact: true })).toBeVisible();

@@ -20,7 +20,7 @@ test('the past speaks in sentences, each opens its rows, and stays on the phone'
   await sentence.tap();
   // Its rows are in sight at once, and a row leads there and back.
   await expect(ines.getByRole('heading', { name: 'The rows: Failures' })).toBeInViewport();
-  const rows = ines.getByRole('link', { name: /Output shaft seal: external leakage/ });
+  const rows = ines.getByRole('link', { name: /Output shaft seal: oil, water or air leaks out/ });
   await expect(rows.first()).toBeInViewport();
   await expect(ines.getByText(/^1\d rows$/)).toBeVisible();
   await rows.first().tap();

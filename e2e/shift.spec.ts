@@ -12,7 +12,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect.poll(() => rows.count()).toBeGreaterThan(10);
     await ines.waitForTimeout(1_000);
     const all = await rows.count();
-    await ines.getByRole('button', { name: 'Narrow' }).tap();
+    await ines.getByRole('button', { name: 'Filter' }).tap();
     await ines.getByRole('checkbox', { name: /^This week/ }).tap();
     await ines.getByRole('checkbox', { name: /^Inspection/ }).tap();
     await expect(ines.getByRole('checkbox', { name: /^Inspection/ })).toBeChecked();

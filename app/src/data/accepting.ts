@@ -21,6 +21,13 @@ export function accept(ids: readonly WorkOrderId[]): void {
   useNotice.getState().say(ids.length === 1 ? `${number} accepted.` : `${ids.length} jobs accepted.`);
 }
 
+/** While somebody is at Undo, nothing is accepted for good. */
+export function holdAccepting(isHeld: boolean): void {
+  clearTimeout(over);
+  if (!isHeld && useAccepting.getState().ids.length > 0)
+    over = setTimeout(() => void settleAccepting(), UNDO_MILLISECONDS);
+}
+
 /** Leaves the jobs finished that were accepted last; tells whether there were any. */
 export function undoAccepting(): boolean {
   clearTimeout(over);

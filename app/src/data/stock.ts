@@ -86,7 +86,7 @@ export function useKitStanding(work: WorkOrder): { readonly words: string; reado
   if (lines.length === 0) return null;
   const there = lines.filter((line) => !isShort(line)).length;
   return there === lines.length
-    ? { words: 'Kit in stock', isShort: false }
+    ? { words: 'All parts in stock', isShort: false }
     : { words: `Kit ${there} of ${lines.length}`, isShort: true };
 }
 

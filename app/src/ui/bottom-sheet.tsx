@@ -1,5 +1,6 @@
 import { useContext, useId, useState, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
+import { useFocusBack } from './use-focus-back';
 import { useNotice } from './use-notice';
 import { IconPress } from './press';
 import { SheetTop } from './sheet-top';
@@ -42,6 +43,7 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
   const palette = usePalette();
   const isWide = useIsWindowWide();
   const titleId = useId();
+  useFocusBack();
   const top = useContext(SheetTop);
   return (
     <Modal transparent visible animationType="none" aria-labelledby={titleId} onRequestClose={onClose}>

@@ -1,6 +1,8 @@
-import type { ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { Snackbar } from 'react-native-paper';
 import { TARGET } from './theme';
+import type { NoticeUndo } from './use-notice';
 
 const SHOWN_MILLISECONDS = 3_500;
 /** Clear of the dock and of whatever the thumb presses next. */
@@ -8,24 +10,46 @@ const belowTopBar = { top: 60, bottom: undefined };
 
 interface Props {
   readonly text: string | null;
-  /** What takes back what the notice tells of, and for how long that is possible; null where nothing does. */
-  readonly undo: { readonly milliseconds: number; readonly onUndo: () => void } | null;
+  /** What takes back what the notice tells of; null where nothing does. */
+  readonly undo: NoticeUndo | null;
   readonly onDismiss: () => void;
 }
 
-/** The bar itself, loaded with the first notice. */
+/** The bar itself, loaded with the first notice. It stays while somebody is at it, by pointer or by keys. */
 export function NoticeSnackbar({ text, undo, onDismiss }: Props): ReactElement {
+  const [isHeld, setIsHeld] = useState(false);
+  useEffect(() => {
+    if (text === null || isHeld) return undefined;
+    const timer = setTimeout(onDismiss, undo?.milliseconds ?? SHOWN_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [text, undo, isHeld, onDismiss]);
+  useEffect(() => {
+    // What was held went with the notice.
+    if (text === null) setIsHeld(false);
+  }, [text]);
+  const hold = (next: boolean) => (): void => {
+    setIsHeld(next);
+    undo?.onHold(next);
+  };
+  const atIt = { onPointerEnter: hold(true), onPointerLeave: hold(false), onFocus: hold(true), onBlur: hold(false) };
   return (
-    <Snackbar
-      visible={text !== null}
-      onDismiss={onDismiss}
-      duration={undo?.milliseconds ?? SHOWN_MILLISECONDS}
-      wrapperStyle={belowTopBar}
-      {...(undo === null
-        ? {}
-        : { action: { label: 'Undo', onPress: undo.onUndo, contentStyle: { minHeight: TARGET } } })}
-    >
-      {text ?? ''}
-    </Snackbar>
+    <View {...atIt} style={sheet.layer}>
+      <Snackbar
+        visible={text !== null}
+        onDismiss={onDismiss}
+        // The bar would go by its own clock, whoever is at it.
+        duration={Infinity}
+        wrapperStyle={belowTopBar}
+        {...(undo === null
+          ? {}
+          : { action: { label: 'Undo', onPress: undo.onUndo, contentStyle: { minHeight: TARGET } } })}
+      >
+        {text ?? ''}
+      </Snackbar>
+    </View>
   );
 }
+
+const sheet = StyleSheet.create({
+  layer: { position: 'absolute', top: 0, left: 0, right: 0, bottom: 0, pointerEvents: 'box-none' },
+});

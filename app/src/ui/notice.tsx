@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { piece } from './piece';
-import { useNotice } from './use-notice';
+import { useNotice, type NoticeUndo } from './use-notice';
 
 const NoticeSnackbar = piece(() => import('./notice-snackbar').then((module) => module.NoticeSnackbar));
 /** After the first screen, so that it is there with the first notice, signal or not. */
@@ -8,7 +8,7 @@ const LATER_MILLISECONDS = 1_000;
 
 interface Props {
   /** What takes back what a notice tells of, asked for when one shows. */
-  readonly undoOf: () => { readonly milliseconds: number; readonly onUndo: () => void } | null;
+  readonly undoOf: () => NoticeUndo | null;
 }
 
 /** Shows the sentence for a while. */

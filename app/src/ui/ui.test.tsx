@@ -1,10 +1,14 @@
-import { act } from '@testing-library/react';
-import type { ComponentType } from 'react';
+import { act, screen } from '@testing-library/react';
+import { useState, type ComponentType, type ReactElement } from 'react';
 import { smallWorks } from '@oilcan/core/testing';
 import { canPress, press, words } from '../testing/hands';
 import { TestWorks } from '../testing/works';
+import { View } from 'react-native';
+import { BottomSheet } from './bottom-sheet';
 import { FailedScreen } from './failed-screen';
+import { NoticeSnackbar } from './notice-snackbar';
 import { piece } from './piece';
+import { Button } from './press';
 import { Words } from './words';
 
 let works: TestWorks;
@@ -63,5 +67,55 @@ describe('a screen that failed', () => {
     expect(words()).toMatch(/What you recorded is kept\..*No bin/);
     await press('Try again');
     expect(retry).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('what opens over the screen', () => {
+  it('gives the focus back to where it was opened, or to the content where that is gone', async () => {
+    const Screen = ({ isKeyLost }: { readonly isKeyLost: boolean }): ReactElement => {
+      const [isOpen, setIsOpen] = useState(false);
+      const [hasKey, setHasKey] = useState(true);
+      const close = (): void => {
+        setIsOpen(false);
+        setHasKey(!isKeyLost);
+      };
+      return (
+        <View>
+          {hasKey ? <Button word="Open" onPress={() => setIsOpen(true)} /> : null}
+          <View role="main" />
+          {isOpen ? (
+            <BottomSheet title="Over it" onClose={close}>
+              <Words>Words</Words>
+            </BottomSheet>
+          ) : null}
+        </View>
+      );
+    };
+    const focused = (): string | null | undefined =>
+      document.activeElement?.getAttribute('role') === 'main' ? 'the content' : document.activeElement?.textContent;
+    for (const isKeyLost of [false, true]) {
+      await works.show(<Screen isKeyLost={isKeyLost} />);
+      act(() => screen.getByRole('button', { name: 'Open' }).focus());
+      await press('Open');
+      expect(screen.getByRole('dialog').contains(document.activeElement)).toBe(true);
+      await press('Close');
+      expect(focused()).toBe(isKeyLost ? 'the content' : 'Open');
+    }
+  });
+});
+
+describe('a notice', () => {
+  it('with its Undo stays while somebody is at it', async () => {
+    const onDismiss = jest.fn();
+    const onHold = jest.fn();
+    const undo = { milliseconds: 60, onUndo: jest.fn(), onHold };
+    const passed = (): Promise<unknown> => act(() => new Promise((resolve) => setTimeout(resolve, 120)));
+    await works.show(<NoticeSnackbar text="Kept." undo={undo} onDismiss={onDismiss} />);
+    act(() => screen.getByRole('button', { name: 'Undo' }).focus());
+    await passed();
+    expect([onDismiss.mock.calls.length, onHold.mock.calls]).toEqual([0, [[true]]]);
+    act(() => screen.getByRole('button', { name: 'Undo' }).blur());
+    await passed();
+    expect([onDismiss.mock.calls.length, onHold.mock.calls.at(-1)]).toEqual([1, [false]]);
   });
 });

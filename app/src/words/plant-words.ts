@@ -2,7 +2,7 @@ import type { AssetCondition } from '@oilcan/core/plant';
 
 export const conditionWords: Readonly<Record<AssetCondition, string>> = {
   running: 'Running',
-  reduced: 'Reduced',
+  reduced: 'Runs, not fully',
   stopped: 'Stopped',
 };
 

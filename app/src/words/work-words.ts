@@ -76,7 +76,7 @@ export const costGroupWords: Readonly<Record<CostGroup, string>> = {
   time: 'Own time',
   material: 'Parts',
   boughtIn: 'Bought in',
-  other: 'Other',
+  other: 'Other costs',
 };
 
 /** What was done about energy. */
@@ -119,7 +119,7 @@ export function stateOf(work: Pick<WorkOrder, 'state' | 'handedBack'>): string {
   return work.handedBack === null ? stateWords[work.state] : 'Handed back';
 }
 
-/** What is owed, as a line that is pressed to mend it; `me` is who reads it. */
+/** What must be recorded, as a line that is pressed to mend it; `me` is who reads it. */
 export function owedWords(owed: Owed, me: PersonId, nameOf: (personId: string) => string): string {
   switch (owed.what) {
     case 'step':

@@ -154,7 +154,7 @@ export function WhatItBecomes({
       ))}
       {read.stoppage === null ? null : (
         <Said
-          words={`${read.stoppage.extent === 'full' ? 'Stood still' : 'Ran reduced'} ${span(read.stoppage, present, settings)}${askedIfUnsure(read.stoppage)}`}
+          words={`${read.stoppage.extent === 'full' ? 'Stood still' : 'Ran, not fully'} ${span(read.stoppage, present, settings)}${askedIfUnsure(read.stoppage)}`}
           isIn={isIn('stoppage')}
           onToggle={() => toggle('stoppage')}
         />

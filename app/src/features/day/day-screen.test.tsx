@@ -62,7 +62,7 @@ describe('my day', () => {
   it('takes time on no job, changes it and takes it back', async () => {
     works = await open();
     await works.show(<DayScreen />);
-    await press('Time on no job');
+    await press('Time not on a job');
     await press('Drive', 'radio');
     await type('How long', '45m');
     await press('Keep 45 min');

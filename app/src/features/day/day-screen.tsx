@@ -92,7 +92,7 @@ function DayOf({ settings }: { readonly settings: Settings }): ReactElement {
           </List>
           {day.times.length === 0 ? <Words>Nothing of yours is recorded on this day.</Words> : null}
         </View>
-        <Button icon={mdiPlus} word="Time on no job" onPress={() => setAdding('empty')} />
+        <Button icon={mdiPlus} word="Time not on a job" onPress={() => setAdding('empty')} />
         <ComingDays settings={settings} />
         <ClockPlaces settings={settings} />
         <Words as="small" soft>

@@ -20,7 +20,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Time on no job: a meeting, a drive. */
+/** Time not on a job: a meeting, a drive. */
 export function OtherTimeSheet({ first = noTime, other, onClose }: Props): ReactElement | null {
   return other === undefined ? (
     <NewTime first={first} onClose={onClose} />
@@ -57,7 +57,7 @@ function NewTime({ first, onClose }: { readonly first: TypedTime; readonly onClo
   const read = readTime(form.watch(), present, zone);
   return (
     <BottomSheet
-      title="Time on no job"
+      title="Time not on a job"
       onClose={onClose}
       foot={
         <Button

@@ -192,7 +192,7 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
           {setsForAll ? (
             <>
               <Words soft>On all sites:</Words>
-              <Button word="What is owed" onPress={() => setOpened('demands')} />
+              <Button word="What must be recorded" onPress={() => setOpened('demands')} />
               <Button word="What is unusual" onPress={() => setOpened('limits')} />
               <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
             </>

@@ -44,7 +44,7 @@ describe('an expense', () => {
         )}
       </OnWork>,
     );
-    expect(words()).toContain('Planned 1 h. Other €12.50.');
+    expect(words()).toContain('Planned 1 h. Other costs €12.50.');
     expect(words()).toContain('Taxi to the mid stationExpense €12.50');
   });
 

@@ -1,6 +1,14 @@
 import { useEffect, type ReactElement } from 'react';
 import type { AssetId, EntryId } from '@oilcan/core/kernel';
-import { activities, causes, detections, mechanisms, nameOfMode, type FailureMode } from '@oilcan/core/faults';
+import {
+  activities,
+  causes,
+  detections,
+  mechanisms,
+  nameOfMode,
+  plainMode,
+  type FailureMode,
+} from '@oilcan/core/faults';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useMachineAndPieces } from '../../data/machines-of-work';
 import { FormField } from '../../forms/form-field';
@@ -81,8 +89,8 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
   }, [form, entryId, start.assetId]);
   return (
     <BottomSheet
-      title={nameOfMode(mode)}
-      aside={mode}
+      title={plainMode(mode)}
+      aside={`${mode}: ${nameOfMode(mode).toLowerCase()}`}
       onClose={onClose}
       foot={<Button main word={entryId === null ? 'Keep the fault' : 'Amend the fault'} onPress={submit} />}
     >

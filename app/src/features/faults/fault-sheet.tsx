@@ -9,7 +9,7 @@ import { Field } from '../../ui/field';
 import { Press } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { FaultForm, type TypedFault } from './fault-form';
-import { faultWords } from './words';
+import { faultWords, plainFault } from './words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -66,7 +66,7 @@ export function FaultSheet({ work, onClose }: Props): ReactElement {
       {found.slice(0, SHOWN).map((each) => (
         <ChoiceRow
           key={`${each.component} ${each.mode}`}
-          words={faultWords(each)}
+          words={plainFault(each)}
           detail={each.mode}
           onPress={() => setChosen(each)}
         />

@@ -4,7 +4,7 @@ import { piece } from '../../ui/piece';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
-import { faultLine, faultWords } from './words';
+import { faultLine, faultWords, plainFault } from './words';
 
 const entries: EntryViewsNamed<'fault'> = {
   fault: {
@@ -12,7 +12,7 @@ const entries: EntryViewsNamed<'fault'> = {
     AmendSheet: piece(() => import('./amend-fault').then((module) => module.AmendFault)),
     group: 'faults',
     say: ({ content }) => ({
-      headline: faultWords(content),
+      headline: plainFault(content),
       detail: [
         content.mode,
         nameOfActivity(content.activity),

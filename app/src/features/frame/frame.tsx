@@ -11,7 +11,7 @@ import { useSeen } from '../digest';
 import { MarksContext } from '../page/marks';
 import { SpokenStanding } from '../unsent';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
-import { useFocusAfterGoing } from './focus-main';
+import { useFocusAfterGoing } from './use-focus-after-going';
 import { RaiseKey } from './raise-key';
 import { SkipToMain } from './skip-to-main';
 import { topBarMarks } from './top-bar-marks';

@@ -27,7 +27,7 @@ const labels = {
   Start: 'Start my clock',
   Stop: 'Stop my clock',
   'Go on': 'Go on with my clock',
-  'Move here': 'Move here: my clock',
+  'Move clock here': 'Move clock here: my clock',
 } as const;
 
 /** My time on this job: starts, shows and stops it. Brass while it runs, and nothing else is. */
@@ -48,7 +48,7 @@ export function ClockButton({
   const isHere = clock?.workOrderId === work.id;
   const isRunning = isHere && clock.isPaused !== true;
   // One press moves it: it stops there, and what it ran is recorded there.
-  const word = isRunning ? 'Stop' : isHere ? 'Go on' : clock === undefined ? 'Start' : 'Move here';
+  const word = isRunning ? 'Stop' : isHere ? 'Go on' : clock === undefined ? 'Start' : 'Move clock here';
   const ranTooLong = isRunning && clockMinutes(clock.startedAt, present) > 24 * 60;
   // Asked of the phone and not of the screen: the acknowledgement may have been pressed a moment ago.
   const start = async (): Promise<void> => {

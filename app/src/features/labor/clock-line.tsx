@@ -31,8 +31,8 @@ export function ClockLine({ work }: { readonly work: WorkOrder }): ReactElement 
       {runs ? <SmallKey icon={mdiPause} word="Break" label="Break: pause my clock" onPress={pause} /> : null}
       <SmallKey
         icon={mdiAccountMultipleOutline}
-        word={ofMates === 0 ? 'Mates' : `Mates ${ofMates}`}
-        label={ofMates === 0 ? 'Mates: their clocks' : `Mates ${ofMates}: their clocks`}
+        word={ofMates === 0 ? 'Others’ clocks' : `Others’ clocks ${ofMates}`}
+        label={ofMates === 0 ? 'Others’ clocks' : `Mates ${ofMates}: their clocks`}
         onPress={() => setIsAsking(true)}
       />
       {isAsking ? <MatesSheet work={work} onClose={() => setIsAsking(false)} /> : null}

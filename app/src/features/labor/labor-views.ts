@@ -74,7 +74,7 @@ const operations: OperationViewsNamed<
     say: ({ minutes }) => `Amended to ${formatDuration(minutes)} on no job`,
     fields: { minutes: 'How long' },
   },
-  'time.remove': { ...byItsLabel, say: () => 'Time on no job taken back' },
+  'time.remove': { ...byItsLabel, say: () => 'Time not on a job taken back' },
 };
 
 const dock: readonly DockItem[] = [

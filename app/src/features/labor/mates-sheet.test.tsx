@@ -23,7 +23,7 @@ it('starts and stops the clock of a mate, and pauses the own', async () => {
   await works.show(<OnWork>{(work) => <ClockLine work={work} />}</OnWork>);
   await press('Break: pause my clock');
   expect(await minutesOf(ann.id)).toEqual([60]);
-  await press('Mates: their clocks');
+  await press('Others’ clocks');
   await press('Start the clock of Bob');
   expect(words()).toContain('started by you');
   // Pressed by mistake, it leaves nothing.

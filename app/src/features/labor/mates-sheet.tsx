@@ -94,8 +94,8 @@ function MateRow({ mate: { person, crewId }, work }: { readonly mate: Mate; read
       ) : (
         <Button
           icon={mdiPlay}
-          word={runs ? 'Move here' : 'Start'}
-          label={`${runs ? 'Move here' : 'Start'} the clock of ${person.name}`}
+          word={runs ? 'Move clock here' : 'Start'}
+          label={`${runs ? 'Move clock here' : 'Start'} the clock of ${person.name}`}
           onPress={() => void start(work, [person.id], crewId)}
         />
       )}

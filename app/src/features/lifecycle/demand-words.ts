@@ -18,7 +18,7 @@ export const owedThingWords: Readonly<Record<OwedThing, string>> = {
 };
 
 export const demandWords: Readonly<Record<Demand, string>> = {
-  must: 'Owed',
-  asked: 'Asked for',
-  not: 'Not',
+  must: 'Must be given',
+  asked: 'Asked for, can be left out',
+  not: 'Not asked for',
 };

@@ -31,7 +31,7 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
   };
   return (
     <BottomSheet
-      title="What is owed"
+      title="What must be recorded"
       onClose={onClose}
       foot={
         <Button
@@ -42,7 +42,9 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
         />
       }
     >
-      <Words>Finishing waits for what is owed. What is asked for is shown, and holds nobody up.</Words>
+      <Words>
+        A job is finished only when what must be given is there. What is asked for is shown, and can be left out.
+      </Words>
       <Choices label="Kind of work">
         {workKinds.map((each) => (
           <Choice key={each} word={kindWords[each]} isChosen={each === kind} onPress={() => setKind(each)} />

@@ -36,7 +36,7 @@ it('sets what is owed, and says what last month’s jobs would have owed by it',
   works.answers.set('GET /api/owed', { jobs: [['photo', 'part'], ['part'], []] });
   await works.show(<DemandsSheet onClose={onClose} />);
   expect(words()).toContain('Of 3 jobs in the last thirty days, none would have been held up.');
-  const [owed] = within(screen.getByRole('group', { name: 'A photo' })).getAllByText('Owed');
+  const [owed] = within(screen.getByRole('group', { name: 'A photo' })).getAllByText('Must be given');
   if (owed !== undefined) fireEvent.click(owed);
   await settled();
   expect(words()).toContain('Of 3 jobs in the last thirty days, 1 would have been held up.');

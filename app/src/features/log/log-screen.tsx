@@ -90,7 +90,7 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
                 ].join(', ')}
               </Words>
               <View style={sheet.buttons}>
-                <Button icon={mdiFilterVariant} word="Narrow" onPress={() => setIsNarrowing(true)} />
+                <Button icon={mdiFilterVariant} word="Filter" onPress={() => setIsNarrowing(true)} />
                 <Button icon={mdiDownload} word="Save as CSV" onPress={() => void save()} />
                 {of === undefined ? null : (
                   <Button word="Show everything" onPress={() => router.setParams({ of: '' })} />

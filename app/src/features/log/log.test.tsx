@@ -64,7 +64,7 @@ it('is saved as CSV, a line for every field', async () => {
 
 it('is narrowed by person and time', async () => {
   await show(logged({}));
-  await press('Narrow');
+  await press('Filter');
   await press('Today', 'radio');
   await press('Ann', 'radio');
   await press('Show these');

@@ -31,7 +31,7 @@ export function NarrowSheet({ narrowing, onChoose, onClose }: Props): ReactEleme
   const sites = usePhone((state) => state.person?.siteIds);
   const mates = people.filter(({ siteIds }) => siteIds.some((id) => sites?.includes(id) === true));
   return (
-    <BottomSheet title="Narrow" onClose={onClose} foot={<Button main word="Show these" onPress={onClose} />}>
+    <BottomSheet title="Filter" onClose={onClose} foot={<Button main word="Show these" onPress={onClose} />}>
       <Choices label="When">
         {spans.map((span) => (
           <Choice

@@ -173,7 +173,7 @@ function signaturesOf(work: WorkOrder, entries: readonly Entry[], say: (at: Inst
   );
   const back = standingOf(entries, 'returned').map((entry) => {
     const { signature, condition, reservations } = entry.content;
-    const but = reservations === '' ? '' : ` Reservations: ${reservations}.`;
+    const but = reservations === '' ? '' : ` Limits on its use: ${reservations}.`;
     const words = `${signedBy(signature)}, ${say(entry.at)}: back in service, ${condition}.${but}`;
     return { path: signature.path, words, since: sinceSigned(entry, entries) };
   });

@@ -23,11 +23,11 @@ afterAll(() => works.close());
 describe('an event of the past', () => {
   it.each([
     ['work', { kind: 'work' }, 'Seal weeping'],
-    ['a fault', { kind: 'fault', kept: fault }, 'Shaft seal: external leakage, utility medium; replaced'],
+    ['a fault', { kind: 'fault', kept: fault }, 'Shaft seal: oil, water or air leaks out · ELU; replaced'],
     [
       'a fault of no part',
       { kind: 'fault', kept: { ...fault, component: '' } },
-      'External leakage, utility medium; replaced',
+      'Oil, water or air leaks out · ELU; replaced',
     ],
     ['a part', { kind: 'part', kept: { partId, quantity: 2_000 } }, '2 pcs Seal'],
     ['a part that is gone', { kind: 'part', kept: { partId: asId<PartId>('gone'), quantity: 1_000 } }, '1 gone'],
@@ -36,7 +36,7 @@ describe('an event of the past', () => {
     [
       'one that was planned and not full',
       { kind: 'stoppage', kept: { ...stoppage, extent: 'reduced', isPlanned: true } },
-      'Ran reduced, planned for 3 h',
+      'Ran, not fully, planned for 3 h',
     ],
     ['a reading', { kind: 'reading', kept: { pointId, value: 61.5, level: 'normal' } }, 'Oil temperature: 61.5 °C'],
     [
@@ -56,7 +56,7 @@ describe('an event of the past', () => {
 
   it('that is work has its fault, its parts, its time and its standstill beside it', () => {
     expect(jobFacts(job).map((fact) => fact.replace(/\s/g, ' '))).toEqual([
-      'Shaft seal: external leakage, utility medium; replaced',
+      'Shaft seal: oil, water or air leaks out · ELU; replaced',
       '2 pcs Seal',
       'Corrective · 1 h 35 worked · stood still for 3 h',
     ]);

@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { nameOfMode } from '@oilcan/core/faults';
+import { plainMode } from '@oilcan/core/faults';
 import { binsOf, type PastOf, type TimeBin } from '@oilcan/core/past';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import type { Settings } from '@oilcan/core/settings';
@@ -103,7 +103,7 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
   return (
     <Figure
       title="How it fails"
-      said={`How it fails: ${modes.map(({ mode, jobs }) => `${nameOfMode(mode)} ${jobs.length}`).join(', ')}`}
+      said={`How it fails: ${modes.map(({ mode, jobs }) => `${plainMode(mode)} ${jobs.length}`).join(', ')}`}
       width={width}
     >
       <BarChart
@@ -126,7 +126,7 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
         xAxisLabelTextStyle={text}
       />
       <Words as="small" soft>
-        {modes.map(({ mode }) => `${mode} ${nameOfMode(mode).toLowerCase()}`).join(' · ')}. Percentages add up from the
+        {modes.map(({ mode }) => `${mode} ${plainMode(mode).toLowerCase()}`).join(' · ')}. Percentages add up from the
         left.
       </Words>
     </Figure>

@@ -152,7 +152,13 @@ describe('what happened before', () => {
     await open(answerOf([{ ...sealed(20), readings: [reading], reason: 'Puddle under it' }]));
     works.server.signal = 'none';
     await works.show(<WorkSheet workOrderId="p-20" />);
-    for (const said of ['Seal 20', 'Puddle under it', 'Lip was worn', 'Shaft seal: external leakage', ': 24 '])
+    for (const said of [
+      'Seal 20',
+      'Puddle under it',
+      'Lip was worn',
+      'Shaft seal: oil, water or air leaks out',
+      ': 24 ',
+    ])
       expect(words()).toContain(said);
     expect(words()).toContain('No signal to look its whole record up.');
   });

@@ -202,9 +202,9 @@ function UsualSaid({ chart, point }: { readonly chart: ControlChart; readonly po
   return (
     <Words as="small" soft>
       Dotted: usual, {said(chart.lower)} to {said(chart.upper)} {point.unit} around {said(chart.middle)}, by the first{' '}
-      {STRETCH} values (individuals chart, three sigma by the moving range).
-      {has('beyond') ? ' Square on its corner: beyond that.' : ''}
-      {has('run') ? ' Upright square: eight in a row on one side.' : ''}
+      {STRETCH} values and how far each was from the one before (an individuals chart: its limits are three sigma away).
+      {has('beyond') ? ' ◆ beyond that.' : ''}
+      {has('run') ? ' ■ eight in a row on one side.' : ''}
     </Words>
   );
 }

@@ -54,7 +54,7 @@ describe('what the past says', () => {
   it('gives the mean with its range, and says when there are too few for a trend', () => {
     // From 159 to 2,814 days: 2·1000/χ² with χ²(0.95; 6) = 12.592 and χ²(0.05; 4) = 0.711 (NIST/SEMATECH e-Handbook, table 1.3.6.7.4).
     expect(said([failure(100), failure(500)])).toEqual([
-      '2 failures in 2.5 years (since Feb 2024): one every 16 months on average (90 % sure: 5 months to 7.5 years). Too few to say whether they come faster.',
+      '2 failures in 2.5 years (since Feb 2024): one every 16 months on average (9 chances in 10: 5 months to 7.5 years). Too few to say whether they come faster.',
     ]);
   });
 

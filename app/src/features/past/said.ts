@@ -140,7 +140,7 @@ function failuresSaid({ jobs, meanDays, trend }: NonNullable<Findings['failures'
   const count = counted(jobs.length, 'failure', 'failures');
   const watched = saySpan(daysBetween(window.from, window.to));
   const range = saySpans(meanDays.low, meanDays.high);
-  const rate = `one every ${saySpan(meanDays.mean)} on average (90 % sure: ${range})`;
+  const rate = `one every ${saySpan(meanDays.mean)} on average (9 chances in 10: ${range})`;
   return {
     key: 'failures',
     brief: 'Failures',

@@ -75,7 +75,8 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
         </View>
         {isAtIt && isFree ? (
           <Button
-            word="Take along"
+            word="Do it too"
+            label={`Do it too: ${plan.title}`}
             onPress={() =>
               void run(
                 'plan.take-along',
@@ -87,7 +88,7 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
         ) : null}
         {open === undefined || isFree ? null : (
           <IconPress
-            label={`Open ${open.number}`}
+            label={`Open ${open.number} ${open.title}`}
             icon={mdiChevronRight}
             onPress={() => router.navigate(`/shift/${open.id}`)}
           />

@@ -42,12 +42,12 @@ describe('what else is due soon on the machine', () => {
     await prepare(aPlan({ startsOn: addDays(today, 12) }));
     expect(words()).toContain('Oil change');
     expect(words()).toContain('due Sat 5 Dec, 1 h');
-    await press('Take along');
+    await press(/^Do it too/);
     const records = await works.sent();
     const made = records.peek('workOrders', 'plan-1');
     expect(made).toMatchObject({ personIds: [ann.id], plan: { planId, occurrence: 1, dueOn: '2026-12-05' } });
     expect(words()).toContain(`${made?.number ?? ''}, ready`);
-    await press(`Open ${made?.number ?? ''}`);
+    await press(`Open ${made?.number ?? ''} ${made?.title ?? ''}`);
     expect(visited.at(-1)).toBe('/shift/plan-1');
   });
 
@@ -55,7 +55,7 @@ describe('what else is due soon on the machine', () => {
     const open = { workOrderId: asId<WorkOrderId>('other-1'), dueOn: today };
     await prepare(aPlan({ made: 1, open }), aPlan({ id: asId<PlanId>('far'), startsOn: addDays(today, 200) }));
     expect(words()).toContain('W-77, ready');
-    expect(words()).not.toContain('Take along');
+    expect(words()).not.toContain('Do it too');
     expect(words().match(/Oil change/g)).toHaveLength(1);
   });
 });

@@ -110,7 +110,7 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
     <View style={sheet.head}>
       <PageTitle>{asset.name}</PageTitle>
       <Words soft>
-        {classWords(asset.equipmentClass)} · criticality {asset.criticality} of 4
+        {classWords(asset.equipmentClass)} · how critical: {asset.criticality} of 4 (1 most)
       </Words>
       {asset.picture === undefined ? null : (
         <View style={sheet.picture}>

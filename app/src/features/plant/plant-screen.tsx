@@ -134,7 +134,7 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
                 <Words as="title" level={2}>
                   {out.length === 0
                     ? 'Everything runs'
-                    : `${counted(out.length, 'machine is', 'machines are')} stopped or reduced`}
+                    : `${counted(out.length, 'machine is', 'machines are')} stopped or not fully running`}
                 </Words>
                 {out.length > 0 && out.length <= 6 && !isFinding ? <OutOfOrder assets={out} onGo={go} /> : null}
               </>

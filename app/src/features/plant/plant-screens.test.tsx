@@ -58,7 +58,7 @@ afterEach(() => works.close());
 describe('the plant', () => {
   it('is a tree of places and machines, with how they are and what is open', async () => {
     await works.show(<PlantScreen chosen={undefined} />);
-    expect(words()).toContain('1 machine is stopped or reduced');
+    expect(words()).toContain('1 machine is stopped or not fully running');
     expect(words()).toMatch(/Drive hall.*Gearbox/);
     expect(words()).toContain('2 open');
     if (canPress('Unfold Gearbox')) await press('Unfold Gearbox');

@@ -193,7 +193,7 @@ function PlanForm({
           <FormField control={form.control} name="reason" label="Why" lines={3} />
           {stopped === undefined ? null : (
             <Words>
-              Reported {stopped.condition === 'stopped' ? 'standing still' : 'running reduced'} since{' '}
+              Reported {stopped.condition === 'stopped' ? 'standing still' : 'running, but not fully'} since{' '}
               {sayMoment(stopped.since ?? stopped.at, now(), settings.zone, settings.language)}: recorded with it.
             </Words>
           )}

@@ -32,7 +32,7 @@ export function GiveMachineSheet({ work, onClose }: Props): ReactElement {
   });
   return (
     <BottomSheet
-      title="Given to maintenance"
+      title="Machine handed over to maintenance"
       aside={asset?.name ?? ''}
       onClose={onClose}
       foot={<Button main word="Keep" onPress={submit} />}

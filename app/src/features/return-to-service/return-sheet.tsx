@@ -50,7 +50,7 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
         {formatDuration(costOf(shown).laborMinutes)} of work. The signature stands for these as they are now.
       </Words>
       <FormField control={form.control} name="condition" label="How it is" />
-      <FormField control={form.control} name="reservations" label="Reservations (not needed)" />
+      <FormField control={form.control} name="reservations" label="Limits on its use (not needed)" />
       <FormField control={form.control} name="name" label="Who takes it" />
       <SignatureField
         signed={{ path: form.watch('path'), isByName: form.watch('isByName') }}

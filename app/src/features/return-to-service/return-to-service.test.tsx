@@ -26,12 +26,12 @@ describe('the return to service', () => {
   it('begins with who gave the machine to maintenance', async () => {
     works = await TestWorks.open(smallWorks({ state: 'underway' }));
     await works.show(<OnWork>{(work) => <Lines work={work} />}</OnWork>);
-    await press('Given to maintenance');
+    await press('Machine handed over to maintenance');
     await press('Keep');
     expect(words()).toContain('Write something first.');
     await type('Who gives it', 'Control room');
     await press('Keep');
-    expect(words()).toContain('Given to maintenance by Control room: Running');
+    expect(words()).toContain('Machine handed over to maintenance by Control room: Running');
   });
 
   it('is signed without drawing where the name is said to stand for it, and is marked so', async () => {

@@ -19,7 +19,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
     ...inWords,
     group: 'state',
     say: ({ content: { from, condition, where } }) => ({
-      headline: `Given to maintenance by ${from}`,
+      headline: `Machine handed over to maintenance by ${from}`,
       detail: [condition, where].filter((each) => each !== '').join(' · '),
     }),
   },
@@ -28,7 +28,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
     group: 'state',
     say: ({ content: { condition, reservations, signature } }) => ({
       headline: `Back in service, taken by ${signedBy(signature)}`,
-      detail: [condition, reservations === '' ? '' : `Reservations: ${reservations}`]
+      detail: [condition, reservations === '' ? '' : `Limits on its use: ${reservations}`]
         .filter((each) => each !== '')
         .join(' · '),
     }),
@@ -38,12 +38,12 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
 
 const operations: OperationViewsNamed<'machine.give' | 'machine.return'> = {
   'machine.give': {
-    say: ({ from }) => `Given to maintenance by ${from}`,
+    say: ({ from }) => `Machine handed over to maintenance by ${from}`,
     fields: { from: 'Who gives it', condition: 'How it is', where: 'Where it is' },
   },
   'machine.return': {
     say: ({ name, path }) => `Back in service, taken by ${signedBy({ name, path })}`,
-    fields: { condition: 'How it is', reservations: 'Reservations' },
+    fields: { condition: 'How it is', reservations: 'Limits on its use' },
   },
 };
 

@@ -43,7 +43,7 @@ export function ServiceLines({ work, entries, open, onOpen }: Props): ReactEleme
     <View style={sheet.lines}>
       {given === undefined ? null : (
         <Words soft>
-          Given to maintenance by {given.content.from}: {given.content.condition}
+          Machine handed over to maintenance by {given.content.from}: {given.content.condition}
           {given.content.where === '' ? '' : `, ${given.content.where}`}.
         </Words>
       )}
@@ -51,7 +51,7 @@ export function ServiceLines({ work, entries, open, onOpen }: Props): ReactEleme
       {isOpen(work.state) ? (
         <View style={sheet.buttons}>
           {given === undefined && returned === undefined ? (
-            <Button word="Given to maintenance" onPress={() => onOpen(GIVE_SHEET)} />
+            <Button word="Machine handed over to maintenance" onPress={() => onOpen(GIVE_SHEET)} />
           ) : null}
           <Button
             icon={mdiHandshakeOutline}
@@ -86,7 +86,7 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
       <Words>
         Back in service, taken by {signedBy(content.signature)}: {content.condition}.
       </Words>
-      {content.reservations === '' ? null : <Words>Reservations: {content.reservations}</Words>}
+      {content.reservations === '' ? null : <Words>Limits on its use: {content.reservations}</Words>}
       {content.signature.path === '' ? null : (
         <View style={sheet.signature}>
           <Drawn path={content.signature.path} name={content.signature.name} />

@@ -76,7 +76,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
   const { errors } = form.formState;
   return (
     <BottomSheet
-      title={share === null ? 'Make a share' : 'Change this share'}
+      title={share === null ? 'Give steps to somebody' : 'Change this share'}
       aside={work.number}
       onClose={onClose}
       foot={<Button main word={share === null ? 'Make this share' : 'Keep it so'} onPress={submit} />}

@@ -96,7 +96,7 @@ export function ShareOut({ work }: Pick<Props, 'work'>): ReactElement | null {
   if (!isOpen(work.state) || steps.length === 0) return null;
   return (
     <>
-      <Button word="Make a share" icon={mdiAccountArrowRightOutline} onPress={() => setIsMaking(true)} />
+      <Button word="Give steps to somebody" icon={mdiAccountArrowRightOutline} onPress={() => setIsMaking(true)} />
       {isMaking ? <ShareForm work={work} steps={steps} share={null} onClose={() => setIsMaking(false)} /> : null}
     </>
   );

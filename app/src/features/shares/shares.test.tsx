@@ -61,7 +61,7 @@ describe('the shares of a job', () => {
 
   it('are made of chosen steps for a planned time; what is not one’s own to give is not asked for', async () => {
     await open([shareOf(bobs, bob, [drain.id])]);
-    await press('Make a share');
+    await press('Give steps to somebody');
     expect(words()).not.toContain('Whose');
     expect(canPress(/Drain/, 'checkbox')).toBe(true);
     await press('Make this share');
@@ -82,7 +82,7 @@ describe('the shares of a job', () => {
 
   it('are made for anybody by a lead', async () => {
     await open([], { person: lea });
-    await press('Make a share');
+    await press('Give steps to somebody');
     await press('Bob', 'radio');
     await press(/^1.*Drain/, 'checkbox');
     await press('Make this share');

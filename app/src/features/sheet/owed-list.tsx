@@ -24,7 +24,7 @@ interface Props {
 export function OwedList({ owed, onMend }: Props): ReactElement {
   const me = useMe();
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
-  if (owed.length === 0) return <Words>Nothing is owed.</Words>;
+  if (owed.length === 0) return <Words>Nothing is missing.</Words>;
   const steps = owed.filter(({ what }) => what === 'step');
   const must = mustBeGiven(owed).length;
   const named = steps.slice(0, steps.length > MOST_STEPS ? MOST_STEPS - 1 : MOST_STEPS);
@@ -33,7 +33,7 @@ export function OwedList({ owed, onMend }: Props): ReactElement {
   return (
     <View style={sheet.list}>
       <Words as="label" level={3}>
-        {must === 0 ? 'Nothing is owed' : `${counted(must, 'thing is', 'things are')} still owed`}
+        {must === 0 ? 'Nothing is missing' : `${counted(must, 'thing is', 'things are')} still missing`}
       </Words>
       <List label="What is missing">
         {named.map((each, index) => (
@@ -68,7 +68,7 @@ function OwedLine({ owed: { demand }, words, onPress }: OwedLineProps): ReactEle
       <Words style={sheet.words}>{words}</Words>
       {demand === 'asked' ? (
         <Words as="mark" soft>
-          asked for
+          can be left out
         </Words>
       ) : null}
       <Icon path={mdiChevronRight} />

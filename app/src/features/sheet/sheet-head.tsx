@@ -67,13 +67,13 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
           </View>
         )}
         {mayChange ? (
-          <Press onPress={() => setChanging('putOff')} label="When: put off, due, planned" style={sheet.why}>
-            <Words as="mark">When</Words>
+          <Press onPress={() => setChanging('putOff')} label="Change dates: put off, due, planned" style={sheet.why}>
+            <Words as="mark">Change dates</Words>
           </Press>
         ) : null}
         {settings === undefined ? null : (
           <Press onPress={() => setIsAsking(!isAsking)} style={sheet.why}>
-            <Words as="mark">{isAsking ? 'Close' : 'Why this order?'}</Words>
+            <Words as="mark">{isAsking ? 'Close' : 'Why here in the list?'}</Words>
           </Press>
         )}
       </View>

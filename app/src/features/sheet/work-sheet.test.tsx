@@ -104,7 +104,7 @@ describe('the sheet', () => {
 
   it('says why it stands where it does in the list', async () => {
     await open({ dueAt: addMinutes(noon, -2 * 1_440), urgency: 'now' });
-    await press('Why this order?');
+    await press('Why here in the list?');
     expect(words()).toMatch(/It stands here because its urgency is “Now”, it is 2 days late and/);
   });
 

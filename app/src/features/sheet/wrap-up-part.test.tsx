@@ -32,11 +32,11 @@ const work = async () => (await works.sent()).peek('workOrders', workId);
 describe('wrapping up', () => {
   it('names what is owed, leads to it, and finishes when nothing is', async () => {
     await open(smallWorks({ state: 'underway' }, [aStep(1)]));
-    expect([canPress('Finish'), words().includes('2 things are still owed')]).toEqual([false, true]);
+    expect([canPress('Finish'), words().includes('2 things are still missing')]).toEqual([false, true]);
     await press('Step 1');
     expect(onMend).toHaveBeenCalledWith(expect.objectContaining({ what: 'step' }));
     await press('Step 1', 'checkbox');
-    expect(words()).toContain('1 thing is still owed');
+    expect(words()).toContain('1 thing is still missing');
     expect((await work())?.state).toBe('underway');
   });
 
@@ -50,7 +50,7 @@ describe('wrapping up', () => {
 
   it('holds with a reason, and goes on', async () => {
     await open(smallWorks({ state: 'underway' }));
-    await press('Hold');
+    await press('Put on hold');
     await press('Weather', 'radio');
     await type('For whoever goes on (not needed)', ' Gusts of 90 km/h ');
     await press('Hold the job');

@@ -86,7 +86,7 @@ const WrapUp = memo(function WrapUp({
     <Section
       title="Wrap up"
       onPlaced={onPlaced}
-      {...(missing === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${missing} owed` })}
+      {...(missing === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${missing} missing` })}
     >
       <CostLines work={work} cost={costOf(entries)} entries={entries} />
       <ShareCosts work={work} />
@@ -118,7 +118,7 @@ const WrapUp = memo(function WrapUp({
           />
         ) : null}
         {canChange(work.state, 'hold') ? (
-          <Button icon={mdiPause} word="Hold" onPress={() => setAsking('hold')} />
+          <Button icon={mdiPause} word="Put on hold" onPress={() => setAsking('hold')} />
         ) : null}
         {canChange(work.state, 'resume') ? (
           <Button

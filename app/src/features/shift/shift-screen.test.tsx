@@ -57,11 +57,11 @@ describe('the Shift list', () => {
 
   it('is narrowed by several aspects, with how many there are of each', async () => {
     await open();
-    await press('Narrow');
+    await press('Filter');
     await press('Now 1', 'checkbox');
     await press('Show 1 job');
     expect([listed(), words().includes('Only Now.')]).toEqual([['W-3'], true]);
-    await press('Narrow');
+    await press('Filter');
     await press('Show all again');
     expect(listed()).toHaveLength(3);
   });
@@ -98,6 +98,6 @@ describe('the Shift list', () => {
     await press('Site: All sites');
     await press('Valley', 'radio');
     expect(listed()).toEqual(['W-4']);
-    expect(canPress('Narrow')).toBe(true);
+    expect(canPress('Filter')).toBe(true);
   });
 });

@@ -134,7 +134,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               <View style={sheet.field}>
                 <FindField label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
               </View>
-              <Button word="Narrow" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
+              <Button word="Filter" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
               <Button
                 word="Kit list"
                 icon={mdiPackageVariant}

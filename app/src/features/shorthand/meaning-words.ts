@@ -27,7 +27,7 @@ export function meaningSaid(meaning: Meaning): string {
       return `${point?.name ?? phrase.words}: ${phrase.value} ${phrase.unit ?? point?.unit ?? ''}`.trim();
     }
     case 'stoppage':
-      return `${phrase.extent === 'full' ? 'Stood still' : 'Ran reduced'} for ${formatDuration(phrase.minutes)}, until now`;
+      return `${phrase.extent === 'full' ? 'Stood still' : 'Ran, not fully'} for ${formatDuration(phrase.minutes)}, until now`;
     case 'note':
       return `Note: ${phrase.text}`;
     case 'spent':

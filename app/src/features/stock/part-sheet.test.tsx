@@ -90,7 +90,7 @@ describe('the Part sheet', () => {
     await press('Use 2 pcs Seal');
     await press('Put 1 pcs Seal back');
     expect([works.said, await onHand()]).toEqual(['1 pcs Seal put back.', 7_000]);
-    await press('Put another amount of Seal back');
+    await press('Other amount of Seal, put back');
     await type('Amount in pcs', '5');
     await press('Put it back');
     expect(words()).toContain('Only 1 pcs of it were taken on this job.');

@@ -135,7 +135,7 @@ function InstalledRow({
           {serial}
         </Words>
       </View>
-      <Button word="Comes out" label={`${part?.name ?? 'A part'} ${serial} comes out`} onPress={onTakeOut} />
+      <Button word="Take out" label={`Take out ${part?.name ?? 'a part'} ${serial}`} onPress={onTakeOut} />
     </View>
   );
 }
@@ -241,7 +241,7 @@ function LikelyRow({ work, part, facts, binId, quantity, onHand, usual, onOther,
         {quantity > 0 && binId !== null ? (
           <Button main word={`Use ${amount}`} label={`Use ${amount} ${part.name}`} onPress={() => void use(binId)} />
         ) : null}
-        <Button word="Other" label={`Other amount of ${part.name}`} onPress={() => onOther({ part, usual })} />
+        <Button word="Other amount" label={`Other amount of ${part.name}`} onPress={() => onOther({ part, usual })} />
       </View>
     </View>
   );

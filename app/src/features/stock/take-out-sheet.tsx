@@ -34,7 +34,7 @@ export function TakeOutSheet({ work, part, installationId, onClose }: Props): Re
   };
   return (
     <BottomSheet
-      title="Comes out"
+      title="Taken out of the machine"
       aside={part.name}
       onClose={onClose}
       foot={<Button main cannot={unsaid} word="It is out" onPress={() => void takeOut()} />}

@@ -69,7 +69,7 @@ export function TakenRow({ work, taken, onOther, onClose }: Props): ReactElement
           label={`Put ${amountOf(back, part)} ${part.name} back`}
           onPress={() => void putBack()}
         />
-        <Button word="Other" label={`Put another amount of ${part.name} back`} onPress={() => onOther(taken)} />
+        <Button word="Other amount" label={`Other amount of ${part.name}, put back`} onPress={() => onOther(taken)} />
       </View>
     </View>
   );

@@ -29,7 +29,7 @@ export function HowStopped({
           onPress={() => onChange({ extent: 'full', lostPercent: null })}
         />
         <Choice
-          word="Runs reduced"
+          word="Runs, not fully"
           isChosen={extent === 'reduced'}
           onPress={() => onChange({ extent: 'reduced', lostPercent })}
         />

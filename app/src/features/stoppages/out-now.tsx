@@ -32,8 +32,8 @@ export function OutNow({ asset, onAnother, onClose }: Props): ReactElement {
       foot={<Button main word="It runs again" onPress={() => void runs()} />}
     >
       <Words>
-        {asset.name} {asset.condition === 'reduced' ? 'runs reduced' : 'stands still'} since {since}. Once it runs
-        again, no stoppage of it lasts any more, on whatever job it was recorded.
+        {asset.name} {asset.condition === 'reduced' ? 'runs, but not fully' : 'stands still'} since {since}. Once it
+        runs again, no stoppage of it lasts any more, on whatever job it was recorded.
       </Words>
       <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
       {onAnother === undefined ? null : <Button word="Another stoppage" onPress={onAnother} />}

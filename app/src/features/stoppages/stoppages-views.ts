@@ -12,8 +12,8 @@ import type { OperationViewsNamed } from '../views/operation-view';
 export function stoppageLine({ from, to, extent, isPlanned }: PastStoppage): string {
   const isFull = extent === 'full';
   const planned = isPlanned ? ', planned' : '';
-  if (to === null) return `${isFull ? 'Stands still' : 'Runs reduced'}${planned}`;
-  const how = `${isFull ? 'Stood still' : 'Ran reduced'}${planned}`;
+  if (to === null) return `${isFull ? 'Stands still' : 'Runs, not fully'}${planned}`;
+  const how = `${isFull ? 'Stood still' : 'Ran, not fully'}${planned}`;
   return `${how} for ${sayStanding(Math.max(0, minutesBetween(from, to)))}`;
 }
 

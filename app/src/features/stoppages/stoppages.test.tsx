@@ -39,13 +39,13 @@ describe('the Stoppage sheet', () => {
   it('marks the machine while it lasts; then one press says that it runs again', async () => {
     await open();
     await sheet();
-    await press('Runs reduced', 'radio');
+    await press('Runs, not fully', 'radio');
     await press('25 % less', 'radio');
     await press('Now', 'radio');
     await press('Keep the stoppage');
     expect(await machine()).toMatchObject({ condition: 'reduced', conditionSince: present });
     await sheet();
-    expect(words()).toContain('Gearbox runs reduced since 13:00.');
+    expect(words()).toContain('Gearbox runs, but not fully since 13:00.');
     await press('It runs again');
     expect([works.said, (await machine())?.condition]).toEqual(['Gearbox runs again.', 'running']);
     expect(await stoppages()).toEqual([expect.objectContaining({ lostPercent: 25, to: present })]);

@@ -27,9 +27,9 @@ export function reasonWords(reason: RankReason, machine: string, settings: Setti
     case 'urgency':
       return `its urgency is “${urgencyWords[reason.urgency]}”`;
     case 'condition':
-      return `${machine} ${reason.condition === 'stopped' ? 'stands still' : 'runs reduced'}`;
+      return `${machine} ${reason.condition === 'stopped' ? 'stands still' : 'runs, but not fully'}`;
     case 'criticality':
-      return `${machine} is of criticality ${reason.criticality} of 4`;
+      return `${machine} is critical: ${reason.criticality} of 4, where 1 is the most`;
     case 'due':
       return `it is due ${sayDue(reason.at, present, settings.zone, settings.language)}`;
     case 'ended':

@@ -4,3 +4,4 @@ export * from './faults-operations';
 export * from './find-faults';
 export * from './catalogue-rows';
 export { faultCatalogue } from './catalogue';
+export { plainMode } from './plain-words';

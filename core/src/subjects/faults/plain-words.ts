@@ -26,3 +26,35 @@ export const plainWords: Readonly<Record<FailureMode, string>> = {
   UST: 'trips stops by itself drops out shuts down spurious',
   VIB: 'vibrates shakes vibration unbalance',
 };
+
+/** How a mode shows itself, in words that need no schooling; the standard's name stands in `failureModes`. Common practice. */
+const plainNames: Readonly<Record<FailureMode, string>> = {
+  AIR: 'The instrument shows something wrong',
+  BRD: 'Broken, does not run',
+  ELP: 'What it handles leaks out',
+  ELU: 'Oil, water or air leaks out',
+  ERO: 'Runs unevenly',
+  FTC: 'Does not close',
+  FTF: 'Does not work when needed',
+  FTO: 'Does not open',
+  FTS: 'Does not start',
+  HIO: 'Gives too much',
+  INL: 'Leaks inside',
+  LOO: 'Gives too little',
+  NOI: 'Makes noise',
+  OHE: 'Gets too hot',
+  OTH: 'Something else',
+  PDE: 'A value is beyond its limits',
+  PLU: 'Blocked',
+  SER: 'Small trouble, still runs',
+  STD: 'Cracked, bent or worn',
+  STP: 'Does not stop',
+  UNK: 'Nobody knows',
+  UST: 'Stops by itself',
+  VIB: 'Vibrates',
+};
+
+/** A mode in plain words; its code, where it is of an older record and not known. */
+export function plainMode(code: string): string {
+  return Object.hasOwn(plainNames, code) ? plainNames[code as FailureMode] : code;
+}

@@ -3,7 +3,7 @@ import type { Owed } from './owed';
 
 type Owing = Owed['what'];
 
-/** What is owed of each, one and several, in the order in which it is said. */
+/** What must be recorded of each, one and several, in the order in which it is said. */
 const words: readonly (readonly [Owing, one: string, several: string])[] = [
   ['step', 'one step', 'steps'],
   ['share', 'the share of a mate', 'shares of mates'],

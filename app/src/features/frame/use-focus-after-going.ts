@@ -1,17 +1,9 @@
 import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
+import { focusMain } from '../../ui/focus-main';
 
 /** A screen that was just gone to needs so long to be there. */
 const DRAWN_MILLISECONDS = 150;
-
-/** Whoever goes by keys or by a screen reader goes on at what the screen is for. */
-export function focusMain(): void {
-  const main = document.querySelector<HTMLElement>('[role="main"]');
-  if (main === null) return;
-  // It is gone to from here only, not by the tab key.
-  if (!main.hasAttribute('tabindex')) main.tabIndex = -1;
-  main.focus({ preventScroll: true });
-}
 
 /**
  * After another screen was gone to, and what was pressed is there no more, the focus is at the screen's content and not at the
