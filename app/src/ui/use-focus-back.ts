@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { focusMain } from './focus-main';
+import { useLayoutEffect, useState } from 'react';
+import { returnFocusTo } from './keep-focus';
 
 /**
  * After what opened over the screen is closed, the focus is where it was before, or at the screen's content where that is there no
@@ -7,16 +7,5 @@ import { focusMain } from './focus-main';
  */
 export function useFocusBack(): void {
   const [before] = useState(() => document.activeElement);
-  useEffect(
-    () => () => {
-      setTimeout(() => {
-        const { activeElement } = document;
-        if (activeElement !== null && activeElement !== document.body) return;
-        if (before instanceof HTMLElement && before.isConnected && before !== document.body) {
-          before.focus({ preventScroll: true });
-        } else focusMain();
-      });
-    },
-    [before],
-  );
+  useLayoutEffect(() => () => returnFocusTo(before), [before]);
 }

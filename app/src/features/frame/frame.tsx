@@ -11,7 +11,7 @@ import { useSeen } from '../digest';
 import { MarksContext } from '../page/marks';
 import { SpokenStanding } from '../unsent';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
-import { useFocusAfterGoing } from './use-focus-after-going';
+import { useKeptFocus } from './use-kept-focus';
 import { RaiseKey } from './raise-key';
 import { SkipToMain } from './skip-to-main';
 import { topBarMarks } from './top-bar-marks';
@@ -25,7 +25,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   const isWide = useIsWide();
   useNotedTrail();
   useSeen();
-  useFocusAfterGoing();
+  useKeptFocus();
   const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(usePathname());
   const places = placesFor(person);
   if (isWide) {

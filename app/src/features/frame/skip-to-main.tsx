@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import { focusMain } from '../../ui/focus-main';
+import { focusMain } from '../../ui/keep-focus';
 
 /** The first thing that the tab key comes to, and seen only then: past the head and the places to what the screen is for. */
 export function SkipToMain(): ReactElement {
