@@ -4,7 +4,7 @@ import { useFocusBack } from './use-focus-back';
 import { useNotice } from './use-notice';
 import { IconPress } from './press';
 import { SheetTop } from './sheet-top';
-import { RULE, useIsWindowWide } from './theme';
+import { RULE, useHeightOfLow, useIsWindowWide } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 import { mdiClose } from '@mdi/js';
@@ -42,9 +42,31 @@ function SheetNotice(): ReactElement {
 export function BottomSheet({ title, aside, onClose, children, foot }: Props): ReactElement {
   const palette = usePalette();
   const isWide = useIsWindowWide();
+  const isLow = useHeightOfLow() !== null;
   const titleId = useId();
   useFocusBack();
   const top = useContext(SheetTop);
+  const head = (
+    <View style={sheet.head}>
+      <View style={sheet.words}>
+        <Words as="title" level={2} id={titleId} style={sheet.title}>
+          {title}
+        </Words>
+        {aside === undefined ? null : (
+          <Words as="mark" soft lines={2} style={sheet.aside}>
+            {aside}
+          </Words>
+        )}
+      </View>
+      <IconPress icon={mdiClose} label="Close" onPress={onClose} />
+    </View>
+  );
+  const feet = (
+    <>
+      <SheetNotice />
+      {foot === undefined ? null : <View style={sheet.foot}>{foot}</View>}
+    </>
+  );
   return (
     <Modal transparent visible animationType="none" aria-labelledby={titleId} onRequestClose={onClose}>
       <View style={[sheet.veil, isWide && sheet.veilWide, { backgroundColor: palette.veil }]}>
@@ -52,25 +74,14 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
         <View
           style={[sheet.panel, isWide && sheet.panelWide, { backgroundColor: palette.paper, borderColor: palette.ink }]}
         >
-          <View style={sheet.head}>
-            <View style={sheet.words}>
-              <Words as="title" level={2} id={titleId} style={sheet.title}>
-                {title}
-              </Words>
-              {aside === undefined ? null : (
-                <Words as="mark" soft lines={2} style={sheet.aside}>
-                  {aside}
-                </Words>
-              )}
-            </View>
-            <IconPress icon={mdiClose} label="Close" onPress={onClose} />
-          </View>
+          {isLow ? null : head}
           <ScrollView style={sheet.body} contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+            {isLow ? head : null}
             {top}
             {children}
+            {isLow ? feet : null}
           </ScrollView>
-          <SheetNotice />
-          {foot === undefined ? null : <View style={sheet.foot}>{foot}</View>}
+          {isLow ? null : feet}
         </View>
       </View>
     </Modal>

@@ -9,10 +9,14 @@ interface Props {
 }
 
 /** A list, each of the children one of its items, so that a screen reader says how long it is and leads from one to the next. */
-export function List({ label, style, children }: Props): ReactElement {
+export function List({ label, style, children }: Props): ReactElement | null {
+  const items = Children.toArray(children);
+  if (items.length === 0) return null;
   return (
     <View role="list" aria-label={label} style={style}>
-      {Children.map(children, (child) => (child === null || child === undefined ? child : <Item>{child}</Item>))}
+      {items.map((item, index) => (
+        <Item key={isValidElement(item) ? item.key : index}>{item}</Item>
+      ))}
     </View>
   );
 }

@@ -33,7 +33,7 @@ export function ReadingScale({ point, value, height = 240, isSmall = false }: Pr
   const limit = (at: number | null, word: string): ReactElement | null =>
     at === null ? null : (
       <View style={[sheet.limit, { bottom: share(at) * height }]}>
-        <View style={[sheet.limitLine, { backgroundColor: palette.ink }]} />
+        <View style={[sheet.limitLine, keepsItsColors, { backgroundColor: palette.ink }]} />
         {isSmall ? null : (
           <Words as="mark" style={sheet.limitWord} lines={1}>
             {at} {word}
@@ -63,7 +63,11 @@ export function ReadingScale({ point, value, height = 240, isSmall = false }: Pr
       {point.latest.map((reading, index) => (
         <View
           key={index}
-          style={[sheet.earlier, { bottom: share(reading.value) * height, backgroundColor: palette.ink }]}
+          style={[
+            sheet.earlier,
+            keepsItsColors,
+            { bottom: share(reading.value) * height, backgroundColor: palette.ink },
+          ]}
         />
       ))}
       {limit(alarmHigh, 'alarm')}

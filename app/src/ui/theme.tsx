@@ -41,6 +41,15 @@ export function useIsBroad(): boolean {
   return !useContext(ColumnContext) && isWindowBroad;
 }
 
+/** A window that is lower has no room for bars that stay: a small one at 400 %, or a phone on its side. */
+const LOWEST = 512;
+
+/** How high the page is where the window is too low for its bars, so that they scroll along; null where it is not. */
+export function useHeightOfLow(): number | null {
+  const { height } = useWindowDimensions();
+  return height > 0 && height < LOWEST ? LOWEST : null;
+}
+
 /** Our palette for our own pieces, and Paper's theme made from it. */
 export function ThemeProvider({ children }: { readonly children: ReactNode }): ReactElement {
   const scheme = useColorScheme();

@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { urgencies, type Urgency } from '@oilcan/core/work';
 import { urgencyWords } from '../words/work-words';
+import { keepsItsColors } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
@@ -11,7 +12,7 @@ export function UrgencyMark({ urgency }: { readonly urgency: Urgency }): ReactEl
   const bars = urgencies.length - urgencies.indexOf(urgency);
   return (
     <View style={sheet.mark}>
-      <View style={sheet.bars} aria-hidden>
+      <View style={[sheet.bars, keepsItsColors]} aria-hidden>
         {urgencies.map((each, index) => (
           <View key={each} style={[sheet.bar, { backgroundColor: index < bars ? palette.ink : palette.line }]} />
         ))}

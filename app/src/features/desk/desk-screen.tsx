@@ -26,6 +26,7 @@ import { DeskKeys } from './desk-keys';
 import { UnderwayRow } from './underway-row';
 import { UndeliveredMails } from './undelivered-mails';
 import { asList } from '../../ui/list';
+import { List } from '../../ui/list';
 
 const asRows = asList('Work to be accepted');
 
@@ -238,9 +239,11 @@ function Underway(): ReactElement {
         {counted(open, 'job is', 'jobs are')} open, {late} of them late; {counted(underway.length, 'is', 'are')}{' '}
         underway or held.
       </Words>
-      {underway.map((work) => (
-        <UnderwayRow key={work.id} work={work} />
-      ))}
+      <List label="Underway and held">
+        {underway.map((work) => (
+          <UnderwayRow key={work.id} work={work} />
+        ))}
+      </List>
     </Section>
   );
 }

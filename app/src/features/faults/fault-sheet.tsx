@@ -58,6 +58,7 @@ export function FaultSheet({ work, onClose }: Props): ReactElement {
       ) : null}
       <Field
         label="What is wrong"
+        isFind
         hint="in plain words, such as leaks"
         value={find}
         onChange={setFind}

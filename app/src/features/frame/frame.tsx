@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/people';
 import { Icon } from '../../ui/icon';
 import { LinkPress } from '../../ui/link-press';
-import { RULE, useIsWide } from '../../ui/theme';
+import { RULE, useHeightOfLow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useSeen } from '../digest';
@@ -23,6 +23,9 @@ import { mdiOil } from '@mdi/js';
 export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
+  const low = useHeightOfLow();
+  const scrolls = low === null ? sheet.whole : [sheet.whole, sheet.scrolls];
+  const page = low === null ? sheet.whole : { height: low };
   useNotedTrail();
   useSeen();
   useKeptFocus();
@@ -30,49 +33,53 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   const places = placesFor(person);
   if (isWide) {
     return (
-      <View style={[sheet.wide, { backgroundColor: palette.paper }]}>
-        <SkipToMain />
-        <SpokenStanding />
-        <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
-          <View style={sheet.sign} aria-hidden>
-            <Icon path={mdiOil} size={34} color={palette.green} />
+      <View style={scrolls}>
+        <View style={[page, sheet.wide, { backgroundColor: palette.paper }]}>
+          <SkipToMain />
+          <SpokenStanding />
+          <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
+            <View style={sheet.sign} aria-hidden>
+              <Icon path={mdiOil} size={34} color={palette.green} />
+            </View>
+            {places.map((place) => (
+              <PlaceLink key={place.href} place={place} isRail />
+            ))}
+            <RaiseKey isRail />
           </View>
-          {places.map((place) => (
-            <PlaceLink key={place.href} place={place} isRail />
-          ))}
-          <RaiseKey isRail />
-        </View>
-        <View id="main" style={sheet.main}>
-          <KeepingBar />
-          {isSheet ? null : <ClockBar />}
-          {isSheet ? null : <UpdateBar />}
-          <MarksContext value={topBarMarks}>{children}</MarksContext>
+          <View id="main" style={sheet.main}>
+            <KeepingBar />
+            {isSheet ? null : <ClockBar />}
+            {isSheet ? null : <UpdateBar />}
+            <MarksContext value={topBarMarks}>{children}</MarksContext>
+          </View>
         </View>
       </View>
     );
   }
   return (
-    <View style={[sheet.phone, { backgroundColor: palette.paper }]}>
-      <SkipToMain />
-      <SpokenStanding />
-      <KeepingBar />
-      {isSheet ? null : <ClockBar />}
-      {isSheet ? null : <UpdateBar />}
-      <View id="main" style={sheet.main}>
-        <MarksContext value={topBarMarks}>{children}</MarksContext>
-      </View>
-      {isSheet ? null : (
-        <View
-          role="navigation"
-          aria-label="Places"
-          style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
-        >
-          {places.map((place) => (
-            <PlaceLink key={place.href} place={place} />
-          ))}
-          <RaiseKey />
+    <View style={scrolls}>
+      <View style={[page, { backgroundColor: palette.paper }]}>
+        <SkipToMain />
+        <SpokenStanding />
+        <KeepingBar />
+        {isSheet ? null : <ClockBar />}
+        {isSheet ? null : <UpdateBar />}
+        <View id="main" style={sheet.main}>
+          <MarksContext value={topBarMarks}>{children}</MarksContext>
         </View>
-      )}
+        {isSheet ? null : (
+          <View
+            role="navigation"
+            aria-label="Places"
+            style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}
+          >
+            {places.map((place) => (
+              <PlaceLink key={place.href} place={place} />
+            ))}
+            <RaiseKey />
+          </View>
+        )}
+      </View>
     </View>
   );
 }
@@ -92,8 +99,9 @@ function PlaceLink({ place, isRail = false }: { readonly place: AppPlace; readon
 }
 
 const sheet = StyleSheet.create({
-  wide: { flex: 1, flexDirection: 'row' },
-  phone: { flex: 1 },
+  whole: { flex: 1, minHeight: 0 },
+  scrolls: { ...({ overflowY: 'auto' } as object) },
+  wide: { flexDirection: 'row' },
   main: { flex: 1, minHeight: 0, minWidth: 0 },
   rail: { width: 84, borderRightWidth: RULE, paddingTop: 12 },
   sign: { alignItems: 'center', paddingBottom: 12 },

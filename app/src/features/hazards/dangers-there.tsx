@@ -9,6 +9,7 @@ import { Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { counted, energyWords } from '../../words/work-words';
+import { List } from '../../ui/list';
 
 /** What endangers whoever works on a machine, and where its energy is kept away; nothing where the register has nothing. */
 export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement | null {
@@ -16,12 +17,14 @@ export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement
   if (dangers === null || dangers.hazards.length + dangers.isolation.length === 0) return null;
   return (
     <Section title="Hazards and isolation">
-      {dangers.hazards.map(({ id, hazard, control }) => (
-        <View key={id} style={sheet.row}>
-          <Words>{hazard}</Words>
-          <Words soft>{control}</Words>
-        </View>
-      ))}
+      <List label="Hazards">
+        {dangers.hazards.map(({ id, hazard, control }) => (
+          <View key={id} style={sheet.row}>
+            <Words>{hazard}</Words>
+            <Words soft>{control}</Words>
+          </View>
+        ))}
+      </List>
       <LockPoints isolation={dangers.isolation} />
     </Section>
   );
@@ -31,16 +34,18 @@ export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement
 function LockPoints({ isolation }: Pick<Dangers, 'isolation'>): ReactElement {
   return (
     <>
-      {isolation.map(({ id, energy, device, test }, index) => (
-        <View key={id} style={sheet.row}>
-          <Words>
-            Lock {index + 1}: {device}
-          </Words>
-          <Words soft>
-            {energyWords[energy]} · test: {test}
-          </Words>
-        </View>
-      ))}
+      <List label="Isolation points">
+        {isolation.map(({ id, energy, device, test }, index) => (
+          <View key={id} style={sheet.row}>
+            <Words>
+              Lock {index + 1}: {device}
+            </Words>
+            <Words soft>
+              {energyWords[energy]} · test: {test}
+            </Words>
+          </View>
+        ))}
+      </List>
     </>
   );
 }

@@ -9,7 +9,7 @@ import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { CORNER, useIsWide } from '../../ui/theme';
+import { CORNER, RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
@@ -62,13 +62,14 @@ export function ClockButton({
     else void start();
   };
   useCommand('clock', press);
+  const ground = isRunning ? palette.brass : palette.green;
   const color = isRunning ? palette.onBrass : palette.onGreen;
   return (
     <>
       <Press
         onPress={press}
         label={labels[word]}
-        style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: isRunning ? palette.brass : palette.green }]}
+        style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: ground, borderColor: ground }]}
         testID="clock"
       >
         <Words as="title" color={color}>
@@ -89,7 +90,16 @@ export function ClockButton({
 }
 
 const sheet = StyleSheet.create({
-  clock: { flexGrow: 2, flexBasis: 'auto', minHeight: 64, minWidth: 66, borderRadius: CORNER, paddingHorizontal: 8 },
+  clock: {
+    flexGrow: 2,
+    flexBasis: 'auto',
+    minHeight: 64,
+    minWidth: 66,
+    // Seen only where the device forces its colours.
+    borderWidth: RULE,
+    borderRadius: CORNER,
+    paddingHorizontal: 6,
+  },
   clockWide: {
     flexBasis: '100%',
     flexDirection: 'row',

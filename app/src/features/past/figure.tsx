@@ -1,5 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { keepsItsColors } from '../../ui/theme';
 import { headingFont } from '../../ui/type';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -45,10 +46,11 @@ export function Figure({
   readonly width: number;
   readonly children: ReactNode;
 }): ReactElement {
+  const palette = usePalette();
   return (
     <View style={{ width }}>
       <Words as="label">{title}</Words>
-      <View role="img" aria-label={said} style={sheet.chart}>
+      <View role="img" aria-label={said} style={[sheet.chart, keepsItsColors, { backgroundColor: palette.paper }]}>
         {children}
       </View>
     </View>

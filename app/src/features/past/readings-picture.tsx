@@ -203,8 +203,8 @@ function UsualSaid({ chart, point }: { readonly chart: ControlChart; readonly po
     <Words as="small" soft>
       Dotted: usual, {said(chart.lower)} to {said(chart.upper)} {point.unit} around {said(chart.middle)}, by the first{' '}
       {STRETCH} values and how far each was from the one before (an individuals chart: its limits are three sigma away).
-      {has('beyond') ? ' ◆ beyond that.' : ''}
-      {has('run') ? ' ■ eight in a row on one side.' : ''}
+      {has('beyond') ? ' ◇ beyond that.' : ''}
+      {has('run') ? ' □ eight in a row on one side.' : ''}
     </Words>
   );
 }

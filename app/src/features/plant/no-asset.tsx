@@ -12,8 +12,8 @@ export function NoAsset(): ReactElement {
   const open = useTable('workOrders').filter((work) => isOpen(work.state)).length;
   return (
     <View style={sheet.screen}>
-      <TopBar title="" isBeside />
-      <View role="main" style={sheet.words}>
+      <TopBar title="" isBeside isNamedBelow />
+      <View style={sheet.words}>
         <Words as="title" level={2}>
           {counted(assets.length, 'machine', 'machines')}, {counted(open, 'open job', 'open jobs')}
         </Words>

@@ -71,7 +71,7 @@ function Choosing({ onChoose, isMachineOnly }: Omit<Required<Props>, 'at'>): Rea
       </View>
       {typed !== '' && found.length === 0 ? <Words>Nothing on this phone fits “{find.trim()}”.</Words> : null}
       {typed === '' && likely.length > 0 ? <Words as="label">Where you are at work</Words> : null}
-      <View role="list">
+      <View role="list" aria-label="Where">
         {(typed === '' ? likely : found).map((each) => (
           <WhereRow key={each.id} row={each} onChoose={onChoose} />
         ))}

@@ -14,6 +14,7 @@ import {
 } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import { urgencies, type WorkOrder } from '@oilcan/core/work';
+import { useKeptText } from '../../data/drafts';
 import { now, useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -81,7 +82,7 @@ interface AspectProps extends Pick<Props, 'work' | 'onClose'> {
 }
 
 function Urgency({ work, onClose }: AspectProps): ReactElement {
-  const [reason, setReason] = useState(usualReasons.urgency[0] ?? '');
+  const [reason, setReason, forget] = useKeptText(`why ${work.id} urgency`, usualReasons.urgency[0] ?? '');
   const { run, refusal, errorAt } = useOperation();
   return (
     <>
@@ -105,7 +106,11 @@ function Urgency({ work, onClose }: AspectProps): ReactElement {
                   'work.set-urgency',
                   { workOrderId: work.id, urgency, reason },
                   `${work.number}: ${urgencyWords[urgency]}.`,
-                ).then((isDone) => isDone && onClose())
+                ).then((isDone) => {
+                  if (!isDone) return;
+                  forget();
+                  onClose();
+                })
               }
             />
           ))}
@@ -117,13 +122,16 @@ function Urgency({ work, onClose }: AspectProps): ReactElement {
 
 function Due({ work, settings, onClose }: AspectProps): ReactElement {
   const { zone, language } = settings;
-  const [reason, setReason] = useState(usualReasons.due[0] ?? '');
+  const [reason, setReason, forget] = useKeptText(`why ${work.id} due`, usualReasons.due[0] ?? '');
   const [time, setTime] = useState(work.dueAt === null ? USUAL_DUE_TIME : inZone(work.dueAt, zone).toFormat('HH:mm'));
   const [timeError, setTimeError] = useState<string | null>(null);
   const { run, refusal, errorAt } = useOperation();
   const set = async (dueAt: Instant | null): Promise<void> => {
     const said = dueAt === null ? 'Due at no time.' : `Due ${sayMoment(dueAt, now(), zone, language)}.`;
-    if (await run('work.set-due', { workOrderId: work.id, dueAt, reason }, said)) onClose();
+    if (await run('work.set-due', { workOrderId: work.id, dueAt, reason }, said)) {
+      forget();
+      onClose();
+    }
   };
   const onDay = (day: LocalDay): void => {
     const at = timeOn(day, time, zone);
@@ -148,12 +156,16 @@ function Due({ work, settings, onClose }: AspectProps): ReactElement {
 
 function PutOffTo({ work, settings, onClose }: AspectProps): ReactElement {
   const usual = usualReasons.putOff;
-  const [reason, setReason] = useState((work.held?.reason === 'part' ? usual[1] : usual[0]) ?? '');
+  const likely = (work.held?.reason === 'part' ? usual[1] : usual[0]) ?? '';
+  const [reason, setReason, forget] = useKeptText(`why ${work.id} putOff`, likely);
   const { run, refusal, errorAt } = useOperation();
   const putOff = async (until: LocalDay): Promise<void> => {
     const day = sayLocalDay(until, now(), settings.zone, settings.language);
     const args = { workOrderId: work.id, until, reason };
-    if (await run('work.put-off', args, `${work.number} comes back ${day}.`)) onClose();
+    if (await run('work.put-off', args, `${work.number} comes back ${day}.`)) {
+      forget();
+      onClose();
+    }
   };
   const due = work.dueAt === null ? null : localDate(work.dueAt, settings.zone);
   return (

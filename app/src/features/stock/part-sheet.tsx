@@ -82,6 +82,7 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
       </UsualOf>
       <Field
         label={kit.length === 0 ? 'Find a part: number or name' : 'Another part: number or name'}
+        isFind
         value={find}
         onChange={setFind}
         autoFocus={kit.length === 0}
