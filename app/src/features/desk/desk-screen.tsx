@@ -25,8 +25,8 @@ import { LimitsSheet, ReviewPane, ReviewRow, useReviews, type SheetOfWork, type 
 import { DeskKeys } from './desk-keys';
 import { UnderwayRow } from './underway-row';
 import { UndeliveredMails } from './undelivered-mails';
-import { asList } from '../../ui/list';
-import { List } from '../../ui/list';
+import { asList, List } from '../../ui/list';
+import { IsBesideMain } from '../page/pane';
 
 const asRows = asList('Work to be accepted');
 
@@ -120,7 +120,9 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
         <View style={sheet.columns}>
           <View style={[sheet.list, { borderColor: palette.line }]}>{rows}</View>
           {open === undefined ? null : (
-            <ReviewPane key={open.work.id} waiting={open} Sheet={Sheet} onAccept={acceptOne} />
+            <IsBesideMain value>
+              <ReviewPane key={open.work.id} waiting={open} Sheet={Sheet} onAccept={acceptOne} />
+            </IsBesideMain>
           )}
           <DeskKeys />
         </View>

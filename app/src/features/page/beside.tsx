@@ -1,7 +1,7 @@
 import { usePathname } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { IsBesideMain } from './pane';
+import { HasBannerBeside, IsBesideMain } from './pane';
 
 interface Props {
   /** The path of the list: anything below it is what the page is about then. */
@@ -18,7 +18,9 @@ export function Beside({ path, list, children }: Props): ReactElement {
       <View style={sheet.list}>
         <IsBesideMain value={!isAlone}>{list}</IsBesideMain>
       </View>
-      <View style={sheet.rest}>{children}</View>
+      <View style={sheet.rest}>
+        <HasBannerBeside value>{children}</HasBannerBeside>
+      </View>
     </View>
   );
 }

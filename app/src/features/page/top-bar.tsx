@@ -9,7 +9,7 @@ import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
 import { useMarks } from './marks';
-import { IsBesideMain } from './pane';
+import { HasBannerBeside, IsBesideMain } from './pane';
 import { mdiArrowLeft } from '@mdi/js';
 
 interface Props {
@@ -43,10 +43,11 @@ export function TopBar({
   const { Marks, Sent } = useMarks();
   const palette = usePalette();
   const isBesideMain = useContext(IsBesideMain);
+  const isBanner = !useContext(HasBannerBeside) && !isBeside;
   const level = isBesideMain ? { level: 2 as const } : isNamedBelow ? {} : { level: 1 as const };
   return (
     <Appbar
-      {...(isBeside ? {} : { role: 'banner' as const })}
+      {...(isBanner ? { role: 'banner' as const } : {})}
       style={StyleSheet.flatten([
         sheet.bar,
         onBack !== undefined && sheet.barWithin,

@@ -11,6 +11,7 @@ import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { findableAssets, findAssets } from '../../data/find-assets';
+import { List } from '../../ui/list';
 
 /** Where something is raised: a machine, or only a place; null for not said yet. */
 export type RaisedAt =
@@ -71,11 +72,11 @@ function Choosing({ onChoose, isMachineOnly }: Omit<Required<Props>, 'at'>): Rea
       </View>
       {typed !== '' && found.length === 0 ? <Words>Nothing on this phone fits “{find.trim()}”.</Words> : null}
       {typed === '' && likely.length > 0 ? <Words as="label">Where you are at work</Words> : null}
-      <View role="list" aria-label="Where">
+      <List label="Where">
         {(typed === '' ? likely : found).map((each) => (
           <WhereRow key={each.id} row={each} onChoose={onChoose} />
         ))}
-      </View>
+      </List>
     </View>
   );
 }
@@ -86,14 +87,12 @@ function WhereRow({ row, onChoose }: { readonly row: Asset | Place } & Pick<Prop
   const above = useRow('places', isAsset ? row.placeId : row.parentId);
   const choose = (): void => onChoose(isAsset ? { is: 'asset', id: row.id } : { is: 'place', id: row.id });
   return (
-    <View role="listitem">
-      <Press onPress={choose} style={[sheet.row, { borderColor: palette.line }]}>
-        <Words>{row.name}</Words>
-        <Words as="small" soft>
-          {isAsset ? `${row.tag} · ${above?.name ?? ''}` : `Place${above === undefined ? '' : ` in ${above.name}`}`}
-        </Words>
-      </Press>
-    </View>
+    <Press onPress={choose} style={[sheet.row, { borderColor: palette.line }]}>
+      <Words>{row.name}</Words>
+      <Words as="small" soft>
+        {isAsset ? `${row.tag} · ${above?.name ?? ''}` : `Place${above === undefined ? '' : ` in ${above.name}`}`}
+      </Words>
+    </Press>
   );
 }
 
