@@ -199,7 +199,7 @@ describe('work that is already done', () => {
     await open([put('workOrders', waiting)]);
     await type(LINE, line);
     expect(words()).toContain('There is open work like it');
-    await press('Open it');
+    await press(/^Open it/);
     expect(visited.at(-1)).toBe(`/shift/${waiting.id}`);
   });
 

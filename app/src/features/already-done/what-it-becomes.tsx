@@ -119,7 +119,11 @@ export function WhatItBecomes({
           <Words style={sheet.words}>
             There is open work like it: {open.number} {open.title}
           </Words>
-          <Button word="Open it" onPress={() => router.push(`/shift/${open.id}`)} />
+          <Button
+            word="Open it"
+            label={`Open it: ${open.number} ${open.title}`}
+            onPress={() => router.push(`/shift/${open.id}`)}
+          />
         </Row>
       )}
       <Words as="label">What it becomes</Words>

@@ -86,9 +86,13 @@ function WaitingRow({ work, isChosen, onToggle, onLetStart }: WaitingRowProps): 
         </Words>
       </View>
       <View style={sheet.keys}>
-        <Button word="Open" onPress={() => router.navigate(`/shift/${work.id}`)} />
+        <Button
+          word="Open"
+          label={`Open ${work.number} ${work.title}`}
+          onPress={() => router.navigate(`/shift/${work.id}`)}
+        />
         {isChosen === null ? (
-          <Button main word="Let it start" onPress={onLetStart} />
+          <Button main word="Let it start" label={`Let it start: ${work.number} ${work.title}`} onPress={onLetStart} />
         ) : (
           <Choice isMany word={`Let ${work.number} start`} isChosen={isChosen} onPress={onToggle} />
         )}

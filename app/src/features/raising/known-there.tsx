@@ -51,7 +51,11 @@ export function KnownThere({ at, words, onJoined }: Props): ReactElement | null 
                 {standingOf(each)}
               </Words>
             </View>
-            <Button word="That’s it, me too" onPress={() => void join(each)} />
+            <Button
+              word="That’s it, me too"
+              label={`That’s it, me too: ${each.is === 'work' ? each.work.title : each.report.words}`}
+              onPress={() => void join(each)}
+            />
           </Row>
         ))}
       </List>

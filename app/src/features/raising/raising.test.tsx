@@ -70,7 +70,7 @@ describe('raising something on a machine', () => {
     expect(words()).toContain('Output seal weeps oil');
     await type('What is it', 'drips oi');
     expect(words()).toContain('Drips oil on the floor');
-    await press('That’s it, me too');
+    await press(/^That’s it, me too/);
     const records = await works.sent();
     const counted = records
       .peekList('reports', 'asset', assetId)
