@@ -54,14 +54,14 @@ test('a refused record is mended and sent again, or dropped after a question', a
   await ines.getByRole('button', { name: 'Use 2 pcs Brake cleaner 500 mL' }).tap();
   await expect(ines.getByRole('dialog')).toHaveCount(0);
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
-  await ines.getByRole('button', { name: 'Put another amount of Brake lining SB40 back' }).tap();
+  await ines.getByRole('button', { name: 'Other amount of Brake lining SB40, put back' }).tap();
   await ines.getByRole('button', { name: 'Put it back' }).tap();
   await expect(ines.getByRole('dialog')).toHaveCount(0);
   const tess = await open('Tess Lindqvist');
   await tess.getByText(job).tap();
   await tess.getByRole('button', { name: 'I have read the 2 hazards' }).tap();
   await tess.getByRole('button', { name: 'Part', exact: true }).tap();
-  await tess.getByRole('button', { name: 'Put another amount of Brake lining SB40 back' }).tap();
+  await tess.getByRole('button', { name: 'Other amount of Brake lining SB40, put back' }).tap();
   await tess.getByLabel(/Amount in/).fill('3');
   await tess.getByRole('button', { name: 'Put it back' }).tap();
   await expect(tess.getByRole('button', { name: /3 pcs Brake lining SB40 put back/ })).toBeVisible();

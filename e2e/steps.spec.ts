@@ -49,7 +49,7 @@ test('steps of every kind and a branch are answered without signal, through a re
 
   await button('Sign: Drive is ready for a rescue').tap();
   await button('Keep the signature').tap();
-  await expect(ines.getByText('Nothing was drawn. Sign in the field first.')).toBeVisible();
+  await expect(ines.getByText(/^Nothing was drawn/)).toBeVisible();
   await sign(ines, 'Eva Brunner');
   await button('Keep the signature').tap();
   await expect(ines.getByRole('img', { name: 'Signature of Eva Brunner' })).toBeVisible();

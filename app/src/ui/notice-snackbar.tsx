@@ -8,6 +8,8 @@ const SHOWN_MILLISECONDS = 3_500;
 /** Clear of the dock and of whatever the thumb presses next. */
 const belowTopBar = { top: 60, bottom: undefined };
 
+type Moved = Pick<PointerEvent, 'timeStamp' | 'movementX' | 'movementY'>;
+
 interface Props {
   readonly text: string | null;
   /** What takes back what the notice tells of; null where nothing does. */
@@ -15,14 +17,21 @@ interface Props {
   readonly onDismiss: () => void;
 }
 
-/** The bar itself, loaded with the first notice. It stays while somebody is at it, by pointer or by keys. */
+/** A pointer that moves over the bar is heard so often. */
+const MOVED_MILLISECONDS = 500;
+
+/**
+ * The bar itself, loaded with the first notice. It stays while somebody is at it: as long as it has the focus, and anew with each move
+ * of a pointer over it. One that only rests where the bar has come up is not at it.
+ */
 export function NoticeSnackbar({ text, undo, onDismiss }: Props): ReactElement {
   const [isHeld, setIsHeld] = useState(false);
+  const [movedAt, setMovedAt] = useState(0);
   useEffect(() => {
     if (text === null || isHeld) return undefined;
     const timer = setTimeout(onDismiss, undo?.milliseconds ?? SHOWN_MILLISECONDS);
     return () => clearTimeout(timer);
-  }, [text, undo, isHeld, onDismiss]);
+  }, [text, undo, isHeld, movedAt, onDismiss]);
   useEffect(() => {
     // What was held went with the notice.
     if (text === null) setIsHeld(false);
@@ -31,7 +40,12 @@ export function NoticeSnackbar({ text, undo, onDismiss }: Props): ReactElement {
     setIsHeld(next);
     undo?.onHold(next);
   };
-  const atIt = { onPointerEnter: hold(true), onPointerLeave: hold(false), onFocus: hold(true), onBlur: hold(false) };
+  const move = ({ nativeEvent: { timeStamp, movementX, movementY } }: { nativeEvent: Moved }): void => {
+    if (timeStamp - movedAt < MOVED_MILLISECONDS || (movementX === 0 && movementY === 0)) return;
+    setMovedAt(timeStamp);
+    if (!isHeld) undo?.onHold(false);
+  };
+  const atIt = { onPointerMove: move, onFocus: hold(true), onBlur: hold(false) } as object;
   return (
     <View {...atIt} style={sheet.layer}>
       <Snackbar

@@ -64,7 +64,7 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
   const occurrence = plan.open === null ? plan.made + 1 : plan.made;
   return (
     <>
-      <Row>
+      <Row wraps>
         <Icon path={mdiCalendarClockOutline} />
         <View style={sheet.words}>
           <Words>{plan.title}</Words>
@@ -101,5 +101,5 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
 
 const sheet = StyleSheet.create({
   head: { paddingTop: 14 },
-  words: { flex: 1, minWidth: 0 },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 150, minWidth: 0 },
 });
