@@ -145,7 +145,7 @@ test('every task takes few taps', async ({ open }) => {
     await page.goto('/');
     await within(3, async () => {
       await thumb.tap(page.getByRole('link', { name: /Service brake lining/ }));
-      await thumb.tap(thumb.button(/^When/));
+      await thumb.tap(thumb.button(/^Change dates/));
       await thumb.tap(thumb.button('Put off to tomorrow'));
       await expect(page.getByText(/comes back tomorrow\.$/)).toBeVisible();
     });

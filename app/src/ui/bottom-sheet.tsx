@@ -1,4 +1,4 @@
-import { useContext, useId, useState, type ReactElement, type ReactNode } from 'react';
+import { useContext, useEffect, useId, useState, type ReactElement, type ReactNode } from 'react';
 import { Modal, ScrollView, StyleSheet, View } from 'react-native';
 import { useFocusBack } from './use-focus-back';
 import { useNotice } from './use-notice';
@@ -27,13 +27,21 @@ function Veil({ onPress }: { readonly onPress: () => void }): ReactElement {
   return <View style={StyleSheet.absoluteFill} {...{ onClick: onPress }} testID="veil" />;
 }
 
-/** What is said while the sheet is open: behind it nobody would see or hear it. */
+/** A sheet that closes with what it did is gone by then, and the notice is seen in its own place. */
+const STAYS_MILLISECONDS = 150;
+
+/** What is said while the sheet stays open: behind it nobody would see or hear it. */
 function SheetNotice(): ReactElement {
   const text = useNotice((state) => state.text);
   const [before] = useState(text);
+  const [shown, setShown] = useState<string | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setShown(text), STAYS_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [text]);
   return (
     <View aria-live="polite" style={sheet.notice}>
-      {text === null || text === before ? null : <Words as="label">{text}</Words>}
+      {shown === null || shown === before ? null : <Words as="label">{shown}</Words>}
     </View>
   );
 }

@@ -131,5 +131,5 @@ const sheet = StyleSheet.create({
     paddingVertical: 8,
   },
   words: { flexGrow: 1, flexShrink: 1, flexBasis: 140, minWidth: 0 },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1, minWidth: 0, gap: 8 },
 });
