@@ -5,6 +5,13 @@ const job = 'Service brake lining below 5 mm';
 /** More than any screen has to go through; what is not come to by then cannot be reached. */
 const MOST_TABS = 250;
 
+/** Whether an element, where it is in sight, is what is seen there. */
+function isUncovered(element: Element): boolean {
+  const { left, top, width, height } = element.getBoundingClientRect();
+  const seen = document.elementFromPoint(left + width / 2, Math.min(top + height / 2, innerHeight - 1));
+  return seen !== null && (element.contains(seen) || seen.contains(element));
+}
+
 /** Somebody who has no pointer. */
 class Keys {
   readonly page: Page;
@@ -17,7 +24,11 @@ class Keys {
   async to(target: Locator): Promise<void> {
     await expect(target).toBeVisible();
     for (let tabs = 0; tabs <= MOST_TABS; tabs += 1) {
-      if (await target.evaluate((element) => element === document.activeElement)) return;
+      if (await target.evaluate((element) => element === document.activeElement)) {
+        // It lies under nothing.
+        await expect.poll(() => target.evaluate(isUncovered)).toBe(true);
+        return;
+      }
       await this.page.keyboard.press('Tab');
     }
     throw new Error(`${String(target)} is not come to by the tab key.`);

@@ -35,7 +35,7 @@ export function SmallKey({
       style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }, disabled && sheet.off]}
     >
       <Icon path={icon} />
-      <Words as="mark" lines={1}>
+      <Words as="mark" lines={2} style={sheet.word}>
         {word}
       </Words>
     </Press>
@@ -51,5 +51,6 @@ const sheet = StyleSheet.create({
     borderRadius: CORNER,
     paddingHorizontal: 6,
   },
+  word: { textAlign: 'center' },
   off: { opacity: 0.45 },
 });

@@ -84,7 +84,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
         <Words as="row" lines={2}>
           {work.title}
         </Words>
-        <Words as="small" soft lines={1}>
+        <Words as="small" soft lines={2}>
           {asset?.name} · {place?.name}
         </Words>
         <View style={sheet.line}>

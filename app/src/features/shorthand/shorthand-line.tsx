@@ -32,7 +32,7 @@ export function ShorthandLine({ work, isPrepared, onHazards }: Props): ReactElem
         label="Write in one line"
         style={[sheet.line, { borderColor: palette.edge, backgroundColor: palette.card }]}
       >
-        <Words soft lines={1}>
+        <Words soft lines={2}>
           Write in one line
         </Words>
       </Press>
