@@ -89,7 +89,7 @@ function downWords(
         : `, ${formatDuration(open[minutes])} of it in operating hours`;
     return [`${words} ${formatDuration(whole[minutes])}${within}`];
   };
-  const parts = [...said('stood still', 'stoppedMinutes'), ...said('ran, but not fully', 'reducedMinutes')];
+  const parts = [...said('stood still', 'stoppedMinutes'), ...said('did not run fully for', 'reducedMinutes')];
   return parts.length === 0 ? 'out for less than a minute' : parts.join('; ');
 }
 
