@@ -75,6 +75,7 @@ for (const [on, options] of [
   ['wide screen', wide],
 ] as const) {
   test(`a whole job and its review are done by keys alone, on a ${on}`, async ({ open }) => {
+    test.slow();
     const ines = await begin(open, 'Ines Okafor', options);
     const { page } = ines;
     await ines.press(page.getByRole('link', { name: new RegExp(job) }).first());
@@ -122,9 +123,13 @@ for (const [on, options] of [
     await expect(tess.page.getByRole('button', { name: /4 pcs Brake lining SB40/ }).first()).toBeVisible();
     const accept = tess.page.getByRole('button', { name: 'Accept', exact: true }).first();
     await tess.press(accept);
-    await tess.press(tess.page.getByRole('button', { name: 'Undo' }).first());
+    // On a phone it stands where Accept did; on a wide screen a key reaches it from anywhere.
+    if (on === 'wide screen') {
+      await expect(row).toHaveCount(0);
+      await tess.page.keyboard.press('z');
+      await tess.press(row);
+    } else await tess.press(tess.page.getByRole('button', { name: 'Undo' }).first());
     await tess.isSomewhere();
-    if (on === 'wide screen') await tess.press(row);
     await tess.press(accept);
     await expect(ines.page.getByText(/Accepted/).first()).toBeAttached();
   });

@@ -46,7 +46,9 @@ const LOWEST = 512;
 
 /** How high the page is where the window is too low for its bars, so that they scroll along; null where it is not. */
 export function useHeightOfLow(): number | null {
-  const { height } = useWindowDimensions();
+  // What an on-screen keyboard leaves of a window does not make it lower; the browser scrolls to what is typed in.
+  useWindowDimensions();
+  const height = document.documentElement.clientHeight;
   return height > 0 && height < LOWEST ? LOWEST : null;
 }
 
