@@ -1,11 +1,12 @@
 import type { ReactElement } from 'react';
+import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Button, Choice, Choices } from '../ui/press';
 import { SignaturePad } from '../ui/signature-pad';
 import { usePalette } from '../ui/use-palette';
 import { Words } from '../ui/words';
 
-export interface Signed {
+interface Signed {
   /** What was drawn; empty for nothing. */
   readonly path: string;
   /** The name stands for it instead. */
@@ -47,6 +48,26 @@ export function SignatureField({ signed: { path, isByName }, onSign, error }: Pr
         </Words>
       )}
     </View>
+  );
+}
+
+/** The same in a form that has its two values. */
+export function SignatureFormField<Values extends FieldValues & Signed>({
+  control,
+}: {
+  readonly control: Control<Values>;
+}): ReactElement {
+  const path = useController({ control, name: 'path' as FieldPath<Values> });
+  const isByName = useController({ control, name: 'isByName' as FieldPath<Values> });
+  return (
+    <SignatureField
+      signed={{ path: path.field.value, isByName: isByName.field.value }}
+      onSign={(signed) => {
+        isByName.field.onChange(signed.isByName);
+        path.field.onChange(signed.path);
+      }}
+      error={path.fieldState.error?.message ?? null}
+    />
   );
 }
 

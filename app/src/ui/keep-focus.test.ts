@@ -6,7 +6,7 @@ let end: () => void;
 beforeEach(() => {
   jest.useFakeTimers();
   end = keepFocus();
-  document.body.innerHTML = `<div role="main"><div id="row"><button id="key">Read</button></div><button id="other">Other</button></div>`;
+  document.body.innerHTML = `<div role="main"><div id="row"><button id="key">Read</button></div><button id="other">Other</button></div><a id="foot" href="#">Shift</a>`;
 });
 afterEach(() => {
   end();
@@ -42,6 +42,12 @@ describe('the focus', () => {
   it('is left alone where somebody pressed beside everything, or is elsewhere', () => {
     at('key').focus();
     at('key').blur();
+    document.body.click();
+    later();
+    expect(focused()).toBeNull();
+    // Also where that was in no place of the page's own, as the places at its foot are.
+    at('foot').focus();
+    at('foot').blur();
     document.body.click();
     later();
     expect(focused()).toBeNull();

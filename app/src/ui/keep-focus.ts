@@ -30,9 +30,11 @@ function bringBack(): void {
     opener.focus({ preventScroll: true });
     if (!isLost()) return;
   }
+  // It was left on purpose.
+  if (chain[0]?.isConnected === true) return;
   const rest = chain.find((each) => each.isConnected && each.closest(PLACES) !== null);
   if (rest === undefined) focusMain();
-  else if (rest !== chain[0]) focusOn(rest);
+  else focusOn(rest);
 }
 
 function look(): void {

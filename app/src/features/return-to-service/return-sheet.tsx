@@ -4,7 +4,7 @@ import { costOf, sealOfRecord } from '@oilcan/core/registry';
 import type { WorkOrder } from '@oilcan/core/work';
 import { peekRow, useRows } from '../../data/store';
 import { FormField } from '../../forms/form-field';
-import { NOT_SIGNED, SignatureField, unsigned } from '../../forms/signature-field';
+import { NOT_SIGNED, SignatureFormField, unsigned } from '../../forms/signature-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -52,14 +52,7 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
       <FormField control={form.control} name="condition" label="How it is" />
       <FormField control={form.control} name="reservations" label="Limits on its use (not needed)" />
       <FormField control={form.control} name="name" label="Who takes it" />
-      <SignatureField
-        signed={{ path: form.watch('path'), isByName: form.watch('isByName') }}
-        onSign={({ path, isByName }) => {
-          form.setValue('path', path);
-          form.setValue('isByName', isByName);
-        }}
-        error={form.formState.errors.path?.message ?? null}
-      />
+      <SignatureFormField control={form.control} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

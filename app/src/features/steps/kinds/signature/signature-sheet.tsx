@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Step } from '@oilcan/core/steps';
 import { FormField } from '../../../../forms/form-field';
-import { NOT_SIGNED, SignatureField, unsigned } from '../../../../forms/signature-field';
+import { NOT_SIGNED, SignatureFormField, unsigned } from '../../../../forms/signature-field';
 import { FormRefusal } from '../../../../forms/form-refusal';
 import { useOperationForm } from '../../../../forms/use-operation-form';
 import { BottomSheet } from '../../../../ui/bottom-sheet';
@@ -33,14 +33,7 @@ export function SignatureSheet({ step, who, onClose }: Props): ReactElement {
     <BottomSheet title={who} onClose={onClose} foot={<Button main word="Keep the signature" onPress={submit} />}>
       <Words soft>{step.text}</Words>
       <FormField control={form.control} name="name" label="Name" />
-      <SignatureField
-        signed={{ path: form.watch('path'), isByName: form.watch('isByName') }}
-        onSign={({ path, isByName }) => {
-          form.setValue('path', path);
-          form.setValue('isByName', isByName);
-        }}
-        error={form.formState.errors.path?.message ?? null}
-      />
+      <SignatureFormField control={form.control} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
