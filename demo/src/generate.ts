@@ -1,6 +1,6 @@
 import { addMinutes, asId, type Instant, type PointId, type SiteId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
-import { documentsOf, type DemoDocument } from './documents/documents';
+import { documentsOf, pictureOf, type DemoDocument } from './documents/documents';
 import type { Line } from './line';
 import { codesOf, installationsOf } from './mountain/installations';
 import { contactsOfSector } from './mountain/contacts';
@@ -56,9 +56,14 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     const places = placesOf(sector);
     for (const row of places) yield { table: 'places', row };
     for (const row of hazardRegisterOf(sector, assets, places)) yield { table: 'hazardRegister', row };
-    for (const asset of assets.values()) {
+    for (const [key, asset] of assets) {
       const openStoppages = outOf.get(asset.id);
-      yield { table: 'assets', row: openStoppages === undefined ? asset : { ...asset, openStoppages } };
+      const picture = pictureOf(key, documents);
+      const known = {
+        ...(openStoppages === undefined ? {} : { openStoppages }),
+        ...(picture === undefined ? {} : { picture }),
+      };
+      yield { table: 'assets', row: { ...asset, ...known } };
     }
     for (const row of documentsOf(sector, assets, documents)) yield { table: 'documents', row };
     for (const row of installationsOf(sector, assets, now)) yield { table: 'installations', row };

@@ -86,8 +86,8 @@ export function useKitStanding(work: WorkOrder): { readonly words: string; reado
   if (lines.length === 0) return null;
   const there = lines.filter((line) => !isShort(line)).length;
   return there === lines.length
-    ? { words: 'All parts in stock', isShort: false }
-    : { words: `Kit ${there} of ${lines.length}`, isShort: true };
+    ? { words: 'parts there', isShort: false }
+    : { words: lines.length - there === 1 ? '1 part short' : `${lines.length - there} parts short`, isShort: true };
 }
 
 /** Where a part lies and how much of it: bins of the given site first, of these the fullest. */

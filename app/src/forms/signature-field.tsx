@@ -1,7 +1,8 @@
 import type { ReactElement } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { Button, Choice, Choices } from '../ui/press';
+import { Choice, Choices } from '../ui/choice';
+import { Button } from '../ui/press';
 import { SignaturePad } from '../ui/signature-pad';
 import { usePalette } from '../ui/use-palette';
 import { Words } from '../ui/words';

@@ -62,7 +62,7 @@ function TimeOfDay({ at, label, zone, onPicked, onClose }: Omit<Props, 'what'>):
     <BottomSheet
       title={label}
       onClose={onClose}
-      foot={<Button main word={`Take ${text}`} onPress={() => onPicked(text)} />}
+      foot={<Button rank="primary" word={`Take ${text}`} onPress={() => onPicked(text)} />}
     >
       <View style={sheet.clock}>
         <TimePicker

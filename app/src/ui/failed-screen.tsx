@@ -21,7 +21,7 @@ export function FailedScreen({ error, retry }: Props): ReactElement {
       <Words>What you recorded is kept. Try again, or load Oilcan again.</Words>
       <Words soft>If it fails again, tell whoever looks after Oilcan what it says here: {error.message}</Words>
       <View style={sheet.buttons}>
-        <Button main word="Try again" onPress={() => void retry()} />
+        <Button rank="primary" word="Try again" onPress={() => void retry()} />
         <Button word="Load Oilcan again" onPress={() => window.location.assign('/')} />
       </View>
     </View>

@@ -1,10 +1,8 @@
 import type { ReactElement, ReactNode } from 'react';
-import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
-import { Button as PaperButton, Chip, IconButton } from 'react-native-paper';
-import { forgetPress } from './double-press';
+import { StyleSheet, type StyleProp, type ViewStyle } from 'react-native';
+import { Button as PaperButton, IconButton } from 'react-native-paper';
 import { Icon } from './icon';
 import { CORNER, GAP, RULE, TARGET } from './theme';
-import { mdiCheck } from '@mdi/js';
 import Touchable, { Cannot, Repeatable } from './touchable';
 import { textStyles } from './type';
 import { usePalette } from './use-palette';
@@ -63,12 +61,18 @@ export function Press({
   );
 }
 
+/**
+ * The ranks of keys. `primary`: the one that the view is for, filled, and only one in sight. `secondary`: outlined. `quiet`: words
+ * with an icon. `final`: what cannot be undone, dashed, apart from the others, and asked about.
+ */
+type Rank = 'primary' | 'secondary' | 'quiet' | 'final';
+
 interface ButtonProps {
   readonly word: string;
   readonly onPress: () => void;
   readonly icon?: string;
-  /** The one that the screen is for. */
-  readonly main?: boolean;
+  /** How much it is looked for (`docs/INTERFACE.md`): outlined unless it says otherwise. */
+  readonly rank?: Rank;
   /** Why it cannot be pressed yet, in a sentence that says what to do first. */
   readonly cannot?: string | false | null;
   readonly label?: string;
@@ -77,41 +81,53 @@ interface ButtonProps {
   readonly onPressIn?: () => void;
   readonly onPressOut?: () => void;
   readonly isRepeatable?: boolean;
+  /** Whether what it folds is to be seen. */
+  readonly isExpanded?: boolean;
 }
 
-/** A button with its word. */
+/** A key with its word. */
 export function Button({
   word,
   onPress,
   icon,
-  main = false,
+  rank = 'secondary',
   cannot = null,
   label,
   style,
   onPressIn,
   onPressOut,
   isRepeatable = false,
+  isExpanded,
 }: ButtonProps): ReactElement {
   const palette = usePalette();
   const why = cannot === false ? null : cannot;
+  const isPrimary = rank === 'primary';
+  const isQuiet = rank === 'quiet';
   const button = (
     <PaperButton
-      mode={main ? 'contained' : 'outlined'}
+      mode={isPrimary ? 'contained' : isQuiet ? 'text' : 'outlined'}
       onPress={onPress}
       {...(onPressIn === undefined ? {} : { onPressIn })}
       {...(onPressOut === undefined ? {} : { onPressOut })}
       {...(icon === undefined ? {} : { icon: ({ color }) => <Icon path={icon} color={color} size={20} /> })}
       {...(label === undefined ? {} : { accessibilityLabel: label })}
-      buttonColor={main ? palette.green : palette.card}
-      textColor={main ? palette.onGreen : palette.ink}
+      {...(isExpanded === undefined ? {} : { 'aria-expanded': isExpanded })}
+      buttonColor={isPrimary ? palette.green : isQuiet ? 'transparent' : palette.card}
+      textColor={isPrimary ? palette.onGreen : isQuiet ? palette.green : palette.ink}
       style={[
         sheet.button,
-        { borderColor: main ? palette.green : palette.edge },
+        isQuiet ? sheet.quiet : { borderColor: isPrimary ? palette.green : palette.edge },
+        rank === 'final' && [sheet.final, { borderColor: palette.ink, backgroundColor: palette.paper }],
         why !== null && sheet.disabled,
         style,
       ]}
       contentStyle={sheet.inButton}
-      labelStyle={[sheet.word, icon !== undefined && sheet.afterIcon, main ? textStyles.heading : textStyles.label]}
+      labelStyle={[
+        sheet.word,
+        isQuiet && sheet.quietWord,
+        icon !== undefined && (isQuiet ? sheet.afterQuietIcon : sheet.afterIcon),
+        isPrimary ? textStyles.heading : textStyles.label,
+      ]}
     >
       {word}
     </PaperButton>
@@ -144,78 +160,6 @@ export function IconPress({ icon, label, onPress, style }: IconPressProps): Reac
   );
 }
 
-/** One of several, of which one is chosen, or many. */
-export function Choice({
-  word,
-  isChosen,
-  onPress,
-  isMany = false,
-}: {
-  readonly word: string;
-  readonly isChosen: boolean;
-  readonly onPress: () => void;
-  readonly isMany?: boolean;
-}): ReactElement {
-  const palette = usePalette();
-  return (
-    <Chip
-      mode="outlined"
-      accessibilityRole={isMany ? 'checkbox' : 'radio'}
-      selected={isChosen}
-      showSelectedCheck={false}
-      {...(isMany && isChosen ? { icon: mdiCheck } : {})}
-      onPress={onPress}
-      style={[
-        sheet.choice,
-        {
-          borderColor: isChosen ? palette.green : palette.edge,
-          backgroundColor: isChosen ? palette.chosen : palette.card,
-        },
-      ]}
-      textStyle={[sheet.chosenWord, { color: palette.ink }]}
-    >
-      {word}
-    </Chip>
-  );
-}
-
-interface ChoicesProps {
-  readonly label: string;
-  /** Several of them may be chosen. */
-  readonly isMany?: boolean;
-  readonly children: ReactNode;
-}
-
-/** Choices side by side, onto more lines where they do not fit. Of those of which one is chosen the arrows choose the next. */
-export function Choices({ label, isMany = false, children }: ChoicesProps): ReactElement {
-  return (
-    <View
-      role={isMany ? 'group' : 'radiogroup'}
-      aria-label={label}
-      style={sheet.choices}
-      {...(isMany ? {} : { onKeyDown: chooseByArrow })}
-    >
-      {children}
-    </View>
-  );
-}
-
-const byArrow: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
-
-/** In a group of radio buttons an arrow goes to the next or the one before, around its ends, and chooses it. */
-function chooseByArrow(event: KeyboardEvent): void {
-  const by = byArrow[event.key];
-  if (by === undefined || !(event.currentTarget instanceof HTMLElement)) return;
-  const radios = [...event.currentTarget.querySelectorAll<HTMLElement>('[role="radio"]:not([aria-disabled="true"])')];
-  const at = radios.findIndex((radio) => radio === document.activeElement);
-  const next = radios[(at + by + radios.length) % radios.length];
-  if (at < 0 || next === undefined) return;
-  event.preventDefault();
-  next.focus();
-  forgetPress();
-  next.click();
-}
-
 const sheet = StyleSheet.create({
   press: { minHeight: TARGET, minWidth: TARGET, justifyContent: 'center' },
   button: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, maxWidth: '100%', justifyContent: 'center' },
@@ -233,13 +177,9 @@ const sheet = StyleSheet.create({
   },
   // Paper draws the icon 16 into the margin of the word.
   afterIcon: { marginLeft: 16 + GAP },
-  choice: { borderWidth: RULE, borderRadius: CORNER, minHeight: TARGET, maxWidth: '100%' },
-  // As high as the chip: Paper leaves what is over below.
-  chosenWord: {
-    flexShrink: 1,
-    marginHorizontal: 14,
-    marginVertical: (TARGET - textStyles.label.lineHeight) / 2,
-    ...({ whiteSpace: 'normal' } as object),
-  },
-  choices: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
+  // Quiet ones have no edge, and stand closer.
+  quiet: { borderWidth: 0 },
+  quietWord: { marginHorizontal: 8 },
+  afterQuietIcon: { marginLeft: 12 + GAP },
+  final: { borderStyle: 'dashed' },
 });

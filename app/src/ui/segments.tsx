@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SegmentedButtons } from 'react-native-paper';
-import { Choice, Choices } from './press';
+import { Choice, Choices } from './choice';
 import { CORNER, TARGET, useIsNarrow } from './theme';
 
 interface Props<Value extends string> {

@@ -2,7 +2,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import { Checkbox, Chip } from 'react-native-paper';
 import { smallWorks } from '@oilcan/core/testing';
 import { TestWorks } from '../testing/works';
-import { Choice, Choices } from './press';
+import { Choice, Choices } from './choice';
 import { stateOnTheWeb } from './touchable';
 
 describe('choices by the keyboard', () => {

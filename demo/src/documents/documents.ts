@@ -1,11 +1,13 @@
 import { createHash } from 'node:crypto';
 import type { AssetDocument, DocumentType } from '@oilcan/core/documents';
 import { asId, type FileId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset, AssetPicture } from '@oilcan/core/plant';
+import { assetPlans } from '../mountain/assets';
 import type { Sector } from '../mountain/mountain';
 import { gearboxManual } from './gearbox-manual';
 import { hydraulicDrawing } from './hydraulic-drawing';
 import { lubricationChart } from './lubrication-chart';
+import { SKETCH_HEIGHT, SKETCH_WIDTH, sketchedClasses, sketchOf } from './machine-sketches';
 import { setBooklet } from './pages';
 
 /** A document and the machines that it belongs to, by their keys. */
@@ -13,6 +15,8 @@ export interface DemoDocument extends Pick<AssetDocument, 'name' | 'mediaType' |
   readonly key: string;
   readonly assets: readonly string[];
   readonly content: Uint8Array;
+  /** It shows what these machines look like. */
+  readonly isSketch?: true;
 }
 
 function document(
@@ -44,7 +48,27 @@ export async function makeDocuments(): Promise<DemoDocument[]> {
       ['lark', 'juniper', 'lark-gearbox', 'pump-1', 'pump-2'],
       await setBooklet(lubricationChart),
     ),
+    ...sketches(),
   ];
+}
+
+/** One sketch for each class of machine. */
+function sketches(): DemoDocument[] {
+  const plans = assetPlans.flatMap((root) => [root, ...(root.parts ?? [])]);
+  return sketchedClasses.flatMap((equipmentClass): DemoDocument[] => {
+    const sketch = sketchOf(equipmentClass);
+    const keys = plans.filter((plan) => plan.equipmentClass === equipmentClass).map(({ key }) => key);
+    if (sketch === null || keys.length === 0) return [];
+    const content = new TextEncoder().encode(sketch);
+    return [{ ...document(`sketch-${equipmentClass}`, 'Sketch', 'image/svg+xml', keys, content), isSketch: true }];
+  });
+}
+
+/** What a machine looks like, by its key; undefined where nobody drew it. */
+export function pictureOf(key: string, documents: readonly DemoDocument[]): AssetPicture | undefined {
+  const sketch = documents.find(({ isSketch, assets }) => isSketch === true && assets.includes(key));
+  if (sketch === undefined) return undefined;
+  return { fileId: sketch.fileId, mediaType: 'image/svg+xml', width: SKETCH_WIDTH, height: SKETCH_HEIGHT };
 }
 
 /** The rows that list them under their machines. */

@@ -1,5 +1,13 @@
 import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
-import { findingsOf, modesOf, usualFor, watchedSince, type PastAnswer, type PastJob } from '@oilcan/core/past';
+import {
+  findingsOf,
+  lastFixes,
+  modesOf,
+  usualFor,
+  watchedSince,
+  type PastAnswer,
+  type PastJob,
+} from '@oilcan/core/past';
 import { changeOf, inDays, type Change } from '@oilcan/core/readings';
 import { pastJobsOf } from '@oilcan/core/registry';
 import type { PastQuestion, ReadPast } from './read-past';
@@ -23,6 +31,7 @@ export function readAnswer({ text, open, inServiceSince, like, points, now }: Pa
     modes: modesOf(jobs),
     changes: changesOf(jobs, points),
     usual: like === null ? null : usualFor(like, answer.jobs, answer.ofClass),
+    fixes: lastFixes(jobs, like),
     asOf: answer.asOf ?? instantFromMillis(0),
     cutAt: answer.cutAt,
   };

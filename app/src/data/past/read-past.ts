@@ -1,5 +1,5 @@
 import type { AssetId, Instant } from '@oilcan/core/kernel';
-import type { Findings, JobLike, PastJob, StopMachine, Usual } from '@oilcan/core/past';
+import type { Findings, Fix, JobLike, PastJob, StopMachine, Usual } from '@oilcan/core/past';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import type { Change } from '@oilcan/core/readings';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
@@ -33,6 +33,8 @@ export interface PastQuestion {
 export interface PastSaid {
   readonly findings: Findings;
   readonly usual: Usual | null;
+  /** What fixed it the last times, newest first. */
+  readonly fixes: readonly Fix[];
   /** What there is to say of each measuring point that was asked for, by its id. */
   readonly changes: Readonly<Record<string, Change>>;
   readonly asOf: Instant;

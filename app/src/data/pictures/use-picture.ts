@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import type { DocumentType } from '@oilcan/core/documents';
 import type { FileType } from '@oilcan/core/files';
 import type { FileId } from '@oilcan/core/kernel';
 import { readFile } from '../store';
@@ -7,7 +8,7 @@ import { readFile } from '../store';
 export type PictureState = string | 'looking' | 'not-here';
 
 /** A picture or another file from this phone, or from the server when it is not here. */
-export function usePicture(id: FileId, mediaType: FileType): PictureState {
+export function usePicture(id: FileId, mediaType: DocumentType | FileType): PictureState {
   const [state, setState] = useState<PictureState>('looking');
   useEffect(() => {
     let address: string | null = null;

@@ -61,7 +61,7 @@ function Gaps({ work }: { readonly work: WorkOrder }): ReactElement | null {
       {isOver ? (
         <Words>It is finished.</Words>
       ) : next === undefined ? (
-        <Button main word="Finish it" onPress={() => once(finish)} />
+        <Button rank="primary" word="Finish it" onPress={() => once(finish)} />
       ) : (
         <Gap work={work} owed={next} left={later.length} />
       )}
@@ -118,7 +118,7 @@ function Gap({
         {owedWords(owed, me, nameOf)}
       </Words>
       <View style={sheet.keys}>
-        <Button main word="Give it" onPress={give} />
+        <Button rank="primary" word="Give it" onPress={give} />
         {none === null ? null : (
           <Button
             word={noneWords[none]}

@@ -13,7 +13,8 @@ import { useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice, Choices, IconPress } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button, IconPress } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { RULE } from '../../ui/theme';
 import { toggled } from '../../ui/toggled';
@@ -196,7 +197,7 @@ export function WhatItBecomes({
       <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
         {problems.length === 0 ? null : <Words soft>Correct the line, or leave out what does not fit.</Words>}
         <Button
-          main
+          rank="primary"
           cannot={problems.length > 0 && 'Correct the line, or leave out what does not fit.'}
           word="Keep it"
           style={sheet.key}

@@ -6,6 +6,7 @@ import { costOfCentres } from '@oilcan/core/registry';
 import { costGroups, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { peekRow, useSettings } from '../../data/store';
 import { Words } from '../../ui/words';
+import { costWords } from './cost-words';
 import { costGroupWords } from '../../words/work-words';
 
 interface Props {
@@ -32,10 +33,7 @@ export function CostLines({ work, cost, entries }: Props): ReactElement | null {
     settings.costCentres?.find((centre) => centre.id === id)?.name ?? 'no cost centre';
   return (
     <View style={sheet.cost}>
-      <Words as="heading">
-        {formatDuration(cost.laborMinutes)} · {say(cost.total)}
-        {cost.groups.time === null ? ' without time' : ''}
-      </Words>
+      <Words as="heading">{costWords(cost, settings)}</Words>
       <Words as="small" soft>
         {estimateWords(cost.laborMinutes, work.estimateMinutes)}
         {groups.map(({ group, sums }) => ` ${costGroupWords[group]} ${say(sums)}.`).join('')}

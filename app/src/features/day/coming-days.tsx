@@ -36,7 +36,7 @@ export function ComingDays({ settings }: { readonly settings: Settings }): React
       {days.map(({ day, works, estimateMinutes }) => {
         const said = sayLocalDay(day, present, zone, language);
         const open = (): void => {
-          showDay(day);
+          showDay(day, zone);
           router.navigate('/shift');
         };
         return (

@@ -8,7 +8,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { otherTimeWords } from '../../words/work-words';
 import { noTime, OverlapLines, readTime, TimeFields, typedTime, type TypedTime } from '../labor';
 import { useSite } from '../page/use-site';
@@ -61,7 +62,7 @@ function NewTime({ first, onClose }: { readonly first: TypedTime; readonly onClo
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word={read.ok && read.minutes > 0 ? `Keep ${formatDuration(read.minutes)}` : 'Keep'}
           onPress={submit}
         />
@@ -125,7 +126,7 @@ function ChangedTime({ first, other, onClose }: ChangedProps): ReactElement | nu
       foot={
         <>
           <Button word="Take it back" onPress={() => void takeBack()} />
-          <Button main word="Keep the change" onPress={submit} />
+          <Button rank="primary" word="Keep the change" onPress={submit} />
         </>
       }
     >

@@ -169,7 +169,7 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
         ) : (
           <>
             <Button
-              main
+              rank="primary"
               cannot={chosen.size === 0 && 'Choose a job first.'}
               word={`Accept ${counted(chosen.size, 'job', 'jobs')}`}
               onPress={() => onAccept(waiting.map(({ work }) => work.id as string).filter((id) => chosen.has(id)))}

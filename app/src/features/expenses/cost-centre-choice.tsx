@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useSettings } from '../../data/store';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 
 interface Props {
   readonly work: WorkOrder;

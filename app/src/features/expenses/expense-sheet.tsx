@@ -44,7 +44,7 @@ export function ExpenseSheet({ work, onClose }: Props): ReactElement {
       foot={
         <>
           <PaperButton paper={paper} />
-          <Button main word="Keep the expense" onPress={submit} />
+          <Button rank="primary" word="Keep the expense" onPress={submit} />
         </>
       }
     >

@@ -79,7 +79,13 @@ export function CatalogueSheet({ onClose }: { readonly onClose: () => void }): R
       onClose={onClose}
       {...(mayTake
         ? {
-            foot: <Button main word={`Take these ${found.rows.length} lines`} onPress={() => void take(found.rows)} />,
+            foot: (
+              <Button
+                rank="primary"
+                word={`Take these ${found.rows.length} lines`}
+                onPress={() => void take(found.rows)}
+              />
+            ),
           }
         : {})}
     >

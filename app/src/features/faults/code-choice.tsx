@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { View } from 'react-native';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 
 interface Props {

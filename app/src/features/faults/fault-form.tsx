@@ -15,7 +15,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { CodeChoice } from './code-choice';
 
 /** What is said of a fault of a mode; null where nobody said yet. */
@@ -92,7 +93,7 @@ export function FaultForm({ work, mode, start, entryId, onClose }: Props): React
       title={plainMode(mode)}
       aside={`${mode}: ${nameOfMode(mode).toLowerCase()}`}
       onClose={onClose}
-      foot={<Button main word={entryId === null ? 'Keep the fault' : 'Amend the fault'} onPress={submit} />}
+      foot={<Button rank="primary" word={entryId === null ? 'Keep the fault' : 'Amend the fault'} onPress={submit} />}
     >
       {entryId !== null || machines.length < 2 ? null : (
         <Choices label="Machine">

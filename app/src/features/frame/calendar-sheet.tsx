@@ -48,7 +48,7 @@ export function CalendarSheet({ onClose }: { readonly onClose: () => void }): Re
         <View style={sheet.link}>
           <Field label="The link" value={address} isReadOnly />
           <Button
-            main
+            rank="primary"
             icon={mdiContentCopy}
             word="Copy the link"
             onPress={() => void navigator.clipboard.writeText(address).then(() => say('The link is copied.'))}
@@ -57,7 +57,7 @@ export function CalendarSheet({ onClose }: { readonly onClose: () => void }): Re
         </View>
       )}
       {answered.is !== 'there' ? null : link === null ? (
-        <Button main word="Make a link" onPress={() => attempt(make())} />
+        <Button rank="primary" word="Make a link" onPress={() => attempt(make())} />
       ) : (
         <>
           {path === null ? <Words soft>There is a link. {read}</Words> : null}

@@ -15,7 +15,7 @@ export function NoPage(): ReactElement {
         There is nothing at this address
       </Words>
       <Words>It may have been mistyped, or belong to an older Oilcan. Your work is where it was.</Words>
-      <Button main word="To my work" onPress={() => router.replace('/')} />
+      <Button rank="primary" word="To my work" onPress={() => router.replace('/')} />
     </View>
   );
 }

@@ -29,7 +29,7 @@ export function PasswordSheet({ onClose }: { readonly onClose: () => void }): Re
     <BottomSheet
       title="Change my password"
       onClose={onClose}
-      foot={<Button main word="Change it" onPress={() => void change()} />}
+      foot={<Button rank="primary" word="Change it" onPress={() => void change()} />}
     >
       <FormField control={control} name="present" label="Present password" isSecret autoComplete="current-password" />
       <FormField

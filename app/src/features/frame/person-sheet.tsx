@@ -85,7 +85,7 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
             {unsent === 1 ? 'it waits' : 'they wait'} here until you sign in again on this phone. Nobody else sees or
             sends {unsent === 1 ? 'it' : 'them'}.
           </Words>
-          <Button word="Stay signed in" main onPress={onClose} />
+          <Button word="Stay signed in" rank="primary" onPress={onClose} />
           <Button word="Sign out all the same" onPress={() => void leave()} />
         </View>
       ) : (

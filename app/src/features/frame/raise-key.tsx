@@ -3,7 +3,6 @@ import { StyleSheet } from 'react-native';
 import { mdiBullhornOutline } from '@mdi/js';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { CORNER } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useRaise } from '../page/use-raise';
@@ -13,9 +12,9 @@ export function RaiseKey({ isRail = false }: { readonly isRail?: boolean }): Rea
   const palette = usePalette();
   const raise = useRaise();
   return (
-    <Press onPress={raise} style={[isRail ? sheet.rail : sheet.foot, { backgroundColor: palette.green }]}>
-      <Icon path={mdiBullhornOutline} size={24} color={palette.onGreen} />
-      <Words as="label" color={palette.onGreen}>
+    <Press onPress={raise} style={isRail ? sheet.rail : sheet.foot}>
+      <Icon path={mdiBullhornOutline} size={24} color={palette.green} />
+      <Words as="label" color={palette.green}>
         Raise
       </Words>
     </Press>
@@ -29,11 +28,8 @@ const sheet = StyleSheet.create({
     flexBasis: 0,
     minWidth: 48,
     alignItems: 'center',
-    paddingVertical: 6,
+    paddingVertical: 10,
     gap: 2,
-    marginVertical: 4,
-    marginHorizontal: 1,
-    borderRadius: CORNER,
   },
-  rail: { alignItems: 'center', paddingVertical: 12, gap: 2, marginHorizontal: 8, marginTop: 8, borderRadius: CORNER },
+  rail: { alignItems: 'center', paddingVertical: 12, gap: 2, marginTop: 8 },
 });

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { usePhone, useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
+import { useIsWide } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { useSite } from '../page/use-site';
 import { piece } from '../../ui/piece';
@@ -16,13 +17,14 @@ export function SiteMark(): ReactElement | null {
   const site = useSite();
   const name = useRow('sites', site)?.name;
   const [isOpen, setIsOpen] = useState(false);
+  const isWide = useIsWide();
   if (!hasSeveral) return null;
   const word = name ?? 'All sites';
   return (
     <>
-      <Press onPress={() => setIsOpen(true)} label={`Site: ${word}`} style={sheet.mark}>
+      <Press onPress={() => setIsOpen(true)} label={`Site: ${word}`} style={[sheet.mark, !isWide && sheet.underTitle]}>
         <View style={sheet.line}>
-          <Words as="mark" lines={1}>
+          <Words as={isWide ? 'mark' : 'small'} lines={1}>
             {word}
           </Words>
           <Icon path={mdiChevronDown} size={18} />
@@ -35,5 +37,15 @@ export function SiteMark(): ReactElement | null {
 
 const sheet = StyleSheet.create({
   mark: { flexShrink: 1 },
+  // On a phone it is pressed as high as the bar, and stands under the title.
+  underTitle: {
+    position: 'absolute',
+    top: 0,
+    bottom: 0,
+    left: 0,
+    right: 0,
+    justifyContent: 'flex-end',
+    paddingBottom: 6,
+  },
   line: { flexDirection: 'row', alignItems: 'center', gap: 2 },
 });

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { usePhone, useTable } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
 import { useSite, useSiteChoice } from '../page/use-site';
 
 /** The sites of the person; one press chooses and closes. */

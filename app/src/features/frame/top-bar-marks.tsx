@@ -1,4 +1,5 @@
 import type { ReactElement } from 'react';
+import { ClockMark } from '../labor';
 import { NoticesMark } from '../notices';
 import type { TopBarMarks } from '../page/marks';
 import { SentMark } from '../unsent';
@@ -8,7 +9,7 @@ import { SiteMark } from './site-mark';
 function AllMarks(): ReactElement {
   return (
     <>
-      <SiteMark />
+      <ClockMark />
       <NoticesMark />
       <SentMark />
       <PersonMark />
@@ -16,5 +17,14 @@ function AllMarks(): ReactElement {
   );
 }
 
+function MarksWithin(): ReactElement {
+  return (
+    <>
+      <ClockMark />
+      <SentMark />
+    </>
+  );
+}
+
 /** What top bars say beside where one is. */
-export const topBarMarks: TopBarMarks = { Marks: AllMarks, Sent: SentMark };
+export const topBarMarks: TopBarMarks = { Site: SiteMark, Marks: AllMarks, Sent: MarksWithin };

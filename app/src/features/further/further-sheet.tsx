@@ -9,7 +9,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { urgencyWords } from '../../words/work-words';
 import { UsualKitChoice, useUsualKit } from '../raise';
@@ -68,7 +69,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       title="Further work"
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="Raise this work order" onPress={submit} />}
+      foot={<Button rank="primary" word="Raise this work order" onPress={submit} />}
     >
       <View onBlur={() => setUsualOf({ title: form.getValues('title'), tradeId })}>
         <FormField control={form.control} name="title" label="What is to be done" autoFocus onEnter={submit} />

@@ -6,7 +6,8 @@ import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useSettings, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Row, Section } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
@@ -48,7 +49,7 @@ export function DeskGoAhead(): ReactElement | null {
       </List>
       {waiting.length === 1 ? null : (
         <Button
-          main
+          rank="primary"
           style={sheet.all}
           cannot={chosen.length === 0 && 'Choose a job first.'}
           word={`Let ${counted(chosen.length, 'job', 'jobs')} start`}
@@ -92,7 +93,12 @@ function WaitingRow({ work, isChosen, onToggle, onLetStart }: WaitingRowProps): 
           onPress={() => router.navigate(`/shift/${work.id}`)}
         />
         {isChosen === null ? (
-          <Button main word="Let it start" label={`Let it start: ${work.number} ${work.title}`} onPress={onLetStart} />
+          <Button
+            rank="primary"
+            word="Let it start"
+            label={`Let it start: ${work.number} ${work.title}`}
+            onPress={onLetStart}
+          />
         ) : (
           <Choice isMany word={`Let ${work.number} start`} isChosen={isChosen} onPress={onToggle} />
         )}

@@ -18,7 +18,7 @@ export function GoAheadLine({ work }: { readonly work: WorkOrder }): ReactElemen
       <Words style={sheet.words}>Waits for a lead to let it start. If it cannot wait, make it urgent: Now.</Words>
       {isLead ? (
         <Button
-          main
+          rank="primary"
           word="Let it start"
           onPress={() => void performOrSay('work.let-start', { workOrderIds: [work.id] })}
         />

@@ -28,7 +28,7 @@ export function HazardSheet({
       title="Add a hazard"
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="Add it to the list" onPress={submit} />}
+      foot={<Button rank="primary" word="Add it to the list" onPress={submit} />}
     >
       <FormField control={form.control} name="hazard" label="What is dangerous" autoFocus />
       <FormField control={form.control} name="control" label="Control: what is done about it" />

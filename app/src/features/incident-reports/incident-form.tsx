@@ -21,7 +21,8 @@ import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { SignatureField, unsigned } from '../../forms/signature-field';
 import { RULE } from '../../ui/theme';
 import { toggled } from '../../ui/toggled';
@@ -190,7 +191,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
       </ScrollView>
       <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
         <Button
-          main
+          rank="primary"
           word="Report the incident"
           style={sheet.key}
           cannot={at === null ? 'Say first where it was.' : words.trim() === '' && 'Say first what happened.'}

@@ -144,7 +144,7 @@ function AddSheet({
         <>
           <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Take it again'} onPress={() => void take()} />
           {closes ? null : <VoiceToggle voice={voice} isSaid={said !== null} />}
-          <Button main word={closes ? 'Close the incident' : 'Keep it'} onPress={send} />
+          <Button rank="primary" word={closes ? 'Close the incident' : 'Keep it'} onPress={send} />
         </>
       }
     >

@@ -32,7 +32,7 @@ export function LockOffSheet({ work, pointId, of, onClose }: Props): ReactElemen
       title={`Lock of ${person?.name ?? 'somebody else'}`}
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="The lock is off" onPress={submit} />}
+      foot={<Button rank="primary" word="The lock is off" onPress={submit} />}
     >
       <Words>
         Take it off only when you know that {person?.name ?? 'this person'} is not at the machine, and tell them before

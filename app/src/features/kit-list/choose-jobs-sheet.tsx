@@ -2,7 +2,8 @@ import type { ReactElement } from 'react';
 import type { WorkOrderId } from '@oilcan/core/kernel';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { useJobsToChoose } from './use-kit-list';
@@ -27,7 +28,7 @@ export function ChooseJobsSheet({
         <>
           <Button word={`All of today’s, ${counted(todays.size, 'job', 'jobs')}`} onPress={() => choose([...todays])} />
           {chosen.length === 0 ? null : <Button word="None, and empty the bag" onPress={() => choose([])} />}
-          <Button main word="Done" onPress={onClose} />
+          <Button rank="primary" word="Done" onPress={onClose} />
         </>
       }
     >

@@ -6,7 +6,8 @@ import type { KitList, KitListPart, KitListTool } from '@oilcan/core/kit-list';
 import { peekRow, usePhone, useRow, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 
-import { Button, Choice, Choices, Press } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button, Press } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -96,7 +97,11 @@ function Lines({ owner, isMine }: { readonly owner: PersonId; readonly isMine: b
             {isMine ? (
               <View style={sheet.buttons}>
                 {works.length === 0 && todays.size > 0 ? (
-                  <Button main word={`All of today’s, ${counted(todays.size, 'job', 'jobs')}`} onPress={takeTodays} />
+                  <Button
+                    rank="primary"
+                    word={`All of today’s, ${counted(todays.size, 'job', 'jobs')}`}
+                    onPress={takeTodays}
+                  />
                 ) : null}
                 <Button word="Choose jobs" onPress={() => setAsking('jobs')} />
                 {works.length === 0 ? null : (

@@ -3,7 +3,7 @@ import type { KitList } from '@oilcan/core/kit-list';
 import { usePhone, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
 import { Words } from '../../ui/words';
 
 /** Who else sees the list and ticks on it. */

@@ -62,14 +62,16 @@ export function ClockButton({
     else void start();
   };
   useCommand('clock', press);
-  const ground = isRunning ? palette.brass : palette.green;
-  const color = isRunning ? palette.onBrass : palette.onGreen;
+  // Until the hazards are read that is what the work wants next, and this key waits in outline.
+  const ground = isRunning ? palette.brass : isPrepared ? palette.green : palette.card;
+  const color = isRunning ? palette.onBrass : isPrepared ? palette.onGreen : palette.ink;
+  const edge = isRunning || isPrepared ? ground : palette.edge;
   return (
     <>
       <Press
         onPress={press}
         label={labels[word]}
-        style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: ground, borderColor: ground }]}
+        style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: ground, borderColor: edge }]}
         testID="clock"
       >
         <Words as="title" color={color}>

@@ -36,7 +36,7 @@ export function ClockCorrectionSheet({
     <BottomSheet
       title="When did you stop?"
       onClose={onClose}
-      foot={<Button main word="Keep this time" onPress={submit} />}
+      foot={<Button rank="primary" word="Keep this time" onPress={submit} />}
     >
       <Words>
         The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. One entry holds

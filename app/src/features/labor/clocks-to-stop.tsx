@@ -83,7 +83,7 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
       title={`Clock of ${name}`}
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word="Stop the clock" onPress={submit} />}
+      foot={<Button rank="primary" word="Stop the clock" onPress={submit} />}
     >
       <Words>
         It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as

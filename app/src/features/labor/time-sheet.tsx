@@ -8,7 +8,8 @@ import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { timeTypeWords } from '../../words/work-words';
 import { OverlapLines } from './overlap-lines';
 import { noTime, readTime, typedTime, type TypedTime } from './read-time';
@@ -60,7 +61,7 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word={read.ok && read.minutes > 0 ? `Keep ${formatDuration(read.minutes)}` : 'Keep'}
           onPress={submit}
         />

@@ -8,7 +8,8 @@ import { useAnswer } from '../../data/use-answer';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Segments } from '../../ui/segments';
 import { Words } from '../../ui/words';
 import { counted, kindWords } from '../../words/work-words';
@@ -35,7 +36,7 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word="Keep"
           cannot={Object.keys(changed).length === 0 && 'Nothing is changed.'}
           onPress={() => void keep()}

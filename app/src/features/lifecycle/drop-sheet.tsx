@@ -21,7 +21,7 @@ export function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     <BottomSheet
       title={`Drop ${work.number}`}
       onClose={onClose}
-      foot={<Button main word="It will not be done" onPress={submit} />}
+      foot={<Button rank="primary" word="It will not be done" onPress={submit} />}
     >
       <Words>What was recorded stays readable. Whoever has the job is told.</Words>
       <FormField control={form.control} name="reason" label="Why" autoFocus />

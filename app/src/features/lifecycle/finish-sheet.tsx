@@ -53,7 +53,7 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
     <BottomSheet
       title={`Finish ${work.number}?`}
       onClose={onClose}
-      foot={<Button main word="Yes, it is done" onPress={submit} />}
+      foot={<Button rank="primary" word="Yes, it is done" onPress={submit} />}
     >
       <FormField control={form.control} name="done" label="What was done (not needed)" />
       <FormRefusal sentence={refusal} />

@@ -26,7 +26,7 @@ export function HandBackSheet({
     <BottomSheet
       title={`Hand back ${work.number}`}
       onClose={onClose}
-      foot={<Button main word="Hand it back" onPress={submit} />}
+      foot={<Button rank="primary" word="Hand it back" onPress={submit} />}
     >
       <FormField control={form.control} name="reason" label="What is missing" autoFocus />
       <FormRefusal sentence={refusal} />

@@ -4,7 +4,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { holdWords } from '../../words/work-words';
 
@@ -23,7 +24,13 @@ export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonl
     <BottomSheet
       title="Not done yet"
       onClose={onClose}
-      foot={<Button main word={reason === 'shift' ? 'Leave it to the next shift' : 'Hold the job'} onPress={submit} />}
+      foot={
+        <Button
+          rank="primary"
+          word={reason === 'shift' ? 'Leave it to the next shift' : 'Hold the job'}
+          onPress={submit}
+        />
+      }
     >
       <Choices label="Reason">
         {holdReasons.map((each) => (

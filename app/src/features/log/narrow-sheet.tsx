@@ -1,7 +1,8 @@
 import type { ReactElement } from 'react';
 import { usePhone, useTable } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 
 export const spans = ['today', 'week', 'month', 'all'] as const;
 export type Span = (typeof spans)[number];
@@ -31,7 +32,7 @@ export function NarrowSheet({ narrowing, onChoose, onClose }: Props): ReactEleme
   const sites = usePhone((state) => state.person?.siteIds);
   const mates = people.filter(({ siteIds }) => siteIds.some((id) => sites?.includes(id) === true));
   return (
-    <BottomSheet title="Filter" onClose={onClose} foot={<Button main word="Show these" onPress={onClose} />}>
+    <BottomSheet title="Filter" onClose={onClose} foot={<Button rank="primary" word="Show these" onPress={onClose} />}>
       <Choices label="When">
         {spans.map((span) => (
           <Choice

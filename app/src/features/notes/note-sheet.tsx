@@ -12,7 +12,8 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { bringFiles, VoiceKey } from '../attachments';
 import { takenWords } from '../photos/words';
 
@@ -77,7 +78,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
             <VoiceKey work={work} onKept={onClose} />
             <Button word="File" icon={mdiPaperclip} onPress={() => void bring()} />
           </View>
-          <Button main word="Keep the note" onPress={submit} />
+          <Button rank="primary" word="Keep the note" onPress={submit} />
         </>
       }
     >

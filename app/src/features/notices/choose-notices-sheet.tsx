@@ -4,7 +4,8 @@ import { noticeChoiceOf, noticeKinds, type NoticeChoice, type NoticeKind } from 
 import { usePhone, useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { askForPush, pushStanding } from './push';
 import { noticeKindWords } from './notice-words';
@@ -17,7 +18,11 @@ export function ChooseNoticesSheet({ onClose }: { readonly onClose: () => void }
   if (me === undefined) return null;
   const choice = noticeChoiceOf(me, chosen);
   return (
-    <BottomSheet title="What I hear of" onClose={onClose} foot={<Button main word="Done" onPress={onClose} />}>
+    <BottomSheet
+      title="What I hear of"
+      onClose={onClose}
+      foot={<Button rank="primary" word="Done" onPress={onClose} />}
+    >
       {noticeKinds.map((kind) => (
         <KindChoice key={kind} kind={kind} choice={choice} />
       ))}

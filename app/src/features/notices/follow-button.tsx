@@ -13,6 +13,7 @@ export function FollowButton({ work }: { readonly work: WorkOrder }): ReactEleme
   const isFollowed = useRow('follows', followId(me, work.id)) !== undefined;
   return (
     <Button
+      rank="quiet"
       icon={mdiBellOutline}
       word={isFollowed ? 'You follow this job. Stop' : 'Follow this job'}
       onPress={() => void performOrSay('work.follow', { workOrderId: work.id, isFollowed: !isFollowed })}

@@ -2,9 +2,10 @@ import { useContext, type ReactElement, type ReactNode } from 'react';
 import { Repeatable } from '../../ui/touchable';
 import { StyleSheet, View } from 'react-native';
 import { Appbar } from 'react-native-paper';
+import { usePhone } from '../../data/store';
 import { useInPlaceOfFirstPaint } from '../../ui/first-paint';
 import { IconPress } from '../../ui/press';
-import { RULE } from '../../ui/theme';
+import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
@@ -40,7 +41,11 @@ export function TopBar({
 }: Props): ReactElement {
   usePageTitle(pageTitle);
   useInPlaceOfFirstPaint();
-  const { Marks, Sent } = useMarks();
+  const { Site, Marks, Sent } = useMarks();
+  const isPlace = onBack === undefined && !isBeside;
+  const hasSites = usePhone((state) => (state.person?.siteIds.length ?? 0) > 1);
+  const isWide = useIsWide();
+  const isOverSite = isPlace && hasSites && !isWide;
   const palette = usePalette();
   const isBesideMain = useContext(IsBesideMain);
   const isBanner = !useContext(HasBannerBeside) && !isBeside;
@@ -59,11 +64,12 @@ export function TopBar({
           <IconPress icon={mdiArrowLeft} label={`Back to ${backTo}`} onPress={onBack} style={sheet.back} />
         </Repeatable>
       )}
-      <View style={sheet.title}>
+      <View style={[sheet.title, isOverSite && sheet.overSite]}>
+        {isOverSite ? <Site /> : null}
         <Words
-          as={onBack === undefined ? 'title' : 'label'}
+          as={onBack !== undefined ? 'label' : isOverSite ? 'heading' : 'title'}
           {...level}
-          style={aside === undefined ? sheet.alone : sheet.name}
+          style={[aside === undefined ? sheet.alone : sheet.name, isOverSite && sheet.untouched]}
         >
           {title}
         </Words>
@@ -73,6 +79,7 @@ export function TopBar({
           </Words>
         )}
       </View>
+      {isPlace && isWide ? <Site /> : null}
       {children}
       {isBeside ? null : onBack === undefined ? <Marks /> : <Sent />}
     </Appbar>
@@ -110,4 +117,7 @@ const sheet = StyleSheet.create({
     gap: 8,
     minWidth: 0,
   },
+  // On a phone the site stands under the title, and both together are pressed to choose another.
+  overSite: { minHeight: 56, paddingBottom: 18, alignItems: 'center' },
+  untouched: { ...({ pointerEvents: 'none' } as object) },
 });

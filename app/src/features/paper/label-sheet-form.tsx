@@ -2,7 +2,8 @@ import { useState, type ReactElement } from 'react';
 import { labelFormats, type Label, type LabelFormatName } from '@oilcan/paper/label-formats';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { makePaper } from './make-paper';
@@ -48,7 +49,7 @@ export function LabelSheetForm({
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           icon={mdiPrinterOutline}
           word="Make the PDF"
           cannot={

@@ -9,7 +9,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { makeRecord } from './make-record';
 
@@ -48,7 +49,7 @@ export function MailSheet({ work, onClose }: Props): ReactElement {
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word={made.fileId === null && made.problem === null ? 'Making the PDF …' : 'Send it'}
           cannot={made.fileId === null && 'The PDF is being made.'}
           onPress={() => void send()}

@@ -34,7 +34,7 @@ export function PaperSheet({
     <BottomSheet title="Paper" aside={work.number} onClose={onClose}>
       <Words soft>Made on this phone, with or without signal.</Words>
       <Button
-        main
+        rank="primary"
         icon={mdiPrinterOutline}
         word="Job card, A4"
         onPress={() => make({ what: 'job card', card: jobCardOf(work, settings) }, `${work.number}.pdf`)}

@@ -1,33 +1,26 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { JobLike, Usual } from '@oilcan/core/past';
+import type { Usual } from '@oilcan/core/past';
 import type { Asset } from '@oilcan/core/plant';
 import type { WorkOrder } from '@oilcan/core/work';
-import { usePast } from '../../data/past/use-past';
-import { peekRow, useRow } from '../../data/store';
+import type { Past } from '../../data/past/use-past';
+import { peekRow } from '../../data/store';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
 import { pastAddress } from './past-address';
 import { PastStanding } from './past-standing';
 import { SaidList } from './said-list';
-import { sentencesOf, usualTimeSaid, withoutPartsSaid } from './said';
+import { lastFixSaid, sentencesOf, usualTimeSaid, withoutPartsSaid } from './said';
 
-/** On the sheet: what the past of the asset says, and what a job like this usually takes. */
-export function WorkPast({ work }: { readonly work: WorkOrder }): ReactElement | null {
-  const asset = useRow('assets', work.assetId);
-  return asset === undefined ? null : <PastBrief asset={asset} like={work} plannedParts={work.kit} />;
-}
-
-interface Props {
+interface BriefProps {
   readonly asset: Asset;
-  readonly like?: JobLike;
+  readonly past: Past;
   readonly plannedParts?: WorkOrder['kit'];
 }
 
-/** What the past says, in sentences only. */
-export function PastBrief({ asset, like, plannedParts = [] }: Props): ReactElement {
-  const past = usePast({ scope: 'asset', id: asset.id }, like ?? null);
+/** What the past says, in sentences only; what fixed it last time stands apart (`LastFix`). */
+export function PastBrief({ asset, past, plannedParts = [] }: BriefProps): ReactElement {
   if (past.is !== 'here') return <PastStanding past={past} />;
   const { findings, usual } = past.said;
   return (
@@ -44,6 +37,14 @@ export function PastBrief({ asset, like, plannedParts = [] }: Props): ReactEleme
       ) : null}
     </View>
   );
+}
+
+/** What fixed it the last times, and how long that held: the first that somebody wants to know. Nothing where nothing was repaired. */
+export function LastFix({ asset, past }: Omit<BriefProps, 'plannedParts'>): ReactElement | null {
+  if (past.is !== 'here') return null;
+  const { findings, fixes } = past.said;
+  const fix = lastFixSaid(fixes, findings.window.to, { part: (id) => peekRow('parts', id) });
+  return fix === null ? null : <SaidList said={[fix]} address={pastAddress({ scope: 'asset', id: asset.id })} />;
 }
 
 /** What is usual, and the parts that such jobs often took and this kit does not have. */

@@ -2,7 +2,9 @@ import type { ReactElement } from 'react';
 import type { PastEventKind, PastFilter } from '@oilcan/core/past';
 import { pastEventKinds } from '@oilcan/core/registry';
 import { FindField } from '../../ui/find-field';
-import { Choice, Choices } from '../../ui/press';
+import { FilterChip, FilterChips } from '../../ui/filter-chips';
+import { More } from '../../ui/more';
+import { useIsWide } from '../../ui/theme';
 import { eventWords, periodWords, periods, stateFilterWords, type Period } from './event-words';
 
 /** What somebody chose to see of a past. */
@@ -20,30 +22,48 @@ interface Props {
 
 /** By words, kind of event, period, and open or ended. */
 export function PastFilters({ choice, onChange, counts }: Props): ReactElement {
-  return (
+  const isWide = useIsWide();
+  const find = (
+    <FindField label="Find in this past" value={choice.words} onChange={(words) => onChange({ ...choice, words })} />
+  );
+  const rare = (
     <>
-      <FindField label="Find in this past" value={choice.words} onChange={(words) => onChange({ ...choice, words })} />
-      <EventKinds chosen={choice.kind} onChange={(kind) => onChange({ ...choice, kind })} counts={counts} />
-      <Choices label="Period">
+      <FilterChips isOneOf label="Period">
         {periods.map((period) => (
-          <Choice
+          <FilterChip
             key={period}
             word={periodWords[period]}
-            isChosen={choice.period === period}
+            isOn={choice.period === period}
             onPress={() => onChange({ ...choice, period })}
           />
         ))}
-      </Choices>
-      <Choices label="Open or ended">
+      </FilterChips>
+      <FilterChips isOneOf label="Open or ended">
         {(['all', 'open', 'ended'] as const).map((state) => (
-          <Choice
+          <FilterChip
             key={state}
             word={stateFilterWords[state]}
-            isChosen={choice.state === state}
+            isOn={choice.state === state}
             onPress={() => onChange({ ...choice, state })}
           />
         ))}
-      </Choices>
+      </FilterChips>
+    </>
+  );
+  return (
+    <>
+      <EventKinds chosen={choice.kind} onChange={(kind) => onChange({ ...choice, kind })} counts={counts} />
+      {isWide ? (
+        <>
+          {find}
+          {rare}
+        </>
+      ) : (
+        <More word="Find, period" label="find, period, open or ended">
+          {find}
+          {rare}
+        </More>
+      )}
     </>
   );
 }
@@ -59,15 +79,16 @@ export function EventKinds({
   readonly counts: Props['counts'];
 }): ReactElement {
   return (
-    <Choices label="Kind of event">
+    <FilterChips isOneOf label="Kind of event">
       {pastEventKinds.map((kind) => (
-        <Choice
+        <FilterChip
           key={kind}
-          word={`${eventWords(kind)} ${counts[kind]}`}
-          isChosen={chosen === kind}
+          word={eventWords(kind)}
+          count={counts[kind]}
+          isOn={chosen === kind}
           onPress={() => onChange(kind)}
         />
       ))}
-    </Choices>
+    </FilterChips>
   );
 }

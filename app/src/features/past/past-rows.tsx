@@ -9,6 +9,8 @@ import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
+import { More } from '../../ui/more';
+import { Segments } from '../../ui/segments';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
@@ -17,7 +19,7 @@ import { EventCard } from './event-card';
 import type { Period } from './event-words';
 import { EventKinds, PastFilters, wholePast, type PastChoice } from './past-filters';
 import { OpenedSaid } from './opened-said';
-import { figuresOf, sentencesOf, type NamesInPast } from './said';
+import { figuresOf, lastFixSaid, sentencesOf, type NamesInPast } from './said';
 import { PastTable } from './past-table';
 import { FigureList, SaidList } from './said-list';
 import { asList } from '../../ui/list';
@@ -42,6 +44,9 @@ interface Props {
   readonly head: ReactElement;
 }
 
+/** So many sentences stand above the rows of a phone. */
+const FIRST_SAID = 1;
+
 /** What a past says, its pictures and its rows; or the rows of the one sentence or measuring point that was opened. */
 export function PastRows({ of, name, fileName, address, said, pointId, past, isOld, head }: Props): ReactElement {
   const router = useRouter();
@@ -51,8 +56,12 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
   const scroller = useRef<FlatList<PastEvent>>(null);
   const kept = useKeptScroll(address, scroller);
   const [chosen, setChosen] = useState(wholePast);
-  const sentences = useMemo(() => sentencesOf(past.findings, namesIn(scope)), [past.findings, scope]);
+  const sentences = useMemo(() => {
+    const fix = scope === 'asset' ? lastFixSaid(past.fixes, past.findings.window.to, namesIn(scope)) : null;
+    return [...(fix === null ? [] : [fix]), ...sentencesOf(past.findings, namesIn(scope))];
+  }, [past, scope]);
   const figures = useMemo(() => figuresOf(past.findings, sentences), [past.findings, sentences]);
+  const [side, setSide] = useState<'rows' | 'pictures'>('rows');
   const named = useRow('points', pointId);
   // One of another machine is not of this past.
   const point = named?.assetId === of.id ? named : undefined;
@@ -78,6 +87,15 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
     router.setParams({ said: undefined, point: undefined });
   };
 
+  // On a phone the rows begin within the first screen.
+  const [first, rest] = isWide ? [sentences, []] : [sentences.slice(0, FIRST_SAID), sentences.slice(FIRST_SAID)];
+  const more = (
+    <View>
+      {rest.length === 0 ? null : <SaidList said={rest} address={address} />}
+      <FigureList figures={figures} address={address} />
+    </View>
+  );
+  const hasPictures = past.jobs.length > 0;
   const whole = (
     <>
       {head}
@@ -86,14 +104,26 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
           No signal: as this phone had it {sayMoment(past.asOf, now(), settings.zone, settings.language)}.
         </Words>
       ) : null}
-      <View>
-        <SaidList said={sentences} address={address} />
-        <FigureList figures={figures} address={address} />
-      </View>
-      <PastPictures past={past} of={of} />
-      <Words as="heading" level={3}>
-        The rows
-      </Words>
+      <SaidList said={first} address={address} />
+      {rest.length + figures.length === 0 ? null : isWide ? (
+        more
+      ) : (
+        <More word="What else it says" label="what the past says">
+          {more}
+        </More>
+      )}
+      {hasPictures ? (
+        <Segments
+          label="Rows or pictures"
+          value={side}
+          choices={[
+            ['rows', 'The rows'],
+            ['pictures', 'Pictures'],
+          ]}
+          onChoose={setSide}
+        />
+      ) : null}
+      {side === 'pictures' ? <PastPictures past={past} of={of} /> : null}
       <PastFilters choice={choice} onChange={choose} counts={counts} />
     </>
   );

@@ -68,6 +68,7 @@ afterEach(() => works.close());
 describe('what happened before', () => {
   it('says first what the past says, then shows its rows, the newest first', async () => {
     await open(answerOf(jobs));
+    await press(/^What else it says/);
     expect(words()).toMatch(/5 failures in/);
     expect(words()).toMatch(/Shaft seal/);
     expect(words()).toContain('6 rows');
@@ -78,6 +79,7 @@ describe('what happened before', () => {
     await open(answerOf(jobs));
     await press('Faults 5', 'radio');
     expect(words()).toContain('5 rows');
+    await press(/^Find, period/);
     await press('90 days', 'radio');
     expect(words()).toContain('2 rows');
     await typeInto('Find in this past', 'p-80');
@@ -178,6 +180,7 @@ describe('what happened before', () => {
     expect(words()).toContain('Station');
     expect(words()).toContain('7 rows');
     expect(words()).toContain('W-1');
+    await press(/^What else it says/);
     await press(/^5 failures/, 'link');
     expect(visited.at(-1)).toBe('/plant/past/at/station?said=failures');
     await works.show(<PlacePastScreen placeId="nowhere" />);

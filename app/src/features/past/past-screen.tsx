@@ -5,7 +5,7 @@ import type { AssetId } from '@oilcan/core/kernel';
 import { pastScopes, type PastOf, type PastScope } from '@oilcan/core/past';
 import { usePast } from '../../data/past/use-past';
 import { useRow } from '../../data/store';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';

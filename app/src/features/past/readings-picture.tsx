@@ -8,7 +8,7 @@ import { controlChart, STRETCH, type Change, type ControlChart, type RuleBreak }
 import type { Settings } from '@oilcan/core/settings';
 import type { ReadPast } from '../../data/past/read-past';
 import { useRows } from '../../data/store';
-import { Choice, Choices } from '../../ui/press';
+import { FilterChip, FilterChips } from '../../ui/filter-chips';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { sayChange } from '../../words/changes';
@@ -61,11 +61,11 @@ export function ReadingsPicture({
   return (
     <View style={sheet.readings}>
       {shown.length < 2 ? null : (
-        <Choices label="Measuring point">
+        <FilterChips isOneOf label="Measuring point">
           {shown.map(({ id, name }) => (
-            <Choice key={id} word={name} isChosen={id === point.id} onPress={() => setWanted(id)} />
+            <FilterChip key={id} word={name} isOn={id === point.id} onPress={() => setWanted(id)} />
           ))}
-        </Choices>
+        </FilterChips>
       )}
       <Trend
         point={point}

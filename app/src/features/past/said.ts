@@ -1,8 +1,9 @@
 import { nameOfActivity, nameOfMode } from '@oilcan/core/faults';
-import { formatDuration } from '@oilcan/core/kernel';
+import { formatDuration, type Instant } from '@oilcan/core/kernel';
 import {
   daysBetween,
   type Findings,
+  type Fix,
   type PastJob,
   type Recurrence,
   type Recurring,
@@ -117,6 +118,34 @@ function remedySaid({ job, activity, text }: Remedy, { to }: Findings['window'])
     ? `It is being worked on now.`
     : `${done} ${when}${text === '' ? '.' : `: ${quoted(text)}`}`;
 }
+
+/**
+ * “Replaced 14 days ago, held 9 days: “New seal.” Before that: replaced 47 days ago, held 33 days.” Facts of single repairs, from which
+ * nothing is concluded. Null where nothing was repaired.
+ */
+export function lastFixSaid(fixes: readonly Fix[], now: Instant, names: Pick<NamesInPast, 'part'>): Said | null {
+  const [last, ...before] = fixes;
+  if (last === undefined) return null;
+  const say = (fix: Fix): string => {
+    const done = fix.activity === null ? 'worked on' : lowerFirst(nameOfActivity(fix.activity));
+    const held = fix.heldDays === null ? 'has held since' : `held ${saySpan(fix.heldDays)}`;
+    return `${done} ${saySpan(daysBetween(fix.endedAt, now))} ago, ${held}`;
+  };
+  const parts = last.job.parts.map(({ partId }) => names.part(partId)?.name).filter((name) => name !== undefined);
+  const using = parts.length === 0 ? '' : `, with ${parts.slice(0, MOST_PARTS).join(' and ')}`;
+  const first = `Last time: ${say(last)}${using}${last.text === '' ? '.' : `: ${quoted(last.text)}`}`;
+  return {
+    key: LAST_FIX,
+    brief: 'What fixed it',
+    text: before.length === 0 ? first : `${first} Before that: ${before.map(say).join('; ')}.`,
+    jobs: fixes.map(({ job }) => job),
+  };
+}
+
+/** The key of what fixed it last time. */
+export const LAST_FIX = 'last-fix';
+/** So many of the parts that were used are named. */
+const MOST_PARTS = 2;
 
 const trendWords: Readonly<Record<'likely' | 'clearly', string>> = {
   likely: 'probably',

@@ -10,7 +10,8 @@ import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { textStyles } from '../../ui/type';
 import { Words } from '../../ui/words';
 import { shapeOf, type Mark, type Point, type Shape } from './marks';
@@ -91,7 +92,7 @@ export function DrawSheet({ work, entry, onDone, onClose }: Props): ReactElement
             <Button word="Take the last mark back" onPress={() => setMarks(marks.slice(0, -1))} />
           )}
           <Button
-            main
+            rank="primary"
             word="Keep the marks"
             cannot={marks.length === 0 && 'Draw something first.'}
             onPress={() => void keep()}

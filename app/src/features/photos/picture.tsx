@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import type { PhotoContent } from '@oilcan/core/photos';
+import type { AssetPicture } from '@oilcan/core/plant';
 import { usePicture } from '../../data/pictures/use-picture';
 import { CORNER } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
@@ -11,7 +12,7 @@ export function Picture({
   content: photo,
   isSmall = false,
 }: {
-  readonly content: Pick<PhotoContent, 'fileId' | 'mediaType' | 'width' | 'height' | 'caption'>;
+  readonly content: AssetPicture & Pick<PhotoContent, 'caption'>;
   readonly isSmall?: boolean;
 }): ReactElement {
   const palette = usePalette();

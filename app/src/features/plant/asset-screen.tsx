@@ -4,15 +4,18 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant';
 import { rulesOf } from '@oilcan/core/raise-rules';
+import { usePast } from '../../data/past/use-past';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
-import { useIsWide } from '../../ui/theme';
+import { TARGET, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
-import { PastBrief } from '../past';
+import { LastFix, PastBrief } from '../past';
 import { Picture } from '../photos';
 import { LabelSheetForm } from '../paper';
+import { More } from '../../ui/more';
+import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
@@ -27,13 +30,13 @@ import { Installed, Nameplate, Structure } from './asset-make-up';
 import { AssetReports } from '../reported';
 import { Section } from '../../ui/section';
 import { Points } from './asset-points';
-import { OpenWork, WrongNow } from './asset-work';
+import { OpenHere } from './asset-work';
 import { BoundLabels } from './bound-labels';
 import { ReportLabelList } from './report-label-list';
 import { labelsToReport } from './report-labels';
 import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from '../../words/plant-words';
-import { mdiChevronRight, mdiPauseOctagonOutline, mdiPlayCircleOutline, mdiPrinterOutline } from '@mdi/js';
+import { mdiChevronRight, mdiHistory, mdiPrinterOutline } from '@mdi/js';
 import { PageTitle } from '../page/page-title';
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
@@ -62,8 +65,8 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
 }
 
 function Page({ asset }: { readonly asset: Asset }): ReactElement {
-  const router = useRouter();
   const isWide = useIsWide();
+  const past = usePast({ scope: 'asset', id: asset.id });
   const scroller = useRef<ScrollView>(null);
   const kept = useKeptScroll(`/plant/${asset.id}`, scroller);
   return (
@@ -71,18 +74,14 @@ function Page({ asset }: { readonly asset: Asset }): ReactElement {
       <Head asset={asset} />
       <View style={isWide && sheet.columns}>
         <View style={isWide && sheet.column}>
-          <WrongNow asset={asset} />
-          <DangersThere asset={asset} />
-          <OpenWork asset={asset} />
+          <LastFix asset={asset} past={past} />
+          <OpenHere asset={asset} />
           <AssetReports asset={asset} />
           <Section title="What the past says">
-            <PastBrief asset={asset} />
-            <Button
-              style={sheet.button}
-              word="What happened before"
-              onPress={() => router.navigate(`/plant/past/${asset.id}`)}
-            />
+            <PastBrief asset={asset} past={past} />
+            <Way title="What happened before" href={`/plant/past/${asset.id}`} />
           </Section>
+          <DangersThere asset={asset} />
         </View>
         <View style={isWide && sheet.column}>
           <Points asset={asset} />
@@ -108,34 +107,49 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
   const isOut = asset.condition !== 'running';
   return (
     <View style={sheet.head}>
-      <PageTitle>{asset.name}</PageTitle>
-      <Words soft>
-        {classWords(asset.equipmentClass)} · how critical: {asset.criticality} of 4 (1 most)
-      </Words>
       {asset.picture === undefined ? null : (
         <View style={sheet.picture}>
           <Picture content={{ ...asset.picture, caption: asset.name }} />
         </View>
       )}
-      <View style={[sheet.condition, { borderColor: isOut ? palette.faulty : palette.green }]}>
-        <Words as="heading">
+      <PageTitle>{asset.name}</PageTitle>
+      <Words as="small" soft>
+        {[
+          classWords(asset.equipmentClass),
+          `${asset.nameplate.maker} ${asset.nameplate.model}`.trim(),
+          `how critical: ${asset.criticality} of 4 (1 most)`,
+        ]
+          .filter((each) => each !== '')
+          .join(' · ')}
+      </Words>
+      <View
+        style={[
+          sheet.condition,
+          {
+            borderColor: palette.line,
+            borderLeftColor: isOut ? palette.faulty : palette.green,
+            backgroundColor: palette.card,
+          },
+        ]}
+      >
+        <Words as="label" style={sheet.name}>
           {conditionWords[asset.condition]}
           {isOut && settings !== undefined
             ? ` since ${sayMoment(asset.conditionSince, now(), settings.zone, settings.language)}`
             : ''}
         </Words>
+        <MarkKey asset={asset} isOut={isOut} />
       </View>
-      <MarkKey asset={asset} isOut={isOut} />
       <View style={sheet.links}>
         {place === undefined ? null : (
           <LinkPress href={`/plant?place=${place.id}`} style={sheet.link}>
-            <Words style={sheet.name}>{place.name}</Words>
+            <Words as="small">{place.name}</Words>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </LinkPress>
         )}
         {parent === undefined ? null : (
           <LinkPress href={`/plant/${parent.id}`} style={sheet.link}>
-            <Words style={sheet.name}>Part of {parent.name}</Words>
+            <Words as="small">Part of {parent.name}</Words>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </LinkPress>
         )}
@@ -150,14 +164,10 @@ function MarkKey({ asset, isOut }: { readonly asset: Asset; readonly isOut: bool
   const [isMarking, setIsMarking] = useState(false);
   if (person === null || !hasRole(person, ['technician', 'lead'])) return null;
   return (
-    <View style={sheet.mark}>
-      <Button
-        word={isOut ? 'It runs again' : 'Mark it as out'}
-        icon={isOut ? mdiPlayCircleOutline : mdiPauseOctagonOutline}
-        onPress={() => setIsMarking(true)}
-      />
+    <>
+      <Button rank="quiet" word={isOut ? 'It runs again' : 'Mark it as out'} onPress={() => setIsMarking(true)} />
       {isMarking ? <MarkMachine asset={asset} onClose={() => setIsMarking(false)} /> : null}
-    </View>
+    </>
   );
 }
 
@@ -189,9 +199,17 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
   const [isAsking, setIsAsking] = useState(false);
   const { takesGuests } = rulesOf(asset.siteId, useRow('raiseRules', asset.siteId));
   return (
-    <View style={sheet.labels}>
-      {isLead ? <Button word="Who did what" onPress={() => router.navigate(`/log?of=assets:${asset.id}`)} /> : null}
+    <More label="labels and history">
+      {isLead ? (
+        <Button
+          rank="quiet"
+          icon={mdiHistory}
+          word="Who did what"
+          onPress={() => router.navigate(`/log?of=assets:${asset.id}`)}
+        />
+      ) : null}
       <Button
+        rank="quiet"
         icon={mdiPrinterOutline}
         word={parts.length === 0 ? 'Print its label' : `Print labels: it and ${counted(parts.length, 'part', 'parts')}`}
         onPress={() => setIsAsking(true)}
@@ -205,7 +223,7 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
           onClose={() => setIsAsking(false)}
         />
       ) : null}
-    </View>
+    </More>
   );
 }
 
@@ -218,11 +236,19 @@ const sheet = StyleSheet.create({
   columns: { flexDirection: 'row', gap: 32 },
   column: { flex: 1, minWidth: 0 },
   head: { paddingTop: 14, gap: 4 },
-  name: { flexShrink: 1, minWidth: 0 },
+  name: { flexGrow: 1, flexShrink: 1, flexBasis: 160, minWidth: 0 },
   links: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 },
   link: { flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-start', gap: 6, maxWidth: '100%' },
-  mark: { alignItems: 'flex-start', paddingTop: 8 },
-  condition: { borderLeftWidth: 6, paddingLeft: 12, marginTop: 6 },
-  labels: { paddingTop: 20 },
-  button: { marginTop: 12 },
+  condition: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    columnGap: 8,
+    borderWidth: 1,
+    borderLeftWidth: 6,
+    paddingLeft: 12,
+    marginTop: 6,
+    minHeight: TARGET,
+  },
 });

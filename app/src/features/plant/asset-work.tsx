@@ -10,49 +10,28 @@ import { usePalette } from '../../ui/use-palette';
 import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
-import { stateOf } from '../../words/work-words';
+import { counted, stateOf } from '../../words/work-words';
 import { Section } from '../../ui/section';
 import { lines } from './asset-lines';
 import { levelOfLatest, PointLine } from './asset-points';
 import { mdiChevronRight } from '@mdi/js';
 import { List } from '../../ui/list';
 
-/** What is wrong with it and known: open corrective work, and measuring points beyond a limit. */
-export function WrongNow({ asset }: { readonly asset: Asset }): ReactElement | null {
-  const works = useRows('workOrders', 'asset', asset.id).filter(
-    (work) => isOpen(work.state) && work.kind === 'corrective',
-  );
+/** What is open on it, what is wrong with it first with its reason, and the measuring points beyond a limit. */
+export function OpenHere({ asset }: { readonly asset: Asset }): ReactElement {
+  const open = useRows('workOrders', 'asset', asset.id).filter(({ state }) => isOpen(state));
+  const wrong = open.filter(({ kind }) => kind === 'corrective');
+  const others = open.filter(({ kind }) => kind !== 'corrective');
   const points = useRows('points', 'asset', asset.id).filter((point) => levelOfLatest(point) !== 'normal');
-  if (works.length + points.length === 0) return null;
   return (
-    <Section title="Wrong with it now">
-      <List label="Wrong with it now">
-        {works.map((work) => (
-          <WorkLine key={work.id} work={work} isReasonShown />
-        ))}
-        {points.map((point) => (
-          <PointLine key={point.id} point={point} />
-        ))}
+    <Section title="Open here" aside={open.length === 0 ? 'no job' : counted(open.length, 'job', 'jobs')}>
+      <List label="Open here">
+        {[
+          ...wrong.map((work) => <WorkLine key={work.id} work={work} isReasonShown />),
+          ...points.map((point) => <PointLine key={point.id} point={point} />),
+          ...others.map((work) => <WorkLine key={work.id} work={work} />),
+        ]}
       </List>
-    </Section>
-  );
-}
-
-export function OpenWork({ asset }: { readonly asset: Asset }): ReactElement {
-  const works = useRows('workOrders', 'asset', asset.id).filter(
-    (work) => isOpen(work.state) && work.kind !== 'corrective',
-  );
-  return (
-    <Section title="Open work">
-      {works.length === 0 ? (
-        <Words style={lines.line}>No other work is open on it.</Words>
-      ) : (
-        <List label="Open work">
-          {works.map((work) => (
-            <WorkLine key={work.id} work={work} />
-          ))}
-        </List>
-      )}
     </Section>
   );
 }

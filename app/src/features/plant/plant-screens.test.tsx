@@ -135,8 +135,8 @@ describe('a place', () => {
 describe('a machine', () => {
   it('shows what is known of it: problems, work, points, parts, plate', async () => {
     await works.show(<AssetScreen assetId={assetId} />);
-    expect(words()).toMatch(/Wrong with it nowSeal weepingW-1.*Oil on the floor/);
-    expect(words()).toMatch(/Open work.*Oil change/);
+    expect(words()).toMatch(/Open here2 jobsSeal weepingW-1.*Oil on the floor/);
+    expect(words()).toMatch(/Open here.*Oil change/);
     expect(words()).toMatch(/Oil temperature.*up 9.0 over 3 readings.*79.0 °CBeyond alert/);
     expect(words()).toMatch(/Made ofMotorA2 · /);
     expect(words()).toMatch(/SealSN-77 · in since .*Under warranty until/);
@@ -147,7 +147,7 @@ describe('a machine', () => {
     await works.show(<AssetScreen assetId={assetId} />);
     await press(/Oil change/, 'link');
     await press(/^Motor/, 'link');
-    await press('What happened before');
+    await press('What happened before', 'link');
     expect(visited.slice(-3)).toEqual(['/shift/w-2', '/plant/motor', `/plant/past/${assetId}`]);
   });
 

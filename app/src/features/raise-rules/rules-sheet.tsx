@@ -16,7 +16,8 @@ import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Segments } from '../../ui/segments';
 import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
@@ -101,7 +102,7 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
     <BottomSheet
       title="Reports and go-ahead"
       onClose={onClose}
-      foot={<Button main word="Keep" onPress={() => void keep()} />}
+      foot={<Button rank="primary" word="Keep" onPress={() => void keep()} />}
     >
       {head}
       <Words as="heading" level={3}>

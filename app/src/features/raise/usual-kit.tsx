@@ -5,7 +5,7 @@ import { isLikelyPart, type Usual, type UsualPart } from '@oilcan/core/past';
 import type { KitPart } from '@oilcan/core/work';
 import { fullestBin } from '../../data/stock';
 import { useRow } from '../../data/store';
-import { Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
 import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';

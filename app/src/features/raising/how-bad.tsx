@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AssetCondition } from '@oilcan/core/plant';
 import type { Instant } from '@oilcan/core/kernel';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 
 /** How bad it is, as far as the reporter says. */

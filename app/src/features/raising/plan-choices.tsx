@@ -5,7 +5,7 @@ import type { Asset } from '@oilcan/core/plant';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
 import type { KitPart } from '@oilcan/core/work';
 import { peekRow, useRows, useTable } from '../../data/store';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';

@@ -26,7 +26,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -237,7 +238,7 @@ function PlanForm({
       </View>
       <FormRefusal sentence={refusal} />
       <View style={[sheet.foot, { borderColor: palette.ink }]}>
-        <Button main word={reports.length === 0 ? 'Raise this work order' : 'Take it up'} onPress={submit} />
+        <Button rank="primary" word={reports.length === 0 ? 'Raise this work order' : 'Take it up'} onPress={submit} />
       </View>
     </>
   );

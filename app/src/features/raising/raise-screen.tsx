@@ -17,7 +17,8 @@ import { useDangers } from '../../data/use-dangers';
 import { performOrSay } from '../../data/use-operation';
 import { Field } from '../../ui/field';
 import { FormRefusal } from '../../forms/form-refusal';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { useNotice } from '../../ui/use-notice';
 import { RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { useOnce } from '../../ui/use-once';
@@ -114,7 +115,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const keys = (
     <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
       <Button
-        main={!mayWork}
+        rank={!mayWork ? 'primary' : 'secondary'}
         word="Report it"
         cannot={!isSaid && NOT_SAID}
         style={sheet.key}
@@ -122,7 +123,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
       />
       {mayWork ? (
         <Button
-          main
+          rank="primary"
           word={hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
           cannot={!isSaid ? NOT_SAID : dangers === null && 'The hazards there are being looked up.'}
           style={sheet.key}

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Asset } from '@oilcan/core/plant';
 import { usePast } from '../../data/past/use-past';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 
 const MOST_PROPOSED = 4;

@@ -47,7 +47,7 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
         title="Beyond alarm"
         aside={asset?.name ?? ''}
         onClose={onClose}
-        foot={<Button main word="Go on" onPress={onClose} />}
+        foot={<Button rank="primary" word="Go on" onPress={onClose} />}
       >
         <Words>{said}</Words>
         <Words>
@@ -62,7 +62,7 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
       title="Beyond alarm"
       aside={asset?.name ?? ''}
       onClose={onClose}
-      foot={<Button main word="Raise this work order" onPress={() => void raise()} />}
+      foot={<Button rank="primary" word="Raise this work order" onPress={() => void raise()} />}
     >
       <Words>{said}</Words>
       <Words as="label">{raised.title}</Words>

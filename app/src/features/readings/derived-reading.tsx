@@ -59,7 +59,14 @@ export function DerivedReading({ work, point, derivation, points, onChoose, onCl
       title={point.name}
       aside={asset?.name ?? ''}
       onClose={onClose}
-      foot={<Button main word="Keep" cannot={figure === null && 'Type all of the values first.'} onPress={submit} />}
+      foot={
+        <Button
+          rank="primary"
+          word="Keep"
+          cannot={figure === null && 'Type all of the values first.'}
+          onPress={submit}
+        />
+      }
     >
       <PointChoices point={point} points={points} onChoose={onChoose} />
       {fields.map(({ key, unit }, index) => (

@@ -40,7 +40,7 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word={value === null ? 'Type a number' : `Keep ${text} ${typedIn}`}
           cannot={value === null && 'Type a number first.'}
           onPress={() => {

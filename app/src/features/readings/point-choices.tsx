@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { MeasuringPoint } from '@oilcan/core/plant';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 
 interface Props {
   readonly point: MeasuringPoint;

@@ -106,7 +106,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word={value === null ? 'Type the value' : `Keep ${text} ${typedIn}`}
           cannot={value === null && 'Type the value first.'}
           onPress={() => {

@@ -33,7 +33,7 @@ export function ReplacedMeter({ work, point, onDone }: Props): ReactElement {
       <FormField control={form.control} name="value" label={`The old one showed, ${point.unit}`} autoFocus />
       <FormField control={form.control} name="newValue" label={`The new one shows, ${point.unit}`} onEnter={submit} />
       <FormRefusal sentence={refusal} />
-      <Button main word="Keep both" onPress={submit} />
+      <Button rank="primary" word="Keep both" onPress={submit} />
     </>
   );
 }

@@ -1,16 +1,18 @@
 import { memo, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDuration, formatSums, type AssetId, type PersonId } from '@oilcan/core/kernel';
+import type { AssetId, PersonId } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
 import { toldOnce } from '@oilcan/core/steps';
 import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { now, useRow, useRows, useSettings } from '../../data/store';
-import { Button, Choice, Choices, Press } from '../../ui/press';
+import { FilterChip, FilterChips } from '../../ui/filter-chips';
+import { Button, Press } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
+import { costWords } from '../costs';
 import { EntrySheet } from './entry-sheet';
 import { viewOf } from '../registry/view-of';
 import { phoneNames } from '../views/names';
@@ -54,10 +56,7 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
   if (settings === undefined) return null;
   const cost = costOf(entries);
   return (
-    <Section
-      title="Record"
-      aside={`${counted(all.length, 'entry', 'entries')} · ${formatDuration(cost.laborMinutes)} · ${formatSums(cost.total, settings.currency, settings.language)}`}
-    >
+    <Section title="Record" aside={`${counted(all.length, 'entry', 'entries')} · ${costWords(cost, settings)}`}>
       {all.length < FEWEST_TO_NARROW ? null : (
         <Narrowing
           groups={settledGroups}
@@ -122,10 +121,10 @@ const Narrowing = memo(function Narrowing({
   if (groups.size < 2) return null;
   return (
     <View style={sheet.narrow}>
-      <Choices label="Show of the record">
-        <Choice
+      <FilterChips isOneOf label="Show of the record">
+        <FilterChip
           word="All"
-          isChosen={wanted === null && by === null}
+          isOn={wanted === null && by === null}
           onPress={() => {
             onGroup(null);
             onPerson(null);
@@ -134,10 +133,11 @@ const Narrowing = memo(function Narrowing({
         {recordGroups.map((group) => {
           const count = groups.get(group)?.length ?? 0;
           return count === 0 ? null : (
-            <Choice
+            <FilterChip
               key={group}
-              word={`${recordGroupWords[group]} ${count}`}
-              isChosen={wanted === group}
+              word={recordGroupWords[group]}
+              count={count}
+              isOn={wanted === group}
               onPress={() => onGroup(group)}
             />
           );
@@ -147,7 +147,7 @@ const Narrowing = memo(function Narrowing({
           : people.map((id) => (
               <PersonChoice key={id} id={id} isChosen={by === id} onPress={() => onPerson(by === id ? null : id)} />
             ))}
-      </Choices>
+      </FilterChips>
     </View>
   );
 });
@@ -169,7 +169,7 @@ interface PersonChoiceProps {
 
 function PersonChoice({ id, isChosen, onPress }: PersonChoiceProps): ReactElement {
   const person = useRow('people', id);
-  return <Choice word={person?.name ?? 'Somebody'} isChosen={isChosen} onPress={onPress} />;
+  return <FilterChip word={person?.name ?? 'Somebody'} isOn={isChosen} onPress={onPress} />;
 }
 
 interface EntryRowProps {

@@ -44,7 +44,7 @@ export function AnswerKeys({ report, doubles, mayAnswer, isLead }: Props): React
       {waits && mayAnswer ? (
         <>
           <Button
-            main
+            rank="primary"
             word={doubles.length === 0 ? 'Take it up as work' : `Take up all ${ids.length} as one work order`}
             onPress={() => router.navigate(`/raise/plan?${asked}`)}
           />

@@ -10,7 +10,8 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
 import { stateOf } from '../../words/work-words';
@@ -36,7 +37,7 @@ export function AskSheet({ report, onClose }: Props): ReactElement {
       title="Ask back"
       aside={report.number}
       onClose={onClose}
-      foot={<Button main word="Ask" onPress={submit} />}
+      foot={<Button rank="primary" word="Ask" onPress={submit} />}
     >
       <FormField control={form.control} name="words" label="What do you want to know" lines={3} autoFocus />
       <FormRefusal sentence={refusal} />
@@ -61,7 +62,7 @@ export function DeclineSheet({ report, onClose }: Props): ReactElement {
       title="Decline"
       aside={report.number}
       onClose={onClose}
-      foot={<Button main word="Decline it" onPress={submit} />}
+      foot={<Button rank="primary" word="Decline it" onPress={submit} />}
     >
       <ReasonField form={form} label="Why, for the reporter" usual={usualReasons} onEnter={submit} />
       <FormRefusal sentence={refusal} />
@@ -84,7 +85,7 @@ export function ConfirmSheet({ report, onClose }: Props): ReactElement {
       title="I saw it"
       aside={report.number}
       onClose={onClose}
-      foot={<Button main word="It is so" onPress={submit} />}
+      foot={<Button rank="primary" word="It is so" onPress={submit} />}
     >
       <FormField control={form.control} name="words" label="What you saw (not needed)" lines={3} autoFocus />
       <FormRefusal sentence={refusal} />

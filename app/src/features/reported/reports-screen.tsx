@@ -5,7 +5,8 @@ import { isReporterOf, problemsToAnswer, type Problem, type Report } from '@oilc
 import { fitsFind } from '../../data/fits-find';
 import { usePhone, useTable } from '../../data/store';
 import { FindField } from '../../ui/find-field';
-import { Button, Choice, Choices } from '../../ui/press';
+import { FilterChip, FilterChips } from '../../ui/filter-chips';
+import { Button } from '../../ui/press';
 import { withSharedCode } from '../../ui/shared-code';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
@@ -62,11 +63,11 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
             <Words as="title" level={2}>
               {counted(listed.length, 'problem', 'problems')}
             </Words>
-            <Choices label="Which reports">
+            <FilterChips isOneOf label="Which reports">
               {choices.map(([each, word]) => (
-                <Choice key={each} word={word} isChosen={each === shown} onPress={() => setShown(each)} />
+                <FilterChip key={each} word={word} isOn={each === shown} onPress={() => setShown(each)} />
               ))}
-            </Choices>
+            </FilterChips>
             <FindField label="Find a report" value={find} onChange={setFind} />
             {listed.length === 0 ? null : <Button word="Save as CSV" style={sheet.save} onPress={() => void save()} />}
             {shown === 'mine' ? <IncidentRows find={find} /> : null}

@@ -47,7 +47,7 @@ export function SayMoreSheet({
         <>
           <Button icon={mdiCamera} word={photo === null ? 'Photo' : 'Take it again'} onPress={() => void take()} />
           <VoiceToggle voice={voice} isSaid={said !== null} />
-          <Button main word="Send it" onPress={send} />
+          <Button rank="primary" word="Send it" onPress={send} />
         </>
       }
     >

@@ -35,7 +35,7 @@ export function GiveMachineSheet({ work, onClose }: Props): ReactElement {
       title="Machine handed over to maintenance"
       aside={asset?.name ?? ''}
       onClose={onClose}
-      foot={<Button main word="Keep" onPress={submit} />}
+      foot={<Button rank="primary" word="Keep" onPress={submit} />}
     >
       <FormField control={form.control} name="from" label="Who gives it" autoFocus />
       <FormField control={form.control} name="condition" label="How it is" />

@@ -43,7 +43,7 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
       title="Back in service"
       aside={asset?.name ?? ''}
       onClose={onClose}
-      foot={<Button main word="It is back in service" onPress={submit} />}
+      foot={<Button rank="primary" word="It is back in service" onPress={submit} />}
     >
       <Words>
         {counted(seal.entryIds.length, 'entry', 'entries')} on {work.number},{' '}

@@ -10,6 +10,7 @@ import { Drawn } from '../../ui/drawn';
 import { Button } from '../../ui/press';
 import { signaturePng, signatureSvg } from '../../ui/signature-file';
 import { usePalette } from '../../ui/use-palette';
+import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
 import { sinceSigned } from './words';
 
@@ -49,13 +50,13 @@ export function ServiceLines({ work, entries, open, onOpen }: Props): ReactEleme
       )}
       {returned === undefined ? null : <Returned entry={returned} entries={entries} />}
       {isOpen(work.state) ? (
-        <View style={sheet.buttons}>
+        <View>
           {given === undefined && returned === undefined ? (
-            <Button word="Machine handed over to maintenance" onPress={() => onOpen(GIVE_SHEET)} />
+            <Way title="Machine handed over to maintenance" onPress={() => onOpen(GIVE_SHEET)} />
           ) : null}
-          <Button
+          <Way
             icon={mdiHandshakeOutline}
-            word={returned === undefined ? 'Back in service' : 'Back in service again'}
+            title={returned === undefined ? 'Back in service' : 'Back in service again'}
             onPress={() => onOpen(RETURN_SHEET)}
           />
         </View>
@@ -109,6 +110,5 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
 
 const sheet = StyleSheet.create({
   lines: { paddingTop: 12, gap: 6 },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 4 },
   signature: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
 });

@@ -44,7 +44,11 @@ function Limits({ settings, onClose }: { readonly settings: Settings; readonly o
     onDone: onClose,
   });
   return (
-    <BottomSheet title="What is unusual" onClose={onClose} foot={<Button main word="Keep" onPress={submit} />}>
+    <BottomSheet
+      title="What is unusual"
+      onClose={onClose}
+      foot={<Button rank="primary" word="Keep" onPress={submit} />}
+    >
       <Words>
         Skipped steps, faults without codes, missing time and a reading beyond its alarm with no further work are always
         unusual.

@@ -41,7 +41,7 @@ export function ReviewPane({ waiting: { work, unusual, cost }, Sheet, onAccept }
           <CostLines work={work} cost={cost} entries={entries} />
         </View>
         <View style={sheet.buttons}>
-          <Button main word="Accept" onPress={() => onAccept(work.id)} />
+          <Button rank="primary" word="Accept" onPress={() => onAccept(work.id)} />
           <Button word="Hand back" onPress={() => setIsHandingBack(true)} />
         </View>
       </View>

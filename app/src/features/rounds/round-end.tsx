@@ -124,7 +124,7 @@ function FurtherWork({ work }: Pick<Props, 'work'>): ReactElement | null {
       )}
       {left.length === 0 || !isOpen(work.state) ? null : (
         <Button
-          main
+          rank="primary"
           word={`Raise ${counted(left.length, 'work order', 'work orders')} for what is left`}
           cannot={isRaising && 'They are being raised.'}
           onPress={() => void raise()}

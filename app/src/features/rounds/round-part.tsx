@@ -116,7 +116,7 @@ function AtStop({ work, round, current, of, steps, only, onGo }: AtStopProps): R
       ) : null}
       <View style={sheet.next}>
         <Button
-          main
+          rank="primary"
           word={next === null ? 'What came of the round' : `Next: ${next.number}, ${name ?? 'a machine'}`}
           onPress={() => onGo(next?.stop.id ?? 'end')}
         />

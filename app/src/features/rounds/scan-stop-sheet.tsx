@@ -79,7 +79,7 @@ export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): R
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word="Go there"
           cannot={typed.trim() === '' && 'Scan or type a code first.'}
           onPress={() => open(typed)}

@@ -108,7 +108,7 @@ function LeaveOutSheet({ name, onStop, onClose }: LeaveOutProps): ReactElement {
       title="Leave out"
       aside={name}
       onClose={onClose}
-      foot={<Button main word="Leave this stop out" onPress={submit} />}
+      foot={<Button rank="primary" word="Leave this stop out" onPress={submit} />}
     >
       <ReasonField form={form} label="Why it is left out" usual={USUAL_REASONS} onEnter={submit} />
       <FormRefusal sentence={refusal} />

@@ -62,7 +62,7 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
       </View>
       <FormRefusal sentence={form.formState.errors.assetId?.message ?? refusal} />
       <Button
-        main
+        rank="primary"
         word={chosen === undefined ? 'Choose a machine first' : `Bind it to ${chosen.name}`}
         cannot={chosen === undefined && 'Choose a machine first.'}
         onPress={submit}

@@ -109,7 +109,7 @@ export function ScanScreen({
             ) : null}
             <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
             <Button
-              main
+              rank="primary"
               word="Open"
               cannot={typed.trim() === '' && 'Scan or type a code first.'}
               onPress={() => open(typed)}
@@ -134,14 +134,14 @@ function Outcome({ unknown, onAgain }: { readonly unknown: Unknown; readonly onA
           <Words live>
             {sentenceFor('code_unreadable')} What was read: “{unknown.text}”.
           </Words>
-          <Button main word="Scan again" onPress={onAgain} />
+          <Button rank="primary" word="Scan again" onPress={onAgain} />
         </>
       );
     case 'elsewhere':
       return (
         <>
           <Words live>{unknown.sentence}</Words>
-          <Button main word="Scan another" onPress={onAgain} />
+          <Button rank="primary" word="Scan another" onPress={onAgain} />
         </>
       );
     case 'unknown':

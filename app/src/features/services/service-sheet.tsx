@@ -59,7 +59,7 @@ export function ServiceSheet({ work, onClose }: Props): ReactElement {
       foot={
         <>
           <PaperButton paper={paper} />
-          <Button main word="Keep the service" onPress={submit} />
+          <Button rank="primary" word="Keep the service" onPress={submit} />
         </>
       }
     >

@@ -20,7 +20,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm, type OperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { workersOfSite } from './workers-of-site';
 
@@ -79,7 +80,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
       title={share === null ? 'Give steps to somebody' : 'Change this share'}
       aside={work.number}
       onClose={onClose}
-      foot={<Button main word={share === null ? 'Make this share' : 'Keep it so'} onPress={submit} />}
+      foot={<Button rank="primary" word={share === null ? 'Make this share' : 'Keep it so'} onPress={submit} />}
     >
       {share === null && isLead ? (
         <View style={sheet.part}>

@@ -11,7 +11,8 @@ import { now, usePhone, useRows, useSettings, useTable } from '../../data/store'
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { phoneNames } from '../views/names';
 import { ShareForm } from './share-form';
@@ -97,7 +98,7 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
       {doing === 'dissolving' ? (
         <>
           <Words>Its steps are nobody’s own then. What was answered and recorded stays.</Words>
-          <Button main word="Yes, dissolve it" onPress={() => void dissolve()} />
+          <Button rank="primary" word="Yes, dissolve it" onPress={() => void dissolve()} />
         </>
       ) : null}
       <View style={sheet.steps}>

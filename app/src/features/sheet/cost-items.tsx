@@ -1,4 +1,4 @@
-import { Fragment, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { WorkOrder } from '@oilcan/core/work';
 import { Button } from '../../ui/press';
 import { useCommand } from '../keys/commands';
@@ -7,28 +7,31 @@ import type { DockItem } from '../views/dock-item';
 
 const items = dockItems.filter(({ place }) => place === 'costs');
 
-interface Props {
-  readonly work: WorkOrder;
-  /** Whose sheet is open, by the name of the button; held outside because what is owed opens them too. */
-  readonly open: string | null;
-  readonly onOpen: (name: string | null) => void;
-}
-
-/** What else a job cost is recorded beside what it came to so far. */
-export function CostItems({ work, open, onOpen }: Props): ReactElement {
+/** What else a job cost is recorded with. */
+export function CostItems({ onOpen }: { readonly onOpen: (name: string) => void }): ReactElement {
   return (
     <>
       {items.map((item) => (
-        <Fragment key={item.name}>
-          <CostButton item={item} onPress={() => onOpen(item.name)} />
-          {open === item.name ? <item.Sheet work={work} onClose={() => onOpen(null)} /> : null}
-        </Fragment>
+        <CostButton key={item.name} item={item} onPress={() => onOpen(item.name)} />
       ))}
     </>
   );
 }
 
+interface SheetProps {
+  readonly work: WorkOrder;
+  /** Whose sheet is open, by the name of the key; held outside because what is owed opens them too. */
+  readonly open: string | null;
+  readonly onClose: () => void;
+}
+
+/** The sheet of one of them, apart from its key, which may be folded away. */
+export function CostSheet({ work, open, onClose }: SheetProps): ReactElement | null {
+  const item = items.find(({ name }) => name === open);
+  return item === undefined ? null : <item.Sheet work={work} onClose={onClose} />;
+}
+
 function CostButton({ item, onPress }: { readonly item: DockItem; readonly onPress: () => void }): ReactElement {
   useCommand(`record ${item.name}`, onPress);
-  return <Button icon={item.icon} word={item.word} onPress={onPress} />;
+  return <Button rank="quiet" icon={item.icon} word={item.word} onPress={onPress} />;
 }

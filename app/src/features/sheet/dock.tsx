@@ -1,23 +1,18 @@
-import { mdiBullhornOutline } from '@mdi/js';
-import { useRouter } from 'expo-router';
 import { Fragment, useCallback, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
-import { SmallKey } from '../../ui/small-key';
 import { CORNER, GAP, RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useIsPrepared } from '../hazards';
 import { useCommand } from '../keys/commands';
 import { ClockButton, ClockLine } from '../labor';
-import { AtMachine, useMachineInSight } from '../rounds';
+import { AtMachine } from '../rounds';
 import { ShorthandLine } from '../shorthand';
 import { dockItems } from '../registry/views';
 import type { DockItem } from '../views/dock-item';
-
-/** Where five keys do not fit beside one another: very large text on a phone. */
 
 const keys = dockItems.filter(({ place }) => place === 'dock');
 
@@ -30,10 +25,22 @@ interface Props {
   readonly onOpen: (name: string | null) => void;
   /** Where the hazards are, when they must be read first. */
   readonly onHazards: () => void;
+  /** Only its keys are to be seen: somebody reads. */
+  readonly isFolded?: boolean;
+  /** Somebody turned to it. */
+  readonly onTouch?: () => void;
 }
 
 /** The row at the foot of the sheet from which everything is recorded. */
-export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElement | null {
+export function Dock({
+  work,
+  open,
+  about,
+  onOpen,
+  onHazards,
+  isFolded = false,
+  onTouch = () => undefined,
+}: Props): ReactElement | null {
   const palette = usePalette();
   const isWide = useIsWide();
   const isNarrow = useIsNarrow();
@@ -45,8 +52,12 @@ export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElem
   const close = useCallback((): void => onOpen(null), [onOpen]);
   if (!isOpen(work.state)) return null;
   return (
-    <View style={!isWide && { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper }}>
-      {isNarrow ? null : <DockLine work={work} onHazards={onHazards} />}
+    <View
+      onPointerDown={onTouch}
+      onFocus={onTouch}
+      style={!isWide && { borderTopWidth: RULE, borderColor: palette.ink, backgroundColor: palette.paper }}
+    >
+      {isNarrow || isFolded ? null : <DockLine work={work} onHazards={onHazards} />}
       <View
         role="toolbar"
         aria-label="Record on this work order"
@@ -71,9 +82,7 @@ export function Dock({ work, open, about, onOpen, onHazards }: Props): ReactElem
 /** The line above the dock: several things written at once, a break, and the clocks of mates. */
 export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>): ReactElement | null {
   const isWide = useIsWide();
-  const router = useRouter();
   const isPrepared = useIsPrepared(work);
-  const assetId = useMachineInSight(work);
   if (!isOpen(work.state)) return null;
   return (
     <View style={[sheet.line, isWide && sheet.lineWide]}>
@@ -81,10 +90,6 @@ export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>)
         {(here) => <ShorthandLine work={here} isPrepared={isPrepared} onHazards={onHazards} />}
       </AtMachine>
       <ClockLine work={work} />
-      {/* On a wide screen it stands in the rail. */}
-      {isWide ? null : (
-        <SmallKey word="Raise" icon={mdiBullhornOutline} onPress={() => router.navigate(`/raise?asset=${assetId}`)} />
-      )}
     </View>
   );
 }
@@ -108,7 +113,7 @@ function DockKey({ item, onPress }: { readonly item: DockItem; readonly onPress:
 }
 
 const sheet = StyleSheet.create({
-  dock: { flexDirection: 'row', gap: 5, padding: 8 },
+  dock: { flexDirection: 'row', gap: 5, padding: 6 },
   line: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingHorizontal: 8, paddingTop: 6 },
   lineWide: { paddingHorizontal: 16, paddingTop: 16 },
   dockNarrow: { flexWrap: 'wrap' },

@@ -18,7 +18,7 @@ export function OwnTimeOwed({ work }: { readonly work: WorkOrder }): ReactElemen
     <View>
       <Words>It was finished without your time.</Words>
       <View style={sheet.buttons}>
-        <Button main word="Add my time" onPress={() => setIsAdding(true)} />
+        <Button rank="primary" word="Add my time" onPress={() => setIsAdding(true)} />
         <Button
           word="No time of mine"
           onPress={() => void performOrSay('none.say', { workOrderId: work.id, of: 'time' })}

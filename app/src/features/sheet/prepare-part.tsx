@@ -5,16 +5,20 @@ import type { SiteId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { isOpen, type Hazard, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
-import { usePhone, useRow } from '../../data/store';
+import { usePast } from '../../data/past/use-past';
+import { usePhone, useRow, useSettings } from '../../data/store';
+import { useNow } from '../../data/use-now';
 import { Icon } from '../../ui/icon';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { DocumentList } from '../documents';
 import { ContactList, useContacts } from '../plant';
-import { WorkPast } from '../past';
-import { GiveSheet } from '../work';
+import { LastFix, PastBrief } from '../past';
+import { GiveSheet, whyHere } from '../work';
 import { DueSoonLines } from '../plans';
 import { PaperSheet } from '../paper';
+import { More } from '../../ui/more';
+import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { FollowButton } from '../notices';
@@ -29,6 +33,8 @@ import {
   mdiAccountMultipleOutline,
   mdiAlertOctagonOutline,
   mdiFactory,
+  mdiHistory,
+  mdiSortDescending,
   mdiHammerWrench,
   mdiPackageVariant,
   mdiPrinterOutline,
@@ -49,11 +55,17 @@ export function PreparePart({
   const palette = usePalette();
   const router = useRouter();
   const isPrepared = useIsPrepared(work);
-  const contacts = useContacts(useRow('assets', work.assetId)).slice(0, MOST_CONTACTS);
+  const asset = useRow('assets', work.assetId);
+  const past = usePast({ scope: 'asset', id: work.assetId }, work);
+  const contacts = useContacts(asset).slice(0, MOST_CONTACTS);
   const [isAdding, setIsAdding] = useState(false);
   const [isPrinting, setIsPrinting] = useState(false);
+  const [isWhy, setIsWhy] = useState(false);
   const [isGiving, setIsGiving] = useState(false);
   const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
+  const addHazard = (
+    <Button rank="quiet" word="Add a hazard" icon={mdiAlertOctagonOutline} onPress={() => setIsAdding(true)} />
+  );
   return (
     <Section
       title="Prepare"
@@ -68,6 +80,7 @@ export function PreparePart({
           <Words>Handed back: {work.handedBack.reason}</Words>
         </View>
       )}
+      {asset === undefined ? null : <LastFix asset={asset} past={past} />}
       <WorkReports work={work} />
       <PermitList work={work} />
       {work.hazards.length === 0 ? null : (
@@ -79,7 +92,7 @@ export function PreparePart({
       )}
       {work.hazards.length === 0 || isPrepared || !isOpen(work.state) ? null : (
         <Button
-          main
+          rank="primary"
           style={sheet.acknowledge}
           word={work.hazards.length === 1 ? 'I have read the hazard' : `I have read the ${work.hazards.length} hazards`}
           onPress={() =>
@@ -90,14 +103,7 @@ export function PreparePart({
           }
         />
       )}
-      {isOpen(work.state) ? (
-        <Button
-          style={sheet.acknowledge}
-          word="Add a hazard"
-          icon={mdiAlertOctagonOutline}
-          onPress={() => setIsAdding(true)}
-        />
-      ) : null}
+      {isOpen(work.state) && !isPrepared ? addHazard : null}
       {isPrinting ? <PaperSheet work={work} onClose={() => setIsPrinting(false)} /> : null}
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       <IsolationList work={work} />
@@ -106,7 +112,7 @@ export function PreparePart({
           What the past says
         </Words>
       </View>
-      <WorkPast work={work} />
+      {asset === undefined ? null : <PastBrief asset={asset} past={past} plannedParts={work.kit} />}
       <DueSoonLines work={work} />
       <Kit work={work} />
       {work.tools.length === 0 ? null : (
@@ -128,22 +134,25 @@ export function PreparePart({
       )}
       <ContactList contacts={contacts} />
       <DocumentList assetId={work.assetId} />
-      <Button
-        style={sheet.acknowledge}
-        word="Look at the machine"
-        icon={mdiFactory}
-        onPress={() => router.navigate(`/plant/${work.assetId}`)}
-      />
-      <View style={sheet.more}>
-        <Button word="Paper" icon={mdiPrinterOutline} onPress={() => setIsPrinting(true)} />
+      <Way title="Look at the machine" icon={mdiFactory} href={`/plant/${work.assetId}`} />
+      <More label="this job">
+        {isOpen(work.state) && isPrepared ? addHazard : null}
+        <Button rank="quiet" word="Paper" icon={mdiPrinterOutline} onPress={() => setIsPrinting(true)} />
         <FollowButton work={work} />
+        <Button rank="quiet" word="Why here in the list?" icon={mdiSortDescending} onPress={() => setIsWhy(!isWhy)} />
         {isLead ? (
-          <Button word="Who did what" onPress={() => router.navigate(`/log?of=workOrders:${work.id}`)} />
+          <Button
+            rank="quiet"
+            word="Who did what"
+            icon={mdiHistory}
+            onPress={() => router.navigate(`/log?of=workOrders:${work.id}`)}
+          />
         ) : null}
         {isLead && isOpen(work.state) ? (
-          <Button word="Give it to …" icon={mdiAccountMultipleOutline} onPress={() => setIsGiving(true)} />
+          <Button rank="quiet" word="Give it to …" icon={mdiAccountMultipleOutline} onPress={() => setIsGiving(true)} />
         ) : null}
-      </View>
+      </More>
+      {isWhy ? <WhyHere work={work} /> : null}
       {isGiving ? <GiveSheet work={work} onClose={() => setIsGiving(false)} /> : null}
     </Section>
   );
@@ -205,6 +214,14 @@ function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: Sit
   );
 }
 
+/** Why it stands where it stands in the list. */
+function WhyHere({ work }: { readonly work: WorkOrder }): ReactElement | null {
+  const asset = useRow('assets', work.assetId);
+  const settings = useSettings(work.siteId);
+  const present = useNow(30);
+  return settings === undefined ? null : <Words live>{whyHere(work, asset, present, settings)}</Words>;
+}
+
 function HazardRow({ hazard: { hazard, control, stopId } }: { readonly hazard: Hazard }): ReactElement {
   const stop = useRow('stops', stopId);
   const machine = useRow('assets', stop?.assetId);
@@ -226,5 +243,4 @@ const sheet = StyleSheet.create({
   words: { flex: 1, minWidth: 0 },
   acknowledge: { marginVertical: 12 },
   kitHead: { paddingTop: 14 },
-  more: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });

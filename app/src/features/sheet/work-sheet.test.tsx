@@ -43,6 +43,7 @@ describe('the sheet', () => {
   it('adds a hazard, which everybody reads again', async () => {
     await open({ hazards });
     await press('I have read the 2 hazards');
+    await press('More: this job');
     await press('Add a hazard');
     await press('Add it to the list');
     expect((await work())?.hazards).toHaveLength(2);
@@ -104,15 +105,18 @@ describe('the sheet', () => {
 
   it('says why it stands where it does in the list', async () => {
     await open({ dueAt: addMinutes(noon, -2 * 1_440), urgency: 'now' });
+    await press('More: this job');
     await press('Why here in the list?');
     expect(words()).toMatch(/It stands here because its urgency is “Now”, it is 2 days late and/);
   });
 
   it('is given to others by a lead, and to nobody by anybody else', async () => {
     await open();
+    await press('More: this job');
     expect(canPress('Give it to …')).toBe(false);
     await works.close();
     await open({}, lea);
+    await press('More: this job');
     await press('Give it to …');
     await press('Bob', 'checkbox');
     await press('Ann', 'checkbox');
@@ -122,6 +126,7 @@ describe('the sheet', () => {
 
   it('is followed, and not any more', async () => {
     await open();
+    await press('More: this job');
     await press('Follow this job');
     expect((await works.sent()).peekList('follows', 'workOrder', workId)).toHaveLength(1);
     await press('You follow this job. Stop');
@@ -156,7 +161,7 @@ describe('the sheet', () => {
 
   it('leads to the machine', async () => {
     await open();
-    await press('Look at the machine');
+    await press('Look at the machine', 'link');
     expect(visited.at(-1)).toBe('/plant/asset');
     fireEvent.keyDown(document.body, { key: 'Escape' });
   });

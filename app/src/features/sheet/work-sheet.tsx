@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
@@ -42,6 +43,11 @@ import { LOCKS_ELEMENT } from '../isolation';
 
 /** What is brought into sight comes to lie so far below the upper edge. */
 const WITH_WHAT_IS_ABOVE = 96;
+
+/** The dock is so much lower while somebody reads. */
+const FOLDS = 80;
+/** Scrolling by less than this was not meant. */
+const MEANT = 6;
 
 /** Loads what is recorded with. */
 export async function loadItems(): Promise<void> {
@@ -115,6 +121,8 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const isDockNarrow = useIsNarrow();
   const stops = useRows('stops', 'workOrder', work.id);
   const beside = useRef<ScrollView>(null);
+  const [isReading, setIsReading] = useState(false);
+  const scrolledTo = useRef(0);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
   const [about, setAbout] = useState<string | undefined>();
@@ -145,6 +153,11 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     const { contentOffset, layoutMeasurement, contentSize } = event.nativeEvent;
     const line = contentOffset.y + layoutMeasurement.height * 0.4;
     const isAtFoot = contentOffset.y + layoutMeasurement.height >= contentSize.height - 4 && contentOffset.y > 0;
+    const moved = contentOffset.y - scrolledTo.current;
+    scrolledTo.current = contentOffset.y;
+    // At the foot the fold itself would scroll the page.
+    const isNearFoot = contentSize.height - contentOffset.y - layoutMeasurement.height < FOLDS;
+    if (!isNearFoot && Math.abs(moved) >= MEANT) setIsReading(moved > 0 && contentOffset.y > FOLDS);
     const isPast = (part: SheetPart): boolean =>
       line >= (topOf(elements.current[part], scroller.current) ?? Number.POSITIVE_INFINITY);
     const part = isAtFoot || isPast('wrapUp') ? 'wrapUp' : isPast('work') ? 'work' : 'prepare';
@@ -202,7 +215,15 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const isOurs = useIsOurs(work);
   useDroppedFiles(work.id, useMachineInSight(work), isWide && isOurs && isOpen(work.state));
   const dockPiece = isOurs ? (
-    <Dock work={work} open={dock} about={about} onOpen={openDock} onHazards={askForHazards} />
+    <Dock
+      work={work}
+      open={dock}
+      about={about}
+      onOpen={openDock}
+      onHazards={askForHazards}
+      isFolded={!isWide && isReading}
+      onTouch={() => setIsReading(false)}
+    />
   ) : (
     <OthersWork work={work} />
   );
@@ -216,7 +237,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         isNamedBelow
         {...(isWindowWide ? { isBeside: true } : back)}
       >
-        {isWindowWide ? <PinButton workOrderId={work.id} /> : null}
+        {isWindowWide ? <PinButton workOrderId={work.id} /> : <RaiseHere work={work} />}
       </TopBar>
       {isBroad ? (
         <View style={[sheet.over, { borderColor: palette.line }]}>
@@ -282,6 +303,13 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       <CodeFault work={work} entryId={coding} onClose={() => setCoding(null)} />
     </View>
   );
+}
+
+/** From a job on a phone, where the dock stands in the place of the foot: raises something at the machine in sight. */
+function RaiseHere({ work }: { readonly work: WorkOrder }): ReactElement {
+  const router = useRouter();
+  const assetId = useMachineInSight(work);
+  return <Button rank="quiet" word="Raise" onPress={() => router.navigate(`/raise?asset=${assetId}`)} />;
 }
 
 /** Keeps this job beside whatever is opened next, or lets go of it. */

@@ -9,13 +9,14 @@ import { accept, undoAccepting, useAccepting } from '../../data/accepting';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow, useRowsLater } from '../../data/store';
 import { Button } from '../../ui/press';
+import { More } from '../../ui/more';
 import { Words } from '../../ui/words';
 import { counted, stateWords } from '../../words/work-words';
 import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
 import { OwnTimeOwed } from './own-time-owed';
 import { useOwed, type OwedStanding } from '../../data/use-owed';
-import { CostItems } from './cost-items';
+import { CostItems, CostSheet } from './cost-items';
 import { CostLines } from '../costs';
 import { FurtherSheet } from '../further';
 import { useCommand } from '../keys/commands';
@@ -88,55 +89,19 @@ const WrapUp = memo(function WrapUp({
       onPlaced={onPlaced}
       {...(missing === 0 || !canChange(work.state, 'finish') ? {} : { aside: `${missing} missing` })}
     >
-      <CostLines work={work} cost={costOf(entries)} entries={entries} />
-      <ShareCosts work={work} />
-      <StoodStill work={work} entries={entries} />
-      <NoneAnswers
-        work={work}
-        entries={entries}
-        hasClock={clocks.some(({ id }) => id === me)}
-        asksForFault={work.kind === 'corrective' || demands.fault !== 'not'}
-      />
-      {isOpen(work.state) ? (
-        <View style={sheet.buttons}>
-          <CostItems work={work} open={open} onOpen={onOpen} />
-        </View>
-      ) : null}
-      <ServiceLines work={work} entries={entries} open={open} onOpen={onOpen} />
       <LocksToTakeOff work={work} />
       <ClocksToStop work={work} />
       {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
       {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
-      <View style={sheet.buttons}>
-        {canChange(work.state, 'finish') ? (
-          <Button
-            main
-            style={sheet.wide}
-            word="Finish"
-            cannot={missing > 0 && `${counted(missing, 'thing is', 'things are')} still missing. They stand above.`}
-            onPress={() => setAsking('finish')}
-          />
-        ) : null}
-        {canChange(work.state, 'hold') ? (
-          <Button icon={mdiPause} word="Put on hold" onPress={() => setAsking('hold')} />
-        ) : null}
-        {canChange(work.state, 'resume') ? (
-          <Button
-            icon={mdiPlay}
-            word="Resume"
-            onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
-          />
-        ) : null}
-        {isClosed(work.state) ? null : (
-          <Button icon={mdiSourceBranchPlus} word="Further work" onPress={() => setAsking('further')} />
-        )}
-        {work.startedAt === null ? null : (
-          <Button icon={mdiEmailOutline} word="Send by mail" onPress={() => setAsking('mail')} />
-        )}
-        {isLead && canChange(work.state, 'drop') ? (
-          <Button icon={mdiClose} word="Drop this work" onPress={() => setAsking('drop')} />
-        ) : null}
-      </View>
+      {canChange(work.state, 'finish') ? (
+        <Button
+          rank="primary"
+          style={sheet.finish}
+          word="Finish"
+          cannot={missing > 0 && `${counted(missing, 'thing is', 'things are')} still missing. They stand above.`}
+          onPress={() => setAsking('finish')}
+        />
+      ) : null}
       {work.state === 'finished' ? <FinishedLine work={work} /> : null}
       {work.plan === undefined || isOpen(work.state) ? null : <NextDueLine work={work} />}
       <OwnTimeOwed work={work} />
@@ -147,12 +112,55 @@ const WrapUp = memo(function WrapUp({
         </View>
       ) : work.state === 'finished' && isLead ? (
         <View style={sheet.buttons}>
-          <Button main style={sheet.wide} word="Accept" onPress={() => accept([work.id])} />
+          <Button rank="primary" style={sheet.wide} word="Accept" onPress={() => accept([work.id])} />
           <Button icon={mdiUndo} word="Hand back" onPress={() => setAsking('handBack')} />
         </View>
       ) : null}
       {work.state === 'accepted' || work.state === 'dropped' ? (
         <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
+      ) : null}
+      <View style={sheet.keys}>
+        {canChange(work.state, 'hold') ? (
+          <Button rank="quiet" icon={mdiPause} word="Put on hold" onPress={() => setAsking('hold')} />
+        ) : null}
+        {canChange(work.state, 'resume') ? (
+          <Button
+            icon={mdiPlay}
+            word="Resume"
+            onPress={() => void performOrSay('work.resume', { workOrderId: work.id })}
+          />
+        ) : null}
+        {isClosed(work.state) ? null : (
+          <Button rank="quiet" icon={mdiSourceBranchPlus} word="Further work" onPress={() => setAsking('further')} />
+        )}
+      </View>
+      <NoneAnswers
+        work={work}
+        entries={entries}
+        hasClock={clocks.some(({ id }) => id === me)}
+        asksForFault={work.kind === 'corrective' || demands.fault !== 'not'}
+      />
+      <CostLines work={work} cost={costOf(entries)} entries={entries} />
+      <ShareCosts work={work} />
+      <StoodStill work={work} entries={entries} />
+      <ServiceLines work={work} entries={entries} open={open} onOpen={onOpen} />
+      <CostSheet work={work} open={open} onClose={() => onOpen(null)} />
+      {isOpen(work.state) || work.startedAt !== null ? (
+        <More label="time, costs, mail">
+          {isOpen(work.state) ? <CostItems onOpen={onOpen} /> : null}
+          {work.startedAt === null ? null : (
+            <Button rank="quiet" icon={mdiEmailOutline} word="Send by mail" onPress={() => setAsking('mail')} />
+          )}
+        </More>
+      ) : null}
+      {isLead && canChange(work.state, 'drop') ? (
+        <Button
+          rank="final"
+          icon={mdiClose}
+          word="Drop this work"
+          style={sheet.drop}
+          onPress={() => setAsking('drop')}
+        />
       ) : null}
       {asking === 'finish' ? <FinishSheet work={work} entries={entries} asked={owed} onClose={close} /> : null}
       {asking === 'mail' ? <MailSheet work={work} onClose={close} /> : null}
@@ -172,7 +180,9 @@ function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
 }
 
 const sheet = StyleSheet.create({
-  cost: { paddingVertical: 12 },
+  finish: { marginTop: 12 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 4 },
+  drop: { alignSelf: 'flex-start', marginTop: 24 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 12 },
   wide: { flexGrow: 1 },
 });

@@ -3,7 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { counted } from '../../words/work-words';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { everything, isNarrowed, toggled, type AspectChoices } from './narrowing';
 import { orderWords } from './order-words';
@@ -30,7 +31,7 @@ export function NarrowSheet({ among, shown, left, onChange, onClose }: Props): R
           {isNarrowed(narrowing) ? (
             <Button word="Show all again" onPress={() => onChange({ ...shown, narrowing: everything })} />
           ) : null}
-          <Button main word={`Show ${counted(left, 'job', 'jobs')}`} onPress={onClose} />
+          <Button rank="primary" word={`Show ${counted(left, 'job', 'jobs')}`} onPress={onClose} />
         </>
       }
     >

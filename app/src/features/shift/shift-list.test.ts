@@ -53,7 +53,7 @@ describe('the Shift list', () => {
       'Start with W-1: it is 1 day late and Gearbox stands still.',
     );
     expect(shiftHeadline(sections, ann, someSettings({ shiftMinutes: 240 }))).toBe(
-      '2 jobs, 5\u00a0h: more than your 4\u00a0h',
+      '2 jobs, 5\u00a0h for your 4\u00a0h',
     );
     expect(shiftHeadline(sections, lea, someSettings())).toBe('2 jobs, 5\u00a0h for everybody');
     expect(shiftHeadline([], ann, someSettings())).toBe('Nothing due this shift');

@@ -162,8 +162,10 @@ export function shiftHeadline(sections: readonly ShiftSection[], person: Person,
   const load = `${counted(jobs, 'job', 'jobs')}, ${formatDuration(minutes)}`;
   if (hasRole(person, ['lead'])) return `${load} for everybody`;
   const shift = formatDuration(settings.shiftMinutes);
-  return minutes > settings.shiftMinutes ? `${load}: more than your ${shift}` : `${load} of your ${shift}`;
+  return minutes > settings.shiftMinutes ? `${load} for your ${shift}` : `${load} of your ${shift}`;
 }
+
+const MOST_REASONS = 2;
 
 /** Why the first job is the first. */
 export function firstReason(
@@ -180,5 +182,6 @@ export function firstReason(
     .map((reason) => reasonWords(reason, asset?.name ?? '', settings, present));
   if (first.urgency === 'now') reasons.unshift('it is needed now');
   if (reasons.length === 0) return null;
-  return `Start with ${first.number}: ${inARow(reasons)}.`;
+  // One line on a phone: the rest stands on the job.
+  return `Start with ${first.number}: ${inARow(reasons.slice(0, MOST_REASONS))}.`;
 }

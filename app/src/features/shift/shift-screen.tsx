@@ -5,7 +5,7 @@ import { formatDuration } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { counted, groupWords } from '../../words/work-words';
 import { markOnce } from '../../data/marks';
-import { usePhone } from '../../data/store';
+import { usePhone, useRow, useSettings } from '../../data/store';
 import { FindField } from '../../ui/find-field';
 import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
@@ -21,15 +21,15 @@ import { TopBar } from '../page/top-bar';
 import { FoundReports, MyReports } from '../reported';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
-import { KeptViews } from './kept-views';
-import { isNarrowed, narrowedTo } from './narrowing';
+import { FilterLine } from './filter-line';
+import { isNarrowed, narrowedTo, type AspectChoices } from './narrowing';
 import { orderWords } from './order-words';
 import { countPutOff, firstReason, shiftHeadline, type ShiftSection } from './shift-list';
 import { forgetShiftChoice, showsAll, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
 import { piece } from '../../ui/piece';
-import { mdiPackageVariant, mdiQrcodeScan, mdiTimelineClockOutline } from '@mdi/js';
+import { mdiQrcodeScan } from '@mdi/js';
 
 /** Opened now and then, and not needed for the first screen. */
 const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
@@ -38,6 +38,9 @@ const idOf = (work: WorkOrder): string => work.id;
 const indexOf = (_: WorkOrder, index: number): string => String(index);
 
 const asJobs = asList('Jobs');
+
+/** Counted when the list stands: nobody waits for it. */
+const none: readonly AspectChoices[] = [];
 
 const FIND = 'Find a job, part or report';
 
@@ -53,8 +56,10 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const kept = useKeptScroll('/shift', scroller);
   const landmark = useLandmark('Shift');
   const hasRows = usePhone((state) => state.hasRows);
-  const hasPerson = usePhone((state) => state.person !== null);
-  const { value: choice, choose } = useShiftChoice();
+  const me = usePhone((state) => state.person?.id);
+  const hasClock = useRow('clocks', me) !== undefined;
+  const zone = useSettings()?.zone ?? 'UTC';
+  const { shown: choice, choose } = useShiftChoice(zone);
   const { find, narrowing, order } = choice;
   const setFind = (text: string): void => choose({ ...choice, find: text });
   const [isNarrowing, setIsNarrowing] = useState(false);
@@ -93,13 +98,13 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
     if (hasList) markOnce('oilcan:first-row');
   }, [hasList]);
 
-  if (!hasPerson) return null;
+  if (me === undefined) return null;
   if (shift === null) return <Opening hasRows={hasRows} />;
   const { person, settings, sections, assets, among, listed } = shift;
   const isWhole = showsAll(choice);
   const isFirstFirst = isWhole && order === 'first';
   const putOff = isWhole ? countPutOff(listed) : 0;
-  const reason = isFirstFirst ? firstReason(sections, assets, shift.present, settings) : null;
+  const reason = isFirstFirst && !hasClock ? firstReason(sections, assets, shift.present, settings) : null;
   const left = sections.reduce((sum, { data }) => sum + data.length, 0);
   return (
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
@@ -121,43 +126,52 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         extraData={present}
         ListHeaderComponent={
           <View style={sheet.head}>
-            <Words as="title" level={2}>
-              {isFirstFirst
-                ? shiftHeadline(sections, person, settings)
-                : isWhole
-                  ? counted(left, 'job', 'jobs')
-                  : counted(left, 'job fits', 'jobs fit')}
-            </Words>
-            {reason === null ? null : <Words soft>{reason}</Words>}
+            <View style={sheet.headline}>
+              <Words as="heading" level={2} style={sheet.load}>
+                {isFirstFirst
+                  ? shiftHeadline(sections, person, settings)
+                  : isWhole
+                    ? counted(left, 'job', 'jobs')
+                    : `${left} of ${counted(listed.length, 'job', 'jobs')}`}
+              </Words>
+              <Button rank="quiet" word="My day" onPress={() => router.navigate('/shift/day')} />
+              <Button rank="quiet" word="Kit list" onPress={() => router.navigate('/shift/kit')} />
+            </View>
+            {reason === null ? null : (
+              <Words as="small" soft>
+                {reason}
+              </Words>
+            )}
             <Digest />
             <View style={sheet.find}>
               <View style={sheet.field}>
                 <FindField label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
               </View>
-              <Button word="Filter" style={sheet.narrow} onPress={() => setIsNarrowing(true)} />
-              <Button
-                word="Kit list"
-                icon={mdiPackageVariant}
-                style={sheet.narrow}
-                onPress={() => router.navigate('/shift/kit')}
-              />
-              <Button
-                word="My day"
-                icon={mdiTimelineClockOutline}
-                style={sheet.narrow}
-                onPress={() => router.navigate('/shift/day')}
-              />
-              <Button word="Scan" icon={mdiQrcodeScan} style={sheet.narrow} onPress={() => router.navigate('/scan')} />
+              <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>
+            <FilterLine
+              listed={listed}
+              among={isSettled || !isWhole ? among() : none}
+              shown={choice}
+              present={{ now: shift.present, zone: settings.zone }}
+              onChange={choose}
+              onMore={() => setIsNarrowing(true)}
+            />
             <ForgottenClock />
             <InstallOffer />
-            <KeptViews listed={listed} present={{ now: shift.present, zone: settings.zone }} />
-            {isNarrowed(narrowing) ? <Words live>Only {narrowedTo(narrowing, among())}.</Words> : null}
+            {isNarrowed(narrowing) ? (
+              <View style={sheet.headline}>
+                <Words live style={sheet.load}>
+                  Only {narrowedTo(narrowing, among())}.
+                </Words>
+                <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
+              </View>
+            ) : null}
           </View>
         }
         renderSectionHeader={({ section }) => (
           <View style={sheet.group}>
-            <Words as="heading" level={3}>
+            <Words as="label" level={3} style={sheet.load}>
               {section.group === null ? orderWords[order] : groupWords[section.group]}
             </Words>
             <Words as="mark" soft>
@@ -223,16 +237,18 @@ function Opening({ hasRows }: { readonly hasRows: boolean }): ReactElement {
 
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  head: { padding: 16, gap: 8 },
+  head: { paddingHorizontal: 16, paddingBottom: 2, gap: 2 },
+  headline: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 8 },
+  load: { flexGrow: 1, flexShrink: 1, minWidth: 0 },
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  field: { flexGrow: 1, flexShrink: 1, flexBasis: 260, minWidth: 0 },
-  narrow: { marginTop: 6, minHeight: 50, flexGrow: 1 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 200, minWidth: 0 },
+  scan: { marginTop: 6, minHeight: 50 },
   group: {
     flexDirection: 'row',
     alignItems: 'baseline',
     gap: 10,
     paddingHorizontal: 16,
-    paddingTop: 14,
-    paddingBottom: 6,
+    paddingTop: 4,
+    paddingBottom: 2,
   },
 });

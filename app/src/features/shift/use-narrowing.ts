@@ -1,12 +1,46 @@
-import type { LocalDay } from '@oilcan/core/kernel';
+import { useCallback, useMemo } from 'react';
+import { isLocalDay, localDate, type LocalDay, type Zone } from '@oilcan/core/kernel';
+import { now } from '../../data/store';
+import { useNow } from '../../data/use-now';
 import { keptChoice } from '../../ui/kept-choice';
 import { everything, isNarrowed, readNarrowing } from './narrowing';
 import { shiftOrders, type ShiftOrder, type Shown } from './shift-list';
 
 export const allWork: Shown = { find: '', narrowing: everything, order: 'first' };
 
+/** What is shown of the work, and on which day that was chosen. */
+interface ShownOn {
+  readonly shown: Shown;
+  readonly day: LocalDay | null;
+}
+
+const allOfIt: ShownOn = { shown: allWork, day: null };
+
 /** What the Shift list shows of the work. */
-export const useShiftChoice = keptChoice<Shown>('oilcan.shift', allWork, { read: readShown, isPersonal: true });
+const useShownOn = keptChoice<ShownOn>('oilcan.shift', allOfIt, {
+  read: (kept) => {
+    if (typeof kept !== 'object' || kept === null) return allOfIt;
+    const { shown, day } = kept as Readonly<Record<string, unknown>>;
+    return { shown: readShown(shown), day: typeof day === 'string' && isLocalDay(day) ? day : null };
+  },
+  isPersonal: true,
+});
+
+/** What the list shows today. What hid rows yesterday hides none today: only the order is kept from day to day. */
+export function shownToday({ shown, day }: ShownOn, today: LocalDay): Shown {
+  return day === today || showsAll(shown) ? shown : { ...allWork, order: shown.order };
+}
+
+const today = (zone: Zone): LocalDay => localDate(now(), zone);
+
+/** What the Shift list shows, and how that is changed. */
+export function useShiftChoice(zone: Zone): { readonly shown: Shown; readonly choose: (shown: Shown) => void } {
+  const kept = useShownOn(({ value }) => value);
+  const day = localDate(useNow(60), zone);
+  const shown = useMemo(() => shownToday(kept, day), [kept, day]);
+  const choose = useCallback((next: Shown) => useShownOn.getState().choose({ shown: next, day: today(zone) }), [zone]);
+  return { shown, choose };
+}
 
 function readShown(kept: unknown): Shown {
   if (typeof kept !== 'object' || kept === null) return allWork;
@@ -24,12 +58,12 @@ function isOrder(given: unknown): given is ShiftOrder {
 
 /** Back to all work, in the order in which it should be done. */
 export function forgetShiftChoice(): void {
-  useShiftChoice.getState().choose(allWork);
+  useShownOn.getState().choose(allOfIt);
 }
 
 /** Shows what is planned or due on a day. */
-export function showDay(day: LocalDay): void {
-  useShiftChoice.getState().choose({ ...allWork, narrowing: { ...everything, time: [day] } });
+export function showDay(day: LocalDay, zone: Zone): void {
+  useShownOn.getState().choose({ shown: { ...allWork, narrowing: { ...everything, time: [day] } }, day: today(zone) });
 }
 
 /** Whether the list shows all work there is, in whatever order. */

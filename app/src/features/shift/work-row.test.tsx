@@ -43,10 +43,10 @@ describe('a row of the Shift list', () => {
 
   it('says whether the parts are there, and that again when the stock changes', async () => {
     await open({ kit: [{ partId, binId, quantity: 8_000, unit: null }] });
-    expect(words()).toContain('All parts in stock');
+    expect(words()).toContain('parts there');
     await works.server.write([put('stock', aLevel(2_000, { id: stockLevelId(partId, binId) }))]);
     await works.sent();
-    expect(words()).toContain('Kit 0 of 1');
+    expect(words()).toContain('1 part short');
   });
 
   it('says who else has it', async () => {

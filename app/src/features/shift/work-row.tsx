@@ -9,30 +9,20 @@ import { dueSteps, roundOf } from '@oilcan/core/rounds';
 import { progressOf } from '@oilcan/core/steps';
 import { isOpen, owesTime, waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
 import { sayDue, sayLocalDay } from '../../words/dates';
-import { counted, stateOf } from '../../words/work-words';
+import { counted } from '../../words/work-words';
 import { usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { LinkPress } from '../../ui/link-press';
 import { RowDipstick } from '../../ui/dipstick';
-import { Icon } from '../../ui/icon';
-
+import { Fact } from '../../ui/fact';
 import { usePalette } from '../../ui/use-palette';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
 import { roundWords } from '../../words/round-words';
 import { Picture } from '../photos';
+import { StandingMark } from '../work';
 import { useOwnShare, type OwnShare } from '../shares';
 import { useKitStanding } from '../../data/stock';
-import {
-  mdiAccountCheckOutline,
-  mdiAccountClockOutline,
-  mdiAccountMultipleOutline,
-  mdiCalendarCheckOutline,
-  mdiCalendarClockOutline,
-  mdiCellphone,
-  mdiCheck,
-  mdiPackageVariant,
-} from '@mdi/js';
 
 interface Props {
   readonly work: WorkOrder;
@@ -64,6 +54,7 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
       ? null
       : sayDue(work.dueAt, present, settings.zone, settings.language);
   const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
+  const trade = settings?.trades.find(({ id }) => id === work.tradeId)?.name;
   const day = settings === undefined ? null : dayWords(work, present, settings, isLead);
   return (
     <LinkPress
@@ -79,7 +70,12 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
         <View style={sheet.line}>
           <Words as="mark">{work.number}</Words>
           <UrgencyMark urgency={work.urgency} />
-          {work.state === 'ready' && work.handedBack === null ? null : <Words as="label">{stateOf(work)}</Words>}
+          {trade === undefined ? null : (
+            <Words as="mark" soft>
+              {trade}
+            </Words>
+          )}
+          <StandingMark work={work} />
         </View>
         <Words as="row" lines={2}>
           {work.title}
@@ -88,20 +84,21 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
           {asset?.name} · {place?.name}
         </Words>
         <View style={sheet.line}>
-          {due === null ? null : <Fact icon={mdiCalendarClockOutline} words={due} isStrong={isOverdue} />}
-          {day === null ? null : <Fact icon={mdiCalendarCheckOutline} words={day} />}
-          {kit === null ? null : <Fact icon={mdiPackageVariant} words={kit.words} />}
+          {due === null ? null : <Fact words={due} isStrong={isOverdue} />}
+          {day === null ? null : <Fact words={day} />}
+          {kit === null ? null : <Fact words={kit.words} />}
           {of === 0 || own?.isAll === true ? null : (
-            <Fact icon={mdiCheck} words={stops.length === 0 ? `${done} of ${of}` : roundWords(roundOf(stops, steps))} />
+            <Fact words={stops.length === 0 ? `${done} of ${of}` : roundWords(roundOf(stops, steps))} />
           )}
-          {own === null ? null : <Fact icon={mdiAccountCheckOutline} words={ownShareWords(own)} />}
-          {people === null ? null : <Fact icon={mdiAccountMultipleOutline} words={people} />}
-          {waitsForGoAhead(work) ? <Fact icon={mdiAccountClockOutline} words="Waits for go-ahead" isStrong /> : null}
-          {owesTime(work, me) ? <Fact icon={mdiAccountClockOutline} words="Your time is missing" isStrong /> : null}
-          {hasUnsent ? <Fact icon={mdiCellphone} words="On this phone" /> : null}
+          {own === null ? null : <Fact words={ownShareWords(own)} />}
+          {people === null ? null : <Fact words={people} />}
+          {waitsForGoAhead(work) ? <Fact words="Waits for go-ahead" isStrong /> : null}
+          {owesTime(work, me) ? <Fact words="Your time is missing" isStrong /> : null}
+          {hasUnsent ? <Fact words="On this phone" /> : null}
         </View>
       </View>
-      {asset?.picture === undefined ? null : (
+      {/* A drawing shows the class of machine, not this one: there is no room for it in a row. */}
+      {asset?.picture === undefined || asset.picture.mediaType === 'image/svg+xml' ? null : (
         <View style={sheet.picture}>
           <Picture content={{ ...asset.picture, caption: asset.name }} isSmall />
         </View>
@@ -109,23 +106,6 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
     </LinkPress>
   );
 });
-
-function Fact({
-  icon,
-  words,
-  isStrong = false,
-}: {
-  readonly icon: string;
-  readonly words: string;
-  readonly isStrong?: boolean;
-}): ReactElement {
-  return (
-    <View style={sheet.fact}>
-      <Icon path={icon} size={17} />
-      <Words as={isStrong ? 'label' : 'mark'}>{words}</Words>
-    </View>
-  );
-}
 
 /** For which day it is planned, until when it is put off, and for a lead how often it was. */
 function dayWords(work: WorkOrder, present: Instant, settings: Settings, isLead: boolean): string | null {
@@ -164,8 +144,7 @@ function isAbout(args: unknown, workOrderId: string): boolean {
 const sheet = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'stretch', borderBottomWidth: 1 },
   late: { width: 6 },
-  picture: { paddingVertical: 10, paddingRight: 12 },
-  words: { flex: 1, paddingVertical: 10, paddingHorizontal: 12, gap: 2, minWidth: 0 },
-  line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 14, rowGap: 2 },
-  fact: { flexDirection: 'row', alignItems: 'center', gap: 4 },
+  picture: { paddingVertical: 6, paddingRight: 12 },
+  words: { flex: 1, paddingVertical: 5, paddingHorizontal: 12, minWidth: 0 },
+  line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 14 },
 });

@@ -21,7 +21,8 @@ import { useMe } from '../../data/use-me';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice, Choices, IconPress } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button, IconPress } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -94,7 +95,7 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           cannot={
             meanings.length === 0
               ? 'Write first what was done.'

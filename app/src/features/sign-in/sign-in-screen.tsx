@@ -113,7 +113,12 @@ export function SignInScreen(): ReactElement {
             <Words>{failure}</Words>
           </View>
         )}
-        <Button word="Sign in" main cannot={formState.isSubmitting && 'Signing in …'} onPress={() => void submit()} />
+        <Button
+          word="Sign in"
+          rank="primary"
+          cannot={formState.isSubmitting && 'Signing in …'}
+          onPress={() => void submit()}
+        />
         {demo === null ? null : <DemoPeople demo={demo} onChoose={(name) => void enter(name, demo.password)} />}
       </View>
     </ScrollView>

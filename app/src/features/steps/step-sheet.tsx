@@ -14,7 +14,8 @@ import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/use-notice';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { phoneNames } from '../views/names';
@@ -88,7 +89,7 @@ function NoteForm({ onStep, onDone }: FormProps): ReactElement {
     <>
       <FormField control={form.control} name="text" label="Note" lines={3} autoFocus />
       <FormRefusal sentence={refusal} />
-      <Button main word="Keep the note" onPress={submit} />
+      <Button rank="primary" word="Keep the note" onPress={submit} />
     </>
   );
 }
@@ -130,7 +131,7 @@ function MinutesForm({ onStep, onDone }: FormProps): ReactElement {
       </Choices>
       <FormField control={form.control} name="duration" label="How long" hint="of my time" onEnter={submit} />
       <FormRefusal sentence={refusal} />
-      <Button main word="Keep the minutes" onPress={submit} />
+      <Button rank="primary" word="Keep the minutes" onPress={submit} />
     </>
   );
 }
@@ -152,7 +153,7 @@ function SkipForm({ onStep, onDone }: FormProps): ReactElement {
     <>
       <ReasonField form={form} label="Why it is skipped" usual={USUAL_REASONS} onEnter={submit} />
       <FormRefusal sentence={refusal} />
-      <Button main word="Skip this step" onPress={submit} />
+      <Button rank="primary" word="Skip this step" onPress={submit} />
     </>
   );
 }

@@ -10,7 +10,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
 import { comesOutOf, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
@@ -83,7 +84,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           cannot={binId === undefined ? 'Choose first which bin it is from.' : unsaid}
           word={isAsking ? `Yes, ${amount}` : `Use ${amount}`}
           onPress={() => {

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { BinId } from '@oilcan/core/kernel';
 import { useRow } from '../../data/store';
-import { Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
 import { binName } from '../../words/amounts';
 
 interface BinChoiceProps {

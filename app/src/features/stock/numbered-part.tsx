@@ -6,7 +6,7 @@ import { fates, type Fate, type Part, type StockLevel } from '@oilcan/core/stock
 import type { WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
 import { Field } from '../../ui/field';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 import { sayDate } from '../../words/dates';
 import { BinChoice } from './bin-choice';

@@ -240,7 +240,12 @@ function LikelyRow({ work, part, facts, binId, quantity, onHand, usual, onOther,
       </View>
       <View style={sheet.buttons}>
         {quantity > 0 && binId !== null ? (
-          <Button main word={`Use ${amount}`} label={`Use ${amount} ${part.name}`} onPress={() => void use(binId)} />
+          <Button
+            rank="primary"
+            word={`Use ${amount}`}
+            label={`Use ${amount} ${part.name}`}
+            onPress={() => void use(binId)}
+          />
         ) : null}
         <Button word="Other amount" label={`Other amount of ${part.name}`} onPress={() => onOther({ part, usual })} />
       </View>

@@ -37,7 +37,7 @@ export function TakeOutSheet({ work, part, installationId, onClose }: Props): Re
       title="Taken out of the machine"
       aside={part.name}
       onClose={onClose}
-      foot={<Button main cannot={unsaid} word="It is out" onPress={() => void takeOut()} />}
+      foot={<Button rank="primary" cannot={unsaid} word="It is out" onPress={() => void takeOut()} />}
     >
       <NumberedPart work={work} part={part} stock={stock} numbers={numbers} onChange={setNumbers} isOutOnly />
       {unsaid === null ? null : <Words as="label">{unsaid}</Words>}

@@ -10,7 +10,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choices } from '../../ui/press';
+import { Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
@@ -103,7 +104,7 @@ export function ReturnSheet({ work, taken, part, onClose }: ReturnProps): ReactE
       title="Put back"
       aside={part.name}
       onClose={onClose}
-      foot={<Button main word="Put it back" onPress={submit} />}
+      foot={<Button rank="primary" word="Put it back" onPress={submit} />}
     >
       <FormField control={form.control} name="quantity" label={`Amount in ${part.unit}`} keyboard="decimal-pad" />
       <Choices label="Into">

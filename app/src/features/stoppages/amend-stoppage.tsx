@@ -40,7 +40,7 @@ export function AmendStoppage({ work, entry: { id, content }, onClose }: Props):
       title="Other times"
       aside={work.number}
       onClose={onClose}
-      {...(content.to === null ? {} : { foot: <Button main word="Amend the stoppage" onPress={submit} /> })}
+      {...(content.to === null ? {} : { foot: <Button rank="primary" word="Amend the stoppage" onPress={submit} /> })}
     >
       {content.to === null ? (
         <Words>It lasts still. Say first that the machine runs again, then its times can be put right.</Words>

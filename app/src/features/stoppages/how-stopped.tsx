@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
 import type { Extent } from '@oilcan/core/stoppages';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 
 /** Shares that are pressed, in percent. */
 const USUAL_LOST = [25, 50, 75];

@@ -10,7 +10,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useOperation } from '../../data/use-operation';
 import { HowStopped, type How } from './how-stopped';
@@ -59,7 +60,7 @@ function OnMyWork({ asset, mine, onClose }: Props & { readonly mine: readonly Wo
       title="Mark it as out"
       aside={asset.name}
       onClose={onClose}
-      foot={<Button main word="Out from now on" onPress={() => void mark()} />}
+      foot={<Button rank="primary" word="Out from now on" onPress={() => void mark()} />}
     >
       <HowStopped how={how} onChange={setHow} />
       <Words as="label">Recorded on</Words>
@@ -103,7 +104,7 @@ function NewWork({ asset, onClose }: Props): ReactElement {
       title="Mark it as out"
       aside={asset.name}
       onClose={onClose}
-      foot={<Button main word="Out from now on" onPress={submit} />}
+      foot={<Button rank="primary" word="Out from now on" onPress={submit} />}
     >
       <View style={{ gap: 12 }}>
         <HowStopped how={how} onChange={(next) => form.setValue('how', next)} />

@@ -29,7 +29,7 @@ export function OutNow({ asset, onAnother, onClose }: Props): ReactElement {
       title={conditionWords[asset.condition]}
       aside={asset.name}
       onClose={onClose}
-      foot={<Button main word="It runs again" onPress={() => void runs()} />}
+      foot={<Button rank="primary" word="It runs again" onPress={() => void runs()} />}
     >
       <Words>
         {asset.name} {asset.condition === 'reduced' ? 'runs, but not fully' : 'stands still'} since {since}. Once it

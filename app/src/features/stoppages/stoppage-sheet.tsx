@@ -7,7 +7,8 @@ import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { HowStopped, type How } from './how-stopped';
 import { OutNow } from './out-now';
@@ -73,7 +74,11 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
   const { errors } = form.formState;
   const machines = machinesOf(work);
   return (
-    <BottomSheet title="Stoppage" onClose={onClose} foot={<Button main word="Keep the stoppage" onPress={submit} />}>
+    <BottomSheet
+      title="Stoppage"
+      onClose={onClose}
+      foot={<Button rank="primary" word="Keep the stoppage" onPress={submit} />}
+    >
       {machines.length < 2 ? null : (
         <Choices label="Machine">
           {machines.map(({ id, name }) => (

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inZone, latestWallTime, OilcanError, type Instant } from '@oilcan/core/kernel';
 import { Field } from '../../ui/field';
-import { Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 
 /** A moment as it is chosen or typed. */

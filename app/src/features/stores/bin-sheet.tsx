@@ -7,7 +7,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
 
@@ -56,7 +57,7 @@ function Count({ part, level, switches, onClose }: PaneProps): ReactElement {
       title={`Bin ${bin?.label ?? ''}`}
       aside={part.name}
       onClose={onClose}
-      foot={<Button main word="Keep the count" onPress={submit} />}
+      foot={<Button rank="primary" word="Keep the count" onPress={submit} />}
     >
       {switches}
       <Words>
@@ -107,7 +108,7 @@ function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
       title={`Bin ${bin?.label ?? ''}`}
       aside={part.name}
       onClose={onClose}
-      foot={<Button main word="Keep the receipt" onPress={submit} />}
+      foot={<Button rank="primary" word="Keep the receipt" onPress={submit} />}
     >
       {switches}
       <FormField

@@ -5,7 +5,8 @@ import { hasRole } from '@oilcan/core/operations';
 import { isLow, partCost, type Part, type StockLevel, wantsCount } from '@oilcan/core/stock';
 import { useRow, useSettings, useTable, usePhone } from '../../data/store';
 import { FindField } from '../../ui/find-field';
-import { Button, Choice, Press } from '../../ui/press';
+import { FilterChip } from '../../ui/filter-chips';
+import { Button, Press } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { LabelSheetForm } from '../paper';
@@ -90,7 +91,7 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
       </View>
       {low.length === 0 ? null : (
         <View style={sheet.low}>
-          <Choice isMany word="Only what is low" isChosen={isLowOnly} onPress={() => setIsLowWanted(!isLowOnly)} />
+          <FilterChip word="Only what is low" isOn={isLowOnly} onPress={() => setIsLowWanted(!isLowOnly)} />
         </View>
       )}
     </View>

@@ -8,7 +8,8 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice, Choices } from '../../ui/press';
+import { Choice, Choices } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { CostCentreChoice, PaperButton, usePaper } from '../expenses';
 import { noTime, readTime, TimeFields } from '../labor';
@@ -62,7 +63,7 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
       foot={
         <>
           <PaperButton paper={paper} />
-          <Button main word="Keep the tool" onPress={submit} />
+          <Button rank="primary" word="Keep the tool" onPress={submit} />
         </>
       }
     >

@@ -34,7 +34,7 @@ export function KeptSheet({ onClose }: { readonly onClose: () => void }): ReactE
     <BottomSheet title="Not sent yet" onClose={onClose}>
       <Words>{explain(facts)}</Words>
       {facts.contact === 'signed-out' ? <SignInAgain onDone={onClose} /> : null}
-      {facts.contact === 'older' ? <Button main word="Update now" onPress={() => void takeUpdate()} /> : null}
+      {facts.contact === 'older' ? <Button rank="primary" word="Update now" onPress={() => void takeUpdate()} /> : null}
       {facts.contact === 'no-signal' || facts.contact === 'server-trouble' ? (
         <Button word="Try now" onPress={() => void synchronize()} />
       ) : null}
@@ -115,7 +115,7 @@ function RejectedButtons({
   if (!isAsking) {
     return (
       <View style={sheet.buttons}>
-        <Button main word="Mend and send" onPress={() => onMend(operation)} />
+        <Button rank="primary" word="Mend and send" onPress={() => onMend(operation)} />
         <Button word="Drop it" icon={mdiClose} onPress={() => setIsAsking(true)} />
       </View>
     );
@@ -124,7 +124,7 @@ function RejectedButtons({
     <>
       <Words>Drop it for good? It is on this phone only, and in no record of the job.</Words>
       <View style={sheet.buttons}>
-        <Button main word="Keep it" onPress={() => setIsAsking(false)} />
+        <Button rank="primary" word="Keep it" onPress={() => setIsAsking(false)} />
         <Button word="Drop it for good" onPress={() => void dropRejected(operation.id)} />
       </View>
     </>

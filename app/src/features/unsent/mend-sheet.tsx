@@ -48,7 +48,13 @@ export function MendSheet({
       title="Mend and send"
       aside={work?.number ?? ''}
       onClose={onClose}
-      foot={<Button main word={fields.length === 0 ? 'Send it again' : 'Send it so'} onPress={() => void send()} />}
+      foot={
+        <Button
+          rank="primary"
+          word={fields.length === 0 ? 'Send it again' : 'Send it so'}
+          onPress={() => void send()}
+        />
+      }
     >
       <Words as="heading">{operationWords(operation, phoneNames)}</Words>
       {refusedFor === null ? null : <Words>Not taken. {sentenceFor(refusedFor.code, refusedFor.values)}</Words>}

@@ -28,7 +28,7 @@ export function SignInAgain({ onDone }: { readonly onDone: () => void }): ReactE
         autoComplete="current-password"
         onEnter={() => void enter()}
       />
-      <Button main word="Sign in and send" onPress={() => void enter()} />
+      <Button rank="primary" word="Sign in and send" onPress={() => void enter()} />
     </View>
   );
 }

@@ -5,7 +5,8 @@ import { useTable } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Button, Choice } from '../../ui/press';
+import { Choice } from '../../ui/choice';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 
 /** A lead gives the work order to people, to a crew, or to both. */
@@ -31,7 +32,7 @@ export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonl
       onClose={onClose}
       foot={
         <Button
-          main
+          rank="primary"
           word={personIds.length === 0 && crewId === null ? 'Leave it to nobody' : 'Give it'}
           onPress={submit}
         />

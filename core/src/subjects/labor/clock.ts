@@ -23,3 +23,20 @@ export function clockMinutes(startedAt: Instant, until: Instant): number {
 export function runningClocks(clocks: readonly Clock[]): Clock[] {
   return clocks.filter(({ isPaused }) => isPaused !== true);
 }
+
+/**
+ * Who is on work that is underway, by the clocks on it: the person themselves, others, or nobody now.
+ *
+ * @param clocks those of this work order
+ */
+export function whoIsOn(
+  clocks: readonly Clock[],
+  me: PersonId,
+):
+  | { readonly is: 'me' }
+  | { readonly is: 'others'; readonly personIds: readonly PersonId[] }
+  | { readonly is: 'nobody' } {
+  const running = runningClocks(clocks).map(({ id }) => id);
+  if (running.includes(me)) return { is: 'me' };
+  return running.length === 0 ? { is: 'nobody' } : { is: 'others', personIds: running };
+}

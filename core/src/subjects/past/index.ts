@@ -2,6 +2,7 @@ export * from './bins';
 export * from './distributions';
 export * from './findings';
 export * from './intervals';
+export * from './last-fixes';
 export * from './past-answer';
 export * from './past-events';
 export * from './past-job';

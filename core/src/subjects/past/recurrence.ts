@@ -186,7 +186,7 @@ function add(groups: Map<string, { what: Recurring; jobs: PastJob[] }>, key: str
   else if (group.jobs.at(-1) !== job) group.jobs.push(job);
 }
 
-function remedyOf(job: PastJob): Remedy {
+export function remedyOf(job: PastJob): Remedy {
   return { job, activity: job.faults.at(-1)?.activity ?? null, text: job.notes.at(-1) ?? '' };
 }
 

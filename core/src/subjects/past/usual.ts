@@ -75,10 +75,10 @@ const isOn = (job: PastJob, assetId: AssetId): boolean => job.assetId === assetI
  * The jobs that were such work: their words have most of what is wanted, where rare words count for more, and they name no other
  * measure; or they were coded as the same fault of the same part as most of those.
  */
-function likeInWords(wanted: string, jobs: readonly PastJob[]): ReadonlySet<PastJob> {
+export function likeInWords(wanted: string, jobs: readonly PastJob[]): ReadonlySet<PastJob> {
   const scores = likeness(
-    withoutMeasures(wanted),
-    jobs.map(({ title, reason }) => withoutMeasures(`${title} ${reason}`)),
+    subjectOf(wanted),
+    jobs.map(({ title, reason }) => subjectOf(`${title} ${reason}`)),
   );
   const measures = measuresIn(wanted);
   const named = jobs.filter((job, index) => (scores[index] ?? 0) >= LIKE_IT && measuresIn(job.title) === measures);
@@ -118,6 +118,11 @@ function measuresIn(title: string): string {
 }
 
 const withoutMeasures = (text: string): string => withoutCommas(text).replace(MEASURE, ' ');
+
+/** Words that tell that something came once more, and nothing of what: “Seal weeps again” is like “Seal weeps”. */
+const ONCE_MORE = /\b(again|still|once more|another time|anew)\b/giu;
+
+const subjectOf = (text: string): string => withoutMeasures(text).replace(ONCE_MORE, ' ');
 
 /** Titles that differ only in counting numbers and case are of the same job: “Cabin 12 door sticks”, “Cabin 40 door sticks”. */
 export function titleKey(title: string): string {

@@ -34,10 +34,10 @@ export interface OpenStoppage {
   readonly extent: 'full' | 'reduced';
 }
 
-/** A photo of a machine. */
+/** A photo or a drawing of a machine. */
 export interface AssetPicture {
   readonly fileId: FileId;
-  readonly mediaType: PictureType;
+  readonly mediaType: PictureType | 'image/svg+xml';
   /** Size in pixels. */
   readonly width: number;
   readonly height: number;

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Choice, Choices } from '../../../../ui/press';
+import { Choice, Choices } from '../../../../ui/choice';
 import type { AnsweringProps } from '../kind-answering';
 
 export function ChoiceAnswering({

@@ -30,7 +30,11 @@ export function SignatureSheet({ step, who, onClose }: Props): ReactElement {
     onDone: onClose,
   });
   return (
-    <BottomSheet title={who} onClose={onClose} foot={<Button main word="Keep the signature" onPress={submit} />}>
+    <BottomSheet
+      title={who}
+      onClose={onClose}
+      foot={<Button rank="primary" word="Keep the signature" onPress={submit} />}
+    >
       <Words soft>{step.text}</Words>
       <FormField control={form.control} name="name" label="Name" />
       <SignatureFormField control={form.control} />

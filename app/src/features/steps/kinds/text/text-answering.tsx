@@ -43,7 +43,7 @@ function TextSheet({
     onDone: onClose,
   });
   return (
-    <BottomSheet title={step.text} onClose={onClose} foot={<Button main word="Keep" onPress={submit} />}>
+    <BottomSheet title={step.text} onClose={onClose} foot={<Button rank="primary" word="Keep" onPress={submit} />}>
       <FormField control={form.control} name="text" label="Answer" lines={4} autoFocus />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
