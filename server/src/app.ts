@@ -26,6 +26,7 @@ import { Outbox } from './standins/mail';
 import { logRoutes } from './log/routes';
 import { News } from './news/news';
 import { owedRoutes } from './owed/routes';
+import { findRoutes } from './find/routes';
 import { pastRoutes } from './past/routes';
 import { syncRoutes } from './sync/routes';
 import { webRoutes } from './web/routes';
@@ -85,6 +86,7 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
       await api.register(syncRoutes, { database, clock, news });
       await api.register(noticeRoutes, { database });
       await api.register(pastRoutes, { database, clock });
+      await api.register(findRoutes, { database });
       await api.register(codeRoutes, { database });
       await api.register(owedRoutes, { database, clock });
       await api.register(logRoutes, { database });

@@ -1,3 +1,4 @@
+import type { FoundWork } from '@oilcan/core/find';
 import type { AssetId, Instant } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
@@ -109,6 +110,19 @@ export const answers = {
   }),
   work: having<{ changes: readonly Change[] }>({ changes: listOf(isChange) }),
   file: having<FileAnswer>({ received: isCount, isWhole: isFlag }),
+  find: having<{ works: readonly FoundWork[] }>({
+    works: listOf(
+      having<Pick<FoundWork, 'id' | 'number' | 'title' | 'state' | 'assetId' | 'placeId' | 'endedAt'>>({
+        id: isText,
+        number: isText,
+        title: isText,
+        state: isText,
+        assetId: isText,
+        placeId: isText,
+        endedAt: orNull(isMoment),
+      }),
+    ),
+  }),
   code: having<{ assetId: AssetId }>({ assetId: isText }),
   missingOfMonth: having<{ jobs: readonly (readonly OwedThing[])[] }>({ jobs: listOf(Array.isArray) }),
   log: having<LogAnswer>({ operations: listOf(isObject), before: orNull(isText) }),

@@ -1,4 +1,5 @@
 import { OilcanError, type AssetId, type ErrorValues, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { FoundWork } from '@oilcan/core/find';
 import type { Operation } from '@oilcan/core/operations';
 import type { PastOf } from '@oilcan/core/past';
 import type { Person } from '@oilcan/core/people';
@@ -27,6 +28,8 @@ import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
 
 /** How long a request may take before it counts as lost. */
 const REQUEST_MILLISECONDS = 20_000;
+/** More words than this are not looked for. */
+const LONGEST_WORDS = 100;
 /** A manual over a thin line. */
 const FILE_MILLISECONDS = 300_000;
 
@@ -70,6 +73,9 @@ export const httpLink = {
     if (!text.startsWith('{') || !text.includes('"recordsSince"')) throw new Unreachable();
     return text;
   },
+  /** Work of my sites by its words. */
+  find: (words: string): Promise<{ readonly works: readonly FoundWork[] }> =>
+    request('GET', `/api/find?words=${encodeURIComponent(words.slice(0, LONGEST_WORDS))}`, answers.find),
   /** The machine that a label belongs to. */
   code: (code: string): Promise<{ readonly assetId: AssetId }> =>
     request('GET', `/api/codes/${encodeURIComponent(code)}`, answers.code),

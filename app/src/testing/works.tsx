@@ -1,4 +1,5 @@
 import { act, cleanup, configure, render } from '@testing-library/react';
+import type { FoundWork } from '@oilcan/core/find';
 import type { ReactElement, ReactNode } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import {
@@ -50,6 +51,8 @@ export class TestWorks {
   readonly server: TestServer;
   /** What `/api/past` gives; nothing for no signal. */
   past = '';
+  /** What `/api/find` gives. */
+  found: readonly FoundWork[] = [];
   /** The machines of labels that this phone does not know, and the files of documents. */
   readonly labels = new Map<string, OilcanError | { readonly assetId: string }>();
   readonly documents = new Map<string, Uint8Array>();
@@ -149,6 +152,8 @@ export class TestWorks {
           searchParams.get('filling') === 'true',
           searchParams.get('device'),
         ),
+      'GET /api/find': () =>
+        this.server.signal === 'none' ? Promise.reject(new TypeError()) : Promise.resolve({ works: this.found }),
       'GET /api/past': () => Promise.resolve(JSON.parse(this.past)),
     };
     return async (input, init = {}) => {

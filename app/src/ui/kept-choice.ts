@@ -39,6 +39,11 @@ export function keptChoice<Value>(name: string, first: Value, { read, isPersonal
   return useChoice;
 }
 
+/** Something else that is the person's, and goes when they sign out. */
+export function onForget(forget: () => void): void {
+  forgetting.push(forget);
+}
+
 /** Whoever comes next begins with nothing chosen. */
 export function forgetChoices(): void {
   for (const forget of forgetting) forget();

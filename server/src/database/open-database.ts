@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { connect, type Wanted } from '../db/connection';
 import { bringShapesUpToDate } from '../db/shapes';
+import { bringTextsUpToDate } from '../find/note-texts';
 import { bringPastUpToDate } from '../past/note-past';
 import { bringReviewsUpToDate } from '../review/note-reviews';
 
@@ -17,6 +18,7 @@ export function openDatabase(
     bringUpToDate: async (connection) => {
       await bringShapesUpToDate(connection);
       await bringPastUpToDate(connection);
+      await bringTextsUpToDate(connection);
       await bringReviewsUpToDate(connection, instantFromMillis(clock()));
     },
   });

@@ -3,6 +3,27 @@ import type { Knex } from 'knex';
 /** What an error of a database means, where it means something to whoever asks or to whoever started the program. */
 export type Failure = 'busy' | 'full' | 'readOnly';
 
+/** A text by whose words something of a site is found. */
+export interface FoundText {
+  readonly id: string;
+  readonly site: string;
+  /** Words in lower case, with a space between them. */
+  readonly text: string;
+}
+
+/** Texts that are found by the beginnings of their words. */
+export interface TextIndex {
+  /** Makes it anew, empty. */
+  readonly make: (connection: Knex) => Promise<void>;
+  /** Adds texts, or puts them in the place of those with their ids. */
+  readonly put: (transaction: Knex, texts: readonly FoundText[]) => Promise<void>;
+  /** The ids of texts of these sites that have all of these words, or words that begin so, the likeliest first. */
+  readonly find: (
+    connection: Knex,
+    wanted: { readonly words: readonly string[]; readonly sites: readonly string[]; readonly most: number },
+  ) => Promise<string[]>;
+}
+
 /** What differs between kinds of databases. Everything else is written through Knex, in SQL that all of them have. */
 export interface Dialect {
   /** Whether an address names a database of this kind. */
@@ -11,6 +32,9 @@ export interface Dialect {
   readonly exists: (address: string) => boolean;
   /** Opens a connection; what was acknowledged on it survives a power cut. */
   readonly connect: (address: string) => Knex;
+  /** Whether a connection is to a database of this kind. */
+  readonly runs: (connection: Knex) => boolean;
+  readonly texts: TextIndex;
   /** Throws `DatabaseProblem` for one that is damaged, or belongs to something else. */
   readonly check: (connection: Knex, address: string) => Promise<void>;
   /** After it was opened or written: sees to it that nobody but its owner reads it. */

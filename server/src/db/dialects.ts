@@ -1,5 +1,6 @@
+import type { Knex } from 'knex';
 import { DatabaseProblem } from './database-problem';
-import type { Dialect, Failure } from './dialect';
+import type { Dialect, Failure, TextIndex } from './dialect';
 import { sqlite } from './sqlite/sqlite';
 
 /** Every kind of database that Oilcan can use. */
@@ -10,6 +11,13 @@ export function dialectFor(address: string): Dialect {
   const dialect = dialects.find(({ isFor }) => isFor(address));
   if (dialect !== undefined) return dialect;
   throw new DatabaseProblem(`Oilcan cannot use a database like ${address.split(':')[0]}. Name a file for it.`);
+}
+
+/** The full texts of the database that a connection is to. */
+export function textsOf(connection: Knex): TextIndex {
+  const dialect = dialects.find(({ runs }) => runs(connection));
+  if (dialect === undefined) throw new DatabaseProblem('Oilcan does not know this kind of database.');
+  return dialect.texts;
 }
 
 /** What an error of any database says; null for one that says nothing of these. */

@@ -16,7 +16,7 @@ import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
 import type { FileStore } from '../files/file-store';
 import { beginAbove } from '../numbers/lend-numbers';
 import { letLeadsRead } from './let-leads-read';
-import { notePast, worksTouchedBy } from '../past/note-past';
+import { noteDerived } from '../derived';
 
 const ROWS_PER_TRANSACTION = 5_000;
 
@@ -54,7 +54,7 @@ export async function loadRows(database: Knex, lines: Readable, { files, clock }
         await records.write(waiting);
         if (waiting.some(({ table }) => table === 'people')) await letLeadsRead(transaction, records);
         await checkPlans(records, waiting, lineNumber);
-        await notePast(transaction, worksTouchedBy(waiting));
+        await noteDerived(transaction, waiting);
         await beginAbove(transaction, 'workOrder', numbersIn(waiting, ['workOrders']));
         await beginAbove(transaction, 'report', numbersIn(waiting, ['reports', 'incidents']));
       }),

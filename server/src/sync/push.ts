@@ -28,7 +28,7 @@ import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
 import { withLeadsReading } from '../reports/incident-readers';
 import { queueGuestMails } from '../guests/guest-mails';
 import { noteReviews } from '../review/note-reviews';
-import { notePast, worksTouchedBy } from '../past/note-past';
+import { noteDerived } from '../derived';
 import { primeForOperations } from './prime';
 import { rowsOfNewlyCarried } from './newly-carried';
 
@@ -144,7 +144,7 @@ export async function pushWithin(
   await queueCopies(transaction, changes);
   const endedSessions = await endAccountsOfLeavers(transaction, changes);
   if (endedSessions.size > 0) await letLeadsRead(transaction, records);
-  const touched = await notePast(transaction, worksTouchedBy(changes));
+  const touched = await noteDerived(transaction, changes);
   await noteReviews(transaction, records, touched, now);
   const revision = await revisionWithin(run);
   await writeLog(run, log, now, revision);

@@ -14,7 +14,7 @@ import { defaultConfig, type ServerConfig } from '../config';
 import { SqlRecords } from '../db/sql-records';
 import { freshDatabase } from './fresh-database';
 import { TestClock } from './test-clock';
-import { notePast, worksTouchedBy } from '../past/note-past';
+import { noteDerived } from '../derived';
 
 export const PASSWORD = 'correct horse';
 
@@ -41,7 +41,7 @@ export async function startTestServer(
   const filesRoot = await mkdtemp(join(tmpdir(), 'oilcan-files-'));
   await database.transaction(async (transaction) => {
     await new SqlRecords(transaction).write(rows);
-    await notePast(transaction, worksTouchedBy(rows));
+    await noteDerived(transaction, rows);
   });
   for (const change of rows) {
     if (change.table === 'people' && change.row !== null) await giveAccount(database, change.row);

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/people';
 import { Icon } from '../../ui/icon';
 import { LinkPress } from '../../ui/link-press';
+import { piece } from '../../ui/piece';
 import { RULE, useHeightOfLow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -19,6 +20,9 @@ import { placesFor, type AppPlace } from '../page/places';
 import { useNotedTrail } from '../page/use-back';
 import { mdiOil } from '@mdi/js';
 
+/** Only wide screens have keys; Shift has its own. */
+const FindKey = piece(() => import('./find-key').then((module) => module.FindKey));
+
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
 export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
   const palette = usePalette();
@@ -29,7 +33,8 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   useNotedTrail();
   useSeen();
   useKeptFocus();
-  const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(usePathname());
+  const path = usePathname();
+  const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(path);
   const places = placesFor(person);
   if (isWide) {
     return (
@@ -37,6 +42,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
         <View style={[page, sheet.wide, { backgroundColor: palette.paper }]}>
           <SkipToMain />
           <SpokenStanding />
+          {path.startsWith('/shift') ? null : <FindKey />}
           <View role="navigation" aria-label="Places" style={[sheet.rail, { borderColor: palette.line }]}>
             <View style={sheet.sign} aria-hidden>
               <Icon path={mdiOil} size={34} color={palette.green} />

@@ -3,6 +3,7 @@ import { ClockMark } from '../labor';
 import { NoticesMark } from '../notices';
 import type { TopBarMarks } from '../page/marks';
 import { SentMark } from '../unsent';
+import { FindMark } from './find-mark';
 import { PersonMark } from './person-mark';
 import { SiteMark } from './site-mark';
 
@@ -10,6 +11,7 @@ function AllMarks(): ReactElement {
   return (
     <>
       <ClockMark />
+      <FindMark />
       <NoticesMark />
       <SentMark />
       <PersonMark />
@@ -21,6 +23,7 @@ function MarksWithin(): ReactElement {
   return (
     <>
       <ClockMark />
+      <FindMark />
       <SentMark />
     </>
   );

@@ -18,7 +18,7 @@ export const useLetterKeys = keptChoice<boolean>('oilcan.letter-keys', true, {
 
 /** The keys that belong to no subject: before those of the dock, and after them. */
 export const keysBefore: readonly Key[] = [
-  { key: '/', command: 'find', words: 'Find a job' },
+  { key: '/', command: 'find', words: 'Find anything' },
   { key: 'j', command: 'next', words: 'Next job' },
   { key: 'k', command: 'previous', words: 'Job before' },
   { key: 'Enter', command: 'open', words: 'Into the job: then the arrows move it' },

@@ -7,7 +7,7 @@ import { useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { useNow } from '../../data/use-now';
 import { LinkPress } from '../../ui/link-press';
-import { CORNER, RULE } from '../../ui/theme';
+import { CORNER, RULE, useIsWindowWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 
@@ -18,10 +18,13 @@ export function ClockMark(): ReactElement | null {
   const work = useRow('workOrders', clock?.workOrderId);
   const present = useNow(15);
   const path = usePathname();
+  const isWide = useIsWindowWide();
   if (clock === undefined || path === `/shift/${clock.workOrderId}`) return null;
   const isPaused = clock.isPaused === true;
   const time = isPaused ? 'Break' : formatClock(clockMinutes(clock.startedAt, present));
   const number = work?.number ?? '';
+  // Beside the key to find with there is room for the time alone on a phone; Shift has both.
+  const isShort = !isWide && path !== '/shift' && !path.startsWith('/shift/');
   return (
     <LinkPress
       href={`/shift/${clock.workOrderId}`}
@@ -35,7 +38,7 @@ export function ClockMark(): ReactElement | null {
       ]}
     >
       <Words as="label" lines={1} color={isPaused ? palette.ink : palette.onBrass}>
-        {time} {number}
+        {isShort ? time : `${time} ${number}`}
       </Words>
     </LinkPress>
   );

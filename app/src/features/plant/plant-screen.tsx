@@ -16,7 +16,7 @@ import { onSite, useSite } from '../page/use-site';
 import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { useKeptScroll } from '../page/use-kept-scroll';
-import { findableAssets, findAssets } from '../../data/find-assets';
+import { useFoundAssets } from '../../data/find/use-found';
 import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
 import { conditionWords, PLACE_MISSING } from '../../words/plant-words';
@@ -79,9 +79,8 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
   }, [tree, at]);
   const shown = useMemo(() => place?.children ?? tree, [place, tree]);
   const atFirst = useMemo(() => openAtFirst(shown, ROWS_AT_FIRST), [shown]);
-  const findable = useMemo(() => findableAssets(assets, places), [assets, places]);
   const isFinding = find.trim() !== '';
-  const found = useMemo(() => (isFinding ? findAssets(findable, find) : []), [findable, find, isFinding]);
+  const found = useFoundAssets(find, assets.length, assets);
   const rows = useMemo(
     () =>
       isFinding

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
 import type { Asset, Place } from '@oilcan/core/plant';
 import { anAsset, otherSite, site, aSite } from '@oilcan/core/testing';
-import { findableAssets, findAssets } from '../../data/find-assets';
+import { findableAsset, Finder } from '@oilcan/core/find';
 import { openAtFirst, plantTree, rowsInSight, type PlantNode } from './plant-tree';
 
 const place = (id: string, parent: string | null = null): Place => ({
@@ -126,7 +126,10 @@ describe('finding machines', () => {
     asset('gearbox', { name: 'Gearbox', tag: 'LRK-G1' }),
     asset('gauge', { name: 'Gauge of the gearbox', tag: 'G1-X' }),
   ];
-  const found = (text: string): string[] => findAssets(findableAssets(assets, places), text).map(({ id }) => id);
+  const finder = new Finder();
+  const names = { asset: () => undefined, place: (id: string) => places.find((each) => each.id === id) };
+  finder.put(assets.map((each) => findableAsset(each, names)));
+  const found = (text: string): string[] => finder.find(text, 10).map(({ id }) => id);
 
   it('puts first whose tag it is, then whose tag begins so', () => {
     expect(found('g1')).toEqual(expect.arrayContaining(['gauge', 'gearbox']));

@@ -10,7 +10,7 @@ import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { findableAssets, findAssets } from '../../data/find-assets';
+import { useFoundAssets, useFoundPlaces } from '../../data/find/use-found';
 import { List } from '../../ui/list';
 
 /** Where something is raised: a machine, or only a place; null for not said yet. */
@@ -49,15 +49,11 @@ export function WhereField({ at, onChoose, isMachineOnly = false }: Props): Reac
 function Choosing({ onChoose, isMachineOnly }: Omit<Required<Props>, 'at'>): ReactElement {
   const router = useRouter();
   const [find, setFind] = useState('');
-  const assets = useTable('assets');
-  const places = useTable('places');
   const likely = useWhereIAm();
-  const findable = useMemo(() => findableAssets(assets, places), [assets, places]);
-  const typed = find.trim().toLowerCase();
-  const foundPlaces =
-    isMachineOnly || typed === '' ? [] : places.filter(({ name }) => name.toLowerCase().includes(typed));
-  const found: readonly (Asset | Place)[] =
-    typed === '' ? [] : [...findAssets(findable, find), ...foundPlaces].slice(0, MOST_FOUND);
+  const typed = find.trim();
+  const machines = useFoundAssets(typed, MOST_FOUND);
+  const places = useFoundPlaces(isMachineOnly ? '' : typed, MOST_FOUND);
+  const found: readonly (Asset | Place)[] = [...machines, ...places].slice(0, MOST_FOUND);
   return (
     <View style={sheet.choosing}>
       <View style={sheet.find}>

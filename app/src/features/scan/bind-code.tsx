@@ -11,7 +11,7 @@ import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { findableAssets, findAssets } from '../../data/find-assets';
+import { useFoundAssets } from '../../data/find/use-found';
 
 const MOST_SHOWN = 8;
 
@@ -75,19 +75,18 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
 /** What was typed, or before anything was: the machines of my open work. */
 function useLikelyAssets(find: string): readonly Asset[] {
   const assets = useTable('assets');
-  const places = useTable('places');
   const works = useTable('workOrders');
   const me = usePhone((state) => state.person?.id);
-  const findable = useMemo(() => findableAssets(assets, places), [assets, places]);
+  const found = useFoundAssets(find, MOST_SHOWN);
   return useMemo(() => {
-    if (find.trim() !== '') return findAssets(findable, find).slice(0, MOST_SHOWN);
+    if (find.trim() !== '') return found;
     const mine = new Set(
       works
         .filter((work) => isOpen(work.state) && work.personIds.some((id) => id === me))
         .map(({ assetId }) => assetId),
     );
     return assets.filter(({ id }) => mine.has(id)).slice(0, MOST_SHOWN);
-  }, [find, findable, works, assets, me]);
+  }, [find, found, works, assets, me]);
 }
 
 function AssetChoice({

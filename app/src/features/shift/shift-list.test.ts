@@ -1,6 +1,6 @@
 import { addMinutes } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
-import { anAsset, ann, aPart, aWorkOrder, bob, binId, lea, noon, partId, someSettings } from '@oilcan/core/testing';
+import { anAsset, ann, aWorkOrder, bob, lea, noon, someSettings } from '@oilcan/core/testing';
 import { firstReason, shiftHeadline, shiftSections, type ShiftRows } from './shift-list';
 
 const later = (minutes: number) => addMinutes(noon, minutes);
@@ -11,11 +11,9 @@ describe('the Shift list', () => {
     assets: new Map([[anAsset().id, anAsset({ condition: 'stopped' })]]),
     places: new Map(),
     crews: new Map(),
-    parts: new Map([[partId, aPart()]]),
     shares: [],
   });
-  const sectionsOf = (rows: ShiftRows, person: Person = ann, find = '') =>
-    shiftSections(rows, person, noon, someSettings(), find);
+  const sectionsOf = (rows: ShiftRows, person: Person = ann) => shiftSections(rows, person, noon, someSettings());
 
   it('shows mine in groups by when, and a lead everybody’s', () => {
     const rows = rowsWith(
@@ -29,17 +27,6 @@ describe('the Shift list', () => {
       ['done', ['W-3']],
     ]);
     expect(sectionsOf(rows, lea).flatMap(({ data }) => data)).toHaveLength(3);
-  });
-
-  it('finds by words of the job or the machine, in any order', () => {
-    const rows = rowsWith({ title: 'Seal weeping' }, { title: 'Tyre flat' });
-    expect(sectionsOf(rows, ann, 'gearbox SEAL')[0]?.data).toHaveLength(1);
-    expect(sectionsOf(rows, ann, 'seal tyre')).toEqual([]);
-    const withKit = rowsWith(
-      { title: 'Tyre flat', kit: [{ partId, binId, quantity: 1_000, unit: null }] },
-      { title: 'Tyre worn' },
-    );
-    expect(sectionsOf(withKit, ann, 'SEAL-70').flatMap(({ data }) => data)).toHaveLength(1);
   });
 
   it('says how much there is and what comes first, and why', () => {

@@ -13,7 +13,6 @@ import {
   shiftTimes,
   type ShiftGroup,
 } from '@oilcan/core/shift';
-import type { Part } from '@oilcan/core/stock';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { counted } from '../../words/work-words';
 import { ownWork, inARow, reasonWords } from '../work';
@@ -25,7 +24,6 @@ export interface ShiftRows {
   readonly assets: ReadonlyMap<string, Asset>;
   readonly places: ReadonlyMap<string, Place>;
   readonly crews: ReadonlyMap<string, Crew>;
-  readonly parts: ReadonlyMap<string, Part>;
   readonly shares: readonly Share[];
 }
 
@@ -47,8 +45,6 @@ export interface Listed {
   /** How long it is planned for the person. */
   readonly plannedMinutes: number;
   readonly placeName: string;
-  /** All the words by which it is found, in lower case; put together when somebody first looks for some. */
-  readonly text: () => string;
 }
 
 /** The person's own work (a lead's: everybody's), what comes first first. Made once, whenever rows change. */
@@ -63,33 +59,23 @@ export function listedWork(rows: ShiftRows, person: Person, present: Instant, se
     group: shiftGroupOf(work, times),
     plannedMinutes: plannedFor(work, rows, person),
     placeName: rows.places.get(work.placeId)?.name ?? '',
-    text: once(() => textOf(work, rows)),
   }));
 }
 
 /** What of the list is shown, and how. */
 export interface Shown {
-  readonly find: string;
   readonly narrowing: Narrowing;
   readonly order: ShiftOrder;
 }
 
-/** What of it is wanted, in groups by when or in another order. What is put off shows only where it is asked for or found. */
+/** What of it is wanted, in groups by when or in another order. What is put off shows only where it is asked for. */
 export function sectionsAmong(
   listed: readonly Listed[],
-  { find, narrowing, order }: Shown,
+  { narrowing, order }: Shown,
   present: Present,
 ): ShiftSection[] {
-  const words = find
-    .trim()
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '');
   const wanted = listed.filter(
-    ({ work, group, text }) =>
-      (group !== 'putOff' || words.length > 0 || wantsPutOff(narrowing)) &&
-      isWithin(work, narrowing, present) &&
-      words.every((word) => text().includes(word)),
+    ({ work, group }) => (group !== 'putOff' || wantsPutOff(narrowing)) && isWithin(work, narrowing, present),
   );
   if (order !== 'first') return wanted.length === 0 ? [] : [sectionOf(null, [...wanted].sort(byOrder[order]))];
   return shiftGroups.flatMap((group) => {
@@ -126,11 +112,10 @@ export function shiftSections(
   person: Person,
   present: Instant,
   settings: Settings,
-  find: string,
   narrowing: Narrowing = everything,
 ): ShiftSection[] {
   const listed = listedWork(rows, person, present, settings);
-  return sectionsAmong(listed, { find, narrowing, order: 'first' }, { now: present, zone: settings.zone });
+  return sectionsAmong(listed, { narrowing, order: 'first' }, { now: present, zone: settings.zone });
 }
 
 /** How long a job is planned for the person; a lead's list is everybody's, and has all of it. */
@@ -144,13 +129,6 @@ function plannedFor(work: WorkOrder, { shares, crews }: ShiftRows, person: Perso
 export function once<T>(make: () => T): () => T {
   let made: { readonly value: T } | null = null;
   return () => (made ??= { value: make() }).value;
-}
-
-function textOf(work: WorkOrder, rows: ShiftRows): string {
-  const asset = rows.assets.get(work.assetId);
-  const place = rows.places.get(work.placeId);
-  const parts = work.kit.map(({ partId }) => rows.parts.get(partId)).map((part) => `${part?.number} ${part?.name}`);
-  return [work.number, work.title, work.reason, asset?.name, asset?.tag, place?.name, ...parts].join(' ').toLowerCase();
 }
 
 /** The answer before the rows: how much there is for this shift; a lead's list is everybody's. */

@@ -1,10 +1,12 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { addMinutes, asId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
-import { ann, anAsset, aReport, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
+import { foundWork } from '@oilcan/core/find';
+import { bob, ann, anAsset, aReport, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';
+import { forgetChoices } from '../../ui/kept-choice';
 import { give } from '../keys/commands';
 import { ShiftScreen } from './shift-screen';
 
@@ -18,13 +20,21 @@ const rows = [
 ];
 
 let works: TestWorks;
-afterEach(() => works.close());
+afterEach(async () => {
+  await works.close();
+  forgetChoices();
+});
 const open = async (given = rows, person = ann, isWide = false): Promise<void> => {
   works = await TestWorks.open(given, person);
   await works.show(<ShiftScreen chosen={undefined} />, { isWide });
 };
+const FIND = 'Find anything';
+const found = (): string[] =>
+  within(screen.getByRole('list', { name: 'Jobs that were found' }))
+    .getAllByRole('link')
+    .map((link) => /^W-\S+ [A-Z][a-z]+ [a-z]+/.exec(link.textContent)?.[0] ?? '');
 const listed = (): string[] =>
-  screen.getAllByTestId(/^work-/).map((row) => row.getAttribute('data-testid')?.slice('work-'.length) ?? '');
+  screen.queryAllByTestId(/^work-/).map((row) => row.getAttribute('data-testid')?.slice('work-'.length) ?? '');
 
 describe('the Shift list', () => {
   it('stands in the order of what should be done first, in groups by when, and says why', async () => {
@@ -36,23 +46,62 @@ describe('the Shift list', () => {
 
   it('finds by any word as it is typed, and says when nothing fits', async () => {
     await open();
-    await type('Find a job, part or report', 'ROPE w-2');
-    expect([listed(), words().includes('1 of 3 jobs')]).toEqual([['W-2'], true]);
-    await type('Find a job, part or report', 'xyz');
-    expect(words()).toContain('No job of yours fits “xyz”.');
-    await press('Show all again');
+    await type(FIND, 'ROPE w-2');
+    expect(found()).toEqual(['W-2 Rope check']);
+    expect(listed()).toEqual([]);
+    await type(FIND, 'xyz');
+    await screen.findByText('Nothing fits “xyz”.');
+    await type(FIND, '');
     expect(listed()).toHaveLength(3);
   });
 
-  it('finds reports by the same words, and leads to them', async () => {
+  it('finds what is not in the list, with why it is not', async () => {
+    await open([
+      ...rows,
+      job(7, { title: 'Mast check', state: 'accepted', finishedAt: noon, closedAt: noon }),
+      job(8, { title: 'Mast paint', personIds: [bob.id] }),
+      job(9, { title: 'Mast lamp', state: 'dropped', closedAt: noon }),
+    ]);
+    await type(FIND, 'mast');
+    await screen.findByText(/Mast check/);
+    expect(words()).toMatch(/W-7 Mast check[^W]*accepted/);
+    expect(words()).toMatch(/W-8 Mast paint[^W]*with Bob/);
+    expect(words()).toMatch(/W-9 Mast lamp[^W]*dropped/);
+    await press('Filter');
+    await press('Now 1', 'checkbox');
+    await press('Show 1 job');
+    await type(FIND, 'rope');
+    expect(words()).toContain('yours, not in the list while it is narrowed');
+  });
+
+  it('asks the server for what is not on this phone, and says when there is no signal', async () => {
+    await open();
+    works.found = [
+      {
+        ...foundWork(aWorkOrder({ id: asId<WorkOrderId>('old'), number: 'W-0', title: 'Rope of old' })),
+        state: 'accepted',
+        endedAt: noon,
+      },
+    ];
+    await type(FIND, 'rope');
+    await screen.findByText('W-0 Rope of old');
+    await press(/W-0 Rope of old/, 'link');
+    expect(visited.at(-1)).toBe('/shift/old');
+    works.server.signal = 'none';
+    await type(FIND, 'rope check');
+    await screen.findByText('No signal: only what is on this phone.');
+    expect(found()).toEqual(['W-2 Rope check']);
+  });
+
+  it('finds machines, parts, places and reports by the same words, and leads to them', async () => {
     await open([...rows, put('reports', aReport({ words: 'Rope squeals at the mast' }))]);
-    await type('Find a job, part or report', 'mast');
-    expect(words()).toContain('No job of yours fits “mast”.');
+    await type(FIND, 'mast');
     await screen.findByText('Rope squeals at the mast');
     await press(/Rope squeals at the mast/, 'link');
     expect(visited.at(-1)).toBe(`/reports/${aReport().id}`);
-    await type('Find a job, part or report', 'brake');
-    await waitFor(() => expect(words()).not.toContain('Rope squeals at the mast'));
+    await type(FIND, 'gearbox');
+    await press(/^Gearbox/, 'link');
+    expect(visited.at(-1)).toBe(`/plant/${anAsset().id}`);
   });
 
   it('is narrowed by several aspects, with how many there are of each', async () => {
@@ -82,11 +131,11 @@ describe('the Shift list', () => {
     act(() => void give('next'));
     expect(visited.at(-1)).toBe('/shift/w-3');
     act(() => void give('find'));
-    const field = screen.getByLabelText('Find a job, part or report');
+    const field = screen.getByRole('searchbox', { name: FIND });
     expect(document.activeElement).toBe(field);
-    await type('Find a job, part or report', 'rope');
+    await type(FIND, 'rope');
+    await screen.findByText(/Rope check/);
     fireEvent.keyDown(field, { key: 'Enter' });
-    expect(visited.at(-1)).toBe('/shift/w-2');
     expect(document.activeElement).not.toBe(field);
   });
 

@@ -18,14 +18,15 @@ import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
 import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
-import { FoundReports, MyReports } from '../reported';
+import { FoundList } from '../find';
+import { MyReports } from '../reported';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { FilterLine } from './filter-line';
-import { isNarrowed, narrowedTo, type AspectChoices } from './narrowing';
+import { isNarrowed, isWithin, narrowedTo } from './narrowing';
 import { orderWords } from './order-words';
 import { countPutOff, firstReason, shiftHeadline, type ShiftSection } from './shift-list';
-import { forgetShiftChoice, showsAll, useShiftChoice } from './use-narrowing';
+import { forgetShiftChoice, showsAll, useFindText, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
 import { piece } from '../../ui/piece';
@@ -35,14 +36,13 @@ import { mdiQrcodeScan } from '@mdi/js';
 const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
 
 const idOf = (work: WorkOrder): string => work.id;
-const indexOf = (_: WorkOrder, index: number): string => String(index);
 
 const asJobs = asList('Jobs');
 
 /** Counted when the list stands: nobody waits for it. */
-const none: readonly AspectChoices[] = [];
+const none: readonly never[] = [];
 
-const FIND = 'Find a job, part or report';
+const FIND = 'Find anything';
 
 const findField = (): HTMLInputElement | null =>
   document.querySelector<HTMLInputElement>(`input[aria-label="${FIND}"]`);
@@ -60,8 +60,9 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const hasClock = useRow('clocks', me) !== undefined;
   const zone = useSettings()?.zone ?? 'UTC';
   const { shown: choice, choose } = useShiftChoice(zone);
-  const { find, narrowing, order } = choice;
-  const setFind = (text: string): void => choose({ ...choice, find: text });
+  const { narrowing, order } = choice;
+  const { typed: find, type: setFind } = useFindText();
+  const isFinding = find.trim() !== '';
   const [isNarrowing, setIsNarrowing] = useState(false);
   const isSettled = useIsSettled();
   const shift = useShift(choice);
@@ -90,7 +91,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   });
   const openFirst = (): void => {
     findField()?.blur();
-    go(() => 0);
+    document.querySelector<HTMLElement>('[aria-label="Jobs that were found"] a')?.click();
   };
 
   const hasList = shift !== null && shift.sections.length > 0;
@@ -102,6 +103,8 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   if (shift === null) return <Opening hasRows={hasRows} />;
   const { person, settings, sections, assets, among, listed } = shift;
   const isWhole = showsAll(choice);
+  const isHidden = (work: WorkOrder): boolean =>
+    !isWithin(work, narrowing, { now: shift.present, zone: settings.zone });
   const isFirstFirst = isWhole && order === 'first';
   const putOff = isWhole ? countPutOff(listed) : 0;
   const reason = isFirstFirst && !hasClock ? firstReason(sections, assets, shift.present, settings) : null;
@@ -114,15 +117,13 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         {...kept}
         {...landmark}
         {...asJobs}
-        sections={sections}
-        // While somebody types, every letter may change all rows: then a row is made into another instead of drawn anew,
-        // and none is kept ready beyond the screen.
-        keyExtractor={find === '' ? idOf : indexOf}
+        sections={isFinding ? none : sections}
+        keyExtractor={idOf}
         renderItem={renderItem}
         stickySectionHeadersEnabled={false}
         initialNumToRender={6}
         maxToRenderPerBatch={6}
-        windowSize={find === '' ? 7 : 1}
+        windowSize={7}
         extraData={present}
         ListHeaderComponent={
           <View style={sheet.head}>
@@ -180,30 +181,31 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
           </View>
         )}
         ListFooterComponent={
-          <>
-            {putOff === 0 ? null : (
-              <View style={sheet.head}>
-                <Button
-                  word={`${counted(putOff, 'job is', 'jobs are')} put off: show`}
-                  onPress={() => choose({ ...choice, narrowing: { ...narrowing, time: ['putOff'] } })}
-                />
-              </View>
-            )}
-            {isWhole && isSettled ? <MyReports /> : null}
-            {find.trim() === '' ? null : <FoundReports find={find} />}
-          </>
+          isFinding ? (
+            <FoundList typed={find} isHidden={isHidden} />
+          ) : (
+            <>
+              {putOff === 0 ? null : (
+                <View style={sheet.head}>
+                  <Button
+                    word={`${counted(putOff, 'job is', 'jobs are')} put off: show`}
+                    onPress={() => choose({ ...choice, narrowing: { ...narrowing, time: ['putOff'] } })}
+                  />
+                </View>
+              )}
+              {isWhole && isSettled ? <MyReports /> : null}
+            </>
+          )
         }
         ListEmptyComponent={
-          <View style={sheet.head}>
-            <Words>
-              {isWhole
-                ? 'No work is assigned to you or your crew right now.'
-                : find === ''
-                  ? 'No work of yours is all of this.'
-                  : `No job of yours fits “${find}”.`}
-            </Words>
-            {isWhole ? null : <Button word="Show all again" onPress={forgetShiftChoice} />}
-          </View>
+          isFinding ? null : (
+            <View style={sheet.head}>
+              <Words>
+                {isWhole ? 'No work is assigned to you or your crew right now.' : 'No work of yours is all of this.'}
+              </Words>
+              {isWhole ? null : <Button word="Show all again" onPress={forgetShiftChoice} />}
+            </View>
+          )
         }
       />
       {isNarrowing ? (

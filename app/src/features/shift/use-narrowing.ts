@@ -1,12 +1,13 @@
+import { create } from 'zustand';
 import { useCallback, useMemo } from 'react';
 import { isLocalDay, localDate, type LocalDay, type Zone } from '@oilcan/core/kernel';
 import { now } from '../../data/store';
 import { useNow } from '../../data/use-now';
-import { keptChoice } from '../../ui/kept-choice';
+import { keptChoice, onForget } from '../../ui/kept-choice';
 import { everything, isNarrowed, readNarrowing } from './narrowing';
 import { shiftOrders, type ShiftOrder, type Shown } from './shift-list';
 
-export const allWork: Shown = { find: '', narrowing: everything, order: 'first' };
+export const allWork: Shown = { narrowing: everything, order: 'first' };
 
 /** What is shown of the work, and on which day that was chosen. */
 interface ShownOn {
@@ -44,9 +45,8 @@ export function useShiftChoice(zone: Zone): { readonly shown: Shown; readonly ch
 
 function readShown(kept: unknown): Shown {
   if (typeof kept !== 'object' || kept === null) return allWork;
-  const { find, narrowing, order } = kept as Readonly<Record<string, unknown>>;
+  const { narrowing, order } = kept as Readonly<Record<string, unknown>>;
   return {
-    find: typeof find === 'string' ? find : '',
     narrowing: readNarrowing(narrowing),
     order: isOrder(order) ? order : 'first',
   };
@@ -67,9 +67,17 @@ export function showDay(day: LocalDay, zone: Zone): void {
 }
 
 /** Whether the list shows all work there is, in whatever order. */
-export function showsAll({ find, narrowing }: Shown): boolean {
-  return find === '' && !isNarrowed(narrowing);
+export function showsAll({ narrowing }: Shown): boolean {
+  return !isNarrowed(narrowing);
 }
+
+/** What somebody looks for on Shift; gone when Oilcan is opened anew. */
+export const useFindText = create<{ readonly typed: string; readonly type: (typed: string) => void }>((set) => ({
+  typed: '',
+  type: (typed) => set({ typed }),
+}));
+
+onForget(() => useFindText.getState().type(''));
 
 /** What the list was narrowed to, under the name that the person gave it. */
 export interface KeptView {

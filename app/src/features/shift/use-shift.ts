@@ -33,15 +33,13 @@ export function useShift(shown: Shown): Shift | null {
   const assetRows = useTable('assets');
   const placeRows = useTable('places');
   const crewRows = useTable('crews');
-  const partRows = useTable('parts');
   const shares = useTable('shares');
   const assets = useMemo(() => byId(assetRows), [assetRows]);
   const places = useMemo(() => byId(placeRows), [placeRows]);
   const crews = useMemo(() => byId(crewRows), [crewRows]);
-  const parts = useMemo(() => byId(partRows), [partRows]);
   const rows = useMemo(
-    () => ({ workOrders: onSite(workOrders, site), assets, places, crews, parts, shares }),
-    [workOrders, site, assets, places, crews, parts, shares],
+    () => ({ workOrders: onSite(workOrders, site), assets, places, crews, shares }),
+    [workOrders, site, assets, places, crews, shares],
   );
   const listed = useMemo(
     () => (settings === undefined || person === null ? null : listedWork(rows, person, present, settings)),

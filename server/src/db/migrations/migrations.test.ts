@@ -2,6 +2,7 @@ import knex, { type Knex } from 'knex';
 import { anAsset, aWorkOrder, bob, noon } from '@oilcan/core/testing';
 import { asId, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
 import { bringShapesUpToDate } from '../shapes';
+import { bringTextsUpToDate } from '../../find/note-texts';
 import { bringPastUpToDate } from '../../past/note-past';
 import { migrations } from './migrations';
 import { asOfTheFirstVersion, asOfNow } from '../../testing/first-version';
@@ -143,6 +144,7 @@ describe('a database that came all the way from the first version', () => {
     await database.migrate.latest({ migrationSource: migrations });
     await bringShapesUpToDate(database);
     await bringPastUpToDate(database);
+    await bringTextsUpToDate(database);
     const fresh = await openDatabase(':memory:', testClock());
     await fresh.transaction((transaction) => new SqlRecords(transaction).write(asOfNow));
     await fresh('counters').where('name', 'past_version').delete();

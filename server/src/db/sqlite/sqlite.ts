@@ -6,6 +6,7 @@ import type { Dialect } from '../dialect';
 import { serveAlone } from './serve-alone';
 import { SqliteClient } from './sqlite-client';
 import { failureOf, problemWith } from './sqlite-errors';
+import { sqliteTexts } from './sqlite-texts';
 
 const MEMORY = ':memory:';
 
@@ -26,6 +27,8 @@ export const sqlite: Dialect = {
       pool: { min: 1, max: 1, afterCreate: configure },
     });
   },
+  runs: (connection) => (connection.client as Knex.Client).driverName === 'better-sqlite3',
+  texts: sqliteTexts,
   check: async (connection, file) => {
     if (file !== MEMORY) await checkFile(connection, file);
   },

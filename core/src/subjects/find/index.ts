@@ -1,0 +1,4 @@
+export * from './find-words';
+export * from './findable-rows';
+export * from './finder';
+export * from './found-work';

@@ -1,0 +1,116 @@
+import { findableWork, wordsOf, type NamesToFind } from '@oilcan/core/find';
+import type { Change, TableName, Tables } from '@oilcan/core/records';
+import { SETTINGS_ID } from '@oilcan/core/settings';
+import type { WorkOrder } from '@oilcan/core/work';
+import type { Knex } from 'knex';
+import { textsOf } from '../db/dialects';
+import { readRow, sqlName, type StoredRow } from '../db/sql-records';
+
+/** So many work orders are read at once. */
+const AT_ONCE = 400;
+
+/** Counted up when the texts are made otherwise: then all of them are made anew. */
+const TEXTS_VERSION = 1;
+const VERSION_COUNTER = 'texts_version';
+
+/** Makes all texts anew where they are of another version than this program makes. */
+export async function bringTextsUpToDate(database: Knex): Promise<void> {
+  const made: { value: number | string } | undefined = await database('counters')
+    .where('name', VERSION_COUNTER)
+    .first();
+  if (Number(made?.value ?? 0) === TEXTS_VERSION) return;
+  await database.transaction(async (transaction) => {
+    await textsOf(transaction).make(transaction);
+    for (let last = ''; ;) {
+      const stored: StoredRow[] = await transaction('work_orders').where('id', '>', last).orderBy('id').limit(AT_ONCE);
+      const works = stored.map((row) => readRow('workOrders', row));
+      if (works.length === 0) break;
+      await noteTexts(transaction, works);
+      last = works.at(-1)?.id ?? '';
+    }
+    await transaction('counters').insert({ name: VERSION_COUNTER, value: TEXTS_VERSION }).onConflict('name').merge();
+  });
+}
+
+/** Notes by which words these work orders are found, as they are stored now. */
+export async function noteTexts(transaction: Knex, works: readonly WorkOrder[]): Promise<void> {
+  if (works.length === 0) return;
+  const names = await namesFor(transaction, works);
+  const texts = works.map((work) => {
+    const { number, name, where, words } = findableWork(work, names);
+    return { id: work.id, site: work.siteId, text: wordsOf([number, name, where, words].join(' ')).join(' ') };
+  });
+  await textsOf(transaction).put(transaction, texts);
+}
+
+/** The same of all work on machines that were renamed; of everything else a text says what it was called when the work last changed. */
+export async function noteRenamed(transaction: Knex, changes: readonly Change[]): Promise<void> {
+  const assets = changes.filter(({ table }) => table === 'assets').map(({ id }) => id);
+  for (const asset of assets) {
+    const stored: StoredRow[] = await transaction('work_orders').where('asset', asset).select('body');
+    await noteTexts(
+      transaction,
+      stored.map((row) => readRow('workOrders', row)),
+    );
+  }
+}
+
+/** What the rows are called that these work orders name. */
+export async function namesFor(database: Knex, works: readonly WorkOrder[]): Promise<NamesToFind> {
+  const [settings, assets, placesThere, people, crews, parts] = await Promise.all([
+    rowsOf(database, 'settings', [SETTINGS_ID]),
+    rowsOf(
+      database,
+      'assets',
+      works.map(({ assetId }) => assetId),
+    ),
+    rowsOf(
+      database,
+      'places',
+      works.map(({ placeId }) => placeId),
+    ),
+    rowsOf(
+      database,
+      'people',
+      works.flatMap(({ personIds }) => personIds),
+    ),
+    rowsOf(
+      database,
+      'crews',
+      works.flatMap(({ crewId }) => crewId ?? []),
+    ),
+    rowsOf(
+      database,
+      'parts',
+      works.flatMap(({ kit }) => kit.map(({ partId }) => partId)),
+    ),
+  ]);
+  const trades = settings.get(SETTINGS_ID)?.trades ?? [];
+  return {
+    asset: (id) => assets.get(id),
+    place: (id) => placesThere.get(id),
+    person: (id) => people.get(id),
+    crew: (id) => crews.get(id),
+    part: (id) => parts.get(id),
+    trade: (tradeId) => trades.find(({ id }) => id === tradeId)?.name,
+  };
+}
+
+async function rowsOf<T extends TableName>(
+  database: Knex,
+  table: T,
+  ids: readonly string[],
+): Promise<Map<string, Tables[T]>> {
+  const wanted = [...new Set(ids)];
+  const rows = new Map<string, Tables[T]>();
+  for (let from = 0; from < wanted.length; from += AT_ONCE) {
+    const stored: StoredRow[] = await database(sqlName(table))
+      .whereIn('id', wanted.slice(from, from + AT_ONCE))
+      .select('body');
+    for (const each of stored) {
+      const row = readRow(table, each);
+      rows.set(row.id, row);
+    }
+  }
+  return rows;
+}
