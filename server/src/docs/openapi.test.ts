@@ -161,6 +161,7 @@ describe('the description of the API', () => {
         'post /api/calendar',
         'get /api/files/{id}',
         'get /api/files/{id}/received',
+        'get /api/find',
         'get /api/log',
         'get /api/mails',
         'get /api/mails/undelivered',

@@ -45,7 +45,7 @@ describe('work that is looked for on the server', () => {
     expect(await find('2501')).toEqual(['W-2501']);
     expect(await find('tower 5')).toEqual(['W-2500', 'W-2501']);
     expect(await find('guest gearbox')).toEqual(['W-2500']);
-    expect(await find('nothing like it')).toEqual([]);
+    for (const typed of ['nothing like it', '  ', '---']) expect(await find(typed)).toEqual([]);
   });
 
   it('is of the sites of the person only', async () => {
@@ -68,7 +68,7 @@ describe('work that is looked for on the server', () => {
     expect(await find('W-1')).toEqual(['W-1']);
   });
 
-  it.each(['', '  ', '---', 'x'.repeat(101)])('refuses “%s” with a sentence', async (words) => {
+  it.each(['', 'x'.repeat(101)])('refuses “%s” with a sentence', async (words) => {
     const answer = await works.ask(cookie, { url: `/api/find?words=${encodeURIComponent(words)}` });
     expect(answer.statusCode).toBe(400);
   });

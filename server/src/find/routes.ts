@@ -1,4 +1,4 @@
-import { wantedWords, type FoundWork } from '@oilcan/core/find';
+import type { FoundWork } from '@oilcan/core/find';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';
@@ -12,9 +12,9 @@ const findSchema = yup
     words: yup
       .string()
       .strict()
+      .min(1, 'Say what is looked for.')
       .max(LONGEST, `Type at most ${LONGEST} characters.`)
-      .required('Say what is looked for.')
-      .test('has words', 'Type at least one letter or figure.', (typed) => wantedWords(typed).length > 0),
+      .required('Say what is looked for.'),
   })
   .noUnknown()
   .required();

@@ -1,3 +1,4 @@
+import { takeOnWork } from './take-on';
 import type { WorkOrderId } from '../../kernel/ids';
 import { argsSchema, idListField } from '../../kernel/schema/fields';
 import { accepted, defineOperation } from '../../operations/operation';
@@ -30,4 +31,4 @@ const letStart = defineOperation({
   },
 });
 
-export const goAheadOperations = { 'work.let-start': letStart };
+export const goAheadOperations = { 'work.let-start': letStart, 'work.take-on': takeOnWork };

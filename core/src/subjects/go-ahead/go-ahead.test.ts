@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { asId, type WorkOrderId } from '../../kernel/ids';
+import { addMinutes } from '../../kernel/time/instant';
 import {
   ann,
   anOperation,
@@ -110,3 +111,63 @@ it('never makes wait what is urgent now, and costs only add to it', () =>
       },
     ),
   ));
+
+describe('when raised work is due', () => {
+  it.each([
+    ['now', 4],
+    ['shift', 12],
+    ['week', 7 * 24],
+    ['free', null],
+  ] as const)('%s: %s hours after it was raised, where nobody chose', async (urgency, hours) => {
+    const works = worksWith();
+    const work = works.records.peek('workOrders', await raised(works, { urgency, dueAt: null }));
+    expect(work?.dueAt).toBe(hours === null ? null : addMinutes(noon, hours * 60));
+  });
+
+  it('is as its site wants it, or as somebody said, and never of what is done already', async () => {
+    const works = new Works();
+    works.records.change([put('raiseRules', someRules({ dueWithin: { now: 1, shift: 2, week: 3, free: 48 } }))]);
+    const dueOf = async (given: Parameters<typeof aRaise>[0]) =>
+      works.records.peek('workOrders', await raised(works, { urgency: 'free', dueAt: null, ...given }))?.dueAt;
+    expect(await dueOf({})).toBe(addMinutes(noon, 48 * 60));
+    expect(await dueOf({ dueAt: addMinutes(noon, 60) })).toBe(addMinutes(noon, 60));
+    expect(await dueOf({ isDone: true })).toBeNull();
+  });
+
+  it('stays as a lead chose it when a phone that does not know of it sets the rules', async () => {
+    const works = new Works();
+    const dueWithin = { now: 1, shift: 2, week: 3, free: null };
+    works.records.change([put('raiseRules', someRules({ dueWithin }))]);
+    const { id: _id, dueWithin: _due, ...rules } = someRules();
+    expect(codeOf(await works.send(anOperation('raise-rules.set', rules, { by: lea.id }), lea))).toBe('accepted');
+    expect(works.records.peek('raiseRules', rules.siteId)?.dueWithin).toEqual(dueWithin);
+  });
+});
+
+describe('work that nobody has', () => {
+  const takeOn = async (works: Works, workOrderId: WorkOrderId, by: typeof ann) =>
+    codeOf(await works.send(anOperation('work.take-on', { workOrderId }, { by: by.id }), by));
+  const nobodys = { personIds: [], crewId: null };
+
+  it('may be begun by whoever raised it, and by other technicians where the site says so', async () => {
+    const works = worksWith({ ...rule, kinds: [] });
+    const mine = await raised(works, nobodys);
+    expect(works.records.peek('workOrders', mine)?.raisedBy).toBe(ann.id);
+    expect(await takeOn(works, mine, bob)).toBe('work_order_not_yours');
+    expect(await takeOn(works, mine, ann)).toBe('accepted');
+    expect(works.records.peek('workOrders', mine)?.personIds).toEqual([ann.id]);
+    expect(await takeOn(works, mine, ann)).toBe('accepted');
+    expect(await takeOn(works, mine, lea)).toBe('work_order_not_yours');
+    const other = await raised(works, nobodys);
+    works.records.change([put('raiseRules', someRules({ technicianTakesUp: true }))]);
+    expect(await takeOn(works, other, bob)).toBe('accepted');
+  });
+
+  it('is over, or on another site, and is not taken on', async () => {
+    const works = worksWith();
+    const dropped = { id: asId<WorkOrderId>('gone'), ...nobodys, raisedBy: ann.id, state: 'dropped' as const };
+    works.records.change([put('workOrders', aWorkOrder(dropped))]);
+    expect(await takeOn(works, dropped.id, ann)).toBe('work_order_closed');
+    expect(await takeOn(works, asId<WorkOrderId>('nowhere'), ann)).toBe('not_found');
+  });
+});

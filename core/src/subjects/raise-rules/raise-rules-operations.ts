@@ -3,12 +3,13 @@ import type { SiteId } from '../../kernel/ids';
 import { argsSchema, choiceField, choiceFieldIfAny, flagField, idField, wholeField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, rowNamed } from '../../operations/operation';
 import { demands } from '../work/demands';
-import { workKinds, type WorkKind } from '../work/work-order';
+import { urgencies, workKinds, type WorkKind } from '../work/work-order';
 import {
   publicKnowledge,
   questionsOf,
   reportKinds,
   type Asked,
+  type DueWithin,
   type GoAheadRule,
   type RaiseRules,
   type ReportKind,
@@ -32,6 +33,26 @@ const amountIfAny = yup
   .max(MOST_MINOR, 'That is too much.')
   .nullable()
   .defined() as unknown as yup.Schema<number | null>;
+
+/** A year. */
+const MOST_HOURS = 365 * 24;
+
+const hours = () =>
+  yup
+    .number()
+    .strict()
+    .integer('Give whole hours.')
+    .min(1, 'Give at least one hour.')
+    .max(MOST_HOURS, 'Give at most a year of hours.')
+    .nullable()
+    .defined();
+
+const dueWithinIfAny = yup
+  .object(Object.fromEntries(urgencies.map((urgency) => [urgency, hours()])))
+  .noUnknown()
+  .strict()
+  .default(undefined)
+  .optional() as unknown as yup.Schema<DueWithin | undefined>;
 
 const goAheadField = argsSchema({
   kinds: kindsField,
@@ -59,14 +80,18 @@ const setRules = defineOperation({
     asked: argsSchema(Object.fromEntries(reportKinds.map((kind) => [kind, askedField(kind)]))) as unknown as yup.Schema<
       RaiseRules['asked']
     >,
+    dueWithin: dueWithinIfAny,
   }),
   file: null,
   numbered: null,
   reads: ({ siteId }) => [rowNamed('raiseRules', siteId)],
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
-  apply: async (records, { siteId, ...rules }) => {
-    await records.put('raiseRules', { id: siteId, siteId, ...rules });
+  apply: async (records, { siteId, dueWithin, ...rules }) => {
+    const before = await records.get('raiseRules', siteId);
+    // A phone that does not know of it yet leaves it as it is.
+    const due = dueWithin ?? before?.dueWithin;
+    await records.put('raiseRules', { id: siteId, siteId, ...rules, ...(due === undefined ? {} : { dueWithin: due }) });
     return accepted;
   },
 });

@@ -1,4 +1,5 @@
 import type { SiteId } from '../../kernel/ids';
+import { addMinutes, type Instant } from '../../kernel/time/instant';
 import type { Demand } from '../work/demands';
 import type { Urgency, WorkKind } from '../work/work-order';
 
@@ -50,6 +51,12 @@ export interface GoAheadRule {
 export const publicKnowledge = ['nothing', 'titles'] as const;
 export type PublicKnowledge = (typeof publicKnowledge)[number];
 
+/** Within how many hours of being raised work of each urgency is due; null for never by itself. */
+export type DueWithin = Readonly<Record<Urgency, number | null>>;
+
+/** What holds where nobody chose; chosen for this product. */
+const dueByDefault: DueWithin = { now: 4, shift: 12, week: 7 * 24, free: null };
+
 /** How a site takes reports and raised work. A lead chooses it. */
 export interface RaiseRules {
   /** The site's. */
@@ -63,6 +70,8 @@ export interface RaiseRules {
   readonly takesGuests: boolean;
   readonly publicKnowledge: PublicKnowledge;
   readonly asked: Readonly<Record<ReportKind, Asked>>;
+  /** When raised work is due by how urgent it is; absent where nobody chose. */
+  readonly dueWithin?: DueWithin;
 }
 
 /** What is asked where nobody chose: what decides how soon somebody comes, and nothing that holds a reporter up. */
@@ -88,6 +97,19 @@ export function rulesOf(siteId: SiteId, chosen: RaiseRules | undefined): RaiseRu
     }
   );
 }
+
+/** When work that is raised at a moment is due by how urgent it is; null where it never is by itself. */
+export function dueBy(
+  { dueWithin = dueByDefault }: Pick<RaiseRules, 'dueWithin'>,
+  urgency: Urgency,
+  at: Instant,
+): Instant | null {
+  const hours = dueWithin[urgency];
+  return hours === null ? null : addMinutes(at, hours * 60);
+}
+
+/** The hours of the rule, as they hold on a site. */
+export const dueWithinOf = ({ dueWithin = dueByDefault }: Pick<RaiseRules, 'dueWithin'>): DueWithin => dueWithin;
 
 /** How much a question is wanted of a kind; what makes no sense there is never asked. */
 export function demandOf({ asked }: Pick<RaiseRules, 'asked'>, kind: ReportKind, question: ReportQuestion): Demand {

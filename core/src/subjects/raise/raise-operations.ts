@@ -49,6 +49,7 @@ import { listOfFields } from '../../records/upgrade';
 import { goAheadFor } from '../go-ahead/go-ahead';
 import { provisionalNumber } from '../numbers/numbers';
 import type { Asset } from '../plant/plant';
+import { dueBy, rulesOf } from '../raise-rules/raise-rules';
 import { findToAnswer, takenUp } from '../reports/change-report';
 import { photosOf } from '../reports/report';
 import { noteReportOn } from '../reports/reports-entries';
@@ -179,7 +180,8 @@ const raiseWork = defineOperation({
       title,
       reason,
       tradeId: args.tradeId ?? person?.tradeId ?? '',
-      dueAt: args.dueAt === null ? null : parseInstant(args.dueAt),
+      dueAt: args.dueAt === null ? await dueByRule(records, asset, args, context) : parseInstant(args.dueAt),
+      raisedBy: context.person.id,
       estimateMinutes,
       personIds: [...new Set(args.personIds)],
       crewId,
@@ -209,6 +211,17 @@ const raiseWork = defineOperation({
     return accepted;
   },
 });
+
+/** When raised work is due where nobody said: by how urgent it is, as its site wants it. What is done already is due no more. */
+async function dueByRule(
+  records: Records,
+  { siteId }: Asset,
+  { urgency, isDone }: { readonly urgency: WorkOrder['urgency']; readonly isDone?: boolean | undefined },
+  { at }: OperationContext,
+): Promise<Instant | null> {
+  if (isDone === true) return null;
+  return dueBy(rulesOf(siteId, await records.get('raiseRules', siteId)), urgency, at);
+}
 
 /** The reports that it answers: each hears of it, and its pictures stand in the record of the work. */
 async function takeUpReports(

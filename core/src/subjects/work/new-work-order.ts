@@ -23,7 +23,9 @@ export type WorkToMake = Pick<
   | 'createdAt'
   | 'cameFrom'
 > &
-  Partial<Pick<WorkOrder, 'alarmOf' | 'answers' | 'plan' | 'demands' | 'goAhead' | 'plannedOn' | 'wasDoneBefore'>>;
+  Partial<
+    Pick<WorkOrder, 'alarmOf' | 'answers' | 'plan' | 'demands' | 'goAhead' | 'plannedOn' | 'raisedBy' | 'wasDoneBefore'>
+  >;
 
 /** A work order on which nothing has been done. */
 export function newWorkOrder(said: WorkToMake): WorkOrder {

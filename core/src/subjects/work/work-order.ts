@@ -178,6 +178,8 @@ export interface WorkOrder {
   readonly goAhead?: { readonly since: Instant; readonly givenBy: PersonId | null };
   /** Its work was done before anybody raised it; absent where it was not. */
   readonly wasDoneBefore?: true;
+  /** Who raised it; absent where nobody did: a plan made it, or it is older than this. */
+  readonly raisedBy?: PersonId;
   /** The work order that led to this one. */
   readonly cameFrom: WorkOrderId | null;
 }
