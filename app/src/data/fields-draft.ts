@@ -33,7 +33,7 @@ export function useFieldsDraft<Fields extends object>(
   empty: Fields,
 ): FieldsDraft<Fields> {
   const { first, keep, forget } = useDraft(where);
-  const [fields, setFields] = useState(() => read(first, schema) ?? empty);
+  const [fields, setFields] = useState(() => readFields(first, schema) ?? empty);
   const latest = useRef(fields);
   const change = (some: Partial<Fields>): void => {
     latest.current = { ...latest.current, ...some };
@@ -43,7 +43,8 @@ export function useFieldsDraft<Fields extends object>(
   return { fields, change, forget };
 }
 
-function read<Fields>(kept: string, schema: yup.Schema<Fields>): Fields | null {
+/** The fields of a draft as they were kept; null where they are not of this shape. */
+export function readFields<Fields>(kept: string, schema: yup.Schema<Fields>): Fields | null {
   if (kept === '') return null;
   try {
     const checked = readArgs(schema, JSON.parse(kept));

@@ -27,7 +27,9 @@ interface Options<N extends OperationName, Values extends FieldValues> {
   /** The field in which an argument is typed, where its name is another. */
   readonly fieldOf?: (argument: string) => Path<Values>;
   /** What is said when it was taken. */
-  readonly said: string | ((args: ArgsOf<N>, typed: Values) => string);
+  readonly said: string | ((args: ArgsOf<N>, typed: Values, made: OperationId) => string);
+  /** Opens what was made, from the notice that tells of it; undefined for what cannot be opened. */
+  readonly opens?: (made: OperationId) => () => void;
   /** `made` is the id of the operation, and so of what it makes. */
   readonly onDone: (made: OperationId) => void;
 }
@@ -59,6 +61,7 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
   read,
   fieldOf = (argument) => argument as Path<Values>,
   said,
+  opens,
   onDone,
 }: Options<N, Values>): OperationForm<Values> {
   const say = useNotice((state) => state.say);
@@ -97,7 +100,7 @@ export function useOperationForm<N extends OperationName, Values extends FieldVa
       return;
     }
     draft.forget();
-    say(typeof said === 'string' ? said : said(typed.args, values));
+    say(typeof said === 'string' ? said : said(typed.args, values, made.value), opens?.(made.value));
     onDone(made.value);
   });
   return {

@@ -14,6 +14,8 @@ interface Props {
   readonly text: string | null;
   /** What takes back what the notice tells of; null where nothing does. */
   readonly undo: NoticeUndo | null;
+  /** Opens what the notice tells of. */
+  readonly onOpen: (() => void) | null;
   readonly onDismiss: () => void;
 }
 
@@ -24,7 +26,7 @@ const MOVED_MILLISECONDS = 500;
  * The bar itself, loaded with the first notice. It stays while somebody is at it: as long as it has the focus, and anew with each move
  * of a pointer over it. One that only rests where the bar has come up is not at it.
  */
-export function NoticeSnackbar({ text, undo, onDismiss }: Props): ReactElement {
+export function NoticeSnackbar({ text, undo, onOpen, onDismiss }: Props): ReactElement {
   const [isHeld, setIsHeld] = useState(false);
   const [movedAt, setMovedAt] = useState(0);
   useEffect(() => {
@@ -54,9 +56,11 @@ export function NoticeSnackbar({ text, undo, onDismiss }: Props): ReactElement {
         // The bar would go by its own clock, whoever is at it.
         duration={Infinity}
         wrapperStyle={belowTopBar}
-        {...(undo === null
-          ? {}
-          : { action: { label: 'Undo', onPress: undo.onUndo, contentStyle: { minHeight: TARGET } } })}
+        {...(onOpen !== null
+          ? { action: { label: 'Open', onPress: onOpen, contentStyle: { minHeight: TARGET } } }
+          : undo === null
+            ? {}
+            : { action: { label: 'Undo', onPress: undo.onUndo, contentStyle: { minHeight: TARGET } } })}
       >
         {text ?? ''}
       </Snackbar>

@@ -13,7 +13,7 @@ interface Props {
 
 /** Shows the sentence for a while. */
 export function NoticeBar({ undoOf }: Props): ReactElement | null {
-  const { text, clear } = useNotice();
+  const { text, open, clear } = useNotice();
   const [isThere, setIsThere] = useState(false);
   useEffect(() => {
     if (isThere) return undefined;
@@ -28,5 +28,5 @@ export function NoticeBar({ undoOf }: Props): ReactElement | null {
   }, [isThere, text]);
   const undo = useMemo(() => (text === null ? null : undoOf()), [text, undoOf]);
   if (!isThere) return null;
-  return <NoticeSnackbar text={text} undo={undo} onDismiss={clear} />;
+  return <NoticeSnackbar text={text} undo={undo} onOpen={open} onDismiss={clear} />;
 }

@@ -110,7 +110,7 @@ describe('a notice', () => {
     const onHold = jest.fn();
     const undo = { milliseconds: 60, onUndo: jest.fn(), onHold };
     const passed = (): Promise<unknown> => act(() => new Promise((resolve) => setTimeout(resolve, 120)));
-    await works.show(<NoticeSnackbar text="Kept." undo={undo} onDismiss={onDismiss} />);
+    await works.show(<NoticeSnackbar text="Kept." undo={undo} onOpen={null} onDismiss={onDismiss} />);
     act(() => screen.getByRole('button', { name: 'Undo' }).focus());
     await passed();
     expect([onDismiss.mock.calls.length, onHold.mock.calls]).toEqual([0, [[true]]]);

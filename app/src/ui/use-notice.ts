@@ -11,13 +11,16 @@ export interface NoticeUndo {
 
 interface NoticeState {
   readonly text: string | null;
-  readonly say: (text: string) => void;
+  /** Opens what the notice tells of; null where it tells of nothing that can be opened. */
+  readonly open: (() => void) | null;
+  readonly say: (text: string, open?: () => void) => void;
   readonly clear: () => void;
 }
 
 /** One short sentence about what just happened. */
 export const useNotice = create<NoticeState>((set) => ({
   text: null,
-  say: (text) => set({ text }),
-  clear: () => set({ text: null }),
+  open: null,
+  say: (text, open) => set({ text, open: open ?? null }),
+  clear: () => set({ text: null, open: null }),
 }));

@@ -1,24 +1,13 @@
-import { useLocalSearchParams } from 'expo-router';
+import { Redirect, useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
 import { piece } from '../../../src/ui/piece';
 
-const DoneScreen = piece(() =>
-  import('../../../src/features/already-done/done-screen').then((module) => module.DoneScreen),
-);
 const GapsScreen = piece(() =>
   import('../../../src/features/already-done/gaps-screen').then((module) => module.GapsScreen),
 );
 
-export default function AlreadyDone(): ReactElement {
-  const {
-    asset,
-    words = '',
-    work,
-    raised,
-  } = useLocalSearchParams<{ asset?: string; words?: string; work?: string; raised?: string }>();
-  return work === undefined ? (
-    <DoneScreen assetId={asset} words={words} raisedOn={raised} />
-  ) : (
-    <GapsScreen workOrderId={work} />
-  );
+/** What is still to be said of work that was written down as done. */
+export default function Gaps(): ReactElement {
+  const { work } = useLocalSearchParams<{ work?: string }>();
+  return work === undefined ? <Redirect href="/raise?way=done" /> : <GapsScreen workOrderId={work} />;
 }

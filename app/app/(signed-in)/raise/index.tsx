@@ -2,11 +2,19 @@ import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
 import { piece } from '../../../src/ui/piece';
 
-const RaiseScreen = piece(() =>
-  import('../../../src/features/raising/raise-screen').then((module) => module.RaiseScreen),
-);
+const RaisePage = piece(() => import('../../../src/features/raise-page/raise-page').then((module) => module.RaisePage));
 
 export default function Raise(): ReactElement {
-  const { asset, place } = useLocalSearchParams<{ asset?: string; place?: string }>();
-  return <RaiseScreen key={`${asset ?? ''} ${place ?? ''}`} assetId={asset} placeId={place} />;
+  const { asset, place, way, from, words } =
+    useLocalSearchParams<Partial<Record<'asset' | 'place' | 'way' | 'from' | 'words', string>>>();
+  return (
+    <RaisePage
+      key={`${asset ?? ''} ${place ?? ''}`}
+      assetId={asset}
+      placeId={place}
+      way={way}
+      from={from}
+      words={words}
+    />
+  );
 }

@@ -4,13 +4,8 @@ import { piece } from '../../../src/ui/piece';
 
 const PlanScreen = piece(() => import('../../../src/features/raising/plan-screen').then((module) => module.PlanScreen));
 
+/** Reports that are taken up. */
 export default function Plan(): ReactElement {
-  const {
-    asset,
-    words = '',
-    reports = '',
-    raised,
-  } = useLocalSearchParams<{ asset?: string; words?: string; reports?: string; raised?: string }>();
-  const reportIds = reports.split(',').filter((id) => id !== '') as never[];
-  return <PlanScreen assetId={asset} words={words} reportIds={reportIds} raisedOn={raised} />;
+  const { asset, reports = '' } = useLocalSearchParams<{ asset?: string; reports?: string }>();
+  return <PlanScreen assetId={asset} reportIds={reports.split(',').filter((id) => id !== '') as never[]} />;
 }

@@ -17,8 +17,7 @@ import { peekRows, perform } from '../../data/store';
 import { press, pressTwice, type, words } from '../../testing/hands';
 import { visited } from '../../testing/router';
 import { TestWorks } from '../../testing/works';
-import { RaiseScreen } from '../raising/raise-screen';
-import { DoneScreen } from './done-screen';
+import { RaisePage } from '../raise-page/raise-page';
 import { GapsScreen } from './gaps-screen';
 
 jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
@@ -35,7 +34,7 @@ const open = async (more: Parameters<typeof TestWorks.open>[0] = []): Promise<vo
     put('parts', aPart({ number: 'PACK-12' })),
     ...more,
   ]);
-  await works.show(<DoneScreen assetId={undefined} words="" />);
+  await works.show(<RaisePage assetId={undefined} placeId={undefined} way="done" />);
 };
 const line = 'pump 2: packing replaced, 1 h just now, 2x pack-12, stood still since 11';
 const LINE = 'What was done, in one line';
@@ -105,54 +104,53 @@ describe('work that is already done', () => {
   it('is still there half-written after a reload, and gone once it was kept', async () => {
     await open();
     await type(LINE, 'pump 2: pack');
-    await works.show(<DoneScreen assetId={undefined} words="" />);
+    await works.show(<RaisePage assetId={undefined} placeId={undefined} way="done" />);
     expect(document.querySelector('textarea')?.value).toBe('pump 2: pack');
     await press('Keep it');
-    await works.show(<DoneScreen assetId={undefined} words="" />);
+    await works.show(<RaisePage assetId={undefined} placeId={undefined} way="done" />);
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
-  it('takes what was photographed and spoken on Raise along, and begins with other words anew', async () => {
+  it('takes what was said, photographed and spoken along from any other way, and back', async () => {
     await open();
     works.server.signal = 'none';
-    await works.show(<RaiseScreen assetId={pump.id} placeId={undefined} />);
+    await works.show(<RaisePage assetId={pump.id} placeId={undefined} />);
     await type('What is it', 'Packing replaced');
     await press('Photo');
     await press('Voice note: press to begin');
-    const begun = { assetId: pump.id, raisedOn: pump.id };
-    await works.show(<DoneScreen {...begun} words="Packing replaced" />);
+    await press('Already done', 'radio');
     await type(LINE, 'Packing replaced, 1 h just now');
-    await works.show(<DoneScreen {...begun} words="Guard tightened" />);
-    expect(document.querySelector('textarea')?.value).toBe('Guard tightened');
-    await works.show(<DoneScreen {...begun} words="Packing replaced" />);
+    await press('Report it', 'radio');
     expect(document.querySelector('textarea')?.value).toBe('Packing replaced, 1 h just now');
+    await works.show(<RaisePage assetId={pump.id} placeId={undefined} />);
+    await press('Already done', 'radio');
     await press('Keep it');
     const id = asId<WorkOrderId>(visited.at(-1)?.split('=').at(-1) ?? '');
     const kinds = peekRows('entries', 'workOrder', id).map(({ content }) => content.kind);
     expect(kinds).toEqual(expect.arrayContaining(['labor', 'photo', 'voice']));
-    await works.show(<RaiseScreen assetId={pump.id} placeId={undefined} />);
+    await works.show(<RaisePage assetId={pump.id} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
   it('is found half-written from wherever it is begun again, and once only', async () => {
     await open();
-    await works.show(<DoneScreen assetId={pump.id} raisedOn={pump.id} words="Packing replaced" />);
+    await works.show(<RaisePage assetId={pump.id} placeId={undefined} />);
+    await press('Already done', 'radio');
     await type(LINE, 'Packing replaced, 1 h');
-    await works.show(<DoneScreen assetId={undefined} words="" />);
+    await works.show(<RaisePage assetId={undefined} placeId={undefined} way="done" />);
     await press('Packing replaced, 1 h', 'radio');
     expect(document.querySelector('textarea')?.value).toBe('Packing replaced, 1 h');
-    await works.show(<DoneScreen assetId={pump.id} raisedOn={pump.id} words="Packing replaced" />);
-    await press('Packing replaced, 1 h', 'radio');
-    await works.show(<DoneScreen assetId={undefined} words="" />);
+    await works.show(<RaisePage assetId={pump.id} placeId={undefined} way="done" />);
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
   it('stays without what was left out, also when the photo is left out after it', async () => {
     await open();
     works.server.signal = 'none';
-    await works.show(<RaiseScreen assetId={pump.id} placeId={undefined} />);
+    await works.show(<RaisePage assetId={pump.id} placeId={undefined} />);
     await press('Photo');
-    await works.show(<DoneScreen assetId={pump.id} raisedOn={pump.id} words={line} />);
+    await press('Already done', 'radio');
+    await type(LINE, line);
     await press(/Leave out: Stood still/);
     await press('Leave the photo out');
     await press('Keep it');
@@ -168,10 +166,10 @@ describe('work that is already done', () => {
   it('that names another machine than the sheet where it was begun is of that one, unless the other is chosen', async () => {
     const lift = anAsset({ id: asId<AssetId>('lift'), name: 'Lark lift', tag: 'LRK-1' });
     await open([put('assets', lift)]);
-    await works.show(<DoneScreen assetId={lift.id} words="" />);
+    await works.show(<RaisePage assetId={lift.id} placeId={undefined} way="done" />);
     await type(LINE, 'packing replaced, 1 h');
     expect(await keptOn()).toBe(lift.id);
-    await works.show(<DoneScreen assetId={lift.id} words="" />);
+    await works.show(<RaisePage assetId={lift.id} placeId={undefined} way="done" />);
     await type(LINE, 'pump 2: packing replaced, 1 h');
     expect(await keptOn()).toBe(pump.id);
   });

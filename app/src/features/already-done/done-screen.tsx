@@ -5,7 +5,7 @@ import { readDone, type DoneLine } from '@oilcan/core/already-done';
 import type { AssetId, Instant } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import { useDictation } from '../../data/dictation';
-import { forgetDraft, otherDrafts, useDraft } from '../../data/drafts';
+import { forgetDraft } from '../../data/drafts';
 import { now, useRow, useSettings, useTable } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
@@ -14,30 +14,29 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { TakenAlong, useTakenAlong, WhereField } from '../raising';
+import { otherRaised, TakenAlong, WhereField, type RaiseDraft, type RaisedAt } from '../raising';
 import { WhatItBecomes } from './what-it-becomes';
 
-const HALF_WRITTEN = 'already done';
 const MOST_OFFERED = 3;
 const ROOMY_HEIGHT = 700;
 const EXAMPLE = 'pump 2: packing replaced, 2 h just now, 1x pack-12, stood still since nine';
 
 interface Props {
-  readonly assetId: string | undefined;
-  readonly words: string;
-  /** Where on Raise it began, if it did. */
-  readonly raisedOn?: string | undefined;
+  /** What was said on the page that raises it, by any of its ways. */
+  readonly draft: RaiseDraft;
+  readonly at: RaisedAt;
+  /** What else could become of it. */
+  readonly ways: ReactElement;
 }
 
 /** One line about work that was done without a work order; what it means stands below, and is kept as a work order with its entries. */
-export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | null {
+export function DoneScreen({ draft, at, ways }: Props): ReactElement | null {
   const back = useBack('/shift');
-  // Other words from Raise begin another line; the one that is half-written waits where it began.
-  const where = `${HALF_WRITTEN} ${words}`.trimEnd();
-  const draft = useDraft(where);
-  const [others, setOthers] = useState(() => otherDrafts(HALF_WRITTEN, where).slice(0, MOST_OFFERED));
-  const along = useTakenAlong(raisedOn);
-  const [line, setLine] = useState(draft.first === '' ? words : draft.first);
+  const assetId = at?.is === 'asset' ? at.id : null;
+  const line = draft.words;
+  const [others, setOthers] = useState(() =>
+    line === '' ? otherRaised(draft.where, 'done').slice(0, MOST_OFFERED) : [],
+  );
   const [chosen, setChosen] = useState<AssetId | null>(null);
   const [leftOut, setLeftOut] = useState<Readonly<Record<AssetId, readonly string[]>>>({});
   const { height } = useWindowDimensions();
@@ -46,9 +45,8 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
   // Times are counted back from when the screen was opened or the line last changed.
   const [present, setPresent] = useState<Instant>(now);
   const write = (text: string): void => {
-    setLine(text);
     setPresent(now());
-    draft.keep(text);
+    draft.change({ words: text });
   };
   const dictation = useDictation((spoken) => write(`${line} ${spoken}`.trim()));
   const read = useMemo(
@@ -56,13 +54,13 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
     [line, assets, present, settings],
   );
   const likeliest = read.machines[0]?.asset.id ?? null;
-  const sheets = useRow('assets', (assetId as AssetId | undefined) ?? null);
+  const sheets = useRow('assets', assetId);
   const asset = useRow('assets', chosen ?? machineMeant(read, sheets) ?? likeliest);
   if (settings === undefined) return null;
   // Then it is one scroll: else what the line becomes would have no room below it.
-  const isCramped = height < ROOMY_HEIGHT || along.photos.length > 0 || along.voice !== null;
-  const goOnWith = ({ where: begun, text }: (typeof others)[number]): void => {
-    write(text);
+  const isCramped = height < ROOMY_HEIGHT || draft.photos.length > 0 || draft.voice !== null;
+  const goOnWith = ({ where: begun, words }: (typeof others)[number]): void => {
+    write(words);
     // It may be of another machine than the one where it is gone on with.
     setChosen(null);
     forgetDraft(begun);
@@ -71,6 +69,7 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
   const machines = chosen === null ? read.machines.slice(1, 4) : [];
   const said = (
     <View style={sheet.head}>
+      {ways}
       <Field label="What was done, in one line" value={line} onChange={write} lines={3} hint={EXAMPLE} autoFocus />
       {dictation === null ? null : (
         <Button
@@ -80,17 +79,17 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
         />
       )}
       <FormRefusal sentence={dictation?.error ?? null} />
-      {line !== words || others.length === 0 ? null : (
+      {line !== '' || others.length === 0 ? null : (
         <>
           <Words as="label">Half-written before: go on with it</Words>
           <Choices label="Half-written before: go on with it">
             {others.map((each) => (
-              <Choice key={each.where} word={beginningOf(each.text)} isChosen={false} onPress={() => goOnWith(each)} />
+              <Choice key={each.where} word={beginningOf(each.words)} isChosen={false} onPress={() => goOnWith(each)} />
             ))}
           </Choices>
         </>
       )}
-      <TakenAlong photos={along.photos} voice={along.voice} onChange={along.change} />
+      <TakenAlong photos={draft.photos} voice={draft.voice} onChange={draft.change} />
       {line.trim() === '' ? null : (
         <>
           <WhereField
@@ -118,19 +117,16 @@ export function DoneScreen({ assetId, words, raisedOn }: Props): ReactElement | 
         line={line}
         settings={settings}
         present={present}
-        taken={along}
+        taken={draft}
         isWithin={isCramped}
         leftOut={leftOut[asset.id] ?? []}
         onLeaveOut={(keys) => setLeftOut({ ...leftOut, [asset.id]: keys })}
-        onKept={() => {
-          draft.forget();
-          along.forget();
-        }}
+        onKept={draft.forget}
       />
     );
   return (
     <View style={sheet.screen}>
-      <TopBar title="Already done" {...back} />
+      <TopBar title="Raise" aside="already done" {...back} />
       {isCramped ? (
         <ScrollView role="main" keyboardShouldPersistTaps="handled">
           {said}

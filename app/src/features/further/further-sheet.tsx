@@ -1,19 +1,30 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { EntryId } from '@oilcan/core/kernel';
-import { standingEntries, urgencies, type Entry, type Urgency, type WorkOrder } from '@oilcan/core/work';
+import { useRouter } from 'expo-router';
+import { isLocalDay, type AssetId, type EntryId, type PersonId } from '@oilcan/core/kernel';
+import {
+  standingEntries,
+  urgencies,
+  workKinds,
+  type Entry,
+  type Urgency,
+  type WorkKind,
+  type WorkOrder,
+} from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
-import { useRows, useSettings } from '../../data/store';
+import { peekRow, useRow, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
+import { More } from '../../ui/more';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { urgencyWords } from '../../words/work-words';
+import { kindWords, urgencyWords } from '../../words/work-words';
 import { UsualKitChoice, useUsualKit } from '../raise';
+import { OnDay, OneOf, WhereField, WhoDoesIt } from '../raising';
 
 /** Of a long record the newest notes and photos are offered. */
 const MOST_OFFERED = 12;
@@ -25,10 +36,13 @@ interface Props {
 
 /** A new work order out of this one: machine, place and link are filled in, notes and photos go along if they are chosen. */
 export function FurtherSheet({ work, onClose }: Props): ReactElement {
+  const router = useRouter();
   const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
   const [{ title, tradeId: usualTradeId }, setUsualOf] = useState({ title: '', tradeId: work.tradeId });
-  const usual = useUsual({ assetId: work.assetId, kind: 'corrective', tradeId: usualTradeId, title });
+  const [assetId, setAssetId] = useState(work.assetId);
+  const [kind, setKind] = useState<WorkKind>('corrective');
+  const usual = useUsual({ assetId, kind, tradeId: usualTradeId, title });
   const usualKit = useUsualKit(usual, work.siteId);
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
@@ -39,10 +53,14 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       urgency: 'week' as Urgency,
       tradeId: work.tradeId,
       carried: [] as readonly EntryId[],
+      assetId: work.assetId,
+      kind: 'corrective' as WorkKind,
+      plannedOn: '' as string,
+      personIds: [] as PersonId[],
     },
     read: (typed) => {
       const raised = furtherWorkOrder({
-        assetId: work.assetId,
+        assetId: typed.assetId,
         title: typed.title.trim(),
         reason: typed.reason.trim() === '' ? `Noticed on ${work.number}, ${work.title}.` : typed.reason.trim(),
         urgency: typed.urgency,
@@ -50,16 +68,38 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
         cameFrom: work.id,
         carried: [...typed.carried],
       });
-      return { args: { ...raised, kit: [...usualKit.kit], estimateMinutes: usual?.minutes?.median ?? 0 } };
+      return {
+        args: {
+          ...raised,
+          kind: typed.kind,
+          kit: [...usualKit.kit],
+          estimateMinutes: usual?.minutes?.median ?? 0,
+          personIds: typed.personIds,
+          ...(isLocalDay(typed.plannedOn) ? { plannedOn: typed.plannedOn } : {}),
+        },
+      };
     },
-    said: 'Raised. A lead gives it out.',
+    said: ({ personIds }, _, made) =>
+      `${peekRow('workOrders', made)?.number ?? 'It'} is raised.${personIds.length === 0 ? ' A lead gives it out.' : ''}`,
+    opens: (made) => () => router.navigate(`/shift/${made}`),
     onDone: onClose,
   });
   const offered = standingEntries(entries)
     .filter(({ content }) => content.kind === 'note' || content.kind === 'photo')
     .sort((a, b) => (a.at < b.at ? 1 : -1))
     .slice(0, MOST_OFFERED);
-  const [urgency, tradeId, carried] = form.watch(['urgency', 'tradeId', 'carried']);
+  const [urgency, tradeId, carried, plannedOn, personIds] = form.watch([
+    'urgency',
+    'tradeId',
+    'carried',
+    'plannedOn',
+    'personIds',
+  ]);
+  const asset = useRow('assets', assetId);
+  const chooseMachine = (id: AssetId): void => {
+    form.setValue('assetId', id);
+    setAssetId(id);
+  };
   const toggle = (id: EntryId): void => {
     const without = carried.filter((each) => each !== id);
     form.setValue('carried', without.length < carried.length ? without : [...carried, id]);
@@ -103,6 +143,29 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
           </Choices>
         </>
       )}
+      <More word="Kind, day, person, machine" label="further work">
+        <OneOf
+          label="Kind of work"
+          of={workKinds}
+          words={kindWords}
+          chosen={kind}
+          onChoose={(next) => {
+            form.setValue('kind', next);
+            setKind(next);
+          }}
+        />
+        {settings === undefined ? null : (
+          <OnDay settings={settings} day={plannedOn} onChoose={(day) => form.setValue('plannedOn', day)} />
+        )}
+        {asset === undefined ? null : (
+          <WhoDoesIt asset={asset} personIds={personIds} onPeople={(ids) => form.setValue('personIds', [...ids])} />
+        )}
+        <WhereField
+          at={{ is: 'asset', id: assetId }}
+          onChoose={(at) => chooseMachine(at?.is === 'asset' ? at.id : work.assetId)}
+          isMachineOnly
+        />
+      </More>
       <UsualKitChoice of={usualKit} />
       <FormField control={form.control} name="reason" label="Why (not needed)" />
       {offered.length === 0 ? null : (

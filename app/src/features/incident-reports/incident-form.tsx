@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
@@ -32,36 +33,31 @@ import { Words } from '../../ui/words';
 import { VoiceToggle } from '../attachments';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
-import { TakenAlong, useTakenAlong, WhereField, type RaisedAt } from '../raising';
+import { TakenAlong, WhereField, type RaiseDraft, type RaisedAt } from '../raising';
 import { causeWords, incidentKindWords } from './incident-words';
 import { useIncidentDraft } from './use-incident-draft';
 
 interface Props {
+  /** What was said on the page that raises it, by any of its ways. */
+  readonly draft: RaiseDraft;
   readonly at: RaisedAt;
-  readonly words: string;
-  /** Where on Raise it began, if it did. */
-  readonly raisedOn?: string | undefined;
+  /** What else could become of it. */
+  readonly ways: ReactElement;
 }
 
 /** Somebody was hurt, or nearly; something was damaged, or got into nature. Only those whom it concerns will see it. */
-export function IncidentForm({ at: first, words: given, raisedOn }: Props): ReactElement | null {
+export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | null {
+  const router = useRouter();
   const back = useBack('/shift');
   const onward = useBack('/shift', '/raise');
   const palette = usePalette();
-  const say = useNotice((state) => state.say);
+  const tell = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const along = useTakenAlong(raisedOn);
-  const { change, forget, ...said } = useIncidentDraft({
-    on: first?.id ?? '',
-    words: given,
-    photos: along.photos,
-    voice: along.voice,
-    takenAt: along.takenAt,
-  });
-  const { kind, words, time, causes, presentIds, presentOthers, doneAtOnce, photos, voice } = said;
+  const { change, forget, kind, time, causes, presentIds, presentOthers, doneAtOnce } = useIncidentDraft(draft.where);
+  const { words, photos, voice } = draft;
   const [at, setAt] = useState<RaisedAt>(first);
-  const { trouble, take } = useCamera((taken) => change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
-  const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
+  const { trouble, take } = useCamera((taken) => draft.change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
+  const microphone = useKeptVoice((spoken) => draft.change({ voice: spoken }));
   const [signed, setSigned] = useState(unsigned);
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
@@ -102,10 +98,13 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
     }
     if (voice !== null) isSaid = (await performOrSay('incident.say-aloud', { incidentId, voice })) && isSaid;
     forget();
-    along.forget();
+    draft.forget();
     const number = peekRow('incidents', made.value)?.number ?? 'It';
     // Why something was not taken stays to be read.
-    if (isSaid) say(`${number} is reported. Only the leads and who was there see it.`);
+    if (isSaid)
+      tell(`${number} is reported. Only the leads and who was there see it.`, () =>
+        router.navigate(`/reports/incident/${made.value}`),
+      );
     onward.onBack();
     return true;
   };
@@ -114,8 +113,9 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
   const isAsked = (question: ReportQuestion): boolean => demand(question) !== 'not';
   return (
     <View style={sheet.screen}>
-      <TopBar title="Incident" {...back} />
+      <TopBar title="Raise" aside="incident" {...back} />
       <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
+        {ways}
         <Words soft>Only the leads of the site and those who were there see it.</Words>
         <Choices label="What kind of incident">
           {incidentKinds.map((each) => (
@@ -128,7 +128,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
           ))}
         </Choices>
         <WhereField at={at} onChoose={setAt} />
-        <Field label="What happened" value={words} onChange={(text) => change({ words: text })} lines={4} />
+        <Field label="What happened" value={words} onChange={(text) => draft.change({ words: text })} lines={4} />
         {isAsked('since') ? (
           <Field
             label="When"
@@ -180,7 +180,7 @@ export function IncidentForm({ at: first, words: given, raisedOn }: Props): Reac
           ) : null}
           <VoiceToggle voice={microphone} isSaid={voice !== null} />
         </View>
-        <TakenAlong photos={photos} voice={voice} onChange={change} />
+        <TakenAlong photos={photos} voice={voice} onChange={draft.change} />
         {isAsked('signature') ? (
           <View>
             <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>

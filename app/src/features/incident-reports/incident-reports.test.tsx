@@ -5,9 +5,8 @@ import { peekAll, peekRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
-import { passTime, TestWorks } from '../../testing/works';
-import { RaiseScreen } from '../raising/raise-screen';
-import { IncidentForm } from './incident-form';
+import { TestWorks } from '../../testing/works';
+import { RaisePage } from '../raise-page/raise-page';
 import { IncidentRows } from './incident-rows';
 import { IncidentScreen } from './incident-screen';
 
@@ -26,7 +25,7 @@ const open = async (rows: Parameters<typeof TestWorks.open>[0] = [], person = an
 describe('reporting an incident', () => {
   const show = async (rows: Parameters<typeof TestWorks.open>[0] = []): Promise<void> => {
     await open(rows);
-    await works.show(<IncidentForm at={{ is: 'asset', id: assetId }} words="" />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} way="incident" />);
   };
 
   it('says what happened, what led to it and what was done', async () => {
@@ -84,7 +83,7 @@ describe('reporting an incident', () => {
     await press('Haste', 'checkbox');
     await type(/What was done at once/, 'Roped off');
     await press('Photo (not needed)');
-    await works.show(<IncidentForm at={{ is: 'asset', id: assetId }} words="" />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} way="incident" />);
     expect(document.querySelector('textarea')?.value).toBe('Half a sent');
     await press('Another photo');
     await press('Report the incident');
@@ -93,22 +92,19 @@ describe('reporting an incident', () => {
     expect(incident?.notes).toMatchObject([{ words: '', photo: { fileId: seen.id } }]);
   });
 
-  it('takes along what was photographed and spoken on Raise, which begins anew after it', async () => {
+  it('takes along what was said, photographed and spoken in any other way, and keeps its own when one changes one’s mind', async () => {
     await open();
     works.server.signal = 'none';
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     await type('What is it', 'A bolt fell');
     await press('Photo');
     await press('Voice note: press to begin');
-    const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
-    await works.show(<IncidentForm {...begun} />);
+    await press('Incident', 'radio');
     await press('Haste', 'checkbox');
-    const isHasty = (): boolean => screen.queryByRole('checkbox', { name: 'Haste', checked: true }) !== null;
-    // Other words are another incident.
-    await works.show(<IncidentForm {...begun} words="A hand was cut" />);
-    expect(isHasty()).toBe(false);
-    await works.show(<IncidentForm {...begun} />);
-    expect(isHasty()).toBe(true);
+    await press('Report it', 'radio');
+    expect(document.querySelector('textarea')?.value).toBe('A bolt fell');
+    await press('Incident', 'radio');
+    expect(screen.queryByRole('checkbox', { name: 'Haste', checked: true })).not.toBeNull();
     await press('Report the incident');
     expect(peekAll('incidents')).toMatchObject([
       {
@@ -118,38 +114,20 @@ describe('reporting an incident', () => {
         notes: [{ words: '', voice: { seconds: 7 } }],
       },
     ]);
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
-  it('takes along what is taken once somebody went back to Raise, beside what it has', async () => {
+  it('leaves out what was taken after all', async () => {
     await open();
     works.server.signal = 'none';
-    const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
-    await works.show(<IncidentForm {...begun} />);
-    await press('Voice note: press to begin');
-    passTime(60_000);
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
-    await press('Photo');
-    await works.show(<IncidentForm {...begun} />);
-    expect([canPress('Leave the photo out'), canPress('Leave the voice note out')]).toEqual([true, true]);
-    await press('Leave the voice note out');
-    await works.show(<IncidentForm {...begun} />);
-    await press('Report the incident');
-    expect(peekAll('incidents')).toMatchObject([{ photo: { fileId: seen.id }, notes: [] }]);
-  });
-
-  it('leaves out what was taken on Raise after all', async () => {
-    await open();
-    works.server.signal = 'none';
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
+    await type('What is it', 'A bolt fell');
     await press('Photo');
     await press('Voice note: press to begin');
-    const begun = { at: { is: 'asset', id: assetId }, words: 'A bolt fell', raisedOn: assetId } as const;
-    await works.show(<IncidentForm {...begun} />);
+    await press('Incident', 'radio');
     await press('Leave the photo out');
     await press('Leave the voice note out');
-    await works.show(<IncidentForm {...begun} />);
     await press('Report the incident');
     expect(peekAll('incidents')).toMatchObject([{ photo: null, notes: [] }]);
   });

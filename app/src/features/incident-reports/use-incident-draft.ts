@@ -1,72 +1,36 @@
 import { causesField, presentField, type Incident } from '@oilcan/core/incidents';
-import { argsSchema, choiceField, optionalInstantField, type Instant } from '@oilcan/core/kernel';
+import { argsSchema, choiceField } from '@oilcan/core/kernel';
 import { incidentKinds } from '@oilcan/core/raise-rules';
-import { optionalVoiceField, photosField, type ReportPhoto, type ReportVoice } from '@oilcan/core/reports';
-import { draftText, isTakenLately, useFieldsDraft } from '../../data/fields-draft';
-import { now } from '../../data/store';
+import { draftText, useFieldsDraft } from '../../data/fields-draft';
 
 const draft = argsSchema({
   kind: choiceField(incidentKinds),
-  words: draftText(),
   time: draftText(),
   causes: causesField(),
   presentIds: presentField(),
   presentOthers: draftText(),
   doneAtOnce: draftText(),
-  photos: photosField(),
-  voice: optionalVoiceField(),
-  takenAt: optionalInstantField(),
 });
 
-/** What was said of an incident so far, but for the signature: that is given for the whole. */
-type Said = Pick<Incident, 'kind' | 'words' | 'causes' | 'presentIds' | 'presentOthers' | 'doneAtOnce'> & {
-  readonly photos: readonly ReportPhoto[];
+/** What is said of an incident beside its words and pictures, which any way of raising it has; but for the signature: that is given for the whole. */
+type Said = Pick<Incident, 'kind' | 'causes' | 'presentIds' | 'presentOthers' | 'doneAtOnce'> & {
   /** When it happened, as it is typed. */
   readonly time: string;
-  readonly voice: ReportVoice | null;
 };
-
-/** What was said and taken on Raise before it was said to be an incident. */
-interface Begun {
-  /** The machine or place at which it began; each has its own. */
-  readonly on: string;
-  readonly words: string;
-  readonly photos: readonly ReportPhoto[];
-  readonly voice: ReportVoice | null;
-  readonly takenAt: Instant | null;
-}
 
 interface IncidentDraft extends Said {
   readonly change: (some: Partial<Said>) => void;
   readonly forget: () => void;
 }
 
+const nothing: Said = { kind: 'nearMiss', time: '', causes: [], presentIds: [], presentOthers: '', doneAtOnce: '' };
+
 /**
- * An incident that is not reported yet: a reload in the middle loses nothing of it. Other words begin another incident.
+ * What is said of an incident that is not reported yet: a reload in the middle loses nothing of it.
+ *
+ * @param where the draft of what is raised there; each has its own
  */
-export function useIncidentDraft({ on, words, ...taken }: Begun): IncidentDraft {
-  const { fields, change, forget } = useFieldsDraft(`incident ${on} ${words}`.trimEnd(), draft, {
-    kind: 'nearMiss',
-    words,
-    time: '',
-    causes: [],
-    presentIds: [],
-    presentOthers: '',
-    doneAtOnce: '',
-    ...taken,
-  });
-  const { takenAt, photos, voice, ...said } = fields;
-  // Who went back to Raise may have taken something there since.
-  const isLater = taken.takenAt !== null && (takenAt === null || taken.takenAt > takenAt);
-  const isThere = isTakenLately(takenAt);
-  const shown = {
-    photos: isLater && taken.photos.length > 0 ? taken.photos : isThere ? photos : [],
-    voice: (isLater ? taken.voice : null) ?? (isThere ? voice : null),
-  };
-  return {
-    ...said,
-    ...shown,
-    change: (some) => change('photos' in some || 'voice' in some ? { ...shown, ...some, takenAt: now() } : some),
-    forget,
-  };
+export function useIncidentDraft(where: string): IncidentDraft {
+  const { fields, change, forget } = useFieldsDraft(`incident of ${where}`, draft, nothing);
+  return { ...fields, change, forget };
 }

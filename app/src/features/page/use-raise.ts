@@ -1,4 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
+import { isClosed } from '@oilcan/core/work';
 import { peekRow } from '../../data/store';
 import { useOpenParams } from './use-open-params';
 
@@ -8,9 +9,11 @@ export function useRaise(): () => void {
   const pathname = usePathname();
   const { asset, place, work, document } = useOpenParams();
   return () => {
-    const about = peekRow('workOrders', work ?? '') ?? peekRow('documents', document ?? '');
+    const job = peekRow('workOrders', work ?? '');
+    const about = job ?? peekRow('documents', document ?? '');
+    const from = job === undefined || isClosed(job.state) ? '' : `&from=${job.id}`;
     const assetId = about?.assetId ?? asset;
-    if (assetId !== undefined) router.navigate(`/raise?asset=${assetId}`);
+    if (assetId !== undefined) router.navigate(`/raise?asset=${assetId}${from}`);
     else if (place !== undefined && pathname.startsWith('/plant')) router.navigate(`/raise?place=${place}`);
     else router.navigate('/raise');
   };

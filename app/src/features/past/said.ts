@@ -143,7 +143,7 @@ export function lastFixSaid(fixes: readonly Fix[], now: Instant, names: Pick<Nam
 }
 
 /** The key of what fixed it last time. */
-export const LAST_FIX = 'last-fix';
+const LAST_FIX = 'last-fix';
 /** So many of the parts that were used are named. */
 const MOST_PARTS = 2;
 

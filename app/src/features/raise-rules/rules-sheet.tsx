@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { money, parseMoney, typedMoney, type SiteId } from '@oilcan/core/kernel';
 import {
   demandOf,
+  dueWithinOf,
   questionsOf,
   reportKinds,
   rulesOf,
@@ -10,7 +11,7 @@ import {
   type ReportKind,
   type ReportQuestion,
 } from '@oilcan/core/raise-rules';
-import { demands, workKinds } from '@oilcan/core/work';
+import { demands, urgencies, workKinds, type Urgency } from '@oilcan/core/work';
 import { usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -21,7 +22,7 @@ import { Button } from '../../ui/press';
 import { Segments } from '../../ui/segments';
 import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
-import { kindWords } from '../../words/work-words';
+import { kindWords, urgencyWords } from '../../words/work-words';
 
 const kindOfReportWords: Readonly<Record<ReportKind, string>> = {
   problem: 'Problem',
@@ -89,14 +90,23 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
     goAhead.aboveMinor === null ? '' : typedMoney(money(goAhead.aboveMinor, currency)),
   );
   const [hour, setHour] = useState(goAhead.minorPerHour === 0 ? '' : typedMoney(money(goAhead.minorPerHour, currency)));
+  const [hoursTyped, setHoursTyped] = useState(() =>
+    mapUrgencies((urgency) => String(dueWithinOf(rules)[urgency] ?? '')),
+  );
   if (settings === undefined) return null;
   const change = (part: Partial<RaiseRules>): void => setRules({ ...rules, ...part });
   const keep = async (): Promise<void> => {
     const [limit, perHour] = [minorOf(above, currency), minorOf(hour, currency)];
     if (limit === 'wrong' || perHour === 'wrong') return setWrong(`Write an amount in ${currency}, such as 500.`);
+    if (urgencies.some((urgency) => hoursOf(hoursTyped[urgency]) === 'wrong'))
+      return setWrong('Write whole hours, such as 12.');
+    const dueWithin = mapUrgencies((urgency) => {
+      const hours = hoursOf(hoursTyped[urgency]);
+      return hours === 'wrong' ? null : hours;
+    });
     const { id: _, ...args } = rules;
     const chosen = { ...goAhead, aboveMinor: limit, minorPerHour: perHour ?? 0 };
-    if (await run('raise-rules.set', { ...args, goAhead: chosen }, 'Kept.')) onClose();
+    if (await run('raise-rules.set', { ...args, dueWithin, goAhead: chosen }, 'Kept.')) onClose();
   };
   return (
     <BottomSheet
@@ -130,6 +140,22 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
         hint="Empty: cost does not matter."
       />
       <Field label={`An hour is taken to cost (${currency})`} value={hour} onChange={setHour} keyboard="decimal-pad" />
+      <Words as="heading" level={3}>
+        Due
+      </Words>
+      <Words soft>
+        What is raised is due so many hours later, by how soon it must be done. Whoever raises it may say otherwise.
+      </Words>
+      {urgencies.map((urgency) => (
+        <Field
+          key={urgency}
+          label={`${urgencyWords[urgency]}: hours until it is due`}
+          value={hoursTyped[urgency]}
+          onChange={(text) => setHoursTyped({ ...hoursTyped, [urgency]: text })}
+          keyboard="decimal-pad"
+          hint="Empty: at no time by itself."
+        />
+      ))}
       <Words as="heading" level={3}>
         Reports
       </Words>
@@ -189,6 +215,17 @@ function Questions({
       ))}
     </>
   );
+}
+
+/** Something for each urgency. */
+function mapUrgencies<T>(of: (urgency: Urgency) => T): Record<Urgency, T> {
+  return Object.fromEntries(urgencies.map((urgency) => [urgency, of(urgency)])) as Record<Urgency, T>;
+}
+
+/** Hours as they were typed; null for nothing typed. */
+function hoursOf(typed: string): number | null | 'wrong' {
+  if (typed.trim() === '') return null;
+  return /^\d{1,4}$/.test(typed.trim()) && Number(typed) > 0 ? Number(typed) : 'wrong';
 }
 
 /** The smallest coins of a typed amount; null for nothing typed. */

@@ -6,7 +6,7 @@ import { furtherWorkOrder } from '../../data/new-work';
 import { now, peekRow, perform, performMaking } from '../../data/store';
 import type { HowBad } from './how-bad';
 import { recordTaken } from './record-taken';
-import type { Taken } from './use-taken-along';
+import type { Taken } from './taken';
 
 const AT_ONCE = 'Done at once, without a plan.';
 
@@ -18,6 +18,8 @@ export interface ToDoNow extends Taken {
   readonly steps: ArgsOf<'work.raise'>['steps'];
   readonly me: PersonId;
   readonly how: HowBad;
+  /** The job of which it is further work; null where it stands for itself. */
+  readonly cameFrom: WorkOrderId | null;
 }
 
 /** Work that was begun at once. */
@@ -42,7 +44,7 @@ export async function doNow({ me, photos, voice, ...toDo }: ToDoNow): Promise<Fo
 }
 
 function workToRaise(
-  { assetId, words, steps, how }: Omit<ToDoNow, 'me' | keyof Taken>,
+  { assetId, words, steps, how, cameFrom }: Omit<ToDoNow, 'me' | keyof Taken>,
   me: PersonId,
 ): ArgsOf<'work.raise'> {
   const urgency = urgencyOfReport(how, peekRow('assets', assetId)?.criticality ?? null);
@@ -53,7 +55,7 @@ function workToRaise(
     // Whoever begins at once does not think that it can wait a week.
     urgency: urgency === 'now' ? 'now' : 'shift',
     tradeId: null,
-    cameFrom: null,
+    cameFrom,
   });
   const isOut = how.condition === 'stopped' || how.condition === 'reduced';
   const extent = how.condition === 'stopped' ? 'full' : 'reduced';

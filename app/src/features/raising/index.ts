@@ -1,5 +1,9 @@
 /** What other features may use of this one. */
+export { OnDay, OneOf, WhoDoesIt } from './plan-choices';
+export { RaiseScreen } from './raise-screen';
 export { recordTaken } from './record-taken';
 export { TakenAlong } from './taken-along';
-export { useTakenAlong, type Taken } from './use-taken-along';
+export { type Taken } from './taken';
+export { otherRaised, useRaiseDraft, type RaiseDraft } from './use-raise-draft';
+export { WaysChoice, waysOf, isWay, type Way } from './ways';
 export { WhereField, type RaisedAt } from './where-field';

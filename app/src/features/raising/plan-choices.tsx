@@ -1,13 +1,15 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CrewId, PersonId } from '@oilcan/core/kernel';
+import { addDays, localDate, type CrewId, type LocalDay, type PersonId } from '@oilcan/core/kernel';
+import type { Settings } from '@oilcan/core/settings';
 import type { Asset } from '@oilcan/core/plant';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
 import type { KitPart } from '@oilcan/core/work';
-import { peekRow, useRows, useTable } from '../../data/store';
+import { now, peekRow, useRows, useTable } from '../../data/store';
 import { Choice, Choices } from '../../ui/choice';
 import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
+import { sayLocalDay } from '../../words/dates';
 import { amountOf } from '../../words/amounts';
 import { counted } from '../../words/work-words';
 
@@ -39,22 +41,57 @@ export function OneOf<T extends string>({
   );
 }
 
+const DAYS_OFFERED = 5;
+
+/** The day for which it is planned: one of the next, or none. */
+export function OnDay({
+  settings,
+  day,
+  onChoose,
+}: {
+  readonly settings: Settings;
+  /** Empty for none. */
+  readonly day: string;
+  readonly onChoose: (day: LocalDay | '') => void;
+}): ReactElement {
+  const { zone, language } = settings;
+  const today = localDate(now(), zone);
+  const days = Array.from({ length: DAYS_OFFERED }, (_, after) => addDays(today, after));
+  return (
+    <View style={sheet.question}>
+      <Words as="label">On which day</Words>
+      <Choices label="On which day">
+        {days.map((each) => (
+          <Choice
+            key={each}
+            word={sayLocalDay(each, now(), zone, language)}
+            isChosen={each === day}
+            onPress={() => onChoose(each === day ? '' : each)}
+          />
+        ))}
+      </Choices>
+    </View>
+  );
+}
+
 /** People and a crew. */
 export function WhoDoesIt({
   asset,
   personIds,
-  crewId,
+  crewId = null,
   onPeople,
   onCrew,
 }: {
   readonly asset: Asset;
   readonly personIds: readonly PersonId[];
-  readonly crewId: CrewId | null;
+  readonly crewId?: CrewId | null;
   readonly onPeople: (ids: readonly PersonId[]) => void;
-  readonly onCrew: (id: CrewId | null) => void;
+  /** Left out where it is given to people only. */
+  readonly onCrew?: (id: CrewId | null) => void;
 }): ReactElement {
   const people = useTable('people').filter(({ siteIds }) => siteIds.includes(asset.siteId));
-  const crews = useTable('crews').filter(({ siteIds }) => siteIds.includes(asset.siteId));
+  const allCrews = useTable('crews');
+  const crews = onCrew === undefined ? [] : allCrews.filter(({ siteIds }) => siteIds.includes(asset.siteId));
   return (
     <View style={sheet.group} role="group" aria-label="Who does it">
       <Words as="label">Who does it</Words>
@@ -74,7 +111,7 @@ export function WhoDoesIt({
             isMany
             word={name}
             isChosen={crewId === id}
-            onPress={() => onCrew(crewId === id ? null : id)}
+            onPress={() => onCrew?.(crewId === id ? null : id)}
           />
         ))}
       </View>

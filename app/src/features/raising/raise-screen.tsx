@@ -2,11 +2,12 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
-import { asId, type AssetId, type PlaceId, type ReportId, type SiteId } from '@oilcan/core/kernel';
+import { asId, type AssetId, type ReportId, type SiteId } from '@oilcan/core/kernel';
 import { MOST_PHOTOS } from '@oilcan/core/reports';
-import { hasRole, type Refusal } from '@oilcan/core/operations';
+import type { Refusal } from '@oilcan/core/operations';
+import type { Asset } from '@oilcan/core/plant';
 import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
-import type { Hazard } from '@oilcan/core/work';
+import type { Hazard, WorkOrder } from '@oilcan/core/work';
 import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
 import { useDictation } from '../../data/dictation';
@@ -32,7 +33,8 @@ import { doNow } from './do-now';
 import { HowBadChoice } from './how-bad';
 import { KnownThere } from './known-there';
 import { TakenAlong } from './taken-along';
-import { useRaiseDraft } from './use-raise-draft';
+import { PlanForm } from './plan-form';
+import type { RaiseDraft } from './use-raise-draft';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
 
@@ -42,12 +44,18 @@ const NOT_SAID = 'Say first where it is, and what: in words, by voice or with a 
 const SPOKEN = 'Spoken: listen to the voice note';
 
 interface Props {
-  readonly assetId: string | undefined;
-  readonly placeId: string | undefined;
+  readonly draft: RaiseDraft;
+  readonly at: RaisedAt;
+  readonly onAt: (at: RaisedAt) => void;
+  readonly way: 'now' | 'plan' | 'report';
+  /** The job of which it is further work; none where it stands for itself. */
+  readonly cameFrom?: WorkOrder | undefined;
+  /** What else could become of it. */
+  readonly ways: ReactElement;
 }
 
-/** Something is wrong, or has to be done: said once, and then reported, or done at once. */
-export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
+/** Something is wrong, or has to be done: said once, and then done at once, planned, or reported. */
+export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Props): ReactElement {
   const back = useBack('/shift');
   const router = useRouter();
   const palette = usePalette();
@@ -56,10 +64,8 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const isNarrow = useIsNarrow();
   const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const raisedOn = assetId ?? placeId ?? '';
-  const { words, how, photos, voice, change, forget } = useRaiseDraft(raisedOn);
+  const { words, how, photos, voice, change, forget } = draft;
   const setWords = (text: string): void => change({ words: text });
-  const [at, setAt] = useState<RaisedAt>(atOf(assetId, placeId));
   const camera = useCamera((taken) => change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
   const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
   const [procedure, setProcedure] = useState<Procedure | null>(null);
@@ -77,12 +83,11 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   const hazards = dangers?.hazards ?? [];
   const fitting = useFitting(asset?.id, words);
   if (person === null) return <></>;
-  const mayWork = hasRole(person, ['technician', 'lead']);
   const written = words.trim() === '' && voice !== null ? SPOKEN : words.trim();
   const isSaid = at !== null && written !== '';
-  const leave = (sentence: string | null): void => {
+  const leave = (sentence: string | null, open?: string): void => {
     forget();
-    if (sentence !== null) say(sentence);
+    if (sentence !== null) say(sentence, open === undefined ? undefined : () => router.navigate(open));
     back.onBack();
   };
   const report = async (): Promise<boolean> => {
@@ -97,13 +102,16 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
     if (voice !== null) isSaid = (await performOrSay('report.say-aloud', { reportId, voice })) && isSaid;
     const number = peekRow('reports', made.value)?.number ?? 'Reported';
     // Why something was not taken stays to be read.
-    leave(isSaid ? `${number}: a lead is told. What becomes of it stands under your work.` : null);
+    leave(
+      isSaid ? `${number}: a lead is told. What becomes of it stands under your work.` : null,
+      `/reports/${made.value}`,
+    );
     return true;
   };
   const start = async (): Promise<boolean> => {
     if (asset === undefined) return false;
     const steps = procedure?.steps ?? [];
-    const toDo = { assetId: asset.id, words: written, steps, how, photos, voice };
+    const toDo = { assetId: asset.id, words: written, steps, how, photos, voice, cameFrom: cameFrom?.id ?? null };
     const begun = await doNow({ ...toDo, me: person.id });
     if (!begun.ok) return told(begun);
     const { workOrderId, trouble: left } = begun.value;
@@ -114,14 +122,15 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
   };
   const keys = (
     <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
-      <Button
-        rank={!mayWork ? 'primary' : 'secondary'}
-        word="Report it"
-        cannot={!isSaid && NOT_SAID}
-        style={sheet.key}
-        onPress={() => once(report)}
-      />
-      {mayWork ? (
+      {way === 'report' ? (
+        <Button
+          rank="primary"
+          word="Report it"
+          cannot={!isSaid && NOT_SAID}
+          style={sheet.key}
+          onPress={() => once(report)}
+        />
+      ) : (
         <Button
           rank="primary"
           word={hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
@@ -129,7 +138,7 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
           style={sheet.key}
           onPress={() => once(start)}
         />
-      ) : null}
+      )}
     </View>
   );
   return (
@@ -139,7 +148,8 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
         <View style={isWide ? sheet.columns : sheet.column}>
           <View style={isWide ? sheet.half : sheet.column}>
             <WhereField at={at} onChoose={setAt} />
-            {mayWork && hazards.length > 0 ? <HazardsThere hazards={hazards} /> : null}
+            {ways}
+            {way === 'now' && hazards.length > 0 ? <HazardsThere hazards={hazards} /> : null}
             <Field label="What is it" value={words} onChange={setWords} lines={3} />
             {asset === undefined || words.trim() !== '' ? null : <UsualWords asset={asset} onChoose={setWords} />}
             <View style={sheet.keys}>
@@ -164,12 +174,16 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
           </View>
           <View style={isWide ? sheet.half : sheet.column}>
             <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />
-            <HowBadChoice
-              how={how}
-              onChange={change}
-              asks={{ condition: asks('condition') && at?.is === 'asset', danger: asks('danger') }}
-            />
-            {mayWork && fitting !== null ? (
+            {way === 'plan' ? (
+              <PlanHere asset={asset} draft={draft} words={written} cameFrom={cameFrom} onMade={forget} />
+            ) : (
+              <HowBadChoice
+                how={how}
+                onChange={change}
+                asks={{ condition: asks('condition') && at?.is === 'asset', danger: asks('danger') }}
+              />
+            )}
+            {way === 'now' && fitting !== null ? (
               <Choice
                 isMany
                 word={`Do it by “${fitting.title}”, ${counted(fitting.steps.length, 'step', 'steps')}`}
@@ -178,19 +192,13 @@ export function RaiseScreen({ assetId, placeId }: Props): ReactElement {
               />
             ) : null}
             <FormRefusal sentence={refusal ?? camera.trouble ?? microphone?.trouble ?? dictation?.error ?? null} />
-            <OtherWays person={person} at={at} words={words} raisedOn={raisedOn} />
           </View>
         </View>
-        {isNarrow ? keys : null}
+        {isNarrow && way !== 'plan' ? keys : null}
       </ScrollView>
-      {isNarrow ? null : keys}
+      {isNarrow || way === 'plan' ? null : keys}
     </View>
   );
-}
-
-function atOf(assetId: string | undefined, placeId: string | undefined): RaisedAt {
-  if (assetId !== undefined) return { is: 'asset', id: assetId as AssetId };
-  return placeId === undefined ? null : { is: 'place', id: placeId as PlaceId };
 }
 
 /** Which questions the lead of a site wants to be asked; no other is shown. */
@@ -224,32 +232,31 @@ function HazardsThere({ hazards }: { readonly hazards: readonly Hazard[] }): Rea
   );
 }
 
-/** What else can be raised, one press further. */
-function OtherWays({
-  person,
-  at,
+/** The plan, as soon as it is said on which machine. */
+function PlanHere({
+  asset,
+  draft,
   words,
-  raisedOn,
+  cameFrom,
+  onMade,
 }: {
-  readonly person: Parameters<typeof hasRole>[0];
-  readonly at: RaisedAt;
+  readonly asset: Asset | undefined;
+  readonly draft: RaiseDraft;
   readonly words: string;
-  readonly raisedOn: string;
+  readonly cameFrom: WorkOrder | undefined;
+  readonly onMade: () => void;
 }): ReactElement {
-  const router = useRouter();
-  const asked = new URLSearchParams({ raised: raisedOn });
-  if (at !== null) asked.set(at.is, at.id);
-  if (words.trim() !== '') asked.set('words', words.trim().slice(0, 500));
+  if (asset === undefined) return <Words>Work is always on a machine. Choose it first.</Words>;
   return (
-    <View style={sheet.keys}>
-      {hasRole(person, ['lead']) ? (
-        <Button word="Plan it" onPress={() => router.navigate(`/raise/plan?${asked}`)} />
-      ) : null}
-      {hasRole(person, ['technician', 'lead']) ? (
-        <Button word="It is already done" onPress={() => router.navigate(`/raise/done?${asked}`)} />
-      ) : null}
-      <Button word="An incident" onPress={() => router.navigate(`/raise/incident?${asked}`)} />
-    </View>
+    <PlanForm
+      key={asset.id}
+      asset={asset}
+      words={words}
+      reports={[]}
+      along={draft}
+      cameFrom={cameFrom}
+      onMade={onMade}
+    />
   );
 }
 

@@ -1,4 +1,5 @@
-import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { addMinutes, asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
 import {
   ann,
   aHazardRegister,
@@ -10,19 +11,22 @@ import {
   bob,
   lea,
   minutesLater,
+  noon,
   put,
   smallWorks,
   somePlace,
   someRules,
   workId,
 } from '@oilcan/core/testing';
+import type { WorkOrder } from '@oilcan/core/work';
+import { useNotice } from '../../ui/use-notice';
 import { peekAll, peekRow, peekRows } from '../../data/store';
 import { canPress, press, pressTwice, type, words } from '../../testing/hands';
 import { seen } from '../../testing/pretend-senses';
 import { visited } from '../../testing/router';
 import { passTime, TestWorks } from '../../testing/works';
 import { PlanScreen } from './plan-screen';
-import { RaiseScreen } from './raise-screen';
+import { RaisePage } from '../raise-page/raise-page';
 
 jest.mock('../../data/pictures/take-picture', () => jest.requireActual<object>('../../testing/pretend-senses'));
 jest.mock('../../data/files/use-voice', () => jest.requireActual<object>('../../testing/pretend-senses'));
@@ -43,9 +47,13 @@ const rows = [
   ),
   put('hazardRegister', aHazardRegister({ hazards })),
 ];
+const pressReport = async (): Promise<void> => {
+  await press('Report it', 'radio');
+  await press('Report it');
+};
 const raise = async (more: Parameters<typeof TestWorks.open>[0] = [], person = ann): Promise<void> => {
   works = await TestWorks.open([...rows, ...more], person);
-  await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+  await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
 };
 
 describe('raising something on a machine', () => {
@@ -54,7 +62,7 @@ describe('raising something on a machine', () => {
     await type('What is it', 'It squeaks at the start');
     await press('It stands still', 'radio');
     await press('Yes', 'radio');
-    await press('Report it');
+    await pressReport();
     const [report] = (await works.sent()).peekList('reports', 'asset', assetId);
     expect(report).toMatchObject({
       words: 'It squeaks at the start',
@@ -128,6 +136,7 @@ describe('raising something on a machine', () => {
   it.each(['Report it', 'Hazards read: do it now'])('is raised once however often “%s” is pressed', async (key) => {
     await raise();
     await type('What is it', 'It squeaks');
+    if (key === 'Report it') await press(key, 'radio');
     await pressTwice(key);
     const records = await works.sent();
     const raised = [
@@ -147,7 +156,7 @@ describe('raising something on a machine', () => {
     works.server.signal = 'none';
     await press('Photo');
     await press('Voice note: press to begin');
-    await press('Report it');
+    await pressReport();
     const [report] = peekRows('reports', 'asset', assetId);
     expect(report).toMatchObject({
       words: 'Spoken: listen to the voice note',
@@ -155,7 +164,7 @@ describe('raising something on a machine', () => {
       events: [{ is: 'said', voice: { seconds: 7 } }],
     });
 
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     await type('What is it', 'Guard is loose');
     await press('It stands still', 'radio');
     await press('Photo');
@@ -177,7 +186,7 @@ describe('raising something on a machine', () => {
     await press('Another photo');
     await press('Another photo');
     await press('Leave photo 2 out');
-    await press('Report it');
+    await pressReport();
     const [report] = peekRows('reports', 'asset', assetId);
     expect(report).toMatchObject({ photo: { fileId: seen.id }, events: [{ is: 'said', photo: { fileId: seen.id } }] });
     expect(report?.events).toHaveLength(1);
@@ -191,7 +200,7 @@ describe('raising something on a machine', () => {
     await press('Photo');
     await press('Leave the voice note out');
     await press('Leave the photo out');
-    await press('Report it');
+    await pressReport();
     expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'It squeaks', photo: null, events: [] }]);
   });
 
@@ -220,21 +229,21 @@ describe('raising something on a machine', () => {
     works.server.signal = 'none';
     const tooMany = 'Half a sentence '.repeat(700);
     await type('What is it', tooMany);
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe(tooMany);
     await type('What is it', 'Half a sentence');
     await press('It stands still', 'radio');
     await press('Photo');
     await press('Voice note: press to begin');
-    await works.show(<RaiseScreen assetId={undefined} placeId={somePlace.id} />);
+    await works.show(<RaisePage assetId={undefined} placeId={somePlace.id} />);
     expect(document.querySelector('textarea')?.value).toBe('');
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('Half a sentence');
-    await press('Report it');
+    await pressReport();
     expect(peekRows('reports', 'asset', assetId)).toMatchObject([
       { condition: 'stopped', photo: { fileId: seen.id }, events: [{ voice: { seconds: 7 } }] },
     ]);
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     expect(document.querySelector('textarea')?.value).toBe('');
   });
 
@@ -244,8 +253,8 @@ describe('raising something on a machine', () => {
     await type('What is it', 'Half a sentence');
     await press('Photo');
     passTime(21 * 3_600_000);
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
-    await press('Report it');
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
+    await pressReport();
     expect(peekRows('reports', 'asset', assetId)).toMatchObject([{ words: 'Half a sentence', photo: null }]);
   });
 
@@ -253,7 +262,7 @@ describe('raising something on a machine', () => {
     await raise();
     works.server.signal = 'none';
     await type('What is it', 'It squeaks');
-    await press('Report it');
+    await pressReport();
     expect(works.said).toMatch(/P-/);
     works.server.signal = 'good';
     expect((await works.sent()).peekList('reports', 'asset', assetId)).toHaveLength(1);
@@ -263,67 +272,142 @@ describe('raising something on a machine', () => {
 describe('without a machine', () => {
   it('it is found by its name, or only the place is', async () => {
     works = await TestWorks.open(rows);
-    await works.show(<RaiseScreen assetId={undefined} placeId={undefined} />);
+    await works.show(<RaisePage assetId={undefined} placeId={undefined} />);
     expect(words()).toContain('Where you are at work');
     await type('Which machine or place', 'pump');
     await press(/^Pump house/);
     await type('What is it', 'The light is out');
-    await press('Report it');
+    await pressReport();
     const [report] = (await works.sent()).peekList('reports', 'place', somePlace.id);
     expect(report).toMatchObject({ assetId: null, words: 'The light is out' });
   });
 });
 
-describe('a lead’s new work order', () => {
-  it('is given to people for a day, by a procedure', async () => {
-    works = await TestWorks.open(rows, lea);
-    await works.show(<PlanScreen assetId={assetId} words="Guard is loose" reportIds={[]} />);
+describe('work that is planned for later', () => {
+  const plan = async (person = ann, more: Parameters<typeof raise>[0] = []): Promise<void> => {
+    await raise(more, person);
+    await press('Plan it', 'radio');
+    await type('What is it', 'Guard is loose');
+  };
+  const made = async (): Promise<WorkOrder | undefined> =>
+    (await works.sent()).peekAll('workOrders').find(({ title }) => title === 'Guard is loose');
+
+  it('is given by a lead to people for a day, by a procedure', async () => {
+    await plan(lea);
     await press('Bob', 'checkbox');
-    await press('today', 'radio');
+    const [, onDay] = screen.getAllByRole('radio', { name: 'today' });
+    fireEvent.click(onDay as HTMLElement);
     await press(/Change the output seal/, 'checkbox');
-    await pressTwice('Raise this work order');
-    const [made, ...more] = (await works.sent())
-      .peekAll('workOrders')
-      .filter(({ title }) => title === 'Guard is loose');
-    expect(more).toEqual([]);
-    expect(made).toMatchObject({ personIds: [bob.id], plannedOn: '2026-11-23', hazards });
+    await pressTwice('Plan this work');
+    expect(await made()).toMatchObject({ personIds: [bob.id], plannedOn: '2026-11-23', hazards });
+    expect((await works.sent()).peekAll('workOrders')).toHaveLength(2);
   });
 
-  it('answers the reports that it takes up, filled in by them', async () => {
-    const stopped = aReport({ by: bob.id, condition: 'stopped', urgency: 'shift' });
-    works = await TestWorks.open([...rows, put('reports', stopped)], lea);
-    await works.show(<PlanScreen assetId={assetId} words="" reportIds={[stopped.id]} />);
-    await press('Take it up');
-    const records = await works.sent();
-    const id = records.peek('reports', stopped.id)?.workOrderId ?? '';
-    expect(records.peek('workOrders', id)).toMatchObject({ title: stopped.words, urgency: 'shift' });
-    expect(records.peek('assets', assetId)?.condition).toBe('stopped');
+  it('is a technician’s own, due by how soon it must be done, and says its number, which opens it', async () => {
+    await plan();
+    await press('This shift', 'radio');
+    await press('Plan this work');
+    const work = await made();
+    expect(work).toMatchObject({
+      personIds: [ann.id],
+      urgency: 'shift',
+      dueAt: addMinutes(work?.createdAt ?? noon, 12 * 60),
+      raisedBy: ann.id,
+    });
+    expect(works.said).toBe(`${work?.number} is planned.`);
+    act(() => useNotice.getState().open?.());
+    expect(visited.at(-1)).toBe(`/shift/${work?.id}`);
   });
 
-  it('takes along what was photographed and spoken on Raise, which begins anew after it', async () => {
+  it('is for a day, a mate or nobody, with steps of every kind', async () => {
+    await plan();
+    await press('Ann', 'checkbox');
+    await press('tomorrow', 'radio');
+    await press('Write a step');
+    await type('A step', 'Measure the gap');
+    await press('Number', 'radio');
+    await press('Add this step');
+    expect(words()).toContain('Write the unit, such as mm.');
+    await type('Unit', 'mm');
+    await press('Add this step');
+    await type('A step', 'Colour');
+    await press('Choice', 'radio');
+    await type('To choose from, with commas between', 'red, green');
+    await press('Add this step');
+    await type('A step', 'Signed off');
+    await press('Signature', 'radio');
+    await type('Who signs', 'Operator');
+    await press('Add this step');
+    await press(/^Leave out step 2/);
+    await press('Plan this work');
+    const work = await made();
+    expect(work).toMatchObject({ personIds: [], dueAt: '2026-11-24T15:00:00.000Z' });
+    expect(works.said).toContain('Nobody has it yet.');
+    const steps = (await works.sent()).peekList('steps', 'workOrder', work?.id ?? 'none');
+    expect(steps.map(({ question }) => question)).toMatchObject([
+      { type: 'number', unit: 'mm' },
+      { type: 'signature', who: 'Operator' },
+    ]);
+  });
+
+  it('waits for a lead where the site wants it, and says so before and after', async () => {
+    const goAhead = { kinds: ['corrective'], aboveMinor: null, minorPerHour: 0 } as const;
+    await plan(ann, [put('raiseRules', someRules({ goAhead }))]);
+    expect(words()).toContain('It will wait until a lead lets it start.');
+    await press('Plan this work');
+    expect(works.said).toContain('waits for a lead');
+    expect((await made())?.goAhead?.givenBy).toBeNull();
+  });
+
+  it('stays half-planned when one changes one’s mind or the page is closed, for that machine', async () => {
+    await plan();
+    await press('Now', 'radio');
+    await press('Report it', 'radio');
+    await press('Plan it', 'radio');
+    expect(screen.queryByRole('radio', { name: 'Now', checked: true })).not.toBeNull();
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
+    expect(screen.queryByRole('radio', { name: 'Now', checked: true })).not.toBeNull();
+    expect(document.querySelector('textarea')?.value).toBe('Guard is loose');
+  });
+
+  it('takes along what was photographed and spoken, and the page begins anew after it', async () => {
     await raise([], lea);
     works.server.signal = 'none';
     await type('What is it', 'Guard is loose');
     await press('Photo');
     await press('Voice note: press to begin');
-    await press('Plan it');
-    const asked = new URLSearchParams(visited.at(-1)?.split('?').at(-1));
-    expect(Object.fromEntries(asked)).toEqual({ raised: assetId, asset: assetId, words: 'Guard is loose' });
-    await works.show(<PlanScreen assetId={assetId} words="Guard is loose" reportIds={[]} raisedOn={assetId} />);
-    await press('Raise this work order');
-    const [made] = peekAll('workOrders').filter(({ title }) => title === 'Guard is loose');
-    const entries = peekRows('entries', 'workOrder', made?.id ?? asId<WorkOrderId>('none')).map(
-      ({ content }) => content,
+    await press('Plan this work');
+    const [work] = peekAll('workOrders').filter(({ title }) => title === 'Guard is loose');
+    await waitFor(() =>
+      expect(
+        peekRows('entries', 'workOrder', work?.id ?? asId<WorkOrderId>('none')).map(({ content }) => content),
+      ).toEqual(
+        expect.arrayContaining([
+          expect.objectContaining({ kind: 'photo', fileId: seen.id }),
+          expect.objectContaining({ kind: 'voice', seconds: 7 }),
+        ]),
+      ),
     );
-    expect(entries).toContainEqual(expect.objectContaining({ kind: 'photo', fileId: seen.id }));
-    expect(entries).toContainEqual(expect.objectContaining({ kind: 'voice', seconds: 7 }));
-    await works.show(<RaiseScreen assetId={assetId} placeId={undefined} />);
+    await works.show(<RaisePage assetId={assetId} placeId={undefined} />);
     expect([document.querySelector('textarea')?.value, canPress('Play 0:07')]).toEqual(['', false]);
   });
 
   it('wants a machine first', async () => {
     works = await TestWorks.open([...rows, put('workOrders', aWorkOrder({ assetId: asId<AssetId>('x') }))], lea);
-    await works.show(<PlanScreen assetId={undefined} words="" reportIds={[]} />);
+    await works.show(<RaisePage assetId={undefined} placeId={undefined} />);
     expect(words()).toContain('Work is always on a machine. Choose it first.');
+  });
+});
+
+describe('reports that are taken up', () => {
+  it('fill the plan in', async () => {
+    const stopped = aReport({ by: bob.id, condition: 'stopped', urgency: 'shift' });
+    works = await TestWorks.open([...rows, put('reports', stopped)], lea);
+    await works.show(<PlanScreen assetId={assetId} reportIds={[stopped.id]} />);
+    await press('Take it up');
+    const records = await works.sent();
+    const id = records.peek('reports', stopped.id)?.workOrderId ?? '';
+    expect(records.peek('workOrders', id)).toMatchObject({ title: stopped.words, urgency: 'shift' });
+    expect(records.peek('assets', assetId)?.condition).toBe('stopped');
   });
 });

@@ -2,7 +2,7 @@ import type { WorkOrderId } from '@oilcan/core/kernel';
 import type { Outcome, Refusal } from '@oilcan/core/operations';
 import type { ArgsOf } from '@oilcan/core/registry';
 import { perform } from '../../data/store';
-import type { Taken } from './use-taken-along';
+import type { Taken } from './taken';
 
 /**
  * Records on a work order what was photographed and spoken of it, one after the other. Gives why something was not taken.

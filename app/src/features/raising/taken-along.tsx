@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from '../../ui/press';
 import { PlayVoice } from '../attachments';
 import { Picture } from '../photos';
-import type { Taken } from './use-taken-along';
+import type { Taken } from './taken';
 
 interface Props extends Taken {
   readonly onChange: (some: Partial<Taken>) => void;

@@ -1,17 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendar } from '@mdi/js';
-import {
-  addDays,
-  beginOfDay,
-  inZone,
-  isLocalDay,
-  latestWallTime,
-  localDate,
-  OilcanError,
-  type Instant,
-  type LocalDay,
-} from '@oilcan/core/kernel';
+import { addDays, beginOfDay, inZone, isLocalDay, localDate, type Instant, type LocalDay } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import { urgencies, type WorkOrder } from '@oilcan/core/work';
 import { useKeptText } from '../../data/drafts';
@@ -25,6 +15,7 @@ import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayLocalDay, sayMoment } from '../../words/dates';
+import { timeOn, USUAL_DUE_TIME } from './due-on';
 import { urgencyWords } from '../../words/work-words';
 
 const WhenPicker = piece(() => import('../../forms/when-picker').then((module) => module.WhenPicker));
@@ -48,8 +39,6 @@ const usualReasons: Readonly<Record<Exclude<Aspect, 'planned'>, readonly string[
 
 /** So many days are offered as buttons. */
 const DAYS_OFFERED = 4;
-/** What is due by a day and had no time before is due by this time of it. */
-const USUAL_DUE_TIME = '16:00';
 
 interface Props {
   readonly work: WorkOrder;
@@ -279,17 +268,6 @@ function Days({ settings: { zone, language }, firstDay, verb, onDay }: DaysProps
       ) : null}
     </View>
   );
-}
-
-/** When the clock shows this on a day; null for what is no time. */
-function timeOn(day: LocalDay, text: string, zone: string): Instant | null {
-  try {
-    const at = latestWallTime(text.replace('.', ':'), beginOfDay(addDays(day, 1), zone), zone);
-    return at >= beginOfDay(day, zone) ? at : null;
-  } catch (error) {
-    if (error instanceof OilcanError) return null;
-    throw error;
-  }
 }
 
 const sheet = StyleSheet.create({

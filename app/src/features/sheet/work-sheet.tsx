@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState, type ReactElement } from 'rea
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isClosed, isOpen, type WorkOrder } from '@oilcan/core/work';
 import { lookUpWork, peekRow, usePhone, useRow, useRows } from '../../data/store';
 import { Dipstick } from '../../ui/dipstick';
 import { Button } from '../../ui/press';
@@ -309,7 +309,13 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
 function RaiseHere({ work }: { readonly work: WorkOrder }): ReactElement {
   const router = useRouter();
   const assetId = useMachineInSight(work);
-  return <Button rank="quiet" word="Raise" onPress={() => router.navigate(`/raise?asset=${assetId}`)} />;
+  return (
+    <Button
+      rank="quiet"
+      word="Raise"
+      onPress={() => router.navigate(`/raise?asset=${assetId}${isClosed(work.state) ? '' : `&from=${work.id}`}`)}
+    />
+  );
 }
 
 /** Keeps this job beside whatever is opened next, or lets go of it. */

@@ -1,30 +1,20 @@
-import { useMemo, useState, type ReactElement } from 'react';
+import { useMemo, type ReactElement } from 'react';
 import { List } from 'react-native-paper';
-import type { StopId } from '@oilcan/core/kernel';
+import type { AssetId, StopId } from '@oilcan/core/kernel';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
 import type { ArgsOf } from '@oilcan/core/registry';
-import type { StepQuestion } from '@oilcan/core/steps';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
-import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/use-notice';
-import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { textStyles } from '../../ui/type';
 import { counted } from '../../words/work-words';
-
-/** What a typed step may ask for without more being said. */
-const typedKinds: readonly { readonly type: 'tick' | 'finding' | 'text' | 'photo'; readonly word: string }[] = [
-  { type: 'tick', word: 'To be done' },
-  { type: 'finding', word: 'Good or faulty' },
-  { type: 'text', word: 'To be written' },
-  { type: 'photo', word: 'Photo' },
-];
+import { noStep, stepFrom, TypeStep } from './new-steps-field';
 
 interface Props {
   readonly work: WorkOrder;
@@ -51,7 +41,7 @@ export function MoreStepsSheet({ work, stopId, onClose }: Props): ReactElement {
   };
   return (
     <BottomSheet title="More steps" onClose={onClose}>
-      <TypedStep where={where} onDone={onClose} />
+      <TypedStep where={where} assetId={stop?.assetId ?? work.assetId} onDone={onClose} />
       <Words as="label">Procedures, the likeliest first</Words>
       {likest.length === 0 ? <Words soft>There is no procedure on this site yet.</Words> : null}
       {likest.map((procedure) => (
@@ -79,32 +69,35 @@ function firstOf({ steps }: Procedure): string {
 
 interface TypedStepProps {
   readonly where: Pick<ArgsOf<'steps.add'>, 'workOrderId' | 'stopId'>;
+  readonly assetId: AssetId;
   readonly onDone: () => void;
 }
 
-function TypedStep({ where, onDone }: TypedStepProps): ReactElement {
-  const [type, setType] = useState<(typeof typedKinds)[number]['type']>('tick');
+/** A step of any kind that is written here. */
+function TypedStep({ where, assetId, onDone }: TypedStepProps): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'steps.add',
     about: where.workOrderId,
-    defaultValues: { text: '' },
-    fieldOf: () => 'text',
-    read: ({ text }) => {
-      const question: StepQuestion = { type };
-      const steps = [{ text, question, under: null, when: null }];
-      return { args: { ...where, procedureId: null, steps } };
+    defaultValues: { typed: noStep },
+    fieldOf: () => 'typed',
+    read: ({ typed }) => {
+      const step = stepFrom(typed);
+      return typeof step === 'string'
+        ? { unreadable: 'typed', hint: step }
+        : { args: { ...where, procedureId: null, steps: [step] } };
     },
     said: 'Step added.',
     onDone,
   });
+  const typed = form.watch('typed');
   return (
     <>
-      <FormField control={form.control} name="text" label="A step of its own" onEnter={submit} />
-      <Choices label="What it asks for">
-        {typedKinds.map((kind) => (
-          <Choice key={kind.type} word={kind.word} isChosen={kind.type === type} onPress={() => setType(kind.type)} />
-        ))}
-      </Choices>
+      <TypeStep
+        assetId={assetId}
+        typed={typed}
+        onChange={(next) => form.setValue('typed', next)}
+        error={form.formState.errors.typed?.message ?? null}
+      />
       <FormRefusal sentence={refusal} />
       <Button word="Add this step" onPress={submit} />
     </>

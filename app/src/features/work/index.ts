@@ -3,7 +3,7 @@ import { piece } from '../../ui/piece';
 /** What other features may use of this one. */
 export { OthersWork, useIsOurs } from './others-work';
 export { ownWork } from './own-work';
-export { StandingMark, useStanding } from './standing';
+export { StandingMark } from './standing';
 export { inARow, reasonWords, whyHere } from './rank-words';
 
 export const GiveSheet = piece(() => import('./give-sheet').then((module) => module.GiveSheet));

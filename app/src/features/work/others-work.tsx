@@ -1,7 +1,10 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core/work';
-import { lookUpWork, usePhone, useTable } from '../../data/store';
+import { mayTakeOn } from '@oilcan/core/go-ahead';
+import { lookUpWork, usePhone, useRow, useTable } from '../../data/store';
+import { performOrSay } from '../../data/use-operation';
+import { Button } from '../../ui/press';
 import { RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -16,6 +19,8 @@ export function useIsOurs(work: WorkOrder): boolean {
 /** In the dock's place on work of others: whose it is, and what is missing of it here. */
 export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const palette = usePalette();
+  const person = usePhone((state) => state.person);
+  const rules = useRow('raiseRules', work.siteId);
   const people = useTable('people');
   const crews = useTable('crews');
   const heardAt = usePhone((state) => state.heardAt);
@@ -25,14 +30,22 @@ export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement
     void lookUpWork(work.id).then(setIsHere);
   }, [work.id, heardAt]);
   if (!isOpen(work.state) && isHere) return null;
+  const mayBegin = person !== null && mayTakeOn(work, person, rules);
   const names = assigneesOf(work).map((id) => [...people, ...crews].find((each) => each.id === id)?.name ?? '');
   return (
     <View style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}>
       {isOpen(work.state) ? (
         <Words>
-          {names.length === 0 ? 'This job is nobody’s yet.' : `This job is with ${names.join(', ')}.`} To record on it,
-          ask the lead to add you.
+          {names.length === 0 ? 'This job is nobody’s yet.' : `This job is with ${names.join(', ')}.`}
+          {mayBegin ? '' : ' To record on it, ask the lead to add you.'}
         </Words>
+      ) : null}
+      {mayBegin ? (
+        <Button
+          rank="primary"
+          word="Take it on"
+          onPress={() => void performOrSay('work.take-on', { workOrderId: work.id })}
+        />
       ) : null}
       {isHere ? null : <Words soft>Its steps and its record show when there is signal.</Words>}
     </View>

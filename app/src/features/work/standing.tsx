@@ -8,7 +8,7 @@ import { Words } from '../../ui/words';
 import { stateOf } from '../../words/work-words';
 
 /** How work stands: of work underway who is on it now; of work that is ready nothing is said. */
-export function useStanding(work: WorkOrder): { readonly words: string; readonly isMine: boolean } | null {
+function useStanding(work: WorkOrder): { readonly words: string; readonly isMine: boolean } | null {
   const me = useMe();
   const clocks = useRows('clocks', 'workOrder', work.id);
   if (work.handedBack === null && work.state === 'ready') return null;

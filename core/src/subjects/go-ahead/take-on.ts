@@ -9,7 +9,7 @@ import { isOpen } from '../work/states';
 import type { WorkOrder } from '../work/work-order';
 
 /** Whether nobody has work: no person, no crew, and no share of it is anybody's. */
-export function isNobodys({
+function isNobodys({
   personIds,
   crewId,
   sharedWith = [],

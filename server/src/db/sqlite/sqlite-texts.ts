@@ -1,4 +1,3 @@
-import type { Knex } from 'knex';
 import type { TextIndex } from '../dialect';
 import { places, runAmong, runnerOf } from '../statements';
 
