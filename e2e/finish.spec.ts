@@ -7,6 +7,7 @@ test('a job is given, left for the next shift, finished with what it leaves, sig
   const title = 'Knock at tower 5 with every grip';
   const tess = await open('Tess Lindqvist', wide);
   await tess.getByText(title).first().click();
+  await tess.getByRole('button', { name: 'More: this job' }).click();
   await tess.getByRole('button', { name: 'Give it to …' }).click();
   for (const name of ['Ines Okafor', 'Jonas Reith']) await tess.getByRole('checkbox', { name, exact: true }).check();
   await tess.getByRole('button', { name: 'Give it', exact: true }).click();
@@ -82,6 +83,7 @@ test('a job is given, left for the next shift, finished with what it leaves, sig
   await row.click();
   await expect(tess.getByText('Sheave 4 has no play.').first()).toBeVisible();
   await expect(tess.getByText(/^Since it was signed: \d entries added/)).toBeVisible();
+  await tess.getByRole('button', { name: 'More: this job' }).click();
   await tess.getByRole('button', { name: 'Paper', exact: true }).click();
   const [paper] = await Promise.all([
     tess.waitForEvent('download'),

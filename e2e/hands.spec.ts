@@ -73,6 +73,7 @@ test('a portal, a lost local storage and a sign-out without signal lose nothing 
   await ines.reload();
   await ines.goto('/raise?asset=pocket-brake');
   await ines.getByLabel('What is it').fill('Squeals when it is cold');
+  await ines.getByRole('radio', { name: 'Report it' }).tap();
   await ines.getByRole('button', { name: 'Report it' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('1 on this phone');
 

@@ -50,6 +50,7 @@ for (const [name, options] of [
     expect(await problemsOf(tess)).toEqual([]);
     await tess.getByRole('button', { name: /I have read/ }).click();
     await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+    await tess.getByRole('button', { name: 'More: costs, mail' }).click();
     for (const sheet of ['Time', 'Tool', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note', 'Write in one line']) {
       await tess.getByRole('button', { name: sheet, exact: true }).click();
       await expect(tess.getByRole('dialog')).toBeVisible();
@@ -80,9 +81,9 @@ for (const [name, options] of [
       ['/shift/kit', 'No jobs are chosen'],
       ['/shift/day', 'Coming days'],
       ['/raise?asset=lark-gearbox', 'Hazards here'],
-      ['/raise/done?words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
-      ['/raise/incident?asset=lark-gearbox', 'What led to it'],
-      ['/raise/plan?asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
+      ['/raise?way=done&words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
+      ['/raise?way=incident&asset=lark-gearbox', 'What led to it'],
+      ['/raise?way=plan&asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
       ['/reports', 'To answer'],
       ['/reports/report-4', 'What became of it'],
       ['/reports/incident/incident-1', 'What was added'],
@@ -122,6 +123,7 @@ for (const [name, options] of [
     await expect(ines.getByRole('dialog')).toBeVisible();
     expect(await problemsOf(ines)).toEqual([]);
     await ines.goto('/plant/lark-gearbox');
+    await ines.getByRole('button', { name: 'More: labels and history' }).click();
     await ines.getByRole('button', { name: 'Print its label' }).click();
     await expect(ines.getByRole('dialog')).toBeVisible();
     expect(await problemsOf(ines)).toEqual([]);
@@ -215,7 +217,7 @@ const expectRoom = (page: Page, view: string): Promise<void> =>
 test('no words are cut off or squeezed at 200 % text, on any view', async ({ open }) => {
   const page = await open('Ines Okafor', { viewport: { width: 195, height: 422 }, hasTouch: true });
   const views = [
-    ['/shift', 'Find a job, part or report'],
+    ['/shift', 'Find anything'],
     ['/plant', 'Find a machine'],
     ['/plant/lark-gearbox', 'Nameplate'],
     ['/plant?place=top-drive', 'What happened here'],
@@ -227,9 +229,9 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
     ['/shift/kit', 'Choose jobs'],
     ['/shift/day', 'Coming days'],
     ['/raise?asset=lark-gearbox', 'Already known'],
-    ['/raise/done?words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
-    ['/raise/incident?asset=lark-gearbox', 'What led to it (not needed)'],
-    ['/raise/plan?asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
+    ['/raise?way=done&words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
+    ['/raise?way=incident&asset=lark-gearbox', 'What led to it (not needed)'],
+    ['/raise?way=plan&asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
     ['/reports', 'To answer'],
     ['/reports/report-4', 'What became of it'],
     ['/reports/incident/incident-1', 'What was added'],
@@ -243,7 +245,7 @@ test('no words are cut off or squeezed at 200 % text, on any view', async ({ ope
   await lead.goto('/desk');
   await expect(lead.getByRole('button', { name: /^Let it start/ })).toBeVisible();
   await expectRoom(lead, '/desk');
-  for (const name of ['What must be recorded', 'Reports and go-ahead']) {
+  for (const name of ['What must be recorded', 'Reports, due and go-ahead']) {
     await lead.getByRole('button', { name: 'Set up' }).tap();
     await lead.getByRole('button', { name }).tap();
     await expect(lead.getByRole('button', { name: 'Keep', exact: true })).toBeVisible();

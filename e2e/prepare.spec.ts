@@ -27,6 +27,8 @@ test('the past speaks in sentences, each opens its rows, and stays on the phone'
   await ines.getByRole('button', { name: 'Back to where you were' }).tap();
   await expect(ines.getByRole('heading', { name: 'The rows: Failures' })).toBeVisible();
   await ines.getByRole('button', { name: 'Show all rows' }).tap();
+  await ines.getByText('Pictures', { exact: true }).tap();
+  await ines.getByRole('button', { name: /^What else it says/ }).tap();
   await expect(ines.getByRole('img', { name: /Failures each quarter/ })).toBeVisible();
   await expect(ines.getByRole('link', { name: /Time to repair.*half within/ })).toBeVisible();
   await ines.getByLabel('Find in this past').fill('no such thing');
@@ -257,6 +259,7 @@ test('a job card is made without signal and says what the job is', async ({ open
   await kept(ines);
   await ines.context().setOffline(true);
   await ines.getByText('Gearbox output seal weeping oil').tap();
+  await ines.getByRole('button', { name: 'More: this job' }).tap();
   await ines.getByRole('button', { name: 'Paper' }).tap();
   const waiting = ines.waitForEvent('download');
   await ines.getByRole('button', { name: 'Job card, A4' }).tap();
@@ -274,6 +277,7 @@ test('a job card is made without signal and says what the job is', async ({ open
 /** Tess gives a job to Ines. */
 async function giveToInes(tess: Page, job: string): Promise<void> {
   await tess.getByText(job).first().click();
+  await tess.getByRole('button', { name: 'More: this job' }).click();
   await tess.getByRole('button', { name: 'Give it to …' }).click();
   await tess.getByRole('checkbox', { name: 'Ines Okafor' }).click();
   await tess.getByRole('button', { name: 'Give it', exact: true }).click();
@@ -358,11 +362,12 @@ test('a wide screen is driven by keys', async ({ open }) => {
   await expect(tess.getByRole('dialog', { name: /Note/ })).toBeVisible();
   await tess.keyboard.press('Escape');
   await tess.keyboard.press('/');
-  await expect(tess.getByLabel('Find a job, part or report')).toBeFocused();
+  await expect(tess.getByRole('searchbox', { name: 'Find anything' })).toBeFocused();
   await tess.keyboard.type('jjj');
   await expect.poll(opened).toBe(first);
   // What was found first opens, and the keys are the list's again.
-  await tess.getByLabel('Find a job, part or report').fill('safety relay');
+  await tess.getByRole('searchbox', { name: 'Find anything' }).fill('safety relay');
+  await expect(tess.getByRole('link', { name: /Safety relay K14/ }).first()).toBeVisible();
   await tess.keyboard.press('Enter');
   await expect(tess.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
   await tess.keyboard.press('Enter');

@@ -27,6 +27,7 @@ test('a reporter without an account reports by the printed label, the lead takes
 }) => {
   const tess = await open('Tess Lindqvist', wide);
   await tess.goto('/plant/pocket-brake');
+  await tess.getByRole('button', { name: 'More: labels and history' }).click();
   await tess.getByRole('button', { name: 'Print its label' }).click();
   await expect(tess.getByRole('checkbox', { name: /Everybody may report by it/ })).toBeChecked();
   const printing = tess.waitForEvent('download');
@@ -71,9 +72,9 @@ test('a reporter without an account reports by the printed label, the lead takes
   });
 
   await tess.goto('/desk');
-  await tess.getByRole('button', { name: /and all reports/ }).click();
+  await tess.getByRole('link', { name: /and all reports/ }).click();
   await tess.getByRole('link', { name: /It screams when it brakes/ }).click();
-  await expect(tess.getByRole('img', { name: `Photo: ${number}` })).toBeVisible();
+  await expect(tess.getByRole('main').getByRole('img', { name: `Photo: ${number}` })).toBeVisible();
   await tess.getByRole('button', { name: 'Ask back' }).click();
   await tess.getByLabel('What do you want to know').fill('At every stop?');
   await tess.getByRole('button', { name: 'Ask', exact: true }).click();
@@ -141,12 +142,24 @@ test('what is raised takes few taps, also without signal, and is there after a r
     within(4, async () => {
       await thumb.tap(thumb.button('Raise'));
       await thumb.tap(thumb.button('Scan'));
-      // In the place of a camera: the code is typed.
+      // In the place of a camera: the code is typed, which opens by itself when a camera reads it.
       await ines.getByLabel('Or type the code').fill('LRK-B1');
-      await thumb.tap(thumb.button('Open'));
+      await ines.keyboard.press('Enter');
       await ines.getByLabel('What is it').fill('Smells burnt');
+      await thumb.tap(ines.getByRole('radio', { name: 'Report it' }));
       await thumb.tap(thumb.button('Report it'));
       await expect(ines.getByText(/P-\d+: a lead is told/)).toBeVisible();
+    }));
+  await test.step('plan work for later on a scanned machine', () =>
+    within(4, async () => {
+      await thumb.tap(thumb.button('Raise'));
+      await thumb.tap(thumb.button('Scan'));
+      await ines.getByLabel('Or type the code').fill('LRK-B1');
+      await ines.keyboard.press('Enter');
+      await ines.getByLabel('What is it').fill('Grease the pivots');
+      await thumb.tap(ines.getByRole('radio', { name: 'Plan it' }));
+      await thumb.tap(thumb.button('Plan this work'));
+      await expect(ines.getByText(/W-\S+ is planned\./)).toBeVisible();
     }));
   await test.step('do it now', () =>
     within(3, async () => {
@@ -163,7 +176,7 @@ test('what is raised takes few taps, also without signal, and is there after a r
 test('one line about work that is done becomes a finished work order', async ({ open }) => {
   const mira = await open('Mira Castell', phone);
   await mira.getByRole('button', { name: 'Raise', exact: true }).tap();
-  await mira.getByRole('button', { name: 'It is already done' }).tap();
+  await mira.getByRole('radio', { name: 'Already done' }).tap();
   await mira
     .getByLabel('What was done, in one line')
     .fill('pump 1: packing replaced, 1 h just now, stood still since 6:00');

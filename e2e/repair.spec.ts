@@ -17,6 +17,7 @@ test('a gearbox repair, recorded by two people without signal, comes together wh
   const tess = await opened('Tess Lindqvist');
   await tess.getByRole('link', { name: 'Shift', exact: true }).tap();
   await tess.getByText(job).tap();
+  await tess.getByRole('button', { name: 'More: this job' }).tap();
   await tess.getByRole('button', { name: 'Give it to …' }).tap();
   await tess.getByRole('checkbox', { name: /Jonas Reith/ }).tap();
   await tess.getByRole('button', { name: 'Give it', exact: true }).tap();

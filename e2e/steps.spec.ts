@@ -119,6 +119,6 @@ test('a round is walked without signal, through a reload, and its further work r
 
   const tess = await open('Tess Lindqvist');
   await expect(tess.getByRole('link', { name: /Daily round, Lark.*stop 1 of 14, 1 faulty/ })).toBeVisible();
-  await tess.getByLabel('Find a job, part or report').fill(number);
+  await tess.getByRole('searchbox', { name: 'Find anything' }).fill(number);
   await expect(tess.getByRole('link', { name: /Tyres, belts, guards: faulty still/ })).toBeVisible();
 });

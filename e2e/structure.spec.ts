@@ -23,23 +23,23 @@ const views: readonly View[] = [
   {
     path: '/plant/lark-gearbox',
     seen: 'Labels bound to it',
-    lists: ['Wrong with it now', 'Meters and measuring points', 'Documents', 'Whom to call', 'Built in', 'Ratings'],
-    headings: ['Wrong with it now', 'Hazards and isolation', 'Meters and measuring points', 'Nameplate'],
+    lists: ['Open here', 'Meters and measuring points', 'Documents', 'Whom to call', 'Built in', 'Ratings'],
+    headings: ['Open here', 'Hazards and isolation', 'Meters and measuring points', 'Nameplate'],
   },
   { path: '/plant?place=top-drive', seen: 'What happened here', lists: ['Places and machines'], headings: [] },
   { path: '/stores', seen: /bins? (is|are) low/, lists: ['Parts'], headings: [/low$/] },
   {
     path: '/desk',
-    seen: 'Finished, to look at',
+    seen: /finished jobs? wait/,
     lists: ['Work to be accepted', 'Waits for go-ahead', 'Problems', 'Underway and held'],
-    headings: ['Waits for your go-ahead', 'Reports', 'Finished, to look at', 'Underway and held'],
+    headings: ['Waits for your go-ahead', 'Reports', /finished jobs? wait/, 'Underway and held'],
   },
   { path: '/shift/day', seen: 'Coming days', lists: [], headings: ['Coming days', 'Where my clock starts'] },
   { path: '/shift/kit', seen: 'No jobs are chosen', lists: [], headings: ['No jobs are chosen'] },
   { path: '/reports', seen: /\d problems?/, lists: ['Problems'], headings: [/problems?$/] },
   { path: '/notices', seen: 'Choose what I hear of', lists: [], headings: [] },
-  { path: '/raise', seen: 'Report it', lists: [], headings: [] },
-  { path: '/plant/past/lark-gearbox', seen: 'The rows', lists: ['What the past says'], headings: ['The rows'] },
+  { path: '/raise', seen: 'Plan it', lists: [], headings: [] },
+  { path: '/plant/past/lark-gearbox', seen: 'The rows', lists: ['What the past says'], headings: [] },
 ];
 
 /** What is wrong with how a view is built, for who hears it instead of seeing it. */

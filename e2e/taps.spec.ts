@@ -90,6 +90,8 @@ test('every task takes few taps', async ({ open }) => {
     }));
   await test.step('two entries in one line', () =>
     within(1, async () => {
+      // Scrolled up a little, the dock has all its rows.
+      await page.getByTestId('clock').focus();
       await thumb.tap(thumb.button('Write in one line'));
       await page.keyboard.type('15m; note grease was black');
       await page.keyboard.press('Enter');
@@ -150,9 +152,18 @@ test('every task takes few taps', async ({ open }) => {
       await expect(page.getByText(/comes back tomorrow\.$/)).toBeVisible();
     });
   });
+  await test.step('find a finished job by its number', async () => {
+    await page.goto('/shift');
+    await within(2, async () => {
+      await thumb.tap(page.getByRole('searchbox', { name: 'Find anything' }));
+      await page.keyboard.type('W-1200');
+      await thumb.tap(page.getByRole('link', { name: /^W-1200/ }));
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    });
+  });
   await test.step('next stop of a round', async () => {
     await page.goto('/');
-    await page.getByLabel('Find a job, part or report').fill('Daily round');
+    await page.getByRole('searchbox', { name: 'Find anything' }).fill('Daily round');
     await page.getByRole('link', { name: /Daily round, Lark/ }).tap();
     await within(1, async () => {
       await thumb.tap(thumb.button('Next: 2, Lark cabins'));

@@ -1,11 +1,11 @@
 import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
 import { usePhone } from '../src/data/store';
-import { placesFor } from '../src/features/page/places';
+import { beginOf } from '../src/features/page/places';
 
 export default function Start(): ReactElement | null {
   const phase = usePhone((state) => state.phase);
   const person = usePhone((state) => state.person);
   if (phase === 'opening') return null;
-  return <Redirect href={person === null ? '/sign-in' : (placesFor(person)[0]?.href ?? '/plant')} />;
+  return <Redirect href={person === null ? '/sign-in' : beginOf(person)} />;
 }

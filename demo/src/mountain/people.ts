@@ -102,8 +102,8 @@ export const settings: Settings = {
     { id: 'electrical', name: 'Electrical' },
     { id: 'hydraulics', name: 'Hydraulics' },
     { id: 'rope', name: 'Rope and grips' },
-    { id: 'lead', name: 'Lead' },
-    { id: 'store', name: 'Store' },
+    { id: 'lead', name: 'Lead', isOffice: true },
+    { id: 'store', name: 'Store', isOffice: true },
   ],
   costCentres: [
     { id: 'lifts', name: 'Lift operation' },

@@ -1,10 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { NoAsset } from '../../../src/features/plant/no-asset';
+import { piece } from '../../../src/ui/piece';
 import { PlantPiece } from '../../../src/features/plant/plant-piece';
 import { useIsWide } from '../../../src/ui/theme';
 
+const PlantOverview = piece(() =>
+  import('../../../src/features/plant/plant-overview').then((module) => module.PlantOverview),
+);
+
 export default function Plant(): ReactElement {
   const { place } = useLocalSearchParams<{ place?: string }>();
-  return useIsWide() ? <NoAsset /> : <PlantPiece chosen={undefined} at={place} />;
+  return useIsWide() ? <PlantOverview /> : <PlantPiece chosen={undefined} at={place} />;
 }

@@ -12,6 +12,7 @@ import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
+import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { CatalogueSheet } from '../faults';
@@ -24,6 +25,7 @@ import { DeskReports } from '../reported';
 import { LimitsSheet, ReviewPane, ReviewRow, useReviews, type SheetOfWork, type Waiting } from '../review';
 import { DeskKeys } from './desk-keys';
 import { UnderwayRow } from './underway-row';
+import { WorstLine } from './worst-line';
 import { UndeliveredMails } from './undelivered-mails';
 import { asList, List } from '../../ui/list';
 import { IsBesideMain } from '../page/pane';
@@ -110,7 +112,12 @@ export function DeskScreen({ Sheet }: { readonly Sheet: SheetOfWork }): ReactEle
           }}
         />
       }
-      ListFooterComponent={<Underway />}
+      ListFooterComponent={
+        <>
+          <Underway />
+          <Rare />
+        </>
+      }
     />
   );
   return (
@@ -142,62 +149,69 @@ interface DeskHeadProps {
 
 /** How much waits, what is set up here, and accepting several at once. */
 function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): ReactElement {
-  const router = useRouter();
-  const [opened, setOpened] = useState<'choice' | 'demands' | 'limits' | 'catalogue' | 'rules' | null>(null);
-  const setsForAll = usePhone(({ person }) => person?.isResponsibleForAll === true);
-  const close = (): void => setOpened(null);
   const unusual = waiting.filter((each) => each.unusual.length > 0).length;
   const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
   return (
     <View style={sheet.head}>
-      <Words as="title" level={2}>
-        {waiting.length === 0
-          ? 'Nothing waits for you'
-          : `${counted(waiting.length, 'finished job waits', 'finished jobs wait')} for your look`}
-      </Words>
-      <Words soft>
-        {waiting.length === 0
-          ? 'Finished work appears here the moment it is done.'
-          : unusual === 0
-            ? 'Nothing of it is unusual.'
-            : `${unusual === waiting.length ? (unusual === 1 ? 'It is' : 'All are') : `${unusual} of them ${unusual === 1 ? 'is' : 'are'}`} unusual.`}
-      </Words>
+      <WorstLine />
       <UndeliveredMails />
-      <View style={sheet.buttons}>
-        {waiting.length < 2 ? null : chosen === null ? (
-          <Button word="Choose several" onPress={() => onChoose(new Set(ordinary))} />
-        ) : (
-          <>
-            <Button
-              rank="primary"
-              cannot={chosen.size === 0 && 'Choose a job first.'}
-              word={`Accept ${counted(chosen.size, 'job', 'jobs')}`}
-              onPress={() => onAccept(waiting.map(({ work }) => work.id as string).filter((id) => chosen.has(id)))}
-            />
-            <Button word="One by one" onPress={() => onChoose(null)} />
-          </>
-        )}
-        <Button word="Who did what" onPress={() => router.navigate('/log')} />
-        <Button word="Set up" onPress={() => setOpened('choice')} />
-      </View>
       <Raised />
       {waiting.length === 0 ? null : (
-        <Words as="heading" level={2} style={sheet.finished}>
-          Finished, to look at
-        </Words>
+        <>
+          <Words as="heading" level={2} style={sheet.finished}>
+            {counted(waiting.length, 'finished job waits', 'finished jobs wait')} for your look
+          </Words>
+          <Words soft>
+            {unusual === 0
+              ? 'Nothing of it is unusual.'
+              : `${unusual === waiting.length ? (unusual === 1 ? 'It is' : 'All are') : `${unusual} of them ${unusual === 1 ? 'is' : 'are'}`} unusual.`}
+          </Words>
+          {waiting.length < 2 ? null : (
+            <View style={sheet.buttons}>
+              {chosen === null ? (
+                <Button rank="quiet" word="Choose several" onPress={() => onChoose(new Set(ordinary))} />
+              ) : (
+                <>
+                  <Button
+                    rank="primary"
+                    cannot={chosen.size === 0 && 'Choose a job first.'}
+                    word={`Accept ${counted(chosen.size, 'job', 'jobs')}`}
+                    onPress={() =>
+                      onAccept(waiting.map(({ work }) => work.id as string).filter((id) => chosen.has(id)))
+                    }
+                  />
+                  <Button rank="quiet" word="One by one" onPress={() => onChoose(null)} />
+                </>
+              )}
+            </View>
+          )}
+        </>
       )}
+    </View>
+  );
+}
+
+/** What a lead looks at or sets up now and then. */
+function Rare(): ReactElement {
+  const [opened, setOpened] = useState<'choice' | 'demands' | 'limits' | 'catalogue' | 'rules' | null>(null);
+  const setsForAll = usePhone(({ person }) => person?.isResponsibleForAll === true);
+  const close = (): void => setOpened(null);
+  return (
+    <View style={sheet.rare}>
+      <Way title="Who did what" href="/log" />
+      <Way title="Set up" onPress={() => setOpened('choice')} />
       {opened === 'choice' ? (
         <BottomSheet title="Set up" onClose={close}>
           <Words soft>
             What finishing waits for, from when on a job is unusual, what can fail, and how reports are taken.
           </Words>
-          <Button word="Reports and go-ahead" onPress={() => setOpened('rules')} />
+          <Way title="Reports, due and go-ahead" onPress={() => setOpened('rules')} />
           {setsForAll ? (
             <>
               <Words soft>On all sites:</Words>
-              <Button word="What must be recorded" onPress={() => setOpened('demands')} />
-              <Button word="What is unusual" onPress={() => setOpened('limits')} />
-              <Button word="Catalogue of faults" onPress={() => setOpened('catalogue')} />
+              <Way title="What must be recorded" onPress={() => setOpened('demands')} />
+              <Way title="What is unusual" onPress={() => setOpened('limits')} />
+              <Way title="Catalogue of faults" onPress={() => setOpened('catalogue')} />
             </>
           ) : (
             <Words soft>
@@ -219,8 +233,8 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
 function Raised(): ReactElement {
   return (
     <>
-      <DeskGoAhead />
       <DeskReports />
+      <DeskGoAhead />
     </>
   );
 }
@@ -259,4 +273,5 @@ const sheet = StyleSheet.create({
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12 },
   none: { paddingVertical: 12 },
   finished: { paddingTop: 18 },
+  rare: { paddingTop: 24 },
 });

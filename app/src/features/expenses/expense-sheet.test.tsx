@@ -62,7 +62,7 @@ describe('an expense', () => {
 
   it('is recorded beside what the job cost so far', async () => {
     await works.show(<OnWork>{(work) => <WrapUp work={work} />}</OnWork>);
-    await press(/^More: time/);
+    await press(/^More: costs/);
     await press('Expense');
     expect(words()).toContain('Amount in EUR');
   });

@@ -1,3 +1,4 @@
+import { tradesOfWork } from '@oilcan/core/settings';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
@@ -129,7 +130,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
         <>
           <Words as="label">Trade</Words>
           <Choices label="Trade">
-            {settings.trades.map(({ id, name }) => (
+            {tradesOfWork(settings).map(({ id, name }) => (
               <Choice
                 key={id}
                 word={name}

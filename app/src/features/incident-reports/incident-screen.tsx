@@ -16,6 +16,7 @@ import { Row, Section } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { PlayVoice, useSaidAloud, VoiceToggle } from '../attachments';
+import { useIsWindowWide } from '../../ui/theme';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { Picture } from '../photos';
@@ -25,10 +26,15 @@ import { PageTitle } from '../page/page-title';
 /** One incident, for those whom it concerns. */
 export function IncidentScreen({ incidentId }: { readonly incidentId: string }): ReactElement {
   const back = useBack('/reports');
+  const isBeside = useIsWindowWide();
   const incident = useRow('incidents', incidentId);
   return (
     <View style={sheet.screen}>
-      <TopBar title={incident?.number ?? 'Incident'} isNamedBelow={incident !== undefined} {...back} />
+      <TopBar
+        title={incident?.number ?? 'Incident'}
+        isNamedBelow={incident !== undefined}
+        {...(isBeside ? { isBeside } : back)}
+      />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
         {incident === undefined ? (
           <Words live>This incident is not yours to see, or does not exist.</Words>

@@ -21,6 +21,13 @@ export function placesFor(person: Person): readonly AppPlace[] {
   return all.filter((place) => hasRole(person, place.roles));
 }
 
+/** Where a person begins: a lead on the Desk, who keeps the stores and does no work on machines there, all others at their work. */
+export function beginOf(person: Person): AppPlace['href'] {
+  if (hasRole(person, ['lead'])) return '/desk';
+  if (hasRole(person, ['storekeeper']) && !hasRole(person, ['technician'])) return '/stores';
+  return placesFor(person)[0]?.href ?? '/plant';
+}
+
 /** The word of a place by its address; undefined for what is no place of the application. */
 export function placeWord(address: string): string | undefined {
   return all.find(({ href }) => href === address)?.word;

@@ -19,7 +19,7 @@ import type { Asset } from '@oilcan/core/plant';
 import type { Procedure } from '@oilcan/core/procedures';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Report } from '@oilcan/core/reports';
-import type { Settings } from '@oilcan/core/settings';
+import { tradesOfWork, type Settings } from '@oilcan/core/settings';
 import type { NewStep } from '@oilcan/core/steps';
 import { urgencies, workKinds, type Urgency, type WorkKind, type WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
@@ -30,7 +30,8 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
-import { useIsWide } from '../../ui/theme';
+import { RULE, useIsWide } from '../../ui/theme';
+import { usePalette } from '../../ui/use-palette';
 import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
 import { sayLocalDay, sayMoment } from '../../words/dates';
@@ -86,6 +87,7 @@ function Fields({
 }: FieldsProps): ReactElement {
   const router = useRouter();
   const isWide = useIsWide();
+  const palette = usePalette();
   const say = useNotice((state) => state.say);
   const me = usePhone((state) => state.person);
   const isLead = me !== null && hasRole(me, ['lead']);
@@ -239,7 +241,7 @@ function Fields({
           <View style={sheet.question}>
             <Words as="label">Trade</Words>
             <Choices label="Trade">
-              {settings.trades.map(({ id, name }) => (
+              {tradesOfWork(settings).map(({ id, name }) => (
                 <Choice
                   key={id}
                   word={name}
@@ -277,13 +279,15 @@ function Fields({
       </View>
       <FormRefusal sentence={refusal ?? form.formState.errors.due?.message ?? null} />
       {waits ? <Words>It will wait until a lead lets it start.</Words> : null}
-      <Button
-        rank="primary"
-        word={reports.length > 0 ? 'Take it up' : 'Plan it'}
-        label={reports.length > 0 ? 'Take it up' : 'Plan this work'}
-        cannot={words === '' && 'Say first what it is: in words, by voice or with a photo.'}
-        onPress={submit}
-      />
+      <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
+        <Button
+          rank="primary"
+          word={reports.length > 0 ? 'Take it up' : 'Plan it'}
+          label={reports.length > 0 ? 'Take it up' : 'Plan this work'}
+          cannot={words === '' && 'Say first what it is: in words, by voice or with a photo.'}
+          onPress={submit}
+        />
+      </View>
     </>
   );
 }
@@ -329,4 +333,11 @@ const sheet = StyleSheet.create({
   columns: { flexDirection: 'row', gap: 32 },
   column: { gap: 14 },
   half: { flex: 1, minWidth: 0, gap: 14 },
+  // In sight however long the plan is.
+  foot: {
+    borderTopWidth: RULE,
+    paddingVertical: 8,
+    marginBottom: -16,
+    ...({ position: 'sticky', bottom: 0 } as object),
+  },
 });

@@ -1,11 +1,10 @@
-import { useRouter } from 'expo-router';
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { answerTimes, problemsToAnswer } from '@oilcan/core/reports';
 import { useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
-import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';
+import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { IncidentRows } from '../incident-reports';
@@ -19,7 +18,6 @@ const DAYS = 30;
 
 /** On the Desk: reports that wait for an answer, the worst first, likely doubles together; above them how fast they are answered. */
 export function DeskReports(): ReactElement {
-  const router = useRouter();
   const reports = useTable('reports');
   const present = useNow(60);
   const problems = useMemo(() => problemsToAnswer(reports), [reports]);
@@ -40,10 +38,9 @@ export function DeskReports(): ReactElement {
           ))}
         </List>
         <IncidentRows />
-        <Button
-          style={sheet.all}
-          word={left > 0 ? `${counted(left, 'more problem', 'more problems')}, and all reports` : 'All reports'}
-          onPress={() => router.navigate('/reports')}
+        <Way
+          href="/reports"
+          title={left > 0 ? `${counted(left, 'more problem', 'more problems')}, and all reports` : 'All reports'}
         />
       </Section>
     </View>
@@ -52,5 +49,4 @@ export function DeskReports(): ReactElement {
 
 const sheet = StyleSheet.create({
   times: { paddingTop: 8 },
-  all: { marginTop: 12, alignSelf: 'flex-start' },
 });

@@ -10,7 +10,7 @@ import { LinkPress } from '../../ui/link-press';
 import { Button } from '../../ui/press';
 import { Row, Section } from '../../ui/section';
 import { UrgencyMark } from '../../ui/urgency';
-import { useIsWide } from '../../ui/theme';
+import { useIsWide, useIsWindowWide } from '../../ui/theme';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { PlayVoice } from '../attachments';
@@ -26,11 +26,16 @@ import { PageTitle } from '../page/page-title';
 /** One report: what is wrong, who said so and how to reach them, what became of it, and what can be done about it. */
 export function ReportScreen({ reportId }: { readonly reportId: string }): ReactElement {
   const back = useBack('/reports');
+  const isBeside = useIsWindowWide();
   const report = useRow('reports', reportId);
   const hasRows = usePhone((state) => state.hasRows);
   return (
     <View style={sheet.screen}>
-      <TopBar title={report?.number ?? 'Report'} isNamedBelow={report !== undefined} {...back} />
+      <TopBar
+        title={report?.number ?? 'Report'}
+        isNamedBelow={report !== undefined}
+        {...(isBeside ? { isBeside } : back)}
+      />
       {report === undefined ? (
         <View role="main" style={sheet.content}>
           <Words live>

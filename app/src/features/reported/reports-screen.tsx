@@ -11,6 +11,7 @@ import { withSharedCode } from '../../ui/shared-code';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { IncidentRows } from '../incident-reports';
+import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { ReportRow } from './report-row';
@@ -31,6 +32,7 @@ const keyOf = ([{ id }]: Problem): string => id;
 /** All reports of my sites: what waits for an answer, the worst first, likely doubles together; what is worked on; what is closed; my own. */
 export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }): ReactElement {
   const back = useBack('/shift');
+  const landmark = useLandmark('Reports');
   const me = usePhone((state) => state.person?.id);
   const reports = useTable('reports');
   const [shown, setShown] = useState<ReportsShown>(first);
@@ -52,7 +54,7 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
     <View style={sheet.screen}>
       <TopBar title="Reports" {...back} />
       <FlatList
-        role="main"
+        {...landmark}
         {...asRows}
         data={listed}
         keyExtractor={keyOf}

@@ -1,4 +1,5 @@
 import type { ReactElement } from 'react';
+import { tradesOfWork } from '@oilcan/core/settings';
 import { StyleSheet, View } from 'react-native';
 import {
   formatDuration,
@@ -115,7 +116,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
         <View style={sheet.part}>
           <Words as="label">Trade</Words>
           <Choices label="Trade">
-            {settings.trades.map(({ id, name }) => (
+            {tradesOfWork(settings).map(({ id, name }) => (
               <Choice key={id} word={name} isChosen={id === trade} onPress={() => form.setValue('tradeId', id)} />
             ))}
           </Choices>

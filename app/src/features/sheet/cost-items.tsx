@@ -7,11 +7,21 @@ import type { DockItem } from '../views/dock-item';
 
 const items = dockItems.filter(({ place }) => place === 'costs');
 
+/** One's time is typed on most jobs, and stands apart from what else a job may cost. */
+const TIME = 'time';
+
+/** The key with which time is typed. */
+export function TimeKey({ onOpen }: { readonly onOpen: (name: string) => void }): ReactElement | null {
+  const item = items.find(({ name }) => name === TIME);
+  return item === undefined ? null : <CostButton item={item} onPress={() => onOpen(item.name)} />;
+}
+
 /** What else a job cost is recorded with. */
 export function CostItems({ onOpen }: { readonly onOpen: (name: string) => void }): ReactElement {
+  const others = items.filter(({ name }) => name !== TIME);
   return (
     <>
-      {items.map((item) => (
+      {others.map((item) => (
         <CostButton key={item.name} item={item} onPress={() => onOpen(item.name)} />
       ))}
     </>

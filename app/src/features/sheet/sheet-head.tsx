@@ -57,7 +57,7 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
           <UrgencyMark urgency={work.urgency} />
         )}
         {mayChange ? (
-          <FactKey onPress={() => setChanging('putOff')} label={`${when}: change dates: put off, due, planned`}>
+          <FactKey onPress={() => setChanging('putOff')} label={`Change dates: put off, due, planned: ${when}`}>
             <Words as={late ? 'label' : 'mark'}>{when}</Words>
           </FactKey>
         ) : when === NO_DATE ? null : (

@@ -16,7 +16,7 @@ import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../lifecycle';
 import { OwedList } from './owed-list';
 import { OwnTimeOwed } from './own-time-owed';
 import { useOwed, type OwedStanding } from '../../data/use-owed';
-import { CostItems, CostSheet } from './cost-items';
+import { CostItems, CostSheet, TimeKey } from './cost-items';
 import { CostLines } from '../costs';
 import { FurtherSheet } from '../further';
 import { useCommand } from '../keys/commands';
@@ -120,6 +120,7 @@ const WrapUp = memo(function WrapUp({
         <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
       ) : null}
       <View style={sheet.keys}>
+        {isOpen(work.state) ? <TimeKey onOpen={onOpen} /> : null}
         {canChange(work.state, 'hold') ? (
           <Button rank="quiet" icon={mdiPause} word="Put on hold" onPress={() => setAsking('hold')} />
         ) : null}
@@ -146,7 +147,7 @@ const WrapUp = memo(function WrapUp({
       <ServiceLines work={work} entries={entries} open={open} onOpen={onOpen} />
       <CostSheet work={work} open={open} onClose={() => onOpen(null)} />
       {isOpen(work.state) || work.startedAt !== null ? (
-        <More label="time, costs, mail">
+        <More label="costs, mail">
           {isOpen(work.state) ? <CostItems onOpen={onOpen} /> : null}
           {work.startedAt === null ? null : (
             <Button rank="quiet" icon={mdiEmailOutline} word="Send by mail" onPress={() => setAsking('mail')} />

@@ -20,6 +20,8 @@ export interface OwedRules {
 export interface Trade {
   readonly id: string;
   readonly name: string;
+  /** People are paid by it, and no work is of it: lead, store. Absent for what somebody has learned. */
+  readonly isOffice?: true;
 }
 
 /** What an hour of a trade costs on a site, in the currency of that site. Only who may see what people cost has it. */
@@ -83,6 +85,11 @@ export function viewerOf(
 ): Viewer {
   const seesCost = settings !== undefined && hasRole(person, settings.laborCostSeenBy);
   return { id: person.id, siteIds: person.siteIds, mayKnow: new Set(seesCost ? ['laborCost'] : []) };
+}
+
+/** The trades that work can be of. */
+export function tradesOfWork({ trades }: Pick<Settings, 'trades'>): readonly Trade[] {
+  return trades.filter(({ isOffice }) => isOffice !== true);
 }
 
 /** The settings as they hold on a site: with its own time zone and currency where it has them. */

@@ -1,0 +1,19 @@
+import { Slot } from 'expo-router';
+import type { ReactElement } from 'react';
+import { Beside } from '../../../src/features/page/beside';
+import { useIsWide } from '../../../src/ui/theme';
+import { piece } from '../../../src/ui/piece';
+
+const ReportsScreen = piece(() =>
+  import('../../../src/features/reported/reports-screen').then((module) => module.ReportsScreen),
+);
+
+/** On a wide screen the list stays always beside the report that is looked at. */
+export default function ReportsLayout(): ReactElement {
+  if (!useIsWide()) return <Slot />;
+  return (
+    <Beside path="" list={<ReportsScreen shown="toAnswer" />}>
+      <Slot />
+    </Beside>
+  );
+}
