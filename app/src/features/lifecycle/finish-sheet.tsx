@@ -1,16 +1,19 @@
 import { useCallback, useRef, type ReactElement } from 'react';
+import { addDays, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
 import type { ArgsOf } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
-import { peekRow, useRow } from '../../data/store';
+import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
+import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
+import { sayLocalDay } from '../../words/dates';
 import { owedWords } from '../../words/work-words';
 import { LeftToDo, useLeft } from '../further';
 import { NextDueLine } from '../plans';
@@ -31,14 +34,22 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.finish',
     about: work.id,
-    defaultValues: { done: '' },
-    read: ({ done }) => ({ args: { workOrderId: work.id, ...(done.trim() === '' ? {} : { done: done.trim() }) } }),
+    defaultValues: { done: '', doneOn: '' as string },
+    neverKept: ['doneOn'],
+    read: ({ done, doneOn }) => ({
+      args: {
+        workOrderId: work.id,
+        ...(done.trim() === '' ? {} : { done: done.trim() }),
+        ...(isLocalDay(doneOn) ? { doneOn } : {}),
+      },
+    }),
     said: `${work.number} is finished.`,
     onDone: () => {
       void raiseFurther();
       onClose();
     },
   });
+  const doneOn = form.watch('doneOn');
   const left = useLeft(work);
   const further = useRef<readonly ArgsOf<'work.raise'>[]>([]);
   const raiseFurther = async (): Promise<void> => {
@@ -55,17 +66,51 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
       onClose={onClose}
       foot={<Button rank="primary" word="Yes, it is done" onPress={submit} />}
     >
+      <DoneOn work={work} day={doneOn} onChoose={(day) => form.setValue('doneOn', day)} />
       <FormField control={form.control} name="done" label="What was done (not needed)" />
       <FormRefusal sentence={refusal} />
       {left.length === 0 ? null : <LeftToDo work={work} entries={entries} left={left} onChange={noteFurther} />}
-      <StillOut work={work} entries={entries} />
-      {work.plan === undefined ? null : <NextDueLine work={work} />}
+      <StillOut work={work} entries={entries} doneOn={doneOn} />
+      {work.plan === undefined ? null : <NextDueLine work={work} doneOn={doneOn} />}
       {lines.length === 0 ? null : (
         <Words>Asked for and not given, which does not hold you up: {lines.join('; ')}.</Words>
       )}
       {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
       <Words soft>After this only the lead can open it again.</Words>
     </BottomSheet>
+  );
+}
+
+/** So many days before today are offered. */
+const DAYS_BEFORE = 3;
+
+/** On which day it was done: today, unless somebody says otherwise. */
+function DoneOn({
+  work,
+  day,
+  onChoose,
+}: {
+  readonly work: WorkOrder;
+  /** Empty for today. */
+  readonly day: string;
+  readonly onChoose: (day: LocalDay | '') => void;
+}): ReactElement | null {
+  const settings = useSettings(work.siteId);
+  if (settings === undefined) return null;
+  const { zone, language } = settings;
+  const today = localDate(now(), zone);
+  return (
+    <Choices label="The day of the work">
+      <Choice word="Done today" isChosen={day === ''} onPress={() => onChoose('')} />
+      {Array.from({ length: DAYS_BEFORE }, (_, before) => addDays(today, -1 - before)).map((each) => (
+        <Choice
+          key={each}
+          word={sayLocalDay(each, now(), zone, language)}
+          isChosen={day === each}
+          onPress={() => onChoose(each)}
+        />
+      ))}
+    </Choices>
   );
 }
 

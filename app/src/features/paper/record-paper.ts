@@ -45,6 +45,7 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
     ...(work.finishedAt === null
       ? []
       : [['Finished', `${say(work.finishedAt)}, ${nameOf(work.finishedBy ?? '')}`] as const]),
+    ...(work.doneEarlierAt === undefined ? [] : [['Done', say(work.doneEarlierAt)] as const]),
     ...(work.closedAt === null ? [] : [['Closed', say(work.closedAt)] as const]),
   ];
   return {

@@ -1,6 +1,14 @@
 import { useMemo, type ReactElement } from 'react';
 import { View } from 'react-native';
-import { formatDuration, operatingSpans, type AssetId, type Instant, type WeeklyHours } from '@oilcan/core/kernel';
+import {
+  formatDuration,
+  isLocalDay,
+  operatingSpans,
+  timeOfDay,
+  type AssetId,
+  type Instant,
+  type WeeklyHours,
+} from '@oilcan/core/kernel';
 import { downtimeOf, type Downtime } from '@oilcan/core/stoppages';
 import { standingOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
@@ -31,8 +39,17 @@ export function StoodStill({ work, entries }: Props): ReactElement | null {
   );
 }
 
+/** When a machine ran again with the end of the work: now, or on the day that is said of it at midday, and never before it stopped. */
+function ranAgainAt(from: Instant, doneOn: string, zone: string): Instant {
+  if (!isLocalDay(doneOn)) return now();
+  const midday = timeOfDay(doneOn, MIDDAY_MINUTES, zone);
+  return midday > from ? midday : from;
+}
+
+const MIDDAY_MINUTES = 12 * 60;
+
 /** A stoppage that was forgotten is asked about before the job is finished; it may also stay. */
-export function StillOut({ work, entries }: Props): ReactElement {
+export function StillOut({ work, entries, doneOn }: Props & { readonly doneOn: string }): ReactElement {
   const settings = useSettings(work.siteId);
   const open = standingOf(entries, 'stoppage').filter(({ content }) => content.to === null);
   return (
@@ -47,7 +64,13 @@ export function StillOut({ work, entries }: Props): ReactElement {
           <View style={{ alignItems: 'flex-start' }}>
             <Button
               word="It runs again"
-              onPress={() => void performOrSay('stoppage.end', { workOrderId: work.id, entryId: id, to: now() })}
+              onPress={() =>
+                void performOrSay('stoppage.end', {
+                  workOrderId: work.id,
+                  entryId: id,
+                  to: ranAgainAt(content.from, doneOn, settings?.zone ?? 'UTC'),
+                })
+              }
             />
           </View>
         </View>

@@ -135,7 +135,7 @@ describe('wrapping up', () => {
         {(work) => (
           <>
             <StoodStill work={work} entries={entries} />
-            <StillOut work={work} entries={entries} />
+            <StillOut work={work} entries={entries} doneOn="" />
           </>
         )}
       </OnWork>

@@ -1,4 +1,4 @@
-import { doneAt, type WorkOrder } from '../work/work-order';
+import { performedAt, type WorkOrder } from '../work/work-order';
 import type { Instant } from '../../kernel/time/instant';
 
 /** What of a work order is told to whoever looks for it: enough to know it by, not to work on it. */
@@ -19,7 +19,7 @@ export interface FoundWork extends Pick<
   | 'crewId'
   | 'handedBack'
 > {
-  /** When it left the open work; null while it is open. */
+  /** When it was done; null while it is open. */
   readonly endedAt: Instant | null;
 }
 
@@ -40,5 +40,5 @@ export function foundWork(work: WorkOrder): FoundWork {
     personIds,
     crewId,
   };
-  return { ...named, handedBack: work.handedBack, endedAt: doneAt(work) };
+  return { ...named, handedBack: work.handedBack, endedAt: performedAt(work) };
 }

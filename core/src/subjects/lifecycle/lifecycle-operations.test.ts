@@ -17,7 +17,9 @@ import {
 } from '../../testing/builders';
 import { codeOf, minutesLater, Works, sideAt } from '../../testing/works';
 import { standingOf } from '../work/entries';
+import { performedAt } from '../work/work-order';
 import { applyOperation, type ArgsOf } from '../../registry/operations';
+import { pastJobsOf } from '../../registry/past';
 const onWork = { workOrderId: workId };
 const hazards = [{ id: 'rotating', hazard: 'Drive starts', control: 'Lock out' }];
 const laborOf = (minutes: number, startedAt: string = minutesLater(-120)) =>
@@ -143,6 +145,49 @@ describe('typed labor', () => {
     expect(codeOf(await works.do('labor.amend', amendment))).toBe('accepted');
     expect(standingOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([11_250]);
     expect(codeOf(await works.do('labor.amend', amendment))).toBe('entry_amended_already');
+  });
+});
+
+describe('the day of the work', () => {
+  const ready = (): Works => new Works({ state: 'underway', startedAt: minutesLater(-3 * 24 * 60) });
+  const finish = async (works: Works, doneOn?: string) =>
+    codeOf(await works.do('work.finish', { ...onWork, ...(doneOn === undefined ? {} : { doneOn: doneOn as never }) }));
+
+  it('may be before the one on which it is typed: at the end of the time of that day, or at midday', async () => {
+    const works = ready();
+    await works.do('labor.add', laborOf(60, minutesLater(-24 * 60)));
+    expect(await finish(works, '2026-11-22')).toBe('accepted');
+    expect(works.work).toMatchObject({ state: 'finished', doneEarlierAt: minutesLater(-23 * 60) });
+    const without = ready();
+    await without.do('none.say', { ...onWork, of: 'time' });
+    expect(await finish(without, '2026-11-21')).toBe('accepted');
+    expect(without.work?.doneEarlierAt).toBe('2026-11-21T11:00:00.000Z');
+    expect(performedAt(without.work ?? aWorkOrder())).toBe('2026-11-21T11:00:00.000Z');
+  });
+
+  it('is today where nobody says otherwise, and never one that is not yet or long ago', async () => {
+    for (const day of [undefined, '2026-11-23']) {
+      const works = ready();
+      await works.do('none.say', { ...onWork, of: 'time' });
+      expect(await finish(works, day)).toBe('accepted');
+      expect(works.work?.doneEarlierAt).toBeUndefined();
+      expect(performedAt(works.work ?? aWorkOrder())).toBe(works.work?.finishedAt);
+    }
+    const works = ready();
+    await works.do('none.say', { ...onWork, of: 'time' });
+    for (const day of ['2026-11-24', '2025-01-01']) expect(await finish(works, day)).toBe('done_day_wrong');
+    expect(await finish(works, 'yesterday')).toBe('invalid');
+  });
+
+  it('is when its past says that it was done, also where it was raised later', () => {
+    const work = aWorkOrder({
+      state: 'finished',
+      createdAt: noon,
+      finishedAt: minutesLater(60),
+      doneEarlierAt: minutesLater(-24 * 60),
+    });
+    const [job] = pastJobsOf(work, [], []);
+    expect([job?.at, job?.endedAt]).toEqual([work.doneEarlierAt, work.doneEarlierAt]);
   });
 });
 

@@ -2,6 +2,7 @@ import type { WorkOrderId } from '../../kernel/ids';
 import {
   argsSchema,
   choiceField,
+  dayFieldIfAny,
   idField,
   LONGEST_LINE,
   LONGEST_TEXT,
@@ -22,13 +23,14 @@ import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { isolationOf } from '../isolation/isolation';
 import { runningClocks } from '../labor/clock';
 import { removePausedClocks, stopClock } from '../labor/stop-clock';
-import { SETTINGS_ID } from '../settings/settings';
+import { SETTINGS_ID, settingsAt } from '../settings/settings';
 import { entryBeside } from '../work/entry-ids';
 import { standingOf } from '../work/entries';
 import { changeState, findOwnWork, findWorkOfSite, mayChangeState, newEntry, reachedUnseen } from '../work/guards';
 import { transitions } from '../work/states';
 import { holdReasons, type WorkOrder } from '../work/work-order';
 import { demandsOf } from './demands-of';
+import { doneEarlier } from './done-earlier';
 import { tellEnded, tellReopened } from './followers';
 import { mustBeGiven, owedBefore, withoutTime } from './owed';
 import { countOwed } from './owed-words';
@@ -132,7 +134,7 @@ const finishWork = defineOperation({
   inLog: 'forLeads',
   governs: 'nothing',
   roles: transitions.finish.roles,
-  schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT) }),
+  schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT), doneOn: dayFieldIfAny() }),
   file: null,
   numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
@@ -153,6 +155,9 @@ const finishWork = defineOperation({
     if (!allowed.ok) return allowed;
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });
+    const { zone } = settingsAt(settings, await records.get('sites', work.siteId));
+    const earlier = doneEarlier(args.doneOn, await records.list('entries', 'workOrder', work.id), zone, context.at);
+    if (earlier === 'wrong') return refuse('done_day_wrong', {}, 'doneOn');
     const demands = demandsOf(settings, work);
     const owed = mustBeGiven(owedBefore(context.person.id, await recordedOn(records, work), demands));
     if (owed.length > 0) return refuse('not_finished_owed', countOwed(owed));
@@ -161,7 +166,8 @@ const finishWork = defineOperation({
     await removePausedClocks(records, work.id);
     await noteBeside(records, work, 'done', args.done ?? '', context);
     const missing = demands.time === 'not' ? [] : withoutTime(await recordedOn(records, work));
-    const { timeOwedBy: _, handOver: __, ...before } = work;
+    const { timeOwedBy: _, handOver: __, doneEarlierAt: ___, ...rest } = work;
+    const before = earlier === null ? rest : { ...rest, doneEarlierAt: earlier };
     await changeState(
       records,
       missing.length === 0 ? before : { ...before, timeOwedBy: missing },
@@ -169,7 +175,7 @@ const finishWork = defineOperation({
       '',
       context,
     );
-    await tellEnded(records, work, 'done', context.at);
+    await tellEnded(records, work, 'done', earlier ?? context.at);
     return accepted;
   },
 });

@@ -56,7 +56,7 @@ export function countEventsOf(kinds: EntryKindSet, jobs: readonly PastJob[]): Re
 
 function ofJob(kinds: EntryKindSet, job: PastJob, kind: PastEventKind): PastEvent[] {
   const id = job.atStop === true ? `${job.id}@${job.assetId}` : job.id;
-  if (kind === 'work') return job.atStop === true ? [] : [{ kind, id, at: job.at, job }];
+  if (kind === 'work') return job.atStop === true ? [] : [{ kind, id, at: job.endedAt ?? job.at, job }];
   const { at } = facetOf(kinds, kind);
   return job[listOf(kind)].map(
     (kept, index) => ({ kind, id: `${id} ${kind} ${index}`, at: at(kept, job), job, kept }) as PastEvent,

@@ -4,7 +4,7 @@ import { standingOf, type Entry, type EntryOf } from '../work/entries';
 import type { EntryKindSet, PastKept, PastKind } from '../work/entry-kinds';
 import { jobSaidNone, type NoneOfJob } from '../none/none';
 import { isOpen } from '../work/states';
-import { doneAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
+import { performedAt, type WorkKind, type WorkOrder, type WorkState } from '../work/work-order';
 import { chainBefore } from '../work/chain';
 import { coveredMinutes } from './intervals';
 
@@ -31,7 +31,7 @@ export interface PastJob extends PastLists {
   readonly atStop?: true;
   /** When it came up: the beginning of the first unplanned stoppage, else when the work order was made. */
   readonly at: Instant;
-  /** When it left the open work; null while it is open. */
+  /** When the work was done; null while it is open. */
   readonly endedAt: Instant | null;
   /** Minutes in which at least one person worked on it (ISO 14224: active maintenance time). */
   readonly activeMinutes: number;
@@ -53,6 +53,7 @@ export function pastKindsOf(kinds: EntryKindSet): PastKind[] {
 export function summarise(kinds: EntryKindSet, work: WorkOrder, entries: readonly Entry[]): PastJob {
   const kept = Object.fromEntries(pastKindsOf(kinds).map((kind) => [listOf(kind), keptOf(kinds, kind, entries)]));
   const lists = kept as unknown as PastLists;
+  const ended = performedAt(work);
   const began = lists.stoppages.filter(({ isPlanned }) => !isPlanned).map(({ from }) => from);
   return {
     id: work.id,
@@ -65,8 +66,8 @@ export function summarise(kinds: EntryKindSet, work: WorkOrder, entries: readonl
     title: work.title,
     reason: work.reason,
     ...(work.cameFrom === null ? {} : { cameFrom: work.cameFrom }),
-    at: [work.createdAt, ...began].sort()[0] ?? work.createdAt,
-    endedAt: doneAt(work),
+    at: [work.createdAt, ...began, ...(ended === null ? [] : [ended])].sort()[0] ?? work.createdAt,
+    endedAt: ended,
     activeMinutes: activeMinutesOf(entries),
     saidNone: jobSaidNone(entries),
     ...lists,

@@ -132,6 +132,21 @@ describe('a plan', () => {
     expect(planOf(works)).toMatchObject({ open: null, made: 1, last: { endedOn: '2026-12-05' } });
   });
 
+  it('goes on from the day of the work where that is typed later', async () => {
+    const works = worksWith({ procedureId: null });
+    await works.do('plan.take-along', along());
+    const settings = works.records.peek('settings', 'settings');
+    if (settings !== undefined)
+      works.records.change([
+        put('settings', { ...settings, owed: { ...settings.owed, preventive: { steps: false, time: false } } }),
+      ]);
+    const at = minutesLater(10 * DAY);
+    await works.do('work.start', { workOrderId: first }, ann, at);
+    const done = { workOrderId: first, doneOn: '2026-12-01' as never };
+    expect(codeOf(await works.do('work.finish', done, ann, at))).toBe('accepted');
+    expect(planOf(works)).toMatchObject({ last: { dueOn: '2026-11-30', endedOn: '2026-12-01', was: 'done' } });
+  });
+
   it('notes what its meters showed when the work was done', async () => {
     const triggers = [{ kind: 'meter' as const, pointId, every: 500, from: 0 }];
     const works = worksWith({ procedureId: null, triggers });

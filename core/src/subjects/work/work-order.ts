@@ -63,6 +63,12 @@ export function doneAt(work: Pick<WorkOrder, 'finishedAt' | 'closedAt'>): Instan
   return work.closedAt ?? work.finishedAt;
 }
 
+/** When the work itself was done, which may be before it was written down; null while it is open. */
+export function performedAt(work: Pick<WorkOrder, 'finishedAt' | 'closedAt' | 'doneEarlierAt'>): Instant | null {
+  const left = doneAt(work);
+  return left === null ? null : (work.doneEarlierAt ?? left);
+}
+
 export const energies = [
   'electrical',
   'hydraulic',
@@ -154,6 +160,8 @@ export interface WorkOrder {
   readonly startedAt: Instant | null;
   readonly finishedAt: Instant | null;
   readonly finishedBy: PersonId | null;
+  /** When the work was done, where that was on a day before it was finished here; absent where it was not. */
+  readonly doneEarlierAt?: Instant;
   /** When it was accepted or dropped. */
   readonly closedAt: Instant | null;
   /** Why it is held, while it is. */
