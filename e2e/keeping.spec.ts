@@ -94,7 +94,7 @@ test('what one person left unsent waits for them alone', async ({ open }) => {
   await phone.getByRole('button', { name: 'Keep the note' }).tap();
   await expect(phone.getByTestId('sent-mark')).toHaveText('1 on this phone');
   await phone.getByRole('button', { name: 'Back to Shift' }).tap();
-  await phone.getByRole('button', { name: 'Me' }).tap();
+  await phone.getByRole('button', { name: 'Me', exact: true }).tap();
   await phone.getByRole('button', { name: 'Sign out' }).tap();
   await expect(phone.getByText('1 record is only on this phone')).toBeVisible();
   await phone.getByRole('button', { name: 'Sign out all the same' }).tap();
@@ -104,7 +104,7 @@ test('what one person left unsent waits for them alone', async ({ open }) => {
   await phone.getByTestId('sent-mark').tap();
   await expect(phone.getByText('For my own eyes.')).toHaveCount(0);
   await phone.getByRole('button', { name: 'Close' }).tap();
-  await phone.getByRole('button', { name: 'Me' }).tap();
+  await phone.getByRole('button', { name: 'Me', exact: true }).tap();
   await phone.getByRole('button', { name: 'Sign out' }).tap();
   await phone.getByRole('button', { name: 'Ines Okafor' }).tap();
   await phone.getByText(job).tap();

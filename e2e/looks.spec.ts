@@ -134,6 +134,7 @@ for (const [name, options] of [
     await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
     await tess.getByRole('button', { name: /I have read/ }).click();
     await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+    await tess.getByRole('button', { name: 'More: this job' }).click();
     await tess.getByRole('button', { name: 'Add a hazard' }).click();
     await expect(tess.getByRole('dialog')).toBeVisible();
     expect(await problemsOf(tess)).toEqual([]);

@@ -110,7 +110,7 @@ test('a machine, its past, its manual', async ({ open, server }) => {
   await page.goto(`${server.address}/plant/lark-gearbox`);
   await keep(page, 'machine-phone');
   await page.goto(`${server.address}/plant/past/lark-gearbox`);
-  await expect(page.getByText('Failures each quarter')).toBeVisible();
+  await expect(page.getByText('Pictures', { exact: true })).toBeVisible();
   await keep(page, 'past-phone');
   await page.goto(`${server.address}/plant/lark-gearbox`);
   await page
@@ -159,4 +159,28 @@ test('the sheet, Desk and Stores on a wide screen', async ({ open, server }) => 
   await keep(page, 'desk-wide');
   await page.goto(`${server.address}/stores`);
   await keep(page, 'stores-wide');
+});
+
+/** Cuts one of the ranks of docs/INTERFACE.md out of a view. */
+async function cut(page: Page, of: ReturnType<Page['getByRole']>, name: string): Promise<void> {
+  await settled(page);
+  await of.first().screenshot({ path: `docs/ranks/${name}.png` });
+}
+
+test('the ranks', async ({ open, server }) => {
+  const page = await open(tess, phone);
+  await page.goto(`${server.address}/shift`);
+  await cut(page, page.getByRole('group', { name: 'Narrow the list' }), 'filter');
+  await cut(page, page.getByRole('button', { name: 'Kit list' }), 'quiet');
+  await cut(page, page.getByRole('button', { name: 'Scan', exact: true }), 'secondary');
+  await page.getByText(GEARBOX).first().click();
+  await cut(page, page.getByRole('button', { name: /^I have read/ }), 'primary');
+  await cut(page, page.getByRole('button', { name: /^Change dates/ }), 'fact');
+  await cut(page, page.getByRole('link', { name: 'Look at the machine' }), 'way');
+  await cut(page, page.getByRole('button', { name: 'More: this job' }), 'more');
+  await press(page, /^I have read/);
+  await press(page, 'Go to Wrap up');
+  await cut(page, page.getByRole('button', { name: 'Drop this work' }), 'final');
+  await page.goto(`${server.address}/raise?asset=lark-gearbox`);
+  await cut(page, page.getByRole('radiogroup', { name: 'What becomes of it' }), 'choice');
 });

@@ -31,6 +31,7 @@ test('the past speaks in sentences, each opens its rows, and stays on the phone'
   await ines.getByRole('button', { name: /^What else it says/ }).tap();
   await expect(ines.getByRole('img', { name: /Failures each quarter/ })).toBeVisible();
   await expect(ines.getByRole('link', { name: /Time to repair.*half within/ })).toBeVisible();
+  await ines.getByRole('button', { name: /^Find, period/ }).tap();
   await ines.getByLabel('Find in this past').fill('no such thing');
   await expect(ines.getByText('No row is all of this.')).toBeVisible();
   await ines.getByRole('button', { name: 'Show all rows' }).tap();
@@ -54,6 +55,8 @@ test('the past speaks in sentences, each opens its rows, and stays on the phone'
   await ines.context().setOffline(true);
   await ines.goto('/plant/past/lark-service-brake');
   await expect(ines.getByText(/^No signal: as this phone had it/)).toBeVisible();
+  const more = ines.getByRole('button', { name: /^What else it says/ });
+  if (await more.isVisible()) await more.tap();
   await expect(ines.getByRole('link', { name: /failures? in 3 years/ })).toBeVisible();
   await ines.goto('/plant/past/lark-winch');
   await expect(ines.getByText('Its past is not on this phone. It comes when there is signal.')).toBeVisible();

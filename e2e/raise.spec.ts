@@ -158,7 +158,7 @@ test('what is raised takes few taps, also without signal, and is there after a r
       await ines.keyboard.press('Enter');
       await ines.getByLabel('What is it').fill('Grease the pivots');
       await thumb.tap(ines.getByRole('radio', { name: 'Plan it' }));
-      await thumb.tap(thumb.button('Plan this work'));
+      await thumb.tap(thumb.button('Plan it: this work'));
       await expect(ines.getByText(/W-\S+ is planned\./)).toBeVisible();
     }));
   await test.step('do it now', () =>

@@ -21,7 +21,7 @@ test('shows only the places a person has, and signs out', async ({ open }) => {
   const arun = await open('Arun Petros');
   await expect(arun.getByRole('link', { name: 'Stores' })).toBeVisible();
   await expect(arun.getByRole('link', { name: 'Desk' })).toHaveCount(0);
-  await arun.getByRole('button', { name: 'Me' }).tap();
+  await arun.getByRole('button', { name: 'Me', exact: true }).tap();
   await arun.getByRole('button', { name: 'Sign out' }).tap();
   await expect(arun.getByText('This server shows a demo')).toBeVisible();
   await arun.goto('/shift');

@@ -2,7 +2,7 @@ import { createContext, useContext, type ReactElement, type ReactNode } from 're
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Chip } from 'react-native-paper';
 import { chooseByArrow } from './choose-by-arrow';
-import { GAP, RULE, TARGET } from './theme';
+import { GAP, RULE, TARGET, useIsNarrow } from './theme';
 import { textStyles } from './type';
 import { usePalette } from './use-palette';
 
@@ -18,16 +18,22 @@ interface FilterChipsProps {
 
 /** What narrows a list: round chips on one line, which scrolls where they do not fit. */
 export function FilterChips({ label, isOneOf = false, children }: FilterChipsProps): ReactElement {
+  // With very large text hardly one fits beside another: then they stand under one another.
+  const isNarrow = useIsNarrow();
+  const chips = (
+    <View
+      role={isOneOf ? 'radiogroup' : 'group'}
+      aria-label={label}
+      style={[sheet.chips, isNarrow && sheet.wrapped]}
+      {...(isOneOf ? { onKeyDown: chooseByArrow } : {})}
+    >
+      <IsOneOf value={isOneOf}>{children}</IsOneOf>
+    </View>
+  );
+  if (isNarrow) return chips;
   return (
     <ScrollView horizontal showsHorizontalScrollIndicator={false} style={sheet.line}>
-      <View
-        role={isOneOf ? 'radiogroup' : 'group'}
-        aria-label={label}
-        style={sheet.chips}
-        {...(isOneOf ? { onKeyDown: chooseByArrow } : {})}
-      >
-        <IsOneOf value={isOneOf}>{children}</IsOneOf>
-      </View>
+      {chips}
     </ScrollView>
   );
 }
@@ -72,6 +78,7 @@ const sheet = StyleSheet.create({
   // What scrolls sideways does not grow downward.
   line: { flexGrow: 0, maxWidth: '100%' },
   chips: { flexDirection: 'row', gap: GAP, paddingVertical: 2 },
+  wrapped: { flexWrap: 'wrap' },
   chip: { borderWidth: RULE, borderRadius: TARGET / 2, minHeight: TARGET, justifyContent: 'center' },
   word: {
     marginHorizontal: 12,

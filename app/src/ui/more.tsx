@@ -1,8 +1,11 @@
 import { mdiChevronDown, mdiChevronUp } from '@mdi/js';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from './press';
+import { Icon } from './icon';
+import { Press } from './press';
 import { GAP } from './theme';
+import { usePalette } from './use-palette';
+import { Words } from './words';
 
 interface Props {
   /** What there is more of, for who hears it without what stands around it. */
@@ -13,18 +16,23 @@ interface Props {
 
 /** What is rarely needed: folded away behind one quiet key. What it opens stays open until it is folded again. */
 export function More({ label, word = 'More', children }: Props): ReactElement {
+  const palette = usePalette();
   const [isOpen, setIsOpen] = useState(false);
   return (
     <View style={sheet.more}>
-      <Button
-        rank="quiet"
-        word={isOpen ? 'Less' : word}
-        label={isOpen ? `Less: ${label}` : `${word}: ${label}`}
-        icon={isOpen ? mdiChevronUp : mdiChevronDown}
-        isExpanded={isOpen}
+      <Press
         onPress={() => setIsOpen(!isOpen)}
+        label={isOpen ? `Less: ${label}` : `${word}: ${label}`}
+        isExpanded={isOpen}
         style={sheet.key}
-      />
+      >
+        <View style={sheet.line}>
+          <Icon path={isOpen ? mdiChevronUp : mdiChevronDown} size={20} color={palette.green} />
+          <Words as="label" color={palette.green}>
+            {isOpen ? 'Less' : word}
+          </Words>
+        </View>
+      </Press>
       {isOpen ? (
         <View role="group" aria-label={label} style={sheet.what}>
           {children}
@@ -36,6 +44,7 @@ export function More({ label, word = 'More', children }: Props): ReactElement {
 
 const sheet = StyleSheet.create({
   more: { gap: GAP },
-  key: { alignSelf: 'flex-start' },
+  key: { alignSelf: 'flex-start', paddingRight: 12 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: GAP },
   what: { flexDirection: 'row', flexWrap: 'wrap', gap: GAP },
 });

@@ -81,8 +81,6 @@ interface ButtonProps {
   readonly onPressIn?: () => void;
   readonly onPressOut?: () => void;
   readonly isRepeatable?: boolean;
-  /** Whether what it folds is to be seen. */
-  readonly isExpanded?: boolean;
 }
 
 /** A key with its word. */
@@ -97,7 +95,6 @@ export function Button({
   onPressIn,
   onPressOut,
   isRepeatable = false,
-  isExpanded,
 }: ButtonProps): ReactElement {
   const palette = usePalette();
   const why = cannot === false ? null : cannot;
@@ -111,7 +108,6 @@ export function Button({
       {...(onPressOut === undefined ? {} : { onPressOut })}
       {...(icon === undefined ? {} : { icon: ({ color }) => <Icon path={icon} color={color} size={20} /> })}
       {...(label === undefined ? {} : { accessibilityLabel: label })}
-      {...(isExpanded === undefined ? {} : { 'aria-expanded': isExpanded })}
       buttonColor={isPrimary ? palette.green : isQuiet ? 'transparent' : palette.card}
       textColor={isPrimary ? palette.onGreen : isQuiet ? palette.green : palette.ink}
       style={[

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Icon } from './icon';
 import { LinkPress } from './link-press';
 import { Press } from './press';
+import { useIsNarrow } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';
 
@@ -24,6 +25,7 @@ interface Props {
 /** A way to another page, or to a sheet over this one: a row with a chevron at its end. */
 export function Way({ title, more, aside, icon, label, href, onPress = () => undefined }: Props): ReactElement {
   const palette = usePalette();
+  const isNarrow = useIsNarrow();
   const row = (
     <View style={sheet.inside}>
       {icon === undefined ? null : <Icon path={icon} />}
@@ -34,8 +36,14 @@ export function Way({ title, more, aside, icon, label, href, onPress = () => und
             {more}
           </Words>
         )}
+        {/* With very large text it has no room beside the words. */}
+        {aside === undefined || !isNarrow ? null : (
+          <Words as="mark" soft>
+            {aside}
+          </Words>
+        )}
       </View>
-      {aside === undefined ? null : (
+      {aside === undefined || isNarrow ? null : (
         <Words as="mark" soft>
           {aside}
         </Words>

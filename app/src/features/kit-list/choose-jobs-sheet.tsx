@@ -1,11 +1,18 @@
+import { mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js';
 import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
 import type { WorkOrderId } from '@oilcan/core/kernel';
+import type { WorkOrder } from '@oilcan/core/work';
+import { now, useRow, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Choice } from '../../ui/choice';
-import { Button } from '../../ui/press';
+import { Icon } from '../../ui/icon';
+import { Button, Press } from '../../ui/press';
+import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { sayDue } from '../../words/dates';
 import { counted } from '../../words/work-words';
+import { useNarrowedWork } from '../shift';
 import { useJobsToChoose } from './use-kit-list';
 
 /** For which of my jobs parts and tools are taken along. Each press counts at once. */
@@ -16,7 +23,9 @@ export function ChooseJobsSheet({
   readonly chosen: readonly WorkOrderId[];
   readonly onClose: () => void;
 }): ReactElement {
-  const { jobs, todays } = useJobsToChoose();
+  const { jobs, todays, weeks } = useJobsToChoose();
+  const narrowed = useNarrowedWork();
+  const shown = narrowed === null ? [] : jobs.filter(({ id }) => narrowed.includes(id)).map(({ id }) => id);
   const choose = (workOrderIds: readonly string[]): void =>
     void performOrSay('kit-list.choose', { workOrderIds: workOrderIds as never[] });
   return (
@@ -26,18 +35,28 @@ export function ChooseJobsSheet({
       onClose={onClose}
       foot={
         <>
-          <Button word={`All of today’s, ${counted(todays.size, 'job', 'jobs')}`} onPress={() => choose([...todays])} />
-          {chosen.length === 0 ? null : <Button word="None, and empty the bag" onPress={() => choose([])} />}
+          {chosen.length === 0 ? null : (
+            <Button rank="quiet" word="None, and empty the bag" onPress={() => choose([])} />
+          )}
           <Button rank="primary" word="Done" onPress={onClose} />
         </>
       }
     >
       {jobs.length === 0 ? <Words>None of your open jobs needs a part or a tool.</Words> : null}
+      <View style={sheet.many}>
+        {narrowed === null || shown.length === 0 ? null : (
+          <Button
+            word={`As the list is narrowed, ${counted(shown.length, 'job', 'jobs')}`}
+            onPress={() => choose(shown)}
+          />
+        )}
+        <Button word={`All of today’s, ${counted(todays.size, 'job', 'jobs')}`} onPress={() => choose([...todays])} />
+        <Button word={`All of this week’s, ${counted(weeks.size, 'job', 'jobs')}`} onPress={() => choose([...weeks])} />
+      </View>
       {jobs.map((work) => (
-        <Choice
+        <JobChoice
           key={work.id}
-          isMany
-          word={`${work.number} ${work.title}`}
+          work={work}
           isChosen={chosen.includes(work.id)}
           onPress={() =>
             choose(chosen.includes(work.id) ? chosen.filter((id) => id !== work.id) : [...chosen, work.id])
@@ -47,3 +66,43 @@ export function ChooseJobsSheet({
     </BottomSheet>
   );
 }
+
+interface JobChoiceProps {
+  readonly work: WorkOrder;
+  readonly isChosen: boolean;
+  readonly onPress: () => void;
+}
+
+/** A job that can be chosen, with when it is due and where. */
+function JobChoice({ work, isChosen, onPress }: JobChoiceProps): ReactElement {
+  const palette = usePalette();
+  const asset = useRow('assets', work.assetId);
+  const place = useRow('places', work.placeId);
+  const settings = useSettings(work.siteId);
+  const due =
+    work.dueAt === null || settings === undefined
+      ? undefined
+      : sayDue(work.dueAt, now(), settings.zone, settings.language);
+  return (
+    <Press role="checkbox" checked={isChosen} onPress={onPress} style={[sheet.row, { borderColor: palette.line }]}>
+      <View style={sheet.line}>
+        <Icon path={isChosen ? mdiCheckboxMarked : mdiCheckboxBlankOutline} />
+        <View style={sheet.words}>
+          <Words>
+            {work.number} {work.title}
+          </Words>
+          <Words as="small" soft>
+            {[due, asset?.name, place?.name].filter((each) => each !== undefined).join(' · ')}
+          </Words>
+        </View>
+      </View>
+    </Press>
+  );
+}
+
+const sheet = StyleSheet.create({
+  many: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  row: { borderBottomWidth: 1, paddingVertical: 6 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 10 },
+  words: { flex: 1, minWidth: 0 },
+});

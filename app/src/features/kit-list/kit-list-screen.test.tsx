@@ -64,7 +64,7 @@ describe('the kit list', () => {
   it('is for the jobs that are chosen, until none is', async () => {
     await open();
     await press('Choose jobs');
-    await press('W-2 Seal weeping', 'checkbox');
+    await press(/^W-2 Seal weeping/, 'checkbox');
     expect(words()).toContain('1 chosen');
     await press('Done');
     expect(words()).toContain('1 part and 1 tool for 1 job');

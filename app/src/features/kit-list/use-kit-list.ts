@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { byId, type PartId, type PersonId, type Thousandths, type WorkOrderId } from '@oilcan/core/kernel';
 import { kitListParts, kitListTools, type KitList, type KitListPart, type KitListTool } from '@oilcan/core/kit-list';
-import { shiftGroupOf, shiftTimes } from '@oilcan/core/shift';
+import { shiftGroupOf, shiftTimes, type ShiftGroup } from '@oilcan/core/shift';
 import { usedIn } from '@oilcan/core/stock';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRows, usePhone, useRow, useSettings, useTable } from '../../data/store';
@@ -43,21 +43,27 @@ export function useKitList(ownerId: PersonId): ShownKitList {
   }, [list, workOrders, partRows, bins, stores, levels, entries]);
 }
 
-/** My open work that takes anything along; the ids of what is late or for this shift stand apart. */
-export function useJobsToChoose(): { readonly jobs: readonly WorkOrder[]; readonly todays: ReadonlySet<string> } {
+interface JobsToChoose {
+  readonly jobs: readonly WorkOrder[];
+  readonly todays: ReadonlySet<string>;
+  readonly weeks: ReadonlySet<string>;
+}
+
+/** My open work that takes anything along; the ids of what is late or for this shift, and of what is for this week, stand apart. */
+export function useJobsToChoose(): JobsToChoose {
   const person = usePhone((state) => state.person);
   const settings = useSettings();
   const workOrders = useTable('workOrders');
   const crews = useTable('crews');
   return useMemo(() => {
-    if (person === null || settings === undefined) return { jobs: [], todays: new Set() };
-    const none = new Map<string, never>();
-    const rows = { workOrders, crews: byId(crews), assets: none, places: none, parts: none };
+    if (person === null || settings === undefined) return { jobs: [], todays: new Set(), weeks: new Set() };
+    const rows = { workOrders, crews: byId(crews) };
     const jobs = ownWork(rows, person).filter(
       (work) => isOpen(work.state) && (work.kit.length > 0 || work.tools.length > 0),
     );
     const times = shiftTimes(now(), settings.zone);
-    const todays = jobs.filter((work) => ['now', 'shift'].includes(shiftGroupOf(work, times)));
-    return { jobs, todays: new Set(todays.map(({ id }) => id)) };
+    const within = (...groups: readonly ShiftGroup[]): ReadonlySet<string> =>
+      new Set(jobs.filter((work) => groups.includes(shiftGroupOf(work, times))).map(({ id }) => id));
+    return { jobs, todays: within('now', 'shift'), weeks: within('now', 'shift', 'week') };
   }, [person, settings, workOrders, crews]);
 }

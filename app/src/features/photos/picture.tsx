@@ -32,6 +32,7 @@ export function Picture({
       source={{ uri: state }}
       style={[sheet.frame, size, { borderColor: palette.line }]}
       resizeMode="cover"
+      role="img"
       accessibilityLabel={photo.caption === '' ? 'Photo' : `Photo: ${photo.caption}`}
     />
   );

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement, type RefObject } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   addDays,
@@ -30,8 +30,7 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
-import { RULE, useIsWide } from '../../ui/theme';
-import { usePalette } from '../../ui/use-palette';
+import { useIsWide } from '../../ui/theme';
 import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
 import { sayLocalDay, sayMoment } from '../../words/dates';
@@ -56,17 +55,19 @@ interface Props {
   readonly along: AlongFromRaise;
   /** The job of which it is further work; none where it stands for itself. */
   readonly cameFrom?: WorkOrder | undefined;
+  /** Given where the key that makes it stands elsewhere: what that does. */
+  readonly submitter?: RefObject<(() => void) | null>;
   /** Once it is there, and all that was said for it can be forgotten. */
   readonly onMade: () => void;
 }
 
 /** A new work order with all that is known of it: what makes it, for whom, when, by which steps, with which kit. */
-export function PlanForm({ asset, words, reports, along, cameFrom, onMade }: Props): ReactElement | null {
+export function PlanForm({ asset, words, reports, along, cameFrom, submitter, onMade }: Props): ReactElement | null {
   const settings = useSettings(asset.siteId);
   const me = usePhone((state) => state.person);
   const tradeId = useLikelyTrade(asset) ?? me?.tradeId ?? '';
   if (settings === undefined || me === null) return null;
-  return <Fields {...{ asset, words, reports, along, cameFrom, onMade, settings, tradeId }} />;
+  return <Fields {...{ asset, words, reports, along, cameFrom, submitter, onMade, settings, tradeId }} />;
 }
 
 interface FieldsProps extends Props {
@@ -81,13 +82,13 @@ function Fields({
   reports,
   along,
   cameFrom,
+  submitter,
   onMade,
   settings,
   tradeId: likelyTrade,
 }: FieldsProps): ReactElement {
   const router = useRouter();
   const isWide = useIsWide();
-  const palette = usePalette();
   const say = useNotice((state) => state.say);
   const me = usePhone((state) => state.person);
   const isLead = me !== null && hasRole(me, ['lead']);
@@ -168,6 +169,9 @@ function Fields({
         refusals.forEach(({ code, values }) => say(sentenceFor(code, values))),
       );
     },
+  });
+  useEffect(() => {
+    if (submitter !== undefined) submitter.current = submit;
   });
   const typed = form.watch();
   const title = words === null ? usualTitle : titleOf(words);
@@ -279,15 +283,7 @@ function Fields({
       </View>
       <FormRefusal sentence={refusal ?? form.formState.errors.due?.message ?? null} />
       {waits ? <Words>It will wait until a lead lets it start.</Words> : null}
-      <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
-        <Button
-          rank="primary"
-          word={reports.length > 0 ? 'Take it up' : 'Plan it'}
-          label={reports.length > 0 ? 'Take it up' : 'Plan this work'}
-          cannot={words === '' && 'Say first what it is: in words, by voice or with a photo.'}
-          onPress={submit}
-        />
-      </View>
+      {submitter === undefined ? <Button rank="primary" word="Take it up" onPress={submit} /> : null}
     </>
   );
 }
@@ -333,11 +329,4 @@ const sheet = StyleSheet.create({
   columns: { flexDirection: 'row', gap: 32 },
   column: { gap: 14 },
   half: { flex: 1, minWidth: 0, gap: 14 },
-  // In sight however long the plan is.
-  foot: {
-    borderTopWidth: RULE,
-    paddingVertical: 8,
-    marginBottom: -16,
-    ...({ position: 'sticky', bottom: 0 } as object),
-  },
 });

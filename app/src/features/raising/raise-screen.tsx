@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useMemo, useRef, useState, type ReactElement, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
 import { asId, type AssetId, type ReportId, type SiteId } from '@oilcan/core/kernel';
@@ -71,6 +71,7 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
   const [procedure, setProcedure] = useState<Procedure | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
+  const plan = useRef<(() => void) | null>(null);
   const told = ({ code, values }: Refusal): false => {
     setRefusal(sentenceFor(code, values));
     return false;
@@ -122,7 +123,16 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
   };
   const keys = (
     <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
-      {way === 'report' ? (
+      {way === 'plan' ? (
+        <Button
+          rank="primary"
+          word="Plan it"
+          label="Plan it: this work"
+          cannot={!isSaid ? NOT_SAID : asset === undefined && 'Work is always on a machine. Choose it first.'}
+          style={sheet.key}
+          onPress={() => plan.current?.()}
+        />
+      ) : way === 'report' ? (
         <Button
           rank="primary"
           word="Report it"
@@ -175,7 +185,14 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
           <View style={isWide ? sheet.half : sheet.column}>
             <KnownThere at={at} words={words} onJoined={() => leave('Counted. You hear what becomes of it.')} />
             {way === 'plan' ? (
-              <PlanHere asset={asset} draft={draft} words={written} cameFrom={cameFrom} onMade={forget} />
+              <PlanHere
+                asset={asset}
+                draft={draft}
+                words={written}
+                cameFrom={cameFrom}
+                submitter={plan}
+                onMade={forget}
+              />
             ) : (
               <HowBadChoice
                 how={how}
@@ -194,9 +211,9 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
             <FormRefusal sentence={refusal ?? camera.trouble ?? microphone?.trouble ?? dictation?.error ?? null} />
           </View>
         </View>
-        {isNarrow && way !== 'plan' ? keys : null}
+        {isNarrow ? keys : null}
       </ScrollView>
-      {isNarrow || way === 'plan' ? null : keys}
+      {isNarrow ? null : keys}
     </View>
   );
 }
@@ -238,12 +255,14 @@ function PlanHere({
   draft,
   words,
   cameFrom,
+  submitter,
   onMade,
 }: {
   readonly asset: Asset | undefined;
   readonly draft: RaiseDraft;
   readonly words: string;
   readonly cameFrom: WorkOrder | undefined;
+  readonly submitter: RefObject<(() => void) | null>;
   readonly onMade: () => void;
 }): ReactElement {
   if (asset === undefined) return <Words>Work is always on a machine. Choose it first.</Words>;
@@ -255,6 +274,7 @@ function PlanHere({
       reports={[]}
       along={draft}
       cameFrom={cameFrom}
+      submitter={submitter}
       onMade={onMade}
     />
   );

@@ -298,7 +298,7 @@ describe('work that is planned for later', () => {
     const [, onDay] = screen.getAllByRole('radio', { name: 'today' });
     fireEvent.click(onDay as HTMLElement);
     await press(/Change the output seal/, 'checkbox');
-    await pressTwice('Plan this work');
+    await pressTwice('Plan it: this work');
     expect(await made()).toMatchObject({ personIds: [bob.id], plannedOn: '2026-11-23', hazards });
     expect((await works.sent()).peekAll('workOrders')).toHaveLength(2);
   });
@@ -306,7 +306,7 @@ describe('work that is planned for later', () => {
   it('is a technician’s own, due by how soon it must be done, and says its number, which opens it', async () => {
     await plan();
     await press('This shift', 'radio');
-    await press('Plan this work');
+    await press('Plan it: this work');
     const work = await made();
     expect(work).toMatchObject({
       personIds: [ann.id],
@@ -339,7 +339,7 @@ describe('work that is planned for later', () => {
     await type('Who signs', 'Operator');
     await press('Add this step');
     await press(/^Leave out step 2/);
-    await press('Plan this work');
+    await press('Plan it: this work');
     const work = await made();
     expect(work).toMatchObject({ personIds: [], dueAt: '2026-11-24T15:00:00.000Z' });
     expect(works.said).toContain('Nobody has it yet.');
@@ -354,7 +354,7 @@ describe('work that is planned for later', () => {
     const goAhead = { kinds: ['corrective'], aboveMinor: null, minorPerHour: 0 } as const;
     await plan(ann, [put('raiseRules', someRules({ goAhead }))]);
     expect(words()).toContain('It will wait until a lead lets it start.');
-    await press('Plan this work');
+    await press('Plan it: this work');
     expect(works.said).toContain('waits for a lead');
     expect((await made())?.goAhead?.givenBy).toBeNull();
   });
@@ -376,7 +376,7 @@ describe('work that is planned for later', () => {
     await type('What is it', 'Guard is loose');
     await press('Photo');
     await press('Voice note: press to begin');
-    await press('Plan this work');
+    await press('Plan it: this work');
     const [work] = peekAll('workOrders').filter(({ title }) => title === 'Guard is loose');
     await waitFor(() =>
       expect(

@@ -14,7 +14,7 @@ import { usePalette } from '../../ui/use-palette';
 import { DocumentList } from '../documents';
 import { ContactList, useContacts } from '../plant';
 import { LastFix, PastBrief } from '../past';
-import { GiveSheet, whyHere } from '../work';
+import { GiveSheet, OpenNearby, whyHere } from '../work';
 import { DueSoonLines } from '../plans';
 import { PaperSheet } from '../paper';
 import { More } from '../../ui/more';
@@ -80,7 +80,6 @@ export function PreparePart({
           <Words>Handed back: {work.handedBack.reason}</Words>
         </View>
       )}
-      {asset === undefined ? null : <LastFix asset={asset} past={past} />}
       <WorkReports work={work} />
       <PermitList work={work} />
       {work.hazards.length === 0 ? null : (
@@ -112,8 +111,14 @@ export function PreparePart({
           What the past says
         </Words>
       </View>
-      {asset === undefined ? null : <PastBrief asset={asset} past={past} plannedParts={work.kit} />}
+      {asset === undefined ? null : (
+        <>
+          <LastFix asset={asset} past={past} />
+          <PastBrief asset={asset} past={past} plannedParts={work.kit} />
+        </>
+      )}
       <DueSoonLines work={work} />
+      {isOpen(work.state) ? <OpenNearby work={work} /> : null}
       <Kit work={work} />
       {work.tools.length === 0 ? null : (
         <Row>

@@ -237,7 +237,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         isNamedBelow
         {...(isWindowWide ? { isBeside: true } : back)}
       >
-        {isWindowWide ? <PinButton workOrderId={work.id} /> : <RaiseHere work={work} />}
+        {isWindowWide ? <PinButton workOrderId={work.id} /> : isDockNarrow ? null : <RaiseHere work={work} />}
       </TopBar>
       {isBroad ? (
         <View style={[sheet.over, { borderColor: palette.line }]}>
@@ -272,6 +272,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
               <>
                 <SheetHead work={work} />
                 {isDockNarrow && isOurs ? <DockLine work={work} onHazards={askForHazards} /> : null}
+                {isDockNarrow ? <RaiseHere work={work} /> : null}
                 <PreparePart work={work} onPlaced={place('prepare')} />
               </>
             )}

@@ -1,2 +1,3 @@
 /** What other features may use of this one. */
+export { useNarrowedWork } from './use-shift';
 export { showDay } from './use-narrowing';

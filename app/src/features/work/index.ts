@@ -2,6 +2,7 @@ import { piece } from '../../ui/piece';
 
 /** What other features may use of this one. */
 export { OthersWork, useIsOurs } from './others-work';
+export { OpenNearby } from './open-nearby';
 export { ownWork } from './own-work';
 export { StandingMark } from './standing';
 export { inARow, reasonWords, whyHere } from './rank-words';
