@@ -153,7 +153,7 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
   const ordinary = waiting.filter((each) => each.unusual.length === 0).map(({ work }) => work.id as string);
   return (
     <View style={sheet.head}>
-      <WorstLine />
+      <WorstLine finished={waiting.length} />
       <UndeliveredMails />
       <Raised />
       {waiting.length === 0 ? null : (

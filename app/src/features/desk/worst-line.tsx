@@ -10,7 +10,7 @@ import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 
 /** The first line of the Desk: the worst thing that waits, and the way to it. */
-export function WorstLine(): ReactElement {
+export function WorstLine({ finished }: { readonly finished: number }): ReactElement {
   const palette = usePalette();
   const site = useSite();
   const reports = useTable('reports');
@@ -26,17 +26,21 @@ export function WorstLine(): ReactElement {
           incidents: onSite(incidents, site),
           assets: onSite(assets, site),
           works: onSite(works, site),
+          finished,
         },
         present,
       ),
-    [reports, incidents, assets, works, site, present],
+    [reports, incidents, assets, works, finished, site, present],
   );
   const { title, more, href } = worstWords(worst);
   if (href === null) {
     return (
-      <Words as="title" level={2}>
-        {title}
-      </Words>
+      <>
+        <Words as="title" level={2}>
+          {title}
+        </Words>
+        {worst.is === 'nothing' ? <Words soft>Finished work appears here the moment it is done.</Words> : null}
+      </>
     );
   }
   const isBad = worst.is === 'danger' || worst.is === 'injury' || worst.is === 'stopped';

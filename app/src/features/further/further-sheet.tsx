@@ -41,7 +41,8 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
   const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
   const [{ title, tradeId: usualTradeId }, setUsualOf] = useState({ title: '', tradeId: work.tradeId });
-  const [assetId, setAssetId] = useState(work.assetId);
+  const [chosenId, setChosenId] = useState<AssetId | null>(null);
+  const assetId = chosenId ?? work.assetId;
   const [kind, setKind] = useState<WorkKind>('corrective');
   const usual = useUsual({ assetId, kind, tradeId: usualTradeId, title });
   const usualKit = useUsualKit(usual, work.siteId);
@@ -54,14 +55,13 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       urgency: 'week' as Urgency,
       tradeId: work.tradeId,
       carried: [] as readonly EntryId[],
-      assetId: work.assetId,
       kind: 'corrective' as WorkKind,
       plannedOn: '' as string,
       personIds: [] as PersonId[],
     },
     read: (typed) => {
       const raised = furtherWorkOrder({
-        assetId: typed.assetId,
+        assetId,
         title: typed.title.trim(),
         reason: typed.reason.trim() === '' ? `Noticed on ${work.number}, ${work.title}.` : typed.reason.trim(),
         urgency: typed.urgency,
@@ -97,10 +97,6 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
     'personIds',
   ]);
   const asset = useRow('assets', assetId);
-  const chooseMachine = (id: AssetId): void => {
-    form.setValue('assetId', id);
-    setAssetId(id);
-  };
   const toggle = (id: EntryId): void => {
     const without = carried.filter((each) => each !== id);
     form.setValue('carried', without.length < carried.length ? without : [...carried, id]);
@@ -163,7 +159,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
         )}
         <WhereField
           at={{ is: 'asset', id: assetId }}
-          onChoose={(at) => chooseMachine(at?.is === 'asset' ? at.id : work.assetId)}
+          onChoose={(at) => setChosenId(at?.is === 'asset' ? at.id : null)}
           isMachineOnly
         />
       </More>

@@ -200,8 +200,8 @@ describe('more steps', () => {
     expect(words()).toContain('No steps are written down for this job.');
     await press('More steps');
     await press('Add this step');
-    expect(words()).toContain('Write something first.');
-    await type('A step of its own', 'Look at the belts');
+    expect(words()).toContain('Write what is to be done.');
+    await type('A step', 'Look at the belts');
     await press('Good or faulty', 'radio');
     await press('Add this step');
     const [added] = (await works.sent()).peekList('steps', 'workOrder', workId);

@@ -4,7 +4,7 @@ import { anAsset, aWorkOrder, noon } from '../../testing/builders';
 import { anIncident, aReport } from '../../testing/report-builders';
 import { worstWaiting, type BeforeALead } from './worst-waiting';
 
-const nothing: BeforeALead = { reports: [], incidents: [], assets: [], works: [] };
+const nothing: BeforeALead = { reports: [], incidents: [], assets: [], works: [], finished: 0 };
 const worst = (given: Partial<BeforeALead>) => worstWaiting({ ...nothing, ...given }, noon).is;
 const job = (given: Parameters<typeof aWorkOrder>[0]) =>
   aWorkOrder({ id: asId<WorkOrderId>(JSON.stringify(given)), ...given });
@@ -17,7 +17,7 @@ describe('the worst thing that waits for a lead', () => {
     ['late', { works: [job({ urgency: 'now', state: 'ready', dueAt: addMinutes(noon, -60) })] }],
     ['report', { reports: [aReport({ danger: false })] }],
     ['goAhead', { works: [job({ goAhead: { since: noon, givenBy: null }, urgency: 'week', state: 'ready' })] }],
-    ['finished', { works: [job({ state: 'finished' })] }],
+    ['finished', { finished: 2 }],
     ['nothing', {}],
   ];
 
@@ -29,6 +29,7 @@ describe('the worst thing that waits for a lead', () => {
         incidents: [...sum.incidents, ...(given.incidents ?? [])],
         assets: [...sum.assets, ...(given.assets ?? [])],
         works: [...sum.works, ...(given.works ?? [])],
+        finished: sum.finished + (given.finished ?? 0),
       }),
       nothing,
     );

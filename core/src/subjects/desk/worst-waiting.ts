@@ -13,6 +13,8 @@ export interface BeforeALead {
   readonly incidents: readonly Incident[];
   readonly assets: readonly Asset[];
   readonly works: readonly WorkOrder[];
+  /** How many finished jobs wait for their look. */
+  readonly finished: number;
 }
 
 /** The worst thing that waits for a lead. */
@@ -33,7 +35,7 @@ const CRITICAL_UP_TO = 2;
  * it, work needed now that is late, another report, raised work that waits for a go-ahead, and last what is finished. The order is one of the
  * trade: people before machines, what gets worse by waiting before what does not (common practice).
  */
-export function worstWaiting({ reports, incidents, assets, works }: BeforeALead, now: Instant): WorstWaiting {
+export function worstWaiting({ reports, incidents, assets, works, finished }: BeforeALead, now: Instant): WorstWaiting {
   const unanswered = problemsToAnswer(reports).map(([report]) => report);
   const danger = unanswered.find((report) => report.danger === true);
   if (danger !== undefined) return { is: 'danger', report: danger };
@@ -54,6 +56,5 @@ export function worstWaiting({ reports, incidents, assets, works }: BeforeALead,
   if (report !== undefined) return { is: 'report', report };
   const [waiting] = works.filter(waitsForGoAhead).sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
   if (waiting !== undefined) return { is: 'goAhead', work: waiting };
-  const finished = works.filter(({ state }) => state === 'finished').length;
   return finished === 0 ? { is: 'nothing' } : { is: 'finished', count: finished };
 }
