@@ -12,7 +12,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
 import { counted } from '../../words/work-words';
-import { useNarrowedWork } from '../shift';
+import { useNarrowedWork } from '../page/narrowed-work';
 import { useJobsToChoose } from './use-kit-list';
 
 /** For which of my jobs parts and tools are taken along. Each press counts at once. */
@@ -24,7 +24,7 @@ export function ChooseJobsSheet({
   readonly onClose: () => void;
 }): ReactElement {
   const { jobs, todays, weeks } = useJobsToChoose();
-  const narrowed = useNarrowedWork();
+  const narrowed = useNarrowedWork(({ ids }) => ids);
   const shown = narrowed === null ? [] : jobs.filter(({ id }) => narrowed.includes(id)).map(({ id }) => id);
   const choose = (workOrderIds: readonly string[]): void =>
     void performOrSay('kit-list.choose', { workOrderIds: workOrderIds as never[] });

@@ -20,6 +20,7 @@ import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { FoundList } from '../find';
 import { MyReports } from '../reported';
+import { useNarrowedWork } from '../page/narrowed-work';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { FilterLine } from './filter-line';
@@ -99,10 +100,18 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
     if (hasList) markOnce('oilcan:first-row');
   }, [hasList]);
 
+  // What takes the list along, as the kit list does, takes it as it is narrowed.
+  const shown = shift?.sections;
+  const isAll = showsAll(choice);
+  useEffect(() => {
+    const ids = isAll ? null : (shown?.flatMap(({ data }) => data.map(({ id }) => id)) ?? null);
+    useNarrowedWork.setState({ ids });
+  }, [isAll, shown]);
+
   if (me === undefined) return null;
   if (shift === null) return <Opening hasRows={hasRows} />;
   const { person, settings, sections, assets, among, listed } = shift;
-  const isWhole = showsAll(choice);
+  const isWhole = isAll;
   const isHidden = (work: WorkOrder): boolean =>
     !isWithin(work, narrowing, { now: shift.present, zone: settings.zone });
   const isFirstFirst = isWhole && order === 'first';

@@ -8,7 +8,6 @@ import { useNow } from '../../data/use-now';
 import { onSite, useSite } from '../page/use-site';
 import { sayLocalDay } from '../../words/dates';
 import { choicesAmong, type AspectChoices } from './narrowing';
-import { showsAll, useShiftChoice } from './use-narrowing';
 import { listedWork, once, sectionsAmong, type Listed, type ShiftSection, type Shown } from './shift-list';
 
 interface Shift {
@@ -69,14 +68,6 @@ export function useShift(shown: Shown): Shift | null {
     const sections = sectionsAmong(listed, shown, { now: present, zone: settings.zone });
     return { person, settings, present, assets, listed, sections, among };
   }, [listed, person, settings, present, assets, among, shown]);
-}
-
-/** The ids of the work that the Shift list is narrowed to; null where it is not narrowed. */
-export function useNarrowedWork(): readonly string[] | null {
-  const zone = useSettings()?.zone ?? 'UTC';
-  const { shown } = useShiftChoice(zone);
-  const shift = useShift(shown);
-  return shift === null || showsAll(shown) ? null : shift.sections.flatMap(({ data }) => data.map(({ id }) => id));
 }
 
 const upperFirst = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
