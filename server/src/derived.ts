@@ -12,7 +12,8 @@ import { notePast, worksTouchedBy } from './past/note-past';
  */
 export async function noteDerived(transaction: Knex, changes: readonly Change[]): Promise<WorkOrder[]> {
   const touched = await notePast(transaction, worksTouchedBy(changes));
-  await noteTexts(transaction, touched);
+  // Before the texts of what was touched: by one of a machine's texts it is seen whether its name changed.
   await noteRenamed(transaction, changes);
+  await noteTexts(transaction, touched);
   return touched;
 }

@@ -17,6 +17,8 @@ export interface TextIndex {
   readonly make: (connection: Knex) => Promise<void>;
   /** Adds texts, or puts them in the place of those with their ids. */
   readonly put: (transaction: Knex, texts: readonly FoundText[]) => Promise<void>;
+  /** The text of an id; undefined where there is none. */
+  readonly textOf: (connection: Knex, id: string) => Promise<string | undefined>;
   /** The ids of texts of these sites that have all of these words, or words that begin so, the likeliest first. */
   readonly find: (
     connection: Knex,

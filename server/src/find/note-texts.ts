@@ -3,6 +3,7 @@ import type { Change, TableName, Tables } from '@oilcan/core/records';
 import { SETTINGS_ID } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
+import type { FoundText } from '../db/dialect';
 import { textsOf } from '../db/dialects';
 import { readRow, sqlName, type StoredRow } from '../db/sql-records';
 
@@ -35,23 +36,31 @@ export async function bringTextsUpToDate(database: Knex): Promise<void> {
 /** Notes by which words these work orders are found, as they are stored now. */
 export async function noteTexts(transaction: Knex, works: readonly WorkOrder[]): Promise<void> {
   if (works.length === 0) return;
-  const names = await namesFor(transaction, works);
-  const texts = works.map((work) => {
+  await textsOf(transaction).put(transaction, await textsFor(transaction, works));
+}
+
+/** By which words these work orders are found. */
+async function textsFor(database: Knex, works: readonly WorkOrder[]): Promise<FoundText[]> {
+  const names = await namesFor(database, works);
+  return works.map((work) => {
     const { number, name, where, words } = findableWork(work, names);
     return { id: work.id, site: work.siteId, text: wordsOf([number, name, where, words].join(' ')).join(' ') };
   });
-  await textsOf(transaction).put(transaction, texts);
 }
 
 /** The same of all work on machines that were renamed; of everything else a text says what it was called when the work last changed. */
 export async function noteRenamed(transaction: Knex, changes: readonly Change[]): Promise<void> {
   const assets = changes.filter(({ table }) => table === 'assets').map(({ id }) => id);
   for (const asset of assets) {
-    const stored: StoredRow[] = await transaction('work_orders').where('asset', asset).select('body');
-    await noteTexts(
-      transaction,
-      stored.map((row) => readRow('workOrders', row)),
-    );
+    const ofMachine = (): Knex.QueryBuilder => transaction('work_orders').where('asset', asset).select('body');
+    const one = (await ofMachine().first()) as StoredRow | undefined;
+    if (one === undefined) continue;
+    // Most changes of a machine are of its condition, which no text names.
+    const first = readRow('workOrders', one);
+    const [text] = await textsFor(transaction, [first]);
+    if ((await textsOf(transaction).textOf(transaction, first.id)) === text?.text) continue;
+    const works = ((await ofMachine()) as StoredRow[]).map((row) => readRow('workOrders', row));
+    await noteTexts(transaction, works);
   }
 }
 

@@ -1,10 +1,9 @@
 import type { FoundWork } from '@oilcan/core/find';
 import { isPutOff } from '@oilcan/core/schedule';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, usePhone, useSettings, useTable } from '../../data/store';
 import { sayLocalDay, sayMoment } from '../../words/dates';
 import { stateOf } from '../../words/work-words';
-import { ownWork } from '../work';
 
 /**
  * Says how a job stands, and why it is not in one's own list: that it has ended and when, whose it is, that it is put off, or that the list
@@ -24,11 +23,12 @@ export function useWhyNotListed(isHidden?: (work: WorkOrder) => boolean): (work:
     }
     const state = work.state === 'ready' && work.handedBack === null ? '' : `${stateOf(work).toLowerCase()}, `;
     const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
-    const isMine = !('reason' in work) ? false : ownWork({ workOrders: [work], crews: crewsById }, person).length > 0;
-    if (!isMine) return `${state}${whoseWords(work)}`;
-    if ('putOff' in work && work.putOff != null && isPutOff(work, present, settings.zone))
+    // A lead's list is everybody's: what is theirs is still another question.
+    const crew = work.crewId === null ? undefined : crewsById.get(work.crewId);
+    if (!('reason' in work) || !isAssignedTo(work, person.id, crew)) return `${state}${whoseWords(work)}`;
+    if (work.putOff != null && isPutOff(work, present, settings.zone))
       return `${state}put off to ${sayLocalDay(work.putOff.until, present, settings.zone, settings.language)}`;
-    if ('reason' in work && isHidden?.(work) === true) return `${state}yours, not in the list while it is narrowed`;
+    if (isHidden?.(work) === true) return `${state}yours, not in the list while it is narrowed`;
     return `${state}yours`;
   };
 }

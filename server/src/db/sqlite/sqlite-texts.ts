@@ -31,6 +31,10 @@ export const sqliteTexts: TextIndex = {
     for (const { id, site, text } of texts)
       await run('INSERT INTO found_texts (id, site, text) VALUES (?, ?, ?)', [id, site, text]);
   },
+  textOf: async (connection, id) => {
+    const row: { text: string } | undefined = await connection('found_texts').where('id', id).first('text');
+    return row?.text;
+  },
   find: async (connection, { words, sites, most }) => {
     if (words.length === 0 || sites.length === 0) return [];
     const rows: { id: string }[] = await connection.raw(
