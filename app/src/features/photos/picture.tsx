@@ -28,18 +28,20 @@ export function Picture({
     );
   }
   return (
-    <Image
-      source={{ uri: state }}
-      style={[sheet.frame, size, { borderColor: palette.line }]}
-      resizeMode="cover"
+    <View
       role="img"
-      accessibilityLabel={photo.caption === '' ? 'Photo' : `Photo: ${photo.caption}`}
-    />
+      aria-label={photo.caption === '' ? 'Photo' : `Photo: ${photo.caption}`}
+      style={[sheet.frame, size, { borderColor: palette.line }]}
+    >
+      {/* Named once, by its frame: the picture itself is not read aloud again. */}
+      <Image aria-hidden source={{ uri: state }} style={sheet.picture} resizeMode="cover" />
+    </View>
   );
 }
 
 const sheet = StyleSheet.create({
-  frame: { borderWidth: 1, borderRadius: CORNER, alignItems: 'center', justifyContent: 'center' },
+  frame: { borderWidth: 1, borderRadius: CORNER, alignItems: 'center', justifyContent: 'center', overflow: 'hidden' },
+  picture: { width: '100%', height: '100%' },
   small: { width: 64, height: 64 },
   large: { width: '100%', maxHeight: 560 },
 });
