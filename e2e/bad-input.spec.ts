@@ -7,7 +7,8 @@ test('a wrong time or amount is told at its field and stores nothing', async ({ 
   const page = await open('Pavel Brandt');
   await page.getByText('Safety relay K14 drops out').tap();
   await page.getByRole('button', { name: 'Part', exact: true }).tap();
-  await expect(page.getByText('Read and acknowledge the hazards first.')).toBeVisible();
+  await expect(page.getByText(/^Before the hazards are read/)).toBeVisible();
+  await page.getByRole('button', { name: 'That is all' }).tap();
   await page.getByRole('button', { name: /I have read/ }).tap();
   const record = page.getByText(/^\d+ (entry|entries) ·/);
   await expect(record).toHaveText(/^1 entry/);
@@ -41,6 +42,7 @@ test('a wrong time or amount is told at its field and stores nothing', async ({ 
     if (typed !== '9999') await dialog.getByRole('button', { name: /^Use|^Yes/ }).tap();
     await expect(dialog.getByText(sentence)).toBeVisible();
   }
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
 
   await page.getByRole('button', { name: 'Note', exact: true }).tap();

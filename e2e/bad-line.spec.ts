@@ -17,6 +17,7 @@ for (const trouble of troubles) {
     await ines.getByRole('checkbox', { name: 'Rope on the stop' }).tap();
     await ines.getByRole('button', { name: 'Part', exact: true }).tap();
     await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
+    await ines.getByRole('button', { name: 'That is all' }).tap();
     await ines.getByRole('button', { name: 'Note', exact: true }).tap();
     await ines.getByLabel('For the next person').fill('Written on a bad line.');
     await ines.getByRole('button', { name: 'Keep the note' }).tap();

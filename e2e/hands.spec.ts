@@ -25,6 +25,7 @@ test('what a hand does twice counts once, and a tap beside a sheet reaches nothi
 
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
   await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).dblclick();
+  await ines.getByRole('button', { name: 'That is all' }).tap();
   await expect(ines.getByRole('button', { name: /4 pcs Brake lining SB40 LINING/ })).toHaveCount(1);
 
   // The sheet stands below, and beside it lies the list of steps.

@@ -30,6 +30,7 @@ test('a job goes from the phone to the database and back, and somebody else sees
 
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
   await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
+  await ines.getByRole('button', { name: 'That is all' }).tap();
   await ines.getByRole('button', { name: 'Time', exact: true }).tap();
   await ines.getByLabel('How long').fill('1,5');
   await ines.getByRole('button', { name: 'Keep 1 h 30' }).tap();
@@ -55,7 +56,7 @@ test('a job goes from the phone to the database and back, and somebody else sees
   await tess.goto('/desk');
   await expect(row).toContainText('1 h 31');
   await row.click();
-  await expect(tess.getByText('Upper pin was stiff, greased.')).toBeVisible();
+  await expect(tess.getByRole('button', { name: /Upper pin was stiff, greased/ })).toBeVisible();
   await tess.getByRole('button', { name: 'Accept', exact: true }).first().click();
   await expect(row).toHaveCount(0);
   await ines.reload();
@@ -82,10 +83,12 @@ test('the last of a bin, taken by two without signal, is recorded of both, and t
   );
   await ines.getByLabel('Amount in pcs').fill(String(onHand));
   await ines.getByRole('button', { name: `Use ${onHand} pcs` }).tap();
+  await ines.getByRole('button', { name: 'That is all' }).tap();
   await expect(ines.getByTestId('sent-mark')).toHaveText('1 on this phone');
 
   await jonas.getByRole('button', { name: 'Part', exact: true }).tap();
   await jonas.getByRole('button', { name: /^Use 2 pcs Sheave liner/ }).tap();
+  await jonas.getByRole('button', { name: 'That is all' }).tap();
   await expect(jonas.getByRole('button', { name: /2 pcs Sheave liner.*Jonas/ })).toBeVisible();
   await expect(jonas.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.context().setOffline(false);

@@ -22,6 +22,7 @@ test('starts with no network, works through reloads, and sends all of it once', 
   await expect(ines.getByRole('checkbox', { name: 'Rope on the stop' })).toBeChecked();
   await ines.getByRole('button', { name: 'Part', exact: true }).tap();
   await ines.getByRole('button', { name: 'Use 4 pcs Brake lining SB40' }).tap();
+  await ines.getByRole('button', { name: 'That is all' }).tap();
   await ines.getByRole('button', { name: 'Note', exact: true }).tap();
   await ines.getByLabel('For the next person').fill('No signal in the drive room.');
   await ines.getByRole('button', { name: 'Keep the note' }).tap();

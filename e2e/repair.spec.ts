@@ -46,6 +46,7 @@ test('a gearbox repair, recorded by two people without signal, comes together wh
   await ines.getByRole('radio', { name: 'S-88213' }).tap();
   await expect(ines.getByText(/It is under warranty until/)).toBeVisible();
   await ines.getByRole('button', { name: /^Use 1 pcs/ }).tap();
+  await ines.getByRole('button', { name: 'That is all' }).tap();
   await kept(ines, /Shaft seal .* came out.*Goes back under warranty/);
   await open(ines, 'Fault');
   await ines.getByLabel('What is wrong').fill('leaks');
@@ -75,6 +76,7 @@ test('a gearbox repair, recorded by two people without signal, comes together wh
   await expect(jonas.getByText(/runs again\.$/).first()).toBeVisible();
   await open(jonas, 'Part');
   await jonas.getByRole('button', { name: /^Put 1 pcs Brake cleaner .* back$/ }).tap();
+  await jonas.getByRole('button', { name: 'That is all' }).tap();
   await kept(jonas, /1 pcs Brake cleaner 500 mL put back/);
 
   for (const page of [ines, jonas]) await page.context().setOffline(false);

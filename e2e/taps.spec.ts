@@ -54,6 +54,8 @@ test('every task takes few taps', async ({ open }) => {
         page.getByRole('button', { name: /1 pcs Shaft seal.*On this phone|1 pcs Shaft seal.*Ines/ }),
       ).toBeVisible();
     }));
+  // It stays open for the next part.
+  await thumb.tap(thumb.button('That is all'));
   await test.step('fault, one of this machine’s usual ones', () =>
     within(3, async () => {
       await thumb.tap(thumb.button('Fault'));
@@ -86,8 +88,20 @@ test('every task takes few taps', async ({ open }) => {
     within(3, async () => {
       await thumb.tap(thumb.button('Part'));
       await thumb.tap(thumb.button(/^Put 1 pcs Shaft seal .* back$/));
-      await expect(page.getByText(/put back\.$/)).toBeVisible();
+      await expect(page.getByText(/put back\.$/).first()).toBeVisible();
     }));
+  await thumb.tap(thumb.button('That is all'));
+  await test.step('a part that the job needs, scanned and planned', () =>
+    within(3, async () => {
+      await thumb.tap(thumb.button('Part'));
+      await thumb.tap(thumb.button('Scan a part'));
+      // What the camera would read.
+      await page.getByLabel('Or type the code').fill('LINING-SB40');
+      await page.keyboard.press('Enter');
+      await thumb.tap(thumb.button('Only plan it for this job'));
+      await expect(page.getByText(/^W-\d+ needs /).first()).toBeVisible();
+    }));
+  await thumb.tap(thumb.button('That is all'));
   await test.step('two entries in one line', () =>
     within(1, async () => {
       // Scrolled up a little, the dock has all its rows.

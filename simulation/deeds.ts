@@ -183,6 +183,10 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
         name: 'none.say',
         args: { ...onWork, of: nonesOf[choice % nonesOf.length] ?? 'part' },
       };
+    case 'plan a part':
+      return choice % 3 === 0
+        ? { name: 'part.leave-out', args: { ...onWork, partId, binId, reason: 'Still good' } }
+        : { name: 'part.plan', args: { ...onWork, partId, binId, quantity: amount * 1000 } };
     case 'put back':
       return { name: 'part.return', args: { ...onWork, partId, binId, quantity: amount * 1000 } };
     case 'fit a numbered part': {

@@ -98,6 +98,7 @@ export const deedsOfWork = [
   'take back time on no job',
   'say none',
   'put back',
+  'plan a part',
   'put back',
   'fit a numbered part',
   'fit a numbered part',

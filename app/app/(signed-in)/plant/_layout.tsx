@@ -11,7 +11,7 @@ export default function PlantLayout(): ReactElement {
   const { asset, place } = useOpenParams();
   if (!isWide) return <Slot />;
   return (
-    <Beside path="/plant" list={<PlantPiece chosen={asset} at={place} />}>
+    <Beside list={<PlantPiece chosen={asset} at={place} />}>
       <Slot />
     </Beside>
   );

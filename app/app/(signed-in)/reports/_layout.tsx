@@ -12,7 +12,7 @@ const ReportsScreen = piece(() =>
 export default function ReportsLayout(): ReactElement {
   if (!useIsWide()) return <Slot />;
   return (
-    <Beside path="" list={<ReportsScreen shown="toAnswer" />}>
+    <Beside list={<ReportsScreen shown="toAnswer" />}>
       <Slot />
     </Beside>
   );

@@ -30,7 +30,7 @@ export default function ShiftLayout(): ReactElement {
     </>
   );
   return (
-    <Beside path="/shift" list={list}>
+    <Beside list={list}>
       <BesidePinned open={work}>
         <Slot />
       </BesidePinned>

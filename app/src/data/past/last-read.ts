@@ -13,7 +13,7 @@ const pasts = new Map<string, LastRead>();
 
 /** Names what was asked. */
 export function questionKey({ scope, id }: PastOf, like: JobLike | null): string {
-  return JSON.stringify([id, scope, like && [like.kind, like.tradeId, like.title]]);
+  return JSON.stringify([id, scope, like && [like.id, like.kind, like.tradeId, like.title]]);
 }
 
 /** What was read last, so that whoever goes on from the sentences to the rows does not wait for them again. */

@@ -1,22 +1,21 @@
-import { usePathname } from 'expo-router';
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { HasBannerBeside, IsBesideMain } from './pane';
 
 interface Props {
-  /** The path of the list: anything below it is what the page is about then. */
-  readonly path: string;
   readonly list: ReactNode;
   readonly children: ReactNode;
 }
 
-/** On a wide screen a list stays beside whatever is open of it. */
-export function Beside({ path, list, children }: Props): ReactElement {
-  const isAlone = usePathname() === path;
+/**
+ * On a wide screen a list stays beside whatever is open of it. What is open is what the page is about, also before anything was chosen:
+ * the list never becomes it, since a view that changes its landmark is another element, and the list would be drawn again unmeasured.
+ */
+export function Beside({ list, children }: Props): ReactElement {
   return (
     <View style={sheet.columns}>
       <View style={sheet.list}>
-        <IsBesideMain value={!isAlone}>{list}</IsBesideMain>
+        <IsBesideMain value>{list}</IsBesideMain>
       </View>
       <View style={sheet.rest}>
         <HasBannerBeside value>{children}</HasBannerBeside>

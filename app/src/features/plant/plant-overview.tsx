@@ -37,8 +37,8 @@ export function PlantOverview(): ReactElement | null {
   return (
     <View style={sheet.screen}>
       <TopBar title="" isBeside isNamedBelow />
-      <ScrollView contentContainerStyle={sheet.content}>
-        <Words as="title" level={2}>
+      <ScrollView role="main" contentContainerStyle={sheet.content}>
+        <Words as="title" level={1}>
           {counted(assets.length, 'machine', 'machines')}, {counted(open.length, 'open job', 'open jobs')}
         </Words>
         <View style={sheet.columns}>

@@ -1,9 +1,9 @@
-import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { useCallback, useState, type ReactElement } from 'react';
 import { readCode, type Asset } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { RoundStanding, StopStanding } from '@oilcan/core/rounds';
 import type { WorkOrder } from '@oilcan/core/work';
-import { camera } from '../../data/scanner/scanner';
+import { useCamera } from '../../data/scanner/use-camera';
 import { peekRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
@@ -28,8 +28,6 @@ export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): R
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [stranger, setStranger] = useState<Asset | null>(null);
-  const [hasCamera, setHasCamera] = useState(true);
-  const video = useRef<HTMLVideoElement>(null);
   const open = useCallback(
     (text: string): void => {
       setStranger(null);
@@ -50,29 +48,7 @@ export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): R
     },
     [round, current, onGo, onClose, say],
   );
-  const latest = useRef(open);
-  useEffect(() => void (latest.current = open));
-  useEffect(() => {
-    const target = video.current;
-    if (target === null) return undefined;
-    let stop: (() => void) | undefined;
-    let isOver = false;
-    camera
-      .start(target, (text) => latest.current(text))
-      .then(
-        (end) => {
-          stop = end;
-          if (isOver) end();
-        },
-        () => {
-          if (!isOver) setHasCamera(false);
-        },
-      );
-    return () => {
-      isOver = true;
-      stop?.();
-    };
-  }, []);
+  const { video, trouble } = useCamera(open);
   return (
     <BottomSheet
       title="Scan a stop"
@@ -86,7 +62,7 @@ export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): R
         />
       }
     >
-      {hasCamera ? (
+      {trouble === null ? (
         <video
           ref={video}
           muted

@@ -1,13 +1,20 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { OilcanError } from '@oilcan/core/kernel';
+import { mdiPackageVariantClosed } from '@mdi/js';
 import { readCode } from '@oilcan/core/plant';
 import { sentenceFor } from '@oilcan/core/registry';
+import type { Part } from '@oilcan/core/stock';
+import type { WorkOrder } from '@oilcan/core/work';
 import { httpLink } from '../../data/http-link';
-import { camera, ScannerFailed, type ScannerTrouble } from '../../data/scanner/scanner';
+import type { ScannerTrouble } from '../../data/scanner/scanner';
+import { useCamera } from '../../data/scanner/use-camera';
+import { useRow } from '../../data/store';
+import { useMe } from '../../data/use-me';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
+import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
@@ -23,13 +30,15 @@ const troubleWords: Readonly<Record<ScannerTrouble | 'stopped', string>> = {
   stopped: '',
 };
 
-/** What became of a code that leads nowhere on this phone. */
+/** What became of a code that leads nowhere by itself. */
 type Unknown =
   | { readonly is: 'damaged'; readonly text: string }
   | { readonly is: 'looking'; readonly code: string }
   /** `isSure`: the server does not know it either. */
   | { readonly is: 'unknown'; readonly code: string; readonly isSure: boolean }
-  | { readonly is: 'elsewhere'; readonly sentence: string };
+  | { readonly is: 'elsewhere'; readonly sentence: string }
+  /** A part, while the clock of who scans it runs on a job. */
+  | { readonly is: 'part'; readonly part: Part };
 
 /** A code on a machine, a place, a part, a bin or a job card opens what it is on. */
 export function ScanScreen({
@@ -43,43 +52,26 @@ export function ScanScreen({
   const router = useRouter();
   const back = useBack('/shift');
   const [typed, setTyped] = useState('');
-  const [trouble, setTrouble] = useState<ScannerTrouble | null>(null);
   const [unknown, setUnknown] = useState<Unknown | null>(null);
-  const video = useRef<HTMLVideoElement>(null);
+  const job = useRow('workOrders', useRow('clocks', useMe())?.workOrderId);
+  const isOnJob = job !== undefined;
   const open = useCallback(
     (text: string) => {
       const code = readCode(text);
       if (code === null) return setUnknown({ is: 'damaged', text: text.slice(0, 40) });
+      const found = isToRaise ? null : foundOnPhone(code);
+      if (found?.is === 'part' && isOnJob) return setUnknown({ is: 'part', part: found.part });
       const path = (isToRaise ? pathToRaise(code) : null) ?? pathOf(code);
       if (path !== null) return router.replace(path);
       setUnknown({ is: 'looking', code });
       void lookUpCode(code).then(setUnknown);
     },
-    [router, isToRaise],
+    [router, isToRaise, isOnJob],
   );
   useEffect(() => {
     if (given !== undefined) open(given);
   }, [given, open]);
-  const isScanning = unknown === null && given === undefined;
-  useEffect(() => {
-    const target = video.current;
-    if (!isScanning || target === null) return undefined;
-    let stop: (() => void) | undefined;
-    let isOver = false;
-    camera.start(target, open).then(
-      (end) => {
-        stop = end;
-        if (isOver) end();
-      },
-      (error: unknown) => {
-        if (!isOver) setTrouble(error instanceof ScannerFailed ? error.trouble : 'absent');
-      },
-    );
-    return () => {
-      isOver = true;
-      stop?.();
-    };
-  }, [isScanning, open]);
+  const { video, trouble } = useCamera(open, unknown === null && given === undefined);
   const again = (): void => {
     setUnknown(null);
     setTyped('');
@@ -116,6 +108,8 @@ export function ScanScreen({
             />
             <TryCodes />
           </>
+        ) : unknown.is === 'part' ? (
+          <ScannedPart part={unknown.part} job={job} onAgain={again} />
         ) : (
           <Outcome unknown={unknown} onAgain={again} />
         )}
@@ -124,7 +118,13 @@ export function ScanScreen({
   );
 }
 
-function Outcome({ unknown, onAgain }: { readonly unknown: Unknown; readonly onAgain: () => void }): ReactElement {
+function Outcome({
+  unknown,
+  onAgain,
+}: {
+  readonly unknown: Exclude<Unknown, { is: 'part' }>;
+  readonly onAgain: () => void;
+}): ReactElement {
   switch (unknown.is) {
     case 'looking':
       return <Words live>Looking for {unknown.code} …</Words>;
@@ -147,6 +147,45 @@ function Outcome({ unknown, onAgain }: { readonly unknown: Unknown; readonly onA
     case 'unknown':
       return <BindCode code={unknown.code} isSure={unknown.isSure} onAgain={onAgain} />;
   }
+}
+
+/** A part that was scanned while working: the likeliest is that the job takes it, or gives it back. */
+function ScannedPart({
+  part,
+  job,
+  onAgain,
+}: {
+  readonly part: Part;
+  readonly job: WorkOrder | undefined;
+  readonly onAgain: () => void;
+}): ReactElement {
+  const router = useRouter();
+  return (
+    <>
+      <Words as="title" level={2}>
+        {part.name}
+      </Words>
+      <Words soft>{part.number}</Words>
+      {job === undefined ? null : (
+        <>
+          <Words>
+            Your clock runs on {job.number}, {job.title}.
+          </Words>
+          <Button
+            rank="primary"
+            word={`For ${job.number}: take it or put it back`}
+            onPress={() => router.replace(`/shift/${job.id}?part=${part.id}`)}
+          />
+        </>
+      )}
+      <Way
+        title="See it in Stores"
+        icon={mdiPackageVariantClosed}
+        href={`/stores?find=${encodeURIComponent(part.number)}`}
+      />
+      <Button rank="quiet" word="Scan another" onPress={onAgain} />
+    </>
+  );
 }
 
 /** Where something is raised on what a code is on; null for what is neither machine nor place. */

@@ -5,7 +5,7 @@ import { Words } from '../../ui/words';
 /** Beside an empty list on a wide screen. */
 export function EmptySheet(): ReactElement {
   return (
-    <View style={sheet.middle}>
+    <View role="main" style={sheet.middle}>
       <Words soft>A job that you choose from the list opens here.</Words>
     </View>
   );

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
-import { memo, useDeferredValue, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { SiteId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { isOpen, type Hazard, type WorkOrder } from '@oilcan/core/work';
 import { performOrSay } from '../../data/use-operation';
@@ -20,12 +19,9 @@ import { PaperSheet } from '../paper';
 import { More } from '../../ui/more';
 import { Way } from '../../ui/way';
 import { Words } from '../../ui/words';
-import { counted } from '../../words/work-words';
 import { FollowButton } from '../notices';
 import { HazardSheet, useIsPrepared } from '../hazards';
 import { IsolationList } from '../isolation';
-import { isShort, useKitLines, type KitLine } from '../../data/stock';
-import { amountOf, binName } from '../../words/amounts';
 import { WorkReports } from '../reported';
 import { PermitList } from '../permits';
 import { Row, Section } from '../../ui/section';
@@ -36,10 +32,10 @@ import {
   mdiHistory,
   mdiSortDescending,
   mdiHammerWrench,
-  mdiPackageVariant,
   mdiPrinterOutline,
 } from '@mdi/js';
 import { List } from '../../ui/list';
+import { Kit } from './kit';
 
 /** The others stand on the machine's page. */
 const MOST_CONTACTS = 3;
@@ -48,9 +44,12 @@ const MOST_CONTACTS = 3;
 export function PreparePart({
   work,
   onPlaced,
+  onParts,
 }: {
   readonly work: WorkOrder;
   readonly onPlaced: (element: HTMLElement | null) => void;
+  /** Opens the parts of the job; null for whoever may not change them. */
+  readonly onParts: (() => void) | null;
 }): ReactElement {
   const palette = usePalette();
   const router = useRouter();
@@ -119,7 +118,7 @@ export function PreparePart({
       )}
       <DueSoonLines work={work} />
       {isOpen(work.state) ? <OpenNearby work={work} /> : null}
-      <Kit work={work} />
+      <Kit work={work} onParts={isOpen(work.state) ? onParts : null} />
       {work.tools.length === 0 ? null : (
         <Row>
           <Icon path={mdiHammerWrench} />
@@ -160,62 +159,6 @@ export function PreparePart({
       {isWhy ? <WhyHere work={work} /> : null}
       {isGiving ? <GiveSheet work={work} onClose={() => setIsGiving(false)} /> : null}
     </Section>
-  );
-}
-
-/** Follows what is taken by itself, so that an entry does not draw all of Prepare again. */
-function Kit({ work }: { readonly work: WorkOrder }): ReactElement | null {
-  const kit = useDeferredValue(useKitLines(work));
-  return kit.length === 0 ? null : <KitLines kit={kit} siteId={work.siteId} />;
-}
-
-interface KitLinesProps {
-  readonly kit: readonly KitLine[];
-  readonly siteId: SiteId;
-}
-
-const KitLines = memo(function KitLines({ kit, siteId }: KitLinesProps): ReactElement {
-  return (
-    <>
-      <View style={sheet.kitHead}>
-        <Words as="label" level={3}>
-          Kit, {counted(kit.length, 'part', 'parts')}
-        </Words>
-      </View>
-      <List label="Kit">
-        {kit.map((line, index) => (
-          <KitRow key={index} line={line} siteId={siteId} />
-        ))}
-      </List>
-    </>
-  );
-});
-
-function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: SiteId }): ReactElement {
-  const palette = usePalette();
-  const part = useRow('parts', line.planned.partId);
-  const bin = useRow('bins', line.planned.binId);
-  const store = useRow('stores', bin?.storeId);
-  const isTooLittle = isShort(line);
-  const site = useRow('sites', bin?.siteId);
-  const far = bin === undefined || bin.siteId === siteId ? '' : ` (${site?.name ?? 'another site'})`;
-  const where = bin === undefined ? binName(bin) : `${store?.name ?? ''}, ${binName(bin)}${far}`;
-  return (
-    <Row>
-      <Icon path={mdiPackageVariant} />
-      <View style={sheet.words}>
-        <Words>
-          {amountOf(line.quantity, line)} {part?.name ?? ''}
-        </Words>
-        <Words as="small" {...(isTooLittle ? { color: palette.faulty } : { soft: true })}>
-          {line.left === 0
-            ? `Used: ${amountOf(line.used, part)}`
-            : isTooLittle
-              ? `Short: ${amountOf(line.onHand, part)} in ${where}`
-              : `${amountOf(line.onHand, part)} in ${where}`}
-        </Words>
-      </View>
-    </Row>
   );
 }
 

@@ -33,7 +33,8 @@ describe('the sheet', () => {
     await press('Start my clock');
     expect(works.said).toBe('Read and acknowledge the hazards first.');
     await press('Part');
-    expect(screen.queryByRole('dialog')).toBeNull();
+    expect(words()).toContain('Before the hazards are read parts can be planned, and nothing is taken.');
+    await press('That is all');
     await press('I have read the 2 hazards');
     await press('Start my clock');
     expect((await work())?.state).toBe('underway');

@@ -17,6 +17,7 @@ import { OthersWork, useIsOurs } from '../work';
 import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
+import { useOpenParams } from '../page/use-open-params';
 import { useKeptScroll } from '../page/use-kept-scroll';
 import { useCommand } from '../keys/commands';
 import { amendSheets, dockItems } from '../registry/views';
@@ -126,6 +127,15 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
   const [about, setAbout] = useState<string | undefined>();
+  const { work: opened, part: scanned } = useOpenParams();
+  const router = useRouter();
+  useEffect(() => {
+    if (opened !== work.id || scanned === undefined) return;
+    setAbout(scanned);
+    setDock('part');
+    // Once: it is not opened again by coming back or by a reload.
+    router.setParams({ part: undefined });
+  }, [opened, scanned, work.id, router]);
   const [coding, setCoding] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
 
@@ -203,6 +213,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
         return say('Ask them to stop it, or let them finish the job.');
     }
   };
+  const toParts = useCallback((): void => openDock('part'), [openDock]);
   const askForHazards = (): void => {
     goTo('prepare');
     say('Read and acknowledge the hazards first.');
@@ -254,7 +265,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
             style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
             contentContainerStyle={sheet.content}
           >
-            <PreparePart work={work} onPlaced={place('prepare')} />
+            <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
           </ScrollView>
         ) : null}
         <ScrollView
@@ -273,7 +284,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
                 <SheetHead work={work} />
                 {isDockNarrow && isOurs ? <DockLine work={work} onHazards={askForHazards} /> : null}
                 {isDockNarrow ? <RaiseHere work={work} /> : null}
-                <PreparePart work={work} onPlaced={place('prepare')} />
+                <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
               </>
             )}
             {stops.length === 0 ? (

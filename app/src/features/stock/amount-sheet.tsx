@@ -1,11 +1,12 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mdiArrowLeft } from '@mdi/js';
+import { mdiArrowLeft, mdiTrayArrowDown } from '@mdi/js';
 import { formatQuantity, parseQuantity, type BinId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
-import { questionsAbout, type AmountQuestion, type Part, type StockLevel } from '@oilcan/core/stock';
+import { plannedAmount, questionsAbout, type AmountQuestion, type Part, type StockLevel } from '@oilcan/core/stock';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows } from '../../data/store';
 import { useStockOf } from '../../data/stock';
+import { useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -14,6 +15,8 @@ import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
+import { takenParts, type TakenPart } from './taken-parts';
+import { HAZARDS_FIRST } from './words';
 import { comesOutOf, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
 
 interface Props {
@@ -23,13 +26,24 @@ interface Props {
   readonly first?: { readonly quantity: Thousandths; readonly binId: BinId };
   /** What such jobs took in the middle; null where nothing is known. */
   readonly usual: Thousandths | null;
+  /** Whether the hazards were read, so that something may be taken. */
+  readonly isPrepared: boolean;
   readonly onOther: (part: Part) => void;
-  readonly onBack: () => void;
+  readonly onPutBack: (taken: TakenPart) => void;
   readonly onClose: () => void;
 }
 
-/** How much of a part was used, out of which bin, and of what has numbers what goes in and what comes out. */
-export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose }: Props): ReactElement {
+/** How much of a part was used, or will be, out of which bin, and of what has numbers what goes in and what comes out. */
+export function AmountSheet({
+  work,
+  part,
+  first,
+  usual,
+  isPrepared,
+  onOther,
+  onPutBack,
+  onClose,
+}: Props): ReactElement {
   const stock = useStockOf(part.id, work.siteId);
   const successor = useRow('parts', part.successorId);
   const isInstalled = useRows('installations', 'asset', work.assetId).some(({ partId }) => partId === part.id);
@@ -76,6 +90,19 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
   const questions = quantity === undefined ? [] : questionsAbout(quantity, { onHand, usual, planned });
   const isAsking = questions.length > 0 && confirmed !== quantity;
   const amount = quantity === undefined ? '' : amountOf(quantity, part);
+  const taken = takenParts(useRows('entries', 'workOrder', work.id)).find(({ partId }) => partId === part.id);
+  const plan = useOperation();
+  const planIt = async (): Promise<void> => {
+    if (binId === undefined || quantity === undefined) return;
+    const lines = work.kit.filter((each) => each.partId === part.id && each.binId === binId);
+    const before = plannedAmount(lines, part);
+    const altogether = quantity + (before?.unit === part.unit ? before.quantity : 0);
+    const args = { workOrderId: work.id, partId: part.id, binId, quantity: altogether };
+    if (await plan.run('part.plan', args, `${work.number} needs ${amountOf(altogether, part)} ${part.name}.`)) {
+      form.reset();
+      onClose();
+    }
+  };
   const isRefusedNumber = form.formState.errors.goesIn?.message ?? null;
   return (
     <BottomSheet
@@ -85,7 +112,7 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
       foot={
         <Button
           rank="primary"
-          cannot={binId === undefined ? 'Choose first which bin it is from.' : unsaid}
+          cannot={!isPrepared ? HAZARDS_FIRST : binId === undefined ? 'Choose first which bin it is from.' : unsaid}
           word={isAsking ? `Yes, ${amount}` : `Use ${amount}`}
           onPress={() => {
             setConfirmed(quantity ?? null);
@@ -113,7 +140,9 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
         <Button word="+" label="One more" isRepeatable onPress={() => step(1000)} />
       </View>
       {isAsking ? <Questions questions={questions} onHand={onHand} usual={usual ?? planned} part={part} /> : null}
-      <FormRefusal sentence={refusal ?? form.formState.errors.binId?.message ?? null} />
+      <FormRefusal
+        sentence={refusal ?? form.formState.errors.binId?.message ?? plan.errorAt(plan.refusal?.field ?? '') ?? null}
+      />
       {stock.length === 0 ? <Words>No bin holds this part.</Words> : null}
       <Choices label="Bin">
         {stock.map((level) => (
@@ -138,7 +167,24 @@ export function AmountSheet({ work, part, first, usual, onOther, onBack, onClose
         />
       ) : null}
       {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
-      <Button word="Back to the list" icon={mdiArrowLeft} onPress={onBack} />
+      {taken === undefined ? null : (
+        <Button
+          word={`Put some of ${amountOf(taken.quantity, part)} back`}
+          icon={mdiTrayArrowDown}
+          onPress={() => onPutBack(taken)}
+        />
+      )}
+      <Button
+        rank="quiet"
+        word="Only plan it for this job"
+        cannot={
+          binId === undefined
+            ? 'Choose first which bin it is from.'
+            : quantity === undefined && 'Write an amount first.'
+        }
+        onPress={() => void planIt()}
+      />
+      <Button rank="quiet" word="Back to the list" icon={mdiArrowLeft} onPress={onClose} />
     </BottomSheet>
   );
 }

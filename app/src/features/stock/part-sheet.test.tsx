@@ -15,6 +15,7 @@ import {
   put,
   site,
   smallWorks,
+  workId,
 } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
@@ -49,9 +50,13 @@ const onHand = async (id: PartId = partId, bin: BinId = binId) =>
 describe('the Part sheet', () => {
   it('uses a planned part with one press, as planned', async () => {
     await open();
-    expect(words()).toContain('SEAL-70 · 8 pcs in bin C-04');
+    expect(words()).toMatch(/Needs 2 pcs · 8 pcs in bin C-04 · also 1 pcs in bin D-07/);
     await press('Use 2 pcs Seal');
-    expect([onClose.mock.calls.length, works.said, await onHand()]).toEqual([1, '2 pcs Seal kept.', 6_000]);
+    // It stays open for the next part.
+    expect([onClose.mock.calls.length, works.said, await onHand()]).toEqual([0, '2 pcs Seal kept.', 6_000]);
+    expect(words()).toContain('2 pcs taken');
+    await press('That is all');
+    expect(onClose).toHaveBeenCalledTimes(1);
   });
 
   it('takes another amount, from the bin that is chosen', async () => {
@@ -82,7 +87,7 @@ describe('the Part sheet', () => {
     expect(words()).toContain('far more than such jobs take (2 pcs)');
     expect(words()).toContain('By the books the bin holds only 8 pcs.');
     await press('Yes, 40 pcs');
-    expect([onClose.mock.calls.length, await onHand()]).toEqual([1, -32_000]);
+    expect([onClose.mock.calls.length, await onHand()]).toEqual([0, -32_000]);
   });
 
   it('puts what was not used back, one by a press or any amount', async () => {
@@ -138,20 +143,19 @@ describe('the Part sheet', () => {
 
   it('finds any part by number or name, and says what replaced one that is no longer bought', async () => {
     await open();
-    await type('Another part: number or name', 'gear');
+    await type('Find a part: number or name', 'gear');
     await press(/Gear oil.*20 L on hand/);
     await type('Amount in L', '0.5');
     await press('Use 0.5 L');
     expect(await onHand(oilId, otherBin)).toBe(19_500);
-    await press('Back to the list');
-    await type('Another part: number or name', 'old-1');
+    await type('Find a part: number or name', 'old-1');
     await press(/Old hose/);
     expect(words()).toContain('No longer bought. Its successor is SEAL-70, Seal.');
     expect(words()).toContain('No bin holds this part.');
     await press('Take SEAL-70 in its place');
     expect(words()).toContain('C-04: 8 pcs');
     await press('Back to the list');
-    await type('Another part: number or name', 'nothing');
+    await type('Find a part: number or name', 'nothing');
     expect(words()).toContain('No part fits “nothing”.');
   });
 
@@ -165,7 +169,7 @@ describe('the Part sheet', () => {
     );
     works.past = JSON.stringify({ recordsSince: jobs[0]?.at, cutAt: null, asOf: jobs[0]?.at, jobs, ofClass: [] });
     await open();
-    expect(words()).toContain('Gear oilUsed 3 of 4 times · OIL-220 · 20 L in bin D-07');
+    expect(words()).toContain('Used 3 of 4 times · 20 L in bin D-07');
     expect(words().match(/times/g)).toHaveLength(1);
     await press('Use 3 L Gear oil');
     expect(await onHand(oilId, otherBin)).toBe(17_000);
@@ -177,8 +181,59 @@ describe('the Part sheet', () => {
     await works.close();
     works = await TestWorks.open([...rows, ...smallWorks({ kit: [{ partId, binId, quantity: 500_000, unit: 'mL' }] })]);
     await open();
-    expect(words()).toContain('8 pcs in bin C-04 · planned: 500 mL');
+    expect(words()).toContain('Needs 500 mL · 8 pcs in bin C-04');
     expect([canPress(/^Use/), canPress('Other amount of Seal')]).toEqual([false, true]);
+  });
+});
+
+describe('what the job needs', () => {
+  const kitOf = async () => (await works.sent()).peek('workOrders', workId)?.kit.map(({ quantity }) => quantity);
+
+  it('is changed and left out with a reason, and the record says so', async () => {
+    await open();
+    await press('Change how much Seal the job needs');
+    await type('Altogether, in pcs', '3');
+    await press('Plan this much');
+    expect([works.said, await kitOf()]).toEqual(['W-1 needs 3 pcs Seal.', [3_000]]);
+    await press('Change how much Seal the job needs');
+    await press('It is not needed');
+    await press('Leave it out');
+    expect(words()).toContain('Write something first.');
+    await press('Still good', 'radio');
+    await press('Leave it out');
+    expect(await kitOf()).toEqual([]);
+  });
+
+  it('is added to without taking anything, also before the hazards are read', async () => {
+    await works.close();
+    works = await TestWorks.open([
+      ...rows,
+      ...smallWorks({ kit: [], hazards: [{ id: 'rotating', hazard: 'Drive starts', control: 'Lock out' }] }),
+    ]);
+    await open();
+    expect(words()).toContain('Before the hazards are read parts can be planned, and nothing is taken.');
+    await type('Find a part: number or name', 'seal-70');
+    await press(/SEAL-70/);
+    expect(canPress('Use 1 pcs')).toBe(false);
+    await press('Only plan it for this job');
+    expect([await kitOf(), await onHand()]).toEqual([[1_000], 8_000]);
+  });
+
+  it('is scanned: the part itself, or the bin in which it lies', async () => {
+    await open();
+    await press('Scan a part');
+    await type('Or type the code', 'seal-70');
+    await press('Take this one');
+    await press('Use 2 pcs');
+    expect(await onHand()).toBe(6_000);
+    await press('Scan a part');
+    await type('Or type the code', 'nothing-there');
+    await press('Take this one');
+    expect(words()).toContain('NOTHING-THERE is on no part and no bin that this phone knows.');
+    await press('Close');
+    await press('Other amount of Seal');
+    // What was taken on this job can go back from here.
+    expect(canPress('Put some of 2 pcs back')).toBe(true);
   });
 });
 
@@ -215,9 +270,9 @@ describe('parts of other sites and parts on two lines', () => {
     await open();
     await press('Use 1 pcs Seal');
     await open();
-    expect(screen.getAllByText(/SEAL-70/).map((each) => each.textContent)).toEqual([
-      'SEAL-70 · 7 pcs in bin C-04 · 1 pcs used',
-      'SEAL-70 · 7 pcs in bin C-04',
+    expect(screen.getAllByText(/^Needs/).map((each) => each.textContent)).toEqual([
+      'Needs 1 pcs · 1 pcs taken · 7 pcs in bin C-04',
+      'Needs 2 pcs · 7 pcs in bin C-04',
     ]);
     expect(warned.mock.calls.filter(([text]) => String(text).includes('same key'))).toEqual([]);
     warned.mockRestore();

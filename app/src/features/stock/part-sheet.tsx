@@ -1,101 +1,162 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { BinId, Thousandths } from '@oilcan/core/kernel';
-import type { UsualPart } from '@oilcan/core/past';
+import { mdiBarcodeScan } from '@mdi/js';
+import type { PartId } from '@oilcan/core/kernel';
 import type { Installation } from '@oilcan/core/plant';
-import type { Part, StockLevel } from '@oilcan/core/stock';
-import { standingOf, type WorkOrder } from '@oilcan/core/work';
-import { useOperation } from '../../data/use-operation';
+import { standingOf, type KitPart, type WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows, useTable } from '../../data/store';
+import { useKitLines } from '../../data/stock';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { piece } from '../../ui/piece';
-import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
+import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { findParts } from './find-parts';
+import { useIsPrepared } from '../hazards';
 import { AmountSheet } from './amount-sheet';
+import { findParts } from './find-parts';
+import { FoundRow, InstalledRow, PlannedRow, UsualRow, type Chosen } from './part-lines';
+import { PlannedSheet } from './planned-sheet';
+import { ScanPartSheet } from './scan-part-sheet';
 import { TakeOutSheet } from './take-out-sheet';
 import { ReturnSheet, takenParts, TakenRow, type TakenPart } from './taken-parts';
-import { isShort, useBinName, useKitLines, useStockOf, type KitLine } from '../../data/stock';
-import { amountOf } from '../../words/amounts';
 
 const SHOWN_RESULTS = 8;
 const SHOWN_USUAL = 4;
 
 const UsualOf = piece(() => import('../../data/past/usual-of').then((module) => module.UsualOf));
 
-/** Planned parts and those that such jobs also took, one press each; any other by number or name. */
-export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
+/** What lies over the list of parts; it comes back to the list, so that the next part is one press away. */
+type Over =
+  | ({ readonly is: 'amount' } & Chosen)
+  | { readonly is: 'planned'; readonly line: KitPart }
+  | { readonly is: 'back'; readonly taken: TakenPart }
+  | { readonly is: 'out'; readonly installation: Installation }
+  | { readonly is: 'scan' };
+
+interface Props {
+  readonly work: WorkOrder;
+  /** A part with which it begins, such as one that was scanned elsewhere. */
+  readonly about?: string | undefined;
+  readonly onClose: () => void;
+}
+
+/**
+ * The parts of a job: those that it needs and those that such jobs also took, one press each; any other by its code, number or name.
+ * It stays open for the next part.
+ */
+export function PartSheet({ work, about, onClose }: Props): ReactElement {
   const kit = useKitLines(work);
   const parts = useTable('parts');
+  const isPrepared = useIsPrepared(work);
+  const given = useRow('parts', about as PartId | undefined);
   const [find, setFind] = useState('');
-  const [chosen, setChosen] = useState<Chosen | null>(null);
-  const [goesBack, setGoesBack] = useState<TakenPart | null>(null);
-  const [comesOut, setComesOut] = useState<Installation | null>(null);
+  const [over, setOver] = useState<Over | null>(given === undefined ? null : { is: 'amount', part: given });
   const found = useMemo(() => findParts(parts, find).slice(0, SHOWN_RESULTS), [parts, find]);
   const entries = useRows('entries', 'workOrder', work.id);
   const taken = useMemo(() => takenParts(entries), [entries]);
   const installed = useRows('installations', 'asset', work.assetId);
-  const row = { work, onOther: setChosen, onClose };
   const isThere = (partId: string): boolean =>
     work.kit.some((planned) => planned.partId === partId) ||
     standingOf(entries, 'part').some(({ content }) => content.partId === partId);
-  if (chosen !== null) {
-    const { part, usual = null, first } = chosen;
+  const toList = (): void => {
+    setFind('');
+    setOver(null);
+  };
+  const choose = (chosen: Chosen): void => setOver({ is: 'amount', ...chosen });
+  const row = { work, isPrepared, onOther: choose };
+  const partOf = (partId: PartId) => parts.find(({ id }) => id === partId);
+  if (over?.is === 'scan') return <ScanPartSheet work={work} onFound={choose} onClose={toList} />;
+  if (over?.is === 'amount') {
+    const { part, usual = null, first } = over;
     return (
       <AmountSheet
         key={part.id}
         work={work}
         part={part}
         usual={usual}
+        isPrepared={isPrepared}
         {...(first === undefined ? {} : { first })}
-        onOther={(other) => setChosen({ part: other })}
-        onBack={() => setChosen(null)}
-        onClose={onClose}
+        onOther={(other) => choose({ part: other })}
+        onPutBack={(goesBack) => setOver({ is: 'back', taken: goesBack })}
+        onClose={toList}
       />
     );
   }
-  const back = goesBack === null ? undefined : parts.find(({ id }) => id === goesBack.partId);
-  if (goesBack !== null && back !== undefined)
-    return <ReturnSheet work={work} taken={goesBack} part={back} onClose={onClose} />;
-  const out = comesOut === null ? undefined : parts.find(({ id }) => id === comesOut.partId);
-  if (comesOut !== null && out !== undefined)
-    return <TakeOutSheet work={work} part={out} installationId={comesOut.id} onClose={onClose} />;
+  const back = over?.is === 'back' ? partOf(over.taken.partId) : undefined;
+  if (over?.is === 'back' && back !== undefined)
+    return <ReturnSheet work={work} taken={over.taken} part={back} onClose={toList} />;
+  const out = over?.is === 'out' ? partOf(over.installation.partId) : undefined;
+  if (over?.is === 'out' && out !== undefined)
+    return <TakeOutSheet work={work} part={out} installationId={over.installation.id} onClose={toList} />;
+  const planned = over?.is === 'planned' ? partOf(over.line.partId) : undefined;
+  if (over?.is === 'planned' && planned !== undefined)
+    return <PlannedSheet work={work} part={planned} line={over.line} onClose={toList} />;
   return (
-    <BottomSheet title="Part" onClose={onClose}>
-      {kit.map((line, index) => (
-        <PlannedRow key={index} line={line} {...row} />
-      ))}
-      <UsualOf work={work}>
-        {({ parts: usual, jobs }) => {
-          const likely = usual.filter(({ partId }) => !isThere(partId)).slice(0, SHOWN_USUAL);
-          return likely.length === 0 ? null : (
-            <View>
-              <Words as="label">What such jobs also took</Words>
-              {likely.map((each) => (
-                <UsualRow key={each.partId} usual={each} of={jobs.length} {...row} />
-              ))}
-            </View>
-          );
-        }}
-      </UsualOf>
-      <Field
-        label={kit.length === 0 ? 'Find a part: number or name' : 'Another part: number or name'}
-        isFind
-        value={find}
-        onChange={setFind}
-        autoFocus={kit.length === 0}
-      />
+    <BottomSheet
+      title="Parts"
+      aside={work.number}
+      onClose={onClose}
+      foot={<Button rank="secondary" word="That is all" onPress={onClose} />}
+    >
+      <View style={sheet.find}>
+        <View style={sheet.field}>
+          <Field
+            label="Find a part: number or name"
+            isFind
+            value={find}
+            onChange={setFind}
+            autoFocus={kit.length === 0}
+          />
+        </View>
+        <Button word="Scan" icon={mdiBarcodeScan} label="Scan a part" onPress={() => setOver({ is: 'scan' })} />
+      </View>
+      {isPrepared ? null : (
+        <Words as="small" soft>
+          Before the hazards are read parts can be planned, and nothing is taken.
+        </Words>
+      )}
       {found.map((part) => (
-        <FoundRow key={part.id} part={part} onChoose={() => setChosen({ part })} />
+        <FoundRow key={part.id} part={part} siteId={work.siteId} onChoose={() => choose({ part })} />
       ))}
-      {find !== '' && found.length === 0 ? <Words>No part fits “{find}”.</Words> : null}
+      {find !== '' && found.length === 0 ? <Words live>No part fits “{find}”.</Words> : null}
+      {find !== '' || kit.length === 0 ? null : (
+        <View>
+          <Words as="label">Needed</Words>
+          {kit.map((line, index) => (
+            <PlannedRow
+              key={index}
+              line={line}
+              onChange={() => setOver({ is: 'planned', line: line.planned })}
+              {...row}
+            />
+          ))}
+        </View>
+      )}
+      {find !== '' ? null : (
+        <UsualOf work={work}>
+          {({ parts: usual, jobs }) => {
+            const likely = usual.filter(({ partId }) => !isThere(partId)).slice(0, SHOWN_USUAL);
+            return likely.length === 0 ? null : (
+              <View>
+                <Words as="label">What such jobs also took</Words>
+                {likely.map((each) => (
+                  <UsualRow key={each.partId} usual={each} of={jobs.length} {...row} />
+                ))}
+              </View>
+            );
+          }}
+        </UsualOf>
+      )}
       {find === '' && taken.length > 0 ? (
         <View>
           <Words as="label">Taken here, and to put back</Words>
           {taken.map((each) => (
-            <TakenRow key={each.partId} work={work} taken={each} onOther={setGoesBack} onClose={onClose} />
+            <TakenRow
+              key={each.partId}
+              work={work}
+              taken={each}
+              onOther={(goesBack) => setOver({ is: 'back', taken: goesBack })}
+            />
           ))}
         </View>
       ) : null}
@@ -103,7 +164,12 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         <View>
           <Words as="label">In this machine, with a number</Words>
           {installed.map((each) => (
-            <InstalledRow key={each.id} installation={each} onTakeOut={() => setComesOut(each)} />
+            <InstalledRow
+              key={each.id}
+              installation={each}
+              isPrepared={isPrepared}
+              onTakeOut={() => setOver({ is: 'out', installation: each })}
+            />
           ))}
         </View>
       ) : null}
@@ -111,175 +177,7 @@ export function PartSheet({ work, onClose }: { readonly work: WorkOrder; readonl
   );
 }
 
-/** A part whose amount is typed, with what is known of it. */
-interface Chosen {
-  readonly part: Part;
-  readonly usual?: Thousandths | null;
-  readonly first?: { readonly quantity: Thousandths; readonly binId: BinId };
-}
-
-/** A part with a number of its own that sits in the machine. */
-function InstalledRow({
-  installation: { partId, serial },
-  onTakeOut,
-}: {
-  readonly installation: Installation;
-  readonly onTakeOut: () => void;
-}): ReactElement {
-  const palette = usePalette();
-  const part = useRow('parts', partId);
-  return (
-    <View style={[sheet.likely, { borderColor: palette.line }]}>
-      <View style={sheet.words}>
-        <Words>{part?.name ?? 'A part'}</Words>
-        <Words as="small" soft>
-          {serial}
-        </Words>
-      </View>
-      <Button word="Take out" label={`Take out ${part?.name ?? 'a part'} ${serial}`} onPress={onTakeOut} />
-    </View>
-  );
-}
-
-interface RowProps {
-  readonly work: WorkOrder;
-  readonly onOther: (chosen: Chosen) => void;
-  readonly onClose: () => void;
-}
-
-/** One that is planned, from its own bin. */
-function PlannedRow({ line, ...row }: RowProps & { readonly line: KitLine }): ReactElement | null {
-  const { partId, binId } = line.planned;
-  const part = useRow('parts', partId);
-  const where = useBinName(binId, row.work.siteId);
-  const isSeen = useRow('bins', binId) !== undefined;
-  const otherBins = useStockOf(partId, row.work.siteId);
-  if (part === undefined) return null;
-  const used = line.used > 0 ? ` · ${amountOf(line.used, part)} used` : '';
-  // What is planned in a unit that does not convert to the part's own is for the person to count.
-  const planned = line.left === null ? ` · planned: ${amountOf(line.quantity, line)}` : '';
-  const elsewhere = isShort(line) ? otherBins.filter((level) => level.binId !== binId && level.onHand > 0) : [];
-  const more = elsewhere.length === 0 ? '' : ` · ${amountOf(sumOf(elsewhere), part)} in other bins`;
-  const facts = `${part.number} · ${amountOf(line.onHand, part)} in ${where}${used}${planned}${more}`;
-  // From a bin that the person does not see nothing can be taken; another bin may have some.
-  return (
-    <LikelyRow
-      {...row}
-      part={part}
-      facts={facts}
-      binId={isSeen ? binId : null}
-      quantity={line.left ?? 0}
-      onHand={line.onHand}
-      usual={null}
-    />
-  );
-}
-
-/** One that such jobs also took, from its fullest bin. */
-function UsualRow({
-  usual,
-  of,
-  ...row
-}: RowProps & { readonly usual: UsualPart; readonly of: number }): ReactElement | null {
-  const part = useRow('parts', usual.partId);
-  const [fullest] = useStockOf(usual.partId, row.work.siteId);
-  const binWords = useBinName(fullest?.binId, row.work.siteId);
-  if (part === undefined) return null;
-  const where = fullest === undefined ? 'in no bin' : `${amountOf(fullest.onHand, part)} in ${binWords}`;
-  const facts = `Used ${usual.jobs} of ${of} times · ${part.number} · ${where}`;
-  return (
-    <LikelyRow
-      {...row}
-      part={part}
-      facts={facts}
-      binId={fullest?.binId ?? null}
-      quantity={usual.quantity}
-      onHand={fullest?.onHand ?? 0}
-      usual={usual.quantity}
-    />
-  );
-}
-
-interface LikelyProps extends RowProps {
-  readonly part: Part;
-  readonly facts: string;
-  /** Null when no bin holds it. */
-  readonly binId: BinId | null;
-  /** Zero when nothing of it is left to use. */
-  readonly quantity: Thousandths;
-  readonly onHand: Thousandths;
-  readonly usual: Thousandths | null;
-}
-
-/** A part that is used with one press, as much as is likely. */
-function LikelyRow({ work, part, facts, binId, quantity, onHand, usual, onOther, onClose }: LikelyProps): ReactElement {
-  const palette = usePalette();
-  const { run, errorAt } = useOperation();
-  const amount = amountOf(quantity, part);
-  // Where one with a number sits, what comes out is asked, too.
-  const sits = useRows('installations', 'asset', work.assetId).some(({ partId }) => partId === part.id);
-  const isNumbered = part.isNumbered === true || sits;
-  const use = async (from: BinId): Promise<void> => {
-    // More than the bin holds is asked about first, and what has numbers has to say them.
-    if (quantity > onHand || isNumbered) return onOther({ part, usual, first: { quantity, binId: from } });
-    const args = { workOrderId: work.id, assetId: work.assetId, partId: part.id, binId: from, quantity };
-    if (await run('part.use', args, `${amount} ${part.name} kept.`)) onClose();
-  };
-  return (
-    <View style={[sheet.likely, { borderColor: palette.line }]}>
-      <View style={sheet.words}>
-        <Words>{part.name}</Words>
-        <Words as="small" soft>
-          {facts}
-        </Words>
-        {errorAt('quantity') === null ? null : (
-          <Words as="small" color={palette.faulty} live>
-            {errorAt('quantity')}
-          </Words>
-        )}
-      </View>
-      <View style={sheet.buttons}>
-        {quantity > 0 && binId !== null ? (
-          <Button
-            rank="primary"
-            word={`Use ${amount}`}
-            label={`Use ${amount} ${part.name}`}
-            onPress={() => void use(binId)}
-          />
-        ) : null}
-        <Button word="Other amount" label={`Other amount of ${part.name}`} onPress={() => onOther({ part, usual })} />
-      </View>
-    </View>
-  );
-}
-
-function sumOf(levels: readonly StockLevel[]): Thousandths {
-  return levels.reduce((sum, { onHand }) => sum + onHand, 0);
-}
-
-function FoundRow({ part, onChoose }: { readonly part: Part; readonly onChoose: () => void }): ReactElement {
-  const palette = usePalette();
-  const stock = useStockOf(part.id);
-  return (
-    <Press onPress={onChoose} style={[sheet.found, { borderColor: palette.line }]}>
-      <Words>{part.name}</Words>
-      <Words as="small" soft>
-        {part.number} · {amountOf(sumOf(stock), part)} on hand{part.isObsolete ? ' · no longer bought' : ''}
-      </Words>
-    </Press>
-  );
-}
-
 const sheet = StyleSheet.create({
-  likely: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignItems: 'center',
-    gap: 8,
-    borderBottomWidth: 1,
-    paddingVertical: 8,
-  },
-  words: { flexGrow: 1, flexShrink: 1, flexBasis: 140, minWidth: 0 },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1, minWidth: 0, gap: 8 },
-  found: { borderBottomWidth: 1, paddingVertical: 8 },
+  find: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
+  field: { flexGrow: 1, flexShrink: 1, flexBasis: 180, minWidth: 0 },
 });

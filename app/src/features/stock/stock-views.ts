@@ -7,7 +7,7 @@ import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
 import { fateWords } from './words';
 import { mdiPackageVariantClosed } from '@mdi/js';
 
-const entries: EntryViewsNamed<'part' | 'removal'> = {
+const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
   part: {
     ...inWords,
     group: 'parts',
@@ -61,10 +61,35 @@ const entries: EntryViewsNamed<'part' | 'removal'> = {
         .join(' · '),
     }),
   },
+  kit: {
+    ...inWords,
+    group: 'parts',
+    say: ({ content: { partId, binId, before, after, reason } }, names) => {
+      const part = names.part(partId);
+      const name = part?.name ?? 'A part';
+      const was = before === null ? '' : amountOf(before.quantity, { unit: before.unit ?? part?.unit ?? '' });
+      return {
+        headline:
+          after === null
+            ? `${name} is not needed`
+            : `${name}: ${amountOf(after, part)} planned${was === '' ? '' : ` instead of ${was}`}`,
+        detail: [after === null && was !== '' ? `${was} had been planned` : `from ${binName(names.bin(binId))}`, reason]
+          .filter((each) => each !== '')
+          .join(' · '),
+      };
+    },
+  },
 };
 
 const operations: OperationViewsNamed<
-  'part.use' | 'part.amend' | 'part.return' | 'part.take-out' | 'stock.count' | 'stock.receive'
+  | 'part.plan'
+  | 'part.leave-out'
+  | 'part.use'
+  | 'part.amend'
+  | 'part.return'
+  | 'part.take-out'
+  | 'stock.count'
+  | 'stock.receive'
 > = {
   'part.use': {
     say: ({ partId, quantity }, { part }) => `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? 'of a part'}`,
@@ -84,6 +109,15 @@ const operations: OperationViewsNamed<
     say: ({ partId, quantity }, { part }) => `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? ''} came in`,
     fields: { quantity: 'Came in' },
   },
+  'part.plan': {
+    say: ({ partId, quantity }, { part }) =>
+      `${amountOf(quantity, part(partId))} ${part(partId)?.name ?? 'of a part'} planned`,
+    fields: { quantity: 'Amount' },
+  },
+  'part.leave-out': {
+    say: ({ partId }, { part }) => `${part(partId)?.name ?? 'A part'} left out`,
+    fields: { reason: 'Why it is not needed' },
+  },
   'part.take-out': {
     ...byItsLabel,
     say: ({ comesOut }, { part }) => `${part(comesOut.partId)?.name ?? 'A part'} came out`,
@@ -97,7 +131,8 @@ const dock: readonly DockItem[] = [
     icon: mdiPackageVariantClosed,
     key: 'p',
     place: 'dock',
-    countsAsWorking: true,
+    // What the job needs can be planned before the hazards are read; the sheet itself keeps what is taken until then.
+    countsAsWorking: false,
     Sheet: piece(() => import('./part-sheet').then((module) => module.PartSheet)),
   },
 ];

@@ -39,11 +39,10 @@ interface Props {
   readonly work: WorkOrder;
   readonly taken: TakenPart;
   readonly onOther: (taken: TakenPart) => void;
-  readonly onClose: () => void;
 }
 
 /** One of them: a press puts one back where it came from. */
-export function TakenRow({ work, taken, onOther, onClose }: Props): ReactElement | null {
+export function TakenRow({ work, taken, onOther }: Props): ReactElement | null {
   const palette = usePalette();
   const part = useRow('parts', taken.partId);
   const bin = useBinName(taken.binId, work.siteId);
@@ -53,7 +52,7 @@ export function TakenRow({ work, taken, onOther, onClose }: Props): ReactElement
   const back = part.isWhole ? Math.min(1000, taken.quantity) : taken.quantity;
   const putBack = async (): Promise<void> => {
     const args = { workOrderId: work.id, partId: part.id, binId: taken.binId, quantity: back };
-    if (await run('part.return', args, `${amountOf(back, part)} ${part.name} put back.`)) onClose();
+    await run('part.return', args, `${amountOf(back, part)} ${part.name} put back.`);
   };
   return (
     <View style={[sheet.row, { borderColor: palette.line }]}>

@@ -7,3 +7,6 @@ export const fateWords: Readonly<Record<Fate, string>> = {
   warranty: 'Goes back under warranty',
   keep: 'Kept in a bin',
 };
+
+/** Why nothing can be taken yet. */
+export const HAZARDS_FIRST = 'Read the hazards of this job first.';

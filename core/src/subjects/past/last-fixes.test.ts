@@ -35,6 +35,15 @@ describe('what fixed it last time', () => {
     expect(held([repair(60), repair(15), open])).toEqual([9, 44]);
   });
 
+  it('is never the job itself, also once that is finished', () => {
+    const itself = repair(5, { title: 'Seal weeps again' });
+    const fixes = lastFixes([repair(60), repair(15), itself], { ...like, id: itself.id });
+    expect(fixes.map(({ job, heldDays }) => [job.id, heldDays])).toEqual([
+      ['w-15', 9],
+      ['w-60', 44],
+    ]);
+  });
+
   it('is of what is like the job: by its words, or coded as the same fault', () => {
     const coded = (days: number, title: string) => repair(days, { title, reason: '', faults: [sealFault] as never });
     const other = repair(3, { title: 'Motor hums', reason: '' });

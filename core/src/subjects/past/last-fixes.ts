@@ -31,9 +31,11 @@ export function lastFixes(jobs: readonly PastJob[], like: JobLike | null): Fix[]
   if (about === undefined) return [];
   const same = likeInWords(about.title, failed);
   const times = failed.filter((job) => same.has(job));
-  const ended = times.filter((job): job is Ended => job.endedAt !== null);
+  // Once it is finished, a job is no fix of itself: it is what ended that the last one held.
+  const itself = like === null ? undefined : jobs.find(({ id }) => id === like.id);
+  const ended = times.filter((job): job is Ended => job.endedAt !== null && job !== itself);
   // What is open may be one that nobody has begun, which is no failure yet; it ended that the last repair held all the same.
-  const again = open.find((job) => likeInWords(about.title, [job]).has(job));
+  const again = itself ?? open.find((job) => likeInWords(about.title, [job]).has(job));
   return ended.slice(0, MOST_FIXES).map((job, index) => {
     const next = ended[index - 1] ?? again;
     const held = next === undefined || next.at < job.endedAt ? null : daysBetween(job.endedAt, next.at);

@@ -34,8 +34,8 @@ export interface Usual {
   readonly withoutParts: { readonly saidNone: number; readonly notSaid: number };
 }
 
-/** What a job is: on which asset, of which kind, with which title. */
-export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'tradeId' | 'title'>;
+/** What a job is: on which asset, of which kind, with which title; and which, where it is one that there is: it is not like itself. */
+export type JobLike = Pick<WorkOrder, 'assetId' | 'kind' | 'tradeId' | 'title'> & Partial<Pick<WorkOrder, 'id'>>;
 
 /** A job whose words have so much of what this one is called is like it. */
 const LIKE_IT = 0.5;
@@ -50,6 +50,7 @@ const LIKE_IT = 0.5;
  */
 export function usualFor(like: JobLike, past: readonly PastJob[], ofClass: readonly PastJob[]): Usual | null {
   const isAlike = (job: PastJob): boolean =>
+    job.id !== like.id &&
     job.atStop !== true &&
     job.kind === like.kind &&
     job.tradeId === like.tradeId &&

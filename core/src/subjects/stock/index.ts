@@ -1,6 +1,7 @@
 export * from './kit';
 export * from './part-content';
 export * from './part-use';
+export * from './plan-part';
 export * from './prices';
 export * from './questions';
 export * from './removal';

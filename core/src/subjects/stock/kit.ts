@@ -62,6 +62,21 @@ export function kitNeeds(
   });
 }
 
+/**
+ * What lines of one part plan together: in its own unit where all of them convert to it, else as the first was planned; null for none.
+ */
+export function plannedAmount(
+  lines: readonly KitPart[],
+  part: Pick<Part, 'unit'> | undefined,
+): { readonly quantity: Thousandths; readonly unit: string | null } | null {
+  const [first] = lines;
+  if (first === undefined) return null;
+  const amounts = lines.map((line) => plannedInPartUnit(line, part));
+  if (part === undefined || amounts.includes(null)) return { quantity: first.quantity, unit: first.unit };
+  const quantity = amounts.reduce((sum, amount) => sum + (amount === null ? 0 : roundQuantity(amount)), 0);
+  return { quantity, unit: part.unit };
+}
+
 /** A planned amount in the part's own unit; null when the two units measure different things. */
 function plannedInPartUnit(planned: KitPart, part: Pick<Part, 'unit'> | undefined): ExactQuantity | null {
   const unit = part?.unit ?? planned.unit ?? '';

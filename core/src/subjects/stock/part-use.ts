@@ -9,7 +9,7 @@ import { unitPriceAt } from './prices';
 import { stockLevelId, type MovementReason, type StockLevel } from './stock';
 
 /** More than a million of anything is a slip of the finger. */
-const MOST_AT_ONCE = 1e9;
+export const MOST_AT_ONCE = 1e9;
 
 /** What an amount of a part costs at a price for one unit. */
 export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {

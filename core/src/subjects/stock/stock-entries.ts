@@ -6,6 +6,7 @@ import type { EntryOf } from '../work/entries';
 import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 import type { PartContent } from './part-content';
 import { moveStock } from './part-use';
+import type { KitContent } from './plan-part';
 import type { RemovalContent } from './removal';
 import { revalueReturns } from './return-part';
 import { putInAgain } from './serials';
@@ -20,6 +21,7 @@ declare module '../work/entries' {
   interface EntryContents {
     part: PartContent;
     removal: RemovalContent;
+    kit: KitContent;
   }
 }
 
@@ -29,7 +31,7 @@ declare module '../work/entry-kinds' {
   }
 }
 
-export const stockEntries: EntryKindsNamed<'part' | 'removal'> = {
+export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
   part: {
     ...plainEntry,
     amendedBy: 'part.amend',
@@ -50,6 +52,8 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal'> = {
     since: 11,
     withdraw: (records, work, { content }, context) => putInAgain(records, work, content, context).then(() => null),
   },
+  // What was planned wrongly is planned anew: it changes nothing that is true.
+  kit: { ...plainEntry, since: 16 },
 };
 
 function addedUp(entries: readonly EntryOf<'part'>[]): PastPart[] {

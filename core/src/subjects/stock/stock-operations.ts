@@ -17,6 +17,7 @@ import { machineOfEntry } from '../steps/machine-of-entry';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
 import { moveStock, partContent } from './part-use';
+import { leaveOutPart, planPart } from './plan-part';
 import { fates } from './removal';
 import { returnedPrice, revalueReturns, takenOn } from './return-part';
 import { fitIn, takeOut } from './serials';
@@ -179,4 +180,6 @@ export const stockOperations = {
   'part.amend': amendPart,
   'part.return': returnPart,
   'part.take-out': takeOutPart,
+  'part.plan': planPart,
+  'part.leave-out': leaveOutPart,
 };
