@@ -123,7 +123,7 @@ for (const [name, options] of [
     await expect(ines.getByRole('dialog')).toBeVisible();
     expect(await problemsOf(ines)).toEqual([]);
     await ines.goto('/plant/lark-gearbox');
-    await ines.getByRole('button', { name: 'More: labels and history' }).click();
+    await ines.getByRole('button', { name: 'More: this machine' }).click();
     await ines.getByRole('button', { name: 'Print its label' }).click();
     await expect(ines.getByRole('dialog')).toBeVisible();
     expect(await problemsOf(ines)).toEqual([]);

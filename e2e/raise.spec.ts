@@ -27,7 +27,7 @@ test('a reporter without an account reports by the printed label, the lead takes
 }) => {
   const tess = await open('Tess Lindqvist', wide);
   await tess.goto('/plant/pocket-brake');
-  await tess.getByRole('button', { name: 'More: labels and history' }).click();
+  await tess.getByRole('button', { name: 'More: this machine' }).click();
   await tess.getByRole('button', { name: 'Print its label' }).click();
   await expect(tess.getByRole('checkbox', { name: /Everybody may report by it/ })).toBeChecked();
   const printing = tess.waitForEvent('download');

@@ -57,7 +57,7 @@ test('the camera reads the label that we print', async ({ open, server }) => {
   const folder = mkdtempSync(join(tmpdir(), 'oilcan-label-'));
   const ines = await open('Ines Okafor');
   await ines.goto('/plant/lark-gearbox');
-  await ines.getByRole('button', { name: 'More: labels and history' }).tap();
+  await ines.getByRole('button', { name: 'More: this machine' }).tap();
   await ines.getByRole('button', { name: 'Print its label' }).tap();
   await ines.getByRole('radio', { name: /105 × 74 mm/ }).tap();
   const waiting = ines.waitForEvent('download');

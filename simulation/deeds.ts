@@ -334,6 +334,8 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       };
     case 'say what is owed':
       return { name: 'owed.set', args: { kind: 'corrective', demands: demandsBy(choice) } };
+    case 'follow a machine':
+      return { name: 'asset.follow', args: { assetId: work.assetId, isFollowed: choice % 3 !== 0 } };
     case 'follow':
       return { name: 'work.follow', args: { ...onWork, isFollowed: choice % 3 > 0 } };
     case 'see notices':

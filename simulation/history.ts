@@ -149,6 +149,7 @@ const deedsOfPreparing = [
   'say what is owed',
   'follow',
   'follow',
+  'follow a machine',
   'see notices',
   'see notices',
   'choose notices',

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { byId, type Instant, type PersonId } from '@oilcan/core/kernel';
-import { noticeChoiceOf, noticesOfIncident, noticesOfReport, type Follow, type Notice } from '@oilcan/core/notices';
+import { byId, type AssetId, type Instant, type PersonId } from '@oilcan/core/kernel';
+import {
+  noticeChoiceOf,
+  noticesOfIncident,
+  noticesOfReport,
+  type AssetFollow,
+  type Follow,
+  type Notice,
+} from '@oilcan/core/notices';
 import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
@@ -58,24 +65,54 @@ async function noticesOfWork(
     (places) => `SELECT body FROM follows WHERE work_order IN (${places})`,
   );
   const follows = stored.map((each): Follow => readRow('follows', each));
+  const assetFollows = await followsOfAssets(transaction);
   const after = new Map(
     changes.flatMap((change): [string, WorkOrder][] =>
       change.table === 'workOrders' && change.row !== null ? [[change.id, change.row]] : [],
     ),
   );
   const concernsOthers = changes.some(({ table, row }) => table === 'entries' && row !== null && isForOthers(row));
-  if (after.size === 0 && follows.length === 0 && !concernsOthers) return [];
+  if (after.size === 0 && follows.length === 0 && assetFollows.size === 0 && !concernsOthers) return [];
   const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };
   const told: Notice[] = [];
   for (const id of touched) {
     const before = await records.get('workOrders', id);
     const work = after.get(id) ?? before;
     if (work === undefined) continue;
-    const followers = follows.filter(({ workOrderId }) => workOrderId === id).map(({ personId }) => personId);
+    const ofJob = follows.filter(({ workOrderId }) => workOrderId === id).map(({ personId }) => personId);
+    const ofMachine = assetFollows.size === 0 ? [] : await followersOf(work.assetId, assetFollows, records);
+    const followers = [...new Set([...ofJob, ...ofMachine])];
     const change = { before, after: work, entries: entriesOn(id, changes), by };
     told.push(...noticesOfChange(change, everybody, followers, now));
   }
   return told;
+}
+
+/** Who follows which machine: few do, so that all of them are read at once. */
+async function followsOfAssets(transaction: Knex.Transaction): Promise<ReadonlyMap<string, readonly PersonId[]>> {
+  const stored: StoredRow[] = await transaction<StoredRow>(sqlName('assetFollows')).select('body');
+  const followers = new Map<string, PersonId[]>();
+  for (const each of stored) {
+    const { assetId, personId }: AssetFollow = readRow('assetFollows', each);
+    followers.set(assetId, [...(followers.get(assetId) ?? []), personId]);
+  }
+  return followers;
+}
+
+/** Who follows a machine, or what it is part of. */
+async function followersOf(
+  assetId: AssetId,
+  followers: ReadonlyMap<string, readonly PersonId[]>,
+  records: SqlRecords,
+): Promise<PersonId[]> {
+  const found: PersonId[] = [];
+  const seen = new Set<string>();
+  for (let id: AssetId | null = assetId; id !== null && !seen.has(id);) {
+    seen.add(id);
+    found.push(...(followers.get(id) ?? []));
+    id = (await records.get('assets', id))?.parentId ?? null;
+  }
+  return found;
 }
 
 function entriesOn(workOrderId: string, changes: readonly Change[]): Entry[] {

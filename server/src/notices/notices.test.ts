@@ -1,14 +1,25 @@
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { addMinutes, startOfDay, toMillis, asId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
+import {
+  addMinutes,
+  startOfDay,
+  toMillis,
+  asId,
+  type AssetId,
+  type PersonId,
+  type WorkOrderId,
+} from '@oilcan/core/kernel';
 import { noticesOfLate, type Notice } from '@oilcan/core/notices';
 import type { Change } from '@oilcan/core/records';
 import { noticeDetail, noticeHeadline } from '@oilcan/core/registry';
 import {
   aLevel,
+  anAsset,
   ann,
   anOperation,
+  aRaise,
+  assetId,
   aWorkOrder,
   binId,
   bob,
@@ -87,6 +98,27 @@ describe('notices', () => {
     expect((await noticesFor(bobCookie)).map((notice) => [notice.kind, noticeDetail(notice, 'Europe/Vienna')])).toEqual(
       [['changed', 'a note']],
     );
+  });
+
+  it('of a followed machine come of all its work, also what is new there and on what is part of it', async () => {
+    await works.close();
+    const part = anAsset({ id: asId<AssetId>('bearing'), name: 'Bearing', tag: 'B1', parentId: assetId });
+    works = await startTestServer([...smallWorks({ personIds: [] }), put('assets', part)]);
+    const [bobCookie, leaCookie] = [await works.signIn(bob), await works.signIn(lea)];
+    const follow = (isFollowed: boolean) =>
+      works.push(bobCookie, [anOperation('asset.follow', { assetId, isFollowed }, { by: bob.id })]);
+    const raise = (title: string) =>
+      works.push(leaCookie, [anOperation('work.raise', aRaise({ assetId: part.id, title }), { by: lea.id })]);
+    const told = async () =>
+      (await noticesFor(bobCookie)).map((notice) => `${notice.title}: ${noticeDetail(notice, 'Europe/Vienna')}`);
+    await raise('Before');
+    expect(codesOf(await follow(true))).toEqual(['accepted']);
+    expect(codesOf(await raise('Bearing hums'))).toEqual(['accepted']);
+    await works.push(leaCookie, [anOperation('note.add', { workOrderId: workId, text: 'one' }, { by: lea.id })]);
+    expect((await told()).sort()).toEqual(['Bearing hums: new on a machine that you follow', 'Seal weeping: a note']);
+    await follow(false);
+    await raise('After');
+    expect(await told()).toHaveLength(2);
   });
 
   it('that are not wanted do not come', async () => {

@@ -184,6 +184,7 @@ const rowOf: { readonly [T in TableName]: (siteId: SiteId, personId: PersonId) =
     unusual: [],
     cost: { laborMinutes: 0, groups: { time: [], material: [], boughtIn: [], other: [] }, total: [] },
   }),
+  assetFollows: (_: SiteId, personId: PersonId) => ({ id: `${personId}@asset`, personId, assetId: asId('asset') }),
   noticeChoices: (_, personId) => ({ id: personId, personId, silent: [], mail: [], push: [] }),
 };
 

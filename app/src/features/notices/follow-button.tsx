@@ -1,22 +1,35 @@
 import type { ReactElement } from 'react';
+import { mdiBellOutline } from '@mdi/js';
 import { followId } from '@oilcan/core/notices';
+import type { Asset } from '@oilcan/core/plant';
 import type { WorkOrder } from '@oilcan/core/work';
+import { useMe } from '../../data/use-me';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';
-import { useMe } from '../../data/use-me';
-import { mdiBellOutline } from '@mdi/js';
 
 /** To hear of what changes on this work order, mine or not. */
 export function FollowButton({ work }: { readonly work: WorkOrder }): ReactElement {
-  const me = useMe();
-  const isFollowed = useRow('follows', followId(me, work.id)) !== undefined;
+  const isFollowed = useRow('follows', followId(useMe(), work.id)) !== undefined;
   return (
     <Button
       rank="quiet"
       icon={mdiBellOutline}
       word={isFollowed ? 'You follow this job. Stop' : 'Follow this job'}
       onPress={() => void performOrSay('work.follow', { workOrderId: work.id, isFollowed: !isFollowed })}
+    />
+  );
+}
+
+/** To hear of all work on this machine, new or not, and on what is part of it. */
+export function FollowAssetButton({ asset }: { readonly asset: Asset }): ReactElement {
+  const isFollowed = useRow('assetFollows', followId(useMe(), asset.id)) !== undefined;
+  return (
+    <Button
+      rank="quiet"
+      icon={mdiBellOutline}
+      word={isFollowed ? 'You follow this machine. Stop' : 'Follow this machine'}
+      onPress={() => void performOrSay('asset.follow', { assetId: asset.id, isFollowed: !isFollowed })}
     />
   );
 }

@@ -1,3 +1,3 @@
 /** What other features may use of this one. */
-export { FollowButton } from './follow-button';
+export { FollowAssetButton, FollowButton } from './follow-button';
 export { NoticesMark } from './notices-mark';

@@ -1,7 +1,8 @@
 import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
 
-const operations: OperationViewsNamed<'work.follow' | 'notices.see' | 'notices.choose'> = {
+const operations: OperationViewsNamed<'work.follow' | 'asset.follow' | 'notices.see' | 'notices.choose'> = {
   'work.follow': byItsLabel,
+  'asset.follow': byItsLabel,
   'notices.see': byItsLabel,
   'notices.choose': byItsLabel,
 };

@@ -20,6 +20,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { counted } from '../../words/work-words';
 import { DangersThere } from '../hazards';
+import { FollowAssetButton } from '../notices';
 import { MarkMachine } from '../stoppages';
 import { DocumentList } from '../documents';
 import { TopBar } from '../page/top-bar';
@@ -199,7 +200,8 @@ function Labels({ asset }: { readonly asset: Asset }): ReactElement {
   const [isAsking, setIsAsking] = useState(false);
   const { takesGuests } = rulesOf(asset.siteId, useRow('raiseRules', asset.siteId));
   return (
-    <More label="labels and history">
+    <More label="this machine">
+      <FollowAssetButton asset={asset} />
       {isLead ? (
         <Button
           rank="quiet"

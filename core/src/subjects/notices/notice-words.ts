@@ -37,6 +37,8 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
   switch (fact.is) {
     case 'state':
       return stateWords[fact.state];
+    case 'raised':
+      return 'new on a machine that you follow';
     case 'hazardAdded':
       return 'a hazard was added';
     case 'dueChanged':

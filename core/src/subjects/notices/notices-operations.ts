@@ -1,9 +1,9 @@
 import * as yup from 'yup';
-import type { PersonId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, PersonId, WorkOrderId } from '../../kernel/ids';
 import { followId, noticeChoiceOf, noticeKinds } from './notices';
 import { argsSchema, choiceField, flagField, idField, keyField } from '../../kernel/schema/fields';
 import { findWorkOfSite } from '../work/guards';
-import { accepted, defineOperation, rowNamed } from '../../operations/operation';
+import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
 
 const roles = ['technician', 'lead', 'storekeeper'] as const;
 const MOST_AT_ONCE = 500;
@@ -94,7 +94,35 @@ const followWork = defineOperation({
   },
 });
 
+/** Wants to hear of the work on a machine, or not any more. */
+const followAsset = defineOperation({
+  label: 'following this machine',
+  inLog: 'private',
+  governs: 'nothing',
+  roles,
+  schema: argsSchema({ assetId: idField<AssetId>(), isFollowed: flagField() }),
+  file: null,
+  numbered: null,
+  reads: ({ assetId }) => [rowNamed('assets', assetId)],
+  mend: { fields: {}, keepsTime: false },
+  upgrades: [],
+  apply: async (records, { assetId, isFollowed }, context) => {
+    const personId: PersonId = context.person.id;
+    const id = followId(personId, assetId);
+    if (!isFollowed) {
+      if ((await records.get('assetFollows', id)) !== undefined) await records.remove('assetFollows', id);
+      return accepted;
+    }
+    const asset = await records.get('assets', assetId);
+    if (asset === undefined || !context.person.siteIds.includes(asset.siteId))
+      return refuse('not_found', { what: 'machine' }, 'assetId');
+    await records.put('assetFollows', { id, personId, assetId });
+    return accepted;
+  },
+});
+
 export const noticesOperations = {
+  'asset.follow': followAsset,
   'work.follow': followWork,
   'notices.see': seeNotices,
   'notices.choose': chooseNotices,

@@ -1,5 +1,5 @@
 import { tables } from '../../registry/tables';
-import { asId, type CrewId, type FileId, type PersonId, type WorkOrderId } from '../../kernel/ids';
+import { asId, type AssetId, type CrewId, type FileId, type PersonId, type WorkOrderId } from '../../kernel/ids';
 import { applyOperation, type ArgsOf, type OperationName } from '../../registry/operations';
 import {
   aCrew,
@@ -15,6 +15,8 @@ import {
   anOperation,
   put,
   workId,
+  anAsset,
+  assetId,
 } from '../../testing/builders';
 import { type Notice, noticesOfLate, noticesOfShort, isNoticeKept, noticeChoiceOf } from './notices';
 import { noticeDetail, noticesOfChange } from '../../registry/notices';
@@ -229,6 +231,16 @@ describe('a person’s notices', () => {
     expect([await follow(false), await follow(false)]).toEqual(['accepted', 'accepted']);
     expect(records.peekList('follows', 'workOrder', workId)).toEqual([]);
     expect(await follow(true, asId<WorkOrderId>('none'))).toBe('not_found');
+  });
+
+  it('come of a machine that they follow, of their sites only', async () => {
+    const follow = (isFollowed: boolean, id = assetId) => run('asset.follow', { assetId: id, isFollowed }, bob);
+    expect(await follow(true)).toBe('accepted');
+    expect(records.peekList('assetFollows', 'asset', assetId)).toHaveLength(1);
+    expect([await follow(false), await follow(false)]).toEqual(['accepted', 'accepted']);
+    expect(records.peekList('assetFollows', 'asset', assetId)).toEqual([]);
+    records.change([put('assets', anAsset({ id: asId<AssetId>('far'), siteId: otherSite }))]);
+    expect(await follow(true, asId<AssetId>('far'))).toBe('not_found');
   });
 });
 

@@ -1,4 +1,4 @@
-import type { IncidentId, PersonId, ReportId, SiteId, WorkOrderId } from '../../kernel/ids';
+import type { AssetId, IncidentId, PersonId, ReportId, SiteId, WorkOrderId } from '../../kernel/ids';
 import { hasRole } from '../../operations/actor';
 import type { Crew, Person } from '../people/people';
 import { waitsForGoAhead } from '../work/waits-for-go-ahead';
@@ -73,6 +73,14 @@ export interface Follow {
   readonly workOrderId: WorkOrderId;
 }
 
+/** That a person wants to hear of all work on a machine, and on what is part of it, without following each job. */
+export interface AssetFollow {
+  /** `personId@assetId`. */
+  readonly id: string;
+  readonly personId: PersonId;
+  readonly assetId: AssetId;
+}
+
 /** What a person chose to be told, and how. */
 export interface NoticeChoice {
   /** The person's. */
@@ -89,8 +97,8 @@ export function noticeChoiceOf(personId: PersonId, chosen: NoticeChoice | undefi
   return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou', 'look'] };
 }
 
-export function followId(personId: PersonId, workOrderId: WorkOrderId): string {
-  return `${personId}@${workOrderId}`;
+export function followId(personId: PersonId, followed: WorkOrderId | AssetId): string {
+  return `${personId}@${followed}`;
 }
 
 /** Crews and people, by whom it is found who is told. */
@@ -241,7 +249,8 @@ function factsOfChange(
   entries: readonly Entry[],
 ): NoticeFact[] {
   const facts: NoticeFact[] = [];
-  if (before !== undefined && before.state !== after.state) facts.push({ is: 'state', state: after.state });
+  if (before === undefined) facts.push({ is: 'raised' });
+  else if (before.state !== after.state) facts.push({ is: 'state', state: after.state });
   if (before !== undefined && before.hazards.length < after.hazards.length) facts.push({ is: 'hazardAdded' });
   if (before !== undefined && before.dueAt !== after.dueAt) facts.push({ is: 'dueChanged' });
   const recorded = new Set(

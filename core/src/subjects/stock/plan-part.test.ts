@@ -18,9 +18,9 @@ describe('the parts that a job needs', () => {
     const made = works();
     expect(codeOf(await made.do('part.plan', { ...line, quantity: 2_000 }))).toBe('accepted');
     expect(codeOf(await made.do('part.plan', { ...line, quantity: 3_000, reason: 'Both sides' }))).toBe('accepted');
-    expect(made.work.kit).toEqual([{ partId, binId, quantity: 3_000, unit: null }]);
+    expect(made.work?.kit).toEqual([{ partId, binId, quantity: 3_000, unit: null }]);
     expect(codeOf(await made.do('part.leave-out', { ...line, reason: 'Still good' }))).toBe('accepted');
-    expect(made.work.kit).toEqual([]);
+    expect(made.work?.kit).toEqual([]);
     expect(
       standingOf(made.entries, 'kit').map(({ by, content }) => [
         by,
@@ -62,7 +62,7 @@ describe('the parts that a job needs', () => {
       ],
     });
     await made.do('part.plan', { ...line, quantity: 5_000 });
-    expect(made.work.kit.map((each) => [each.binId, each.quantity, each.unit])).toEqual([
+    expect(made.work?.kit.map((each) => [each.binId, each.quantity, each.unit])).toEqual([
       [binId, 5_000, null],
       [otherBin, 4_000, null],
     ]);
@@ -78,7 +78,7 @@ describe('the parts that a job needs', () => {
   ])('cannot be %s', async (_what, wrong, code) => {
     const made = works();
     expect(codeOf(await made.do('part.plan', { ...line, ...wrong }))).toBe(code);
-    expect([made.work.kit, made.entries]).toEqual([[], []]);
+    expect([made.work?.kit, made.entries]).toEqual([[], []]);
   });
 
   it('are not for whoever does not have the job, nor for one that has ended', async () => {
@@ -105,7 +105,7 @@ describe('the parts that a job needs', () => {
             if (pieces === 0) last.delete(bin);
             else last.set(bin, pieces * 1_000);
           }
-          expect(Object.fromEntries(made.work.kit.map((each) => [each.binId, each.quantity]))).toEqual(
+          expect(Object.fromEntries(made.work?.kit.map((each) => [each.binId, each.quantity]) ?? [])).toEqual(
             Object.fromEntries(last),
           );
           expect(made.onHand).toBe(8_000);

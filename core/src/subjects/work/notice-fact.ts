@@ -10,6 +10,8 @@ export type ReportBecame =
 /** One thing that a notice tells of. Whoever shows it has the sentence. */
 export type NoticeFact =
   | { readonly is: 'state'; readonly state: WorkState }
+  /** It is new, on a machine that somebody follows. */
+  | { readonly is: 'raised' }
   | { readonly is: 'hazardAdded' }
   | { readonly is: 'dueChanged' }
   | { readonly is: 'recorded'; readonly kind: EntryKind }

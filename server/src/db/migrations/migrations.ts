@@ -16,6 +16,7 @@ import { copies } from './015-copies';
 import { calendarLinks } from './016-calendar-links';
 import { reports } from './017-reports';
 import { hazardsAndPrices } from './018-hazards-and-prices';
+import { followedMachines } from './019-followed-machines';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -43,6 +44,7 @@ const all: readonly Migration[] = [
   calendarLinks,
   reports,
   hazardsAndPrices,
+  followedMachines,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {
