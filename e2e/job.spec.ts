@@ -107,8 +107,9 @@ test('an entry is amended or taken back, and both stay readable', async ({ open 
   await mira.getByLabel('How long').fill('2h');
   await mira.getByRole('button', { name: 'Keep 2 h' }).tap();
   await mira.getByRole('button', { name: /2 h of work/ }).tap();
-  await mira.getByLabel('How long instead').fill('1:15');
   await mira.getByRole('button', { name: 'Amend' }).tap();
+  await mira.getByLabel('How long').fill('1:15');
+  await mira.getByRole('button', { name: 'Amend the time' }).tap();
   await expect(mira.getByRole('button', { name: /1 h 15 of work.*Amendment/ })).toBeVisible();
   await mira.getByRole('button', { name: /1 h 15 of work/ }).tap();
   await mira.getByLabel('Why it should not be there').fill('was another job');

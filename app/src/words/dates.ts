@@ -50,3 +50,19 @@ export function sayDue(due: Instant, now: Instant, zone: Zone, language: string)
   const minutes = Math.floor((Date.parse(now) - Date.parse(due)) / 60_000);
   return minutes < 60 ? `${Math.max(1, minutes)} min late` : `${Math.floor(minutes / 60)} h late`;
 }
+
+/**
+ * From when to when: `14:20 to 15:50`, and on which days where those are not the day of another moment, such as when it was written:
+ * `yesterday, 22:00 to 06:00`.
+ */
+export function sayStretch(
+  from: Instant,
+  to: Instant,
+  at: Instant,
+  now: Instant,
+  { zone, language }: { readonly zone: Zone; readonly language: string },
+): string {
+  const clock = (instant: Instant): string => inZone(instant, zone).toFormat('HH:mm');
+  const isSameDay = calendarDaysBetween(from, at, zone) === 0;
+  return `${isSameDay ? '' : `${sayDay(from, now, zone, language)}, `}${clock(from)} to ${clock(to)}`;
+}

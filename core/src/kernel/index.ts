@@ -13,6 +13,7 @@ export * from './quantity/units';
 export * from './schema/fields';
 export * from './signature/signature';
 export * from './schema/yup-sentences';
+export * from './time/clock-time';
 export * from './time/duration';
 export * from './time/instant';
 export * from './time/local-day';

@@ -27,7 +27,7 @@ const expenses = async () =>
 describe('an expense', () => {
   it('is kept as it was typed, in the currency of the site, and stands in the record and in what the job cost', async () => {
     await open();
-    await type('Amount in EUR', '12,50');
+    await type('Amount, in EUR', '12,50');
     await type('What for', 'Taxi to the mid station');
     await press('Keep the expense');
     expect(onClose).toHaveBeenCalled();
@@ -54,7 +54,7 @@ describe('an expense', () => {
     ['no words', '12', '  ', 'Write something first.'],
   ])('of %s is not kept, and says so at its field', async (_, amount, what, sentence) => {
     await open();
-    await type('Amount in EUR', amount);
+    await type('Amount, in EUR', amount);
     await type('What for', what);
     await press('Keep the expense');
     expect([words().includes(sentence), onClose.mock.calls.length, await expenses()]).toEqual([true, 0, []]);
@@ -64,6 +64,6 @@ describe('an expense', () => {
     await works.show(<OnWork>{(work) => <WrapUp work={work} />}</OnWork>);
     await press(/^More: costs/);
     await press('Expense');
-    expect(words()).toContain('Amount in EUR');
+    expect(words()).toContain('Amount, in EUR');
   });
 });

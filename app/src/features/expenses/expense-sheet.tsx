@@ -5,12 +5,14 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MoneyField } from '../../forms/money-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { CostCentreChoice } from './cost-centre-choice';
 import { PaperButton, usePaper } from './paper';
+import { MONEY_HINT } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -27,7 +29,7 @@ export function ExpenseSheet({ work, onClose }: Props): ReactElement {
     fieldOf: (argument) => (argument === 'words' ? 'words' : 'amount'),
     read: ({ amount, words, centre, receipt }) => {
       const money = parseMoney(amount, currency);
-      if (money === undefined) return { unreadable: 'amount', hint: 'Write an amount, such as 12.50.' };
+      if (money === undefined) return { unreadable: 'amount', hint: MONEY_HINT };
       const charged = centre === null ? {} : { costCentre: centre };
       const { minor } = money;
       return { args: { workOrderId: work.id, minor, currency, words, receipt, ...charged } };
@@ -48,13 +50,7 @@ export function ExpenseSheet({ work, onClose }: Props): ReactElement {
         </>
       }
     >
-      <FormField
-        control={form.control}
-        name="amount"
-        label={`Amount in ${currency}`}
-        keyboard="decimal-pad"
-        autoFocus
-      />
+      <MoneyField control={form.control} name="amount" label="Amount" currency={currency} autoFocus />
       <FormField control={form.control} name="words" label="What for" />
       <CostCentreChoice
         work={work}

@@ -6,6 +6,7 @@ import type { OperationViewsNamed } from '../views/operation-view';
 import { chargedTo } from './words';
 import { ReceiptPicture } from './receipt-picture';
 import { mdiReceiptTextOutline } from '@mdi/js';
+import { MONEY_HINT } from '../../forms/typed-words';
 
 const entries: EntryViewsNamed<'expense'> = {
   expense: {
@@ -21,7 +22,7 @@ const entries: EntryViewsNamed<'expense'> = {
       label: 'Amount instead',
       lines: 1,
       typed: ({ amount }) => typedMoney(amount),
-      hint: 'Write an amount, such as 12.50.',
+      hint: MONEY_HINT,
       operation: 'expense.amend',
       ask: (on, { amount }, typed) => {
         const instead = parseMoney(typed, amount.currency);

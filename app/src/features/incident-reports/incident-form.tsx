@@ -2,15 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
-import {
-  asId,
-  latestWallTime,
-  OilcanError,
-  type IncidentId,
-  type Instant,
-  type PersonId,
-  type SiteId,
-} from '@oilcan/core/kernel';
+import { asId, readMoment, type IncidentId, type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { MOST_PHOTOS } from '@oilcan/core/reports';
 import { incidentCauses } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
@@ -20,6 +12,8 @@ import { useCamera } from '../../data/pictures/use-report-photo';
 import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MomentInput } from '../../forms/moment-field';
+import { momentProblem } from '../../forms/typed-words';
 import { Field } from '../../ui/field';
 import { useNotice } from '../../ui/use-notice';
 import { Choice, Choices } from '../../ui/choice';
@@ -72,8 +66,9 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
     return false;
   };
   const send = async (): Promise<boolean> => {
-    const happenedAt = readTime(time, settings.zone);
-    if (happenedAt === null) return told('Write when it happened as a time of day, such as 14:20.');
+    const happened = time.trim() === '' ? null : readMoment(time, now(), settings.zone);
+    if (happened !== null && happened.is !== 'at') return told(momentProblem(time, now(), settings.zone));
+    const happenedAt = happened?.at ?? now();
     const [photo = null, ...others] = photos;
     const made = await performMaking('incident.make', {
       number: null,
@@ -130,11 +125,14 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
         <WhereField at={at} onChoose={setAt} />
         <Field label="What happened" value={words} onChange={(text) => draft.change({ words: text })} lines={4} />
         {isAsked('since') ? (
-          <Field
+          <MomentInput
             label="When"
             value={time}
             onChange={(text) => change({ time: text })}
-            hint="A time of day, such as 14:20. Empty for just now."
+            hint="A time of day, such as 14:20 or yesterday 14:20. Empty for just now."
+            present={now()}
+            zone={settings.zone}
+            language={settings.language}
           />
         ) : null}
         {isAsked('causes') ? (
@@ -208,17 +206,6 @@ function useDemand(
 ): (question: ReportQuestion) => ReturnType<typeof demandOf> {
   const chosen = useRow('raiseRules', siteId);
   return (question) => (siteId === undefined ? 'not' : demandOf(rulesOf(siteId, chosen), kind, question));
-}
-
-/** The last time that the clock showed what was typed; now where nothing was; null for what is no time. */
-function readTime(typed: string, zone: string): Instant | null {
-  if (typed.trim() === '') return now();
-  try {
-    return latestWallTime(typed.trim(), now(), zone);
-  } catch (error) {
-    if (error instanceof OilcanError) return null;
-    throw error;
-  }
 }
 
 function Group({ title, children }: { readonly title: string; readonly children: ReactElement[] }): ReactElement {

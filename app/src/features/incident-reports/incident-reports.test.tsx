@@ -73,7 +73,7 @@ describe('reporting an incident', () => {
     await type('What happened', 'A bolt fell');
     await type('When', 'around noon');
     await press('Report the incident');
-    expect(words()).toContain('Write when it happened as a time of day, such as 14:20.');
+    expect(words()).toContain('Write the time as 14:20.');
   });
 
   it('keeps what was typed, chosen and taken through a reload', async () => {

@@ -1,8 +1,9 @@
 import type { ReactElement } from 'react';
 import type { Clock } from '@oilcan/core/labor';
 import { now, useSettings } from '../../data/store';
-import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MomentField } from '../../forms/moment-field';
+import { TIME_HINT } from '../../forms/typed-words';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
@@ -25,7 +26,7 @@ export function ClockCorrectionSheet({
     defaultValues: { endedAt: '' },
     read: ({ endedAt: typed }) => {
       const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings?.zone ?? 'utc');
-      if (endedAt === null) return { unreadable: 'endedAt', hint: 'Write the time as 14:20.' };
+      if (endedAt === null) return { unreadable: 'endedAt', hint: TIME_HINT };
       return { args: { workOrderId: clock.workOrderId, endedAt } };
     },
     said: 'The clock is stopped.',
@@ -42,7 +43,17 @@ export function ClockCorrectionSheet({
         The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. One entry holds
         at most 24 h.
       </Words>
-      <FormField control={form.control} name="endedAt" label="Stopped at, such as 15:30" autoFocus />
+      <MomentField
+        control={form.control}
+        name="endedAt"
+        label="Stopped at"
+        hint="such as 15:30"
+        present={now()}
+        zone={settings.zone}
+        language={settings.language}
+        readAs={(typed) => firstWallTimeAfter(typed, clock.startedAt, settings.zone)}
+        autoFocus
+      />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

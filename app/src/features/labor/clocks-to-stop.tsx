@@ -6,6 +6,8 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MomentField } from '../../forms/moment-field';
+import { TIME_HINT } from '../../forms/typed-words';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
@@ -71,7 +73,7 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
     defaultValues: { endedAt: '', reason: '' },
     read: ({ endedAt: typed, reason }) => {
       const endedAt = firstWallTimeAfter(typed, clock.startedAt, settings?.zone ?? 'utc');
-      if (endedAt === null) return { unreadable: 'endedAt', hint: 'Write the time as 14:20.' };
+      if (endedAt === null) return { unreadable: 'endedAt', hint: TIME_HINT };
       return { args: { workOrderId: work.id, personId: clock.id, endedAt, reason } };
     },
     said: `The clock of ${name} is stopped.`,
@@ -89,7 +91,17 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
         It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as
         theirs, and {name} is told.
       </Words>
-      <FormField control={form.control} name="endedAt" label="Stopped at, such as 15:30" autoFocus />
+      <MomentField
+        control={form.control}
+        name="endedAt"
+        label="Stopped at"
+        hint="such as 15:30"
+        present={now()}
+        zone={settings.zone}
+        language={settings.language}
+        readAs={(typed) => firstWallTimeAfter(typed, clock.startedAt, settings.zone)}
+        autoFocus
+      />
       <FormField control={form.control} name="reason" label="Why you stop it" />
       <FormRefusal sentence={refusal} />
     </BottomSheet>

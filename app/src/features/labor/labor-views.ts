@@ -1,4 +1,4 @@
-import { formatDuration, formatMoney, parseDuration, typedDuration } from '@oilcan/core/kernel';
+import { addMinutes, formatDuration, formatMoney } from '@oilcan/core/kernel';
 import { piece } from '../../ui/piece';
 import { otherTimeWords, timeTypeWords } from '../../words/work-words';
 import type { DockItem } from '../views/dock-item';
@@ -10,13 +10,14 @@ const entries: EntryViewsNamed<'labor'> = {
   labor: {
     ...inWords,
     group: 'time',
-    say: ({ content, by }, names, language) => {
+    say: ({ content, by, at, siteId }, names, language) => {
       // The record names who wrote an entry; whose time it is matters only when it is somebody else's.
       const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
       return {
         headline: `${formatDuration(content.minutes)} of work`,
         detail: [
           `${timeTypeWords[content.timeType]}${whose}`,
+          names.stretch(siteId, at, content.startedAt, addMinutes(content.startedAt, content.minutes)),
           content.cost === null ? '' : formatMoney(content.cost, language),
           content.stoppedBecause === undefined ? '' : `clock stopped: ${content.stoppedBecause}`,
         ]
@@ -24,19 +25,7 @@ const entries: EntryViewsNamed<'labor'> = {
           .join(' · '),
       };
     },
-    amend: {
-      label: 'How long instead',
-      lines: 1,
-      typed: ({ minutes }) => typedDuration(minutes),
-      hint: 'Write it as 1:30, 1.5, 90m or 1h30.',
-      operation: 'labor.amend',
-      ask: (on, { startedAt, timeType }, typed) => {
-        const minutes = parseDuration(typed);
-        if (minutes === undefined) return null;
-        const said = `Now ${formatDuration(minutes)}.`;
-        return { args: { ...on, startedAt, minutes, timeType }, said };
-      },
-    },
+    AmendSheet: piece(() => import('./amend-time').then((module) => module.AmendTime)),
   },
 };
 

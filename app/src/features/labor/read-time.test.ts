@@ -19,6 +19,32 @@ describe('typed time', () => {
     expect(read(given)).toMatchObject({ ok: true, startedAt: expect.stringContaining(`T${startedAt}`), minutes });
   });
 
+  // Noon in Greenwich is 13:00 in Vienna.
+  it('that has not come yet today is asked about, and with its day is read', () => {
+    expect(read({ start: '20:00', duration: '1' })).toMatchObject({ ok: false, field: 'start', onDay: '2026-11-22' });
+    expect(read({ start: '20:00', end: '21:00' })).toMatchObject({ ok: false, field: 'end', onDay: '2026-11-22' });
+    expect(read({ start: '22:00', end: '21:00' })).toMatchObject({ ok: false, field: 'end', onDay: '2026-11-21' });
+    expect(read({ start: '20:00', end: '21:00', day: '2026-11-22' })).toMatchObject({
+      startedAt: '2026-11-22T19:00:00.000Z',
+      minutes: 60,
+    });
+    // Over midnight nothing is asked: it is plain.
+    expect(read({ start: '22:00', end: '06:00' })).toMatchObject({ ok: true, minutes: 480 });
+  });
+
+  it('says its day where somebody writes yesterday', () => {
+    expect(read({ start: 'yesterday 14.20', duration: '1.5' })).toMatchObject({
+      startedAt: '2026-11-22T13:20:00.000Z',
+      minutes: 90,
+    });
+    expect(read({ start: 'yesterday 1420', end: '16:00' })).toMatchObject({ ok: true, minutes: 100 });
+  });
+
+  it('of a bare number is asked about from ten on', () => {
+    expect(read({ duration: '4' })).toMatchObject({ ok: true, minutes: 240 });
+    expect(read({ duration: '15' })).toMatchObject({ ok: false, sentence: '15 minutes or 15 hours?' });
+  });
+
   it.each([
     [{}, 'duration'],
     [{ duration: 'long' }, 'duration'],

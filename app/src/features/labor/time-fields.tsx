@@ -2,8 +2,18 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendar, mdiClockOutline, mdiMinus, mdiPlus } from '@mdi/js';
 import type { UseFormReturn } from 'react-hook-form';
-import { addMinutes, formatDuration, inZone, typedDuration, type Instant, type Zone } from '@oilcan/core/kernel';
+import {
+  addMinutes,
+  formatDuration,
+  inZone,
+  typedDuration,
+  type Instant,
+  type LocalDay,
+  type Zone,
+} from '@oilcan/core/kernel';
+import { DurationField } from '../../forms/duration-field';
 import { FormField } from '../../forms/form-field';
+import { Offers } from '../../forms/offers';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
@@ -50,7 +60,7 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
     <>
       <View style={sheet.pair}>
         <View style={sheet.half}>
-          <FormField
+          <DurationField
             control={form.control}
             name="duration"
             label="How long"
@@ -82,6 +92,9 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
           />
         </View>
       </View>
+      {read.ok || read.onDay === undefined ? null : (
+        <NotYet question={read.sentence} day={read.onDay} onTake={(day) => set('day', day)} />
+      )}
       <View style={sheet.day}>
         <Words soft live style={sheet.half}>
           {read.ok
@@ -111,6 +124,19 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
       )}
     </>
   );
+}
+
+/** A time that has not come yet today is taken for yesterday only by a press. */
+function NotYet({
+  question,
+  day,
+  onTake,
+}: {
+  readonly question: string;
+  readonly day: LocalDay;
+  readonly onTake: (day: LocalDay) => void;
+}): ReactElement {
+  return <Offers question={question} offers={[{ word: 'Yes, yesterday', onPress: () => onTake(day) }]} />;
 }
 
 const sheet = StyleSheet.create({

@@ -25,6 +25,7 @@ import { urgencies, workKinds, type Urgency, type WorkKind, type WorkOrder } fro
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { now, peekRow, usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { DurationField } from '../../forms/duration-field';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -42,6 +43,7 @@ import { KitOfProcedure, OnDay, OneOf, ProcedureChoice, WhoDoesIt } from './plan
 import { recordTaken } from './record-taken';
 import { TakenAlong } from './taken-along';
 import type { AlongFromRaise } from './taken';
+import { durationProblem } from '../../forms/typed-words';
 
 const DAYS_OFFERED = 5;
 const BY_RULE = '';
@@ -118,7 +120,7 @@ function Fields({
       argument === 'estimateMinutes' ? 'estimate' : argument === 'dueAt' ? 'due' : (argument as 'title'),
     read: (typed) => {
       const minutes = typed.estimate.trim() === '' ? estimateMinutes : parseDuration(typed.estimate);
-      if (minutes === undefined) return { unreadable: 'estimate', hint: 'Write a time such as 1:30 or 90m.' };
+      if (minutes === undefined) return { unreadable: 'estimate', hint: durationProblem(typed.estimate) };
       const title = words === null ? typed.title.trim() : titleOf(words);
       const base = furtherWorkOrder({
         assetId: asset.id,
@@ -272,7 +274,7 @@ function Fields({
             onChange={(steps) => form.setValue('steps', [...steps])}
           />
           {procedure?.kit === undefined ? <UsualKitChoice of={usualKit} /> : <KitOfProcedure kit={procedure.kit} />}
-          <FormField
+          <DurationField
             control={form.control}
             name="estimate"
             label={

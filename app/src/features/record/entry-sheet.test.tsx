@@ -39,13 +39,25 @@ describe('an entry', () => {
   it('of time is amended by another that stands in its place', async () => {
     const startedAt = addMinutes(noon, -90);
     await open('labor.add', { ...onWork, personId: ann.id, startedAt, minutes: 30, timeType: 'regular' });
-    await type('How long instead', 'soon');
     await press('Amend');
-    expect(words()).toContain('Write it as 1:30, 1.5, 90m or 1h30.');
-    await type('How long instead', '45m');
-    await press('Amend');
+    await type('How long', 'soon');
+    await press('Amend the time');
+    expect(words()).toContain('Write how long as 1:30, 1.5, 90m or 1h30.');
+    // A bare number is asked about.
+    await type('How long', '45');
+    await press('Amend the time');
+    expect(words()).toContain('45 minutes or 45 hours?');
+    await press(/^45.min$/);
+    await type(/^From/, '9.15');
+    await press('Overtime', 'radio');
+    await press('Amend the time');
     expect(onClose).toHaveBeenCalled();
-    expect(await contents()).toMatchObject([{ amends: expect.any(String), content: { kind: 'labor', minutes: 45 } }]);
+    expect(await contents()).toMatchObject([
+      {
+        amends: expect.any(String),
+        content: { kind: 'labor', minutes: 45, startedAt: '2026-11-23T08:15:00.000Z', timeType: 'overtime' },
+      },
+    ]);
   });
 
   it('of a note is amended with other words', async () => {

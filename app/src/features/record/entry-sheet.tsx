@@ -136,7 +136,9 @@ function Amending({ entry, work, amend, onClose }: AmendingProps): ReactElement 
     defaultValues: { text: amend.typed(entry.content) },
     read: ({ text }) => {
       const asked = ask(text);
-      return asked === null ? { unreadable: 'text', hint: amend.hint } : { args: asked.args };
+      return asked === null
+        ? { unreadable: 'text', hint: typeof amend.hint === 'string' ? amend.hint : amend.hint(text) }
+        : { args: asked.args };
     },
     fieldOf: () => 'text',
     said: (_, { text }) => ask(text)?.said ?? '',

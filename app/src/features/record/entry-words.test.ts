@@ -12,6 +12,7 @@ describe('entries in words', () => {
     step: () => aStep(3, { type: 'finding' }),
     stop: () => undefined,
     asset: () => undefined,
+    stretch: () => '13:00 to 14:30',
     isolationPoint: () => 'Main switch',
   };
   const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));
@@ -27,7 +28,7 @@ describe('entries in words', () => {
         cost: money(8_100, 'EUR'),
       },
       '1\u00a0h\u00a030 of work',
-      'Regular · €81.00',
+      'Regular · 13:00 to 14:30 · €81.00',
     ],
     [
       { kind: 'part', partId, binId, quantity: 2_000, unitPrice: money(3_820, 'EUR'), cost: money(7_640, 'EUR') },

@@ -16,7 +16,7 @@ interface AnyEntryView {
   readonly amend: {
     readonly label: string;
     readonly lines: number;
-    readonly hint: string;
+    readonly hint: string | ((typed: string) => string);
     readonly operation: OperationName;
     readonly typed: (content: EntryContent) => string;
     readonly ask: (

@@ -10,8 +10,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { httpLink } from '../../data/http-link';
 import type { ScannerTrouble } from '../../data/scanner/scanner';
 import { useCamera } from '../../data/scanner/use-camera';
-import { useRow } from '../../data/store';
-import { useMe } from '../../data/use-me';
+import { usePhone, useRow } from '../../data/store';
 import { Field } from '../../ui/field';
 import { Button } from '../../ui/press';
 import { Way } from '../../ui/way';
@@ -53,7 +52,9 @@ export function ScanScreen({
   const back = useBack('/shift');
   const [typed, setTyped] = useState('');
   const [unknown, setUnknown] = useState<Unknown | null>(null);
-  const job = useRow('workOrders', useRow('clocks', useMe())?.workOrderId);
+  // Whoever opens the address of a label may not have signed in yet.
+  const me = usePhone((state) => state.person?.id);
+  const job = useRow('workOrders', useRow('clocks', me)?.workOrderId);
   const isOnJob = job !== undefined;
   const open = useCallback(
     (text: string) => {

@@ -1,4 +1,4 @@
-import { addDays, beginOfDay, latestWallTime, OilcanError, type Instant, type LocalDay } from '@oilcan/core/kernel';
+import { addDays, beginOfDay, latestTyped, type Instant, type LocalDay } from '@oilcan/core/kernel';
 
 /** What is due by a day and had no time before is due by this time of it. */
 export const USUAL_DUE_TIME = '16:00';
@@ -11,11 +11,6 @@ export function dueOn(day: LocalDay, present: Instant, zone: string): Instant {
 
 /** When the clock shows this on a day; null for what is no time. */
 export function timeOn(day: LocalDay, text: string, zone: string): Instant | null {
-  try {
-    const at = latestWallTime(text.replace('.', ':'), beginOfDay(addDays(day, 1), zone), zone);
-    return at >= beginOfDay(day, zone) ? at : null;
-  } catch (error) {
-    if (error instanceof OilcanError) return null;
-    throw error;
-  }
+  const at = latestTyped(text, beginOfDay(addDays(day, 1), zone), zone);
+  return at !== null && at >= beginOfDay(day, zone) ? at : null;
 }

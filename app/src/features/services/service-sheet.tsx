@@ -6,11 +6,13 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MoneyField } from '../../forms/money-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { CostCentreChoice, PaperButton, usePaper } from '../expenses';
+import { MONEY_HINT } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -36,7 +38,7 @@ export function ServiceSheet({ work, onClose }: Props): ReactElement {
       argument === 'minor' ? 'price' : argument === 'arrivedPercent' ? 'arrived' : (argument as 'words'),
     read: ({ words, supplier, price, arrived, centre, receipt }) => {
       const money = parseMoney(price, currency);
-      if (money === undefined) return { unreadable: 'price', hint: 'Write an amount, such as 120.' };
+      if (money === undefined) return { unreadable: 'price', hint: MONEY_HINT };
       const charged = centre === null ? {} : { costCentre: centre };
       const arrivedPercent = Number(arrived.replace('%', '').trim());
       const { minor } = money;
@@ -65,7 +67,7 @@ export function ServiceSheet({ work, onClose }: Props): ReactElement {
     >
       <FormField control={form.control} name="words" label="What was done" autoFocus />
       <FormField control={form.control} name="supplier" label="By whom (may stay empty)" />
-      <FormField control={form.control} name="price" label={`Agreed, in ${currency}`} keyboard="decimal-pad" />
+      <MoneyField control={form.control} name="price" label="Agreed" currency={currency} />
       <FormField control={form.control} name="arrived" label="Arrived so far, in percent" keyboard="decimal-pad" />
       {isPart ? (
         <Words soft>

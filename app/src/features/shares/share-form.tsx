@@ -17,7 +17,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { useMachinesOf } from '../../data/machines-of-work';
 import { peekRow, usePhone, useRows, useSettings, useTable } from '../../data/store';
 import { useMe } from '../../data/use-me';
-import { FormField } from '../../forms/form-field';
+import { DurationField } from '../../forms/duration-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm, type OperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -25,6 +25,7 @@ import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { workersOfSite } from './workers-of-site';
+import { durationProblem } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -110,7 +111,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
             />
           ))}
         </Choices>
-        <FormField control={form.control} name="planned" label="How long" hint="such as 1:30" onEnter={submit} />
+        <DurationField control={form.control} name="planned" label="How long" hint="such as 1:30" onEnter={submit} />
       </View>
       {settings === undefined ? null : (
         <View style={sheet.part}>
@@ -146,7 +147,6 @@ function useShareForm(work: WorkOrder, share: Share | null, start: Typed, onDone
       ? null
       : { tradeId, assetId, plannedMinutes, stepIds };
   };
-  const unreadable = { unreadable: 'planned', hint: 'Write how long as 1:30, 1.5 or 90m.' } as const;
   const fieldOf = (argument: string): keyof Typed =>
     argument === 'plannedMinutes' ? 'planned' : (argument as keyof Typed);
   return useOperationForm<'share.make' | 'share.change', Typed>({
@@ -156,7 +156,7 @@ function useShareForm(work: WorkOrder, share: Share | null, start: Typed, onDone
     fieldOf,
     read: (typed) => {
       const read = about(typed);
-      if (read === null) return unreadable;
+      if (read === null) return { unreadable: 'planned', hint: durationProblem(typed.planned) };
       const onWork = { workOrderId: work.id, ...read };
       return { args: share === null ? { ...onWork, personId: typed.personId } : { ...onWork, shareId: share.id } };
     },

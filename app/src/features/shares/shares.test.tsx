@@ -69,7 +69,7 @@ describe('the shares of a job', () => {
     await press(/^3.*Wire/, 'checkbox');
     await type('How long', 'soon');
     await press('Make this share');
-    expect(words()).toContain('Write how long as 1:30, 1.5 or 90m.');
+    expect(words()).toContain('Write how long as 1:30, 1.5, 90m or 1h30.');
     await type('How long', '1:30');
     await press('Make this share');
     expect(works.said).toBe('The share is made.');

@@ -79,11 +79,11 @@ describe('the sheet', () => {
     later(26 * 60);
     await works.show(<WorkSheet workOrderId={workId} />);
     await press('Stop my clock');
-    await type('Stopped at, such as 15:30', 'half past three');
+    await type('Stopped at', 'half past three');
     await press('Keep this time');
     expect(words()).toContain('Write the time as 14:20.');
     // It was started at 13:00 the day before.
-    await type('Stopped at, such as 15:30', '15:30');
+    await type('Stopped at', '15:30');
     await press('Keep this time');
     expect(works.said).toBe('The clock is stopped.');
     expect(words()).toMatch(/Record.*2 h 30/);

@@ -8,6 +8,7 @@ import { takePicture } from '../../data/pictures/take-picture';
 import { now, useRows, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
+import { DurationField } from '../../forms/duration-field';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { ReasonField } from '../../forms/reason-field';
@@ -20,6 +21,7 @@ import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
 import { phoneNames } from '../views/names';
 import { answerWords } from './kinds/words-of-kinds';
+import { durationProblem } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -108,7 +110,7 @@ function MinutesForm({ onStep, onDone }: FormProps): ReactElement {
     read: ({ duration }) => {
       const minutes = parseDuration(duration);
       if (minutes === undefined || minutes === null) {
-        return { unreadable: 'duration', hint: 'Write how long as 0:15, 0.25 or 15m.' };
+        return { unreadable: 'duration', hint: durationProblem(duration) };
       }
       const startedAt = addMinutes(present, -minutes);
       return { args: { ...onStep, personId: me, startedAt, minutes, timeType: 'regular' } };
@@ -129,7 +131,7 @@ function MinutesForm({ onStep, onDone }: FormProps): ReactElement {
           />
         ))}
       </Choices>
-      <FormField control={form.control} name="duration" label="How long" hint="of my time" onEnter={submit} />
+      <DurationField control={form.control} name="duration" label="How long" hint="of my time" onEnter={submit} />
       <FormRefusal sentence={refusal} />
       <Button rank="primary" word="Keep the minutes" onPress={submit} />
     </>

@@ -18,6 +18,7 @@ import { amountOf } from '../../words/amounts';
 import { takenParts, type TakenPart } from './taken-parts';
 import { HAZARDS_FIRST } from './words';
 import { comesOutOf, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
+import { AMOUNT_HINT } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -62,8 +63,7 @@ export function AmountSheet({
     read: ({ quantity: typed, binId: from }) => {
       const amount = parseQuantity(typed);
       const bin = from ?? stock[0]?.binId;
-      if (amount === undefined || bin === undefined)
-        return { unreadable: 'quantity', hint: 'Write an amount, such as 2 or 0.5.' };
+      if (amount === undefined || bin === undefined) return { unreadable: 'quantity', hint: AMOUNT_HINT };
       const serial = numbers.serialIn.trim();
       const comesOut = hasNumbers ? comesOutOf(numbers, part, work.assetId) : null;
       return {

@@ -30,7 +30,7 @@ interface RowProps {
 }
 
 /** What one unit costs on a site, as ` · €12.40 per pcs`; nothing where it is not known. */
-export function usePriceWords(part: Part | undefined, siteId: SiteId): string {
+function usePriceWords(part: Part | undefined, siteId: SiteId): string {
   const settings = useSettings(siteId);
   const priceOf = useUnitPrices();
   const unitPrice = part === undefined ? undefined : priceOf(part, siteId);

@@ -11,6 +11,7 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
+import { AMOUNT_HINT } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -45,7 +46,7 @@ function OtherAmountSheet({
     defaultValues: { quantity: planned?.unit === part.unit ? formatQuantity(planned.quantity) : '', reason: '' },
     read: ({ quantity: typed, reason }) => {
       const quantity = parseQuantity(typed);
-      if (quantity === undefined) return { unreadable: 'quantity', hint: 'Write an amount, such as 2 or 0.5.' };
+      if (quantity === undefined) return { unreadable: 'quantity', hint: AMOUNT_HINT };
       const why = reason.trim() === '' ? {} : { reason: reason.trim() };
       return { args: { workOrderId: work.id, partId, binId, quantity, ...why } };
     },

@@ -6,6 +6,7 @@ import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
 import { fateWords } from './words';
 import { mdiPackageVariantClosed } from '@mdi/js';
+import { AMOUNT_HINT } from '../../forms/typed-words';
 
 const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
   part: {
@@ -32,7 +33,7 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
       label: 'Amount instead',
       lines: 1,
       typed: ({ quantity }) => formatQuantity(quantity),
-      hint: 'Write an amount, such as 2 or 0.5.',
+      hint: AMOUNT_HINT,
       operation: 'part.amend',
       ask: (on, _content, typed) => {
         const quantity = parseQuantity(typed);

@@ -16,6 +16,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
 import { BinChoice } from './bin-choice';
+import { AMOUNT_HINT } from '../../forms/typed-words';
 
 /** What was taken on this job, from which bin last. */
 export interface TakenPart {
@@ -91,7 +92,7 @@ export function ReturnSheet({ work, taken, part, onClose }: ReturnProps): ReactE
     defaultValues: { quantity: formatQuantity(taken.quantity), binId: taken.binId },
     read: ({ quantity: typed, binId }) => {
       const quantity = parseQuantity(typed);
-      if (quantity === undefined) return { unreadable: 'quantity', hint: 'Write an amount, such as 2 or 0.5.' };
+      if (quantity === undefined) return { unreadable: 'quantity', hint: AMOUNT_HINT };
       return { args: { workOrderId: work.id, partId: part.id, binId, quantity } };
     },
     said: ({ quantity }) => `${amountOf(quantity, part)} ${part.name} put back.`,

@@ -1,10 +1,12 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { View } from 'react-native';
-import { addMinutes, type AssetId, type Instant } from '@oilcan/core/kernel';
+import { addMinutes, parseDuration, type AssetId, type Instant } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
 import type { WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
+import { DurationField } from '../../forms/duration-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { durationProblem, momentProblem } from '../../forms/typed-words';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
@@ -33,12 +35,15 @@ interface Typed {
   readonly assetId: AssetId;
   readonly since: When;
   readonly until: When;
+  /** How long it stood, where that is what somebody knows. */
+  readonly length: string;
   readonly how: How;
   readonly isPlanned: boolean;
 }
 
 const LASTS = 'lasts';
 const UNTIL_NOW = 'now';
+const FOR = 'for';
 
 function NewStoppage({ work, onClose }: Props): ReactElement {
   const settings = useSettings(work.siteId);
@@ -48,6 +53,7 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
   const ends: readonly Likely[] = [
     { key: LASTS, word: 'It still does', at: null },
     { key: UNTIL_NOW, word: 'Until now', at: present },
+    { key: FOR, word: 'For so long', at: null },
   ];
   const { form, submit, refusal } = useOperationForm({
     operation: 'stoppage.add',
@@ -56,21 +62,28 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
       assetId: work.assetId,
       since: { chosen: likely[0]?.key ?? null, text: '' },
       until: { chosen: LASTS, text: '' },
+      length: '',
       how: { extent: 'full', lostPercent: null },
       isPlanned: work.kind === 'preventive',
     },
     fieldOf: (argument) => fieldOf[argument] ?? 'how',
-    read: ({ assetId, since, until, how, isPlanned }: Typed) => {
-      const to = readWhen(until, ends, present, zone);
-      if (to === 'unreadable') return { unreadable: 'until', hint: TIME_HINT };
-      const from = readWhen(since, likely, to ?? present, zone);
-      if (from === 'unreadable' || from === null) return { unreadable: 'since', hint: TIME_HINT };
+    read: ({ assetId, since, until, length, how, isPlanned }: Typed) => {
+      const ended = readWhen(until, ends, { present, zone });
+      if (ended === 'unreadable') return { unreadable: 'until', hint: momentProblem(until.text, present, zone) };
+      const from = readWhen(since, likely, { present, before: ended, zone });
+      if (from === 'unreadable' || from === null)
+        return { unreadable: 'since', hint: momentProblem(since.text, present, zone) };
+      const minutes = until.chosen === FOR ? parseDuration(length) : null;
+      if (minutes === undefined) return { unreadable: 'length', hint: durationProblem(length) };
+      const to = minutes === null ? ended : addMinutes(from, minutes);
       return { args: { workOrderId: work.id, assetId, from, to, ...how, isPlanned } };
     },
     said: ({ to }) => (to === null ? 'Kept. The machine is marked as out until it runs again.' : 'Stoppage kept.'),
     onDone: onClose,
   });
   const [assetId, since, until, how, isPlanned] = form.watch(['assetId', 'since', 'until', 'how', 'isPlanned']);
+  const by = { present, zone, language: settings?.language ?? 'en' };
+  const ended = readWhen(until, ends, by);
   const { errors } = form.formState;
   const machines = machinesOf(work);
   return (
@@ -88,19 +101,31 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
       )}
       <HowStopped how={how} onChange={(next) => form.setValue('how', next)} />
       <WhenField
+        {...by}
         label="Since"
         likely={likely}
+        before={ended === 'unreadable' ? null : ended}
         value={since}
         onChange={(next) => form.setValue('since', next)}
         error={errors.since?.message ?? null}
       />
       <WhenField
+        {...by}
         label="Until"
         likely={ends}
         value={until}
         onChange={(next) => form.setValue('until', next)}
         error={errors.until?.message ?? null}
       />
+      {until.chosen === FOR ? (
+        <DurationField
+          control={form.control}
+          name="length"
+          label="How long it stood"
+          hint="such as 0:40 or 40m"
+          autoFocus
+        />
+      ) : null}
       <View style={{ alignItems: 'flex-start' }}>
         <Choice
           isMany
@@ -117,7 +142,6 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
   );
 }
 
-const TIME_HINT = 'Write the time as 14:20.';
 const fieldOf: Readonly<Record<string, keyof Typed>> = { assetId: 'assetId', from: 'since', to: 'until' };
 
 /** When it probably began: when the work was reported, when it was begun, a while ago, now. */

@@ -65,6 +65,21 @@ describe('the Stoppage sheet', () => {
     ]);
   });
 
+  it('takes how long it stood, from a time that says its day', async () => {
+    await open();
+    await type('Since, by the clock', '20:00');
+    expect(words()).toContain('It is not 20:00 yet. Yesterday?');
+    await press('Yesterday, 20:00');
+    expect(words()).toContain('yesterday 20:00');
+    await press('For so long', 'radio');
+    await type('How long it stood', '40');
+    await press('Keep the stoppage');
+    expect(words()).toContain('40 minutes or 40 hours?');
+    await press(/^40.min$/);
+    await press('Keep the stoppage');
+    expect(await stoppages()).toMatchObject([{ from: '2026-11-22T19:00:00.000Z', to: '2026-11-22T19:40:00.000Z' }]);
+  });
+
   it('is of the machine, or of what it is part of', async () => {
     const lift = asId<AssetId>('lift');
     await open([

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { inZone, latestWallTime, OilcanError, type Instant } from '@oilcan/core/kernel';
-import { Field } from '../../ui/field';
+import { inZone, latestTyped, readMoment, type Instant, type Zone } from '@oilcan/core/kernel';
+import { MomentInput } from '../../forms/moment-field';
 import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
 
@@ -25,10 +25,25 @@ interface Props {
   readonly value: When;
   readonly onChange: (value: When) => void;
   readonly error: string | null;
+  readonly present: Instant;
+  /** Before this it was, where that is known to be over; null for the last such time today. */
+  readonly before?: Instant | null;
+  readonly zone: Zone;
+  readonly language: string;
 }
 
 /** When something began or ended: one of the likely moments in one press, or typed. */
-export function WhenField({ label, likely, value, onChange, error }: Props): ReactElement {
+export function WhenField({
+  label,
+  likely,
+  value,
+  onChange,
+  error,
+  present,
+  before = null,
+  zone,
+  language,
+}: Props): ReactElement {
   return (
     <View style={sheet.field}>
       <Words as="label">{label}</Words>
@@ -42,32 +57,39 @@ export function WhenField({ label, likely, value, onChange, error }: Props): Rea
           />
         ))}
       </Choices>
-      <Field
+      <MomentInput
         label={`${label}, by the clock`}
-        hint="such as 7:40"
         value={value.text}
         onChange={(text) => onChange({ chosen: text === '' ? (likely[0]?.key ?? null) : null, text })}
+        present={present}
+        zone={zone}
+        language={language}
+        {...(before === null ? {} : { readAs: (typed: string) => latestTyped(typed, before, zone) })}
         error={error}
       />
     </View>
   );
 }
 
-/** The moment that is meant; `unreadable` for what is no time. A time of day is the latest one before `notAfter`. */
+/**
+ * The moment that is meant; `unreadable` for what is no time, or has not come yet today.
+ *
+ * @param before before this it was, where that is known to be over; null for the last such time today
+ */
 export function readWhen(
   { chosen, text }: When,
   likely: readonly Likely[],
-  notAfter: Instant,
-  zone: string,
+  {
+    present,
+    before = null,
+    zone,
+  }: { readonly present: Instant; readonly before?: Instant | null; readonly zone: string },
 ): Instant | null | 'unreadable' {
   const found = likely.find(({ key }) => key === chosen);
   if (found !== undefined) return found.at;
-  try {
-    return latestWallTime(text.replace('.', ':'), notAfter, zone);
-  } catch (error) {
-    if (error instanceof OilcanError) return 'unreadable';
-    throw error;
-  }
+  if (before !== null) return latestTyped(text, before, zone) ?? 'unreadable';
+  const read = readMoment(text, present, zone);
+  return read.is === 'at' ? read.at : 'unreadable';
 }
 
 /** The time of day: `7:40`. */

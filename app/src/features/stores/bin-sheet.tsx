@@ -5,12 +5,14 @@ import { useUnitPrices } from '../../data/stock';
 import { useRow, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MoneyField } from '../../forms/money-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
+import { MONEY_HINT } from '../../forms/typed-words';
 
 interface Props {
   readonly part: Part;
@@ -96,7 +98,7 @@ function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
       const quantity = parseQuantity(typed);
       if (quantity === undefined) return { unreadable: 'quantity', hint: HOW_MUCH };
       const money = parseMoney(price, currency);
-      if (money === undefined) return { unreadable: 'price', hint: 'Write an amount, such as 12.50.' };
+      if (money === undefined) return { unreadable: 'price', hint: MONEY_HINT };
       return { args: { partId: part.id, binId: level.binId, quantity, unitPriceMinor: money.minor } };
     },
     said: ({ quantity }) => `${amountOf(quantity, part)} came in.`,
@@ -118,12 +120,7 @@ function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
         keyboard="decimal-pad"
         autoFocus
       />
-      <FormField
-        control={form.control}
-        name="price"
-        label={`Price of one ${part.unit}, in ${currency}`}
-        keyboard="decimal-pad"
-      />
+      <MoneyField control={form.control} name="price" label={`Price of one ${part.unit}`} currency={currency} />
       <Words as="small" soft>
         One {part.unit} is {present} now, with {formatQuantity(Math.max(0, level.onHand))} in this bin. The price
         becomes the average of what is there and what came.

@@ -6,6 +6,7 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { now, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { MoneyField } from '../../forms/money-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
@@ -13,6 +14,7 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { CostCentreChoice, PaperButton, usePaper } from '../expenses';
 import { noTime, readTime, TimeFields } from '../labor';
+import { MONEY_HINT } from '../../forms/typed-words';
 
 interface Props {
   readonly work: WorkOrder;
@@ -41,7 +43,7 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
       const time = readTime(typed, present, zone);
       if (!time.ok) return { unreadable: time.field, hint: time.sentence };
       const perHour = parseMoney(rate, currency);
-      if (perHour === undefined) return { unreadable: 'rate', hint: 'Write an amount, such as 45.' };
+      if (perHour === undefined) return { unreadable: 'rate', hint: MONEY_HINT };
       const charged = centre === null ? {} : { costCentre: centre };
       const { startedAt, minutes } = time;
       const args = { workOrderId: work.id, words, startedAt, minutes, rateMinor: perHour.minor, currency };
@@ -80,7 +82,7 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
         </Choices>
       )}
       <FormField control={form.control} name="words" label="Which tool" autoFocus />
-      <FormField control={form.control} name="rate" label={`An hour costs, in ${currency}`} keyboard="decimal-pad" />
+      <MoneyField control={form.control} name="rate" label="An hour costs" currency={currency} />
       <TimeFields form={form} present={present} zone={zone} language={settings.language} onEnter={submit} />
       {read.ok && read.minutes > 0 && perHour !== undefined ? (
         <Words soft>It costs {formatMoney(toolCost(read.minutes, perHour), settings.language)}.</Words>

@@ -6,6 +6,7 @@ import { chargedTo } from '../expenses/words';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
+import { durationProblem } from '../../forms/typed-words';
 
 const entries: EntryViewsNamed<'tool'> = {
   tool: {
@@ -20,7 +21,7 @@ const entries: EntryViewsNamed<'tool'> = {
       label: 'How long instead',
       lines: 1,
       typed: ({ minutes }) => typedDuration(minutes),
-      hint: 'Write it as 1:30, 1.5, 90m or 1h30.',
+      hint: durationProblem,
       operation: 'tool.amend',
       ask: (on, _content, typed) => {
         const minutes = parseDuration(typed);

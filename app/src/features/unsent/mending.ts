@@ -3,6 +3,7 @@ import type { MendKind, Operation } from '@oilcan/core/operations';
 import { isOperationName, operationNamed } from '@oilcan/core/registry';
 import { readNumber } from '../../words/read-number';
 import { operationViews } from '../registry/views';
+import { AMOUNT_HINT } from '../../forms/typed-words';
 
 /** One value of a refused operation that its person can put right. */
 export interface MendField {
@@ -54,7 +55,7 @@ const ways: Readonly<Record<MendKind, Way>> = {
   },
   quantity: {
     lines: 1,
-    hint: 'Write an amount, such as 2 or 0.5.',
+    hint: AMOUNT_HINT,
     show: (value) => (typeof value === 'number' ? formatQuantity(value) : ''),
     read: parseQuantity,
   },

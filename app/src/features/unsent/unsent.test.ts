@@ -108,6 +108,7 @@ describe('what was recorded, in words', () => {
     asset: nobody,
     person: nobody,
     bin: nobody,
+    stretch: () => '',
     isolationPoint: () => '',
   };
   const names: Names = { ...unknown, part: () => aPart(), point: () => aPoint(), step: () => aStep(3) };

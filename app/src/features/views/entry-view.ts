@@ -18,7 +18,7 @@ interface AmendBy<K extends EntryKind, N extends OperationName> {
   readonly label: string;
   readonly lines: number;
   /** How to write it, for who wrote it so that it cannot be read. */
-  readonly hint: string;
+  readonly hint: string | ((typed: string) => string);
   readonly typed: (content: EntryContents[K]) => string;
   /** Puts what was typed in its place. */
   readonly operation: N;

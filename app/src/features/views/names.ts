@@ -2,7 +2,10 @@ import type { Person } from '@oilcan/core/people';
 import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
 import type { Step } from '@oilcan/core/steps';
 import type { Bin, Part } from '@oilcan/core/stock';
-import { peekRow } from '../../data/store';
+import type { Instant } from '@oilcan/core/kernel';
+import { peekSettings } from '../../data/peek-settings';
+import { now, peekRow } from '../../data/store';
+import { sayStretch } from '../../words/dates';
 
 /** Looks up what entries and operations name; undefined for what this phone does not have. */
 export interface Names {
@@ -14,6 +17,8 @@ export interface Names {
   readonly asset: (id: string) => Asset | undefined;
   /** The machine at a stop of a round. */
   readonly stop: (id: string) => Asset | undefined;
+  /** From when to when, by the clock of a site, with the day where it is not that of another moment: `Tue 24 Nov, 14:20 to 15:50`. */
+  readonly stretch: (siteId: string, at: Instant, from: Instant, to: Instant) => string;
   /** The device of an isolation point; empty for the machine as a whole. */
   readonly isolationPoint: (workOrderId: string, id: string | null) => string;
 }
@@ -27,6 +32,10 @@ export const phoneNames: Names = {
   step: (id) => peekRow('steps', id),
   asset: (id) => peekRow('assets', id),
   stop: (id) => peekRow('assets', peekRow('stops', id)?.assetId ?? ''),
+  stretch: (siteId, at, from, to) => {
+    const settings = peekSettings(siteId);
+    return settings === undefined ? '' : sayStretch(from, to, at, now(), settings);
+  },
   isolationPoint: (workOrderId, id) =>
     peekRow('workOrders', workOrderId)?.isolation.find((point) => point.id === id)?.device ?? '',
 };

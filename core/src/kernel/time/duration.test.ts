@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatClock, formatDuration, parseDuration, typedDuration } from './duration';
+import { eitherDuration, formatClock, formatDuration, parseDuration, typedDuration } from './duration';
 
 describe('parseDuration', () => {
   it.each(['1:30', '1.5', '1,5', '90m', '1h30', '1.5h', '1,5 h', '90 min', '01:30', '1h30m', ' 1 h 30 ', '1 h 30 min'])(
@@ -57,6 +57,19 @@ describe('parseDuration', () => {
         expect(parseDuration((minutes / 60).toFixed(4))).toBe(minutes);
       }),
     );
+  });
+});
+
+describe('a bare number', () => {
+  it('is hours up to nine, and asks from ten on', () => {
+    expect(['4', '9', '10', '15', '90'].map((text) => [parseDuration(text), eitherDuration(text)])).toEqual([
+      [240, null],
+      [540, null],
+      [undefined, { asMinutes: 10, asHours: 600 }],
+      [undefined, { asMinutes: 15, asHours: 900 }],
+      [undefined, { asMinutes: 90, asHours: 5400 }],
+    ]);
+    expect(['15m', '15 h', '1.5', '10,0', '', 'soon', '-15'].map(eitherDuration)).toEqual(Array(7).fill(null));
   });
 });
 

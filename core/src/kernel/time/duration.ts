@@ -6,9 +6,20 @@ const HOURS_FORM = /^(\d{0,3})(?:[.,](\d{1,4}))?(?: ?(?:h|hrs?|hours?))?$/;
 const MINUTES_FORM = /^(\d{1,5}) ?(?:m|mins?|minutes?)$/;
 const BOTH_FORM = /^(\d{1,3}) ?(?:h|hrs?|hours?)(?: and)? ?([0-5]?\d)(?: ?(?:m|mins?|minutes?))?$/;
 
+/** A bare whole number from here on may be minutes as well as hours: nobody works 15 h as often as 15 min. */
+const MAY_BE_MINUTES_FROM = 10;
+const BARE_FORM = /^\d{1,3}$/;
+
+/** The two things that a bare number can mean, in minutes; null for what means one thing, or nothing. */
+export function eitherDuration(text: string): { readonly asMinutes: number; readonly asHours: number } | null {
+  const bare = text.trim();
+  const figure = Number(bare);
+  return BARE_FORM.test(bare) && figure >= MAY_BE_MINUTES_FROM ? { asMinutes: figure, asHours: figure * 60 } : null;
+}
+
 /**
  * Reads a duration as people write it: `1:30`, `1.5`, `1,5`, `1.5h`, `90m`, `1h30`, `1 h 30 min` are all 90 minutes.
- * A bare number is hours. One blank may stand between a figure and its unit or the next figure's (`1 h 30`), and nowhere
+ * A bare number is hours, up to 9: from 10 on it is not guessed at (`eitherDuration`). One blank may stand between a figure and its unit or the next figure's (`1 h 30`), and nowhere
  * else: what is not one of these forms is not guessed at. A fraction of an hour is rounded to the nearest whole minute, exactly (no floating point).
  *
  * @returns whole minutes, or `undefined` when the text is not a duration.
@@ -16,7 +27,7 @@ const BOTH_FORM = /^(\d{1,3}) ?(?:h|hrs?|hours?)(?: and)? ?([0-5]?\d)(?: ?(?:m|m
 export function parseDuration(text: string): number | undefined {
   // The blank that does not break counts as one, so that what we write ourselves is read back.
   const compact = text.trim().toLowerCase().replaceAll('\u00a0', ' ');
-  if (compact === '') return undefined;
+  if (compact === '' || eitherDuration(compact) !== null) return undefined;
   const clock = CLOCK_FORM.exec(compact) ?? BOTH_FORM.exec(compact);
   if (clock !== null) return Number(clock[1]) * 60 + Number(clock[2]);
   const minutes = MINUTES_FORM.exec(compact);

@@ -27,7 +27,7 @@ const isLine =
     line.partId === partId && line.binId === binId;
 
 /** The kit with one line in the place of all that are the same part from the same bin, or without them for null. */
-export function withLine(kit: readonly KitPart[], line: KitPart | Pick<KitPart, 'partId' | 'binId'>): KitPart[] {
+function withLine(kit: readonly KitPart[], line: KitPart | Pick<KitPart, 'partId' | 'binId'>): KitPart[] {
   const isSame = isLine(line);
   const first = kit.findIndex(isSame);
   if (!('quantity' in line)) return kit.filter((each) => !isSame(each));
