@@ -48,7 +48,7 @@ export function MomentInput({
         value={value}
         onChange={onChange}
         hint={hint}
-        pick={{ icon: mdiClockOutline, label: `Choose: ${label}`, onPress: () => setIsPicking(true) }}
+        pick={{ icon: mdiClockOutline, label: 'Choose on a clock', onPress: () => setIsPicking(true) }}
       />
       {said.includes(' ') ? (
         <Words as="label" live>

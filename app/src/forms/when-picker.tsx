@@ -96,6 +96,7 @@ function isoDay(date: Date): string {
 }
 
 const sheet = StyleSheet.create({
-  calendar: { height: 400 },
+  // As high as a month of six weeks, with its name and the days of the week.
+  calendar: { height: 476 },
   clock: { alignItems: 'center' },
 });

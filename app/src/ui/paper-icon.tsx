@@ -5,8 +5,12 @@ import {
   mdiCheck,
   mdiCheckboxBlankOutline,
   mdiCheckboxMarked,
+  mdiChevronLeft,
+  mdiChevronRight,
   mdiClose,
   mdiMagnify,
+  mdiMenuDown,
+  mdiMenuUp,
   mdiMinusBox,
 } from '@mdi/js';
 import { Icon } from './icon';
@@ -18,10 +22,17 @@ const pathOf: Readonly<Record<string, string>> = {
   check: mdiCheck,
   'checkbox-blank-outline': mdiCheckboxBlankOutline,
   'checkbox-marked': mdiCheckboxMarked,
+  'chevron-left': mdiChevronLeft,
+  'chevron-right': mdiChevronRight,
   close: mdiClose,
   magnify: mdiMagnify,
+  'menu-down': mdiMenuDown,
+  'menu-up': mdiMenuUp,
   'minus-box': mdiMinusBox,
 };
+
+/** How every outline begins. */
+const OUTLINE = /^[Mm]\s?[\d.-]/;
 
 interface Props {
   /** One of those names, or the outline of any other icon. */
@@ -33,7 +44,10 @@ interface Props {
 /** An icon in one of Paper's components, also in the place of the one that it would draw with a font (see `metro.config.js`). */
 export default function PaperIcon({ name, color, size }: Props): ReactElement | null {
   if (typeof name !== 'string') return null;
-  return <Icon path={pathOf[name] ?? name} size={size} {...(color === undefined ? {} : { color })} />;
+  const path = pathOf[name] ?? name;
+  // A name that is not known here is no outline, and a browser would complain of it.
+  if (!OUTLINE.test(path)) return null;
+  return <Icon path={path} size={size} {...(color === undefined ? {} : { color })} />;
 }
 
 /**

@@ -112,6 +112,7 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
       <WhenField
         {...by}
         label="Until"
+        isByClock={until.chosen !== FOR}
         likely={ends}
         value={until}
         onChange={(next) => form.setValue('until', next)}

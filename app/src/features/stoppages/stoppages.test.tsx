@@ -67,6 +67,7 @@ describe('the Stoppage sheet', () => {
 
   it('takes how long it stood, from a time that says its day', async () => {
     await open();
+    await sheet();
     await type('Since, by the clock', '20:00');
     expect(words()).toContain('It is not 20:00 yet. Yesterday?');
     await press('Yesterday, 20:00');

@@ -25,6 +25,8 @@ interface Props {
   readonly value: When;
   readonly onChange: (value: When) => void;
   readonly error: string | null;
+  /** Whether it can be typed as well; not where it follows from something else. */
+  readonly isByClock?: boolean;
   readonly present: Instant;
   /** Before this it was, where that is known to be over; null for the last such time today. */
   readonly before?: Instant | null;
@@ -43,6 +45,7 @@ export function WhenField({
   before = null,
   zone,
   language,
+  isByClock = true,
 }: Props): ReactElement {
   return (
     <View style={sheet.field}>
@@ -57,16 +60,18 @@ export function WhenField({
           />
         ))}
       </Choices>
-      <MomentInput
-        label={`${label}, by the clock`}
-        value={value.text}
-        onChange={(text) => onChange({ chosen: text === '' ? (likely[0]?.key ?? null) : null, text })}
-        present={present}
-        zone={zone}
-        language={language}
-        {...(before === null ? {} : { readAs: (typed: string) => latestTyped(typed, before, zone) })}
-        error={error}
-      />
+      {isByClock ? (
+        <MomentInput
+          label={`${label}, by the clock`}
+          value={value.text}
+          onChange={(text) => onChange({ chosen: text === '' ? (likely[0]?.key ?? null) : null, text })}
+          present={present}
+          zone={zone}
+          language={language}
+          {...(before === null ? {} : { readAs: (typed: string) => latestTyped(typed, before, zone) })}
+          error={error}
+        />
+      ) : null}
     </View>
   );
 }
