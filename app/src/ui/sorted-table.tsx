@@ -4,14 +4,18 @@ import {
   useReactTable,
   type ColumnDef,
   type SortingState,
+  type Updater,
 } from '@tanstack/react-table';
 import { useRouter } from 'expo-router';
 import { memo, useMemo, useState, type ReactElement, type ReactNode, type Ref } from 'react';
 import { FlatList, StyleSheet, View, type FlatListProps, type ViewProps } from 'react-native';
 import { DataTable } from 'react-native-paper';
+import { BottomSheet } from './bottom-sheet';
+import { Choice, Choices } from './choice';
+import { useKeptTable } from './kept-tables';
 import { LinkPress } from './link-press';
 import { RowsScroll } from './list';
-import { Press } from './press';
+import { Button, Press } from './press';
 import { TARGET } from './theme';
 import Touchable from './touchable';
 import { textStyles } from './type';
@@ -24,6 +28,8 @@ export interface TableColumn<Row> {
   /** In points; what is left over goes to the columns that grow. */
   readonly width: number;
   readonly grows?: boolean;
+  /** Not shown before somebody chooses it. */
+  readonly isExtra?: boolean;
   /** Stands at the right, as figures do. */
   readonly isFigure?: boolean;
   /** What rows are sorted by, and saved as. */
@@ -40,14 +46,16 @@ interface Opens<Row> {
 }
 
 export interface TableProps<Row> {
+  /** Under which it is kept how the person wants it: which columns, and sorted by which. */
+  readonly name: string;
   /** What the rows are, for who does not see it. */
   readonly label: string;
   readonly rows: readonly Row[];
   readonly columns: readonly TableColumn<Row>[];
   readonly idOf: (row: Row) => string;
   readonly sortedBy: { readonly id: string; readonly desc: boolean };
-  /** Stands above the rows, and is given them as they are sorted. */
-  readonly top: (sorted: readonly Row[]) => ReactNode;
+  /** Stands above the rows, and is given them as they are sorted, with the columns that are shown: what is saved is what is seen. */
+  readonly top: (sorted: readonly Row[], shown: readonly TableColumn<Row>[]) => ReactNode;
   readonly empty: ReactElement;
   readonly foot?: ReactElement | null;
   readonly opens?: Opens<Row>;
@@ -58,14 +66,15 @@ export interface TableProps<Row> {
 }
 
 /**
- * Rows on a wide screen, sorted by any column with a press on its head.
+ * Rows on a wide screen, sorted by any column with a press on its head, with the columns that the person wants.
  *
  * @example const Table = piece<TableProps<Part>>(() => import('./sorted-table').then((module) => module.SortedTable<Part>));
  */
 export function SortedTable<Row>({
+  name,
   label,
   rows,
-  columns,
+  columns: all,
   idOf,
   sortedBy,
   top,
@@ -77,11 +86,35 @@ export function SortedTable<Row>({
   kept,
 }: TableProps<Row>): ReactElement {
   const palette = usePalette();
-  const [sorting, setSorting] = useState<SortingState>([sortedBy]);
+  const [wanted, keep] = useKeptTable(name);
+  const [isChoosing, setIsChoosing] = useState(false);
+  const hidden = useMemo(
+    () => wanted.hidden ?? all.filter(({ isExtra = false }) => isExtra).map(({ id }) => id),
+    [wanted.hidden, all],
+  );
+  // What opens a row always stays: without it nobody gets there by keys.
+  const opener = opens?.column;
+  const columns = useMemo(
+    () =>
+      shownAmong(
+        all,
+        hidden.filter((id) => id !== opener),
+      ),
+    [all, hidden, opener],
+  );
+  const chosen = wanted.sortedBy;
+  const sorting = useMemo(
+    (): SortingState => [chosen !== null && columns.some(({ id }) => id === chosen.id) ? chosen : sortedBy],
+    [chosen, columns, sortedBy],
+  );
+  const setSorting = (next: Updater<SortingState>): void => {
+    const [by = null] = typeof next === 'function' ? next(sorting) : next;
+    keep({ ...wanted, sortedBy: by });
+  };
   const data = useMemo(() => [...rows], [rows]);
   const defined = useMemo(
-    () => columns.map(({ id, heading, value }): ColumnDef<Row> => ({ id, header: heading, accessorFn: value })),
-    [columns],
+    () => all.map(({ id, heading, value }): ColumnDef<Row> => ({ id, header: heading, accessorFn: value })),
+    [all],
   );
   const table = useReactTable({
     data,
@@ -146,11 +179,77 @@ export function SortedTable<Row>({
       )}
       initialNumToRender={20}
       windowSize={5}
-      ListHeaderComponent={<View>{top(sorted)}</View>}
+      ListHeaderComponent={
+        <View>
+          {top(sorted, columns)}
+          <View style={sheet.choose}>
+            <Button
+              rank="quiet"
+              word={hidden.length === 0 ? 'Columns' : `Columns: ${columns.length} of ${all.length}`}
+              onPress={() => setIsChoosing(true)}
+            />
+          </View>
+          {isChoosing ? (
+            <ColumnsSheet
+              columns={all.filter(({ id }) => id !== opener)}
+              hidden={hidden}
+              onChange={(next) => keep({ ...wanted, hidden: next })}
+              onClose={() => setIsChoosing(false)}
+            />
+          ) : null}
+        </View>
+      }
       ListEmptyComponent={empty}
       ListFooterComponent={foot}
       contentContainerStyle={sheet.list}
     />
+  );
+}
+
+/** The columns that are wanted; all of them where none would be left. */
+function shownAmong<Column extends { readonly id: string }>(
+  columns: readonly Column[],
+  hidden: readonly string[],
+): readonly Column[] {
+  const shown = columns.filter(({ id }) => !hidden.includes(id));
+  return shown.length === 0 ? columns : shown;
+}
+
+interface ColumnsProps {
+  readonly columns: readonly { readonly id: string; readonly heading: string }[];
+  readonly hidden: readonly string[];
+  readonly onChange: (hidden: readonly string[]) => void;
+  readonly onClose: () => void;
+}
+
+/** Which columns are shown; one at least. */
+function ColumnsSheet({ columns, hidden, onChange, onClose }: ColumnsProps): ReactElement {
+  const shown = shownAmong(columns, hidden).length;
+  return (
+    <BottomSheet
+      title="Columns"
+      onClose={onClose}
+      foot={<Button word="All of them" cannot={hidden.length === 0 && 'All are shown.'} onPress={() => onChange([])} />}
+    >
+      <Choices label="Columns that are shown" isMany>
+        {columns.map(({ id, heading }) => {
+          const isShown = !hidden.includes(id);
+          return (
+            <Choice
+              key={id}
+              isMany
+              word={heading}
+              isChosen={isShown}
+              // The last one stays: a table without columns says nothing.
+              onPress={() => {
+                if (!isShown) onChange(hidden.filter((each) => each !== id));
+                else if (shown > 1) onChange([...hidden, id]);
+              }}
+            />
+          );
+        })}
+      </Choices>
+    </BottomSheet>
   );
 }
 
@@ -225,6 +324,7 @@ function Opener({ does, row, words }: OpenerProps): ReactElement {
 
 const sheet = StyleSheet.create({
   list: { paddingBottom: 24 },
+  choose: { flexDirection: 'row', justifyContent: 'flex-end', paddingHorizontal: 16 },
   heads: { flexDirection: 'row', gap: 10, paddingHorizontal: 16, borderBottomWidth: 2 },
   title: { minHeight: TARGET, paddingVertical: 4, alignItems: 'center', flex: undefined },
   link: { textDecorationLine: 'underline' },

@@ -1,4 +1,4 @@
-import { Slot } from 'expo-router';
+import { Slot, usePathname } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
 import { Beside } from '../../../src/features/page/beside';
 import { useOpenParams } from '../../../src/features/page/use-open-params';
@@ -17,12 +17,14 @@ const ShiftKeys = piece(() => import('../../../src/features/shift/shift-keys').t
 /** On a wide screen the list stays beside whatever is open. */
 export default function ShiftLayout(): ReactElement {
   const isWide = useIsWide();
+  const path = usePathname();
   const { work } = useOpenParams();
   useEffect(() => {
     const timer = setTimeout(() => void SheetPiece.load().catch(() => undefined), SOON_MILLISECONDS);
     return () => clearTimeout(timer);
   }, []);
-  if (!isWide) return <Slot />;
+  // A table needs the whole width.
+  if (!isWide || path === '/shift/table') return <Slot />;
   const list = (
     <>
       <ShiftScreen chosen={work} />

@@ -53,27 +53,28 @@ export function PastTable({ events, kind, top, empty, foot, name, address }: Pro
       { id: 'machine', heading: 'Machine', width: 84, value: tagOf },
     ];
   }, [settings]);
-  const save = async (sorted: readonly PastEvent[]): Promise<void> => {
+  const save = async (sorted: readonly PastEvent[], shown: readonly TableColumn<PastEvent>[]): Promise<void> => {
     const { saveTable } = await withSharedCode(() => import('../../data/save-table'));
     saveTable(
       `${name}-${kind}`,
-      [...columns.map(({ heading }) => heading), 'Note'],
-      sorted.map((event) => [...columns.map(({ value }) => value(event)), event.job.notes.join(' ')]),
+      [...shown.map(({ heading }) => heading), 'Note'],
+      sorted.map((event) => [...shown.map(({ value }) => value(event)), event.job.notes.join(' ')]),
     );
   };
   return (
     <Table
+      name="past"
       label="The past"
       rows={events}
       columns={columns}
       idOf={({ id }) => id}
       sortedBy={newestFirst}
-      top={(sorted) =>
+      top={(sorted, shown) =>
         top(
           <Button
             word="Save as CSV"
             cannot={sorted.length === 0 && 'No row is shown that could be saved.'}
-            onPress={() => void save(sorted)}
+            onPress={() => void save(sorted, shown)}
           />,
         )
       }

@@ -146,6 +146,14 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
               </Words>
               <Button rank="quiet" word="My day" onPress={() => router.navigate('/shift/day')} />
               <Button rank="quiet" word="Kit list" onPress={() => router.navigate('/shift/kit')} />
+              {isWide ? (
+                <Button
+                  rank="quiet"
+                  word="Table"
+                  label="Work as a table"
+                  onPress={() => router.navigate('/shift/table')}
+                />
+              ) : null}
             </View>
             {reason === null ? null : (
               <Words as="small" soft>

@@ -77,25 +77,26 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
   }, [settings, unitPriceOn]);
   const keepsStore = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
   const [opened, setOpened] = useState<Line | null>(null);
-  const save = async (sorted: readonly Line[]): Promise<void> => {
+  const save = async (sorted: readonly Line[], shown: readonly TableColumn<Line>[]): Promise<void> => {
     const { saveTable } = await withSharedCode(() => import('../../data/save-table'));
     saveTable(
       'stores',
-      columns.map(({ heading }) => heading),
+      shown.map(({ heading }) => heading),
       sorted.map((line) =>
-        columns.map(({ id, value, words }) => (id === 'price' ? (words ?? value)(line) : value(line))),
+        shown.map(({ id, value, words }) => (id === 'price' ? (words ?? value)(line) : value(line))),
       ),
     );
   };
   return (
     <>
       <Table
+        name="stores"
         label="What lies in the bins"
         rows={lines}
         columns={columns}
         idOf={({ part, level }) => `${part.id} ${level?.binId ?? ''}`}
         sortedBy={byBin}
-        top={(sorted) => top(() => void save(sorted))}
+        top={(sorted, shown) => top(() => void save(sorted, shown))}
         empty={empty}
         testIdOf={({ part }) => `part-${part.number}`}
         {...(keepsStore ? { opens: { column: 'number', does: { press: setOpened } } } : {})}
