@@ -151,6 +151,7 @@ for (const [name, options] of [
     // One with a number sits there, so what comes out is asked.
     await tess.getByRole('radio', { name: 'Nothing' }).click();
     await tess.getByRole('button', { name: /^Use / }).click();
+    await tess.getByRole('button', { name: 'That is all' }).click();
     const mark = tess.getByTestId('sent-mark').first();
     await expect(mark).toHaveText('1 needs you');
     await tess.unroute('**/api/operations');

@@ -1,4 +1,5 @@
 import { inTurns } from '../src/data/in-turns';
+import { withDocuments, type DocumentBehind } from '@oilcan/paper/documents-behind';
 import { jobCard, type JobCard } from '@oilcan/paper/job-card';
 import type { Label, LabelFormatName } from '@oilcan/paper/label-formats';
 import { labelSheet } from '@oilcan/paper/label-sheet';
@@ -10,7 +11,7 @@ import { recordPaper, type RecordPaper } from '@oilcan/paper/record-paper';
 /** What is to be set. */
 export type PaperOrder =
   | { readonly what: 'record'; readonly record: RecordPaper; readonly photos: readonly (Blob | null)[] }
-  | { readonly what: 'job card'; readonly card: JobCard }
+  | { readonly what: 'job card'; readonly card: JobCard; readonly behind: readonly DocumentBehind[] }
   | { readonly what: 'tag'; readonly tag: OutOfServiceTag }
   | {
       readonly what: 'labels';
@@ -71,7 +72,9 @@ function set(order: PaperOrder): Promise<Uint8Array> {
     case 'record':
       return record(order);
     case 'job card':
-      return jobCard(order.card, readFont);
+      return jobCard(order.card, readFont).then((card) =>
+        withDocuments(card, order.card.number, order.behind, readFont),
+      );
     case 'tag':
       return outOfServiceTag(order.tag, readFont);
     case 'labels':

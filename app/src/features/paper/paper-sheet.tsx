@@ -5,6 +5,9 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useIsOurs } from '../work';
+import { counted } from '../../words/work-words';
+import { behindCard, type ChosenDocument } from './behind-card';
+import { DocumentsToTake, type TakenDocument } from './documents-to-take';
 import { MailSheet } from './mail-sheet';
 import { makePaper } from './make-paper';
 import { saveRecordPaper } from './make-record';
@@ -24,11 +27,16 @@ export function PaperSheet({
   // Of the work of others this phone does not have the whole record.
   const isOurs = useIsOurs(work);
   const [isMailing, setIsMailing] = useState(false);
+  const [chosen, setChosen] = useState<readonly TakenDocument[]>([]);
   if (settings === undefined) return null;
   if (isMailing) return <MailSheet work={work} onClose={onClose} />;
   const make = (...order: Parameters<typeof makePaper>): void => {
     void makePaper(...order);
     onClose();
+  };
+  const makeCard = async (): Promise<void> => {
+    const behind = await behindCard(chosen.filter((each): each is ChosenDocument => each.pages !== undefined));
+    make({ what: 'job card', card: jobCardOf(work, settings), behind }, `${work.number}.pdf`);
   };
   return (
     <BottomSheet title="Paper" aside={work.number} onClose={onClose}>
@@ -36,9 +44,11 @@ export function PaperSheet({
       <Button
         rank="primary"
         icon={mdiPrinterOutline}
-        word="Job card, A4"
-        onPress={() => make({ what: 'job card', card: jobCardOf(work, settings) }, `${work.number}.pdf`)}
+        word={chosen.length === 0 ? 'Job card, A4' : `Job card with ${counted(chosen.length, 'document', 'documents')}`}
+        cannot={chosen.some(({ pages }) => pages === undefined) && 'Write the pages as 3, 3-5 or 3-5, 9.'}
+        onPress={() => void makeCard()}
       />
+      <DocumentsToTake assetId={work.assetId} chosen={chosen} onChange={setChosen} />
       <Button
         icon={mdiPrinterOutline}
         word="Out-of-service tag, A6"

@@ -1,4 +1,5 @@
-import { smallWorks, workId } from '@oilcan/core/testing';
+import { waitFor } from '@testing-library/react';
+import { assetId, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { perform } from '../../data/store';
 import type { Label } from '@oilcan/paper/label-formats';
@@ -31,6 +32,37 @@ describe('paper of a work order', () => {
     await press('Out-of-service tag, A6');
     expect(made.mock.calls.at(-1)).toMatchObject([{ what: 'tag' }, 'W-1-tag.pdf']);
     expect(onClose).toHaveBeenCalledTimes(2);
+  });
+});
+
+describe('a job card with documents', () => {
+  const document = {
+    id: 'manual',
+    siteId: site,
+    assetId,
+    name: 'Manual',
+    mediaType: 'application/pdf' as const,
+    bytes: 9,
+    fileId: 'manual-file' as never,
+  };
+
+  it('takes those that are chosen, and of a PDF the pages that are named', async () => {
+    await works.close();
+    works = await TestWorks.open([...smallWorks(), put('documents', document)]);
+    await works.show(<OnWork>{(work) => <PaperSheet work={work} onClose={onClose} />}</OnWork>);
+    await press('Manual', 'checkbox');
+    await type('Pages of Manual', 'all of it');
+    expect(words()).toContain('Write the pages as 3, 3-5 or 3-5, 9.');
+    expect(canPress('Job card with 1 document')).toBe(false);
+    await type('Pages of Manual', '3-4, 9');
+    await press('Job card with 1 document');
+    // The file is neither on this phone nor to be had: the paper says so in its place.
+    await waitFor(() =>
+      expect(made.mock.calls.at(-1)).toMatchObject([
+        { what: 'job card', behind: [{ name: 'Manual', pages: [3, 4, 9], content: null }] },
+        'W-1.pdf',
+      ]),
+    );
   });
 });
 

@@ -1,2 +1,3 @@
 export * from './documents';
 export * from './documents-tables';
+export * from './pages';
