@@ -1,8 +1,10 @@
-import { useEffect, useRef, type ReactElement } from 'react';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
 import Pad from 'signature_pad';
 import { CORNER, RULE } from './theme';
 import { usePalette } from './use-palette';
 import { FIELD } from './drawn';
+import { Words } from './words';
 
 interface Props {
   /** What was drawn, as the data of an SVG path; empty for nothing yet. */
@@ -15,6 +17,7 @@ export function SignaturePad({ path, onDraw }: Props): ReactElement {
   const palette = usePalette();
   const canvas = useRef<HTMLCanvasElement>(null);
   const pad = useRef<Pad | null>(null);
+  const [isBegun, setIsBegun] = useState(false);
   const tell = useRef(onDraw);
   useEffect(() => void (tell.current = onDraw));
   useEffect(() => {
@@ -26,30 +29,44 @@ export function SignaturePad({ path, onDraw }: Props): ReactElement {
     field.height = ((width * FIELD.height) / FIELD.width) * dots;
     field.getContext('2d')?.scale(dots, dots);
     const made = new Pad(field, { penColor: palette.ink, minWidth: 1, maxWidth: 3 });
+    made.addEventListener('beginStroke', () => setIsBegun(true));
     made.addEventListener('endStroke', () => tell.current(pathOf(made, FIELD.width / width)));
     pad.current = made;
     return () => made.off();
   }, [palette.ink]);
   useEffect(() => {
-    if (path === '') pad.current?.clear();
+    if (path !== '') return;
+    pad.current?.clear();
+    setIsBegun(false);
   }, [path]);
   return (
-    <canvas
-      ref={canvas}
-      role="img"
-      aria-label="Field to sign in"
-      style={{
-        boxSizing: 'border-box',
-        width: '100%',
-        aspectRatio: `${FIELD.width} / ${FIELD.height}`,
-        border: `${RULE}px solid ${palette.edge}`,
-        borderRadius: CORNER,
-        background: palette.card,
-        touchAction: 'none',
-      }}
-    />
+    <div style={{ position: 'relative' }}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label="Field to sign in"
+        style={{
+          boxSizing: 'border-box',
+          width: '100%',
+          aspectRatio: `${FIELD.width} / ${FIELD.height}`,
+          border: `${RULE}px solid ${palette.edge}`,
+          borderRadius: CORNER,
+          background: palette.card,
+          touchAction: 'none',
+        }}
+      />
+      {path === '' && !isBegun ? (
+        <View style={sheet.over} pointerEvents="none" aria-hidden>
+          <Words soft>Sign here</Words>
+        </View>
+      ) : null}
+    </div>
   );
 }
+
+const sheet = StyleSheet.create({
+  over: { position: 'absolute', top: 0, right: 0, bottom: 0, left: 0, alignItems: 'center', justifyContent: 'center' },
+});
 
 /** The strokes as straight lines, each point brought into the units of the field. */
 function pathOf(pad: Pad, scale: number): string {

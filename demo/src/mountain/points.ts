@@ -97,7 +97,7 @@ export const pointPlans: readonly PointPlan[] = [
     1,
     low(5, 4),
     [3, 12],
-    [11.2, -1.6, 0.1],
+    [11.2, -2.15, 0.1],
   ),
   point(
     'lark-emergency-brake-pressure',

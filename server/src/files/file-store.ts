@@ -4,12 +4,11 @@ import { mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'nod
 import { basename, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { fileTypeOf, isFileId, type FileType } from '@oilcan/core/files';
+import { FILE_HEAD_BYTES, fileTypeOf, isFileId, type FileType } from '@oilcan/core/files';
 import { asId, OilcanError, type FileId } from '@oilcan/core/kernel';
 
 /** A file that was begun and not gone on with for so long is removed. */
 const ABANDONED_MILLISECONDS = 14 * 24 * 3_600_000;
-const SIGNATURE_BYTES = 16;
 /** The turn of whatever is held whole while it is changed. */
 const CHANGING = 'changing';
 
@@ -218,7 +217,7 @@ export class FileStore {
   async #typeOf(path: string): Promise<FileType> {
     const file = await open(path);
     try {
-      const { buffer, bytesRead } = await file.read(Buffer.alloc(SIGNATURE_BYTES), 0, SIGNATURE_BYTES, 0);
+      const { buffer, bytesRead } = await file.read(Buffer.alloc(FILE_HEAD_BYTES), 0, FILE_HEAD_BYTES, 0);
       const type = fileTypeOf(buffer.subarray(0, bytesRead));
       if (type === null) throw new OilcanError('file_type_unsupported');
       return type;

@@ -158,9 +158,29 @@ describe('a file', () => {
     expect((await works.ask(cookie, { url: `/api/files/${other}/received` })).json()).toMatchObject({ received: 0 });
   });
 
-  it('that is no picture is not taken, whatever it is called', async () => {
+  it('that is a program is not taken, whatever it is called', async () => {
+    const program = Buffer.from('MZ\u0000\u0001 and what it does');
+    expect(codeIn(await send(nameOf(program), program, 0, program.length))).toBe('file_type_unsupported');
+  });
+
+  it('that is a text is kept as it is, and handed out to be saved, never to be shown as a page', async () => {
     const page = Buffer.from('<script>alert(1)</script>');
-    expect(codeIn(await send(nameOf(page), page, 0, page.length))).toBe('file_type_unsupported');
+    const name = nameOf(page);
+    expect(codeIn(await send(name, page, 0, page.length))).toBeUndefined();
+    const args = {
+      workOrderId: workId,
+      fileId: name,
+      mediaType: 'text/plain' as const,
+      name: 'page.txt',
+      bytes: page.length,
+    };
+    await works.push(cookie, [anOperation('file.add', args)]);
+    const { headers } = await works.ask(cookie, { url: `/api/files/${name}` });
+    expect([headers['content-type'], headers['content-disposition'], headers['x-content-type-options']]).toEqual([
+      expect.stringContaining('text/plain'),
+      'attachment',
+      'nosniff',
+    ]);
   });
 
   it.each([

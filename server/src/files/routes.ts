@@ -1,4 +1,4 @@
-import { FILE_BYTES_LIMIT, FILE_PIECE_BYTES, isFileId } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT, FILE_PIECE_BYTES, isData, isFileId } from '@oilcan/core/files';
 import { instantFromMillis, OilcanError, type FileId } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
@@ -95,7 +95,7 @@ export async function fileRoutes(server: FastifyInstance, { database, clock, fil
       if (file === undefined || bytes === undefined) throw new OilcanError('not_found', { what: 'file' });
       // A drawing or a PDF may hold a script. The application shows it as a picture, in which nothing runs; whoever opens its address
       // gets it as a file to save.
-      if (file.media_type === 'image/svg+xml' || file.media_type === 'application/pdf') {
+      if (file.media_type === 'image/svg+xml' || file.media_type === 'application/pdf' || isData(file.media_type)) {
         reply.header('content-disposition', 'attachment');
         reply.raw.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
       }

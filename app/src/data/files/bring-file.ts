@@ -1,4 +1,4 @@
-import { FILE_BYTES_LIMIT, fileTypeOf, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT, fileTypeNamed, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
 import { shrinkPicture } from '../pictures/shrink-picture';
@@ -32,9 +32,9 @@ async function bringPicture(job: Job, file: File, head: Uint8Array): Promise<str
 }
 
 async function bringOther(job: Job, file: File, head: Uint8Array): Promise<string | null> {
-  const mediaType = fileTypeOf(head);
+  const mediaType = fileTypeNamed(file.name, head);
   if (mediaType === null)
-    return `“${file.name}” is none of the files that are taken: pictures (JPEG, PNG, WebP), PDF and sound.`;
+    return `“${file.name}” is none of the files that are taken: pictures (JPEG, PNG, WebP), PDF, sound, text and tables, and what office programs write.`;
   if (file.size > FILE_BYTES_LIMIT)
     return `“${file.name}” has ${megabytes(file.size)}. A file may have at most ${megabytes(FILE_BYTES_LIMIT)}.`;
   const content = new Uint8Array(await file.arrayBuffer());

@@ -4,7 +4,6 @@ export function chooseFiles(): Promise<readonly File[]> {
     const input = document.createElement('input');
     input.type = 'file';
     input.multiple = true;
-    input.accept = 'image/*,audio/*,application/pdf';
     input.addEventListener('change', () => resolve([...(input.files ?? [])]));
     input.addEventListener('cancel', () => resolve([]));
     input.click();

@@ -1,14 +1,12 @@
-import { isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
+import { FILE_HEAD_BYTES, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
 
 const MEGABYTE = 1024 * 1024;
 /** A picture is made small before it is kept; a larger one than this is not even opened. */
 const LARGEST_PICTURE = 60 * MEGABYTE;
-/** By so many bytes the formats are told apart. */
-const HEAD_BYTES = 16;
 
 /** The first bytes of a file, which say what it is. */
 export async function headOf(file: Blob): Promise<Uint8Array> {
-  return new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
+  return new Uint8Array(await file.slice(0, FILE_HEAD_BYTES).arrayBuffer());
 }
 
 /** Why a file cannot be a photo here, as a sentence; null where it can. */

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { mdiFileDocumentOutline } from '@mdi/js';
 import { formatClock } from '@oilcan/core/kernel';
 import type { FileContent } from '@oilcan/core/attachments';
-import { isSound } from '@oilcan/core/files';
+import { isData, isSound } from '@oilcan/core/files';
 import type { EntryOf, WorkOrder } from '@oilcan/core/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
@@ -50,7 +50,8 @@ function FileActions({
 }): ReactElement | null {
   const asset = useRow('assets', entry.assetId);
   const kept = useRow('documents', `kept-${entry.id}`);
-  if (asset === undefined || isSound(entry.content.mediaType)) return null;
+  const { mediaType } = entry.content;
+  if (asset === undefined || isSound(mediaType) || isData(mediaType)) return null;
   if (kept !== undefined) return <Words soft>It is among the documents of {asset.name}.</Words>;
   const args = { workOrderId: work.id, entryId: entry.id, assetId: asset.id };
   return <Button word={`Keep it with ${asset.name}`} onPress={() => void performOrSay('asset.keep-document', args)} />;

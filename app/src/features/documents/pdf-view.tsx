@@ -7,7 +7,7 @@ import { Button } from '../../ui/press';
 import { SmallKey } from '../../ui/small-key';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
-import { useZoom } from './use-zoom';
+import { useZoom } from '../../ui/use-zoom';
 import { SaveKey, ViewerFoot } from './viewer-foot';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
 

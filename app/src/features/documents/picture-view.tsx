@@ -2,7 +2,7 @@ import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DocumentType } from '@oilcan/core/documents';
 import { Words } from '../../ui/words';
-import { useZoom } from './use-zoom';
+import { useZoom } from '../../ui/use-zoom';
 import { ViewerFoot } from './viewer-foot';
 
 interface Props {

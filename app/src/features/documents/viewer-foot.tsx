@@ -4,14 +4,8 @@ import { SmallKey } from '../../ui/small-key';
 import { RULE, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { useRaise } from '../page/use-raise';
-import { MOST_ENLARGED } from './use-zoom';
+import { largerThan, MOST_ENLARGED, smallerThan } from '../../ui/use-zoom';
 import { mdiBullhornOutline, mdiFileDocumentOutline, mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js';
-
-/** The steps of the two keys; fingers stop anywhere between. */
-const scales = [1, 1.5, 2, 3, 4, MOST_ENLARGED] as const;
-
-const smallerThan = (scale: number): number => scales.findLast((each) => each < scale) ?? 1;
-const largerThan = (scale: number): number => scales.find((each) => each > scale) ?? MOST_ENLARGED;
 
 interface Props {
   readonly scale: number;

@@ -39,7 +39,7 @@ interface Props {
   readonly ways: ReactElement;
 }
 
-/** Somebody was hurt, or nearly; something was damaged, or got into nature. Only those whom it concerns will see it. */
+/** Somebody was hurt, or nearly; something was damaged, or spilled or released. Only those whom it concerns will see it. */
 export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | null {
   const router = useRouter();
   const back = useBack('/shift');

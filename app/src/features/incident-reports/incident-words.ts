@@ -5,7 +5,7 @@ export const incidentKindWords: Readonly<Record<IncidentKind, string>> = {
   injury: 'Somebody was hurt',
   nearMiss: 'Near miss',
   damage: 'Damage',
-  environment: 'Got into nature',
+  environment: 'Spill or release',
 };
 
 export const causeWords: Readonly<Record<IncidentCause, string>> = {

@@ -1,11 +1,14 @@
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
+import { mdiMagnifyPlusOutline } from '@mdi/js';
 import type { PhotoContent } from '@oilcan/core/photos';
 import type { AssetPicture } from '@oilcan/core/plant';
 import { usePicture } from '../../data/pictures/use-picture';
+import { IconPress } from '../../ui/press';
 import { CORNER } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import { PhotoViewer } from './photo-viewer';
 
 /** A photo of the record: a small square in a list, or as large as there is room. */
 export function Picture({
@@ -27,15 +30,40 @@ export function Picture({
       </View>
     );
   }
-  return (
-    <View
-      role="img"
-      aria-label={photo.caption === '' ? 'Photo' : `Photo: ${photo.caption}`}
-      style={[sheet.frame, size, { borderColor: palette.line }]}
-    >
-      {/* Named once, by its frame: the picture itself is not read aloud again. */}
-      <Image aria-hidden source={{ uri: state }} style={sheet.picture} resizeMode="cover" />
+  const name = photo.caption === '' ? 'Photo' : `Photo: ${photo.caption}`;
+  const picture = (
+    <View role="img" aria-label={name} style={[sheet.frame, size, { borderColor: palette.line }]}>
+      {/* Named once, by its frame: the picture itself is not read aloud again. A large one shows all of itself. */}
+      <Image aria-hidden source={{ uri: state }} style={sheet.picture} resizeMode={isSmall ? 'cover' : 'contain'} />
     </View>
+  );
+  return isSmall ? picture : <Enlarged name={name} address={state} picture={picture} />;
+}
+
+interface EnlargedProps {
+  readonly name: string;
+  readonly address: string;
+  readonly picture: ReactElement;
+}
+
+/** A large picture opens over everything with a press on it, or on its key. */
+function Enlarged({ name, address, picture }: EnlargedProps): ReactElement {
+  const palette = usePalette();
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <>
+      <View {...{ onClick: () => setIsOpen(true) }}>
+        {picture}
+        <IconPress
+          icon={mdiMagnifyPlusOutline}
+          label={`Enlarge ${name.toLowerCase()}`}
+          onPress={() => setIsOpen(true)}
+          style={[sheet.enlarge, { backgroundColor: palette.card }]}
+        />
+      </View>
+      {/* Beside it, so that what is pressed there is no press on the picture. */}
+      {isOpen ? <PhotoViewer address={address} name={name} onClose={() => setIsOpen(false)} /> : null}
+    </>
   );
 }
 
@@ -44,4 +72,5 @@ const sheet = StyleSheet.create({
   picture: { width: '100%', height: '100%' },
   small: { width: 64, height: 64 },
   large: { width: '100%', maxHeight: 560 },
+  enlarge: { position: 'absolute', right: 4, bottom: 4 },
 });

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { isUnusual } from '@oilcan/core/readings';
-import { digitsInWords } from '../../words/digits';
 
 interface AskedAbout {
   /** What is asked about the value as it is typed; null where it is not unusual, or nobody tried to keep it yet. */
@@ -10,7 +9,7 @@ interface AskedAbout {
   readonly mayKeep: () => boolean;
 }
 
-/** A value far off the usual is asked about once, with its digits in words, and then kept. */
+/** A value far off the usual is asked about once, with what the last ones were, and then kept. */
 export function useAskedAbout(
   point: Pick<MeasuringPoint, 'latest' | 'decimals' | 'unit'> | undefined,
   text: string,
@@ -22,7 +21,7 @@ export function useAskedAbout(
   return {
     question:
       isFar && asked === text
-        ? `${digitsInWords(text)} ${point.unit}: that is far off the last values. Keep it if it is right.`
+        ? `${text} ${point.unit}? ${lastSaid(earlier, point.decimals)} Keep it if it is right.`
         : null,
     mayKeep: () => {
       if (!isFar || asked === text) return true;
@@ -30,4 +29,12 @@ export function useAskedAbout(
       return false;
     },
   };
+}
+
+/** What the last values were: `The last 5 were 62 to 71.` */
+function lastSaid(earlier: readonly number[], decimals: number): string {
+  const [low, high] = [Math.min(...earlier), Math.max(...earlier)].map((value) => value.toFixed(decimals));
+  return low === high
+    ? `The last ${earlier.length} were all ${low ?? ''}.`
+    : `The last ${earlier.length} were ${low ?? ''} to ${high ?? ''}.`;
 }

@@ -93,12 +93,12 @@ describe('the Reading sheet', () => {
     expect(await readings()).toEqual([['p2', 4]]);
   });
 
-  it('asks once about a value far off the usual, with its digits in words, and then keeps it', async () => {
+  it('asks once about a value far off the usual, with what the last were, and then keeps it', async () => {
     const latest = [61, 62, 61, 63, 62].map((value, index) => ({ at: minutesLater(index - 10), value }));
     await open([...smallWorks({ state: 'underway' }), put('points', aPoint({ latest }))]);
     await keys('6');
     await press('Keep 6 °C');
-    expect(words()).toContain('Six °C: that is far off the last values. Keep it if it is right.');
+    expect(words()).toContain('6 °C? The last 5 were 61.0 to 63.0. Keep it if it is right.');
     expect(await readings()).toEqual([]);
     await press('Keep 6 °C');
     expect(await readings()).toEqual([[aPoint().id, 6]]);

@@ -21,7 +21,7 @@ import {
 import type { Records } from '../../records/records';
 import { fileField } from '../files/file-field';
 import { LONGEST_VOICE_SECONDS } from './attachments-entries';
-import { FILE_BYTES_LIMIT, isSound, pictureTypes, soundTypes } from '../files/files';
+import { FILE_BYTES_LIMIT, fileTypes, isData, isSound, soundTypes } from '../files/files';
 import type { Asset } from '../plant/plant';
 import { onEntry } from '../work/amendment';
 import type { EntryContent } from '../work/entries';
@@ -71,7 +71,7 @@ const addFile = defineOperation({
     workOrderId: idField<WorkOrderId>(),
     assetId: idFieldIfAny<AssetId>(),
     fileId: fileField(),
-    mediaType: choiceField([...pictureTypes, ...soundTypes, 'application/pdf']),
+    mediaType: choiceField(fileTypes),
     name: textField(LONGEST_LINE),
     bytes: wholeField().min(1).max(FILE_BYTES_LIMIT),
   }),
@@ -158,8 +158,10 @@ const keepDocument = defineOperation({
     const found = await findForMachine(records, args, context);
     if (!found.ok) return found;
     const { content, asset } = found.value;
-    if (content.kind !== 'file' || isSound(content.mediaType)) return refuse('not_found', { what: 'file' }, 'entryId');
+    if (content.kind !== 'file') return refuse('not_found', { what: 'file' }, 'entryId');
     const { fileId, name, bytes, mediaType } = content;
+    // What is only heard, or never opened here, is no document to look into.
+    if (isSound(mediaType) || isData(mediaType)) return refuse('not_found', { what: 'file' }, 'entryId');
     // Kept twice, it is one document.
     const document = { id: `kept-${args.entryId}`, siteId: asset.siteId, assetId: asset.id };
     await records.put('documents', { ...document, name, mediaType, bytes, fileId });

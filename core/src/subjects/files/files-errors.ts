@@ -7,7 +7,10 @@ export const filesErrors = {
     (v) => `The server has ${v['received']} bytes of this file. Go on from there.`,
   ),
   file_damaged: defineError(422, 'The file that arrived is not the one that was sent. Send it again from the start.'),
-  file_type_unsupported: defineError(415, 'Only pictures (JPEG, PNG, WebP), PDF and sound are taken.'),
+  file_type_unsupported: defineError(
+    415,
+    'Only pictures (JPEG, PNG, WebP), PDF, sound, text, tables and office files are taken.',
+  ),
   picture_unsupported: defineError(415, 'Only pictures (JPEG, PNG, WebP) are taken here.'),
   too_many_unfinished_files: defineError(
     409,

@@ -1,5 +1,5 @@
 import { asId } from '../../kernel/ids';
-import { fileTypeOf, isFileId, isForeignPicture, pictureTypeOf } from './files';
+import { fileTypeNamed, fileTypeOf, isFileId, isForeignPicture, pictureTypeOf } from './files';
 import { fileNamedBy } from '../../registry/operations';
 
 const sha = 'e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855';
@@ -20,11 +20,28 @@ describe('files', () => {
     ['\0\0\0\u0018ftypheic', null],
     ['\0\0\0\u0018ftypavif', null],
     ['MZ', null],
-    ['<html>', null],
+    // Kept as text and never shown as a page.
+    ['<html>', 'text/plain'],
+    ['Date;Value\r\n1.12.;4,7\r\n', 'text/plain'],
+    ['\u00d6l gewechselt', 'text/plain'],
+    // ZIP: APPNOTE 6.3.10, section 4.3.7; compound file: [MS-CFB] section 2.2.
+    ['PK\u0003\u0004', 'application/zip'],
+    ['\u00d0\u00cf\u0011\u00e0\u00a1\u00b1\u001a\u00e1', 'application/x-ole-storage'],
+    ['\u0000\u0001\u0002binary', null],
   ])('that begin with %j are %s', (text, type) => {
     const bytes = Uint8Array.from(text, (character) => character.charCodeAt(0));
     expect(fileTypeOf(bytes)).toBe(type);
     expect(isForeignPicture(bytes)).toBe(/heic|avif/.test(text));
+  });
+
+  it('are no text where their name says that they are something else', () => {
+    const text = new TextEncoder().encode('nothing but words');
+    expect(['notes.txt', 'values.csv', 'README'].map((name) => fileTypeNamed(name, text))).toEqual(
+      Array(3).fill('text/plain'),
+    );
+    expect(['holiday.jpg', 'Manual.PDF', 'list.xlsx', 'run.exe'].map((name) => fileTypeNamed(name, text))).toEqual(
+      Array(4).fill(null),
+    );
   });
 
   it('go before the operation that names them', () => {

@@ -12,11 +12,25 @@ export function isSound(type: string): type is SoundType {
   return soundTypes.some((each) => each === type);
 }
 
+/**
+ * What is kept and handed on as it is, and never opened here: text with all its tables, and what office programs write, which is a ZIP
+ * (ISO/IEC 29500-2, ISO/IEC 26300-2) or, from older ones, a compound file.
+ */
+export const dataTypes = ['text/plain', 'application/zip', 'application/x-ole-storage'] as const;
+export type DataType = (typeof dataTypes)[number];
+
 /** Everything that may be brought as a file. */
-export type FileType = PictureType | SoundType | 'application/pdf';
+export const fileTypes = [...pictureTypes, ...soundTypes, 'application/pdf', ...dataTypes] as const;
+export type FileType = (typeof fileTypes)[number];
+
+export function isData(type: string): type is DataType {
+  return dataTypes.some((each) => each === type);
+}
 
 /** Bytes of the largest file that is taken. */
 export const FILE_BYTES_LIMIT = 16 * 1024 * 1024;
+/** So many bytes at its beginning say what a file is. */
+export const FILE_HEAD_BYTES = 1024;
 /** Bytes that are sent at once, so that little is lost when the signal goes. */
 export const FILE_PIECE_BYTES = 256 * 1024;
 
@@ -53,7 +67,33 @@ export function fileTypeOf(bytes: Uint8Array): FileType | null {
   if (startsWith([0x25, 0x50, 0x44, 0x46, 0x2d])) return 'application/pdf';
   if (startsWith([0x1a, 0x45, 0xdf, 0xa3])) return 'audio/webm';
   if (startsWith([0x4f, 0x67, 0x67, 0x53])) return 'audio/ogg';
-  return brandOf(bytes) !== null && !isForeignPicture(bytes) ? 'audio/mp4' : null;
+  if (startsWith([0x50, 0x4b, 0x03, 0x04])) return 'application/zip';
+  if (startsWith([0xd0, 0xcf, 0x11, 0xe0, 0xa1, 0xb1, 0x1a, 0xe1])) return 'application/x-ole-storage';
+  if (brandOf(bytes) !== null) return isForeignPicture(bytes) ? null : 'audio/mp4';
+  // A program is not taken for a text, however short it is.
+  return !startsWith([0x4d, 0x5a]) && isText(bytes) ? 'text/plain' : null;
+}
+
+/** What no text holds: control characters, but for tabs, new lines and new pages. */
+// eslint-disable-next-line no-control-regex -- they are what is looked for
+const NO_TEXT = /[\u0000-\u0008\u000b\u000e-\u001f\u007f]/;
+
+/** Whether these bytes begin a text in UTF-8, or in one of the older sets of eight bits, of which no byte is a control character. */
+function isText(bytes: Uint8Array): boolean {
+  if (bytes.length === 0) return false;
+  // The last letter may be cut off with the bytes that are looked at.
+  const text = new TextDecoder('utf-8').decode(bytes, { stream: true });
+  return !NO_TEXT.test(text);
+}
+
+/** What the ending of a name says that a file is no text, whatever its bytes are. */
+const NO_TEXT_NAME =
+  /\.(?:jpe?g|png|webp|gif|heic|avif|bmp|tiff?|pdf|zip|docx?|xlsx?|pptx?|od[tsp]|mp[34]|m4a|ogg|webm|wav|exe|dll|com|scr|msi)$/i;
+
+/** As `fileTypeOf`, of a file whose name is known: a picture of which only text came is damaged, and no text. */
+export function fileTypeNamed(name: string, bytes: Uint8Array): FileType | null {
+  const type = fileTypeOf(bytes);
+  return type === 'text/plain' && NO_TEXT_NAME.test(name.trim()) ? null : type;
 }
 
 /** The brand of an ISO base media file; null for none. */

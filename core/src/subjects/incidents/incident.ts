@@ -33,7 +33,7 @@ export interface IncidentNote {
   readonly voice?: ReportVoice;
 }
 
-/** Somebody was hurt, or nearly; something was damaged, or something got into nature. Only those whom it concerns see it. */
+/** Somebody was hurt, or nearly; something was damaged, or something was spilled or released. Only those whom it concerns see it. */
 export interface Incident {
   readonly id: IncidentId;
   /** `P-311`, of the same numbers as reports. */

@@ -38,7 +38,7 @@ const optionalSignature = yup
   .nullable()
   .defined() as unknown as yup.Schema<Signature | null>;
 
-/** Somebody was hurt, or nearly; something was damaged, or got into nature. Its id is that of the operation. */
+/** Somebody was hurt, or nearly; something was damaged, or spilled or released. Its id is that of the operation. */
 const makeIncident = defineOperation({
   label: 'this incident',
   // Who may read of it is fewer than who may read the log.

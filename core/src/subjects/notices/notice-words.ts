@@ -100,7 +100,7 @@ const incidentWords = {
   injury: 'somebody was hurt',
   nearMiss: 'a near miss',
   damage: 'something was damaged',
-  environment: 'something got into nature',
+  environment: 'something was spilled or released',
 } as const;
 
 /** What a notice tells beside its headline; empty for nothing more. */

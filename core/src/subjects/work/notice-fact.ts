@@ -38,7 +38,7 @@ export type NoticeFact =
   | { readonly is: 'timeMissing' }
   /** What became of a report, with words of whoever did it or the number of the work on it. */
   | { readonly is: 'report'; readonly became: ReportBecame; readonly words: string }
-  /** Somebody was hurt, or nearly; something was damaged, or got into nature. */
+  /** Somebody was hurt, or nearly; something was damaged, or spilled or released. */
   | { readonly is: 'incident'; readonly kind: 'injury' | 'nearMiss' | 'damage' | 'environment' }
   /** Steps that are somebody's own now. */
   | { readonly is: 'share'; readonly steps: number }

@@ -5,6 +5,12 @@ export const MOST_ENLARGED = 6;
 
 const within = (scale: number): number => Math.max(1, Math.min(MOST_ENLARGED, scale));
 
+/** The steps of the two keys; fingers stop anywhere between. */
+const scales = [1, 1.5, 2, 3, 4, MOST_ENLARGED] as const;
+
+export const smallerThan = (scale: number): number => scales.findLast((each) => each < scale) ?? 1;
+export const largerThan = (scale: number): number => scales.find((each) => each > scale) ?? MOST_ENLARGED;
+
 interface Point {
   readonly x: number;
   readonly y: number;
