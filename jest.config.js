@@ -26,6 +26,7 @@ module.exports = {
     node('paper'),
     node('server'),
     node('simulation', '.'),
+    node('bench', '.'),
     {
       displayName: 'app',
       rootDir: `${__dirname}/app`,

@@ -1,3 +1,5 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { benchDesk } from './desk.mjs';
 import { benchDigest } from './digest.mjs';
 import { benchFinishing, benchManyFinished, benchRecordPaper } from './finishing.mjs';
@@ -11,6 +13,18 @@ import { benchPlans } from './plans.mjs';
 import { benchFind, benchPast } from './preparing.mjs';
 import { benchGuestPage, benchKnown, benchReporters } from './raising.mjs';
 import { benchRecording } from './recording.mjs';
+import { takeMeasured } from './report.mjs';
+import {
+  fellBehind,
+  isReached,
+  merged,
+  nameOf,
+  resultsOf,
+  tableOf,
+  withTable,
+  type Measured,
+  type Result,
+} from './results';
 import { benchReadings, benchRounds } from './rounds.mjs';
 import { benchSize } from './size.mjs';
 
@@ -40,7 +54,45 @@ const benches = {
   'guest-page': benchGuestPage,
   reporters: benchReporters,
 };
-const wanted = process.argv.slice(2);
+/** So many times each is measured: fewer say nothing of how far they lie apart. */
+const USUAL_RUNS = 3;
+const KEPT = 'docs/benchmarks.json';
+const DOCUMENT = 'docs/BENCHMARKS.md';
+
+const asked = process.argv.slice(2);
+const runs = Number(/^--runs=(\d+)$/.exec(asked.find((each) => each.startsWith('--runs=')) ?? '')?.[1] ?? USUAL_RUNS);
+const wanted = asked.filter((each) => !each.startsWith('--'));
+const commit = execFileSync('git', ['rev-parse', '--short', 'HEAD']).toString().trim();
+const day = new Date().toISOString().slice(0, 10);
+const before = JSON.parse(readFileSync(KEPT, 'utf8')) as Result[];
+const now: Result[] = [];
+let failed = 0;
 for (const [name, bench] of Object.entries(benches)) {
-  if (wanted.length === 0 || wanted.includes(name)) await bench();
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const measured: Measured[][] = [];
+  for (let run = 0; run < runs; run += 1) {
+    try {
+      await bench();
+    } catch (error) {
+      // One that fails is told of, and takes no other with it.
+      failed += 1;
+      process.stdout.write(`${name} FAILED: ${String(error)}\n`);
+    }
+    measured.push(takeMeasured());
+  }
+  now.push(...resultsOf(measured, { day, commit }));
 }
+const results = merged(before, now);
+writeFileSync(KEPT, `${JSON.stringify(results, null, 2)}\n`);
+writeFileSync(DOCUMENT, withTable(readFileSync(DOCUMENT, 'utf8'), tableOf(results)));
+const behind = fellBehind(before, now);
+for (const { before: earlier, now: result } of behind)
+  process.stdout.write(
+    `FELL BEHIND: ${nameOf(result)}: ${earlier.ratio.median.toFixed(2)} on ${earlier.day} (${earlier.commit}), now ${result.ratio.median.toFixed(2)}\n`,
+  );
+for (const result of now)
+  if (isReached(result) === false) process.stdout.write(`NOT REACHED: ${nameOf(result)} (${result.aim})\n`);
+process.stdout.write(
+  `${now.length} measured, ${behind.length} fell behind, ${failed} failed. Written to ${DOCUMENT}.\n`,
+);
+process.exitCode = failed > 0 ? 1 : 0;

@@ -1,3 +1,5 @@
+import type { Measured } from './results';
+
 /** The middle value. */
 export function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);
@@ -10,7 +12,14 @@ export function percentile(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor((sorted.length * share) / 100))] ?? Number.NaN;
 }
 
-/** One line: what was measured, what it is compared with in the same run, and the ratio. */
+const measured: Measured[] = [];
+
+/** What was measured since this was asked last. */
+export function takeMeasured(): Measured[] {
+  return measured.splice(0);
+}
+
+/** One line, and one row of the table: what was measured, what it is compared with in the same run, and the ratio. */
 export function report(
   what: string,
   value: number,
@@ -19,6 +28,7 @@ export function report(
   unit: string,
   aim: string,
 ): void {
+  measured.push({ what, reference, unit, aim, value, referenceValue });
   const ratio = (value / referenceValue).toFixed(2);
   process.stdout.write(
     `${what}: ${round(value)} ${unit}; ${reference}: ${round(referenceValue)} ${unit}; ratio ${ratio} (${aim})\n`,
