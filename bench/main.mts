@@ -81,10 +81,11 @@ for (const [name, bench] of Object.entries(benches)) {
     measured.push(takeMeasured());
   }
   now.push(...resultsOf(measured, { day, commit }));
+  // After each, so that what was measured stays when a later one is stopped.
+  const results = merged(before, now);
+  writeFileSync(KEPT, `${JSON.stringify(results, null, 2)}\n`);
+  writeFileSync(DOCUMENT, withTable(readFileSync(DOCUMENT, 'utf8'), tableOf(results)));
 }
-const results = merged(before, now);
-writeFileSync(KEPT, `${JSON.stringify(results, null, 2)}\n`);
-writeFileSync(DOCUMENT, withTable(readFileSync(DOCUMENT, 'utf8'), tableOf(results)));
 const behind = fellBehind(before, now);
 for (const { before: earlier, now: result } of behind)
   process.stdout.write(

@@ -2,3 +2,4 @@
 export { BeforeOpening, DangersThere } from './dangers-there';
 export { HazardSheet } from './hazard-sheet';
 export { useIsPrepared } from './use-is-prepared';
+export { useMayRecord, useOnlyWrites } from './use-may-record';

@@ -1,6 +1,7 @@
 import { standingOf } from '@oilcan/core/work';
-import { smallWorks, workId } from '@oilcan/core/testing';
-import { press, type, words } from '../../testing/hands';
+import { screen } from '@testing-library/react';
+import { ann, lea, smallWorks, workId } from '@oilcan/core/testing';
+import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { TimeSheet } from './time-sheet';
 
@@ -20,6 +21,9 @@ const labor = async () =>
     content.minutes,
     content.timeType,
   ]);
+
+const isChecked = (name: string): boolean =>
+  screen.getByRole('checkbox', { name }).getAttribute('aria-checked') === 'true';
 
 describe('the Time sheet', () => {
   it('takes how long, which ends now', async () => {
@@ -58,5 +62,32 @@ describe('the Time sheet', () => {
     await press(/^Keep/);
     expect(words()).toContain(sentence);
     expect([onClose.mock.calls.length, await labor()]).toEqual([0, []]);
+  });
+});
+
+describe('time that a lead writes down', () => {
+  const hazards = [{ id: 'rotating', hazard: 'Drive starts', control: 'Lock out' }];
+
+  it('is of whom they choose, and asks for the hazards only where it is their own', async () => {
+    await works.close();
+    works = await TestWorks.open(smallWorks({ state: 'underway', hazards }), lea);
+    await works.show(<OnWork>{(work) => <TimeSheet work={work} onClose={onClose} />}</OnWork>);
+    await type('How long', '1h');
+    expect(canPress(/^Keep/)).toBe(false);
+    await press('Ann', 'checkbox');
+    expect(isChecked('Me')).toBe(false);
+    await press(/^Keep/);
+    expect(standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor')).toMatchObject([
+      { by: lea.id, content: { personId: ann.id, minutes: 60 } },
+    ]);
+  });
+
+  it('stays theirs as well where they chose themselves', async () => {
+    await works.close();
+    works = await TestWorks.open(smallWorks({ state: 'underway' }), lea);
+    await works.show(<OnWork>{(work) => <TimeSheet work={work} onClose={onClose} />}</OnWork>);
+    await press('Ann', 'checkbox');
+    await press('Me', 'checkbox');
+    expect([isChecked('Me'), isChecked('Ann')]).toEqual([true, true]);
   });
 });

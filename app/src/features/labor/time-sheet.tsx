@@ -11,6 +11,7 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { timeTypeWords } from '../../words/work-words';
+import { useIsPrepared, useOnlyWrites } from '../hazards';
 import { OverlapLines } from './overlap-lines';
 import { noTime, readTime, typedTime, type TypedTime } from './read-time';
 import { TimeFields } from './time-fields';
@@ -30,7 +31,15 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
   const isLead = usePhone((state) => state.person !== null && hasRole(state.person, ['lead']));
   const [present] = useState(now);
   const [timeType, setTimeType] = useState<TimeType>('regular');
+  const isPrepared = useIsPrepared(work);
   const [whose, setWhose] = useState<readonly PersonId[]>([me]);
+  // Who only writes down what others did is there at first because somebody must be, and goes with the first who is chosen.
+  const [isMeChosen, setIsMeChosen] = useState(!useOnlyWrites(work));
+  const choose = (chosen: readonly PersonId[]): void => {
+    const added = chosen.find((id) => !whose.includes(id));
+    if (added === me || !chosen.includes(me)) setIsMeChosen(true);
+    setWhose(added === undefined || isMeChosen || added === me ? chosen : chosen.filter((id) => id !== me));
+  };
   const [tradeId, setTradeId] = useState<string | null>(null);
   const zone = settings?.zone ?? 'utc';
   const { form, submit, refusal } = useOperationForm({
@@ -63,6 +72,7 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
         <Button
           rank="primary"
           word={read.ok && read.minutes > 0 ? `Keep ${formatDuration(read.minutes)}` : 'Keep'}
+          cannot={whose.includes(me) && !isPrepared && 'Read the hazards of this job first, or say whose time it was.'}
           onPress={submit}
         />
       }
@@ -85,7 +95,7 @@ export function TimeSheet({ work, first = noTime, onClose }: Props): ReactElemen
           />
         ))}
       </Choices>
-      <WhoseTime work={work} whose={whose} onChange={setWhose} />
+      <WhoseTime work={work} whose={whose} onChange={choose} />
       {isLead ? (
         <Choices label="By the rate of">
           <Choice word="Their own trade" isChosen={tradeId === null} onPress={() => setTradeId(null)} />

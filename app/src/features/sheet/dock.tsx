@@ -6,7 +6,7 @@ import { Press } from '../../ui/press';
 import { CORNER, GAP, RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { useIsPrepared } from '../hazards';
+import { useIsPrepared, useMayRecord } from '../hazards';
 import { useCommand } from '../keys/commands';
 import { ClockButton, ClockLine } from '../labor';
 import { AtMachine } from '../rounds';
@@ -45,8 +45,9 @@ export function Dock({
   const isWide = useIsWide();
   const isNarrow = useIsNarrow();
   const isPrepared = useIsPrepared(work);
+  const mayRecord = useMayRecord(work);
   const press = ({ name, countsAsWorking }: DockItem): void => {
-    if (!isPrepared && countsAsWorking) onHazards();
+    if (!mayRecord && countsAsWorking) onHazards();
     else onOpen(name);
   };
   const close = useCallback((): void => onOpen(null), [onOpen]);
@@ -82,12 +83,12 @@ export function Dock({
 /** The line above the dock: several things written at once, a break, and the clocks of mates. */
 export function DockLine({ work, onHazards }: Pick<Props, 'work' | 'onHazards'>): ReactElement | null {
   const isWide = useIsWide();
-  const isPrepared = useIsPrepared(work);
+  const mayRecord = useMayRecord(work);
   if (!isOpen(work.state)) return null;
   return (
     <View style={[sheet.line, isWide && sheet.lineWide]}>
       <AtMachine work={work}>
-        {(here) => <ShorthandLine work={here} isPrepared={isPrepared} onHazards={onHazards} />}
+        {(here) => <ShorthandLine work={here} isPrepared={mayRecord} onHazards={onHazards} />}
       </AtMachine>
       <ClockLine work={work} />
     </View>

@@ -11,7 +11,7 @@ import { Field } from '../../ui/field';
 import { piece } from '../../ui/piece';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { useIsPrepared } from '../hazards';
+import { useMayRecord } from '../hazards';
 import { AmountSheet } from './amount-sheet';
 import { findParts } from './find-parts';
 import { FoundRow, InstalledRow, PlannedRow, UsualRow, type Chosen } from './part-lines';
@@ -47,7 +47,7 @@ interface Props {
 export function PartSheet({ work, about, onClose }: Props): ReactElement {
   const kit = useKitLines(work);
   const parts = useTable('parts');
-  const isPrepared = useIsPrepared(work);
+  const isPrepared = useMayRecord(work);
   const given = useRow('parts', about as PartId | undefined);
   const [find, setFind] = useState('');
   const [over, setOver] = useState<Over | null>(given === undefined ? null : { is: 'amount', part: given });

@@ -2,17 +2,32 @@ import type { PersonId, WorkOrderId } from '../../kernel/ids';
 import { hasRole } from '../../operations/actor';
 import { refuse, rowNamed, type Found, type OperationContext, type RowName } from '../../operations/operation';
 import type { Records } from '../../records/records';
+import type { Crew, Person } from '../people/people';
+import { isAssignedTo, type Given } from '../work/assignment';
 import { waitsForGoAhead } from '../work/waits-for-go-ahead';
 import { changeState, findOpenWork } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
 import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
 
-/** Whether somebody goes to work now, or says what was done: that may have been before the work order was raised. */
-export type Begins = 'now' | 'recorded';
+/**
+ * Whether somebody goes to work now, or says what was done: that may have been before the work order was raised, and may have been done by
+ * others.
+ */
+export type Begins = 'now' | 'recorded' | 'of others';
+
+/** Whether somebody can only be writing down what others did: a lead who does not have the work. Hazards bind who works. */
+export function onlyWrites(work: Given, person: Pick<Person, 'id' | 'roles'>, crew: Crew | undefined): boolean {
+  return hasRole(person, ['lead']) && !isAssignedTo(work, person.id, crew);
+}
+
+async function writesForOthers(records: Records, work: WorkOrder, { person }: OperationContext): Promise<boolean> {
+  const crew = work.crewId === null ? undefined : await records.get('crews', work.crewId);
+  return onlyWrites(work, person, crew);
+}
 
 /**
- * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know, no go-ahead is waited
- * for, and the work order goes from Ready to Underway by it, and is put off no more. On a work order that was raised as done already,
+ * As `findOpenWork`, for what counts as working: the person has acknowledged the hazards of which they could know (or only writes down what
+ * others did), no go-ahead is waited for, and the work order goes from Ready to Underway by it, and is put off no more. On a work order that was raised as done already,
  * what was done is only recorded, and nobody goes to work until a lead has handed it back.
  */
 export async function beginWork(
@@ -29,6 +44,8 @@ export async function beginWork(
   }
   if (waitsForGoAhead(found.value) && !hasRole(context.person, ['lead']))
     return refuse('waits_for_go_ahead', { number: found.value.number }, 'workOrderId');
+  if (begins === 'of others' && (await writesForOthers(records, found.value, context)))
+    return begun(records, found.value, context);
   const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
   if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knownUntil))) {
     return refuse('hazards_not_acknowledged');

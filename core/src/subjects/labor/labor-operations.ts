@@ -101,18 +101,25 @@ const addLabor = defineOperation({
 async function workForTime(
   records: Records,
   id: WorkOrderId,
-  { personId, startedAt }: { readonly personId: PersonId; readonly startedAt: string },
+  {
+    personId,
+    startedAt,
+    alsoFor = [],
+  }: {
+    readonly personId: PersonId;
+    readonly startedAt: string;
+    readonly alsoFor?: readonly PersonId[] | undefined;
+  },
   context: OperationContext,
 ): Promise<Found<WorkOrder>> {
   const isOwed = owesTime(await records.get('workOrders', id), personId);
   if (isOwed) return findOwnWork(records, id, context);
   const work = await records.get('workOrders', id);
-  return beginWork(
-    records,
-    id,
-    work !== undefined && parseInstant(startedAt) >= work.createdAt ? 'now' : 'recorded',
-    context,
-  );
+  // On what was raised as done already, time since then would be work that nobody is to do.
+  if (work !== undefined && parseInstant(startedAt) >= work.createdAt && work.wasDoneBefore === true)
+    return beginWork(records, id, 'now', context);
+  const isOwn = [personId, ...alsoFor].includes(context.person.id);
+  return beginWork(records, id, isOwn ? 'recorded' : 'of others', context);
 }
 
 /** Time is booked by the trade of its person; a lead may choose another of the trades there are. */

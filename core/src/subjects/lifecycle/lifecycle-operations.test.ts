@@ -7,10 +7,12 @@ import {
   aSite,
   aStep,
   aWorkOrder,
+  binId,
   bob,
   lea,
   noon,
   otherSite,
+  partId,
   put,
   someSettings,
   workId,
@@ -38,6 +40,23 @@ describe('hazards', () => {
     );
     expect(codeOf(await works.do('clock.start', onWork))).toBe('accepted');
     expect(codeOf(await works.do('clock.start', onWork, bob))).toBe('hazards_not_acknowledged');
+  });
+
+  it('bind who works, and not a lead who writes down what others did', async () => {
+    const part = { ...onWork, partId, binId, quantity: 1_000 };
+    const tick = { ...onWork, stepId: aStep(1).id, answer: { type: 'tick' as const } };
+    const works = new Works({ hazards, personIds: [ann.id] }, [aStep(1)]);
+    expect(codeOf(await works.do('labor.add', laborOf(30), lea))).toBe('accepted');
+    expect(codeOf(await works.do('part.use', part, lea))).toBe('accepted');
+    expect(codeOf(await works.do('step.answer', tick, lea))).toBe('accepted');
+    // Their own time is work, alone or along with others, and so is a clock.
+    for (const own of [{ personId: lea.id }, { alsoFor: [lea.id] }])
+      expect(codeOf(await works.do('labor.add', { ...laborOf(30), ...own }, lea))).toBe('hazards_not_acknowledged');
+    expect(codeOf(await works.do('clock.start', onWork, lea))).toBe('hazards_not_acknowledged');
+    // A lead who has the job works on it, and a technician always does.
+    const own = new Works({ hazards, personIds: [ann.id, lea.id] }, [aStep(1)]);
+    expect(codeOf(await own.do('part.use', part, lea))).toBe('hazards_not_acknowledged');
+    expect(codeOf(await own.do('labor.add', { ...laborOf(30), personId: bob.id }))).toBe('hazards_not_acknowledged');
   });
 
   it('are acknowledged as they now stand, all of them', async () => {

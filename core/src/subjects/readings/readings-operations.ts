@@ -129,7 +129,7 @@ async function findPoint(
   { workOrderId, pointId }: { readonly workOrderId: WorkOrderId; readonly pointId: PointId },
   context: OperationContext,
 ): Promise<FoundPoint | Refusal> {
-  const begun = await beginWork(records, workOrderId, 'recorded', context);
+  const begun = await beginWork(records, workOrderId, 'of others', context);
   if (!begun.ok) return begun;
   const point = await records.get('points', pointId);
   if (point === undefined || !context.person.siteIds.includes(point.siteId)) {

@@ -42,7 +42,7 @@ const answerStep = defineOperation({
   mend: { fields: { answer: 'numberAnswer' }, keepsTime: true },
   upgrades: [{ to: 8, change: (args) => ({ ...args, answer: answerUpgraded(args['answer']) }) }],
   apply: async (records, args, context) => {
-    const begun = await beginWork(records, args.workOrderId, 'recorded', context);
+    const begun = await beginWork(records, args.workOrderId, 'of others', context);
     if (!begun.ok) return begun;
     const found = await findStep(records, args.stepId, args.workOrderId);
     if (!found.ok) return found;

@@ -65,7 +65,7 @@ const usePart = defineOperation({
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
   upgrades: [],
   apply: async (records, args, context) => {
-    const begun = await beginWork(records, args.workOrderId, 'recorded', context);
+    const begun = await beginWork(records, args.workOrderId, 'of others', context);
     if (!begun.ok) return begun;
     const content = await partContent(records, args, context);
     if (!content.ok) return content;
@@ -170,7 +170,7 @@ const takeOutPart = defineOperation({
   mend: { fields: {}, keepsTime: true },
   upgrades: [],
   apply: async (records, { workOrderId, comesOut }, context) => {
-    const begun = await beginWork(records, workOrderId, 'recorded', context);
+    const begun = await beginWork(records, workOrderId, 'of others', context);
     return begun.ok ? takeOut(records, begun.value, comesOut, context) : begun;
   },
 });
