@@ -121,6 +121,9 @@ export async function openWorks(lines: readonly string[]): Promise<LargeWorks> {
     await page.getByRole('button', { name }).click();
     await filled;
     await page.getByText('All sent').waitFor({ timeout: 120_000 });
+    // Wherever somebody begins, what is measured begins at the work.
+    await page.goto('/shift');
+    await page.getByText('All sent').waitFor();
     return page;
   };
   return {

@@ -28,7 +28,9 @@ export function report(
   unit: string,
   aim: string,
 ): void {
-  measured.push({ what, reference, unit, aim, value, referenceValue });
+  // What else is said of this run names no other measurement.
+  const named = what.replace(/\s*\([^)]*percentile[^)]*\)/, '');
+  measured.push({ what: named, reference, unit, aim, value, referenceValue });
   const ratio = (value / referenceValue).toFixed(2);
   process.stdout.write(
     `${what}: ${round(value)} ${unit}; ${reference}: ${round(referenceValue)} ${unit}; ratio ${ratio} (${aim})\n`,

@@ -71,6 +71,8 @@ test('Wrap up', async ({ open }) => {
 test('a line of shorthand', async ({ open }) => {
   const page = await open(ines);
   await atWork(page);
+  // The clock may have the focus already: whoever turns to the dock anew unfolds it.
+  await page.getByTestId('clock').blur();
   await page.getByTestId('clock').focus();
   await press(page, 'Write in one line');
   await page.getByLabel('What was done').fill('1.5h 2x seal-70 fault leak note grease was black');
