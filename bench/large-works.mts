@@ -173,7 +173,7 @@ export async function timeOfTick(page: Page): Promise<number> {
 
 /** Opens the first job with hazards and reads them, so that its steps can be ticked. */
 export async function beginJob(page: Page): Promise<void> {
-  await page.getByLabel(/^Find/).fill('Gearbox output seal weeping');
+  await page.getByRole('searchbox').first().fill('Gearbox output seal weeping');
   await page
     .getByRole('link', { name: /Gearbox output seal weeping oil/ })
     .first()

@@ -13,8 +13,15 @@ export async function benchFind(): Promise<void> {
   const plant = await keystrokes(page, 'input[aria-label="Find a machine"]');
   report('a keystroke among 20,000 machines, 95th percentile', plant, 'limit', 30, 'ms', 'aim: 1.0 or less');
   await page.goto('/shift');
-  const shift = await keystrokes(page, 'input[aria-label="Find a job, part or report"]');
-  report('a keystroke among 5,000 jobs, the same', shift, 'limit', 30, 'ms', 'aim: 1.0 or less');
+  const shift = await keystrokes(page, 'input[aria-label="Find anything"]');
+  report(
+    'a keystroke among 5,000 open jobs and all that is found, the same',
+    shift,
+    'limit',
+    30,
+    'ms',
+    'aim: 1.0 or less',
+  );
   await close();
 }
 
