@@ -2,13 +2,13 @@ import type { ReactElement } from 'react';
 import type { Clock } from '@oilcan/core/labor';
 import { now, useSettings } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
-import { MomentField } from '../../forms/moment-field';
 import { TIME_HINT } from '../../forms/typed-words';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { StoppedAtField } from './stopped-at-field';
 import { firstWallTimeAfter } from './wall-time';
 
 /** A clock that ran for over a day was forgotten: when did the work really stop? */
@@ -43,17 +43,7 @@ export function ClockCorrectionSheet({
         The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. One entry holds
         at most 24 h.
       </Words>
-      <MomentField
-        control={form.control}
-        name="endedAt"
-        label="Stopped at"
-        hint="such as 15:30"
-        present={now()}
-        zone={settings.zone}
-        language={settings.language}
-        readAs={(typed) => firstWallTimeAfter(typed, clock.startedAt, settings.zone)}
-        autoFocus
-      />
+      <StoppedAtField control={form.control} clock={clock} settings={settings} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

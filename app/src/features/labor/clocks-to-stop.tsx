@@ -6,7 +6,6 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
-import { MomentField } from '../../forms/moment-field';
 import { TIME_HINT } from '../../forms/typed-words';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -14,6 +13,7 @@ import { Button } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { sayMoment } from '../../words/dates';
+import { StoppedAtField } from './stopped-at-field';
 import { firstWallTimeAfter } from './wall-time';
 import { useMe } from '../../data/use-me';
 import { List } from '../../ui/list';
@@ -91,17 +91,7 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
         It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as
         theirs, and {name} is told.
       </Words>
-      <MomentField
-        control={form.control}
-        name="endedAt"
-        label="Stopped at"
-        hint="such as 15:30"
-        present={now()}
-        zone={settings.zone}
-        language={settings.language}
-        readAs={(typed) => firstWallTimeAfter(typed, clock.startedAt, settings.zone)}
-        autoFocus
-      />
+      <StoppedAtField control={form.control} clock={clock} settings={settings} />
       <FormField control={form.control} name="reason" label="Why you stop it" />
       <FormRefusal sentence={refusal} />
     </BottomSheet>

@@ -6,14 +6,38 @@ import type { Records } from '../../records/records';
 import type { WorkOrder } from '../work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
 import { unitPriceAt } from './prices';
-import { stockLevelId, type MovementReason, type StockLevel } from './stock';
+import { stockLevelId, type Bin, type MovementReason, type Part, type StockLevel } from './stock';
 
 /** More than a million of anything is a slip of the finger. */
-export const MOST_AT_ONCE = 1e9;
+const MOST_AT_ONCE = 1e9;
 
 /** What an amount of a part costs at a price for one unit. */
 export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {
   return scaleAmount([unitPrice.minor, quantity], 1000, unitPrice.currency);
+}
+
+/** An amount of a part from a bin, as it is used or planned. */
+interface FromBin {
+  readonly partId: PartId;
+  readonly binId: BinId;
+  readonly quantity: Thousandths;
+}
+
+/** The part and the bin, where so much of the one can be meant from the other, by somebody who has its site. */
+export async function amountFromBin(
+  records: Records,
+  { partId, binId, quantity }: FromBin,
+  context: OperationContext,
+): Promise<Found<{ readonly part: Part; readonly bin: Bin }>> {
+  if (quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
+  if (quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
+  const part = await records.get('parts', partId);
+  if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
+  if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
+  const bin = await records.get('bins', binId);
+  if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
+    return refuse('not_found', { what: 'bin' }, 'binId');
+  return { ok: true, value: { part, bin } };
 }
 
 /**
@@ -24,21 +48,13 @@ export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {
  */
 export async function partContent(
   records: Records,
-  input: { readonly partId: PartId; readonly binId: BinId; readonly quantity: Thousandths },
+  input: FromBin,
   context: OperationContext,
   before?: Pick<PartContent, 'quantity' | 'unitPrice'>,
 ): Promise<Found<PartContent>> {
-  if (input.quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
-  if (input.quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
-  const part = await records.get('parts', input.partId);
-  if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
-  if (part.isWhole && input.quantity % 1000 !== 0) {
-    return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
-  }
-  const bin = await records.get('bins', input.binId);
-  if (bin === undefined || !context.person.siteIds.includes(bin.siteId)) {
-    return refuse('not_found', { what: 'bin' }, 'binId');
-  }
+  const possible = await amountFromBin(records, input, context);
+  if (!possible.ok) return possible;
+  const { part, bin } = possible.value;
   const level = await records.get('stock', stockLevelId(input.partId, input.binId));
   const onHand = (level?.onHand ?? 0) + (before?.quantity ?? 0) - input.quantity;
   const unitPrice = before?.unitPrice ?? (await unitPriceAt(records, part, bin.siteId));

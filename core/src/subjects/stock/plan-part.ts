@@ -5,7 +5,7 @@ import { accepted, defineOperation, refuse, rowNamed } from '../../operations/op
 import { findOpenWork, newEntry } from '../work/guards';
 import type { KitPart } from '../work/work-order';
 import { plannedAmount } from './kit';
-import { MOST_AT_ONCE } from './part-use';
+import { amountFromBin } from './part-use';
 
 /** A part was put among those that a job needs, another amount of it was planned, or it was left out. */
 export interface KitContent {
@@ -59,14 +59,9 @@ export const planPart = defineOperation({
   apply: async (records, { workOrderId, partId, binId, quantity, reason = '' }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
-    if (quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
-    if (quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
-    const part = await records.get('parts', partId);
-    if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
-    if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
-    const bin = await records.get('bins', binId);
-    if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
-      return refuse('not_found', { what: 'bin' }, 'binId');
+    const possible = await amountFromBin(records, { partId, binId, quantity }, context);
+    if (!possible.ok) return possible;
+    const { part } = possible.value;
     const work = found.value;
     const before = plannedAmount(work.kit.filter(isLine({ partId, binId })), part);
     if (before?.unit === part.unit && before.quantity === quantity) return accepted;

@@ -1,0 +1,34 @@
+import type { ReactElement } from 'react';
+import type { Control } from 'react-hook-form';
+import type { Clock } from '@oilcan/core/labor';
+import type { Settings } from '@oilcan/core/settings';
+import { now } from '../../data/store';
+import { MomentField } from '../../forms/moment-field';
+import { firstWallTimeAfter } from './wall-time';
+
+interface Props<Values extends { readonly endedAt: string }> {
+  readonly control: Control<Values>;
+  readonly clock: Pick<Clock, 'startedAt'>;
+  readonly settings: Pick<Settings, 'zone' | 'language'>;
+}
+
+/** When the work really stopped, of a clock that ran on: the first such time after it began. */
+export function StoppedAtField<Values extends { readonly endedAt: string }>({
+  control,
+  clock,
+  settings: { zone, language },
+}: Props<Values>): ReactElement {
+  return (
+    <MomentField
+      control={control}
+      name={'endedAt' as never}
+      label="Stopped at"
+      hint="such as 15:30"
+      present={now()}
+      zone={zone}
+      language={language}
+      readAs={(typed) => firstWallTimeAfter(typed, clock.startedAt, zone)}
+      autoFocus
+    />
+  );
+}
