@@ -43,7 +43,7 @@ export function ClockCorrectionSheet({
         The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. One entry holds
         at most 24 h.
       </Words>
-      <StoppedAtField control={form.control} clock={clock} settings={settings} />
+      <StoppedAtField control={form.control} name="endedAt" clock={clock} settings={settings} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

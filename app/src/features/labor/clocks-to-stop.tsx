@@ -91,7 +91,7 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
         It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as
         theirs, and {name} is told.
       </Words>
-      <StoppedAtField control={form.control} clock={clock} settings={settings} />
+      <StoppedAtField control={form.control} name="endedAt" clock={clock} settings={settings} />
       <FormField control={form.control} name="reason" label="Why you stop it" />
       <FormRefusal sentence={refusal} />
     </BottomSheet>

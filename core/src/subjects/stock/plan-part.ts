@@ -1,7 +1,7 @@
 import type { BinId, PartId, WorkOrderId } from '../../kernel/ids';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import { argsSchema, idField, textField, textFieldIfAny, wholeField } from '../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed } from '../../operations/operation';
+import { accepted, defineOperation, rowNamed } from '../../operations/operation';
 import { findOpenWork, newEntry } from '../work/guards';
 import type { KitPart } from '../work/work-order';
 import { plannedAmount } from './kit';
