@@ -56,11 +56,16 @@ module.exports = {
     {
       name: 'features-offer',
       severity: 'error',
-      comment: 'One feature uses another only through its index.ts, or its words.ts where it needs no screen of it.',
+      comment:
+        'One feature uses another only through its index.ts, its words.ts where it needs no screen of it, or its first-screen.ts.',
       from: { path: '^app/src/features/([^/]+)/', pathNot: ['\\.test\\.tsx?$', '^app/src/features/registry/'] },
       to: {
         path: '^app/src/features/([^/]+)/',
-        pathNot: [`^app/src/features/(?:${INFRASTRUCTURE})/`, '^app/src/features/$1/', '/(index|words)\\.tsx?$'],
+        pathNot: [
+          `^app/src/features/(?:${INFRASTRUCTURE})/`,
+          '^app/src/features/$1/',
+          '/(index|words|first-screen)\\.tsx?$',
+        ],
       },
     },
   ],

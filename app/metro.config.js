@@ -5,11 +5,15 @@ const config = getDefaultConfig(__dirname);
 
 /** Parts of the router that no screen here uses: its stacks, tabs, drawers and headers, previews of links, its own page for what failed, and the pages it shows to developers. */
 const unused =
-  /\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Unmatched|ErrorBoundary|Toast|DrawerRouter|TabRouter|StaticNavigation|createStaticNavigation|LinkWithPreview|HrefPreview|NativeTabTrigger|standard-navigation)$/;
+  /(^react-native-screens|\/(createNativeStackNavigator|stack-utils|bottom-tabs|Tabs|experimental-stack|Sitemap|Unmatched|ErrorBoundary|Toast|DrawerRouter|TabRouter|StaticNavigation|createStaticNavigation|LinkWithPreview|HrefPreview|NativeTabTrigger|standard-navigation))$/;
 const inRouter = /[\\/]expo-router[\\/]build[\\/]/;
 /** Animated lists and pictures, which nothing here uses, and what stands in for all of it in tests. */
 const unusedAnimated = /\/(AnimatedFlatList|AnimatedSectionList|AnimatedImage|AnimatedMock)$/;
 const inAnimated = /[\\/]react-native-web[\\/]dist[\\/]vendor[\\/]react-native[\\/]Animated[\\/]Animated\.js$/;
+/** Parts of React Native that nothing here uses, though its own index names them. */
+const unusedNative =
+  /\/(Button|CheckBox|Clipboard|DrawerLayoutAndroid|ImageBackground|KeyboardAvoidingView|LayoutAnimation|Picker|ProgressBar|Share|Switch|TouchableHighlight|TouchableNativeFeedback|TouchableWithoutFeedback|Vibration|YellowBox)$/;
+const inNative = /[\\/]react-native-web[\\/]dist[\\/]index\.js$/;
 const nothing = join(__dirname, 'nothing.js');
 /** What the router writes into the head of the page: nothing, since the title is set by `usePageTitle`. */
 const head = /\/react-helmet-async\/lib$/;
@@ -26,6 +30,8 @@ const standIns = {
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */
 config.resolver.resolveRequest = (context, name, platform) => {
   if (inRouter.test(context.originModulePath) && unused.test(name)) return { type: 'sourceFile', filePath: nothing };
+  if (inNative.test(context.originModulePath) && unusedNative.test(name))
+    return { type: 'sourceFile', filePath: nothing };
   if (inAnimated.test(context.originModulePath) && unusedAnimated.test(name))
     return { type: 'sourceFile', filePath: nothing };
   if (inRouter.test(context.originModulePath) && head.test(name)) return { type: 'sourceFile', filePath: noHead };

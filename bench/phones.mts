@@ -1,4 +1,5 @@
 import { nextOn } from '@oilcan/core/plans';
+import * as allOperations from '@oilcan/core/registry/operations';
 import { parentPort, workerData } from 'node:worker_threads';
 import { instantFromMillis, type OperationId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
@@ -54,6 +55,7 @@ async function drain(line: Line, operations: number): Promise<number> {
     deviceTime: instantFromMillis,
     newOperationId: (): OperationId => newOperationId(),
     others: noOtherWindows,
+    rules: () => Promise.resolve(allOperations),
     planDates: () => nextOn,
     onChange: () => undefined,
     onUnforeseen: (error) => {

@@ -13,6 +13,7 @@ test('an update waits for its person, never shows over a job, and keeps what is 
   const ines = await context.newPage();
   await ines.goto('/');
   await ines.getByRole('button', { name: 'Ines Okafor' }).tap();
+  await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');
   await ines.evaluate('navigator.serviceWorker.ready');
   await ines.reload();
   await expect(ines.getByTestId('sent-mark')).toHaveText('All sent');

@@ -1,3 +1,4 @@
+import { readFileSync, statSync } from 'node:fs';
 import { CountingLine } from './counting-line';
 import { expect, phone, test } from './works';
 
@@ -47,4 +48,11 @@ test('what goes over the air is light', { tag: '@whole-browser' }, async ({ open
   expect(first).toBeLessThan(500 * KILOBYTE);
   expect(shift).toBeLessThan(30 * KILOBYTE);
   expect(idle).toBeLessThanOrEqual(KILOBYTE);
+});
+
+test('the first screen takes at most 400 kB of script, packed', () => {
+  const page = readFileSync('app/dist/index.html', 'utf8');
+  const scripts = [...page.matchAll(/<script src="([^"]+)"/g)].map(([, address = '']) => `app/dist${address}.gz`);
+  expect(scripts.length).toBeGreaterThan(0);
+  expect(scripts.reduce((sum, file) => sum + statSync(file).size, 0)).toBeLessThan(400_000);
 });

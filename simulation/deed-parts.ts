@@ -1,6 +1,6 @@
 import { addDays, asId, localDate, type EntryId, type FileId, type Instant, type LocalDay } from '@oilcan/core/kernel';
 import type { Installation } from '@oilcan/core/plant';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { fates } from '@oilcan/core/stock';
 import { owedThings, type Demands, type Entry } from '@oilcan/core/work';
 import { binId, pointId } from '@oilcan/core/testing';

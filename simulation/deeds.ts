@@ -4,7 +4,7 @@ import { nonesOf } from '@oilcan/core/none';
 import { noticeKinds } from '@oilcan/core/notices';
 import type { Person } from '@oilcan/core/people';
 import type { MemoryRecords } from '@oilcan/core/records';
-import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { Step } from '@oilcan/core/steps';
 import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';

@@ -18,6 +18,7 @@ import type { Operation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
 import type { Person } from '@oilcan/core/people';
 import { nextOn, type Plan } from '@oilcan/core/plans';
+import * as allOperations from '@oilcan/core/registry/operations';
 import type { Hazard, IsolationPoint } from '@oilcan/core/work';
 import {
   aHazardRegister,
@@ -246,6 +247,7 @@ export class Shift {
         return asId<OperationId>(`01930000-0000-7000-8000-${this.#operations.toString(16).padStart(12, '0')}`);
       },
       others: pocket.talk.open(),
+      rules: () => Promise.resolve(allOperations),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {

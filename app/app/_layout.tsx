@@ -3,7 +3,7 @@ import { useEffect, type ReactElement } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { keepApplication } from '../src/data/application-update';
 import { listenForInstall } from '../src/data/install';
-import { openPhone } from '../src/data/store';
+import { openPhone, usePhone } from '../src/data/store';
 import { undoOfNotice } from '../src/data/undo';
 import { NoticeBar } from '../src/ui/notice';
 import { ThemeProvider } from '../src/ui/theme';
@@ -11,6 +11,7 @@ import { ThemeProvider } from '../src/ui/theme';
 export { FailedScreen as ErrorBoundary } from '../src/ui/failed-screen';
 
 export default function RootLayout(): ReactElement {
+  const isAtWork = usePhone(({ person }) => person !== null);
   useEffect(() => {
     void openPhone();
     keepApplication();
@@ -20,7 +21,7 @@ export default function RootLayout(): ReactElement {
     <SafeAreaProvider>
       <ThemeProvider>
         <Slot />
-        <NoticeBar undoOf={undoOfNotice} />
+        <NoticeBar undoOf={undoOfNotice} isAtWork={isAtWork} />
       </ThemeProvider>
     </SafeAreaProvider>
   );

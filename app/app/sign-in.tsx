@@ -1,3 +1,14 @@
+import type { ReactElement } from 'react';
+import { usePhone } from '../src/data/store';
+import { FirstForm, firstForms } from '../src/features/sign-in/first-form';
 import { piece } from '../src/ui/piece';
 
-export default piece(() => import('../src/features/sign-in/sign-in-screen').then((module) => module.SignInScreen));
+const SignInScreen = piece(() =>
+  import('../src/features/sign-in/sign-in-screen').then((module) => module.SignInScreen),
+);
+
+/** Where the page came with a form to sign in, that one goes on; else, or where there is more to say, the screen. */
+export default function SignIn(): ReactElement {
+  const isMoreToSay = usePhone(({ keeping, signedOutUnheard }) => keeping !== 'well' || signedOutUnheard !== null);
+  return firstForms().length > 0 && !isMoreToSay ? <FirstForm /> : <SignInScreen />;
+}

@@ -104,7 +104,7 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
     limits: { postsPerAddress: config.guestPostsPerAddress, postsPerLabel: config.guestPostsPerLabel },
   });
   await server.register(healthRoutes, { database, clock });
-  await server.register(webRoutes, { webRoot: config.webRoot, demoPassword: config.demoPassword });
+  await server.register(webRoutes, { webRoot: config.webRoot, database, demoPassword: config.demoPassword });
   return server;
 }
 

@@ -68,14 +68,3 @@ export function useDraft(where: string): Draft {
   const forget = useCallback(() => forgetDraft(where), [where]);
   return { first, keep, forget };
 }
-
-/** A text that is typed in one place and survives being closed half-typed; what it is at first where nothing was typed. */
-export function useKeptText(where: string, empty: string): readonly [string, (text: string) => void, () => void] {
-  const { first, keep, forget } = useDraft(where);
-  const [text, setText] = useState(first === '' ? empty : first);
-  const change = (next: string): void => {
-    setText(next);
-    keep(next === empty ? '' : next);
-  };
-  return [text, change, forget];
-}

@@ -2,7 +2,7 @@ import type { FileId, Instant } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import { upgraded, upgradedChange, type Change, type Fields } from '@oilcan/core/records';
-import { SHAPE_VERSION, tableNamed, tables, upgradedOperation } from '@oilcan/core/registry';
+import { SHAPE_VERSION, tableNamed, tables } from '@oilcan/core/registry';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
 import { inOrderMade, type KeptOperation } from './kept-operation';
 import {
@@ -16,6 +16,7 @@ import {
   type Write,
   type WriteVersion,
 } from './local-database';
+import type { Rules } from './rules';
 
 export interface Schema extends DBSchema {
   /** Rows as the server last gave them, under `table/id`. */
@@ -41,11 +42,16 @@ type Upgrade = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 const shapesOfFirst: Readonly<Record<number, number>> = { 1: 1, 2: 2, 3: 3, 4: 5 };
 
 /** Brings a database of any earlier version here; a new one is of version 0. */
-async function migrate(database: IDBPDatabase<Schema>, from: number, upgrade: Upgrade): Promise<void> {
+async function migrate(
+  database: IDBPDatabase<Schema>,
+  from: number,
+  upgrade: Upgrade,
+  rules: Rules | null,
+): Promise<void> {
   if (from < 2) await fromFirstVersion(database, from, upgrade);
   if (from > 0 && from < 100) await renameStores(database, upgrade);
   const shape = shapesOfFirst[from] ?? from % 100;
-  if (from > 0) await bringShapesUpToDate(upgrade, shape);
+  if (from > 0) await bringShapesUpToDate(upgrade, shape, rules);
 }
 
 /** The first version had no files and knew of no other windows; its rows are fetched anew. */
@@ -87,17 +93,24 @@ async function renameStores(database: IDBPDatabase<Schema>, upgrade: Upgrade): P
   await upgrade.objectStore('syncState').put(syncState, 'here');
 }
 
-/** Rows and kept operations get the shape of today. */
-async function bringShapesUpToDate(upgrade: Upgrade, from: number): Promise<void> {
+/** Rows and kept operations get the shape of today; where there are operations and no rules yet, all of it is broken off. */
+async function bringShapesUpToDate(upgrade: Upgrade, from: number, rules: Rules | null): Promise<void> {
   if (from === SHAPE_VERSION) return;
+  const kept = upgrade.objectStore('kept');
+  const operations = await kept.getAll();
+  if (operations.length > 0 && rules === null) {
+    upgrade.done.catch(() => undefined);
+    upgrade.abort();
+    return;
+  }
   const rows = upgrade.objectStore('rows');
   for (const each of await rows.getAll()) {
     const change = upgradedChange(tables, each, from);
     if (change !== each) await rows.put(change, `${each.table}/${each.id}`);
   }
-  const kept = upgrade.objectStore('kept');
-  for (const each of await kept.getAll()) {
-    await kept.put(keptSince(each, upgradedOperation(each.operation, from)), each.operation.id);
+  for (const each of operations) {
+    const operation = rules?.upgradedOperation(each.operation, from) ?? each.operation;
+    await kept.put(keptSince(each, operation), each.operation.id);
   }
   const syncState = await upgrade.objectStore('syncState').get('here');
   const { person } = syncState ?? nowhere;
@@ -128,10 +141,23 @@ export class IndexedDatabase implements LocalDatabase {
     this.#database = database;
   }
 
-  /** Rejects when the browser has no storage, or does not let us have it. */
-  static async open(name: string, events: Events): Promise<IndexedDatabase> {
+  /**
+   * Rejects when the browser has no storage, or does not let us have it.
+   *
+   * @param rules asked for only where operations are kept in the shape of an earlier Oilcan
+   */
+  static async open(name: string, events: Events, rules: () => Promise<Rules>): Promise<IndexedDatabase> {
+    try {
+      return await IndexedDatabase.#openWith(null, name, events);
+    } catch (error) {
+      if ((error as DOMException).name !== 'AbortError') throw error;
+      return IndexedDatabase.#openWith(await rules(), name, events);
+    }
+  }
+
+  static async #openWith(rules: Rules | null, name: string, events: Events): Promise<IndexedDatabase> {
     const database = await openDB<Schema>(name, VERSION, {
-      upgrade: (upgrading, from, _to, upgrade) => migrate(upgrading, from, upgrade),
+      upgrade: (upgrading, from, _to, upgrade) => migrate(upgrading, from, upgrade, rules),
       blocking: (_current, blocked, event) => {
         (event.target as IDBDatabase).close();
         // No version comes after this one: it is being deleted.

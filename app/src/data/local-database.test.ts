@@ -4,6 +4,7 @@ import { asId, type FileId } from '@oilcan/core/kernel';
 import { readOperation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
 import { ann, anOperation, aStep, aWorkOrder, noon, put, site, workId, aSite } from '@oilcan/core/testing';
+import * as allOperations from '@oilcan/core/registry/operations';
 import { openDB } from 'idb';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
@@ -11,9 +12,10 @@ import { nowhere, Overtaken, StorageFailed, type KeptFile, type LocalDatabase } 
 import { MemoryDatabase } from './memory-database';
 import versionOne from './testing/version-1.json';
 
+const rules = () => Promise.resolve(allOperations);
 const silent = { onOutdated: () => undefined, onLost: () => undefined };
 let count = 0;
-const openIndexed = (): Promise<IndexedDatabase> => IndexedDatabase.open(`test-${(count += 1)}`, silent);
+const openIndexed = (): Promise<IndexedDatabase> => IndexedDatabase.open(`test-${(count += 1)}`, silent, rules);
 
 const here = { ...nowhere, person: ann, revision: 3 };
 const kept = (text: string, sequence: number): KeptOperation => ({
@@ -110,7 +112,7 @@ describe('a database of version 1', () => {
     for (const each of versionOne.kept) await old.put('kept', each, each.operation.id);
     await old.put('bearings', versionOne.bearings, 'here');
     old.close();
-    return IndexedDatabase.open(name, silent);
+    return IndexedDatabase.open(name, silent, rules);
   }
 
   it('keeps its person and everything that was not sent, in the form of today', async () => {
@@ -143,7 +145,7 @@ describe('a database of version 2', () => {
     const row = { ...work, kit };
     await old.put('rows', { table: 'workOrders', id: work.id, row }, `workOrders/${work.id}`);
     old.close();
-    const { rows } = await (await IndexedDatabase.open(name, silent)).load();
+    const { rows } = await (await IndexedDatabase.open(name, silent, rules)).load();
     expect(rows.map((each) => each.row)).toEqual([
       { ...work, tools: [], isolation: [], previousAssignees: null, kit: [{ ...kit[0], unit: null }] },
     ]);
@@ -174,7 +176,7 @@ describe('a database of version 3', () => {
     await old.put('kept', hazard, hazard.operation.id);
     await old.put('bearings', { ...here, person: { ...ann, tradeId: undefined, craftId: 'm' } }, 'here');
     old.close();
-    const loaded = await (await IndexedDatabase.open(name, silent)).load();
+    const loaded = await (await IndexedDatabase.open(name, silent, rules)).load();
     expect(Object.fromEntries(loaded.rows.map(({ id, row }) => [id, row]))).toMatchObject({
       settings: { trades: [{ id: 'm', name: 'M' }], laborCostSeenBy: ['lead'] },
       ann: { tradeId: 'm' },
@@ -211,7 +213,7 @@ describe('a database with the shapes of version 6', () => {
     const answer = { ...kept('x', 1), operation: { ...kept('x', 1).operation, name: 'step.answer', args } };
     await old.put('kept', answer, answer.operation.id);
     old.close();
-    const loaded = await (await IndexedDatabase.open(name, silent)).load();
+    const loaded = await (await IndexedDatabase.open(name, silent, rules)).load();
     const finding = { type: 'finding', asFound: 'faulty', asLeft: 'faulty' };
     expect(loaded.rows.map((each) => each.row)).toEqual([
       { ...aStep(1), question: { type: 'finding' }, answer: { value: finding, at: noon, by: 'ann', entryId: 'e' } },

@@ -1,4 +1,4 @@
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 
 type Raised = ArgsOf<'work.raise'>;
 

@@ -2,9 +2,11 @@ import { addMinutes } from '@oilcan/core/kernel';
 import type { Notice } from '@oilcan/core/notices';
 import { MemoryRecords, type Change } from '@oilcan/core/records';
 import { ann, anOperation, aStep, aWorkOrder, bob, noon, put, sideAt, smallWorks, workId } from '@oilcan/core/testing';
+import * as allOperations from '@oilcan/core/registry/operations';
 import type { KeptOperation } from './kept-operation';
 import { Overlay } from './overlay';
 
+const rules = () => Promise.resolve(allOperations);
 const days = (count: number) => addMinutes(noon, count * 24 * 60);
 const tick = (sequence: number): KeptOperation => ({
   operation: anOperation('step.answer', { workOrderId: workId, stepId: aStep(1).id, answer: { type: 'tick' } }),
@@ -21,29 +23,30 @@ beforeEach(() => {
 
 describe('what the person sees', () => {
   it('is the server’s rows with one’s own operations on top, and without them again', async () => {
-    await overlay.replay([], [tick(1)], ann, sideAt(noon));
+    await overlay.replay([], [tick(1)], ann, sideAt(noon), rules);
     expect(stepIn(overlay)?.answer?.by).toBe(ann.id);
-    await overlay.replay([], [], ann, sideAt(noon));
+    await overlay.replay([], [], ann, sideAt(noon), rules);
     expect(stepIn(overlay)).toEqual(aStep(1));
   });
 
   it('takes in what came from the server under them', async () => {
     const mine = tick(1);
-    await overlay.replay([], [mine], ann, sideAt(noon));
+    await overlay.replay([], [mine], ann, sideAt(noon), rules);
     await overlay.replay(
       [put('steps', aStep(1, { type: 'tick' }, { text: 'Other words' }))],
       [mine],
       ann,
       sideAt(noon),
+      rules,
     );
     expect(stepIn(overlay)).toMatchObject({ text: 'Other words', answer: { by: ann.id } });
-    await overlay.replay([], [], ann, sideAt(noon));
+    await overlay.replay([], [], ann, sideAt(noon), rules);
     expect(stepIn(overlay)).toMatchObject({ text: 'Other words', answer: null });
   });
 
   it('does not touch a row that is as it was', async () => {
     const before = overlay.view.peek('assets', 'asset');
-    await overlay.replay([], [tick(1)], ann, sideAt(noon));
+    await overlay.replay([], [tick(1)], ann, sideAt(noon), rules);
     expect(overlay.view.peek('assets', 'asset')).toBe(before);
   });
 
@@ -54,7 +57,7 @@ describe('what the person sees', () => {
       wasApplied: true,
       refusal: { ok: false, code: 'not_found', values: {}, field: null },
     };
-    await overlay.replay([], [refused], ann, sideAt(noon));
+    await overlay.replay([], [refused], ann, sideAt(noon), rules);
     expect(stepIn(overlay)?.answer).toBeNull();
   });
 });
@@ -97,7 +100,7 @@ describe('what is carried no longer', () => {
   });
 
   it('is looked at for now, and not where one’s own operations lie', async () => {
-    await overlay.replay([], [tick(1)], ann, sideAt(noon));
+    await overlay.replay([], [tick(1)], ann, sideAt(noon), rules);
     overlay.showForNow([put('steps', aStep(1)), put('steps', aStep(2))]);
     expect(stepIn(overlay)?.answer?.by).toBe(ann.id);
     expect(overlay.view.peek('steps', aStep(2).id)).toBeDefined();

@@ -2,10 +2,11 @@ import type { Instant } from '@oilcan/core/kernel';
 import type { Side } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import { MemoryRecords, StagedRecords, type Change, type TableName } from '@oilcan/core/records';
-import { applyOperation, tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
+import { tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
 import { carriesWholeFor, isWholeFor } from '@oilcan/core/work';
 import { dequal } from 'dequal';
 import type { KeptOperation } from './kept-operation';
+import type { Rules } from './rules';
 
 /** The server's rows with this phone's own operations laid over them: what the person sees. */
 export class Overlay {
@@ -30,15 +31,26 @@ export class Overlay {
     this.view.change(changes);
   }
 
-  /** Puts the server's rows back, takes in new ones, and applies the operations again; shows only what differs. */
-  async replay(arrived: readonly Change[], kept: readonly KeptOperation[], person: Person | null, side: Side) {
+  /**
+   * Puts the server's rows back, takes in new ones, and applies the operations again; shows only what differs.
+   *
+   * @param rules what applies them; asked for only where there are any
+   */
+  async replay(
+    arrived: readonly Change[],
+    kept: readonly KeptOperation[],
+    person: Person | null,
+    side: Side,
+    rules: () => Promise<Rules>,
+  ): Promise<void> {
     const base = new StagedRecords(this.view);
     base.absorb([...this.#covered.values()]);
     base.absorb(arrived);
     const covered = new Map<string, Change>();
-    const ours = person === null ? [] : kept.filter((each) => each.where !== 'rejected');
+    const ours = kept.filter((each) => each.where !== 'rejected');
     for (const { operation } of ours) {
       if (person === null) break;
+      const { applyOperation } = await rules();
       const { changes } = await applyOperation(base, operation, person, side);
       for (const change of changes) {
         const key = `${change.table}/${change.id}`;

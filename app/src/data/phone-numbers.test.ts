@@ -1,6 +1,6 @@
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/numbers';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { ann, aRaise, aReporting, lea } from '@oilcan/core/testing';
 import { MemoryDatabase } from './memory-database';
 import type { Phone } from './phone';

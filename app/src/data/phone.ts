@@ -19,23 +19,17 @@ import {
 } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
-import {
-  applyOperation,
-  fileNamedBy,
-  isKnownAt,
-  numberTakenBy,
-  operationNamed,
-  type ArgsOf,
-  type OperationName,
-} from '@oilcan/core/registry';
+import { isKnownAt } from '@oilcan/core/registry';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import { DeviceClock, PROTOCOL, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { dequal } from 'dequal';
 import { contactAfter, isForeseen, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
 import { nowhere, refusalOf, StorageFailed, type SyncState, type LocalDatabase } from './local-database';
-import type { ServerLink } from './server-link';
+import { Unreachable, type ServerLink } from './server-link';
 import { Overlay } from './overlay';
+import type { Rules } from './rules';
 import { Sending } from './sending';
 import { LocalStore } from './local-store';
 import type { OtherWindows } from './other-windows';
@@ -52,6 +46,8 @@ export interface PhoneParts {
   /** A UUID of version 7 for these corrected milliseconds. */
   readonly newOperationId: (milliseconds: number) => OperationId;
   readonly others: OtherWindows;
+  /** What operations do; rejects with `Unreachable` as long as the phone cannot get it. */
+  readonly rules: () => Promise<Rules>;
   /** What finds the dates of plans; null as long as the phone has not got it. */
   readonly planDates: () => NextOn | null;
   /** Called after anything changed that somebody may be looking at. */
@@ -92,7 +88,10 @@ export class Phone {
         await this.#replay([]);
       },
       onHeard: async ({ keep = [], changes = [] }) => {
-        for (const { operation } of keep) await this.files.has(fileNamedBy(operation));
+        if (keep.length > 0) {
+          const { fileNamedBy } = await parts.rules();
+          for (const { operation } of keep) await this.files.has(fileNamedBy(operation));
+        }
         await this.#replay(changes);
       },
     });
@@ -100,6 +99,7 @@ export class Phone {
       store: this.#store,
       files: this.files,
       server: parts.server,
+      rules: parts.rules,
       asked: (ask) => this.#asked(ask),
       replay: () => this.#replay([]),
       onChange: parts.onChange,
@@ -212,10 +212,11 @@ export class Phone {
     return outcome;
   }
 
-  /** In turn; what cannot be kept is refused with the reason. */
+  /** In turn; what cannot be kept, or for which the rules have not come, is refused with the reason. */
   #orRefusal<T>(task: () => Promise<T>): Promise<T | Refusal> {
     return this.#store.inTurn(task).catch((error: unknown) => {
       if (error instanceof StorageFailed) return refusalOf(error);
+      if (error instanceof Unreachable) return refuse('not_loaded');
       throw error;
     });
   }
@@ -224,7 +225,9 @@ export class Phone {
     const made = await this.#orRefusal<Found<OperationId>>(async () => {
       const person = this.person;
       if (person === null) throw new OilcanError('not_signed_in');
-      const operation = this.#newOperation(name, this.#numbered(name, args), person, mended);
+      const { operationNamed, applyOperation } = await this.#parts.rules();
+      const keepsTime = mended !== null && operationNamed(name)?.mend.keepsTime === true;
+      const operation = this.#newOperation(name, await this.#numbered(name, args), person, keepsTime ? mended : null);
       const applied = await applyOperation(this.view, operation, person, this.#side);
       if (!applied.outcome.ok) return applied.outcome;
       const kept: KeptOperation = { operation, sequence: this.#store.nextSequence, where: 'pending' };
@@ -237,22 +240,31 @@ export class Phone {
   }
 
   /** The arguments with a number that the server lent; null where none is left, until the server gives one. */
-  #numbered(name: string, args: unknown): unknown {
-    const taken = numberTakenBy({ name, args });
-    if (taken === null || typeof args !== 'object') return args;
-    return { ...args, number: this.#freeNumbers(taken.series)[0] ?? null };
+  async #numbered(name: string, args: unknown): Promise<unknown> {
+    const { numberTakenBy } = await this.#parts.rules();
+    const wanted = numberTakenBy({ name, args });
+    if (wanted === null || typeof args !== 'object') return args;
+    const taken = await this.#numbersTaken(this.#store.everybodys);
+    return { ...args, number: this.#freeNumbers(wanted.series, taken)[0] ?? null };
   }
 
   /** The lent numbers that no operation of this phone has taken. */
-  #freeNumbers(series: NumberSeries): readonly string[] {
-    const used = new Set(this.#store.everybodys.map(({ operation }) => numberTakenBy(operation)?.number));
-    return (this.#store.syncState.numbers[series] ?? []).filter((number) => !used.has(number));
+  #freeNumbers(series: NumberSeries, taken: ReadonlySet<string>): readonly string[] {
+    return (this.#store.syncState.numbers[series] ?? []).filter((number) => !taken.has(number));
+  }
+
+  /** The numbers that these operations took. */
+  async #numbersTaken(kept: readonly KeptOperation[]): Promise<ReadonlySet<string>> {
+    if (kept.length === 0) return new Set();
+    const { numberTakenBy } = await this.#parts.rules();
+    return new Set(kept.flatMap(({ operation }) => numberTakenBy(operation)?.number ?? []));
   }
 
   /** Names this device where it needs numbers; null while it has enough. */
-  get #wantsNumbers(): string | null {
+  async #wantsNumbers(): Promise<string | null> {
     const series = ['workOrder', 'report'] as const;
-    const isShort = series.some((each) => this.#freeNumbers(each).length < NUMBERS_AHEAD_LEAST);
+    const taken = await this.#numbersTaken(this.#store.everybodys);
+    const isShort = series.some((each) => this.#freeNumbers(each, taken).length < NUMBERS_AHEAD_LEAST);
     return isShort ? this.#device : null;
   }
 
@@ -261,16 +273,16 @@ export class Phone {
     return this.#store.syncState.device ?? this.#parts.newDevice;
   }
 
-  #newOperation(name: string, args: unknown, person: Person, mended: Operation | null): Operation {
+  /** @param before of which it keeps the time; null for one that happens now */
+  #newOperation(name: string, args: unknown, person: Person, before: Operation | null): Operation {
     const { deviceTime, ahead } = this.clock.stamp();
-    const happensNow = mended === null || operationNamed(name)?.mend.keepsTime !== true;
     return {
       id: this.#parts.newOperationId(deviceTime - ahead),
       name,
       args,
-      at: happensNow ? this.#parts.deviceTime(deviceTime) : mended.at,
-      ahead: happensNow ? ahead : mended.ahead,
-      knownUntil: happensNow ? this.#store.syncState.knownUntil : mended.knownUntil,
+      at: before?.at ?? this.#parts.deviceTime(deviceTime),
+      ahead: before?.ahead ?? ahead,
+      knownUntil: before?.knownUntil ?? this.#store.syncState.knownUntil,
       by: person.id,
       device: this.#device,
     };
@@ -340,11 +352,12 @@ export class Phone {
   async #pullOnce(): Promise<boolean> {
     const { revision, scope, person, device } = this.#store.syncState;
     let { isFilling } = this.#store.syncState;
-    let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling, this.#wantsNumbers));
+    const wantsNumbers = await this.#wantsNumbers();
+    let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling, wantsNumbers));
     const isOtherScope = scope !== '' && answer.scope !== scope;
     if (isOtherScope) {
       isFilling = true;
-      answer = await this.#asked(() => this.#parts.server.pull(0, isFilling, this.#wantsNumbers));
+      answer = await this.#asked(() => this.#parts.server.pull(0, isFilling, wantsNumbers));
     }
     return this.#store.inTurn(async () => {
       if (this.#store.syncState.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
@@ -372,7 +385,7 @@ export class Phone {
       const changes = this.#overlay.withTheirRows(known, this.person);
       const forget = arrived.map(({ operation }) => operation.id);
       // What was taken by operations that are forgotten now is not free again.
-      const takenNow = new Set(arrived.map(({ operation }) => numberTakenBy(operation)?.number));
+      const takenNow = await this.#numbersTaken(arrived);
       const left = Object.fromEntries(
         Object.entries(numbers).map(([series, lent]) => [series, lent.filter((number) => !takenNow.has(number))]),
       );
@@ -393,8 +406,15 @@ export class Phone {
       await this.#store.write({ changes });
       await this.#replay(changes);
     });
-    const named = this.#store.everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
-    await this.files.tidy(named, this.clock.now());
+    await this.files.tidy(await this.#filesNamed(), this.clock.now());
+  }
+
+  /** The files that operations of this phone name. */
+  async #filesNamed(): Promise<FileId[]> {
+    const { everybodys } = this.#store;
+    if (everybodys.length === 0) return [];
+    const { fileNamedBy } = await this.#parts.rules();
+    return everybodys.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
   }
 
   /** Asks the server, and measures the device's clock by its answer. */
@@ -410,7 +430,7 @@ export class Phone {
   }
 
   #replay(arrived: readonly Change[]): Promise<void> {
-    return this.#overlay.replay(arrived, this.kept, this.person, this.#side);
+    return this.#overlay.replay(arrived, this.kept, this.person, this.#side, this.#parts.rules);
   }
 
   /** A phone gives no numbers but those that the server lent it, which its operations bring. */

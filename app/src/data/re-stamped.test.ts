@@ -1,5 +1,5 @@
 import { anOperation, workId } from '@oilcan/core/testing';
-import { namesOneOf } from '@oilcan/core/registry';
+import { namesOneOf } from '@oilcan/core/registry/operations';
 import type { KeptOperation } from './kept-operation';
 import { reStamped } from './re-stamped';
 

@@ -1,18 +1,19 @@
 import { OilcanError, toMillis, type ErrorCode, type FileId, type OperationId } from '@oilcan/core/kernel';
 import { refuse, type Outcome, type Refusal } from '@oilcan/core/operations';
-import { fileNamedBy, namesOneOf } from '@oilcan/core/registry';
 import { batchOf, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { isAboutTheRequest, isPassing } from './contact';
 import type { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
 import type { ServerLink } from './server-link';
 import type { LocalStore } from './local-store';
+import type { Rules } from './rules';
 import { reStamped } from './re-stamped';
 
 interface SendingParts {
   readonly store: LocalStore;
   readonly files: FileQueue;
   readonly server: ServerLink;
+  readonly rules: () => Promise<Rules>;
   /** Asks the server, and measures the device's clock by its answer. */
   readonly asked: (ask: () => Promise<PushAnswer>) => Promise<PushAnswer>;
   /** Shows what is kept now. */
@@ -43,10 +44,12 @@ export class Sending {
   }
 
   /** Pending operations that can go now: those that wait for a file, or for one that does, are left out. */
-  #sendable(): KeptOperation[] {
+  async #sendable(): Promise<KeptOperation[]> {
+    const pending = this.#parts.store.kept.filter(({ where }) => where === 'pending');
+    if (pending.length === 0) return [];
+    const { fileNamedBy, namesOneOf } = await this.#parts.rules();
     const waiting = new Set<OperationId>();
-    return this.#parts.store.kept.filter(({ operation, where }) => {
-      if (where !== 'pending') return false;
+    return pending.filter(({ operation }) => {
       const file = fileNamedBy(operation);
       const isWaiting = (file !== null && this.#parts.files.isUnsent(file)) || namesOneOf(operation, waiting);
       if (isWaiting) waiting.add(operation.id);
@@ -56,7 +59,7 @@ export class Sending {
 
   /** Sends the oldest pending operations. Returns whether there may be more. */
   async pushOnce(): Promise<boolean> {
-    const sendable = this.#sendable();
+    const sendable = await this.#sendable();
     if (sendable.length === 0) return false;
     const operations = batchOf(
       sendable.map(({ operation }) => operation),
@@ -88,6 +91,7 @@ export class Sending {
 
   async #settle(batch: readonly KeptOperation[], answer: PushAnswer): Promise<void> {
     const outcomes = new Map(answer.outcomes.map(({ id, outcome }) => [id, outcome]));
+    const { fileNamedBy } = await this.#parts.rules();
     const waiting = new Set<OperationId>();
     for (const { operation } of batch) {
       const outcome = outcomes.get(operation.id);
@@ -170,6 +174,8 @@ export class Sending {
   /** Sends one file that pending operations wait for. Returns whether it arrived or was put aside. */
   async sendFile(passedOver: Set<FileId>): Promise<boolean> {
     const pending = this.#parts.store.kept.filter(({ where }) => where === 'pending');
+    if (pending.length === 0) return false;
+    const { fileNamedBy } = await this.#parts.rules();
     const wanted = pending.flatMap(({ operation }) => fileNamedBy(operation) ?? []);
     const result = await this.#parts.files.sendNext(wanted, passedOver);
     if (result === null) return false;

@@ -14,7 +14,7 @@ import {
 import { accepted, type Found, type Outcome, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { IndexName, Records, TableName, Tables } from '@oilcan/core/records';
-import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import { DateTime } from 'luxon';
 import { uuidv7, V7Generator } from 'uuidv7';
@@ -36,6 +36,7 @@ import { Phone } from './phone';
 import { isOfEcho, noteRecording } from '../ui/double-press';
 import { Once } from './once';
 import { planDates } from './plan-dates';
+import { loadRules } from './load-rules';
 import { Unreachable } from './server-link';
 import { machineMillis } from './machine-clock';
 
@@ -91,13 +92,17 @@ function openedPhone(): Phone {
   return phone;
 }
 
+/** As long as it is not known whom the form signed in that led here, nobody else is shown. */
+let isBegunByForm = false;
+
 function show(): void {
   const current = openedPhone();
+  const person = isBegunByForm ? null : current.person;
   if (current.hasRows) markOnce('oilcan:rows');
   usePhone.setState((before) => ({
-    phase: current.person === null ? 'signed-out' : 'ready',
+    phase: isBegunByForm ? 'opening' : person === null ? 'signed-out' : 'ready',
     hasRows: current.hasRows,
-    person: current.person,
+    person,
     kept: current.kept,
     pending: current.kept === before.kept ? before.pending : pendingOf(current.kept),
     sending: current.sending,
@@ -119,12 +124,26 @@ export function now(): Instant {
   return phone?.clock.now() ?? instantFromMillis(machineMillis());
 }
 
+const RETRY_MILLISECONDS = 2_000;
+
+/** What was recorded here cannot be shown without the rules: where they do not come, the same is tried again until they do. */
+async function inTheEnd<T>(task: () => Promise<T>): Promise<T> {
+  for (;;) {
+    try {
+      return await task();
+    } catch (error) {
+      if (!(error instanceof Unreachable)) throw error;
+      await new Promise((resolve) => setTimeout(resolve, RETRY_MILLISECONDS));
+    }
+  }
+}
+
 async function openDatabase(): Promise<LocalDatabase> {
   try {
-    return await IndexedDatabase.open('oilcan', {
-      onOutdated: () => usePhone.setState({ keeping: 'outdated' }),
-      onLost: () => usePhone.setState(({ kept }) => ({ keeping: hasUnsent(kept) ? 'taken-away' : 'taken-away-sent' })),
-    });
+    const onOutdated = (): void => usePhone.setState({ keeping: 'outdated' });
+    const onLost = (): void =>
+      usePhone.setState(({ kept }) => ({ keeping: hasUnsent(kept) ? 'taken-away' : 'taken-away-sent' }));
+    return await IndexedDatabase.open('oilcan', { onOutdated, onLost }, () => inTheEnd(loadRules));
   } catch {
     usePhone.setState({ keeping: 'not-at-all' });
     return new MemoryDatabase();
@@ -141,6 +160,8 @@ async function lookForWhatWasTaken(): Promise<void> {
     if (usePhone.getState().keeping === 'well') usePhone.setState({ keeping: 'taken-away' });
   };
   if (isInUse()) sayTaken();
+  // The server gives it with the page to whoever has no session.
+  if (document.getElementById('sign-in') !== null) return;
   try {
     // A session that is open, and nothing here that belongs to it: everything was cleared, the note of its use as well.
     const { person } = await httpLink.session();
@@ -148,6 +169,28 @@ async function lookForWhatWasTaken(): Promise<void> {
     await openedPhone().signIn(person);
   } catch (error) {
     if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
+  }
+}
+
+const BY_FORM = 'signed-in';
+
+/** Whether the form that stands in the page before any script led here, having signed somebody in. */
+function cameByForm(): boolean {
+  return new URLSearchParams(window.location.search).has(BY_FORM);
+}
+
+/** Begins as whom that form signed in. Where the server cannot be reached now, it is asked when the page is loaded again. */
+async function beginByForm(): Promise<void> {
+  try {
+    const { person } = await httpLink.session();
+    isBegunByForm = false;
+    await begin(person);
+    window.history.replaceState(window.history.state, '', window.location.pathname);
+  } catch (error) {
+    if (!(error instanceof OilcanError) && !(error instanceof Unreachable)) throw error;
+  } finally {
+    isBegunByForm = false;
+    show();
   }
 }
 
@@ -165,6 +208,8 @@ export function noteKeepingRead(): void {
 /** Opens the phone once; the screens come to life with it. */
 export async function openPhone(): Promise<void> {
   if (phone !== undefined) return;
+  // Asked before anything is shown, which may lead to another address.
+  isBegunByForm = cameByForm();
   phone = new Phone({
     database: await openDatabase(),
     server: httpLink,
@@ -173,6 +218,7 @@ export async function openPhone(): Promise<void> {
     deviceTime: (milliseconds) => DateTime.fromMillis(milliseconds).toISO() ?? new Date(milliseconds).toISOString(),
     newOperationId: (milliseconds) => asId<OperationId>(ids.generateOrResetCore(milliseconds, 10_000).toString()),
     others: windowsOfThisBrowser('oilcan'),
+    rules: loadRules,
     planDates,
     onChange: show,
     // The browser tells of it as of every other mistake.
@@ -181,8 +227,10 @@ export async function openPhone(): Promise<void> {
         throw error;
       }),
   });
-  await phone.open();
-  await lookForWhatWasTaken();
+  const opened = phone;
+  await inTheEnd(() => opened.open());
+  if (isBegunByForm) await beginByForm();
+  else await lookForWhatWasTaken();
 }
 
 const ids = new V7Generator();
@@ -243,7 +291,11 @@ export async function performMaking<N extends OperationName>(name: N, args: Args
 }
 
 export async function signIn(name: string, password: string): Promise<void> {
-  const { person } = await httpLink.signIn(name, password);
+  await begin((await httpLink.signIn(name, password)).person);
+}
+
+/** Somebody is signed in with the server, and so on this phone. */
+async function begin(person: Person): Promise<void> {
   once = new Once(() => performance.now());
   // With it the server ended the session that was open here before.
   noteUnheard(null);

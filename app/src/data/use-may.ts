@@ -1,5 +1,5 @@
 import { hasRole } from '@oilcan/core/operations';
-import { operationNamed, type OperationName } from '@oilcan/core/registry';
+import { operationNamed, type OperationName } from '@oilcan/core/registry/operations';
 import { usePhone } from './store';
 
 /** Whether an operation is for the roles of the person on whose phone this is: what would be refused has no key. */

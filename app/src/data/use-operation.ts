@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Refusal } from '@oilcan/core/operations';
-import { sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
+import { sentenceFor } from '@oilcan/core/registry';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import { useNotice } from '../ui/use-notice';
 import { perform } from './store';
 
@@ -34,6 +35,11 @@ export function useOperation(): Performing {
 /** Does an operation that has no form of its own; a refusal becomes a notice. */
 export async function performOrSay<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<boolean> {
   const outcome = await perform(name, args);
-  if (!outcome.ok) useNotice.getState().say(sentenceFor(outcome.code, outcome.values));
+  if (!outcome.ok) sayRefused(outcome);
   return outcome.ok;
+}
+
+/** Says as a notice why something was refused. */
+export function sayRefused({ code, values }: Refusal): void {
+  useNotice.getState().say(sentenceFor(code, values));
 }

@@ -25,7 +25,7 @@ interface Props {
 }
 
 /** Signs with a finger, a pen or a mouse, or without drawing: then the typed name stands for it, and is marked so. */
-export function SignatureField({ signed: { path, isByName }, onSign, error }: Props): ReactElement {
+function SignatureField({ signed: { path, isByName }, onSign, error }: Props): ReactElement {
   const palette = usePalette();
   return (
     <View style={sheet.field}>

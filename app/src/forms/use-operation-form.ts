@@ -9,7 +9,8 @@ import {
 } from 'react-hook-form';
 import type { OperationId } from '@oilcan/core/kernel';
 import { readArgs, type Refusal } from '@oilcan/core/operations';
-import { operationNamed, sentenceFor, type ArgsOf, type OperationName } from '@oilcan/core/registry';
+import { sentenceFor } from '@oilcan/core/registry';
+import { operationNamed, type ArgsOf, type OperationName } from '@oilcan/core/registry/operations';
 import { performMaking } from '../data/store';
 import { useFormDraft } from './form-draft';
 import { useNotice } from '../ui/use-notice';

@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useInPlaceOfFirstPaint } from './first-paint';
 import { Button } from './press';
 import { usePalette } from './use-palette';
 import { Words } from './words';
@@ -13,6 +14,7 @@ interface Props {
 /** In the place of a screen that failed. What was recorded is kept all the same, and what went wrong can be told. */
 export function FailedScreen({ error, retry }: Props): ReactElement {
   const palette = usePalette();
+  useInPlaceOfFirstPaint();
   return (
     <View role="alert" style={[sheet.screen, { backgroundColor: palette.paper }]}>
       <Words as="title" level={1}>

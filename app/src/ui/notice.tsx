@@ -9,14 +9,16 @@ const LATER_MILLISECONDS = 1_000;
 interface Props {
   /** What takes back what a notice tells of, asked for when one shows. */
   readonly undoOf: () => NoticeUndo | null;
+  /** Whether somebody is at work: before that there is rarely anything to say, and its code is not loaded ahead. */
+  readonly isAtWork: boolean;
 }
 
 /** Shows the sentence for a while. */
-export function NoticeBar({ undoOf }: Props): ReactElement | null {
+export function NoticeBar({ undoOf, isAtWork }: Props): ReactElement | null {
   const { text, open, clear } = useNotice();
   const [isThere, setIsThere] = useState(false);
   useEffect(() => {
-    if (isThere) return undefined;
+    if (isThere || (!isAtWork && text === null)) return undefined;
     const timer = setTimeout(() => {
       NoticeSnackbar.load().then(
         () => setIsThere(true),
@@ -25,7 +27,7 @@ export function NoticeBar({ undoOf }: Props): ReactElement | null {
     }, LATER_MILLISECONDS);
     return () => clearTimeout(timer);
     // Without signal it is tried again with each notice.
-  }, [isThere, text]);
+  }, [isThere, text, isAtWork]);
   const undo = useMemo(() => (text === null ? null : undoOf()), [text, undoOf]);
   if (!isThere) return null;
   return <NoticeSnackbar text={text} undo={undo} onOpen={open} onDismiss={clear} />;

@@ -3,7 +3,6 @@ export * from './errors';
 export * from './known-at';
 export * from './newest-version';
 export * from './notices';
-export * from './operations';
 export * from './past';
 export * from './tables';
 export * from './visibility';

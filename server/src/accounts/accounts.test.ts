@@ -52,6 +52,31 @@ describe('signing in', () => {
     expect((await signIn('Ann', PASSWORD)).statusCode).toBe(200);
   });
 
+  it('can be done by the form of the page: it leads on with a session, or back with what was wrong', async () => {
+    const form = (fields: Record<string, string>, origin = 'https://oilcan.example') =>
+      works.ask(null, {
+        method: 'POST',
+        url: '/api/session/form',
+        headers: { 'content-type': 'application/x-www-form-urlencoded', host: 'oilcan.example', origin },
+        payload: new URLSearchParams(fields).toString(),
+      });
+    const right = await form({ name: 'Cleo', password: PASSWORD });
+    expect([right.statusCode, right.headers.location, right.cookies[0]?.httpOnly]).toEqual([
+      303,
+      '/?signed-in=form',
+      true,
+    ]);
+    for (const [fields, back] of [
+      [{ name: 'Cleo & Co', password: 'guess' }, 'refused=wrong_name_or_password&name=Cleo+%26+Co'],
+      [{ name: 'Cleo' }, 'refused=wrong_name_or_password'],
+    ] as const) {
+      const wrong = await form(fields);
+      expect([wrong.statusCode, wrong.headers.location, wrong.cookies]).toEqual([303, `/sign-in?${back}`, []]);
+    }
+    expect((await form({ name: 'Cleo', password: PASSWORD }, 'https://elsewhere.example')).statusCode).toBe(403);
+    expect((await form({ name: 'Cleo', password: PASSWORD }, 'null')).statusCode).toBe(403);
+  });
+
   it('does not lock anybody out who is asked for from somewhere else', async () => {
     for (let count = 0; count < 6; count += 1) await signIn('Bob', 'guess');
     const elsewhere = await works.ask(null, {

@@ -1,7 +1,7 @@
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { PROTOCOL } from '@oilcan/core/sync';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
@@ -12,6 +12,7 @@ import { answers, answersNothing, shape } from '../docs/json-schema';
 import type { News } from '../news/news';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
 import { giveCookie, SESSION_COOKIE } from './authentication';
+import { demoPeople } from './demo-people';
 import { deviceWords } from './device-words';
 import { isPasswordRight } from './passwords';
 import { endOtherSessions, endSession, openSession, sessionsOf } from './sessions';
@@ -41,6 +42,11 @@ const signInSchema = yup
   })
   .noUnknown()
   .required();
+
+type NameAndPassword = yup.InferType<typeof signInSchema>;
+
+/** A name and a password, each character of which may take nine. */
+const FORM_BYTES_LIMIT = 8_192;
 
 const changePasswordSchema = yup
   .object({
@@ -99,7 +105,7 @@ export async function accountRoutes(
       product: 'Oilcan',
       protocol: PROTOCOL.newest,
       now: instantFromMillis(clock()),
-      demo: config.demoPassword === null ? null : await demoPeople(database, config.demoPassword),
+      demo: await demoPeople(database, config.demoPassword),
     }),
   );
 
@@ -110,7 +116,28 @@ export async function accountRoutes(
     news.endSessions(new Set([signedIn.session]));
   };
 
-  server.post<{ Body: yup.InferType<typeof signInSchema> }>(
+  const signIn = async (
+    request: FastifyRequest,
+    reply: FastifyReply,
+    { name, password }: NameAndPassword,
+  ): Promise<Person> => {
+    const folded = foldName(name);
+    await wrongPasswords.begin(request.ip, folded);
+    const account = await findAccount(database, name);
+    if (!(await isPasswordRight(account?.password_hash, password)) || account === undefined) {
+      throw new OilcanError('wrong_name_or_password');
+    }
+    await wrongPasswords.right(request.ip, folded);
+    const stored = await database<StoredRow>('people').where('id', account.person).first();
+    if (stored === undefined) throw new OilcanError('wrong_name_or_password');
+    const device = deviceWords(request.headers['user-agent']);
+    // Whoever was signed in here before is not any more, also where they signed out without signal.
+    await endSessionOf(request);
+    giveCookie(reply, await openSession(database, account.person, device, clock()), config.isCookieSecure);
+    return readRow('people', stored);
+  };
+
+  server.post<{ Body: NameAndPassword }>(
     '/session',
     {
       schema: {
@@ -119,24 +146,35 @@ export async function accountRoutes(
         body: signInSchema,
       },
     },
-    async (request, reply) => {
-      const { name, password } = request.body;
-      const folded = foldName(name);
-      await wrongPasswords.begin(request.ip, folded);
-      const account = await findAccount(database, name);
-      if (!(await isPasswordRight(account?.password_hash, password)) || account === undefined) {
-        throw new OilcanError('wrong_name_or_password');
-      }
-      await wrongPasswords.right(request.ip, folded);
-      const stored = await database<StoredRow>('people').where('id', account.person).first();
-      if (stored === undefined) throw new OilcanError('wrong_name_or_password');
-      const device = deviceWords(request.headers['user-agent']);
-      // Whoever was signed in here before is not any more, also where they signed out without signal.
-      await endSessionOf(request);
-      giveCookie(reply, await openSession(database, account.person, device, clock()), config.isCookieSecure);
-      return { person: readRow('people', stored) };
-    },
+    async (request, reply) => ({ person: await signIn(request, reply, request.body) }),
   );
+
+  // The same by the form that stands in the page before any script has come; it leads on, or back with what was wrong.
+  await server.register((forms, _options, done) => {
+    forms.addContentTypeParser(
+      'application/x-www-form-urlencoded',
+      { parseAs: 'string', bodyLimit: FORM_BYTES_LIMIT },
+      (_request, body, parsed) => parsed(null, Object.fromEntries(new URLSearchParams(String(body)))),
+    );
+    forms.post('/session/form', { schema: { hide: true } }, async (request, reply) => {
+      const filled = await signInSchema.validate(request.body).catch(() => null);
+      try {
+        if (filled === null) throw new OilcanError('wrong_name_or_password');
+        await signIn(request, reply, filled);
+        return await reply.redirect('/?signed-in=form', 303);
+      } catch (error) {
+        if (!(error instanceof OilcanError)) throw error;
+        const seconds = error.values['seconds'];
+        const back = new URLSearchParams({
+          refused: error.code,
+          ...(seconds === undefined ? {} : { seconds: String(seconds) }),
+          ...(filled === null ? {} : { name: filled.name }),
+        });
+        return reply.redirect(`/sign-in?${back.toString()}`, 303);
+      }
+    });
+    done();
+  });
 
   server.get(
     '/session',
@@ -212,15 +250,4 @@ export async function accountRoutes(
       return reply.code(204).send();
     },
   );
-}
-
-interface DemoPeople {
-  readonly password: string;
-  readonly people: readonly Pick<Person, 'id' | 'name' | 'roles' | 'tradeId'>[];
-}
-
-async function demoPeople(database: Knex, password: string): Promise<DemoPeople> {
-  const stored: StoredRow[] = await database<StoredRow>('people').orderBy('revision').select('body');
-  const people = stored.map((each) => readRow('people', each));
-  return { password, people: people.map(({ id, name, roles, tradeId }) => ({ id, name, roles, tradeId })) };
 }

@@ -4,7 +4,7 @@ import addFormats from 'ajv-formats';
 import fc from 'fast-check';
 import { asId, type PersonId } from '@oilcan/core/kernel';
 import { roles } from '@oilcan/core/operations';
-import { isOperationName, operations } from '@oilcan/core/registry';
+import { isOperationName, operations } from '@oilcan/core/registry/operations';
 import { PROTOCOL, PUSH_LIMIT, type PushAnswer } from '@oilcan/core/sync';
 import { anOperation, aPerson, aStep, put, smallWorks } from '@oilcan/core/testing';
 import { startTestServer, type TestServer } from '../testing/test-server';

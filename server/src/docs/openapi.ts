@@ -1,7 +1,8 @@
 import swagger from '@fastify/swagger';
 import swaggerUi from '@fastify/swagger-ui';
 import { roles } from '@oilcan/core/operations';
-import { errorCodes, isOperationName, operationNamed, operations, tableNames } from '@oilcan/core/registry';
+import { errorCodes, tableNames } from '@oilcan/core/registry';
+import { isOperationName, operationNamed, operations } from '@oilcan/core/registry/operations';
 import { PROTOCOL, PUSH_LIMIT } from '@oilcan/core/sync';
 import type { FastifyInstance, FastifySchema } from 'fastify';
 import plugin from 'fastify-plugin';

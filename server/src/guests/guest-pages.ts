@@ -7,7 +7,7 @@ import type { FollowPage, LabelPage } from './guest-records';
 import { guestStyle } from './guest-style';
 import { GUEST_KEPT_DAYS } from '@oilcan/core/reports';
 import { guestWords as words } from './guest-words';
-import { Markup, markup } from './markup';
+import { Markup, markup } from '../html/markup';
 
 const styleHash = createHash('sha256').update(guestStyle).digest('base64');
 

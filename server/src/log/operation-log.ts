@@ -2,7 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import type { Instant } from '@oilcan/core/kernel';
 import { accepted, type Operation, type Outcome } from '@oilcan/core/operations';
 import type { Change, StagedRecords } from '@oilcan/core/records';
-import { isPrivate, operationNamed, rowsReadBy } from '@oilcan/core/registry';
+import { isPrivate, operationNamed, rowsReadBy } from '@oilcan/core/registry/operations';
 import { insertRows } from '../db/insert-rows';
 import type { Run } from '../db/statements';
 import { changedRows, siteOf, thingsOf } from './changed';

@@ -1,7 +1,7 @@
 import { formatNumber, NUMBERS_AHEAD, NUMBERS_AHEAD_LEAST, parseNumber, type NumberSeries } from '@oilcan/core/numbers';
 import { hasRole } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
-import { operations } from '@oilcan/core/registry';
+import { operations } from '@oilcan/core/registry/operations';
 import type { Knex } from 'knex';
 
 interface LentNumber {

@@ -1,7 +1,7 @@
 import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { StagedRecords, TableName } from '@oilcan/core/records';
-import { rowsReadBy } from '@oilcan/core/registry';
+import { rowsReadBy } from '@oilcan/core/registry/operations';
 import { SETTINGS_ID } from '@oilcan/core/settings';
 import type { SqlRecords } from '../db/sql-records';
 

@@ -10,7 +10,7 @@ import {
 import { nextOn } from '@oilcan/core/plans';
 import type { Person } from '@oilcan/core/people';
 import { StagedRecords, type Fields } from '@oilcan/core/records';
-import { applyOperation, fileNamedBy, fileTypesOf, numberTakenBy } from '@oilcan/core/registry';
+import { applyOperation, fileNamedBy, fileTypesOf, numberTakenBy } from '@oilcan/core/registry/operations';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';

@@ -1,6 +1,7 @@
 import { FILE_BYTES_LIMIT, fileTypeNamed, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
-import { sentenceFor, type ArgsOf } from '@oilcan/core/registry';
+import { sentenceFor } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { shrinkPicture } from '../pictures/shrink-picture';
 import { headOf, megabytes, whyUnreadable } from '../pictures/why-unreadable';
 import { nameOf } from '../name-of';

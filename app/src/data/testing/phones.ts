@@ -5,6 +5,7 @@ import { MemoryDatabase } from '../memory-database';
 import { noOtherWindows, type OtherWindows } from '../other-windows';
 import { Phone } from '../phone';
 import { nextOn } from '@oilcan/core/plans';
+import * as allOperations from '@oilcan/core/registry/operations';
 import { TestServer } from './test-server';
 
 const NOON = Date.parse('2026-11-23T11:00:00Z');
@@ -44,6 +45,7 @@ export class TestPhones {
       deviceTime: instantFromMillis,
       newOperationId,
       others,
+      rules: () => Promise.resolve(allOperations),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {

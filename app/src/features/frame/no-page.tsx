@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useInPlaceOfFirstPaint } from '../../ui/first-paint';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
@@ -9,6 +10,7 @@ import { Words } from '../../ui/words';
 export function NoPage(): ReactElement {
   const palette = usePalette();
   const router = useRouter();
+  useInPlaceOfFirstPaint();
   return (
     <View role="main" style={[sheet.screen, { backgroundColor: palette.paper }]}>
       <Words as="title" level={1}>

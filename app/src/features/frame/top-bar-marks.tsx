@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import { ClockMark } from '../labor';
-import { NoticesMark } from '../notices';
+import { ClockMark } from '../labor/first-screen';
+import { NoticesMark } from '../notices/first-screen';
 import type { TopBarMarks } from '../page/marks';
 import { SentMark } from '../unsent';
 import { FindMark } from './find-mark';

@@ -1,7 +1,7 @@
 import { saidAbout, type LeftOver, type Proposal, type SaidAbout } from '@oilcan/core/further';
 import { LONGEST_TEXT } from '@oilcan/core/kernel';
 import { MOST_CARRIED } from '@oilcan/core/raise';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { Step } from '@oilcan/core/steps';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';

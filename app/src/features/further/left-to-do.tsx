@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { joined, proposalsFor, split, type LeftOver, type Proposal } from '@oilcan/core/further';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { Step } from '@oilcan/core/steps';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { useUsual } from '../../data/past/usual-of';

@@ -2,26 +2,25 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
-import { asId, readMoment, type IncidentId, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import { asId, readMoment, type IncidentId, type OperationId, type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { MOST_PHOTOS } from '@oilcan/core/reports';
-import { incidentCauses } from '@oilcan/core/incidents';
+import { incidentCauses, type IncidentCause } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
-import { sentenceFor } from '@oilcan/core/registry';
 import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useCamera } from '../../data/pictures/use-report-photo';
-import { now, peekRow, performMaking, usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { now, peekRow, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
-import { MomentInput } from '../../forms/moment-field';
+import { MomentField } from '../../forms/moment-field';
 import { momentProblem } from '../../forms/typed-words';
 import { Field } from '../../ui/field';
-import { useNotice } from '../../ui/use-notice';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
-import { SignatureField, unsigned } from '../../forms/signature-field';
+import { SignatureFormField, unsigned } from '../../forms/signature-field';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { RULE } from '../../ui/theme';
 import { toggled } from '../../ui/toggled';
-import { useOnce } from '../../ui/use-once';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { VoiceToggle } from '../attachments';
@@ -29,7 +28,17 @@ import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { TakenAlong, WhereField, type RaiseDraft, type RaisedAt } from '../raising';
 import { causeWords, incidentKindWords } from './incident-words';
-import { useIncidentDraft } from './use-incident-draft';
+
+/** What is said of an incident beside its words and pictures, which any way of raising it has. */
+const nothingSaid = {
+  kind: 'nearMiss' as IncidentKind,
+  time: '',
+  causes: [] as IncidentCause[],
+  presentIds: [] as PersonId[],
+  presentOthers: '',
+  doneAtOnce: '',
+  ...unsigned,
+};
 
 interface Props {
   /** What was said on the page that raises it, by any of its ways. */
@@ -45,64 +54,58 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
   const back = useBack('/shift');
   const onward = useBack('/shift', '/raise');
   const palette = usePalette();
-  const tell = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
-  const { change, forget, kind, time, causes, presentIds, presentOthers, doneAtOnce } = useIncidentDraft(draft.where);
   const { words, photos, voice } = draft;
   const [at, setAt] = useState<RaisedAt>(first);
   const { trouble, take } = useCamera((taken) => draft.change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
   const microphone = useKeptVoice((spoken) => draft.change({ voice: spoken }));
-  const [signed, setSigned] = useState(unsigned);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const once = useOnce();
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
   const place = useRow('places', at?.is === 'place' ? at.id : undefined);
   const siteId = asset?.siteId ?? place?.siteId ?? person?.siteIds[0];
-  const demand = useDemand(siteId, kind);
   const settings = useSettings(siteId);
-  if (person === null || settings === undefined) return null;
-  const told = (sentence: string): false => {
-    setRefusal(sentence);
-    return false;
-  };
-  const send = async (): Promise<boolean> => {
-    const happened = time.trim() === '' ? null : readMoment(time, now(), settings.zone);
-    if (happened !== null && happened.is !== 'at') return told(momentProblem(time, now(), settings.zone));
-    const happenedAt = happened?.at ?? now();
-    const [photo = null, ...others] = photos;
-    const made = await performMaking('incident.make', {
-      number: null,
-      kind,
-      assetId: at?.is === 'asset' ? at.id : null,
-      placeId: at?.is === 'place' ? at.id : null,
-      words,
-      happenedAt,
-      causes,
-      presentIds,
-      presentOthers,
-      doneAtOnce,
-      photo,
-      signature: signed.path === '' && !signed.isByName ? null : { name: person.name, path: signed.path },
-    });
-    if (!made.ok) return told(sentenceFor(made.code, made.values));
-    const incidentId = asId<IncidentId>(made.value);
-    let isSaid = true;
-    for (const other of others) {
-      const more = { incidentId, words: '', photo: other, closes: false };
-      isSaid = (await performOrSay('incident.add', more)) && isSaid;
-    }
-    if (voice !== null) isSaid = (await performOrSay('incident.say-aloud', { incidentId, voice })) && isSaid;
-    forget();
+  const zone = settings?.zone ?? 'utc';
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'incident.make',
+    about: draft.where,
+    defaultValues: nothingSaid,
+    neverKept: ['path', 'isByName'],
+    fieldOf: (argument) =>
+      argument === 'happenedAt' ? 'time' : argument === 'signature' ? 'path' : (argument as 'time'),
+    read: ({ time, path, isByName, ...said }) => {
+      const happened = time.trim() === '' ? null : readMoment(time, now(), zone);
+      if (happened !== null && happened.is !== 'at')
+        return { unreadable: 'time', hint: momentProblem(time, now(), zone) };
+      return {
+        args: {
+          ...said,
+          number: null,
+          assetId: at?.is === 'asset' ? at.id : null,
+          placeId: at?.is === 'place' ? at.id : null,
+          words,
+          happenedAt: happened?.at ?? now(),
+          photo: photos[0] ?? null,
+          signature: path === '' && !isByName ? null : { name: person?.name ?? '', path },
+        },
+      };
+    },
+    said: (_args, _typed, made) =>
+      `${peekRow('incidents', made)?.number ?? 'It'} is reported. Only the leads and who was there see it.`,
+    opens: (made) => () => router.navigate(`/reports/incident/${made}`),
+    onDone: (made) => void addTheRest(made),
+  });
+  const addTheRest = async (made: OperationId): Promise<void> => {
+    const incidentId = asId<IncidentId>(made);
+    // Why something was not taken is said in place of the rest.
+    for (const photo of photos.slice(1))
+      await performOrSay('incident.add', { incidentId, words: '', photo, closes: false });
+    if (voice !== null) await performOrSay('incident.say-aloud', { incidentId, voice });
     draft.forget();
-    const number = peekRow('incidents', made.value)?.number ?? 'It';
-    // Why something was not taken stays to be read.
-    if (isSaid)
-      tell(`${number} is reported. Only the leads and who was there see it.`, () =>
-        router.navigate(`/reports/incident/${made.value}`),
-      );
     onward.onBack();
-    return true;
   };
+  const { control, setValue } = form;
+  const { kind, causes, presentIds } = form.watch();
+  const demand = useDemand(siteId, kind);
+  if (person === null || settings === undefined) return null;
   const label = (question: ReportQuestion, word: string): string =>
     demand(question) === 'must' ? word : `${word} (not needed)`;
   const isAsked = (question: ReportQuestion): boolean => demand(question) !== 'not';
@@ -118,17 +121,17 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
               key={each}
               word={incidentKindWords[each]}
               isChosen={each === kind}
-              onPress={() => change({ kind: each })}
+              onPress={() => setValue('kind', each)}
             />
           ))}
         </Choices>
         <WhereField at={at} onChoose={setAt} />
         <Field label="What happened" value={words} onChange={(text) => draft.change({ words: text })} lines={4} />
         {isAsked('since') ? (
-          <MomentInput
+          <MomentField
+            control={control}
+            name="time"
             label="When"
-            value={time}
-            onChange={(text) => change({ time: text })}
             hint="A time of day, such as 14:20 or yesterday 14:20. Empty for just now."
             present={now()}
             zone={settings.zone}
@@ -143,7 +146,7 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
                 isMany
                 word={causeWords[cause]}
                 isChosen={causes.includes(cause)}
-                onPress={() => change({ causes: toggled(causes, cause) })}
+                onPress={() => setValue('causes', [...toggled(causes, cause)])}
               />
             ))}
           </Group>
@@ -154,16 +157,16 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
               title={label('present', 'Who was there')}
               siteId={siteId}
               ids={presentIds}
-              onChange={(ids) => change({ presentIds: ids })}
+              onChange={(ids) => setValue('presentIds', [...ids])}
             />
-            <Field label="Others, by name" value={presentOthers} onChange={(text) => change({ presentOthers: text })} />
+            <FormField control={control} name="presentOthers" label="Others, by name" />
           </>
         ) : null}
         {isAsked('doneAtOnce') ? (
-          <Field
+          <FormField
+            control={control}
+            name="doneAtOnce"
             label={label('doneAtOnce', 'What was done at once')}
-            value={doneAtOnce}
-            onChange={(text) => change({ doneAtOnce: text })}
             lines={3}
           />
         ) : null}
@@ -182,7 +185,7 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
         {isAsked('signature') ? (
           <View>
             <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>
-            <SignatureField signed={signed} onSign={setSigned} error={null} />
+            <SignatureFormField control={control} />
           </View>
         ) : null}
         <FormRefusal sentence={refusal ?? trouble ?? microphone?.trouble ?? null} />
@@ -193,7 +196,7 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
           word="Report the incident"
           style={sheet.key}
           cannot={at === null ? 'Say first where it was.' : words.trim() === '' && 'Say first what happened.'}
-          onPress={() => once(send)}
+          onPress={submit}
         />
       </View>
     </View>

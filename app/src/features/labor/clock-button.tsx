@@ -14,6 +14,7 @@ import { usePalette } from '../../ui/use-palette';
 import { useNow } from '../../data/use-now';
 import { Words } from '../../ui/words';
 import { useCommand } from '../keys/commands';
+import type { HazardsFirst } from '../hazards';
 import { ClockCorrectionSheet } from './clock-correction-sheet';
 import { mdiPlay, mdiStop } from '@mdi/js';
 
@@ -38,7 +39,7 @@ export function ClockButton({
 }: {
   readonly work: WorkOrder;
   readonly isPrepared: boolean;
-  readonly onHazards: () => void;
+  readonly onHazards: HazardsFirst;
 }): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
@@ -54,7 +55,7 @@ export function ClockButton({
   const start = async (): Promise<void> => {
     const isStarted = await performOrSay('clock.start', { workOrderId: work.id });
     if (isStarted) noteClockPlace(work.id);
-    else if (!isPrepared) onHazards();
+    else if (!isPrepared) onHazards(() => void start());
   };
   const press = (): void => {
     if (ranTooLong) setIsCorrecting(true);

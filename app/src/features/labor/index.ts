@@ -1,7 +1,6 @@
 /** What other features may use of this one. */
 export { ClockButton } from './clock-button';
 export { ClockCorrectionSheet } from './clock-correction-sheet';
-export { ClockMark } from './clock-mark';
 export { ClockLine, loadMatesSheet } from './clock-line';
 export { ClocksToStop } from './clocks-to-stop';
 export { OverlapLines } from './overlap-lines';

@@ -1,7 +1,7 @@
 import { useCallback, useRef, type ReactElement } from 'react';
 import { addDays, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';

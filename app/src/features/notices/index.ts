@@ -1,3 +1,2 @@
 /** What other features may use of this one. */
 export { FollowAssetButton, FollowButton } from './follow-button';
-export { NoticesMark } from './notices-mark';

@@ -8,7 +8,9 @@ import { IconPress } from '../../ui/press';
 import { CORNER } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { PhotoViewer } from './photo-viewer';
+import { piece } from '../../ui/piece';
+
+const PhotoViewer = piece(() => import('./photo-viewer').then((module) => module.PhotoViewer));
 
 /** A photo of the record: a small square in a list, or as large as there is room. */
 export function Picture({

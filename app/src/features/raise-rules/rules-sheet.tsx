@@ -13,10 +13,10 @@ import {
 } from '@oilcan/core/raise-rules';
 import { demands, urgencies, workKinds, type Urgency } from '@oilcan/core/work';
 import { usePhone, useRow, useSettings, useTable } from '../../data/store';
-import { useOperation } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Segments } from '../../ui/segments';
@@ -81,38 +81,48 @@ interface SiteRulesProps {
 function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | null {
   const kept = useRow('raiseRules', siteId);
   const settings = useSettings(siteId);
-  const { run, errorAt } = useOperation();
-  const [rules, setRules] = useState<RaiseRules>(() => rulesOf(siteId, kept));
-  const [wrong, setWrong] = useState<string | null>(null);
   const currency = settings?.currency ?? 'EUR';
-  const { goAhead } = rules;
-  const [above, setAbove] = useState(
-    goAhead.aboveMinor === null ? '' : typedMoney(money(goAhead.aboveMinor, currency)),
-  );
-  const [hour, setHour] = useState(goAhead.minorPerHour === 0 ? '' : typedMoney(money(goAhead.minorPerHour, currency)));
-  const [hoursTyped, setHoursTyped] = useState(() =>
-    mapUrgencies((urgency) => String(dueWithinOf(rules)[urgency] ?? '')),
-  );
+  const amount = (minor: number | null): string => (minor === null ? '' : typedMoney(money(minor, currency)));
+  const [rules] = useState(() => rulesOf(siteId, kept));
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'raise-rules.set',
+    about: siteId,
+    defaultValues: {
+      kinds: [...rules.goAhead.kinds],
+      above: amount(rules.goAhead.aboveMinor),
+      perHour: amount(rules.goAhead.minorPerHour === 0 ? null : rules.goAhead.minorPerHour),
+      ...hoursTyped(dueWithinOf(rules)),
+      technicianTakesUp: rules.technicianTakesUp,
+      takesGuests: rules.takesGuests,
+      publicKnowledge: rules.publicKnowledge,
+      asked: rules.asked,
+    },
+    fieldOf: (argument) => (argument === 'goAhead' ? 'above' : (argument as 'asked')),
+    read: ({ kinds, above, perHour, technicianTakesUp, takesGuests, publicKnowledge, asked, ...hours }) => {
+      const hint = `Write an amount in ${currency}, such as 500.`;
+      const [aboveMinor, minorPerHour] = [minorOf(above, currency), minorOf(perHour, currency)];
+      if (aboveMinor === 'wrong') return { unreadable: 'above', hint };
+      if (minorPerHour === 'wrong') return { unreadable: 'perHour', hint };
+      const wrong = urgencies.find((urgency) => hoursOf(hours[urgency]) === 'wrong');
+      if (wrong !== undefined) return { unreadable: wrong, hint: 'Write whole hours, such as 12.' };
+      const { id: _, ...others } = rules;
+      const goAhead = { ...rules.goAhead, kinds, aboveMinor, minorPerHour: minorPerHour ?? 0 };
+      const dueWithin = mapUrgencies((urgency) => hoursOf(hours[urgency]) as number | null);
+      return {
+        args: { ...others, goAhead, dueWithin, technicianTakesUp, takesGuests, publicKnowledge, asked },
+      };
+    },
+    said: 'Kept.',
+    onDone: onClose,
+  });
   if (settings === undefined) return null;
-  const change = (part: Partial<RaiseRules>): void => setRules({ ...rules, ...part });
-  const keep = async (): Promise<void> => {
-    const [limit, perHour] = [minorOf(above, currency), minorOf(hour, currency)];
-    if (limit === 'wrong' || perHour === 'wrong') return setWrong(`Write an amount in ${currency}, such as 500.`);
-    if (urgencies.some((urgency) => hoursOf(hoursTyped[urgency]) === 'wrong'))
-      return setWrong('Write whole hours, such as 12.');
-    const dueWithin = mapUrgencies((urgency) => {
-      const hours = hoursOf(hoursTyped[urgency]);
-      return hours === 'wrong' ? null : hours;
-    });
-    const { id: _, ...args } = rules;
-    const chosen = { ...goAhead, aboveMinor: limit, minorPerHour: perHour ?? 0 };
-    if (await run('raise-rules.set', { ...args, dueWithin, goAhead: chosen }, 'Kept.')) onClose();
-  };
+  const { control, setValue } = form;
+  const chosen = form.watch();
   return (
     <BottomSheet
       title="Reports and go-ahead"
       onClose={onClose}
-      foot={<Button rank="primary" word="Keep" onPress={() => void keep()} />}
+      foot={<Button rank="primary" word="Keep" onPress={submit} />}
     >
       {head}
       <Words as="heading" level={3}>
@@ -127,19 +137,24 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
             key={kind}
             isMany
             word={kindWords[kind]}
-            isChosen={goAhead.kinds.includes(kind)}
-            onPress={() => change({ goAhead: { ...goAhead, kinds: toggled(goAhead.kinds, kind) } })}
+            isChosen={chosen.kinds.includes(kind)}
+            onPress={() => setValue('kinds', [...toggled(chosen.kinds, kind)])}
           />
         ))}
       </View>
-      <Field
+      <FormField
+        control={control}
+        name="above"
         label={`Expected to cost more than (${currency})`}
-        value={above}
-        onChange={setAbove}
         keyboard="decimal-pad"
         hint="Empty: cost does not matter."
       />
-      <Field label={`An hour is taken to cost (${currency})`} value={hour} onChange={setHour} keyboard="decimal-pad" />
+      <FormField
+        control={control}
+        name="perHour"
+        label={`An hour is taken to cost (${currency})`}
+        keyboard="decimal-pad"
+      />
       <Words as="heading" level={3}>
         Due
       </Words>
@@ -147,11 +162,11 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
         What is raised is due so many hours later, by how soon it must be done. Whoever raises it may say otherwise.
       </Words>
       {urgencies.map((urgency) => (
-        <Field
+        <FormField
           key={urgency}
+          control={control}
+          name={urgency}
           label={`${urgencyWords[urgency]}: hours until it is due`}
-          value={hoursTyped[urgency]}
-          onChange={(text) => setHoursTyped({ ...hoursTyped, [urgency]: text })}
           keyboard="decimal-pad"
           hint="Empty: at no time by itself."
         />
@@ -162,23 +177,23 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
       <Choice
         isMany
         word="Technicians may take up reports"
-        isChosen={rules.technicianTakesUp}
-        onPress={() => change({ technicianTakesUp: !rules.technicianTakesUp })}
+        isChosen={chosen.technicianTakesUp}
+        onPress={() => setValue('technicianTakesUp', !chosen.technicianTakesUp)}
       />
       <Choice
         isMany
         word="Everybody may report by the label on a machine"
-        isChosen={rules.takesGuests}
-        onPress={() => change({ takesGuests: !rules.takesGuests })}
+        isChosen={chosen.takesGuests}
+        onPress={() => setValue('takesGuests', !chosen.takesGuests)}
       />
       <Choice
         isMany
         word="Show them what open work on the machine is called"
-        isChosen={rules.publicKnowledge === 'titles'}
-        onPress={() => change({ publicKnowledge: rules.publicKnowledge === 'titles' ? 'nothing' : 'titles' })}
+        isChosen={chosen.publicKnowledge === 'titles'}
+        onPress={() => setValue('publicKnowledge', chosen.publicKnowledge === 'titles' ? 'nothing' : 'titles')}
       />
-      <Questions rules={rules} onChange={(asked) => change({ asked })} />
-      <FormRefusal sentence={wrong ?? errorAt('')} />
+      <Questions rules={{ ...rules, asked: chosen.asked }} onChange={(asked) => setValue('asked', asked)} />
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }
@@ -215,6 +230,11 @@ function Questions({
       ))}
     </>
   );
+}
+
+/** Hours as they are typed. */
+function hoursTyped(hours: Readonly<Record<Urgency, number | null>>): Record<Urgency, string> {
+  return mapUrgencies((urgency) => String(hours[urgency] ?? ''));
 }
 
 /** Something for each urgency. */

@@ -1,6 +1,6 @@
 import type { WorkOrderId } from '@oilcan/core/kernel';
 import type { Outcome, Refusal } from '@oilcan/core/operations';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { perform } from '../../data/store';
 import type { Taken } from './taken';
 

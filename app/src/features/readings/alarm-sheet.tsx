@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/readings';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';

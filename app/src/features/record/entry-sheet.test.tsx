@@ -1,5 +1,5 @@
 import { addMinutes } from '@oilcan/core/kernel';
-import { applyOperation, type ArgsOf, type OperationName } from '@oilcan/core/registry';
+import { applyOperation, type ArgsOf, type OperationName } from '@oilcan/core/registry/operations';
 import { ann, anOperation, binId, bob, noon, partId, smallWorks, workId, sideAt } from '@oilcan/core/testing';
 import { useRow } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';

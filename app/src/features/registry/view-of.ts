@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { Entry, EntryContent, EntryKind, WorkOrder } from '@oilcan/core/work';
 import type { Piece } from '../../ui/piece';

@@ -1,13 +1,15 @@
 import { useState, type ReactElement } from 'react';
+import { useController, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendar } from '@mdi/js';
-import { addDays, beginOfDay, inZone, isLocalDay, localDate, type Instant, type LocalDay } from '@oilcan/core/kernel';
+import { addDays, beginOfDay, inZone, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import { urgencies, type WorkOrder } from '@oilcan/core/work';
-import { useKeptText } from '../../data/drafts';
 import { now, useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
+import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
 import { piece } from '../../ui/piece';
@@ -72,16 +74,18 @@ interface AspectProps extends Pick<Props, 'work' | 'onClose'> {
 }
 
 function Urgency({ work, onClose }: AspectProps): ReactElement {
-  const [reason, setReason, forget] = useKeptText(`why ${work.id} urgency`, usualReasons.urgency[0] ?? '');
-  const { run, refusal, errorAt } = useOperation();
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.set-urgency',
+    about: work.id,
+    defaultValues: { reason: usualReasons.urgency[0] ?? '', urgency: work.urgency },
+    neverKept: ['urgency'],
+    read: ({ reason, urgency }) => ({ args: { workOrderId: work.id, urgency, reason } }),
+    said: ({ urgency }) => `${work.number}: ${urgencyWords[urgency]}.`,
+    onDone: onClose,
+  });
   return (
     <>
-      <Why
-        aspect="urgency"
-        reason={reason}
-        onChange={setReason}
-        error={refusal?.field === 'reason' ? errorAt('reason') : null}
-      />
+      <Why form={form} usual={usualReasons.urgency} />
       <View style={sheet.buttons}>
         {urgencies
           .filter((urgency) => urgency !== work.urgency)
@@ -91,82 +95,84 @@ function Urgency({ work, onClose }: AspectProps): ReactElement {
               word={urgencyWords[urgency]}
               label={`Urgency: ${urgencyWords[urgency]}`}
               style={sheet.grow}
-              onPress={() =>
-                void run(
-                  'work.set-urgency',
-                  { workOrderId: work.id, urgency, reason },
-                  `${work.number}: ${urgencyWords[urgency]}.`,
-                ).then((isDone) => {
-                  if (!isDone) return;
-                  forget();
-                  onClose();
-                })
-              }
+              onPress={() => {
+                form.setValue('urgency', urgency);
+                submit();
+              }}
             />
           ))}
       </View>
-      <FormRefusal sentence={refusal?.field === 'reason' ? null : errorAt(refusal?.field ?? '')} />
+      <FormRefusal sentence={refusal} />
     </>
   );
 }
 
+/** No day is chosen. */
+const NO_DAY = '';
+
 function Due({ work, settings, onClose }: AspectProps): ReactElement {
   const { zone, language } = settings;
-  const [reason, setReason, forget] = useKeptText(`why ${work.id} due`, usualReasons.due[0] ?? '');
-  const [time, setTime] = useState(work.dueAt === null ? USUAL_DUE_TIME : inZone(work.dueAt, zone).toFormat('HH:mm'));
-  const [timeError, setTimeError] = useState<string | null>(null);
-  const { run, refusal, errorAt } = useOperation();
-  const set = async (dueAt: Instant | null): Promise<void> => {
-    const said = dueAt === null ? 'Due at no time.' : `Due ${sayMoment(dueAt, now(), zone, language)}.`;
-    if (await run('work.set-due', { workOrderId: work.id, dueAt, reason }, said)) {
-      forget();
-      onClose();
-    }
-  };
-  const onDay = (day: LocalDay): void => {
-    const at = timeOn(day, time, zone);
-    setTimeError(at === null ? 'Write the time as 14:20.' : null);
-    if (at !== null) void set(at);
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.set-due',
+    about: work.id,
+    defaultValues: {
+      reason: usualReasons.due[0] ?? '',
+      time: work.dueAt === null ? USUAL_DUE_TIME : inZone(work.dueAt, zone).toFormat('HH:mm'),
+      day: NO_DAY,
+    },
+    neverKept: ['day'],
+    fieldOf: (argument) => (argument === 'dueAt' ? 'time' : 'reason'),
+    read: ({ reason, time, day }) => {
+      const dueAt = isLocalDay(day) ? timeOn(day, time, zone) : null;
+      if (isLocalDay(day) && dueAt === null) return { unreadable: 'time', hint: 'Write the time as 14:20.' };
+      return { args: { workOrderId: work.id, dueAt, reason } };
+    },
+    said: ({ dueAt }) => (dueAt === null ? 'Due at no time.' : `Due ${sayMoment(dueAt, now(), zone, language)}.`),
+    onDone: onClose,
+  });
+  const set = (day: LocalDay | typeof NO_DAY): void => {
+    form.setValue('day', day);
+    submit();
   };
   return (
     <>
-      <Why
-        aspect="due"
-        reason={reason}
-        onChange={setReason}
-        error={refusal?.field === 'reason' ? errorAt('reason') : null}
-      />
-      <Field label="By what time of the day" value={time} onChange={setTime} error={timeError} />
-      <Days settings={settings} firstDay={0} verb="Due" onDay={onDay} />
-      {work.dueAt === null ? null : <Button word="At no time" onPress={() => void set(null)} />}
-      <FormRefusal sentence={refusal?.field === 'reason' ? null : errorAt(refusal?.field ?? '')} />
+      <Why form={form} usual={usualReasons.due} />
+      <FormField control={form.control} name="time" label="By what time of the day" />
+      <Days settings={settings} firstDay={0} verb="Due" onDay={set} />
+      {work.dueAt === null ? null : <Button word="At no time" onPress={() => set(NO_DAY)} />}
+      <FormRefusal sentence={refusal} />
     </>
   );
 }
 
 function PutOffTo({ work, settings, onClose }: AspectProps): ReactElement {
   const usual = usualReasons.putOff;
-  const likely = (work.held?.reason === 'part' ? usual[1] : usual[0]) ?? '';
-  const [reason, setReason, forget] = useKeptText(`why ${work.id} putOff`, likely);
-  const { run, refusal, errorAt } = useOperation();
-  const putOff = async (until: LocalDay): Promise<void> => {
-    const day = sayLocalDay(until, now(), settings.zone, settings.language);
-    const args = { workOrderId: work.id, until, reason };
-    if (await run('work.put-off', args, `${work.number} comes back ${day}.`)) {
-      forget();
-      onClose();
-    }
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.put-off',
+    about: work.id,
+    defaultValues: {
+      reason: (work.held?.reason === 'part' ? usual[1] : usual[0]) ?? '',
+      until: localDate(now(), settings.zone),
+    },
+    neverKept: ['until'],
+    read: ({ reason, until }) => ({ args: { workOrderId: work.id, until, reason } }),
+    said: ({ until }) =>
+      `${work.number} comes back ${sayLocalDay(until as LocalDay, now(), settings.zone, settings.language)}.`,
+    onDone: onClose,
+  });
   const due = work.dueAt === null ? null : localDate(work.dueAt, settings.zone);
   return (
     <>
-      <Why
-        aspect="putOff"
-        reason={reason}
-        onChange={setReason}
-        error={refusal?.field === 'reason' ? errorAt('reason') : null}
+      <Why form={form} usual={usual} />
+      <Days
+        settings={settings}
+        firstDay={1}
+        verb="Put off to"
+        onDay={(day) => {
+          form.setValue('until', day);
+          submit();
+        }}
       />
-      <Days settings={settings} firstDay={1} verb="Put off to" onDay={(day) => void putOff(day)} />
       <Words as="small" soft>
         It leaves the lists and comes back by itself on the morning of that day.
         {due === null
@@ -174,7 +180,7 @@ function PutOffTo({ work, settings, onClose }: AspectProps): ReactElement {
           : ` It ${(work.dueAt ?? '') < now() ? 'was' : 'is'} due ${sayMoment(work.dueAt ?? now(), now(), settings.zone, settings.language)}.`}{' '}
         If your clock runs here, it stops and its time is kept.
       </Words>
-      <FormRefusal sentence={refusal?.field === 'reason' ? null : errorAt(refusal?.field ?? '')} />
+      <FormRefusal sentence={refusal} />
     </>
   );
 }
@@ -197,27 +203,31 @@ function Planned({ work, settings, onClose }: AspectProps): ReactElement {
   );
 }
 
-interface WhyProps {
-  readonly aspect: keyof typeof usualReasons;
-  readonly reason: string;
-  readonly onChange: (reason: string) => void;
-  readonly error: string | null;
+interface WhyProps<Values extends WithReason> {
+  readonly form: UseFormReturn<Values>;
+  readonly usual: readonly string[];
 }
 
-function Why({ aspect, reason, onChange, error }: WhyProps): ReactElement {
-  const usual = usualReasons[aspect];
+interface WithReason extends FieldValues {
+  readonly reason: string;
+}
+
+function Why<Values extends WithReason>({ form, usual }: WhyProps<Values>): ReactElement {
+  const { field, fieldState } = useController({ control: form.control, name: 'reason' as Path<Values> });
+  const reason = field.value as string;
   return (
     <>
       <Choices label="Why">
         {usual.map((each) => (
-          <Choice key={each} word={each} isChosen={reason === each} onPress={() => onChange(each)} />
+          <Choice key={each} word={each} isChosen={reason === each} onPress={() => field.onChange(each)} />
         ))}
       </Choices>
       <Field
         label="Another reason"
         value={usual.includes(reason) ? '' : reason}
-        onChange={(text) => onChange(text === '' ? (usual[0] ?? '') : text)}
-        error={error}
+        onChange={(text) => field.onChange(text === '' ? (usual[0] ?? '') : text)}
+        inputRef={field.ref}
+        error={fieldState.error?.message ?? null}
       />
     </>
   );

@@ -2,5 +2,4 @@
 export { ShareCosts } from './share-costs';
 export { shareElement } from './share-element';
 export { loadShareSheets, ShareLines, ShareOut } from './share-lines';
-export { useOwnShare, type OwnShare } from './own-share';
 export { useHolders, useStepsInSight } from './steps-in-sight';

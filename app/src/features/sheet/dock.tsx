@@ -6,7 +6,7 @@ import { Press } from '../../ui/press';
 import { CORNER, GAP, RULE, useIsNarrow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { useIsPrepared, useMayRecord } from '../hazards';
+import { useIsPrepared, useMayRecord, type HazardsFirst } from '../hazards';
 import { useCommand } from '../keys/commands';
 import { ClockButton, ClockLine } from '../labor';
 import { AtMachine } from '../rounds';
@@ -23,8 +23,8 @@ interface Props {
   /** What that sheet begins with. */
   readonly about?: string | undefined;
   readonly onOpen: (name: string | null) => void;
-  /** Where the hazards are, when they must be read first. */
-  readonly onHazards: () => void;
+  /** To the hazards, when they must be read first. */
+  readonly onHazards: HazardsFirst;
   /** Only its keys are to be seen: somebody reads. */
   readonly isFolded?: boolean;
   /** Somebody turned to it. */
@@ -47,7 +47,7 @@ export function Dock({
   const isPrepared = useIsPrepared(work);
   const mayRecord = useMayRecord(work);
   const press = ({ name, countsAsWorking }: DockItem): void => {
-    if (!mayRecord && countsAsWorking) onHazards();
+    if (!mayRecord && countsAsWorking) onHazards(() => onOpen(name));
     else onOpen(name);
   };
   const close = useCallback((): void => onOpen(null), [onOpen]);

@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import { addMinutes, asId, instantFromMillis, type WorkOrderId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { ann, aStep, aWorkOrder, bob, lea, noon, put, smallWorks, workId } from '@oilcan/core/testing';
@@ -28,17 +28,40 @@ describe('the sheet', () => {
     expect(words()).toMatch(/Seal weeping.*about 1 h 30.*Oil on the floor.*Rotating shaft.*Lock the motor out/);
   });
 
-  it('lets nothing be recorded before the hazards are read, and says so', async () => {
+  it('lets nothing be recorded before the hazards are read, and goes on from there once they are', async () => {
     await open({ hazards });
-    await press('Start my clock');
-    expect(works.said).toBe('Read and acknowledge the hazards first.');
     await press('Part');
     expect(words()).toContain('Before the hazards are read parts can be planned, and nothing is taken.');
     await press('That is all');
-    await press('I have read the 2 hazards');
     await press('Start my clock');
+    expect(works.said).toBe('Read and acknowledge the hazards first; then it goes on from here.');
+    expect((await work())?.state).toBe('ready');
+    await press('I have read the 2 hazards');
     expect((await work())?.state).toBe('underway');
     expect(canPress('Stop my clock')).toBe(true);
+  });
+
+  it('answers the step that was pressed, and opens what was to be recorded, after the hazards were read', async () => {
+    await open({ hazards });
+    await act(async () => void fireEvent.click(screen.getByRole('checkbox')));
+    await press('Write in one line');
+    expect(screen.queryByRole('dialog')).toBeNull();
+    await press('I have read the 2 hazards');
+    // The last that was pressed is what is meant.
+    expect(await screen.findByRole('dialog')).toBeTruthy();
+    await works.close();
+    await open({ hazards });
+    await act(async () => void fireEvent.click(screen.getByRole('checkbox')));
+    await press('I have read the 2 hazards');
+    expect((await works.sent()).peek('steps', aStep(1).id)?.answer?.by).toBe(ann.id);
+  });
+
+  it('forgets what was pressed where the hazards are read much later', async () => {
+    await open({ hazards });
+    await press('Start my clock');
+    later(5);
+    await press('I have read the 2 hazards');
+    expect((await work())?.state).toBe('ready');
   });
 
   it('adds a hazard, which everybody reads again', async () => {

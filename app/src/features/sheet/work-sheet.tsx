@@ -23,6 +23,7 @@ import { useCommand } from '../keys/commands';
 import { amendSheets, dockItems } from '../registry/views';
 import { loadMatesSheet } from '../labor';
 import { useDroppedFiles } from '../attachments';
+import { HazardsFirstOf, useHazardsFirst } from '../hazards';
 import { Dock, DockLine } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
@@ -214,10 +215,8 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     }
   };
   const toParts = useCallback((): void => openDock('part'), [openDock]);
-  const askForHazards = (): void => {
-    goTo('prepare');
-    say('Read and acknowledge the hazards first.');
-  };
+  const toHazards = useCallback((): void => goTo('prepare'), [goTo]);
+  const hazardsFirst = useHazardsFirst(work, toHazards);
   useCommand('open', () => {
     const node = scrollFrame(scroller.current);
     node?.setAttribute('tabindex', '-1');
@@ -231,7 +230,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
       open={dock}
       about={about}
       onOpen={openDock}
-      onHazards={askForHazards}
+      onHazards={hazardsFirst}
       isFolded={!isWide && isReading}
       onTouch={() => setIsReading(false)}
     />
@@ -240,80 +239,82 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   );
 
   return (
-    <View style={sheet.screen}>
-      <TopBar
-        title={work.number}
-        pageTitle={`${work.number} ${work.title}`}
-        aside={stateOf(work)}
-        isNamedBelow
-        {...(isWindowWide ? { isBeside: true } : back)}
-      >
-        {isWindowWide ? <PinButton workOrderId={work.id} /> : isDockNarrow ? null : <RaiseHere work={work} />}
-      </TopBar>
-      {isBroad ? (
-        <View style={[sheet.over, { borderColor: palette.line }]}>
-          <SheetHead work={work} />
-        </View>
-      ) : null}
-      <View style={sheet.columns}>
-        <SheetDipstick work={work} current={current} onGoTo={goTo} />
-        {isBroad ? (
-          <ScrollView
-            ref={beside}
-            role="complementary"
-            aria-label="Prepare"
-            style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
-            contentContainerStyle={sheet.content}
-          >
-            <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
-          </ScrollView>
-        ) : null}
-        <ScrollView
-          ref={scroller}
-          {...landmark}
-          style={sheet.scroll}
-          contentContainerStyle={sheet.content}
-          {...kept}
-          onScroll={follow}
-          scrollEventThrottle={64}
-          testID="sheet-scroll"
+    <HazardsFirstOf.Provider value={hazardsFirst}>
+      <View style={sheet.screen}>
+        <TopBar
+          title={work.number}
+          pageTitle={`${work.number} ${work.title}`}
+          aside={stateOf(work)}
+          isNamedBelow
+          {...(isWindowWide ? { isBeside: true } : back)}
         >
-          <View style={isWide && sheet.readable}>
-            {isBroad ? null : (
-              <>
-                <SheetHead work={work} />
-                {isDockNarrow && isOurs ? <DockLine work={work} onHazards={askForHazards} /> : null}
-                {isDockNarrow ? <RaiseHere work={work} /> : null}
-                <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
-              </>
-            )}
-            {stops.length === 0 ? (
-              <WorkPart work={work} onPlaced={place('work')} />
-            ) : (
-              <RoundPart work={work} stops={stops} onPlaced={place('work')} />
-            )}
-            <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} open={dock} onOpen={openDock} />
-            {isWide ? null : <RecordList work={work} />}
-          </View>
-        </ScrollView>
-        {isWide ? (
-          <View style={[sheet.recordColumn, { borderColor: palette.line, backgroundColor: palette.card }]}>
-            {dockPiece}
-            <ScrollView
-              role="complementary"
-              aria-label="Record"
-              style={sheet.scroll}
-              contentContainerStyle={sheet.recordContent}
-            >
-              <RecordList work={work} />
-            </ScrollView>
+          {isWindowWide ? <PinButton workOrderId={work.id} /> : isDockNarrow ? null : <RaiseHere work={work} />}
+        </TopBar>
+        {isBroad ? (
+          <View style={[sheet.over, { borderColor: palette.line }]}>
+            <SheetHead work={work} />
           </View>
         ) : null}
+        <View style={sheet.columns}>
+          <SheetDipstick work={work} current={current} onGoTo={goTo} />
+          {isBroad ? (
+            <ScrollView
+              ref={beside}
+              role="complementary"
+              aria-label="Prepare"
+              style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
+              contentContainerStyle={sheet.content}
+            >
+              <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
+            </ScrollView>
+          ) : null}
+          <ScrollView
+            ref={scroller}
+            {...landmark}
+            style={sheet.scroll}
+            contentContainerStyle={sheet.content}
+            {...kept}
+            onScroll={follow}
+            scrollEventThrottle={64}
+            testID="sheet-scroll"
+          >
+            <View style={isWide && sheet.readable}>
+              {isBroad ? null : (
+                <>
+                  <SheetHead work={work} />
+                  {isDockNarrow && isOurs ? <DockLine work={work} onHazards={hazardsFirst} /> : null}
+                  {isDockNarrow ? <RaiseHere work={work} /> : null}
+                  <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
+                </>
+              )}
+              {stops.length === 0 ? (
+                <WorkPart work={work} onPlaced={place('work')} />
+              ) : (
+                <RoundPart work={work} stops={stops} onPlaced={place('work')} />
+              )}
+              <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} open={dock} onOpen={openDock} />
+              {isWide ? null : <RecordList work={work} />}
+            </View>
+          </ScrollView>
+          {isWide ? (
+            <View style={[sheet.recordColumn, { borderColor: palette.line, backgroundColor: palette.card }]}>
+              {dockPiece}
+              <ScrollView
+                role="complementary"
+                aria-label="Record"
+                style={sheet.scroll}
+                contentContainerStyle={sheet.recordContent}
+              >
+                <RecordList work={work} />
+              </ScrollView>
+            </View>
+          ) : null}
+        </View>
+        {isWide ? null : dockPiece}
+        <AlarmProposal work={work} />
+        <CodeFault work={work} entryId={coding} onClose={() => setCoding(null)} />
       </View>
-      {isWide ? null : dockPiece}
-      <AlarmProposal work={work} />
-      <CodeFault work={work} entryId={coding} onClose={() => setCoding(null)} />
-    </View>
+    </HazardsFirstOf.Provider>
   );
 }
 

@@ -15,7 +15,7 @@ import {
 } from '@oilcan/core/shift';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { counted } from '../../words/work-words';
-import { ownWork, inARow, reasonWords } from '../work';
+import { ownWork, inARow, reasonWords } from '../work/first-screen';
 import { everything, isWithin, wantsPutOff, type Narrowing, type Present } from './narrowing';
 
 /** What the list is made from. */
@@ -49,11 +49,11 @@ export interface Listed {
 
 /** The person's own work (a lead's: everybody's), what comes first first. Made once, whenever rows change. */
 export function listedWork(rows: ShiftRows, person: Person, present: Instant, settings: Settings): Listed[] {
+  const times = shiftTimes(present, settings.zone);
   const ranked = ownWork(rows, person)
-    .filter((work) => isInSight(work, present, settings.zone))
+    .filter((work) => isInSight(work, times))
     .map((work) => ({ work, asset: rows.assets.get(work.assetId) }));
   ranked.sort((a, b) => compareForShift(a, b, present));
-  const times = shiftTimes(present, settings.zone);
   return ranked.map(({ work }) => ({
     work,
     group: shiftGroupOf(work, times),

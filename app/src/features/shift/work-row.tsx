@@ -20,8 +20,8 @@ import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
 import { roundWords } from '../../words/round-words';
 import { Picture } from '../photos';
-import { StandingMark } from '../work';
-import { useOwnShare, type OwnShare } from '../shares';
+import { StandingMark } from '../work/first-screen';
+import { useOwnShare, type OwnShare } from '../shares/first-screen';
 import { useKitStanding } from '../../data/stock';
 
 interface Props {

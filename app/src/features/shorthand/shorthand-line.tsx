@@ -6,6 +6,7 @@ import { Press } from '../../ui/press';
 import { CORNER } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
+import type { HazardsFirst } from '../hazards';
 import { useCommand } from '../keys/commands';
 
 const ShorthandSheet = piece(() => import('./shorthand-sheet').then((module) => module.ShorthandSheet));
@@ -16,14 +17,14 @@ export const loadShorthandSheet = ShorthandSheet.load;
 interface Props {
   readonly work: WorkOrder;
   readonly isPrepared: boolean;
-  readonly onHazards: () => void;
+  readonly onHazards: HazardsFirst;
 }
 
 /** The line above the dock in which several things are written at once. */
 export function ShorthandLine({ work, isPrepared, onHazards }: Props): ReactElement {
   const palette = usePalette();
   const [isOpen, setIsOpen] = useState(false);
-  const open = (): void => (isPrepared ? setIsOpen(true) : onHazards());
+  const open = (): void => (isPrepared ? setIsOpen(true) : onHazards(() => setIsOpen(true)));
   useCommand('shorthand', open);
   return (
     <>

@@ -1,5 +1,5 @@
 import { addMinutes, parseMoney, type Instant, type PersonId } from '@oilcan/core/kernel';
-import type { ArgsOf, OperationName } from '@oilcan/core/registry';
+import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { Settings } from '@oilcan/core/settings';
 import type { Meaning } from '@oilcan/core/shorthand';
 import type { WorkOrder } from '@oilcan/core/work';

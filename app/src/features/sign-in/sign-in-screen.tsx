@@ -3,12 +3,9 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState, type ReactElement } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { OilcanError } from '@oilcan/core/kernel';
-import { sentenceFor } from '@oilcan/core/registry';
 import * as yup from 'yup';
 import type { About } from '../../data/answers';
 import { httpLink } from '../../data/http-link';
-import { Unreachable } from '../../data/server-link';
 import { signIn, usePhone } from '../../data/store';
 import { roleWords } from '../../words/work-words';
 import { KeepingBar } from '../frame';
@@ -20,6 +17,7 @@ import { CORNER, RULE } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { usePageTitle } from '../../ui/use-page-title';
 import { Words } from '../../ui/words';
+import { notSignedIn } from './not-signed-in';
 import { SignedOutLine } from './signed-out-line';
 import { mdiChevronRight, mdiOil } from '@mdi/js';
 
@@ -60,7 +58,7 @@ export function SignInScreen(): ReactElement {
     try {
       await signIn(name, password);
     } catch (error) {
-      setFailure(sentenceOf(error));
+      setFailure(notSignedIn(error));
     }
   };
   const submit = handleSubmit(({ name, password }) => enter(name, password));
@@ -160,12 +158,6 @@ function DemoPeople({
       ))}
     </View>
   );
-}
-
-function sentenceOf(error: unknown): string {
-  if (error instanceof OilcanError) return sentenceFor(error.code, error.values);
-  if (error instanceof Unreachable) return 'The server cannot be reached. Check the signal and try again.';
-  throw error;
 }
 
 const sheet = StyleSheet.create({

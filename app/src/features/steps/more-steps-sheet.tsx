@@ -2,7 +2,7 @@ import { useMemo, type ReactElement } from 'react';
 import { List } from 'react-native-paper';
 import type { AssetId, StopId } from '@oilcan/core/kernel';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
-import type { ArgsOf } from '@oilcan/core/registry';
+import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useRow, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';

@@ -1,15 +1,16 @@
 import { mdiDotsHorizontal } from '@mdi/js';
-import { memo, type ReactElement } from 'react';
+import { memo, useContext, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { levelOf } from '@oilcan/core/readings';
 import type { Step, StepAnswer } from '@oilcan/core/steps';
-import { peekRow, useRow } from '../../data/store';
-import { performOrSay } from '../../data/use-operation';
+import { peekRow, perform, useRow } from '../../data/store';
+import { sayRefused } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { levelWords } from '../../words/work-words';
+import { HazardsFirstOf } from '../hazards';
 import { phoneNames } from '../views/names';
 import { answeringOf } from './kinds/answering-of-kinds';
 import { answerWords } from './kinds/words-of-kinds';
@@ -42,11 +43,18 @@ export const StepRow = memo(function StepRow({
 }: Props): ReactElement | null {
   const palette = usePalette();
   const step = useRow('steps', stepId);
+  const hazardsFirst = useContext(HazardsFirstOf);
   if (step === undefined) return null;
   const answer = (value: StepAnswer | null, then?: () => void): void => {
     if (!canAnswer) return;
     const args = { workOrderId: step.workOrderId, stepId: step.id, answer: value };
-    void performOrSay('step.answer', args).then((isTaken) => (isTaken ? then?.() : undefined));
+    const give = async (): Promise<void> => {
+      const outcome = await perform('step.answer', args);
+      if (outcome.ok) then?.();
+      else if (outcome.code === 'hazards_not_acknowledged') hazardsFirst(() => void give());
+      else sayRefused(outcome);
+    };
+    void give();
   };
   return (
     <View

@@ -1,5 +1,5 @@
 import { binId, bob, partId, smallWorks, ann, anOperation, workId, noon, sideAt } from '@oilcan/core/testing';
-import { applyOperation } from '@oilcan/core/registry';
+import { applyOperation } from '@oilcan/core/registry/operations';
 import { perform } from '../../data/store';
 import { press, type, words } from '../../testing/hands';
 import { kept, TestWorks } from '../../testing/works';

@@ -1,6 +1,6 @@
 import { formatQuantity, parseDuration, parseQuantity, typedDuration } from '@oilcan/core/kernel';
 import type { MendKind, Operation } from '@oilcan/core/operations';
-import { isOperationName, operationNamed } from '@oilcan/core/registry';
+import { isOperationName, operationNamed } from '@oilcan/core/registry/operations';
 import { readNumber } from '../../words/read-number';
 import { operationViews } from '../registry/views';
 import { AMOUNT_HINT } from '../../forms/typed-words';

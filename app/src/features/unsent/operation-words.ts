@@ -1,5 +1,5 @@
 import type { Operation } from '@oilcan/core/operations';
-import { isOperationName, operationNamed } from '@oilcan/core/registry';
+import { isOperationName, operationNamed } from '@oilcan/core/registry/operations';
 import { operationViews } from '../registry/views';
 import type { Names } from '../views/names';
 

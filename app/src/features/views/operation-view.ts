@@ -1,4 +1,4 @@
-import type { ArgsOf, MendableOf, OperationName } from '@oilcan/core/registry';
+import type { ArgsOf, MendableOf, OperationName } from '@oilcan/core/registry/operations';
 import type { Names } from './names';
 
 /** Everything by which a kind of operation is shown; nothing of it may be left out. */

@@ -4,7 +4,6 @@ import { piece } from '../../ui/piece';
 export { OthersWork, useIsOurs } from './others-work';
 export { OpenNearby } from './open-nearby';
 export { ownWork } from './own-work';
-export { StandingMark } from './standing';
-export { inARow, reasonWords, whyHere } from './rank-words';
+export { whyHere } from './rank-words';
 
 export const GiveSheet = piece(() => import('./give-sheet').then((module) => module.GiveSheet));

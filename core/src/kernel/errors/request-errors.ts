@@ -33,6 +33,10 @@ export const requestErrors = {
     507,
     'This phone could not keep what you recorded. Write it down elsewhere, then reload Oilcan and try again.',
   ),
+  not_loaded: defineError(
+    503,
+    'This part of Oilcan is not on this phone yet and there is no signal to load it. What you wrote stays here; try again when there is signal.',
+  ),
 
   not_signed_in: defineError(401, 'You are not signed in. Sign in, then go on where you were.'),
   session_expired: defineError(401, 'Your session has ended. Sign in again; nothing on this phone is lost.'),

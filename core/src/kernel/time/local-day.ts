@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
-import { instantFromMillis, type Instant } from './instant';
-import { inZone, type Zone } from './zone';
+import { daySpanOf } from './day-spans';
+import { instantFromMillis, toMillis, type Instant } from './instant';
+import type { Zone } from './zone';
 
 declare const brand: unique symbol;
 
@@ -16,7 +17,7 @@ export function isLocalDay(text: string): text is LocalDay {
 
 /** The day in which a moment lies. */
 export function localDate(instant: Instant, zone: Zone): LocalDay {
-  return inZone(instant, zone).toISODate() as LocalDay;
+  return daySpanOf(toMillis(instant), zone).day as LocalDay;
 }
 
 /** The day so many days later, or earlier when negative. */

@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import { OilcanError } from '../errors/oilcan-error';
+import { daySpanOf } from './day-spans';
 import { instantFromMillis, toMillis, type Instant } from './instant';
 
 /** An IANA time zone name, such as `Europe/Vienna`. */
@@ -14,7 +15,10 @@ export function inZone(instant: Instant, zone: Zone): DateTime {
 
 /** The first instant of the local day, so many days after the one in which `instant` lies. */
 export function startOfDay(instant: Instant, zone: Zone, daysLater = 0): Instant {
-  return instantFromMillis(inZone(instant, zone).plus({ days: daysLater }).startOf('day').toMillis());
+  const { from } = daySpanOf(toMillis(instant), zone);
+  return instantFromMillis(
+    daysLater === 0 ? from : DateTime.fromMillis(from, { zone }).plus({ days: daysLater }).startOf('day').toMillis(),
+  );
 }
 
 /** Whole local calendar days from one instant to another; negative when `to` lies on an earlier day. */

@@ -127,9 +127,12 @@ describe('why it stands there', () => {
 
   it('lets ended work go at the end of the shift after the one it ended in', () => {
     const ended = (minutes: number) =>
-      isInSight({ finishedAt: addMinutes(noon, minutes), closedAt: null, lastTransition: null }, noon, zone);
+      isInSight(
+        { finishedAt: addMinutes(noon, minutes), closedAt: null, lastTransition: null },
+        shiftTimes(noon, zone),
+      );
     // It is Monday noon: what ended on Sunday is in sight until Monday midnight, what ended on Saturday is not.
     expect([ended(-60), ended(-24 * 60), ended(-48 * 60)]).toEqual([true, true, false]);
-    expect(isInSight({ finishedAt: null, closedAt: null, lastTransition: null }, noon, zone)).toBe(true);
+    expect(isInSight({ finishedAt: null, closedAt: null, lastTransition: null }, shiftTimes(noon, zone))).toBe(true);
   });
 });

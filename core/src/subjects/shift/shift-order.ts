@@ -1,8 +1,8 @@
 import type { Asset, AssetCondition } from '../plant/plant';
 import { calendarDaysBetween, startOfDay, type Zone } from '../../kernel/time/zone';
 import type { Instant } from '../../kernel/time/instant';
-import { beginOfDay } from '../../kernel/time/local-day';
-import { isPutOff } from '../schedule/schedule';
+import { addDays, localDate, type LocalDay } from '../../kernel/time/local-day';
+import { isPutOffOn } from '../schedule/schedule';
 import { isOpen } from '../work/states';
 import { doneAt, urgencies, type Urgency, type WorkOrder } from '../work/work-order';
 
@@ -17,32 +17,39 @@ export function isLate(work: Pick<WorkOrder, 'dueAt' | 'state'>, now: Instant): 
   return isOpen(work.state) && work.dueAt !== null && work.dueAt < now;
 }
 
-/** The present and the ends of the local day and week, worked out once for a whole list. */
+/** The present and the local days around it, worked out once for a whole list. */
 export interface ShiftTimes {
   readonly now: Instant;
+  readonly today: LocalDay;
+  readonly yesterdayBegan: Instant;
   readonly dayEnds: Instant;
   readonly weekEnds: Instant;
-  readonly zone: Zone;
 }
 
 export function shiftTimes(now: Instant, zone: Zone): ShiftTimes {
-  return { now, dayEnds: startOfDay(now, zone, 1), weekEnds: startOfDay(now, zone, DAYS_AHEAD_IN_WEEK), zone };
+  return {
+    now,
+    today: localDate(now, zone),
+    yesterdayBegan: startOfDay(now, zone, -1),
+    dayEnds: startOfDay(now, zone, 1),
+    weekEnds: startOfDay(now, zone, DAYS_AHEAD_IN_WEEK),
+  };
 }
 
 export function shiftGroupOf(work: WorkOrder, times: ShiftTimes): ShiftGroup {
   if (!isOpen(work.state)) return 'done';
-  if (isPutOff(work, times.now, times.zone)) return 'putOff';
+  if (isPutOffOn(work, times.today)) return 'putOff';
   const due = work.dueAt;
   if (work.urgency === 'now') return 'now';
   if (work.urgency === 'shift') return 'shift';
-  if ((due !== null && due < times.dayEnds) || isPlannedBefore(work, times.dayEnds, times.zone)) return 'shift';
+  if ((due !== null && due < times.dayEnds) || isPlannedWithin(work, times.today, 1)) return 'shift';
   if (work.urgency === 'week' || (due !== null && due < times.weekEnds)) return 'week';
-  if (isPlannedBefore(work, times.weekEnds, times.zone)) return 'week';
+  if (isPlannedWithin(work, times.today, DAYS_AHEAD_IN_WEEK)) return 'week';
   return 'later';
 }
 
-function isPlannedBefore({ plannedOn }: WorkOrder, end: Instant, zone: Zone): boolean {
-  return plannedOn !== undefined && plannedOn !== null && beginOfDay(plannedOn, zone) < end;
+function isPlannedWithin({ plannedOn }: WorkOrder, today: LocalDay, days: number): boolean {
+  return plannedOn !== undefined && plannedOn !== null && plannedOn < addDays(today, days);
 }
 
 /** What the order of the list depends on. */
@@ -111,11 +118,10 @@ export function rankReasons({ work, asset }: Ranked, now: Instant, zone: Zone): 
  */
 export function isInSight(
   work: Pick<WorkOrder, 'finishedAt' | 'closedAt' | 'lastTransition'>,
-  now: Instant,
-  zone: Zone,
+  { yesterdayBegan }: ShiftTimes,
 ): boolean {
   const done = doneAt(work);
   if (done === null) return true;
   const known = work.lastTransition?.since ?? done;
-  return now < startOfDay(known > done ? known : done, zone, 2);
+  return (known > done ? known : done) >= yesterdayBegan;
 }

@@ -23,14 +23,28 @@ interface FromBin {
   readonly quantity: Thousandths;
 }
 
+interface PartAndBin {
+  readonly part: Part;
+  readonly bin: Bin;
+}
+
 /** The part and the bin, where so much of the one can be meant from the other, by somebody who has its site. */
 export async function amountFromBin(
   records: Records,
+  from: FromBin,
+  context: OperationContext,
+): Promise<Found<PartAndBin>> {
+  if (from.quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
+  return amountOfPart(records, from, context);
+}
+
+/** As `amountFromBin`, however much it is: what was taken several times may come back at once. */
+export async function amountOfPart(
+  records: Records,
   { partId, binId, quantity }: FromBin,
   context: OperationContext,
-): Promise<Found<{ readonly part: Part; readonly bin: Bin }>> {
+): Promise<Found<PartAndBin>> {
   if (quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
-  if (quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
   const part = await records.get('parts', partId);
   if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
   if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');

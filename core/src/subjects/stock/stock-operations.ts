@@ -16,7 +16,7 @@ import { beginWork, readsToBegin } from '../hazards/begin-work';
 import { machineOfEntry } from '../steps/machine-of-entry';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../work/amendment';
 import { findOpenWork, newEntry } from '../work/guards';
-import { moveStock, partContent } from './part-use';
+import { amountOfPart, moveStock, partContent } from './part-use';
 import { leaveOutPart, planPart } from './plan-part';
 import { fates } from './removal';
 import { returnedPrice, revalueReturns, takenOn } from './return-part';
@@ -138,16 +138,11 @@ const returnPart = defineOperation({
   apply: async (records, { workOrderId, partId, binId, quantity }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
-    if (quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
-    const part = await records.get('parts', partId);
-    if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
-    if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
-    const bin = await records.get('bins', binId);
-    if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
-      return refuse('not_found', { what: 'bin' }, 'binId');
+    const amount = await amountOfPart(records, { partId, binId, quantity }, context);
+    if (!amount.ok) return amount;
     const taken = await takenOn(records, workOrderId, partId);
     if (taken === null || quantity > taken.quantity) {
-      const values = { taken: formatQuantity(taken?.quantity ?? 0), unit: part.unit };
+      const values = { taken: formatQuantity(taken?.quantity ?? 0), unit: amount.value.part.unit };
       return refuse('returned_more_than_taken', values, 'quantity');
     }
     const content = { kind: 'part', partId, binId, quantity: -quantity, ...returnedPrice(taken, quantity) } as const;

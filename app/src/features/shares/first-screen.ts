@@ -1,0 +1,2 @@
+/** What the first screen uses of this one: kept apart, so that it waits for nothing else. */
+export { useOwnShare, type OwnShare } from './own-share';
