@@ -65,6 +65,7 @@ export const covers = {
   'record.spec.ts': [...job, 'attachments', 'notes', 'photos', 'record'],
   'repair.spec.ts': [...job, 'desk', 'review', 'expenses', 'faults', 'notes', 'record', 'stock', 'stoppages'],
   'scan.spec.ts': [...job, 'labels', 'paper', 'plant', 'scan'],
+  'shifts.spec.ts': '*',
   'shift.spec.ts': [...job, 'find', 'kit-list', 'keys', 'day'],
   'signing-in.spec.ts': [...job, 'desk', 'stores'],
   'sheets.spec.ts': '*',

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { FoundWork } from '@oilcan/core/find';
+import { foundTogether, type FoundWork } from '@oilcan/core/find';
 import type { WorkOrder } from '@oilcan/core/work';
 import {
   useFoundAssets,
@@ -37,18 +37,17 @@ export function FoundList({ typed, isHidden }: Props): ReactElement {
   const places = useFoundPlaces(typed, MOST_OTHERS);
   const reports = useFoundReports(typed, MOST_OTHERS);
   const whyNot = useWhyNotListed(isHidden);
-  const older = there.is === 'here' ? there.works : [];
-  const isNothing = jobs.length + older.length + machines.length + parts.length + places.length + reports.length === 0;
+  const found = foundTogether(jobs, there.is === 'here' ? there.works : [], typed);
+  const isNothing = found.length + machines.length + parts.length + places.length + reports.length === 0;
   return (
     <View style={sheet.found}>
       {isNothing && there.is !== 'asking' ? <Words live>Nothing fits “{typed.trim()}”.</Words> : null}
-      {jobs.length + older.length === 0 ? null : (
+      {found.length === 0 ? null : (
         <Section title="Jobs">
           <List label="Jobs that were found">
-            {[
-              ...jobs.map((work) => <FoundJob key={work.id} work={work} why={whyNot(work)} />),
-              ...older.map((work) => <FoundJob key={work.id} work={work} why={whyNot(work)} />),
-            ]}
+            {found.map((work) => (
+              <FoundJob key={work.id} work={work} why={whyNot(work)} />
+            ))}
           </List>
         </Section>
       )}

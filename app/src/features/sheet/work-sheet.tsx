@@ -125,6 +125,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const beside = useRef<ScrollView>(null);
   const [isReading, setIsReading] = useState(false);
   const scrolledTo = useRef(0);
+  const scrolledHeight = useRef(0);
   const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
   const [dock, setDock] = useState<string | null>(null);
   const [about, setAbout] = useState<string | undefined>();
@@ -166,9 +167,12 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
     const isAtFoot = contentOffset.y + layoutMeasurement.height >= contentSize.height - 4 && contentOffset.y > 0;
     const moved = contentOffset.y - scrolledTo.current;
     scrolledTo.current = contentOffset.y;
+    // A row that came in above moves the page too, and nobody meant that.
+    const hasGrown = contentSize.height !== scrolledHeight.current;
+    scrolledHeight.current = contentSize.height;
     // At the foot the fold itself would scroll the page.
     const isNearFoot = contentSize.height - contentOffset.y - layoutMeasurement.height < FOLDS;
-    if (!isNearFoot && Math.abs(moved) >= MEANT) setIsReading(moved > 0 && contentOffset.y > FOLDS);
+    if (!isNearFoot && !hasGrown && Math.abs(moved) >= MEANT) setIsReading(moved > 0 && contentOffset.y > FOLDS);
     const isPast = (part: SheetPart): boolean =>
       line >= (topOf(elements.current[part], scroller.current) ?? Number.POSITIVE_INFINITY);
     const part = isAtFoot || isPast('wrapUp') ? 'wrapUp' : isPast('work') ? 'work' : 'prepare';

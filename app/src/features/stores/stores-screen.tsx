@@ -193,7 +193,7 @@ function BinLine({ part, level, amount, isElsewhere }: BinLineProps): ReactEleme
   if (!keepsStore || bin === undefined) return words;
   return (
     <>
-      <Press onPress={() => setIsOpen(true)} label={`${amount} in ${bin.label}: count it, or what came in`}>
+      <Press onPress={() => setIsOpen(true)} label={`${amount} in ${bin.label}: count ${part.name}, or say what came in`}>
         {words}
       </Press>
       {isOpen ? <BinSheet part={part} level={level} onClose={() => setIsOpen(false)} /> : null}
