@@ -1,8 +1,6 @@
-import { useRef, useState } from 'react';
 import { minutesBetween, type Instant } from '@oilcan/core/kernel';
 import { readArgs } from '@oilcan/core/operations';
 import * as yup from 'yup';
-import { useDraft } from './drafts';
 import { now } from './store';
 
 /** A file that nothing names is let go of after a day, so what was taken stays in a draft for less. */
@@ -15,33 +13,6 @@ export function isTakenLately(takenAt: Instant | null): boolean {
 
 /** A text of a draft: whatever is typed. How long it may be is for the operation to say, with the text still there. */
 export const draftText = (): yup.Schema<string> => yup.string().strict().defined();
-
-interface FieldsDraft<Fields> {
-  readonly fields: Fields;
-  readonly change: (some: Partial<Fields>) => void;
-  readonly forget: () => void;
-}
-
-/**
- * What was chosen, taken and typed on a page and not kept yet, so that it survives a reload half-filled.
- *
- * @param schema what was kept earlier is used only where it still is this
- */
-export function useFieldsDraft<Fields extends object>(
-  where: string,
-  schema: yup.Schema<Fields>,
-  empty: Fields,
-): FieldsDraft<Fields> {
-  const { first, keep, forget } = useDraft(where);
-  const [fields, setFields] = useState(() => readFields(first, schema) ?? empty);
-  const latest = useRef(fields);
-  const change = (some: Partial<Fields>): void => {
-    latest.current = { ...latest.current, ...some };
-    setFields(latest.current);
-    keep(JSON.stringify(latest.current));
-  };
-  return { fields, change, forget };
-}
 
 /** The fields of a draft as they were kept; null where they are not of this shape. */
 export function readFields<Fields>(kept: string, schema: yup.Schema<Fields>): Fields | null {

@@ -70,7 +70,15 @@ export function DoneScreen({ draft, at, ways }: Props): ReactElement | null {
   const said = (
     <View style={sheet.head}>
       {ways}
-      <Field label="What was done, in one line" value={line} onChange={write} lines={3} hint={EXAMPLE} autoFocus />
+      <Field
+        label="What was done, in one line"
+        value={line}
+        onChange={write}
+        lines={3}
+        hint={EXAMPLE}
+        error={draft.wrongWords}
+        autoFocus
+      />
       {dictation === null ? null : (
         <Button
           icon={mdiTextRecognition}
@@ -122,6 +130,7 @@ export function DoneScreen({ draft, at, ways }: Props): ReactElement | null {
         leftOut={leftOut[asset.id] ?? []}
         onLeaveOut={(keys) => setLeftOut({ ...leftOut, [asset.id]: keys })}
         onKept={draft.forget}
+        refused={draft.refused}
       />
     );
   return (

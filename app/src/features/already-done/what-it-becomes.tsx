@@ -5,7 +5,6 @@ import { mdiClose } from '@mdi/js';
 import { likelyFault, openWorkLike, type DoneLine, type DoneTime, type Stretch } from '@oilcan/core/already-done';
 import { asId, formatDuration, minutesBetween, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant';
-import { sentenceFor } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/settings';
 import { meaningsOf } from '@oilcan/core/shorthand';
 import { newWorkOrder, workKinds, type WorkKind, type WorkOrder } from '@oilcan/core/work';
@@ -25,7 +24,7 @@ import { sayMoment } from '../../words/dates';
 import { kindWords, timeTypeWords } from '../../words/work-words';
 import { faultWords } from '../faults/words';
 import { OverlapLines } from '../labor';
-import type { Taken } from '../raising';
+import type { RaiseDraft, Taken } from '../raising';
 import { meaningSaid, problemSaid, useShorthandContext } from '../shorthand/words';
 import { keepDone } from './keep-done';
 
@@ -42,6 +41,8 @@ interface Props {
   readonly leftOut: readonly string[];
   readonly onLeaveOut: (keys: readonly string[]) => void;
   readonly onKept: () => void;
+  /** Says what was refused where the line is written; gives back what is to be said here. */
+  readonly refused: RaiseDraft['refused'];
 }
 
 /** What the line means on this machine, before it is kept: each thing may be left out. */
@@ -56,6 +57,7 @@ export function WhatItBecomes({
   leftOut,
   onLeaveOut,
   onKept,
+  refused,
 }: Props): ReactElement {
   const router = useRouter();
   const palette = usePalette();
@@ -104,7 +106,7 @@ export function WhatItBecomes({
       voice: taken.voice,
     });
     if (!kept.ok) {
-      setRefusal(sentenceFor(kept.code, kept.values));
+      setRefusal(refused(kept));
       return false;
     }
     onKept();

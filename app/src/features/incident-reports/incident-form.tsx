@@ -14,7 +14,6 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { MomentField } from '../../forms/moment-field';
 import { momentProblem } from '../../forms/typed-words';
-import { Field } from '../../ui/field';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { SignatureFormField, unsigned } from '../../forms/signature-field';
@@ -126,7 +125,7 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
           ))}
         </Choices>
         <WhereField at={at} onChoose={setAt} />
-        <Field label="What happened" value={words} onChange={(text) => draft.change({ words: text })} lines={4} />
+        <FormField control={draft.control} name="words" label="What happened" lines={4} />
         {isAsked('since') ? (
           <MomentField
             control={control}

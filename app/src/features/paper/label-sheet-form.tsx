@@ -1,7 +1,8 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
+import { useForm, type ResolverResult } from 'react-hook-form';
 import { labelFormats, type Label, type LabelFormatName } from '@oilcan/paper/label-formats';
+import { FormField } from '../../forms/form-field';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Field } from '../../ui/field';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
@@ -11,6 +12,24 @@ import { mdiPrinterOutline } from '@mdi/js';
 
 const MOST_LABELS = 1_000;
 const names = Object.keys(labelFormats) as readonly LabelFormatName[];
+
+interface Wanted {
+  readonly format: LabelFormatName;
+  /** As it is typed. */
+  readonly first: string;
+  readonly isToReport: boolean;
+}
+
+const placesOn = (format: LabelFormatName): number => labelFormats[format].columns * labelFormats[format].rows;
+/** The place that is typed, from 1; 0 for none. */
+const placeOf = (typed: string): number => (/^\d{1,3}$/.test(typed.trim()) ? Number(typed) : 0);
+
+function onTheSheet(values: Wanted): ResolverResult<Wanted> {
+  const most = placesOn(values.format);
+  const place = placeOf(values.first);
+  if (place >= 1 && place <= most) return { values, errors: {} };
+  return { values: {}, errors: { first: { type: 'invalid', message: `Give a place from 1 to ${most}.` } } };
+}
 
 /** Labels on sheets, from the first free place on. */
 export function LabelSheetForm({
@@ -29,19 +48,19 @@ export function LabelSheetForm({
   readonly name: string;
   readonly onClose: () => void;
 }): ReactElement {
-  const [format, setFormat] = useState<LabelFormatName>('middle');
-  const [first, setFirst] = useState('1');
-  const [isToReport, setIsToReport] = useState(isForReports);
-  const { columns, rows } = labelFormats[format];
-  const place = /^\d{1,3}$/.test(first.trim()) ? Number(first) : 0;
-  const isPlace = place >= 1 && place <= columns * rows;
+  const { control, handleSubmit, watch, setValue, formState } = useForm<Wanted>({
+    defaultValues: { format: 'middle', first: '1', isToReport: isForReports },
+    mode: 'onChange',
+    resolver: onTheSheet,
+  });
+  const { format, isToReport } = watch();
   const isTooMany = labels.length > MOST_LABELS;
-  const make = async (): Promise<void> => {
+  const make = handleSubmit(async ({ first }) => {
     const wanted = isToReport && toReportBy !== undefined ? await toReportBy() : labels;
     if (wanted === null) return;
-    await makePaper({ what: 'labels', labels: wanted, format, firstPlace: place }, `${name}.pdf`);
+    await makePaper({ what: 'labels', labels: wanted, format, firstPlace: placeOf(first) }, `${name}.pdf`);
     onClose();
-  };
+  });
   return (
     <BottomSheet
       title="Labels"
@@ -57,7 +76,7 @@ export function LabelSheetForm({
               ? `At most ${MOST_LABELS} labels at once.`
               : labels.length === 0
                 ? 'There is no label to print.'
-                : !isPlace && 'Say first where on the sheet the first label goes.'
+                : formState.errors.first !== undefined && 'Say first where on the sheet the first label goes.'
           }
           onPress={() => void make()}
         />
@@ -72,7 +91,7 @@ export function LabelSheetForm({
             key={each}
             word={labelFormats[each].words}
             isChosen={format === each}
-            onPress={() => setFormat(each)}
+            onPress={() => setValue('format', each, { shouldValidate: true })}
           />
         ))}
       </Choices>
@@ -81,15 +100,14 @@ export function LabelSheetForm({
           isMany
           word="Everybody may report by it, without an account"
           isChosen={isToReport}
-          onPress={() => setIsToReport(!isToReport)}
+          onPress={() => setValue('isToReport', !isToReport)}
         />
       )}
-      <Field
+      <FormField
+        control={control}
+        name="first"
         label="First free place on the sheet"
-        value={first}
-        onChange={setFirst}
         keyboard="numeric"
-        error={isPlace ? null : `Give a place from 1 to ${columns * rows}.`}
         hint="Counted from the upper left, row by row. 1 for a new sheet."
       />
     </BottomSheet>

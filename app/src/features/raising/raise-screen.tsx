@@ -16,7 +16,7 @@ import { useCamera } from '../../data/pictures/use-report-photo';
 import { peekRow, performMaking, usePhone, useRow, useRows } from '../../data/store';
 import { useDangers } from '../../data/use-dangers';
 import { performOrSay } from '../../data/use-operation';
-import { Field } from '../../ui/field';
+import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { Choice } from '../../ui/choice';
 import { Button } from '../../ui/press';
@@ -72,8 +72,8 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
   const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
   const plan = useRef<(() => void) | null>(null);
-  const told = ({ code, values }: Refusal): false => {
-    setRefusal(sentenceFor(code, values));
+  const told = (refused: Refusal): false => {
+    setRefusal(draft.refused(refused));
     return false;
   };
   const dictation = useDictation((spoken) => setWords(`${words} ${spoken}`.trim()));
@@ -160,7 +160,7 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
             <WhereField at={at} onChoose={setAt} />
             {ways}
             {way === 'now' && hazards.length > 0 ? <HazardsThere hazards={hazards} /> : null}
-            <Field label="What is it" value={words} onChange={setWords} lines={3} />
+            <FormField control={draft.control} name="words" label="What is it" lines={3} />
             {asset === undefined || words.trim() !== '' ? null : <UsualWords asset={asset} onChoose={setWords} />}
             <View style={sheet.keys}>
               {asks('photo') ? (

@@ -1,3 +1,6 @@
+import { useEffect, useRef } from 'react';
+import { useForm, type Control } from 'react-hook-form';
+import type { InferType } from 'yup';
 import { argsSchema, optionalInstantField, type Instant } from '@oilcan/core/kernel';
 import {
   optionalConditionField,
@@ -7,8 +10,10 @@ import {
   type ReportPhoto,
   type ReportVoice,
 } from '@oilcan/core/reports';
-import { otherDrafts } from '../../data/drafts';
-import { draftText, isTakenLately, readFields, useFieldsDraft } from '../../data/fields-draft';
+import type { Refusal } from '@oilcan/core/operations';
+import { sentenceFor } from '@oilcan/core/registry';
+import { otherDrafts, useDraft } from '../../data/drafts';
+import { draftText, isTakenLately, readFields } from '../../data/fields-draft';
 import { now } from '../../data/store';
 import { notSaid, type HowBad } from './how-bad';
 
@@ -26,7 +31,8 @@ const draft = argsSchema({
   voice: optionalVoiceField(),
   takenAt: optionalInstantField(),
 });
-const nothing = { words: '', way: '', at: '', ...notSaid, photos: [], voice: null, takenAt: null };
+type Fields = InferType<typeof draft>;
+const nothing: Fields = { words: '', way: '', at: '', ...notSaid, photos: [], voice: null, takenAt: null };
 
 interface Raised {
   readonly words: string;
@@ -39,7 +45,15 @@ interface Raised {
   readonly voice: ReportVoice | null;
 }
 
+/** By these names an operation knows what was said in words. */
+const saidIn: readonly string[] = ['words', 'title', 'reason'];
+
 export interface RaiseDraft extends Raised {
+  readonly control: Control<Fields>;
+  /** What was refused: said at the words where it is about them, else given back to be said below. */
+  readonly refused: (refusal: Refusal) => string | null;
+  /** What is wrong with the words; null where nothing is. */
+  readonly wrongWords: string | null;
   /** When the latest photo or voice note was taken. */
   readonly takenAt: Instant | null;
   readonly change: (some: Partial<Omit<Raised, 'how'>> | HowBad) => void;
@@ -56,7 +70,23 @@ export interface RaiseDraft extends Raised {
  */
 export function useRaiseDraft(on: string, given: string): RaiseDraft {
   const where = `${RAISE} ${on}`;
-  const { fields, change, forget } = useFieldsDraft(where, draft, { ...nothing, words: given });
+  const { first, keep, forget } = useDraft(where);
+  const form = useForm<Fields>({ defaultValues: readFields(first, draft) ?? { ...nothing, words: given } });
+  const keepTyped = useRef(keep);
+  useEffect(() => {
+    keepTyped.current = keep;
+  });
+  useEffect(() => {
+    const { unsubscribe } = form.watch((_, { name }) => {
+      if (name === 'words') form.clearErrors('words');
+      keepTyped.current(JSON.stringify(form.getValues()));
+    });
+    return unsubscribe;
+  }, [form]);
+  const change = (some: Partial<Fields>): void => {
+    for (const [name, value] of Object.entries(some)) form.setValue(name as keyof Fields, value);
+  };
+  const fields = form.watch();
   const { words, way, at, condition, danger, since, takenAt } = fields;
   const isThere = isTakenLately(takenAt);
   return {
@@ -70,6 +100,14 @@ export function useRaiseDraft(on: string, given: string): RaiseDraft {
     change: (some) => change('photos' in some || 'voice' in some ? { ...some, takenAt: now() } : some),
     forget,
     where,
+    control: form.control,
+    wrongWords: form.formState.errors.words?.message ?? null,
+    refused: ({ code, values, field }) => {
+      const message = sentenceFor(code, values);
+      if (field === null || !saidIn.includes(field)) return message;
+      form.setError('words', { message }, { shouldFocus: true });
+      return null;
+    },
   };
 }
 

@@ -17,7 +17,7 @@ import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
 import { takenParts, type TakenPart } from './taken-parts';
 import { HAZARDS_FIRST } from './words';
-import { comesOutOf, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
+import { comesOutOf, noNumbers, NumberedPart, unsaidOf } from './numbered-part';
 import { AMOUNT_HINT } from '../../forms/typed-words';
 
 interface Props {
@@ -49,8 +49,6 @@ export function AmountSheet({
   const successor = useRow('parts', part.successorId);
   const isInstalled = useRows('installations', 'asset', work.assetId).some(({ partId }) => partId === part.id);
   const hasNumbers = part.isNumbered === true || isInstalled;
-  const [numbers, setNumbers] = useState<Numbers>(noNumbers);
-  const unsaid = hasNumbers ? unsaidOf(numbers, isInstalled) : null;
   const [confirmed, setConfirmed] = useState<Thousandths | null>(null);
   const { form, submit, refusal } = useOperationForm({
     operation: 'part.use',
@@ -58,9 +56,9 @@ export function AmountSheet({
     defaultValues: {
       quantity: formatQuantity(first?.quantity ?? 1000),
       binId: first?.binId ?? (null as BinId | null),
-      goesIn: '',
+      goesIn: noNumbers,
     },
-    read: ({ quantity: typed, binId: from }) => {
+    read: ({ quantity: typed, binId: from, goesIn: numbers }) => {
       const amount = parseQuantity(typed);
       const bin = from ?? stock[0]?.binId;
       if (amount === undefined || bin === undefined) return { unreadable: 'quantity', hint: AMOUNT_HINT };
@@ -81,7 +79,8 @@ export function AmountSheet({
     said: (args) => `${amountOf(args.quantity, part)} ${part.name} kept.`,
     onDone: onClose,
   });
-  const [text, chosenBin] = form.watch(['quantity', 'binId']);
+  const [text, chosenBin, numbers] = form.watch(['quantity', 'binId', 'goesIn']);
+  const unsaid = hasNumbers ? unsaidOf(numbers, isInstalled) : null;
   const binId = chosenBin ?? stock[0]?.binId;
   const quantity = parseQuantity(text);
   const step = (by: number): void => form.setValue('quantity', formatQuantity(Math.max(0, (quantity ?? 0) + by)));
@@ -103,7 +102,6 @@ export function AmountSheet({
       onClose();
     }
   };
-  const isRefusedNumber = form.formState.errors.goesIn?.message ?? null;
   return (
     <BottomSheet
       title={part.name}
@@ -156,16 +154,7 @@ export function AmountSheet({
           />
         ))}
       </Choices>
-      {hasNumbers ? (
-        <NumberedPart
-          work={work}
-          part={part}
-          stock={stock}
-          numbers={numbers}
-          onChange={setNumbers}
-          error={isRefusedNumber}
-        />
-      ) : null}
+      {hasNumbers ? <NumberedPart work={work} part={part} stock={stock} control={form.control} name="goesIn" /> : null}
       {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
       {taken === undefined ? null : (
         <Button

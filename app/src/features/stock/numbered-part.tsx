@@ -1,10 +1,12 @@
 import type { ReactElement } from 'react';
+import { useController, type Control, type FieldPathByValue, type FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
 import type { AssetId, BinId } from '@oilcan/core/kernel';
 import { isWarrantyRunning } from '@oilcan/core/plant';
 import { fates, type Fate, type Part, type StockLevel } from '@oilcan/core/stock';
 import type { WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
+import { FormRefusal } from '../../forms/form-refusal';
 import { Field } from '../../ui/field';
 import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';
@@ -50,29 +52,31 @@ export function comesOutOf(numbers: Numbers, part: Pick<Part, 'id'>, assetId: As
   };
 }
 
-interface Props {
+interface Props<Values extends FieldValues> {
   readonly work: WorkOrder;
   readonly part: Part;
   readonly stock: readonly StockLevel[];
-  readonly numbers: Numbers;
-  readonly onChange: (numbers: Numbers) => void;
+  readonly control: Control<Values>;
+  /** The field whose value these numbers are. */
+  readonly name: FieldPathByValue<Values, Numbers>;
   /** What comes out is all that is asked. */
   readonly isOutOnly?: boolean;
-  readonly error?: string | null;
 }
 
 /** The serial number of what goes in, what comes out for it, and what becomes of that. */
-export function NumberedPart({
+export function NumberedPart<Values extends FieldValues>({
   work,
   part,
   stock,
-  numbers,
-  onChange,
+  control,
+  name,
   isOutOnly = false,
-  error = null,
-}: Props): ReactElement {
+}: Props<Values>): ReactElement {
+  const { field, fieldState } = useController({ control, name });
+  const numbers = field.value as Numbers;
+  const error = fieldState.error?.message ?? null;
   const installed = useRows('installations', 'asset', work.assetId).filter(({ partId }) => partId === part.id);
-  const set = (some: Partial<Numbers>): void => onChange({ ...numbers, ...some });
+  const set = (some: Partial<Numbers>): void => field.onChange({ ...numbers, ...some });
   const chooseOut = (out: string | null): void => set({ out, fate: fateAtFirst(out) });
   return (
     <View style={{ gap: 12 }}>
@@ -83,8 +87,10 @@ export function NumberedPart({
           value={numbers.serialIn}
           onChange={(serialIn) => set({ serialIn })}
           error={error}
+          inputRef={field.ref}
         />
       )}
+      {isOutOnly ? <FormRefusal sentence={error} /> : null}
       <Words as="label">What comes out</Words>
       <Choices label="What comes out">
         {installed.map(({ id, serial }) => (

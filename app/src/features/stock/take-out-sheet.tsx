@@ -1,9 +1,9 @@
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import type { Part } from '@oilcan/core/stock';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useStockOf } from '../../data/stock';
-import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
+import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
@@ -20,28 +20,29 @@ interface Props {
 /** A part with a number comes out and none of the store goes in: what becomes of it. */
 export function TakeOutSheet({ work, part, installationId, onClose }: Props): ReactElement {
   const stock = useStockOf(part.id, work.siteId);
-  const { run, refusal, errorAt } = useOperation();
-  const [numbers, setNumbers] = useState<Numbers>(() => ({
-    ...noNumbers,
-    out: installationId,
-    fate: fateAtFirst(installationId),
-  }));
-  const unsaid = unsaidOf(numbers, true);
-  const takeOut = async (): Promise<void> => {
-    const comesOut = comesOutOf(numbers, part, work.assetId);
-    if (comesOut === null) return;
-    if (await run('part.take-out', { workOrderId: work.id, comesOut }, `${part.name} is out.`)) onClose();
-  };
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'part.take-out',
+    about: `${work.id} ${installationId}`,
+    defaultValues: { comesOut: { ...noNumbers, out: installationId, fate: fateAtFirst(installationId) } as Numbers },
+    read: ({ comesOut: numbers }) => {
+      const comesOut = comesOutOf(numbers, part, work.assetId);
+      if (comesOut === null) return { unreadable: 'comesOut', hint: unsaidOf(numbers, true) ?? '' };
+      return { args: { workOrderId: work.id, comesOut } };
+    },
+    said: `${part.name} is out.`,
+    onDone: onClose,
+  });
+  const unsaid = unsaidOf(form.watch('comesOut'), true);
   return (
     <BottomSheet
       title="Taken out of the machine"
       aside={part.name}
       onClose={onClose}
-      foot={<Button rank="primary" cannot={unsaid} word="It is out" onPress={() => void takeOut()} />}
+      foot={<Button rank="primary" cannot={unsaid} word="It is out" onPress={submit} />}
     >
-      <NumberedPart work={work} part={part} stock={stock} numbers={numbers} onChange={setNumbers} isOutOnly />
+      <NumberedPart work={work} part={part} stock={stock} control={form.control} name="comesOut" isOutOnly />
       {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
-      <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
+      <FormRefusal sentence={refusal} />
     </BottomSheet>
   );
 }
