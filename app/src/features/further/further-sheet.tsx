@@ -1,7 +1,6 @@
 import { tradesOfWork } from '@oilcan/core/settings';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useRouter } from 'expo-router';
 import { isLocalDay, type AssetId, type EntryId, type PersonId } from '@oilcan/core/kernel';
 import {
   standingEntries,
@@ -14,7 +13,7 @@ import {
 } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
-import { peekRow, useRow, useRows, useSettings } from '../../data/store';
+import { useRow, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -24,7 +23,7 @@ import { More } from '../../ui/more';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { kindWords, urgencyWords } from '../../words/work-words';
-import { UsualKitChoice, useUsualKit } from '../raise';
+import { UsualKitChoice, useMadeWork, useUsualKit } from '../raise';
 import { OnDay, OneOf, WhereField, WhoDoesIt } from '../raising';
 
 /** Of a long record the newest notes and photos are offered. */
@@ -37,7 +36,7 @@ interface Props {
 
 /** A new work order out of this one: machine, place and link are filled in, notes and photos go along if they are chosen. */
 export function FurtherSheet({ work, onClose }: Props): ReactElement {
-  const router = useRouter();
+  const makes = useMadeWork();
   const settings = useSettings(work.siteId);
   const entries = useRows('entries', 'workOrder', work.id);
   const [{ title, tradeId: usualTradeId }, setUsualOf] = useState({ title: '', tradeId: work.tradeId });
@@ -80,9 +79,8 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
         },
       };
     },
-    said: ({ personIds }, _, made) =>
-      `${peekRow('workOrders', made)?.number ?? 'It'} is raised.${personIds.length === 0 ? ' A lead gives it out.' : ''}`,
-    opens: (made) => () => router.navigate(`/shift/${made}`),
+    said: (_, __, made) => makes.said(made, 'raised'),
+    opens: makes.opens,
     onDone: onClose,
   });
   const offered = standingEntries(entries)

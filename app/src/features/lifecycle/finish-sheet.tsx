@@ -5,7 +5,6 @@ import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
-import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -17,6 +16,7 @@ import { sayLocalDay } from '../../words/dates';
 import { owedWords } from '../../words/work-words';
 import { LeftToDo, useLeft } from '../further';
 import { NextDueLine } from '../plans';
+import { useMadeWork } from '../raise';
 import { StillOut } from '../stoppages';
 
 interface Props {
@@ -51,9 +51,10 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
   });
   const doneOn = form.watch('doneOn');
   const left = useLeft(work);
+  const makes = useMadeWork();
   const further = useRef<readonly ArgsOf<'work.raise'>[]>([]);
   const raiseFurther = async (): Promise<void> => {
-    for (const each of further.current) if (!(await performOrSay('work.raise', each))) return;
+    await makes.raise(further.current, `${work.number} is finished.`);
   };
   const noteFurther = useCallback((wanted: readonly ArgsOf<'work.raise'>[]) => void (further.current = wanted), []);
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';

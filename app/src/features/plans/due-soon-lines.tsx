@@ -1,20 +1,21 @@
 import { useRouter } from 'expo-router';
-import { useMemo, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendarClockOutline, mdiChevronRight } from '@mdi/js';
 import { byId, formatDuration, localDate } from '@oilcan/core/kernel';
-import { dueSoonOn, nextOn, type DueSoon } from '@oilcan/core/plans';
+import { dueSoonOn, nextOn, workIdOf, type DueSoon } from '@oilcan/core/plans';
+import { sentenceFor } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/settings';
 import { assigneesOf, isOpen, type WorkOrder } from '@oilcan/core/work';
-import { now, peekRow, useRow, useRows, useSettings, useTable } from '../../data/store';
+import { now, peekRow, performMaking, useRow, useRows, useSettings, useTable } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
-import { useOperation } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';
 import { Button, IconPress } from '../../ui/press';
 import { Row } from '../../ui/section';
 import { Words } from '../../ui/words';
 import { sayLocalDay } from '../../words/dates';
 import { stateOf } from '../../words/work-words';
+import { useMadeWork } from '../raise';
 import { dueWords } from './plan-words';
 import { List } from '../../ui/list';
 
@@ -58,7 +59,8 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
   const router = useRouter();
   const open = useRow('workOrders', plan.open?.workOrderId);
   const asset = useRow('assets', plan.assetId);
-  const { run, errorAt } = useOperation();
+  const makes = useMadeWork();
+  const [refusal, setRefusal] = useState<string | null>(null);
   const when = due === null ? sayLocalDay(on, now(), settings.zone, settings.language) : dueWords(due, now(), settings);
   const isFree = plan.open === null || (open !== undefined && isOpen(open.state) && assigneesOf(open).length === 0);
   const occurrence = plan.open === null ? plan.made + 1 : plan.made;
@@ -78,10 +80,11 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
             word="Do it too"
             label={`Do it too: ${plan.title}`}
             onPress={() =>
-              void run(
-                'plan.take-along',
-                { planId: plan.id, occurrence, dueOn: on, number: null },
-                'It is on your list.',
+              void performMaking('plan.take-along', { planId: plan.id, occurrence, dueOn: on, number: null }).then(
+                (taken) => {
+                  setRefusal(taken.ok ? null : sentenceFor(taken.code, taken.values));
+                  if (taken.ok) makes.tell([workIdOf(plan, occurrence)], 'on your list');
+                },
               )
             }
           />
@@ -94,7 +97,7 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
           />
         )}
       </Row>
-      <FormRefusal sentence={errorAt('')} />
+      <FormRefusal sentence={refusal} />
     </>
   );
 }

@@ -36,7 +36,7 @@ import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
 import { sayLocalDay, sayMoment } from '../../words/dates';
 import { kindWords, urgencyWords } from '../../words/work-words';
-import { UsualKitChoice, useUsualKit } from '../raise';
+import { UsualKitChoice, useMadeWork, useUsualKit } from '../raise';
 import { dueOn } from '../schedule';
 import { NewStepsField } from '../steps';
 import { KitOfProcedure, OnDay, OneOf, ProcedureChoice, WhoDoesIt } from './plan-choices';
@@ -92,6 +92,7 @@ function Fields({
   const router = useRouter();
   const isWide = useIsWide();
   const say = useNotice((state) => state.say);
+  const makes = useMadeWork();
   const me = usePhone((state) => state.person);
   const isLead = me !== null && hasRole(me, ['lead']);
   const rules = rulesOf(asset.siteId, useRow('raiseRules', asset.siteId));
@@ -152,16 +153,8 @@ function Fields({
         },
       };
     },
-    said: ({ personIds, crewId }, _, made) => {
-      const work = peekRow('workOrders', made);
-      const number = work?.number ?? 'It';
-      if (work?.goAhead !== undefined && work.goAhead.givenBy === null)
-        return `${number} is planned, and waits for a lead to let it start.`;
-      return personIds.length === 0 && crewId === null
-        ? `${number} is planned. Nobody has it yet.`
-        : `${number} is planned.`;
-    },
-    opens: (made) => () => router.navigate(`/shift/${made}`),
+    said: (_, __, made) => makes.said(made, 'planned'),
+    opens: makes.opens,
     onDone: (made) => {
       onMade();
       // A lead goes on with the next report; whoever planned it for themselves finds it in their list.

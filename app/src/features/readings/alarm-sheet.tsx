@@ -7,16 +7,14 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { useRow, useRows } from '../../data/store';
-import { performOrSay } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
 import { UrgencyMark } from '../../ui/urgency';
 import { Words } from '../../ui/words';
-import { UsualKitChoice, useUsualKit } from '../raise';
+import { UsualKitChoice, useMadeWork, useUsualKit } from '../raise';
 
 interface Props {
   readonly work: WorkOrder;
@@ -28,7 +26,7 @@ interface Props {
 /** What is to be done about a value beyond its alarm: a work order that is filled in already, or why there is none. */
 export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement {
   const router = useRouter();
-  const say = useNotice((state) => state.say);
+  const makes = useMadeWork();
   const asset = useRow('assets', point.assetId);
   const known = openAlarmWork(useRows('workOrders', 'asset', point.assetId), point.id);
   const raised = alarmWork(work, point, value, asset?.criticality ?? 2);
@@ -36,9 +34,7 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
   const usualKit = useUsualKit(usual, work.siteId);
   const estimateMinutes = usual?.minutes?.median ?? 0;
   const raise = async (): Promise<void> => {
-    if (!(await performOrSay('work.raise', { ...raised, kit: [...usualKit.kit], estimateMinutes }))) return;
-    say('Raised. A lead gives it out.');
-    onClose();
+    if ((await makes.raise([{ ...raised, kit: [...usualKit.kit], estimateMinutes }])) === 1) onClose();
   };
   const said = `${point.name} ${value} ${point.unit} is beyond its alarm of ${limitBeyond(value, point.limits) ?? ''} ${point.unit}.`;
   if (known !== undefined) {

@@ -7,6 +7,7 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { Button } from '../../ui/press';
+import { useMadeWork } from '../raise';
 
 interface Props {
   readonly work: WorkOrder;
@@ -17,6 +18,7 @@ interface Props {
 /** A machine that is on no stop of the round: what is wrong there becomes work of its own, or it is looked at. */
 export function OffRound({ work, asset, onDone }: Props): ReactElement {
   const router = useRouter();
+  const makes = useMadeWork();
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.raise',
     about: `${work.id} ${asset.id}`,
@@ -31,7 +33,8 @@ export function OffRound({ work, asset, onDone }: Props): ReactElement {
         cameFrom: work.id,
       }),
     }),
-    said: 'Raised. A lead gives it out.',
+    said: (_, __, made) => makes.said(made, 'raised'),
+    opens: makes.opens,
     onDone,
   });
   return (

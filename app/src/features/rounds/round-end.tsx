@@ -5,12 +5,12 @@ import { proposalsFor } from '@oilcan/core/further';
 import { isFaultyStill, type Remark, type RoundStanding, type StopStanding } from '@oilcan/core/rounds';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import { peekRow, peekRows, useRows } from '../../data/store';
-import { performOrSay } from '../../data/use-operation';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { counted } from '../../words/work-words';
 import { furtherArgs, useLeft } from '../further';
+import { useMadeWork } from '../raise';
 import { remarkWords } from './remark-words';
 import type { InSight } from './stop-in-sight';
 
@@ -103,13 +103,14 @@ function Line({ words, onPress }: { readonly words: string; readonly onPress: ()
 /** What is left, machine by machine, becomes work orders of its own with one press; what became one already leads there. */
 function FurtherWork({ work }: Pick<Props, 'work'>): ReactElement | null {
   const router = useRouter();
+  const makes = useMadeWork();
   const led = useRows('workOrders', 'cameFrom', work.id);
   const [isRaising, setIsRaising] = useState(false);
   const left = proposalsFor(useLeft(work));
   const raise = async (): Promise<void> => {
     setIsRaising(true);
     const said = { steps: peekRows('steps', 'workOrder', work.id), entries: peekRows('entries', 'workOrder', work.id) };
-    for (const each of left) if (!(await performOrSay('work.raise', furtherArgs(work, each, said)))) break;
+    await makes.raise(left.map((each) => furtherArgs(work, each, said)));
     setIsRaising(false);
   };
   return (

@@ -14,6 +14,7 @@ import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { useOperation } from '../../data/use-operation';
+import { useMadeWork } from '../raise';
 import { HowStopped, type How } from './how-stopped';
 import { OutNow } from './out-now';
 
@@ -76,6 +77,7 @@ function OnMyWork({ asset, mine, onClose }: Props & { readonly mine: readonly Wo
 
 /** Nobody works on it yet: what is wrong becomes work, with the stoppage on it. */
 function NewWork({ asset, onClose }: Props): ReactElement {
+  const makes = useMadeWork();
   const person = usePhone((state) => state.person);
   const parent = useRow('assets', asset.parentId);
   const { form, submit, refusal } = useOperationForm({
@@ -95,7 +97,8 @@ function NewWork({ asset, onClose }: Props): ReactElement {
         stoppage: { from: now(), ...how },
       },
     }),
-    said: `${asset.name} is marked as out, and its work is raised.`,
+    said: (_, __, made) => `${asset.name} is marked as out. ${makes.said(made, 'raised')}`,
+    opens: makes.opens,
     onDone: onClose,
   });
   const how = form.watch('how');
