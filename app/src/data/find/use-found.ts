@@ -3,6 +3,7 @@ import {
   findableAsset,
   findablePart,
   findablePlace,
+  findableProcedure,
   findableReport,
   findableWork,
   type FoundWork,
@@ -10,6 +11,7 @@ import {
 } from '@oilcan/core/find';
 import { OilcanError } from '@oilcan/core/kernel';
 import type { Asset, Place } from '@oilcan/core/plant';
+import type { Procedure } from '@oilcan/core/procedures';
 import type { Report } from '@oilcan/core/reports';
 import { SETTINGS_ID } from '@oilcan/core/settings';
 import type { Part } from '@oilcan/core/stock';
@@ -32,6 +34,7 @@ const jobs = new KeptFinder<WorkOrder>((work) => findableWork(work, names));
 const machines = new KeptFinder<Asset>((asset) => findableAsset(asset, names));
 const places = new KeptFinder<Place>(findablePlace);
 const parts = new KeptFinder<Part>(findablePart);
+const procedures = new KeptFinder<Procedure>(findableProcedure);
 const reports = new KeptFinder<Report>((report) => findableReport(report, names));
 
 const namesOfJobs = (): readonly unknown[] =>
@@ -87,6 +90,20 @@ export function useFoundParts(typed: string, most: number): readonly Part[] {
     parts.sync(rows, []);
     return parts.find(typed, most);
   }, [typed, most, rows]);
+}
+
+/** Procedures by any of their words and steps, of those that are given only; as they are given where nothing is typed. */
+export function useFoundProcedures(typed: string, most: number, among: readonly Procedure[]): readonly Procedure[] {
+  const rows = useTable('procedures');
+  return useMemo(() => {
+    if (typed.trim() === '') return among.slice(0, most);
+    procedures.sync(rows, []);
+    const wanted = new Set(among);
+    return procedures
+      .find(typed, rows.length)
+      .filter((each) => wanted.has(each))
+      .slice(0, most);
+  }, [typed, most, rows, among]);
 }
 
 export function useFoundReports(typed: string, most: number): readonly Report[] {

@@ -1,4 +1,3 @@
-import { mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { WorkOrderId } from '@oilcan/core/kernel';
@@ -6,9 +5,8 @@ import type { WorkOrder } from '@oilcan/core/work';
 import { now, useRow, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Icon } from '../../ui/icon';
-import { Button, Press } from '../../ui/press';
-import { usePalette } from '../../ui/use-palette';
+import { Button } from '../../ui/press';
+import { CheckRow } from '../../ui/check-row';
 import { Words } from '../../ui/words';
 import { sayDue } from '../../words/dates';
 import { counted } from '../../words/work-words';
@@ -75,7 +73,6 @@ interface JobChoiceProps {
 
 /** A job that can be chosen, with when it is due and where. */
 function JobChoice({ work, isChosen, onPress }: JobChoiceProps): ReactElement {
-  const palette = usePalette();
   const asset = useRow('assets', work.assetId);
   const place = useRow('places', work.placeId);
   const settings = useSettings(work.siteId);
@@ -84,25 +81,15 @@ function JobChoice({ work, isChosen, onPress }: JobChoiceProps): ReactElement {
       ? undefined
       : sayDue(work.dueAt, now(), settings.zone, settings.language);
   return (
-    <Press role="checkbox" checked={isChosen} onPress={onPress} style={[sheet.row, { borderColor: palette.line }]}>
-      <View style={sheet.line}>
-        <Icon path={isChosen ? mdiCheckboxMarked : mdiCheckboxBlankOutline} />
-        <View style={sheet.words}>
-          <Words>
-            {work.number} {work.title}
-          </Words>
-          <Words as="small" soft>
-            {[due, asset?.name, place?.name].filter((each) => each !== undefined).join(' · ')}
-          </Words>
-        </View>
-      </View>
-    </Press>
+    <CheckRow
+      title={`${work.number} ${work.title}`}
+      more={[due, asset?.name, place?.name].filter((each) => each !== undefined).join(' · ')}
+      isChosen={isChosen}
+      onPress={onPress}
+    />
   );
 }
 
 const sheet = StyleSheet.create({
   many: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  row: { borderBottomWidth: 1, paddingVertical: 6 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 10 },
-  words: { flex: 1, minWidth: 0 },
 });

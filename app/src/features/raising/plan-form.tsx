@@ -16,7 +16,7 @@ import {
 import { waitsForLead, dueBy, rulesOf } from '@oilcan/core/raise-rules';
 import { hasRole } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant';
-import type { Procedure } from '@oilcan/core/procedures';
+import { stepsAfter, type Procedure } from '@oilcan/core/procedures';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Report } from '@oilcan/core/reports';
 import { tradesOfWork, type Settings } from '@oilcan/core/settings';
@@ -141,7 +141,7 @@ function Fields({
           kind: typed.kind as WorkKind,
           dueAt: isLocalDay(typed.due) ? dueOn(typed.due, now(), settings.zone) : null,
           estimateMinutes: minutes,
-          steps: [...(procedure?.steps ?? []), ...afterThose(typed.steps, procedure?.steps.length ?? 0)],
+          steps: [...(procedure?.steps ?? []), ...stepsAfter(typed.steps, procedure?.steps.length ?? 0)],
           kit: [...(procedure?.kit ?? usualKit.kit)],
           tools: [...(procedure?.tools ?? [])],
           hazards: [...(procedure?.hazards ?? [])],
@@ -262,7 +262,8 @@ function Fields({
           />
           <ProcedureChoice asset={asset} title={title} chosen={procedure} onChoose={setProcedure} />
           <NewStepsField
-            assetId={asset.id}
+            asset={asset}
+            words={title}
             steps={typed.steps}
             onChange={(steps) => form.setValue('steps', [...steps])}
           />
@@ -281,15 +282,6 @@ function Fields({
       {submitter === undefined ? <Button rank="primary" word="Take it up" onPress={submit} /> : null}
     </>
   );
-}
-
-/** Steps that come after so many of a procedure. */
-function afterThose(steps: readonly NewStep[], before: number): NewStep[] {
-  return steps.map((step) => ({
-    ...step,
-    under: step.under === null ? null : step.under + before,
-    when: step.when === null ? null : { ...step.when, step: step.when.step + before },
-  }));
 }
 
 /** The first sentence of what was said, short enough for a title. */

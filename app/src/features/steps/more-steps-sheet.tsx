@@ -1,20 +1,17 @@
-import { useMemo, type ReactElement } from 'react';
-import { List } from 'react-native-paper';
+import { useState, type ReactElement } from 'react';
 import type { AssetId, StopId } from '@oilcan/core/kernel';
-import { byLikeness, type Procedure } from '@oilcan/core/procedures';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { WorkOrder } from '@oilcan/core/work';
-import { useRow, useRows } from '../../data/store';
+import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { useNotice } from '../../ui/use-notice';
 import { Button } from '../../ui/press';
-import { Words } from '../../ui/words';
-import { textStyles } from '../../ui/type';
 import { counted } from '../../words/work-words';
 import { noStep, stepFrom, TypeStep } from './new-steps-field';
+import { chosenSteps, StepsOfProcedures, type ChosenOf } from './steps-of-procedures';
 
 interface Props {
   readonly work: WorkOrder;
@@ -23,48 +20,45 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Steps that are added during the job: out of a procedure, those most like the job first, or typed. */
+/** Steps that are added during the job: out of procedures, those most like the job first, or typed. */
 export function MoreStepsSheet({ work, stopId, onClose }: Props): ReactElement {
   const say = useNotice((state) => state.say);
   const stop = useRow('stops', stopId);
   const asset = useRow('assets', stop?.assetId ?? work.assetId);
+  const [chosen, setChosen] = useState<ChosenOf>(new Map());
   const where = { workOrderId: work.id, ...(stopId === undefined ? {} : { stopId }) };
-  const procedures = useRows('procedures', 'site', work.siteId);
-  const likest = useMemo(() => {
-    const words = `${work.title} ${work.reason} ${asset?.name ?? ''}`;
-    return byLikeness(procedures, { words, equipmentClass: asset?.equipmentClass ?? null, assetId: asset?.id ?? null });
-  }, [procedures, work, asset]);
-  const add = async ({ id, title, steps }: Procedure): Promise<void> => {
-    if (!(await performOrSay('steps.add', { ...where, procedureId: id, steps }))) return;
-    say(`${counted(steps.length, 'step', 'steps')} of “${title}” added.`);
+  const taken = chosenSteps(chosen);
+  const count = taken.reduce((sum, { steps }) => sum + steps.length, 0);
+  const add = async (): Promise<void> => {
+    for (const { procedure, steps } of taken)
+      if (!(await performOrSay('steps.add', { ...where, procedureId: procedure.id, steps }))) return;
+    const from = taken.length === 1 ? `“${taken[0]?.procedure.title ?? ''}”` : `${taken.length} procedures`;
+    say(`${counted(count, 'step', 'steps')} of ${from} added.`);
     onClose();
   };
   return (
-    <BottomSheet title="More steps" onClose={onClose}>
-      <TypedStep where={where} assetId={stop?.assetId ?? work.assetId} onDone={onClose} />
-      <Words as="label">Procedures, the likeliest first</Words>
-      {likest.length === 0 ? <Words soft>There is no procedure on this site yet.</Words> : null}
-      {likest.map((procedure) => (
-        <List.Item
-          key={procedure.id}
-          title={procedure.title}
-          titleNumberOfLines={3}
-          titleStyle={textStyles.label}
-          description={`${counted(procedure.steps.length, 'step', 'steps')}: ${firstOf(procedure)} …`}
-          descriptionStyle={textStyles.small}
-          accessibilityRole="button"
-          onPress={() => void add(procedure)}
+    <BottomSheet
+      title="More steps"
+      onClose={onClose}
+      foot={
+        <Button
+          rank="primary"
+          word={count === 0 ? 'Add steps' : `Add ${counted(count, 'step', 'steps')}`}
+          cannot={count === 0 && 'Choose a procedure first, or write a step.'}
+          onPress={() => void add()}
         />
-      ))}
+      }
+    >
+      <TypedStep where={where} assetId={stop?.assetId ?? work.assetId} onDone={onClose} />
+      <StepsOfProcedures
+        words={`${work.title} ${work.reason} ${asset?.name ?? ''}`}
+        asset={asset}
+        siteId={work.siteId}
+        chosen={chosen}
+        onChange={setChosen}
+      />
     </BottomSheet>
   );
-}
-
-function firstOf({ steps }: Procedure): string {
-  return steps
-    .slice(0, 2)
-    .map(({ text }) => text)
-    .join(', ');
 }
 
 interface TypedStepProps {

@@ -1,14 +1,19 @@
-import { mdiClose, mdiPlus } from '@mdi/js';
+import { mdiClose, mdiFormatListChecks, mdiPlus } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AssetId, PointId } from '@oilcan/core/kernel';
+import type { Asset } from '@oilcan/core/plant';
+import { stepsAfter, stepsChosen } from '@oilcan/core/procedures';
 import type { NewStep, StepQuestion } from '@oilcan/core/steps';
 import { useRows } from '../../data/store';
+import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
 import { Field } from '../../ui/field';
 import { List } from '../../ui/list';
 import { Button, IconPress } from '../../ui/press';
 import { Words } from '../../ui/words';
+import { counted } from '../../words/work-words';
+import { chosenSteps, StepsOfProcedures, type ChosenOf } from './steps-of-procedures';
 
 /** What a step may ask for, the likeliest first. */
 export const askedFor = [
@@ -128,13 +133,16 @@ export function TypeStep({ assetId, typed, onChange, error }: TypeStepProps): Re
 }
 
 interface Props {
-  readonly assetId: AssetId;
+  readonly asset: Asset;
+  /** What is to be done. */
+  readonly words: string;
   readonly steps: readonly NewStep[];
   readonly onChange: (steps: readonly NewStep[]) => void;
 }
 
 /** The steps of work that is being planned: of every kind, in their order, each of which can be left out again. */
-export function NewStepsField({ assetId, steps, onChange }: Props): ReactElement {
+export function NewStepsField({ asset, words, steps, onChange }: Props): ReactElement {
+  const [chosen, setChosen] = useState<ChosenOf | null>(null);
   const [typed, setTyped] = useState<TypedStep | null>(null);
   const [error, setError] = useState<string | null>(null);
   const add = (): void => {
@@ -156,20 +164,81 @@ export function NewStepsField({ assetId, steps, onChange }: Props): ReactElement
             <IconPress
               icon={mdiClose}
               label={`Leave out step ${index + 1}: ${text}`}
-              onPress={() => onChange(steps.filter((_, at) => at !== index))}
+              onPress={() => onChange(stepsChosen(steps, allBut(steps, index)))}
             />
           </View>
         ))}
       </List>
+      <Button
+        rank="quiet"
+        icon={mdiFormatListChecks}
+        word="Take steps out of procedures"
+        onPress={() => setChosen(new Map())}
+      />
+      {chosen === null ? null : (
+        <TakeSteps
+          asset={asset}
+          words={words}
+          chosen={chosen}
+          onChange={setChosen}
+          onTake={(taken) => {
+            onChange([...steps, ...stepsAfter(taken, steps.length)]);
+            setChosen(null);
+          }}
+          onClose={() => setChosen(null)}
+        />
+      )}
       {typed === null ? (
         <Button rank="quiet" icon={mdiPlus} word="Write a step" onPress={() => setTyped(noStep)} />
       ) : (
         <>
-          <TypeStep assetId={assetId} typed={typed} onChange={setTyped} error={error} />
+          <TypeStep assetId={asset.id} typed={typed} onChange={setTyped} error={error} />
           <Button word="Add this step" onPress={add} style={sheet.add} />
         </>
       )}
     </View>
+  );
+}
+
+const allBut = (steps: readonly NewStep[], left: number): number[] =>
+  steps.flatMap((_, at) => (at === left ? [] : [at]));
+
+interface TakeStepsProps {
+  readonly asset: Asset;
+  readonly words: string;
+  readonly chosen: ChosenOf;
+  readonly onChange: (chosen: ChosenOf) => void;
+  readonly onTake: (steps: readonly NewStep[]) => void;
+  readonly onClose: () => void;
+}
+
+/** Steps of procedures, chosen in a sheet of its own. */
+function TakeSteps({ asset, words, chosen, onChange, onTake, onClose }: TakeStepsProps): ReactElement {
+  const taken = chosenSteps(chosen).reduce<readonly NewStep[]>(
+    (before, { steps }) => [...before, ...stepsAfter(steps, before.length)],
+    [],
+  );
+  return (
+    <BottomSheet
+      title="Steps out of procedures"
+      onClose={onClose}
+      foot={
+        <Button
+          rank="primary"
+          word={taken.length === 0 ? 'Take steps' : `Take ${counted(taken.length, 'step', 'steps')}`}
+          cannot={taken.length === 0 && 'Choose a procedure first.'}
+          onPress={() => onTake(taken)}
+        />
+      }
+    >
+      <StepsOfProcedures
+        words={`${words} ${asset.name}`}
+        asset={asset}
+        siteId={asset.siteId}
+        chosen={chosen}
+        onChange={onChange}
+      />
+    </BottomSheet>
   );
 }
 

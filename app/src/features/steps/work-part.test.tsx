@@ -189,10 +189,35 @@ describe('more steps', () => {
     await open([aStep(1)], [put('procedures', lamp), put('procedures', seal)]);
     await press('More steps');
     expect(words().indexOf('Change a shaft seal')).toBeLessThan(words().indexOf('Change a lamp'));
-    await press(/Change a shaft seal/);
+    await press(/Change a shaft seal/, 'checkbox');
+    await press('Add 1 step');
     expect(works.said).toBe('1 step of “Change a shaft seal” added.');
     expect(words()).toContain('added by Ann');
     expect(words()).toContain('0 of 2 steps');
+  });
+
+  it('come out of several procedures at once, some of them in part, found by a word of a step', async () => {
+    const long = aProcedure({
+      id: asId<ProcedureId>('long'),
+      title: 'Yearly service',
+      steps: ['Drain the oil', 'Flush it', 'Fill it'].map((text) => ({ ...seal.steps[0], text }) as never),
+    });
+    await open([aStep(1)], [put('procedures', lamp), put('procedures', seal), put('procedures', long)]);
+    await press('More steps');
+    expect(canPress('Add steps')).toBe(false);
+    await press(/Change a lamp/, 'checkbox');
+    await type('Find a procedure or a step', 'flush');
+    expect(words()).not.toContain('Change a shaft seal');
+    await press('Only some of its steps: steps of Yearly service');
+    await press('2. Flush it', 'checkbox');
+    await press('Add 2 steps');
+    expect(works.said).toBe('2 steps of 2 procedures added.');
+    const steps = [...(await works.sent()).peekList('steps', 'workOrder', workId)];
+    const added = steps.filter(({ added: by }) => by !== null).sort((a, b) => a.position - b.position);
+    expect(added.map(({ text, added: by }) => `${text}, ${by?.procedureId ?? ''}`)).toEqual([
+      `${lamp.steps[0]?.text ?? ''}, lamp`,
+      'Flush it, long',
+    ]);
   });
 
   it('are typed, also where there were none', async () => {

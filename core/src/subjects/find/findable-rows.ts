@@ -1,5 +1,6 @@
 import type { Crew, Person } from '../people/people';
 import type { Asset, Place } from '../plant/plant';
+import type { Procedure } from '../procedures/procedure';
 import type { Report } from '../reports/report';
 import type { Part } from '../stock/stock';
 import type { WorkOrder } from '../work/work-order';
@@ -57,6 +58,17 @@ export function findablePlace({ id, name }: Place): Findable {
 
 export function findablePart({ id, number, name }: Part): Findable {
   return { id, number, name, where: '', words: '' };
+}
+
+/** A procedure: by what it is called, what machines it is for, and its steps. */
+export function findableProcedure({ id, title, equipmentClasses, steps }: Procedure): Findable {
+  return {
+    id,
+    number: '',
+    name: title,
+    where: equipmentClasses.join(' '),
+    words: steps.map(({ text }) => text).join(' '),
+  };
 }
 
 /** A report: by its number, what was said, and its machine and place. */

@@ -1,2 +1,3 @@
+export * from './chosen-steps';
 export * from './procedure';
 export * from './procedures-tables';
