@@ -10,19 +10,30 @@ import { Words } from '../../ui/words';
 import { askForPush, pushStanding } from './push';
 import { noticeKindWords } from './notice-words';
 
+export const WHAT_I_HEAR_OF = 'What I hear of';
+
+/** Of what I hear, and how, as a sheet. */
+export function ChooseNoticesSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
+  return (
+    <BottomSheet
+      title={WHAT_I_HEAR_OF}
+      onClose={onClose}
+      foot={<Button rank="primary" word="Done" onPress={onClose} />}
+    >
+      <NoticeKinds />
+    </BottomSheet>
+  );
+}
+
 /** Of what I hear, and how. Each press counts at once. */
-export function ChooseNoticesSheet({ onClose }: { readonly onClose: () => void }): ReactElement | null {
+export function NoticeKinds(): ReactElement | null {
   const me = usePhone((state) => state.person?.id);
   const chosen = useRow('noticeChoices', me);
   const [push, setPush] = useState(pushStanding);
   if (me === undefined) return null;
   const choice = noticeChoiceOf(me, chosen);
   return (
-    <BottomSheet
-      title="What I hear of"
-      onClose={onClose}
-      foot={<Button rank="primary" word="Done" onPress={onClose} />}
-    >
+    <>
       {noticeKinds.map((kind) => (
         <KindChoice key={kind} kind={kind} choice={choice} />
       ))}
@@ -35,7 +46,7 @@ export function ChooseNoticesSheet({ onClose }: { readonly onClose: () => void }
             : 'This browser does not let Oilcan show notifications. They stand in the list.'}
         </Words>
       )}
-    </BottomSheet>
+    </>
   );
 }
 

@@ -13,8 +13,19 @@ import { sayMoment } from '../../words/dates';
 /** A mail may be on its way while somebody looks. */
 const LOOK_MILLISECONDS = 3_000;
 
-/** In the place of a mailbox: the mails that went out to me. */
+export const MY_MAILS = 'My mails';
+
+/** The mails that went out to me, as a sheet. */
 export function MailsSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
+  return (
+    <BottomSheet title={MY_MAILS} onClose={onClose}>
+      <MyMails />
+    </BottomSheet>
+  );
+}
+
+/** In the place of a mailbox: the mails that went out to me. */
+export function MyMails(): ReactElement {
   const palette = usePalette();
   const settings = useSettings();
   const [mails, setMails] = useState<readonly SentMail[] | 'looking' | 'without signal'>('looking');
@@ -33,7 +44,7 @@ export function MailsSheet({ onClose }: { readonly onClose: () => void }): React
     return () => clearInterval(timer);
   }, []);
   return (
-    <BottomSheet title="My mails" onClose={onClose}>
+    <>
       {mails === 'looking' ? <Words live>Looking …</Words> : null}
       {mails === 'without signal' ? <Words live>Mails show when there is signal.</Words> : null}
       {typeof mails === 'string' ? null : mails.length === 0 ? (
@@ -49,7 +60,7 @@ export function MailsSheet({ onClose }: { readonly onClose: () => void }): React
           </View>
         ))
       )}
-    </BottomSheet>
+    </>
   );
 }
 

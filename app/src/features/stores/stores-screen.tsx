@@ -4,9 +4,10 @@ import { byId, formatMoney } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { isLow, partCost, type Part, type StockLevel, wantsCount } from '@oilcan/core/stock';
 import { useRow, useSettings, useTable, usePhone } from '../../data/store';
+import { FactKey } from '../../ui/fact';
 import { FindField } from '../../ui/find-field';
 import { FilterChip } from '../../ui/filter-chips';
-import { Button, Press } from '../../ui/press';
+import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { LabelSheetForm } from '../paper';
@@ -193,9 +194,12 @@ function BinLine({ part, level, amount, isElsewhere }: BinLineProps): ReactEleme
   if (!keepsStore || bin === undefined) return words;
   return (
     <>
-      <Press onPress={() => setIsOpen(true)} label={`${amount} in ${bin.label}: count ${part.name}, or say what came in`}>
+      <FactKey
+        onPress={() => setIsOpen(true)}
+        label={`${amount} in ${bin.label}: count ${part.name}, or say what came in`}
+      >
         {words}
-      </Press>
+      </FactKey>
       {isOpen ? <BinSheet part={part} level={level} onClose={() => setIsOpen(false)} /> : null}
     </>
   );
