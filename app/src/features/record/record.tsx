@@ -28,9 +28,9 @@ const FEWEST_TO_NARROW = 9;
 const FIRST_SHOWN = 40;
 
 /** Everything recorded on the job, newest first; a long record can be narrowed. */
-export function RecordList({ work }: { readonly work: WorkOrder }): ReactElement {
+export const RecordList = memo(function RecordList({ work }: { readonly work: WorkOrder }): ReactElement {
   return <Entries work={work} entries={useRows('entries', 'workOrder', work.id)} />;
-}
+});
 
 interface EntriesProps {
   readonly work: WorkOrder;

@@ -127,7 +127,10 @@ describe('a round', () => {
     expect(canPress('Report it')).toBe(true);
     await type('What is wrong with Gearbox?', 'Drips on the walkway');
     await press('Report it');
-    expect([works.said, canPress('Report it')]).toEqual([expect.stringMatching(/^W-\S+ is raised\. Nobody has it yet\.$/), false]);
+    expect([works.said, canPress('Report it')]).toEqual([
+      expect.stringMatching(/^W-\S+ is raised\. Nobody has it yet\.$/),
+      false,
+    ]);
     const raised = (await works.sent()).peekAll('workOrders').find(({ cameFrom }) => cameFrom === workId);
     expect([raised?.title, raised?.assetId]).toEqual(['Drips on the walkway', anAsset().id]);
   });

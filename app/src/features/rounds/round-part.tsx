@@ -1,5 +1,5 @@
 import { mdiBarcodeScan, mdiFormatListNumbered } from '@mdi/js';
-import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { StepId } from '@oilcan/core/kernel';
 import { dueSteps, roundOf, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
@@ -31,7 +31,7 @@ interface Props {
 }
 
 /** A round: one stop at a time in walking order, then what belongs to the whole of it, then what came of it. */
-export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
+export const RoundPart = memo(function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
   const steps = useRows('steps', 'workOrder', work.id);
   const { only, choose } = useStepsInSight(work, steps);
   const round = useMemo(() => roundOf(stops, steps, only), [stops, steps, only]);
@@ -88,7 +88,7 @@ export function RoundPart({ work, stops, onPlaced }: Props): ReactElement {
       ) : null}
     </Section>
   );
-}
+});
 
 interface PartProps {
   readonly work: WorkOrder;

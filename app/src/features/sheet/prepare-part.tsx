@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState, type ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
 import { isOpen, type Hazard, type WorkOrder } from '@oilcan/core/work';
@@ -41,7 +41,7 @@ import { Kit } from './kit';
 const MOST_CONTACTS = 3;
 
 /** Why, what endangers me, and what to take along. */
-export function PreparePart({
+export const PreparePart = memo(function PreparePart({
   work,
   onPlaced,
   onParts,
@@ -160,7 +160,7 @@ export function PreparePart({
       {isGiving ? <GiveSheet work={work} onClose={() => setIsGiving(false)} /> : null}
     </Section>
   );
-}
+});
 
 /** Why it stands where it stands in the list. */
 function WhyHere({ work }: { readonly work: WorkOrder }): ReactElement | null {

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { useDeferredValue, useMemo, useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
@@ -141,10 +141,13 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
   const [coding, setCoding] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
 
-  const place = useCallback(
-    (part: SheetPart) => (element: HTMLElement | null) => void (elements.current[part] = element),
-    [],
-  );
+  const place = useMemo(() => {
+    const on = (part: SheetPart) => (element: HTMLElement | null) => void (elements.current[part] = element);
+    return { prepare: on('prepare'), work: on('work'), wrapUp: on('wrapUp') };
+  }, []);
+  // What a press changes of the job itself stands in its head and in Wrap up: the long rest follows a frame later.
+  const follower = useDeferredValue(work);
+  const following = follower.id === work.id ? follower : work;
   const goTo = useCallback((part: SheetPart): void => {
     if (part === 'prepare') return scrollTo(beside.current ?? scroller.current, 0);
     scrollTo(scroller.current, topOf(elements.current[part], scroller.current) ?? 0);
@@ -269,7 +272,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
               style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
               contentContainerStyle={sheet.content}
             >
-              <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
+              <PreparePart work={following} onPlaced={place.prepare} onParts={isOurs ? toParts : null} />
             </ScrollView>
           ) : null}
           <ScrollView
@@ -288,16 +291,16 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
                   <SheetHead work={work} />
                   {isDockNarrow && isOurs ? <DockLine work={work} onHazards={hazardsFirst} /> : null}
                   {isDockNarrow ? <RaiseHere work={work} /> : null}
-                  <PreparePart work={work} onPlaced={place('prepare')} onParts={isOurs ? toParts : null} />
+                  <PreparePart work={following} onPlaced={place.prepare} onParts={isOurs ? toParts : null} />
                 </>
               )}
               {stops.length === 0 ? (
-                <WorkPart work={work} onPlaced={place('work')} />
+                <WorkPart work={following} onPlaced={place.work} />
               ) : (
-                <RoundPart work={work} stops={stops} onPlaced={place('work')} />
+                <RoundPart work={following} stops={stops} onPlaced={place.work} />
               )}
-              <WrapUpPart work={work} onPlaced={place('wrapUp')} onMend={mend} open={dock} onOpen={openDock} />
-              {isWide ? null : <RecordList work={work} />}
+              <WrapUpPart work={work} onPlaced={place.wrapUp} onMend={mend} open={dock} onOpen={openDock} />
+              {isWide ? null : <RecordList work={following} />}
             </View>
           </ScrollView>
           {isWide ? (
@@ -309,7 +312,7 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
                 style={sheet.scroll}
                 contentContainerStyle={sheet.recordContent}
               >
-                <RecordList work={work} />
+                <RecordList work={following} />
               </ScrollView>
             </View>
           ) : null}

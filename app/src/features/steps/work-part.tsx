@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { progressOf } from '@oilcan/core/steps';
 import type { WorkOrder } from '@oilcan/core/work';
@@ -9,7 +9,7 @@ import { ShareLines, useStepsInSight } from '../shares';
 import { StepList } from './step-list';
 
 /** The steps of a job. */
-export function WorkPart({
+export const WorkPart = memo(function WorkPart({
   work,
   onPlaced,
 }: {
@@ -30,6 +30,6 @@ export function WorkPart({
       <StepList work={work} steps={steps} only={inSight.only} />
     </Section>
   );
-}
+});
 
 const sheet = StyleSheet.create({ none: { paddingVertical: 14 } });
