@@ -153,7 +153,11 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
           <OnDay settings={settings} day={plannedOn} onChoose={(day) => form.setValue('plannedOn', day)} />
         )}
         {asset === undefined ? null : (
-          <WhoDoesIt asset={asset} personIds={personIds} onPeople={(ids) => form.setValue('personIds', [...ids])} />
+          <WhoDoesIt
+            siteId={asset.siteId}
+            personIds={personIds}
+            onPeople={(ids) => form.setValue('personIds', [...ids])}
+          />
         )}
         <WhereField
           at={{ is: 'asset', id: assetId }}

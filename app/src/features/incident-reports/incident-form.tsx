@@ -8,8 +8,10 @@ import { incidentCauses, type IncidentCause } from '@oilcan/core/incidents';
 import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
 import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useCamera } from '../../data/pictures/use-report-photo';
-import { now, peekRow, usePhone, useRow, useSettings, useTable } from '../../data/store';
+import { now, peekRow, usePhone, useRow, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
+import { PeopleChoice } from '../../forms/people-choice';
+import { usePeopleOf } from '../../data/use-people-of';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { MomentField } from '../../forms/moment-field';
@@ -230,14 +232,8 @@ function Present({
   readonly ids: readonly PersonId[];
   readonly onChange: (ids: readonly PersonId[]) => void;
 }): ReactElement {
-  const people = useTable('people').filter(({ siteIds }) => siteIds.includes(siteId));
-  return (
-    <Group title={title}>
-      {people.map(({ id, name }) => (
-        <Choice key={id} isMany word={name} isChosen={ids.includes(id)} onPress={() => onChange(toggled(ids, id))} />
-      ))}
-    </Group>
-  );
+  const people = usePeopleOf(siteId);
+  return <PeopleChoice label={title} {...people} chosen={ids} onPress={(id) => onChange(toggled(ids, id))} />;
 }
 
 const sheet = StyleSheet.create({

@@ -1,4 +1,5 @@
 import { useState, type ReactElement } from 'react';
+import { PeopleChoice } from '../../forms/people-choice';
 import { addMinutes, formatDuration, type Instant, type PersonId } from '@oilcan/core/kernel';
 import { timeTypes, type TimeType } from '@oilcan/core/labor';
 import { hasRole } from '@oilcan/core/operations';
@@ -132,22 +133,22 @@ interface WhoseProps {
 function WhoseTime({ work, whose, onChange }: WhoseProps): ReactElement {
   const me = useMe();
   const { near, others } = useMates(work);
-  const [areAllShown, setAreAllShown] = useState(false);
   const toggle = (id: PersonId): void => {
     const without = whose.filter((each) => each !== id);
     if (!whose.includes(id)) onChange([...whose, id]);
     else if (without.length > 0) onChange(without);
   };
-  const shown = [...near.map(({ person }) => person), ...(areAllShown ? others : [])];
+  const mine = usePhone(({ person }) => person);
+  const mates = near.map(({ person }) => person);
   return (
-    <Choices label="Whose time" isMany>
-      <Choice isMany word="Me" isChosen={whose.includes(me)} onPress={() => toggle(me)} />
-      {shown.map(({ id, name }) => (
-        <Choice isMany key={id} word={name} isChosen={whose.includes(id)} onPress={() => toggle(id)} />
-      ))}
-      {areAllShown || others.length === 0 ? null : (
-        <Choice word="Somebody else …" isChosen={false} onPress={() => setAreAllShown(true)} />
-      )}
-    </Choices>
+    <PeopleChoice
+      label="Whose time"
+      isLabelHidden
+      likely={mine === null ? mates : [mine, ...mates]}
+      others={others}
+      chosen={whose}
+      onPress={toggle}
+      wordOf={({ id, name }) => (id === me ? 'Me' : name)}
+    />
   );
 }

@@ -1,5 +1,6 @@
 import { useCallback, useRef, type ReactElement } from 'react';
-import { addDays, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
+import { DayChoice } from '../../forms/day-choice';
+import { isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
 import type { Owed } from '@oilcan/core/lifecycle';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
@@ -9,10 +10,9 @@ import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Choice, Choices } from '../../ui/choice';
+import { Choice } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { sayLocalDay } from '../../words/dates';
 import { owedWords } from '../../words/work-words';
 import { LeftToDo, useLeft } from '../further';
 import { NextDueLine } from '../plans';
@@ -82,8 +82,7 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
   );
 }
 
-/** So many days before today are offered. */
-const DAYS_BEFORE = 3;
+const DAYS_BEFORE = [-1, -2, -3];
 
 /** On which day it was done: today, unless somebody says otherwise. */
 function DoneOn({
@@ -98,20 +97,18 @@ function DoneOn({
 }): ReactElement | null {
   const settings = useSettings(work.siteId);
   if (settings === undefined) return null;
-  const { zone, language } = settings;
-  const today = localDate(now(), zone);
   return (
-    <Choices label="The day of the work">
+    <DayChoice
+      label="The day of the work"
+      offered={DAYS_BEFORE}
+      last={0}
+      zone={settings.zone}
+      language={settings.language}
+      day={day}
+      onChoose={(chosen) => onChoose(chosen === localDate(now(), settings.zone) ? '' : chosen)}
+    >
       <Choice word="Done today" isChosen={day === ''} onPress={() => onChoose('')} />
-      {Array.from({ length: DAYS_BEFORE }, (_, before) => addDays(today, -1 - before)).map((each) => (
-        <Choice
-          key={each}
-          word={sayLocalDay(each, now(), zone, language)}
-          isChosen={day === each}
-          onPress={() => onChoose(each)}
-        />
-      ))}
-    </Choices>
+    </DayChoice>
   );
 }
 

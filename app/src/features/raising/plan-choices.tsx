@@ -1,15 +1,17 @@
 import { useMemo, type ReactElement } from 'react';
+import { PeopleChoice } from '../../forms/people-choice';
+import { DayChoice } from '../../forms/day-choice';
+import { usePeopleOf } from '../../data/use-people-of';
 import { StyleSheet, View } from 'react-native';
-import { addDays, localDate, type CrewId, type LocalDay, type PersonId } from '@oilcan/core/kernel';
+import type { CrewId, LocalDay, PersonId, SiteId } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import type { Asset } from '@oilcan/core/plant';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
 import type { KitPart } from '@oilcan/core/work';
-import { now, peekRow, useRows, useTable } from '../../data/store';
+import { peekRow, useRows, useTable } from '../../data/store';
 import { Choice, Choices } from '../../ui/choice';
 import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
-import { sayLocalDay } from '../../words/dates';
 import { amountOf } from '../../words/amounts';
 import { counted } from '../../words/work-words';
 
@@ -41,11 +43,11 @@ export function OneOf<T extends string>({
   );
 }
 
-const DAYS_OFFERED = 5;
+const NEXT_DAYS = [0, 1, 2, 3, 4];
 
-/** The day for which it is planned: one of the next, or none. */
+/** The day for which it is planned, or none. */
 export function OnDay({
-  settings,
+  settings: { zone, language },
   day,
   onChoose,
 }: {
@@ -54,68 +56,49 @@ export function OnDay({
   readonly day: string;
   readonly onChoose: (day: LocalDay | '') => void;
 }): ReactElement {
-  const { zone, language } = settings;
-  const today = localDate(now(), zone);
-  const days = Array.from({ length: DAYS_OFFERED }, (_, after) => addDays(today, after));
   return (
-    <View style={sheet.question}>
-      <Words as="label">On which day</Words>
-      <Choices label="On which day">
-        {days.map((each) => (
-          <Choice
-            key={each}
-            word={sayLocalDay(each, now(), zone, language)}
-            isChosen={each === day}
-            onPress={() => onChoose(each === day ? '' : each)}
-          />
-        ))}
-      </Choices>
-    </View>
+    <DayChoice
+      label="On which day"
+      offered={NEXT_DAYS}
+      first={0}
+      zone={zone}
+      language={language}
+      day={day}
+      onChoose={onChoose}
+    />
   );
 }
 
 /** People and a crew. */
 export function WhoDoesIt({
-  asset,
+  siteId,
   personIds,
   crewId = null,
   onPeople,
   onCrew,
 }: {
-  readonly asset: Asset;
+  readonly siteId: SiteId;
   readonly personIds: readonly PersonId[];
   readonly crewId?: CrewId | null;
   readonly onPeople: (ids: readonly PersonId[]) => void;
   /** Left out where it is given to people only. */
   readonly onCrew?: (id: CrewId | null) => void;
 }): ReactElement {
-  const people = useTable('people').filter(({ siteIds }) => siteIds.includes(asset.siteId));
+  const people = usePeopleOf(siteId);
   const allCrews = useTable('crews');
-  const crews = onCrew === undefined ? [] : allCrews.filter(({ siteIds }) => siteIds.includes(asset.siteId));
+  const crews = onCrew === undefined ? [] : allCrews.filter(({ siteIds }) => siteIds.includes(siteId));
   return (
-    <View style={sheet.group} role="group" aria-label="Who does it">
-      <Words as="label">Who does it</Words>
-      <View style={sheet.choices}>
-        {people.map(({ id, name }) => (
-          <Choice
-            key={id}
-            isMany
-            word={name}
-            isChosen={personIds.includes(id)}
-            onPress={() => onPeople(toggled(personIds, id))}
-          />
-        ))}
-        {crews.map(({ id, name }) => (
-          <Choice
-            key={id}
-            isMany
-            word={name}
-            isChosen={crewId === id}
-            onPress={() => onCrew?.(crewId === id ? null : id)}
-          />
-        ))}
-      </View>
-    </View>
+    <PeopleChoice label="Who does it" {...people} chosen={personIds} onPress={(id) => onPeople(toggled(personIds, id))}>
+      {crews.map(({ id, name }) => (
+        <Choice
+          key={id}
+          isMany
+          word={name}
+          isChosen={crewId === id}
+          onPress={() => onCrew?.(crewId === id ? null : id)}
+        />
+      ))}
+    </PeopleChoice>
   );
 }
 

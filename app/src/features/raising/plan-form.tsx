@@ -1,16 +1,14 @@
 import { useRouter } from 'expo-router';
+import { DayChoice } from '../../forms/day-choice';
 import { useEffect, useMemo, useState, type ReactElement, type RefObject } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
-  addDays,
   asId,
   formatDuration,
   isLocalDay,
-  localDate,
   parseDuration,
   type AssetId,
   type CrewId,
-  type LocalDay,
   type PersonId,
 } from '@oilcan/core/kernel';
 import { waitsForLead, dueBy, rulesOf } from '@oilcan/core/raise-rules';
@@ -34,7 +32,7 @@ import { Button } from '../../ui/press';
 import { useIsWide } from '../../ui/theme';
 import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
-import { sayLocalDay, sayMoment } from '../../words/dates';
+import { sayMoment } from '../../words/dates';
 import { kindWords, urgencyWords } from '../../words/work-words';
 import { UsualKitChoice, useMadeWork, useUsualKit } from '../raise';
 import { dueOn } from '../schedule';
@@ -45,7 +43,7 @@ import { TakenAlong } from './taken-along';
 import type { AlongFromRaise } from './taken';
 import { durationProblem } from '../../forms/typed-words';
 
-const DAYS_OFFERED = 5;
+const DUE_OFFERED = [0, 1, 2, 3, 4];
 const BY_RULE = '';
 
 interface Props {
@@ -173,9 +171,6 @@ function Fields({
   const usual = useUsual({ assetId: asset.id, kind: typed.kind as WorkKind, tradeId: typed.tradeId, title });
   const usualKit = useUsualKit(usual, asset.siteId);
   const estimateMinutes = usual?.minutes?.median ?? 0;
-  const today = localDate(now(), settings.zone);
-  const days = Array.from({ length: DAYS_OFFERED }, (_, after) => addDays(today, after));
-  const sayTheDay = (day: LocalDay): string => sayLocalDay(day, now(), settings.zone, settings.language);
   const ruled = dueBy(rules, typed.urgency as Urgency, now());
   const byRule = ruled === null ? 'no date' : sayMoment(ruled, now(), settings.zone, settings.language);
   const waits =
@@ -212,24 +207,21 @@ function Fields({
             chosen={typed.urgency as Urgency}
             onChoose={(urgency) => form.setValue('urgency', urgency)}
           />
-          <View style={sheet.question}>
-            <Words as="label">Due</Words>
-            <Choices label="Due">
-              <Choice
-                word={`By how soon: ${byRule}`}
-                isChosen={typed.due === BY_RULE}
-                onPress={() => form.setValue('due', BY_RULE)}
-              />
-              {days.map((day) => (
-                <Choice
-                  key={day}
-                  word={sayTheDay(day)}
-                  isChosen={typed.due === day}
-                  onPress={() => form.setValue('due', day)}
-                />
-              ))}
-            </Choices>
-          </View>
+          <DayChoice
+            label="Due"
+            offered={DUE_OFFERED}
+            first={0}
+            zone={settings.zone}
+            language={settings.language}
+            day={typed.due}
+            onChoose={(day) => form.setValue('due', day)}
+          >
+            <Choice
+              word={`By how soon: ${byRule}`}
+              isChosen={typed.due === BY_RULE}
+              onPress={() => form.setValue('due', BY_RULE)}
+            />
+          </DayChoice>
           <OneOf
             label="Kind of work"
             of={workKinds}
@@ -254,7 +246,7 @@ function Fields({
         <View style={isWide && words === null ? sheet.half : sheet.column}>
           <OnDay settings={settings} day={typed.plannedOn} onChoose={(day) => form.setValue('plannedOn', day)} />
           <WhoDoesIt
-            asset={asset}
+            siteId={asset.siteId}
             personIds={typed.personIds}
             crewId={typed.crewId === '' ? null : (typed.crewId as CrewId)}
             onPeople={(ids) => form.setValue('personIds', [...ids])}

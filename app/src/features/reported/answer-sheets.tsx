@@ -1,16 +1,16 @@
 import { useMemo, useState, type ReactElement } from 'react';
-import type { WorkOrderId } from '@oilcan/core/kernel';
-import { hasRole } from '@oilcan/core/operations';
+import { PeopleChoice } from '../../forms/people-choice';
+import { usePeopleOf, workers } from '../../data/use-people-of';
+import type { PersonId, WorkOrderId } from '@oilcan/core/kernel';
 import { WhatIsKnown, type Report } from '@oilcan/core/reports';
 import { isOpen } from '@oilcan/core/work';
-import { peekAll, useTable } from '../../data/store';
+import { peekAll, peekRow, useTable } from '../../data/store';
 import { performOrSay, useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { ReasonField } from '../../forms/reason-field';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Choice } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { useNotice } from '../../ui/use-notice';
 import { Words } from '../../ui/words';
@@ -96,25 +96,23 @@ export function ConfirmSheet({ report, onClose }: Props): ReactElement {
 /** Somebody is sent to look before anything else is done: one press on their name. */
 export function LookSheet({ report, onClose }: Props): ReactElement {
   const say = useNotice((state) => state.say);
-  const people = useTable('people').filter(
-    (person) => person.siteIds.includes(report.siteId) && hasRole(person, ['technician', 'lead']),
-  );
+  const people = usePeopleOf(report.siteId, { roles: workers });
   const { run, refusal, errorAt } = useOperation();
-  const send = async (person: (typeof people)[number]): Promise<void> => {
-    if (!(await run('report.send-to-look', { reportId: report.id, personId: person.id }))) return;
-    say(`${person.name} is told.`);
+  const send = async (personId: PersonId): Promise<void> => {
+    if (!(await run('report.send-to-look', { reportId: report.id, personId }))) return;
+    say(`${peekRow('people', personId)?.name ?? 'It'} is told.`);
     onClose();
   };
   return (
     <BottomSheet title="Who goes and looks" aside={report.number} onClose={onClose}>
-      {people.map((person) => (
-        <Choice
-          key={person.id}
-          word={person.name}
-          isChosen={report.looking === person.id}
-          onPress={() => void send(person)}
-        />
-      ))}
+      <PeopleChoice
+        label="Who goes and looks"
+        isLabelHidden
+        isOne
+        {...people}
+        chosen={report.looking === null ? [] : [report.looking]}
+        onPress={(id) => void send(id)}
+      />
       <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
     </BottomSheet>
   );

@@ -1,8 +1,9 @@
 import { useState, type ReactElement } from 'react';
+import { DayCalendar } from '../../forms/day-choice';
 import { useController, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendar } from '@mdi/js';
-import { addDays, beginOfDay, inZone, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
+import { addDays, inZone, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import { urgencies, type WorkOrder } from '@oilcan/core/work';
 import { now, useSettings } from '../../data/store';
@@ -12,15 +13,12 @@ import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Field } from '../../ui/field';
-import { piece } from '../../ui/piece';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { sayLocalDay, sayMoment } from '../../words/dates';
 import { timeOn, USUAL_DUE_TIME } from './due-on';
 import { urgencyWords } from '../../words/work-words';
-
-const WhenPicker = piece(() => import('../../forms/when-picker').then((module) => module.WhenPicker));
 
 /** What of when it is done is changed. */
 export type Aspect = 'urgency' | 'due' | 'putOff' | 'planned';
@@ -263,16 +261,12 @@ function Days({ settings: { zone, language }, firstDay, verb, onDay }: DaysProps
       })}
       <Button icon={mdiCalendar} word="Another day" style={sheet.grow} onPress={() => setIsPicking(true)} />
       {isPicking ? (
-        <WhenPicker
-          what="day"
+        <DayCalendar
           label={verb}
-          at={beginOfDay(addDays(today, firstDay), zone)}
-          notBefore={beginOfDay(addDays(today, firstDay), zone)}
+          first={firstDay}
           zone={zone}
-          onPicked={(text) => {
-            setIsPicking(false);
-            if (isLocalDay(text)) onDay(text);
-          }}
+          language={language}
+          onDay={onDay}
           onClose={() => setIsPicking(false)}
         />
       ) : null}

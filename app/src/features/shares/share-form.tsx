@@ -1,4 +1,6 @@
 import type { ReactElement } from 'react';
+import { PeopleChoice } from '../../forms/people-choice';
+import { usePeopleOf, workers } from '../../data/use-people-of';
 import { tradesOfWork } from '@oilcan/core/settings';
 import { StyleSheet, View } from 'react-native';
 import {
@@ -15,7 +17,7 @@ import type { Share } from '@oilcan/core/shares';
 import { placed, type Step } from '@oilcan/core/steps';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useMachinesOf } from '../../data/machines-of-work';
-import { peekRow, usePhone, useRows, useSettings, useTable } from '../../data/store';
+import { peekRow, usePhone, useRows, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { DurationField } from '../../forms/duration-field';
 import { FormRefusal } from '../../forms/form-refusal';
@@ -24,7 +26,6 @@ import { BottomSheet } from '../../ui/bottom-sheet';
 import { Choice, Choices } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
-import { workersOfSite } from './workers-of-site';
 import { durationProblem } from '../../forms/typed-words';
 
 interface Props {
@@ -52,7 +53,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
   const me = useMe();
   const person = usePhone((state) => state.person);
   const settings = useSettings(work.siteId);
-  const people = workersOfSite(useTable('people'), work.siteId);
+  const people = usePeopleOf(work.siteId, { roles: workers });
   const isLead = person !== null && hasRole(person, ['lead']);
   const start: Typed = {
     personId: share?.personId ?? me,
@@ -85,14 +86,13 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
       foot={<Button rank="primary" word={share === null ? 'Make this share' : 'Keep it so'} onPress={submit} />}
     >
       {share === null && isLead ? (
-        <View style={sheet.part}>
-          <Words as="label">Whose</Words>
-          <Choices label="Whose">
-            {people.map(({ id, name }) => (
-              <Choice key={id} word={name} isChosen={id === personId} onPress={() => form.setValue('personId', id)} />
-            ))}
-          </Choices>
-        </View>
+        <PeopleChoice
+          label="Whose"
+          isOne
+          {...people}
+          chosen={[personId]}
+          onPress={(id) => form.setValue('personId', id)}
+        />
       ) : null}
       <View style={sheet.part}>
         <Words as="label">Which steps</Words>

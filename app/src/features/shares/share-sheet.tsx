@@ -1,4 +1,6 @@
 import { mdiAccountArrowRightOutline, mdiClose, mdiPencilOutline } from '@mdi/js';
+import { PeopleChoice } from '../../forms/people-choice';
+import { usePeopleOf, workers } from '../../data/use-people-of';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { addMinutes, formatDuration, formatSums } from '@oilcan/core/kernel';
@@ -7,17 +9,15 @@ import { costOfShares } from '@oilcan/core/registry';
 import { isShareDone, progressOfShares, sharesOfSteps, type Share } from '@oilcan/core/shares';
 import { placed, type Step } from '@oilcan/core/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
-import { now, usePhone, useRows, useSettings, useTable } from '../../data/store';
+import { now, usePhone, useRows, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';
-import { Choice } from '../../ui/choice';
 import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { phoneNames } from '../views/names';
 import { ShareForm } from './share-form';
 import { aboutWords, standingWords, whoseWords } from './share-words';
-import { workersOfSite } from './workers-of-site';
 
 interface Props {
   readonly work: WorkOrder;
@@ -33,7 +33,7 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
   const settings = useSettings(work.siteId);
   const shares = useRows('shares', 'workOrder', work.id);
   const entries = useRows('entries', 'workOrder', work.id);
-  const people = workersOfSite(useTable('people'), work.siteId);
+  const people = usePeopleOf(work.siteId, { roles: workers });
   const [doing, setDoing] = useState<'nothing' | 'passingOn' | 'changing' | 'dissolving'>('nothing');
   const cost = useMemo(
     () => costOfShares(shares, steps, entries).shares.get(share.id),
@@ -86,14 +86,14 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
         </View>
       ) : null}
       {doing === 'passingOn' ? (
-        <View role="group" aria-label="Pass on to" style={sheet.people}>
-          <Words as="label">Pass on to</Words>
-          {people
-            .filter(({ id }) => id !== share.personId)
-            .map(({ id, name }) => (
-              <Choice key={id} word={name} isChosen={false} onPress={() => void passOn(id)} />
-            ))}
-        </View>
+        <PeopleChoice
+          label="Pass on to"
+          isOne
+          likely={people.likely.filter(({ id }) => id !== share.personId)}
+          others={people.others.filter(({ id }) => id !== share.personId)}
+          chosen={[]}
+          onPress={(id) => void passOn(id)}
+        />
       ) : null}
       {doing === 'dissolving' ? (
         <>

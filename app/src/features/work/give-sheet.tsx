@@ -2,6 +2,8 @@ import type { ReactElement } from 'react';
 import type { CrewId, PersonId } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
 import { useTable } from '../../data/store';
+import { usePeopleOf } from '../../data/use-people-of';
+import { PeopleChoice } from '../../forms/people-choice';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
 import { BottomSheet } from '../../ui/bottom-sheet';
@@ -11,7 +13,7 @@ import { Words } from '../../ui/words';
 
 /** A lead gives the work order to people, to a crew, or to both. */
 export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
-  const people = useTable('people').filter(({ siteIds }) => siteIds.includes(work.siteId));
+  const people = usePeopleOf(work.siteId);
   const crews = useTable('crews').filter(({ siteIds }) => siteIds.includes(work.siteId));
   const { form, submit, refusal } = useOperationForm({
     operation: 'work.give',
@@ -38,9 +40,7 @@ export function GiveSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         />
       }
     >
-      {people.map(({ id, name }) => (
-        <Choice key={id} isMany word={name} isChosen={personIds.includes(id)} onPress={() => toggle(id)} />
-      ))}
+      <PeopleChoice label="People" {...people} chosen={personIds} onPress={toggle} />
       <Words as="label">Crew</Words>
       {crews.map(({ id, name }) => (
         <Choice
