@@ -80,8 +80,10 @@ test('a reporter without an account reports by the printed label, the lead takes
   await tess.getByRole('button', { name: 'Ask', exact: true }).click();
   await expect(tess.getByTestId('sent-mark')).toHaveText('All sent');
 
-  await reporter.reload();
-  await expect(reporter.getByText('At every stop?')).toBeVisible();
+  await expect(async () => {
+    await reporter.reload();
+    await expect(reporter.getByText('At every stop?')).toBeVisible({ timeout: 2_000 });
+  }).toPass();
   await reporter.getByLabel('Your answer').fill('Only when it is wet');
   await reporter.getByRole('button', { name: 'Send', exact: true }).tap();
   await expect(reporter.getByText('Only when it is wet')).toBeVisible();

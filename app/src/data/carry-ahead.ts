@@ -1,4 +1,5 @@
 import { CARRIED_DOCUMENT_BYTES } from '@oilcan/core/documents';
+import { documentsOn } from './documents-on';
 import type { AssetId } from '@oilcan/core/kernel';
 import { assigneesFor, isOpen, isWholeFor } from '@oilcan/core/work';
 import { httpLink } from './http-link';
@@ -55,7 +56,7 @@ async function isPastStale(assetId: AssetId): Promise<boolean> {
 }
 
 async function carryDocuments(assetId: AssetId): Promise<void> {
-  for (const { fileId, mediaType, bytes } of peekRows('documents', 'asset', assetId)) {
+  for (const { fileId, mediaType, bytes } of documentsOn(assetId)) {
     if (bytes > CARRIED_DOCUMENT_BYTES || fetched.has(fileId) || (await hasFile(fileId))) continue;
     const file = await readFile(fileId, mediaType);
     if (file.is === 'without signal') return;

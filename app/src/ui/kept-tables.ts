@@ -23,7 +23,8 @@ const useKeptTables = keptChoice<Readonly<Record<string, KeptTable>>>(
   },
 );
 
-function readTable(kept: unknown): KeptTable {
+/** How a table was kept; as it comes, of what is none of it. */
+export function readTable(kept: unknown): KeptTable {
   if (typeof kept !== 'object' || kept === null) return asItComes;
   const { hidden, sortedBy } = kept as Readonly<Record<string, unknown>>;
   return {
@@ -38,12 +39,19 @@ function isSorting(kept: unknown): kept is { readonly id: string; readonly desc:
   return typeof id === 'string' && typeof desc === 'boolean';
 }
 
+/** How the person wants a table now; null where they never said. */
+export function peekKeptTable(name: string): KeptTable | null {
+  return useKeptTables.getState().value[name] ?? null;
+}
+
+/** A table as it is to be seen from now on. */
+export function keepTable(name: string, table: KeptTable): void {
+  const { value, choose } = useKeptTables.getState();
+  choose({ ...value, [name]: table });
+}
+
 /** One table as the person wants it, and how that is changed. */
 export function useKeptTable(name: string): readonly [KeptTable, (table: KeptTable) => void] {
   const table = useKeptTables(({ value }) => value[name]) ?? asItComes;
-  const change = (next: KeptTable): void => {
-    const { value, choose } = useKeptTables.getState();
-    choose({ ...value, [name]: next });
-  };
-  return [table, change];
+  return [table, (next) => keepTable(name, next)];
 }

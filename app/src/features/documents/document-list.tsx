@@ -2,7 +2,8 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AssetDocument } from '@oilcan/core/documents';
 import type { AssetId } from '@oilcan/core/kernel';
-import { useRows } from '../../data/store';
+import { useDocumentsOn } from '../../data/documents-on';
+import { useRow } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';
 
@@ -12,20 +13,28 @@ import { documentWords } from './document-words';
 import { mdiChevronRight, mdiFileDocumentOutline } from '@mdi/js';
 import { List } from '../../ui/list';
 
-/** The documents of a machine, each a press from being read; null when there is none. */
+/** The documents of a machine and of what it is part of, each a press from being read; null when there is none. */
 export function DocumentList({ assetId }: { readonly assetId: AssetId }): ReactElement | null {
-  const documents = useRows('documents', 'asset', assetId);
+  const documents = useDocumentsOn(assetId);
   if (documents.length === 0) return null;
   return (
     <List label="Documents">
       {documents.map((document) => (
-        <DocumentLine key={document.id} document={document} />
+        <DocumentLine key={document.id} document={document} isOwn={document.assetId === assetId} />
       ))}
     </List>
   );
 }
 
-function DocumentLine({ document }: { readonly document: AssetDocument }): ReactElement {
+function DocumentLine({
+  document,
+  isOwn,
+}: {
+  readonly document: AssetDocument;
+  /** It is not of what the machine is part of. */
+  readonly isOwn: boolean;
+}): ReactElement {
+  const of = useRow('assets', document.assetId);
   const palette = usePalette();
   return (
     <LinkPress href={`/plant/document/${document.id}`} style={[sheet.line, { borderColor: palette.line }]}>
@@ -33,6 +42,7 @@ function DocumentLine({ document }: { readonly document: AssetDocument }): React
       <View style={sheet.words}>
         <Words>{document.name}</Words>
         <Words as="small" soft>
+          {isOwn || of === undefined ? '' : `of ${of.name} · `}
           {documentWords(document)}
         </Words>
       </View>

@@ -2,7 +2,8 @@ import { useState, type ReactElement } from 'react';
 import { View } from 'react-native';
 import { readPages, type AssetDocument } from '@oilcan/core/documents';
 import type { AssetId } from '@oilcan/core/kernel';
-import { useRows } from '../../data/store';
+import { useDocumentsOn } from '../../data/documents-on';
+import { peekRow } from '../../data/store';
 import { Choice, Choices } from '../../ui/choice';
 import { Field } from '../../ui/field';
 import { Words } from '../../ui/words';
@@ -21,7 +22,7 @@ interface Props {
 
 /** Which documents of the machine go behind the job card, and of which only some pages. */
 export function DocumentsToTake({ assetId, chosen, onChange }: Props): ReactElement | null {
-  const documents = useRows('documents', 'asset', assetId);
+  const documents = useDocumentsOn(assetId);
   if (documents.length === 0) return null;
   const toggle = (document: AssetDocument): void => {
     const others = chosen.filter((each) => each.document.id !== document.id);
@@ -37,7 +38,11 @@ export function DocumentsToTake({ assetId, chosen, onChange }: Props): ReactElem
           <Choice
             key={document.id}
             isMany
-            word={document.name}
+            word={
+              document.assetId === assetId
+                ? document.name
+                : `${document.name}, of ${peekRow('assets', document.assetId)?.name ?? 'what it is part of'}`
+            }
             isChosen={chosen.some((each) => each.document.id === document.id)}
             onPress={() => toggle(document)}
           />

@@ -1,5 +1,5 @@
 import { waitFor } from '@testing-library/react';
-import { assetId, put, site, smallWorks, workId } from '@oilcan/core/testing';
+import { anAsset, assetId, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { perform } from '../../data/store';
 import type { Label } from '@oilcan/paper/label-formats';
@@ -45,6 +45,22 @@ describe('a job card with documents', () => {
     bytes: 9,
     fileId: 'manual-file' as never,
   };
+
+  it('offers those of what the machine is part of too, after its own, and says whose they are', async () => {
+    await works.close();
+    const whole = anAsset({ id: 'whole' as never, name: 'Lark drive', parentId: null });
+    const rows = smallWorks();
+    works = await TestWorks.open([
+      ...smallWorks(),
+      put('assets', whole),
+      put('assets', anAsset({ parentId: whole.id })),
+      put('documents', { ...document, id: 'drawing', name: 'Drawing', assetId: whole.id }),
+      put('documents', document),
+    ]);
+    await works.show(<OnWork>{(work) => <PaperSheet work={work} onClose={onClose} />}</OnWork>);
+    expect([canPress('Manual', 'checkbox'), canPress('Drawing, of Lark drive', 'checkbox')]).toEqual([true, true]);
+    expect(words().indexOf('Manual')).toBeLessThan(words().indexOf('Drawing, of Lark drive'));
+  });
 
   it('takes those that are chosen, and of a PDF the pages that are named', async () => {
     await works.close();

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useDocumentsOn } from '../../data/documents-on';
 import { useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
@@ -173,7 +174,7 @@ function MarkKey({ asset, isOut }: { readonly asset: Asset; readonly isOut: bool
 }
 
 function Documents({ asset }: { readonly asset: Asset }): ReactElement | null {
-  const documents = useRows('documents', 'asset', asset.id);
+  const documents = useDocumentsOn(asset.id);
   if (documents.length === 0) return null;
   return (
     <Section title="Documents">

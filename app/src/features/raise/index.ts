@@ -1,3 +1,3 @@
 /** What other features may use of this one. */
-export { madeWords, useMadeWork } from './made-work';
+export { useMadeWork } from './made-work';
 export { UsualKitChoice, useUsualKit } from './usual-kit';

@@ -3,7 +3,7 @@ import { useMemo, type ReactElement } from 'react';
 import { FilterChip, FilterChips } from '../../ui/filter-chips';
 import { everything, toggled, type Aspect, type AspectChoices, type Present } from './narrowing';
 import { sectionsAmong, type Listed, type Shown } from './shift-list';
-import { allWork, useKeptViews } from './use-narrowing';
+import { allWork, openView, useKeptViews } from './use-narrowing';
 
 /** So many of the likeliest stand on the line; the rest are behind “Filter”. */
 const MOST_CHIPS = 8;
@@ -87,7 +87,7 @@ function Views({ listed, present: { now, zone }, shown, onChange }: Omit<Props, 
             word={view.name}
             count={counts[index] ?? 0}
             isOn={isOn}
-            onPress={() => onChange(isOn ? allWork : view.shown)}
+            onPress={() => onChange(isOn ? allWork : openView(view))}
           />
         );
       })}

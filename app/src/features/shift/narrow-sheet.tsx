@@ -9,7 +9,8 @@ import { Words } from '../../ui/words';
 import { everything, isNarrowed, toggled, type AspectChoices } from './narrowing';
 import { orderWords } from './order-words';
 import { shiftOrders, type Shown } from './shift-list';
-import { forgetView, keepView, showsAll, useKeptViews } from './use-narrowing';
+import { peekKeptTable } from '../../ui/kept-tables';
+import { forgetView, keepView, showsAll, useKeptViews, WORK_TABLE } from './use-narrowing';
 
 interface Props {
   readonly among: readonly AspectChoices[];
@@ -79,7 +80,7 @@ export function NarrowSheet({ among, shown, left, onChange, onClose }: Props): R
 function KeepView({ shown }: { readonly shown: Shown }): ReactElement | null {
   const { value: views } = useKeptViews();
   const [name, setName] = useState('');
-  const mayKeep = !showsAll(shown) || shown.order !== 'first';
+  const mayKeep = !showsAll(shown) || shown.order !== 'first' || peekKeptTable(WORK_TABLE) !== null;
   if (!mayKeep && views.length === 0) return null;
   const keep = (): void => {
     if (name.trim() === '') return;

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { keepTable, peekKeptTable, readTable, type KeptTable } from '../../ui/kept-tables';
 import { useCallback, useMemo } from 'react';
 import { isLocalDay, localDate, type LocalDay, type Zone } from '@oilcan/core/kernel';
 import { now } from '../../data/store';
@@ -83,7 +84,12 @@ onForget(() => useFindText.getState().type(''));
 export interface KeptView {
   readonly name: string;
   readonly shown: Shown;
+  /** Which columns the table of work has in it, and by which it is sorted; null where nobody chose. */
+  readonly table: KeptTable | null;
 }
+
+/** The table of work, by its name among the kept ones. */
+export const WORK_TABLE = 'work';
 
 /** So many are kept. */
 const MOST_VIEWS = 12;
@@ -94,17 +100,28 @@ export const useKeptViews = keptChoice<readonly KeptView[]>('oilcan.shift-views'
     Array.isArray(kept)
       ? kept.flatMap((each: unknown): KeptView[] => {
           if (typeof each !== 'object' || each === null) return [];
-          const { name, shown } = each as Readonly<Record<string, unknown>>;
-          return typeof name === 'string' && name !== '' ? [{ name, shown: readShown(shown) }] : [];
+          const { name, shown, table } = each as Readonly<Record<string, unknown>>;
+          if (typeof name !== 'string' || name === '') return [];
+          return [{ name, shown: readShown(shown), table: table == null ? null : readTable(table) }];
         })
       : [],
   isPersonal: true,
 });
 
-/** Keeps what is shown under a name; another of this name goes. */
+/** Keeps what is shown under a name, with the columns of its table; another of this name goes. */
 export function keepView(name: string, shown: Shown): void {
   const { value, choose } = useKeptViews.getState();
-  choose([...value.filter((each) => each.name !== name), { name, shown }].slice(-MOST_VIEWS));
+  choose(
+    [...value.filter((each) => each.name !== name), { name, shown, table: peekKeptTable(WORK_TABLE) }].slice(
+      -MOST_VIEWS,
+    ),
+  );
+}
+
+/** Brings the columns of a kept view back; what it shows is for the page to show. */
+export function openView({ shown, table }: KeptView): Shown {
+  if (table !== null) keepTable(WORK_TABLE, table);
+  return shown;
 }
 
 export function forgetView(name: string): void {

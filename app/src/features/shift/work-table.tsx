@@ -19,7 +19,7 @@ import { FilterLine } from './filter-line';
 import { choicesAmong, isNarrowed, isWithin, narrowedTo } from './narrowing';
 import { NarrowSheet } from './narrow-sheet';
 import { once } from './shift-list';
-import { forgetShiftChoice, useShiftChoice } from './use-narrowing';
+import { forgetShiftChoice, useShiftChoice, WORK_TABLE } from './use-narrowing';
 import { useShift } from './use-shift';
 
 const Table = piece<TableProps<WorkOrder>>(() =>
@@ -209,7 +209,7 @@ export function WorkTable(): ReactElement | null {
     <View style={sheet.screen}>
       <TopBar title="Work as a table" {...back} />
       <Table
-        name="work"
+        name={WORK_TABLE}
         label="Work"
         rows={rows}
         columns={columns}
