@@ -62,16 +62,18 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
         contentContainerStyle={sheet.list}
         ListHeaderComponent={
           <View style={sheet.head}>
-            <Words as="title" level={2}>
-              {counted(listed.length, 'problem', 'problems')}
-            </Words>
+            <View style={sheet.headline}>
+              <Words as="title" level={2} style={sheet.count}>
+                {counted(listed.length, 'problem', 'problems')}
+              </Words>
+              {listed.length === 0 ? null : <Button rank="quiet" word="Save as CSV" onPress={() => void save()} />}
+            </View>
             <FilterChips isOneOf label="Which reports">
               {choices.map(([each, word]) => (
                 <FilterChip key={each} word={word} isOn={each === shown} onPress={() => setShown(each)} />
               ))}
             </FilterChips>
             <FindField label="Find a report" value={find} onChange={setFind} />
-            {listed.length === 0 ? null : <Button word="Save as CSV" style={sheet.save} onPress={() => void save()} />}
             {shown === 'mine' ? <IncidentRows find={find} /> : null}
           </View>
         }
@@ -99,8 +101,9 @@ function listOf(reports: readonly Report[], shown: ReportsShown, me: PersonId | 
 }
 
 const sheet = StyleSheet.create({
+  headline: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 8 },
+  count: { flexGrow: 1 },
   screen: { flex: 1, minHeight: 0 },
   list: { padding: 16, width: '100%', maxWidth: 820 },
   head: { gap: 10, paddingBottom: 8 },
-  save: { alignSelf: 'flex-start' },
 });

@@ -137,7 +137,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         ListHeaderComponent={
           <View style={sheet.head}>
             <View style={sheet.headline}>
-              <Words as="heading" level={2} style={sheet.load}>
+              <Words as="heading" level={2} style={sheet.headlineWords}>
                 {isFirstFirst
                   ? shiftHeadline(sections, person, settings)
                   : isWhole
@@ -258,6 +258,8 @@ const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   head: { paddingHorizontal: 16, paddingBottom: 2, gap: 2 },
   headline: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 8 },
+  // Beside its keys it takes a second line rather than pushing them onto one of their own.
+  headlineWords: { flexGrow: 1, flexShrink: 1, flexBasis: 130, minWidth: 0 },
   load: { flexGrow: 1, flexShrink: 1, minWidth: 0 },
   find: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   field: { flexGrow: 1, flexShrink: 1, flexBasis: 200, minWidth: 0 },
