@@ -104,9 +104,7 @@ test('every task takes few taps', async ({ open }) => {
   await thumb.tap(thumb.button('That is all'));
   await test.step('two entries in one line', () =>
     within(1, async () => {
-      // Scrolled up a little, the dock has all its rows.
-      await page.getByTestId('clock').focus();
-      await thumb.tap(thumb.button('Write in one line'));
+      await thumb.tapInDock('Write in one line');
       await page.keyboard.type('15m; note grease was black');
       await page.keyboard.press('Enter');
       await expect(page.getByText('2 entries kept.')).toBeVisible();

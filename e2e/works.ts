@@ -4,7 +4,20 @@ import { DemoServer } from './demo-server';
 export const phone: BrowserContextOptions = { viewport: { width: 390, height: 844 }, hasTouch: true };
 export const wide: BrowserContextOptions = { viewport: { width: 1280, height: 800 }, hasTouch: false };
 
+/** What the browser itself says of a request that was refused or found no signal, which tests bring about. */
+const OF_THE_LINE = /^Failed to load resource|net::ERR_/;
+
+/** Notes what a page complains of. */
+function complaintsOf(page: Page, noted: string[]): void {
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !OF_THE_LINE.test(message.text())) noted.push(message.text());
+  });
+  page.on('pageerror', (error) => noted.push(String(error)));
+}
+
 interface Works {
+  /** What may be complained of in the console in this test; nothing where it is left out. */
+  readonly mayComplain: RegExp | null;
   readonly server: DemoServer;
   /** Opens the application in a browser of its own; with a name, signed in. */
   readonly open: (name: string | null, options?: BrowserContextOptions) => Promise<Page>;
@@ -12,6 +25,7 @@ interface Works {
 
 /** A test on a works of its own: a real server with the demo data, and as many phones as it wants. */
 export const test = base.extend<Works>({
+  mayComplain: [null, { option: true }],
   // eslint-disable-next-line no-empty-pattern
   server: async ({}, use) => {
     const server = new DemoServer();
@@ -19,12 +33,14 @@ export const test = base.extend<Works>({
     await use(server);
     await server.dispose();
   },
-  open: async ({ browser, server }, use) => {
+  open: async ({ browser, server, mayComplain }, use) => {
     const contexts: { close(): Promise<void> }[] = [];
+    const complaints: string[] = [];
     await use(async (name, options = phone) => {
       const context = await browser.newContext({ baseURL: server.address, timezoneId: 'Europe/Vienna', ...options });
       contexts.push(context);
       const page = await context.newPage();
+      complaintsOf(page, complaints);
       await page.goto('/');
       if (name !== null) {
         await page.getByRole('button', { name }).click();
@@ -35,6 +51,7 @@ export const test = base.extend<Works>({
       return page;
     });
     for (const context of contexts) await context.close();
+    expect(complaints.filter((each) => mayComplain?.test(each) !== true)).toEqual([]);
   },
 });
 
@@ -50,6 +67,15 @@ export class Thumb {
   async tap(target: ReturnType<Page['getByRole']>): Promise<void> {
     this.taps += 1;
     await target.tap();
+  }
+
+  /** A key of the dock that is folded away while one reads: a touch brings the dock whole, whatever folds it meanwhile. */
+  async tapInDock(name: string): Promise<void> {
+    this.taps += 1;
+    await expect(async () => {
+      await this.page.getByTestId('clock').focus();
+      await this.button(name).tap({ timeout: 3_000 });
+    }).toPass();
   }
 
   button(name: string | RegExp): ReturnType<Page['getByRole']> {

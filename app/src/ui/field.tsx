@@ -19,6 +19,8 @@ export interface FieldProps {
   readonly keyboard?: KeyboardTypeOptions;
   readonly autoFocus?: boolean;
   readonly onEnter?: () => void;
+  /** Somebody turned to it, and is about to type. */
+  readonly onFocus?: () => void;
   /** Something is looked for with it, and it is emptied in one press. */
   readonly isFind?: boolean;
   /** Another way to fill it than by typing. */
@@ -41,6 +43,7 @@ export function Field({
   keyboard = 'default',
   autoFocus = false,
   onEnter,
+  onFocus,
   isFind = false,
   autoComplete = 'off',
   pick,
@@ -79,6 +82,7 @@ export function Field({
           )
         }
         {...(onEnter === undefined ? {} : { onSubmitEditing: onEnter })}
+        {...(onFocus === undefined ? {} : { onFocus })}
       />
       {error !== null ? (
         <Words as="small" color={palette.faulty} id={aboutId} live>

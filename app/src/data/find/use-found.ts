@@ -40,9 +40,20 @@ const reports = new KeptFinder<Report>((report) => findableReport(report, names)
 const namesOfJobs = (): readonly unknown[] =>
   (['assets', 'places', 'people', 'crews', 'parts', 'settings'] as const).map((table) => peekAll(table));
 
-/** Makes what is looked for most findable ahead, so that the first letter waits for nothing. */
+/** Makes everything findable ahead, bit by bit, while somebody turns to the field: the first letter waits for nothing. */
 export function prepareFinding(): void {
-  void jobs.prepare(peekAll('workOrders'), namesOfJobs());
+  void (async () => {
+    await jobs.prepare(peekAll('workOrders'), namesOfJobs());
+    await prepareFindingMachines();
+    await parts.prepare(peekAll('parts'), []);
+    await places.prepare(peekAll('places'), []);
+    await reports.prepare(peekAll('reports'), [peekAll('assets')]);
+  })();
+}
+
+/** The same for machines alone. */
+export function prepareFindingMachines(): Promise<void> {
+  return machines.prepare(peekAll('assets'), [peekAll('places')]);
 }
 
 /** Jobs of this phone by any of their words, those of the person first among equally likely ones. */

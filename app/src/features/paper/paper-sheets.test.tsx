@@ -49,7 +49,6 @@ describe('a job card with documents', () => {
   it('offers those of what the machine is part of too, after its own, and says whose they are', async () => {
     await works.close();
     const whole = anAsset({ id: 'whole' as never, name: 'Lark drive', parentId: null });
-    const rows = smallWorks();
     works = await TestWorks.open([
       ...smallWorks(),
       put('assets', whole),

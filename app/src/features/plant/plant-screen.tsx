@@ -16,7 +16,7 @@ import { onSite, useSite } from '../page/use-site';
 import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
 import { useKeptScroll } from '../page/use-kept-scroll';
-import { useFoundAssets } from '../../data/find/use-found';
+import { prepareFindingMachines, useFoundAssets } from '../../data/find/use-found';
 import { PlaceHead } from './place-head';
 import { nodeIn, openAtFirst, plantTree, rowsInSight, type PlantRow } from './plant-tree';
 import { conditionWords, PLACE_MISSING } from '../../words/plant-words';
@@ -141,7 +141,12 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
             {at !== undefined && place === undefined ? <Words live>{PLACE_MISSING}</Words> : null}
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <FindField label="Find a machine" value={find} onChange={setFind} />
+                <FindField
+                  label="Find a machine"
+                  value={find}
+                  onChange={setFind}
+                  onFocus={() => void prepareFindingMachines()}
+                />
               </View>
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>

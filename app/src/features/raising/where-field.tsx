@@ -10,7 +10,7 @@ import { FindField } from '../../ui/find-field';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
-import { useFoundAssets, useFoundPlaces } from '../../data/find/use-found';
+import { prepareFindingMachines, useFoundAssets, useFoundPlaces } from '../../data/find/use-found';
 import { List } from '../../ui/list';
 
 /** Where something is raised: a machine, or only a place; null for not said yet. */
@@ -62,6 +62,7 @@ function Choosing({ onChoose, isMachineOnly }: Omit<Required<Props>, 'at'>): Rea
             label={isMachineOnly ? 'Which machine' : 'Which machine or place'}
             value={find}
             onChange={setFind}
+            onFocus={() => void prepareFindingMachines()}
           />
         </View>
         <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan?to=raise')} />

@@ -18,7 +18,7 @@ import { ForgottenClock } from '../forgotten-clock';
 import { InstallOffer } from '../page/install';
 import { useLandmark } from '../page/pane';
 import { TopBar } from '../page/top-bar';
-import { FoundList } from '../find';
+import { FoundList, turnToFinding } from '../find';
 import { MyReports } from '../reported';
 import { useNarrowedWork } from '../page/narrowed-work';
 import { useKeptScroll } from '../page/use-kept-scroll';
@@ -163,7 +163,13 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
             <Digest />
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <FindField label={FIND} value={find} onChange={setFind} {...(isWide ? { onEnter: openFirst } : {})} />
+                <FindField
+                  label={FIND}
+                  value={find}
+                  onChange={setFind}
+                  onFocus={() => void turnToFinding()}
+                  {...(isWide ? { onEnter: openFirst } : {})}
+                />
               </View>
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>

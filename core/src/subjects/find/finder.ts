@@ -45,6 +45,8 @@ const LONG_ENOUGH_TO_MISTYPE = 5;
  */
 export class Finder<T extends Findable> {
   readonly #items = new Map<string, Kept<T>>();
+  /** Every word of all things, with in how many of them it stands. */
+  readonly #known = new Map<string, number>();
 
   get size(): number {
     return this.#items.size;
@@ -52,11 +54,27 @@ export class Finder<T extends Findable> {
 
   /** Adds things, or takes them as they are now. */
   put(items: readonly T[]): void {
-    for (const item of items) this.#items.set(item.id, keptOf(item));
+    for (const item of items) {
+      this.remove(item.id);
+      const kept = keptOf(item);
+      this.#items.set(item.id, kept);
+      this.#count(kept, 1);
+    }
   }
 
   remove(id: string): void {
+    const kept = this.#items.get(id);
+    if (kept === undefined) return;
     this.#items.delete(id);
+    this.#count(kept, -1);
+  }
+
+  #count({ text }: Kept<T>, by: 1 | -1): void {
+    for (const word of text.trim().split(' ')) {
+      const times = (this.#known.get(word) ?? 0) + by;
+      if (times === 0) this.#known.delete(word);
+      else this.#known.set(word, times);
+    }
   }
 
   /** As it was put in. */
@@ -78,33 +96,36 @@ export class Finder<T extends Findable> {
   find(typed: string, most: number, preferring: (item: T) => number = () => 0): T[] {
     const wanted = wantedWords(typed);
     if (wanted.length === 0) return [];
-    const found = this.#having(wanted, preferring);
-    if (found.length >= most) return found.slice(0, most);
+    const found = this.#having(wanted, most, preferring);
+    if (found.length >= most) return found;
     const all = [...found, ...this.#havingInside(wanted)];
-    return (all.length > 0 ? all : this.#mistyped(wanted, preferring)).slice(0, most);
+    return all.length > 0 ? all.slice(0, most) : this.#mistyped(wanted, most, preferring);
   }
 
-  /** What has every word at the beginning of one of its own. */
-  #having(wanted: readonly string[], preferring: (item: T) => number): T[] {
+  /** Of what has every word at the beginning of one of its own, so many of the likeliest. */
+  #having(wanted: readonly string[], most: number, preferring: (item: T) => number): T[] {
     const begun = wanted.map((word) => ` ${word}`);
     const whole = begun.map((word) => `${word} `);
     const counts = wanted.map(() => ({ begun: 0, whole: 0 }));
     const found: Kept<T>[] = [];
     for (const kept of this.#items.values()) {
       let hasAll = true;
-      counts.forEach((count, index) => {
-        if (!kept.text.includes(begun[index] ?? '')) hasAll = false;
-        else {
-          count.begun += 1;
-          if (kept.text.includes(whole[index] ?? '')) count.whole += 1;
+      for (let index = 0; index < counts.length; index += 1) {
+        const count = counts[index];
+        if (count === undefined || !kept.text.includes(begun[index] ?? '')) {
+          hasAll = false;
+          continue;
         }
-      });
+        count.begun += 1;
+        if (kept.text.includes(whole[index] ?? '')) count.whole += 1;
+      }
       if (hasAll) found.push(kept);
     }
     const rarity = counts.map((count) => Math.log(1 + this.#items.size / Math.max(1, count.whole || count.begun)));
     const joined = wanted.join('');
     const phrase = begun.join('');
-    const scored = found.map((kept): Scored<T> => {
+    const best = new Best<T>(most);
+    for (const kept of found) {
       let score = 0;
       for (let index = 0; index < wanted.length; index += 1)
         score += (rarity[index] ?? 0) * told(kept, begun[index] ?? '', whole[index] ?? '');
@@ -112,10 +133,9 @@ export class Finder<T extends Findable> {
       if (wanted.length > 1) score *= togetherness(kept, phrase);
       if (kept.number.startsWith(joined)) score *= NAMED_SO;
       if (kept.number === joined || kept.numberWords.includes(joined)) score += IS_NUMBER;
-      return { kept, score };
-    });
-    scored.sort((a, b) => b.score - a.score || (a.kept.item.number < b.kept.item.number ? 1 : -1));
-    return scored.map(({ kept }) => kept.item);
+      best.take(kept.item, score);
+    }
+    return best.items();
   }
 
   /** What has every word somewhere, and at least one of them only within one of its own. */
@@ -128,14 +148,19 @@ export class Finder<T extends Findable> {
   }
 
   /** What is found where a word that nothing has is read as one that is a letter off. */
-  #mistyped(wanted: readonly string[], preferring: (item: T) => number): T[] {
-    const known = new Set<string>();
-    for (const { text } of this.#items.values()) for (const word of text.split(' ')) known.add(word);
-    const meant = wanted.map((word) => {
-      if (word.length < LONG_ENOUGH_TO_MISTYPE || [...known].some((each) => each.startsWith(word))) return word;
-      return [...known].find((each) => isOneOff(word, each)) ?? word;
-    });
-    return meant.every((word, index) => word === wanted[index]) ? [] : this.#having(meant, preferring);
+  #mistyped(wanted: readonly string[], most: number, preferring: (item: T) => number): T[] {
+    const meant = wanted.map((word) => (word.length < LONG_ENOUGH_TO_MISTYPE ? word : this.#meantBy(word)));
+    return meant.every((word, index) => word === wanted[index]) ? [] : this.#having(meant, most, preferring);
+  }
+
+  /** The word itself, where one begins so; else the first that is a letter off. */
+  #meantBy(word: string): string {
+    let meant: string | null = null;
+    for (const each of this.#known.keys()) {
+      if (each.startsWith(word)) return word;
+      if (meant === null && isOneOff(word, each)) meant = each;
+    }
+    return meant ?? word;
   }
 }
 
@@ -161,19 +186,40 @@ function keptOf<T extends Findable>(item: T): Kept<T> {
   };
 }
 
-interface Scored<T> {
-  readonly kept: Kept<T>;
-  readonly score: number;
+/** The few of many that score highest, in their order; of equals those with the later number first. */
+class Best<T extends Findable> {
+  readonly #most: number;
+  readonly #best: { readonly item: T; readonly score: number }[] = [];
+
+  constructor(most: number) {
+    this.#most = most;
+  }
+
+  take(item: T, score: number): void {
+    const isBefore = (other: { readonly item: T; readonly score: number }): boolean =>
+      score > other.score || (score === other.score && item.number > other.item.number);
+    const last = this.#best.at(-1);
+    if (this.#best.length >= this.#most && (last === undefined || !isBefore(last))) return;
+    let at = this.#best.length;
+    for (let other = this.#best[at - 1]; other !== undefined && isBefore(other); other = this.#best[at - 1]) at -= 1;
+    this.#best.splice(at, 0, { item, score });
+    if (this.#best.length > this.#most) this.#best.pop();
+  }
+
+  items(): T[] {
+    return this.#best.map(({ item }) => item);
+  }
 }
 
 /** How much a word tells by where it stands; the whole of a number or tag, which stands in no field as it is typed, as one in its words. */
 function told({ plain }: Kept<Findable>, begun: string, whole: string): number {
   let most = BEGUN;
-  fields.forEach(([, boost], index) => {
+  for (let index = 0; index < fields.length; index += 1) {
+    const boost = fields[index]?.[1] ?? 0;
     const text = plain[index] ?? '';
-    if (boost <= most || !text.includes(begun)) return;
+    if (boost <= most || !text.includes(begun)) continue;
     most = Math.max(most, text.includes(whole) ? boost : boost * BEGUN);
-  });
+  }
   return most;
 }
 
@@ -186,6 +232,8 @@ function togetherness({ plain }: Kept<Findable>, phrase: string): number {
 /** Whether one letter more, less or other makes one word of the other, or two that changed places. */
 function isOneOff(a: string, b: string): boolean {
   if (Math.abs(a.length - b.length) > 1) return false;
+  // One letter changes one end of a word at most.
+  if (a[0] !== b[0] && a.at(-1) !== b.at(-1) && Math.min(a.length, b.length) > 2) return false;
   let from = 0;
   while (from < a.length && a[from] === b[from]) from += 1;
   const [restA, restB] = [a.slice(from), b.slice(from)];
