@@ -19,6 +19,8 @@ import { Words } from '../../ui/words';
 import { FoundReports } from '../reported';
 import { useWhyNotListed } from './why-not-listed';
 
+export { prepareFinding } from '../../data/find/use-found';
+
 const MOST_JOBS = 20;
 const MOST_OTHERS = 5;
 

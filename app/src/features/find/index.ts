@@ -1,8 +1,9 @@
 import { piece } from '../../ui/piece';
+import { withSharedCode } from '../../ui/shared-code';
 
 /** Somebody turned to a field to find with: its code comes, and what can be found is made ready while the keyboard does. */
 export async function turnToFinding(): Promise<void> {
-  const [{ prepareFinding }] = await Promise.all([import('../../data/find/use-found'), import('./found-list')]);
+  const { prepareFinding } = await withSharedCode(() => import('./found-list'));
   prepareFinding();
 }
 

@@ -93,3 +93,24 @@ describe('what is found', () => {
     );
   });
 });
+
+it('few that are picked out of many are the first of all of them, and what is taken out is known no more', () => {
+  const word = fc.constantFrom('seal', 'pump', 'leaks', 'tower', 'grip');
+  const rows = fc
+    .array(fc.tuple(fc.array(word, { minLength: 1, maxLength: 4 }), fc.nat({ max: 400 })), {
+      minLength: 1,
+      maxLength: 400,
+    })
+    .map((drawn) => drawn.map(([words, number], at) => thing(`${at}`, words.join(' '), { number: `W-${number}` })));
+  fc.assert(
+    fc.property(rows, word, fc.integer({ min: 1, max: 6 }), (things, typed, most) => {
+      const finder = finderOf(...things);
+      const all = finder.find(typed, things.length).map(({ number, name }) => `${number} ${name}`);
+      expect(finder.find(typed, most).map(({ number, name }) => `${number} ${name}`)).toEqual(all.slice(0, most));
+      for (const { id } of things) finder.remove(id);
+      finder.put([thing('left', 'Nothing of it')]);
+      expect(ids(finder, 'towerx')).toEqual([]);
+    }),
+    { numRuns: 60 },
+  );
+});

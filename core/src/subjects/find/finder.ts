@@ -124,8 +124,7 @@ export class Finder<T extends Findable> {
     const rarity = counts.map((count) => Math.log(1 + this.#items.size / Math.max(1, count.whole || count.begun)));
     const joined = wanted.join('');
     const phrase = begun.join('');
-    const best = new Best<T>(most);
-    for (const kept of found) {
+    const scored = found.map((kept): Scored<T> => {
       let score = 0;
       for (let index = 0; index < wanted.length; index += 1)
         score += (rarity[index] ?? 0) * told(kept, begun[index] ?? '', whole[index] ?? '');
@@ -133,9 +132,9 @@ export class Finder<T extends Findable> {
       if (wanted.length > 1) score *= togetherness(kept, phrase);
       if (kept.number.startsWith(joined)) score *= NAMED_SO;
       if (kept.number === joined || kept.numberWords.includes(joined)) score += IS_NUMBER;
-      best.take(kept.item, score);
-    }
-    return best.items();
+      return { item: kept.item, score };
+    });
+    return highest(scored, most);
   }
 
   /** What has every word somewhere, and at least one of them only within one of its own. */
@@ -186,29 +185,33 @@ function keptOf<T extends Findable>(item: T): Kept<T> {
   };
 }
 
-/** The few of many that score highest, in their order; of equals those with the later number first. */
-class Best<T extends Findable> {
-  readonly #most: number;
-  readonly #best: { readonly item: T; readonly score: number }[] = [];
+interface Scored<T> {
+  readonly item: T;
+  readonly score: number;
+}
 
-  constructor(most: number) {
-    this.#most = most;
-  }
+/** Where so many times fewer are wanted than there are, the few are picked out instead of sorting all. */
+const FEW_OF_MANY = 50;
 
-  take(item: T, score: number): void {
-    const isBefore = (other: { readonly item: T; readonly score: number }): boolean =>
-      score > other.score || (score === other.score && item.number > other.item.number);
-    const last = this.#best.at(-1);
-    if (this.#best.length >= this.#most && (last === undefined || !isBefore(last))) return;
-    let at = this.#best.length;
-    for (let other = this.#best[at - 1]; other !== undefined && isBefore(other); other = this.#best[at - 1]) at -= 1;
-    this.#best.splice(at, 0, { item, score });
-    if (this.#best.length > this.#most) this.#best.pop();
+/** Those that score highest, in their order; of equals those with the later number first. */
+function highest<T extends Findable>(scored: Scored<T>[], most: number): T[] {
+  const comesBefore = (a: Scored<T>, b: Scored<T>): boolean =>
+    a.score > b.score || (a.score === b.score && a.item.number > b.item.number);
+  if (most * FEW_OF_MANY > scored.length)
+    return scored
+      .sort((a, b) => (comesBefore(a, b) ? -1 : comesBefore(b, a) ? 1 : 0))
+      .slice(0, most)
+      .map(({ item }) => item);
+  const best: Scored<T>[] = [];
+  for (const each of scored) {
+    const last = best.at(-1);
+    if (best.length >= most && (last === undefined || !comesBefore(each, last))) continue;
+    let at = best.length;
+    for (let other = best[at - 1]; other !== undefined && comesBefore(each, other); other = best[at - 1]) at -= 1;
+    best.splice(at, 0, each);
+    if (best.length > most) best.pop();
   }
-
-  items(): T[] {
-    return this.#best.map(({ item }) => item);
-  }
+  return best.map(({ item }) => item);
 }
 
 /** How much a word tells by where it stands; the whole of a number or tag, which stands in no field as it is typed, as one in its words. */
