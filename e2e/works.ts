@@ -4,20 +4,25 @@ import { DemoServer } from './demo-server';
 export const phone: BrowserContextOptions = { viewport: { width: 390, height: 844 }, hasTouch: true };
 export const wide: BrowserContextOptions = { viewport: { width: 1280, height: 800 }, hasTouch: false };
 
-/** What the browser itself says of a request that was refused or found no signal, which tests bring about. */
-const OF_THE_LINE = /^Failed to load resource|net::ERR_/;
+/**
+ * What tests bring about themselves: what the browser says of a request that was refused, found no signal or was answered by somebody else,
+ * and what comes of a service worker that is blocked, in whose place there is nothing.
+ */
+const BROUGHT_ABOUT =
+  /^Failed to load resource|net::ERR_|^EventSource's response has a MIME type|property 'waiting' of 'undefined'/;
 
 /** Notes what a page complains of. */
 function complaintsOf(page: Page, noted: string[]): void {
+  const note = (text: string): void => {
+    if (!BROUGHT_ABOUT.test(text)) noted.push(text);
+  };
   page.on('console', (message) => {
-    if (message.type() === 'error' && !OF_THE_LINE.test(message.text())) noted.push(message.text());
+    if (message.type() === 'error') note(message.text());
   });
-  page.on('pageerror', (error) => noted.push(String(error)));
+  page.on('pageerror', (error) => note(String(error)));
 }
 
 interface Works {
-  /** What may be complained of in the console in this test; nothing where it is left out. */
-  readonly mayComplain: RegExp | null;
   readonly server: DemoServer;
   /** Opens the application in a browser of its own; with a name, signed in. */
   readonly open: (name: string | null, options?: BrowserContextOptions) => Promise<Page>;
@@ -25,7 +30,6 @@ interface Works {
 
 /** A test on a works of its own: a real server with the demo data, and as many phones as it wants. */
 export const test = base.extend<Works>({
-  mayComplain: [null, { option: true }],
   // eslint-disable-next-line no-empty-pattern
   server: async ({}, use) => {
     const server = new DemoServer();
@@ -33,7 +37,7 @@ export const test = base.extend<Works>({
     await use(server);
     await server.dispose();
   },
-  open: async ({ browser, server, mayComplain }, use) => {
+  open: async ({ browser, server }, use) => {
     const contexts: { close(): Promise<void> }[] = [];
     const complaints: string[] = [];
     await use(async (name, options = phone) => {
@@ -51,7 +55,7 @@ export const test = base.extend<Works>({
       return page;
     });
     for (const context of contexts) await context.close();
-    expect(complaints.filter((each) => mayComplain?.test(each) !== true)).toEqual([]);
+    expect(complaints, 'in the console').toEqual([]);
   },
 });
 
