@@ -19,7 +19,7 @@ module.exports = {
   maxWorkers: '100%',
   testSequencer: '<rootDir>/scripts/jest-order.cjs',
   // Ends a test that hangs, on a machine of any speed; how long a thing may take is for `bench/` to say.
-  testTimeout: 60_000,
+  testTimeout: 240_000,
   projects: [
     node('core'),
     node('demo'),
