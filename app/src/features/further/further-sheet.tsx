@@ -14,6 +14,7 @@ import {
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { useRow, useRows, useSettings } from '../../data/store';
+import { WhoDoesIt } from '../../forms/who-does-it';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';
@@ -24,7 +25,7 @@ import { Button } from '../../ui/press';
 import { Words } from '../../ui/words';
 import { kindWords, urgencyWords } from '../../words/work-words';
 import { UsualKitChoice, useMadeWork, useUsualKit } from '../raise';
-import { OnDay, OneOf, WhereField, WhoDoesIt } from '../raising';
+import { OnDay, OneOf, WhereField } from '../raising';
 
 /** Of a long record the newest notes and photos are offered. */
 const MOST_OFFERED = 12;

@@ -1,5 +1,5 @@
 /** What other features may use of this one. */
-export { OnDay, OneOf, WhoDoesIt } from './plan-choices';
+export { OnDay, OneOf } from './plan-choices';
 export { RaiseScreen } from './raise-screen';
 export { recordTaken } from './record-taken';
 export { TakenAlong } from './taken-along';

@@ -1,16 +1,13 @@
 import { useMemo, type ReactElement } from 'react';
-import { PeopleChoice } from '../../forms/people-choice';
 import { DayChoice } from '../../forms/day-choice';
-import { usePeopleOf } from '../../data/use-people-of';
 import { StyleSheet, View } from 'react-native';
-import type { CrewId, LocalDay, PersonId, SiteId } from '@oilcan/core/kernel';
+import type { LocalDay } from '@oilcan/core/kernel';
 import type { Settings } from '@oilcan/core/settings';
 import type { Asset } from '@oilcan/core/plant';
 import { byLikeness, type Procedure } from '@oilcan/core/procedures';
 import type { KitPart } from '@oilcan/core/work';
-import { peekRow, useRows, useTable } from '../../data/store';
+import { peekRow, useRows } from '../../data/store';
 import { Choice, Choices } from '../../ui/choice';
-import { toggled } from '../../ui/toggled';
 import { Words } from '../../ui/words';
 import { amountOf } from '../../words/amounts';
 import { counted } from '../../words/work-words';
@@ -66,39 +63,6 @@ export function OnDay({
       day={day}
       onChoose={onChoose}
     />
-  );
-}
-
-/** People and a crew. */
-export function WhoDoesIt({
-  siteId,
-  personIds,
-  crewId = null,
-  onPeople,
-  onCrew,
-}: {
-  readonly siteId: SiteId;
-  readonly personIds: readonly PersonId[];
-  readonly crewId?: CrewId | null;
-  readonly onPeople: (ids: readonly PersonId[]) => void;
-  /** Left out where it is given to people only. */
-  readonly onCrew?: (id: CrewId | null) => void;
-}): ReactElement {
-  const people = usePeopleOf(siteId);
-  const allCrews = useTable('crews');
-  const crews = onCrew === undefined ? [] : allCrews.filter(({ siteIds }) => siteIds.includes(siteId));
-  return (
-    <PeopleChoice label="Who does it" {...people} chosen={personIds} onPress={(id) => onPeople(toggled(personIds, id))}>
-      {crews.map(({ id, name }) => (
-        <Choice
-          key={id}
-          isMany
-          word={name}
-          isChosen={crewId === id}
-          onPress={() => onCrew?.(crewId === id ? null : id)}
-        />
-      ))}
-    </PeopleChoice>
   );
 }
 
