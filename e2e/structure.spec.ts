@@ -37,7 +37,7 @@ const views: readonly View[] = [
   { path: '/shift/day', seen: 'Coming days', lists: [], headings: ['Coming days', 'Where my clock starts'] },
   { path: '/shift/kit', seen: 'No jobs are chosen', lists: [], headings: ['No jobs are chosen'] },
   { path: '/reports', seen: /\d problems?/, lists: ['Problems'], headings: [/problems?$/] },
-  { path: '/notices', seen: 'Choose what I hear of', lists: [], headings: [] },
+  { path: '/notices', seen: /what I hear of/i, lists: [], headings: [] },
   { path: '/raise', seen: 'Plan it', lists: [], headings: [] },
   { path: '/plant/past/lark-gearbox', seen: 'The rows', lists: ['What the past says'], headings: [] },
 ];

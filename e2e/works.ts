@@ -32,7 +32,7 @@ interface Works {
 
 /** A test on a works of its own: a real server with the demo data, and as many phones as it wants. */
 export const test = base.extend<Works>({
-  readsConsole: [false, { option: true }],
+  readsConsole: [true, { option: true }],
   // eslint-disable-next-line no-empty-pattern
   server: async ({}, use) => {
     const server = new DemoServer();

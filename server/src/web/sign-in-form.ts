@@ -5,6 +5,9 @@ import { markup, type Markup } from '../html/markup';
 /** Where the form is sent; it leads to the application, or back here with what was wrong. */
 const SIGN_IN_FORM = '/api/session/form';
 
+/** More than blanks, for the browser. */
+const SOMETHING = '.*\\S.*';
+
 /** What the form is told by the address that it leads back to. */
 export interface Returned {
   readonly refused?: string;
@@ -19,8 +22,10 @@ export interface Returned {
 export function signInForm(demo: DemoPeople | null, { refused, seconds, name = '' }: Returned): Markup {
   return markup`<main>
 <form id="sign-in" method="post" action="${SIGN_IN_FORM}">
-<label>Name<input name="name" value="${name}" autocomplete="username" autocapitalize="words" maxlength="120" required></label>
-<label>Password<input name="password" type="password" autocomplete="current-password" maxlength="256" required></label>
+<label>Name<input name="name" value="${name}" autocomplete="username" autocapitalize="words" maxlength="120" aria-describedby="no-name" pattern="${SOMETHING}" required></label>
+<p id="no-name" class="missing">Give your name.</p>
+<label>Password<input name="password" type="password" autocomplete="current-password" maxlength="256" aria-describedby="no-password" required></label>
+<p id="no-password" class="missing">Give your password.</p>
 <p id="refused" role="alert">${refused === undefined ? null : sentenceOf(refused, seconds)}</p>
 <button class="first">Sign in</button>
 </form>${demo === null ? null : demoForm(demo)}

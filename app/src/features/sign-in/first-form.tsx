@@ -28,7 +28,7 @@ export function FirstForm(): null {
       void enter(event);
     };
     for (const form of forms) {
-      // What is wrong is said in the page from now on, and not by the browser.
+      // What is wrong is said in the page alone from now on, and not by the browser too.
       form.noValidate = true;
       form.addEventListener('submit', take);
     }
@@ -45,7 +45,7 @@ async function enter({ target, submitter }: SubmitEvent): Promise<void> {
   // Of the people of a demo, the one that was pressed.
   const pressed = submitter instanceof HTMLButtonElement && submitter.name === 'name' ? submitter.value : null;
   const empty = pressed === null ? emptyFields(target as HTMLFormElement) : [];
-  say(empty.map(({ labels }) => `Give your ${labels?.[0]?.textContent.toLowerCase() ?? 'name'}.`).join(' '));
+  say('');
   empty[0]?.focus();
   if (empty.length > 0) return;
   hold(true);
@@ -57,7 +57,7 @@ async function enter({ target, submitter }: SubmitEvent): Promise<void> {
   }
 }
 
-/** The fields in which nothing is; each is marked as wrong or not. */
+/** The fields in which nothing is; each is marked as wrong or not, and the page shows what is missing below it (`page.css`). */
 function emptyFields(form: HTMLFormElement): HTMLInputElement[] {
   const fields = [...form.querySelectorAll('input')];
   for (const field of fields) field.setAttribute('aria-invalid', String(field.value.trim() === ''));
