@@ -2,56 +2,75 @@ import type { Page } from '@playwright/test';
 import { demoLines, manyAssets, manyEnded, manyOpen, openWorks } from './large-works.mjs';
 import { percentile, report } from './report.mjs';
 
+/** So long the phone alone looks; then the server is asked too, and its answer changes the list again. */
+const BEFORE_THE_SERVER = 240;
 /** Typed letter by letter into an empty field. */
 /** Between a press on a field and the first letter, in milliseconds: a keyboard has to come up. */
 const TURNED_TO_IT = 1_000;
 const wordsTyped = ['gearbox', 'lrk-g1', 'tower 5', 'pump', 'seal weeping'];
 
-/** Finding among 20,000 machines and 5,000 open jobs: from a keystroke to the changed list. */
+/** Finding among 20,000 machines and 5,000 open jobs: from a keystroke to its letter, and to what the words find. */
 export async function benchFind(): Promise<void> {
   const lines = manyAssets(manyOpen(demoLines(1), 125), 300);
   const { page, close } = await openWorks(lines);
   await page.goto('/plant');
   const plant = await keystrokes(page, 'input[aria-label="Find a machine"]');
-  report('a keystroke among 20,000 machines, 95th percentile', plant, 'limit', 30, 'ms', 'aim: 1.0 or less');
+  reportKeys('a keystroke among 20,000 machines', plant);
   await page.goto('/shift');
   const shift = await keystrokes(page, 'input[aria-label="Find anything"]');
-  report(
-    'a keystroke among 5,000 open jobs and all that is found, the same',
-    shift,
-    'limit',
-    30,
-    'ms',
-    'aim: 1.0 or less',
-  );
+  reportKeys('a keystroke among 5,000 open jobs', shift);
   await close();
 }
 
-async function keystrokes(page: Page, selector: string): Promise<number> {
+function reportKeys(what: string, { letter, list }: Typed): void {
+  report(`${what}, 95th percentile`, letter, 'limit', 30, 'ms', 'aim: 1.0 or less');
+  report(`${what} to all that it finds, the same`, list, 'limit', 100, 'ms', 'aim: 1.0 or less');
+}
+
+async function keystrokes(page: Page, selector: string): Promise<Typed> {
   await page.locator(selector).waitFor();
   // Who turns to a field types a moment later.
   await page.locator(selector).focus();
   await page.waitForTimeout(TURNED_TO_IT);
-  const taken: number[] = [];
+  const taken: Typed[] = [];
   for (const words of wordsTyped) {
     for (let length = 1; length <= words.length; length += 1)
       taken.push(await typed(page, selector, words.slice(0, length)));
   }
-  return percentile(taken, 95);
+  const slow = (part: keyof Typed): number =>
+    percentile(
+      taken.map((each) => each[part]),
+      95,
+    );
+  return { letter: slow('letter'), list: slow('list') };
 }
 
-/** React carries out what is typed before the event returns: that, and the layout it causes, is the person's wait. */
-function typed(page: Page, selector: string, text: string): Promise<number> {
-  return page.evaluate(`new Promise((resolve) => {
+interface Typed {
+  /** Milliseconds until the letter stands in the field, laid out. */
+  readonly letter: number;
+  /** Milliseconds until the list is what the words find; of no list that changes, until the letter. */
+  readonly list: number;
+}
+
+/** A letter, and what follows it until the server is asked. */
+function typed(page: Page, selector: string, text: string): Promise<Typed> {
+  return page.evaluate<Typed>(`new Promise((resolve) => {
     const field = document.querySelector('${selector}');
     const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
     requestAnimationFrame(() => {
+      let changed = 0;
+      const watch = new MutationObserver(() => { changed = performance.now(); });
+      watch.observe(document.body, { childList: true, subtree: true, characterData: true });
       const started = performance.now();
       set.call(field, '${text}');
       field.dispatchEvent(new Event('input', { bubbles: true }));
       document.body.getBoundingClientRect();
-      const ended = performance.now();
-      setTimeout(() => resolve(ended - started), 30);
+      const letter = performance.now() - started;
+      setTimeout(() => {
+        watch.disconnect();
+        document.body.getBoundingClientRect();
+        resolve({ letter, list: Math.max(letter, changed - started) });
+      }, ${BEFORE_THE_SERVER});
     });
   })`);
 }

@@ -1,5 +1,5 @@
 import { usePathname } from 'expo-router';
-import type { ReactElement, ReactNode } from 'react';
+import { useEffect, type ReactElement, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/people';
 import { Icon } from '../../ui/icon';
@@ -9,6 +9,7 @@ import { RULE, useHeightOfLow, useIsWide } from '../../ui/theme';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useSeen } from '../digest';
+import { keepEarlyKeys } from '../keys/early-keys';
 import { MarksContext } from '../page/marks';
 import { SpokenStanding } from '../unsent';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
@@ -33,6 +34,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   useNotedTrail();
   useSeen();
   useKeptFocus();
+  useEffect(() => (isWide ? keepEarlyKeys() : undefined), [isWide]);
   const path = usePathname();
   const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(path);
   const places = placesFor(person);

@@ -1,6 +1,7 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { give, useCommand, type Command } from './commands';
+import { keepEarlyKeys } from './early-keys';
 import { shiftKeys } from '../shift/shift-keys';
 import { useKeys } from './use-keys';
 
@@ -57,6 +58,18 @@ describe('keys', () => {
     press('j');
     press('j', document.body, { ctrlKey: true });
     expect(answered).not.toHaveBeenCalled();
+  });
+
+  it('count when they were pressed before anybody listened, once', () => {
+    const end = keepEarlyKeys();
+    press('j');
+    press('j', document.body, { ctrlKey: true });
+    render(<Screen />);
+    expect(answered.mock.calls.flat()).toEqual(['next']);
+    press('Enter');
+    render(<Screen />);
+    expect(answered.mock.calls.flat()).toEqual(['next', 'open']);
+    end();
   });
 
   it('are each listed once', () => {

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { tinykeys } from 'tinykeys';
 import { keptChoice } from '../../ui/kept-choice';
+import { pressEarlyKeys, wasAnswered } from './early-keys';
 import { give, type Command } from './commands';
 
 /** A key of a wide screen: what it asks for, and what it is called in the list. */
@@ -43,7 +44,9 @@ export function useKeys(keys: readonly Key[], onHelp: () => void): void {
         if (isTyping(event.target) || document.querySelector('[aria-modal="true"]') !== null) return;
         // On a button it presses the button.
         if (name === 'Enter' && event.target !== document.body) return;
-        if (act()) event.preventDefault();
+        if (!act()) return;
+        wasAnswered(event);
+        event.preventDefault();
       };
     const help = unlessBusy('?', () => {
       onHelp();
@@ -56,7 +59,9 @@ export function useKeys(keys: readonly Key[], onHelp: () => void): void {
         ? [[key, press] as const]
         : [[key, press] as const, [`Shift+${key}`, press] as const];
     });
-    return tinykeys(window, { ...Object.fromEntries(bindings), '?': help, 'Shift+?': help });
+    const end = tinykeys(window, { ...Object.fromEntries(bindings), '?': help, 'Shift+?': help });
+    pressEarlyKeys();
+    return end;
   }, [keys, onHelp]);
 }
 

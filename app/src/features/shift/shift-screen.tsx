@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useRef, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/work';
@@ -49,7 +49,18 @@ const findField = (): HTMLInputElement | null =>
   document.querySelector<HTMLInputElement>(`input[aria-label="${FIND}"]`);
 
 /** My work, what comes first first. `chosen` is the work order that is open beside it on a wide screen. */
-export function ShiftScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement | null {
+export function ShiftScreen({ chosen }: { readonly chosen: string | undefined }): ReactElement {
+  // What is typed shows at once, and what it finds follows.
+  const find = useDeferredValue(useFindText(({ typed }) => typed));
+  return <ShiftList chosen={chosen} find={find} />;
+}
+
+interface ShiftListProps {
+  readonly chosen: string | undefined;
+  readonly find: string;
+}
+
+const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): ReactElement | null {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();
@@ -62,7 +73,6 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
   const zone = useSettings()?.zone ?? 'UTC';
   const { shown: choice, choose } = useShiftChoice(zone);
   const { narrowing, order } = choice;
-  const { typed: find, type: setFind } = useFindText();
   const isFinding = find.trim() !== '';
   const [isNarrowing, setIsNarrowing] = useState(false);
   const isSettled = useIsSettled();
@@ -90,10 +100,12 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
     field?.focus();
     field?.select();
   });
-  const openFirst = (): void => {
+  const isEntered = useFindText(({ entered }) => entered !== null && entered === find);
+  useEffect(() => {
+    if (!isEntered) return;
     findField()?.blur();
     document.querySelector<HTMLElement>('[aria-label="Jobs that were found"] a')?.click();
-  };
+  }, [isEntered]);
 
   const hasList = shift !== null && shift.sections.length > 0;
   useEffect(() => {
@@ -163,13 +175,7 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
             <Digest />
             <View style={sheet.find}>
               <View style={sheet.field}>
-                <FindField
-                  label={FIND}
-                  value={find}
-                  onChange={setFind}
-                  onFocus={() => void turnToFinding()}
-                  {...(isWide ? { onEnter: openFirst } : {})}
-                />
+                <ShiftFind />
               </View>
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>
@@ -241,6 +247,19 @@ export function ShiftScreen({ chosen }: { readonly chosen: string | undefined })
         />
       ) : null}
     </View>
+  );
+});
+
+function ShiftFind(): ReactElement {
+  const { typed, type, enter } = useFindText();
+  return (
+    <FindField
+      label={FIND}
+      value={typed}
+      onChange={type}
+      onFocus={() => void turnToFinding()}
+      {...(useIsWide() ? { onEnter: enter } : {})}
+    />
   );
 }
 

@@ -73,9 +73,17 @@ export function showsAll({ narrowing }: Shown): boolean {
 }
 
 /** What somebody looks for on Shift; gone when Oilcan is opened anew. */
-export const useFindText = create<{ readonly typed: string; readonly type: (typed: string) => void }>((set) => ({
+export const useFindText = create<{
+  readonly typed: string;
+  /** For which words Enter was pressed: the first that they find is opened as soon as it stands in the list. */
+  readonly entered: string | null;
+  readonly type: (typed: string) => void;
+  readonly enter: () => void;
+}>((set) => ({
   typed: '',
-  type: (typed) => set({ typed }),
+  entered: null,
+  type: (typed) => set({ typed, entered: null }),
+  enter: () => set(({ typed }) => ({ entered: typed })),
 }));
 
 onForget(() => useFindText.getState().type(''));
