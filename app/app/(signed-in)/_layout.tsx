@@ -14,12 +14,14 @@ export default function SignedInLayout(): ReactElement | null {
   useBackgroundSync(person !== null);
   usePushes(person !== null);
   usePlanDates(person !== null);
+  const expected = usePhone((state) => state.expected);
   // While the phone's database opens, the screens' code is already on its way; they draw nothing without a person.
-  if (phase === 'opening') return <Slot />;
-  if (person === null) return <Redirect href="/sign-in" />;
-  return (
-    <Frame person={person}>
-      <Slot />
-    </Frame>
-  );
+  const shown = phase === 'opening' ? expected : person;
+  if (shown !== null)
+    return (
+      <Frame person={shown}>
+        <Slot />
+      </Frame>
+    );
+  return phase === 'opening' ? <Slot /> : <Redirect href="/sign-in" />;
 }

@@ -173,6 +173,11 @@ export class IndexedDatabase implements LocalDatabase {
     this.#database.close();
   }
 
+  /** Whose phone it is; sooner there than their rows. */
+  async person(): Promise<Person | null> {
+    return (await this.#database.get('syncState', 'here'))?.person ?? null;
+  }
+
   async load(): Promise<Loaded> {
     const transaction = this.#database.transaction(['rows', 'kept', 'syncState', 'writeVersion']);
     const [rows, kept, syncState, writeVersion] = await Promise.all([

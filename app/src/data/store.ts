@@ -52,6 +52,8 @@ interface PhoneState {
   /** Whether rows have arrived, so that an empty list means that there is nothing. */
   readonly hasRows: boolean;
   readonly person: Person | null;
+  /** While it opens: whose phone it is, before their rows have been read. */
+  readonly expected: Person | null;
   readonly kept: readonly KeptOperation[];
   /** Ids of the operations that are on this phone only. */
   readonly pending: ReadonlySet<string>;
@@ -74,6 +76,7 @@ export const usePhone = create<PhoneState>(() => ({
   phase: 'opening',
   hasRows: false,
   person: null,
+  expected: null,
   kept: [],
   pending: new Set(),
   sending: new Set(),
@@ -138,12 +141,19 @@ async function inTheEnd<T>(task: () => Promise<T>): Promise<T> {
   }
 }
 
+/** Draws what is around everything already, while the rows are read. */
+function expect(person: Person | null): void {
+  usePhone.setState(({ phase }) => (phase === 'opening' && !isBegunByForm ? { expected: person } : {}));
+}
+
 async function openDatabase(): Promise<LocalDatabase> {
   try {
     const onOutdated = (): void => usePhone.setState({ keeping: 'outdated' });
     const onLost = (): void =>
       usePhone.setState(({ kept }) => ({ keeping: hasUnsent(kept) ? 'taken-away' : 'taken-away-sent' }));
-    return await IndexedDatabase.open('oilcan', { onOutdated, onLost }, () => inTheEnd(loadRules));
+    const database = await IndexedDatabase.open('oilcan', { onOutdated, onLost }, () => inTheEnd(loadRules));
+    void database.person().then(expect, () => undefined);
+    return database;
   } catch {
     usePhone.setState({ keeping: 'not-at-all' });
     return new MemoryDatabase();

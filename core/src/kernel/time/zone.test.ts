@@ -64,6 +64,23 @@ describe('calendar days', () => {
   });
 });
 
+describe('calendar days between two moments', () => {
+  // Samoa went from the 29th to the 31st of December 2011 (IANA time zone database, Pacific/Apia); luxon counts the days another way.
+  it.each(['Europe/Vienna', 'Pacific/Apia', 'America/St_Johns', 'UTC', 'Asia/Kathmandu'])(
+    'are as in the calendar of %s',
+    (zone) => {
+      const moment = fc.date({ min: new Date('2011-01-01'), max: new Date('2012-12-31'), noInvalidDate: true });
+      fc.assert(
+        fc.property(moment, moment, (a, b) => {
+          const [from, to] = [instantFromMillis(a.getTime()), instantFromMillis(b.getTime())];
+          const days = inZone(to, zone).startOf('day').diff(inZone(from, zone).startOf('day'), 'days').days;
+          expect(calendarDaysBetween(from, to, zone)).toBe(Math.round(days));
+        }),
+      );
+    },
+  );
+});
+
 describe('latestWallTime', () => {
   const at = (text: string): Instant => parseInstant(text);
 

@@ -3,6 +3,8 @@ import { OilcanError } from '../errors/oilcan-error';
 import { daySpanOf } from './day-spans';
 import { instantFromMillis, toMillis, type Instant } from './instant';
 
+const DAY_MILLISECONDS = 86_400_000;
+
 /** An IANA time zone name, such as `Europe/Vienna`. */
 export type Zone = string;
 
@@ -23,8 +25,8 @@ export function startOfDay(instant: Instant, zone: Zone, daysLater = 0): Instant
 
 /** Whole local calendar days from one instant to another; negative when `to` lies on an earlier day. */
 export function calendarDaysBetween(from: Instant, to: Instant, zone: Zone): number {
-  const start = inZone(from, zone).startOf('day');
-  return Math.round(inZone(to, zone).startOf('day').diff(start, 'days').days);
+  const dayOf = (instant: Instant): number => Date.parse(daySpanOf(toMillis(instant), zone).day);
+  return (dayOf(to) - dayOf(from)) / DAY_MILLISECONDS;
 }
 
 /**
