@@ -1,4 +1,4 @@
-import { mdiCamera, mdiDebugStepOver, mdiNoteTextOutline, mdiTimerOutline, mdiUndo } from '@mdi/js';
+import { mdiCamera, mdiDebugStepOver, mdiUndo } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { addMinutes, formatDuration, parseDuration } from '@oilcan/core/kernel';
@@ -30,11 +30,9 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type Doing = 'nothing' | 'note' | 'minutes' | 'skip';
-
-/** What else there is to say of a step, and what was said of it so far. */
+/** What else there is to say of a step, ready to be written, and what was said of it so far. */
 export function StepSheet({ work, placed: { step, number }, canAnswer, onClose }: Props): ReactElement {
-  const [doing, setDoing] = useState<Doing>('nothing');
+  const [isSkipping, setIsSkipping] = useState(false);
   const [pictureError, setPictureError] = useState<string | null>(null);
   const say = useNotice((state) => state.say);
   const onStep = { workOrderId: work.id, stepId: step.id };
@@ -57,17 +55,19 @@ export function StepSheet({ work, placed: { step, number }, canAnswer, onClose }
       <Words>{step.text}</Words>
       {canAnswer ? (
         <View style={sheet.keys}>
-          <Button word="Note" icon={mdiNoteTextOutline} onPress={() => setDoing('note')} />
           <Button word="Photo" icon={mdiCamera} onPress={() => void photograph()} />
-          <Button word="Minutes" icon={mdiTimerOutline} onPress={() => setDoing('minutes')} />
-          <Button word="Skip" icon={mdiDebugStepOver} onPress={() => setDoing('skip')} />
+          <Button word="Skip" icon={mdiDebugStepOver} onPress={() => setIsSkipping(true)} />
           {step.answer === null ? null : <Button word="Take back" icon={mdiUndo} onPress={() => void takeBack()} />}
         </View>
       ) : null}
       <FormRefusal sentence={pictureError} />
-      {doing === 'note' ? <NoteForm onStep={onStep} onDone={onClose} /> : null}
-      {doing === 'minutes' ? <MinutesForm onStep={onStep} onDone={onClose} /> : null}
-      {doing === 'skip' ? <SkipForm onStep={onStep} onDone={onClose} /> : null}
+      {canAnswer && isSkipping ? <SkipForm onStep={onStep} onDone={onClose} /> : null}
+      {canAnswer && !isSkipping ? (
+        <>
+          <NoteForm onStep={onStep} onDone={onClose} />
+          <MinutesForm onStep={onStep} onDone={onClose} />
+        </>
+      ) : null}
       <Said work={work} step={step} />
     </BottomSheet>
   );
@@ -89,9 +89,9 @@ function NoteForm({ onStep, onDone }: FormProps): ReactElement {
   });
   return (
     <>
-      <FormField control={form.control} name="text" label="Note" lines={3} autoFocus />
+      <FormField control={form.control} name="text" label="Note" lines={2} />
       <FormRefusal sentence={refusal} />
-      <Button rank="primary" word="Keep the note" onPress={submit} />
+      {form.watch('text').trim() === '' ? null : <Button rank="primary" word="Keep the note" onPress={submit} />}
     </>
   );
 }
@@ -133,7 +133,7 @@ function MinutesForm({ onStep, onDone }: FormProps): ReactElement {
       </Choices>
       <DurationField control={form.control} name="duration" label="How long" hint="of my time" onEnter={submit} />
       <FormRefusal sentence={refusal} />
-      <Button rank="primary" word="Keep the minutes" onPress={submit} />
+      {typed.trim() === '' ? null : <Button rank="primary" word="Keep the minutes" onPress={submit} />}
     </>
   );
 }

@@ -142,12 +142,10 @@ describe('more of a step', () => {
   it('is a note and minutes of its own, which the row names', async () => {
     await open([aStep(1)]);
     await press(more);
-    await press('Note');
     await type('Note', 'Thread is worn');
     await press('Keep the note');
     await press(more);
     expect(words()).toContain('Thread is worn · Ann');
-    await press('Minutes');
     await press(/^15/, 'radio');
     await press('Keep the minutes');
     expect(words()).toMatch(/1 note, 15.min/);
