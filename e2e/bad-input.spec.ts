@@ -1,6 +1,5 @@
 import { expect, test } from './works';
 
-
 // Everything here has signal: no service worker needs to fetch the whole application for it.
 test.use({ serviceWorkers: 'block' });
 

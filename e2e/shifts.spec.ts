@@ -2,7 +2,6 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { expect, phone, test, wide } from './works';
 
-
 /** Where the tables of the shifts are written to, one Markdown file each. */
 const TABLES = 'test-results/shifts';
 

@@ -19,7 +19,7 @@ export default function SignedInLayout(): ReactElement | null {
   const shown = phase === 'opening' ? expected : person;
   if (shown !== null)
     return (
-      <Frame person={shown}>
+      <Frame person={shown} isOpening={phase === 'opening'}>
         <Slot />
       </Frame>
     );

@@ -43,6 +43,24 @@ describe('the frame', () => {
     expect(visited.at(-1)).toBe('/plant');
   });
 
+  it('stands while the rows are read, and says nothing of what it does not know yet', async () => {
+    works = await TestWorks.open(smallWorks());
+    visited.push('/shift');
+    const ready = usePhone.getState();
+    act(() => usePhone.setState({ phase: 'opening', person: null, hasRows: false }));
+    const opening = (isOpening: boolean) => (
+      <Frame person={ann} isOpening={isOpening}>
+        <TopBar title="Shift" />
+      </Frame>
+    );
+    await works.show(opening(true));
+    expect(places()).toEqual(['Shift', 'Plant', 'Stores']);
+    expect(words()).not.toContain('All sent');
+    act(() => usePhone.setState(ready));
+    await works.show(opening(false));
+    expect(words()).toContain('All sent');
+  });
+
   it('leaves the foot to the dock where a job is open on a phone, and not on a wide screen', async () => {
     works = await TestWorks.open(smallWorks());
     visited.push('/shift/w-1');

@@ -10,7 +10,7 @@ import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 import { useSeen } from '../digest';
 import { keepEarlyKeys } from '../keys/early-keys';
-import { MarksContext } from '../page/marks';
+import { MarksContext, noMarks } from '../page/marks';
 import { SpokenStanding } from '../unsent';
 import { ClockBar, KeepingBar, UpdateBar } from './bars';
 import { useKeptFocus } from './use-kept-focus';
@@ -24,8 +24,15 @@ import { mdiOil } from '@mdi/js';
 /** Only wide screens have keys; Shift has its own. */
 const FindKey = piece(() => import('./find-key').then((module) => module.FindKey));
 
+interface Props {
+  readonly person: Person;
+  /** While their rows are read: what bars say of them waits. */
+  readonly isOpening?: boolean;
+  readonly children: ReactNode;
+}
+
 /** Around every screen of a signed-in person: the places at the foot of a phone, at the left of a wide screen. */
-export function Frame({ person, children }: { readonly person: Person; readonly children: ReactNode }): ReactElement {
+export function Frame({ person, isOpening = false, children }: Props): ReactElement {
   const palette = usePalette();
   const isWide = useIsWide();
   const low = useHeightOfLow();
@@ -38,6 +45,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
   const path = usePathname();
   const isSheet = /^\/(shift\/.+|plant\/document\/|raise)/.test(path);
   const places = placesFor(person);
+  const marks = isOpening ? noMarks : topBarMarks;
   if (isWide) {
     return (
       <View style={scrolls}>
@@ -58,7 +66,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
             <KeepingBar />
             {isSheet ? null : <ClockBar />}
             {isSheet ? null : <UpdateBar />}
-            <MarksContext value={topBarMarks}>{children}</MarksContext>
+            <MarksContext value={marks}>{children}</MarksContext>
           </View>
         </View>
       </View>
@@ -73,7 +81,7 @@ export function Frame({ person, children }: { readonly person: Person; readonly 
         {isSheet ? null : <ClockBar />}
         {isSheet ? null : <UpdateBar />}
         <View id="main" style={sheet.main}>
-          <MarksContext value={topBarMarks}>{children}</MarksContext>
+          <MarksContext value={marks}>{children}</MarksContext>
         </View>
         {isSheet ? null : (
           <View

@@ -12,7 +12,9 @@ export interface TopBarMarks {
 
 const nothing = (): null => null;
 
-export const MarksContext = createContext<TopBarMarks>({ Site: nothing, Marks: nothing, Sent: nothing });
+export const noMarks: TopBarMarks = { Site: nothing, Marks: nothing, Sent: nothing };
+
+export const MarksContext = createContext<TopBarMarks>(noMarks);
 
 export function useMarks(): TopBarMarks {
   return useContext(MarksContext);
