@@ -15,13 +15,15 @@ export default function SignedInLayout(): ReactElement | null {
   usePushes(person !== null);
   usePlanDates(person !== null);
   const expected = usePhone((state) => state.expected);
-  // While the phone's database opens, the screens' code is already on its way; they draw nothing without a person.
-  const shown = phase === 'opening' ? expected : person;
+  // While the phone's database opens, the screens' code is already on its way; they draw nothing without a person, and begin with the rows.
+  const isOpening = phase === 'opening';
+  const screen = <Slot key={isOpening ? 'on its way' : 'here'} />;
+  const shown = isOpening ? expected : person;
   if (shown !== null)
     return (
-      <Frame person={shown} isOpening={phase === 'opening'}>
-        <Slot />
+      <Frame person={shown} isOpening={isOpening}>
+        {screen}
       </Frame>
     );
-  return phase === 'opening' ? <Slot /> : <Redirect href="/sign-in" />;
+  return isOpening ? screen : <Redirect href="/sign-in" />;
 }
