@@ -106,6 +106,7 @@ export const answers = {
     hasMore: isFlag,
     scope: isText,
     now: isMoment,
+    version: orLeftOut(isCount),
     numbers: orLeftOut((given) => isObject(given) && Object.values(given as object).every(listOf(isText))),
   }),
   work: having<{ changes: readonly Change[] }>({ changes: listOf(isChange) }),

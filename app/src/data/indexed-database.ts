@@ -186,7 +186,7 @@ export class IndexedDatabase implements LocalDatabase {
       transaction.objectStore('syncState').get('here'),
       transaction.objectStore('writeVersion').get('now'),
     ]);
-    return { writeVersion: writeVersion ?? 0, syncState: syncState ?? nowhere, rows, kept: inOrderMade(kept) };
+    return { writeVersion: writeVersion ?? 0, syncState: { ...nowhere, ...syncState }, rows, kept: inOrderMade(kept) };
   }
 
   write(write: Write, writeVersion: WriteVersion): Promise<WriteVersion> {

@@ -20,6 +20,8 @@ export interface SyncState {
   readonly scope: string;
   /** The server's time up to which these rows tell everything. */
   readonly knownUntil: Instant;
+  /** The revision up to which they did when they last told everything; null where the server takes no account of it. */
+  readonly seenRevision: Revision | null;
   readonly clock: ClockMemory;
   /** Under which name the server knows this phone; null before anything was kept here. */
   readonly device: string | null;
@@ -36,6 +38,7 @@ export const nowhere: SyncState = {
   isFilling: true,
   scope: '',
   knownUntil: NEVER,
+  seenRevision: null,
   clock: trustedClock,
   device: null,
   numbers: {},

@@ -21,7 +21,14 @@ import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
 import { isKnownAt } from '@oilcan/core/registry';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import { DeviceClock, PROTOCOL, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
+import {
+  DeviceClock,
+  PROTOCOL,
+  SEEN_REVISION_SINCE,
+  type DeviceClocks,
+  type PullAnswer,
+  type PushAnswer,
+} from '@oilcan/core/sync';
 import { dequal } from 'dequal';
 import { contactAfter, isForeseen, type Contact } from './contact';
 import { FileQueue } from './file-queue';
@@ -282,10 +289,16 @@ export class Phone {
       args,
       at: before?.at ?? this.#parts.deviceTime(deviceTime),
       ahead: before?.ahead ?? ahead,
-      knownUntil: before?.knownUntil ?? this.#store.syncState.knownUntil,
+      ...this.#known(before),
       by: person.id,
       device: this.#device,
     };
+  }
+
+  /** Up to when and to which revision its person could know what others did; of what is made anew, as it was then. */
+  #known(before: Operation | null): Pick<Operation, 'knownUntil' | 'seenRevision'> {
+    const { knownUntil, seenRevision } = before ?? this.#store.syncState;
+    return seenRevision == null ? { knownUntil } : { knownUntil, seenRevision };
   }
 
   /** Looks up a work order that this phone does not carry whole. Rejects when there is no signal. */
@@ -367,7 +380,7 @@ export class Phone {
         revision: answer.revision,
         isFilling: isFilling && answer.hasMore,
         scope: answer.scope,
-        knownUntil: answer.hasMore ? this.#store.syncState.knownUntil : answer.now,
+        ...(answer.hasMore ? {} : toldIn(answer)),
       };
       // Operations whose rows have come from the server need not be applied on top any more.
       const arrived = this.kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
@@ -435,6 +448,11 @@ export class Phone {
 
   /** A phone gives no numbers but those that the server lent it, which its operations bring. */
   get #side(): Side {
-    return { now: this.clock.now(), newNumber: null, nextOn: this.#parts.planDates() };
+    return { now: this.clock.now(), newNumber: null, revision: null, nextOn: this.#parts.planDates() };
   }
+}
+
+/** What is known once all that an answer tells has been read. */
+function toldIn({ now, revision, version = 0 }: PullAnswer): Pick<SyncState, 'knownUntil' | 'seenRevision'> {
+  return { knownUntil: now, seenRevision: version >= SEEN_REVISION_SINCE ? revision : null };
 }

@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import type { Revision } from './known';
 import type { ErrorCode } from '../kernel/errors/catalogue';
 import { asId, type EntryId } from '../kernel/ids';
 import { addMinutes } from '../kernel/time/instant';
@@ -19,7 +20,7 @@ import { correctedTime } from './stamp';
 
 /** A phone that was without signal for a year has other troubles; what claims to be older is not taken. */
 const LONGEST_DELAY_MINUTES = 366 * 24 * 60;
-/** Nobody can know what the server has not told yet; a little is left for messages that cross. */
+/** Nobody can know what the server has not told yet; a little is left for messages that cross. Who says a revision is asked for no time. */
 const KNOWN_TOLERANCE_MINUTES = 1;
 const NOT_KNOWN = 'Nobody can know what is still to come.';
 
@@ -62,7 +63,8 @@ async function outcomeOf(
   if (!hasRole(person, definition.roles)) return refuse('role_missing', { roles: definition.roles.join(' or ') });
   const at = correctedTime(operation.at, operation.ahead, now);
   if (at < addMinutes(now, -LONGEST_DELAY_MINUTES)) return refuse('made_too_long_ago');
-  if (operation.knownUntil > addMinutes(now, KNOWN_TOLERANCE_MINUTES)) {
+  const seenRevision = seenOn(side, operation);
+  if (seenRevision === null && operation.knownUntil > addMinutes(now, KNOWN_TOLERANCE_MINUTES)) {
     return refuse('invalid', { reason: NOT_KNOWN }, 'knownUntil');
   }
   const read = readArgs(definition.schema, operation.args);
@@ -76,8 +78,15 @@ async function outcomeOf(
     at,
     clockOffMinutes: Math.round(operation.ahead / 60_000),
     knownUntil: operation.knownUntil,
+    seenRevision,
     ...side,
   });
+}
+
+/** What was seen is not later than what there is: a phone that saw more speaks of a database that was put back to an earlier state. */
+function seenOn({ revision }: Side, { seenRevision }: Operation): Revision | null {
+  if (seenRevision === undefined) return null;
+  return revision !== null && seenRevision >= revision ? null : seenRevision;
 }
 
 /** Whether a person may set rules for what an operation sets them for. */

@@ -1,6 +1,7 @@
 export * from './actor';
 export * from './apply';
 export * from './envelope';
+export * from './known';
 export * from './operation';
 export * from './operation-errors';
 export * from './stamp';

@@ -1,4 +1,5 @@
 import type * as yup from 'yup';
+import type { Revision } from './known';
 import type { ErrorCode, ErrorValues } from '../kernel/errors/catalogue';
 import type { EntryId, OperationId, PersonId } from '../kernel/ids';
 import type { Instant } from '../kernel/time/instant';
@@ -19,6 +20,8 @@ export interface Operation {
   readonly ahead: number;
   /** The server's time up to which the person could know what others did: when the device last heard all of it. */
   readonly knownUntil: Instant;
+  /** The revision up to which the device had read all that the server wrote; absent from phones that cannot say. */
+  readonly seenRevision?: Revision;
   readonly by: PersonId;
   /** Names the device, not the person. */
   readonly device: string;
@@ -50,6 +53,8 @@ export interface Side {
   readonly now: Instant;
   /** The number for what the operation makes, where it brings none and this side can give one. */
   readonly newNumber: string | null;
+  /** Whoever has read up to this revision knows what the operation does; null on a phone, which gives none. */
+  readonly revision: Revision | null;
   /** Finds the dates of a rule; null on a phone that has not got it yet, which leaves to the server what hangs on it. */
   readonly nextOn: NextOn | null;
 }
@@ -69,6 +74,8 @@ export interface OperationContext extends Side {
   readonly clockOffMinutes: number;
   /** What came to the server at this moment or later, the person could not know. */
   readonly knownUntil: Instant;
+  /** Up to which revision the person could know what others did; null where the phone cannot say: see `couldKnow`. */
+  readonly seenRevision: Revision | null;
 }
 
 /** How the value of an argument is typed again by the person whose operation was refused. */

@@ -1,4 +1,5 @@
 import '../kernel/schema/yup-sentences';
+import type { Revision } from '../operations/known';
 import * as yup from 'yup';
 import type { Operation, Outcome } from '../operations/operation';
 import { OilcanError } from '../kernel/errors/oilcan-error';
@@ -7,12 +8,15 @@ import { NEWEST_VERSION } from '../registry/newest-version';
 import type { NumberSeries } from '../subjects/numbers/numbers';
 import type { Instant } from '../kernel/time/instant';
 
+/** With which version operations say up to which revision their person had seen what others did. */
+export const SEEN_REVISION_SINCE = 17;
+
 /**
  * The versions of the protocol that are spoken here. The newest rises by itself with what is added, since every table and
  * kind of entry says with which version it came, so that an older phone does not hear of it (`isKnownAt`). The oldest is
  * raised by hand, whenever an older phone could not read what it gets any more. docs/SYNC.md has what came with each.
  */
-export const PROTOCOL: ProtocolRange = { oldest: 8, newest: NEWEST_VERSION };
+export const PROTOCOL: ProtocolRange = { oldest: 8, newest: Math.max(NEWEST_VERSION, SEEN_REVISION_SINCE) };
 
 /** The versions that one side speaks, from the oldest to the newest. */
 export interface ProtocolRange {
@@ -43,7 +47,7 @@ export const REQUEST_BYTES_LIMIT = 512 * 1024;
 export const PULL_PAGE_ROWS = 2_000;
 
 /** Where a phone stands: every row up to this revision is known to it. */
-export type Revision = number;
+export type { Revision };
 
 /** `POST /api/operations`. The operations themselves are applied one by one. */
 export const pushSchema = yup
@@ -93,6 +97,8 @@ export interface PullAnswer {
   readonly scope: string;
   /** The server's present, taken before the rows were read: whatever it took in before, these rows tell. */
   readonly now: Instant;
+  /** The version of the protocol on which phone and server agreed; left out by servers that cannot say. */
+  readonly version?: number;
   /** Of each series the numbers that this device may use, the lowest first; left out while there are further pages. */
   readonly numbers?: Readonly<Record<NumberSeries, readonly string[]>>;
 }

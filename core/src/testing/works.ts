@@ -14,7 +14,7 @@ import { nextOn } from '../subjects/plans/rule';
 export const minutesLater = (minutes: number): Instant => addMinutes(noon, minutes);
 
 /** A server at a moment that gives no numbers. */
-export const sideAt = (now: Instant): Side => ({ now, newNumber: null, nextOn });
+export const sideAt = (now: Instant): Side => ({ now, newNumber: null, revision: null, nextOn });
 
 /** The code of a refusal, or `accepted`. */
 export const codeOf = (outcome: Outcome): string => (outcome.ok ? 'accepted' : outcome.code);

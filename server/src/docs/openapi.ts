@@ -32,6 +32,12 @@ const operation: JsonSchema = {
       format: 'date-time',
       description: 'Up to when its person could know of others, UTC.',
     },
+    seenRevision: {
+      type: 'integer',
+      minimum: 0,
+      description:
+        'The revision up to which the device had read all that the server wrote; left out where it cannot say.',
+    },
     by: NAME,
     device: NAME,
   },

@@ -39,7 +39,7 @@ export async function pull(
   const scope = await scopeOf(database, person, version);
   // Before anything is read: what is written after it is stamped later, and is not known to who reads this.
   const now = instantFromMillis(clock());
-  const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now };
+  const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now, version };
   const behind = (await currentRevision(database)) - since;
   if (behind <= 0) return nothing;
   // Who has no site or no role has nothing to do here, and sees nothing: what their phone had, it lets go of with the scope.
@@ -55,7 +55,7 @@ export async function pull(
     const hasMore = found.length > pageRows;
     const revision = hasMore ? (page.at(-1)?.revision ?? newest) : newest;
     const changes = page.map(({ change }) => change).filter((change) => isKnownAt(change, version));
-    return { changes, revision, hasMore, scope: scope.name, now };
+    return { changes, revision, hasMore, scope: scope.name, now, version };
   };
   return database.transaction(read, { readOnly: true });
 }

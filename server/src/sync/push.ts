@@ -79,6 +79,8 @@ export async function pushWithin(
 ): Promise<Pushed> {
   const now = instantFromMillis(clock());
   const run = await runnerOf(transaction);
+  // What is written here gets this revision or a later one, and becomes visible all at once: whoever has read up to it knows all of it.
+  const revisionHere = (await revisionWithin(run)) + 1;
   const read = operations.map(readOperation);
   const wellFormed = read.flatMap((each) => (each.ok ? [each.value] : []));
   const known = await knownOperations(run, wellFormed);
@@ -123,7 +125,12 @@ export async function pushWithin(
     const [newNumber = null] = numbered !== null && !isLent ? await takeNumbers(transaction, numbered.series, 1) : [];
     const isRenumbered = numbered?.number != null && !isLent;
     const asNumbered = isRenumbered ? withoutNumber(operation) : operation;
-    const { outcome, changes } = await applyOperation(batch, asNumbered, person, { now, newNumber, nextOn });
+    const { outcome, changes } = await applyOperation(batch, asNumbered, person, {
+      now,
+      newNumber,
+      nextOn,
+      revision: revisionHere,
+    });
     if (isRenumbered) renumbered.push(operation.id);
     const done = { operation, outcome, changes, before: batch, deviceWords: device ?? null };
     const logged = await toLog(done);

@@ -48,6 +48,7 @@ const pulledRows = {
   hasMore: shape.flag,
   scope: shape.text,
   now: shape.moment,
+  version: shape.whole,
 };
 const pulledShape = shape.object(pulledRows, {
   numbers: { type: 'object', additionalProperties: shape.list(shape.text) },

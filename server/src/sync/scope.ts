@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { isHere, type Crew, type Person } from '@oilcan/core/people';
 import type { Viewer } from '@oilcan/core/records';
 import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
+import { NEWEST_VERSION } from '@oilcan/core/registry';
 import { PROTOCOL } from '@oilcan/core/sync';
 import { carriesWholeFor } from '@oilcan/core/work';
 import type { Knex } from 'knex';
@@ -30,7 +31,8 @@ export async function scopeOf(database: Knex, person: Person, version: number = 
   const siteIds = [...person.siteIds].sort();
   const viewer = viewerOf(person, await settingsOf(database));
   // A phone that was brought up to date fetches what it could not know before.
-  const named = JSON.stringify([identity?.id, siteIds, wholeFor, [...viewer.mayKnow], version, isHere(person)]);
+  const rowsOf = Math.min(version, NEWEST_VERSION);
+  const named = JSON.stringify([identity?.id, siteIds, wholeFor, [...viewer.mayKnow], rowsOf, isHere(person)]);
   return {
     name: createHash('sha256').update(named).digest('hex').slice(0, 16),
     siteIds,

@@ -1,5 +1,7 @@
 import type { PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
+import { couldKnow } from '../../operations/known';
+import type { OperationContext } from '../../operations/operation';
 import type { Hazard } from '../work/work-order';
 
 /** That a person has read the hazards of a work order. */
@@ -17,9 +19,15 @@ export function acknowledgementId(workOrderId: WorkOrderId, personId: PersonId):
   return `${workOrderId}@${personId}`;
 }
 
-/** The hazards of which a person could know who last heard of others at this moment. */
-export function hazardsKnownAt(hazards: readonly Hazard[], knownUntil: Instant): readonly Hazard[] {
-  return hazards.filter(({ addedAt }) => addedAt === undefined || addedAt < knownUntil);
+/** The hazards of which the person of an operation could know. */
+export function hazardsKnownTo(
+  hazards: readonly Hazard[],
+  context: Pick<OperationContext, 'knownUntil' | 'seenRevision'>,
+): readonly Hazard[] {
+  return hazards.filter(({ addedAt, revision }) => {
+    if (addedAt === undefined) return true;
+    return couldKnow({ since: addedAt, ...(revision === undefined ? {} : { revision }) }, context);
+  });
 }
 
 /** Whether every hazard was in the list that the person acknowledged. */

@@ -7,7 +7,7 @@ import { isAssignedTo, type Given } from '../work/assignment';
 import { waitsForGoAhead } from '../work/waits-for-go-ahead';
 import { changeState, findOpenWork } from '../work/guards';
 import type { WorkOrder } from '../work/work-order';
-import { acknowledgementId, coversHazards, hazardsKnownAt } from './acknowledgement';
+import { acknowledgementId, coversHazards, hazardsKnownTo } from './acknowledgement';
 
 /**
  * Whether somebody goes to work now, or says what was done: that may have been before the work order was raised, and may have been done by
@@ -47,7 +47,7 @@ export async function beginWork(
   if (begins === 'of others' && (await writesForOthers(records, found.value, context)))
     return begun(records, found.value, context);
   const acknowledgement = await records.get('acknowledgements', acknowledgementId(id, context.person.id));
-  if (!coversHazards(acknowledgement, hazardsKnownAt(found.value.hazards, context.knownUntil))) {
+  if (!coversHazards(acknowledgement, hazardsKnownTo(found.value.hazards, context))) {
     return refuse('hazards_not_acknowledged');
   }
   return begun(records, found.value, context);

@@ -78,6 +78,13 @@ function withOwnIds<Of extends { readonly id: string }>(all: readonly Of[]): Of[
   return [...byId.values()];
 }
 
+/** What is known on one work order since a revision is known on another only since it was added there. */
+function givenTo(hazard: Hazard, given: Pick<Hazard, 'stopId' | 'addedAt'>): Hazard {
+  const { revision, ...rest } = hazard;
+  const isSince = revision === undefined || given.addedAt !== undefined ? {} : { revision };
+  return { ...rest, ...isSince, ...given };
+}
+
 /**
  * A work order with what it lacks of these dangers; itself where it lacks nothing. What it says itself comes first, in its own words.
  *
@@ -92,7 +99,7 @@ export function withDangers(
     work.hazards.some(
       (own) => hazardName(own) === hazardName(hazard) && (own.stopId === undefined || own.stopId === given.stopId),
     );
-  const missing = hazards.filter((hazard) => !has(hazard)).map((hazard): Hazard => ({ ...hazard, ...given }));
+  const missing = hazards.filter((hazard) => !has(hazard)).map((hazard) => givenTo(hazard, given));
   const points = new Set(work.isolation.map(({ device }) => device.trim().toLowerCase()));
   const missingPoints = isolation.filter(({ device }) => !points.has(device.trim().toLowerCase()));
   if (missing.length === 0 && missingPoints.length === 0) return work;

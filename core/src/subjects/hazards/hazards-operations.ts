@@ -1,10 +1,11 @@
 import type { WorkOrderId } from '../../kernel/ids';
+import { madeKnownBy } from '../../operations/known';
 import { toMillis, type Instant } from '../../kernel/time/instant';
 import { argsSchema, idField, idListField, LONGEST_LINE, textField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse } from '../../operations/operation';
 import { renaming } from '../../records/upgrade';
 import { findOpenWork, newEntry } from '../work/guards';
-import { acknowledgementId, coversHazards, hazardsKnownAt, type Acknowledgement } from './acknowledgement';
+import { acknowledgementId, coversHazards, hazardsKnownTo, type Acknowledgement } from './acknowledgement';
 import { readsToBegin } from './begin-work';
 
 /** So many are noticed and written down on one work order; the register may have more. */
@@ -43,7 +44,7 @@ const acknowledgeHazards = defineOperation({
     if (!found.ok) return found;
     const work = found.value;
     const named = new Set<string>(args.hazardIds);
-    const isComplete = hazardsKnownAt(work.hazards, context.knownUntil).every(({ id }) => named.has(id));
+    const isComplete = hazardsKnownTo(work.hazards, context).every(({ id }) => named.has(id));
     const ofWork = new Set(work.hazards.map(({ id }) => id));
     if (!isComplete || [...named].some((id) => !ofWork.has(id))) return refuse('hazards_changed', {}, 'hazardIds');
     const hazardIds: string[] = [...args.hazardIds];
@@ -84,7 +85,8 @@ const addHazard = defineOperation({
     const acknowledgement = await records.get('acknowledgements', id);
     const hadReadAll = coversHazards(acknowledgement, work.hazards);
     const hazard = { id: context.operationId, hazard: args.hazard, control: args.control };
-    const hazards = [...work.hazards, { ...hazard, addedAt: context.now }];
+    const { since: addedAt, ...known } = madeKnownBy(context);
+    const hazards = [...work.hazards, { ...hazard, addedAt, ...known }];
     await records.put('workOrders', { ...work, hazards });
     await records.put('entries', newEntry(work, { kind: 'hazard', ...hazard }, context));
     if (!hadReadAll) return accepted;

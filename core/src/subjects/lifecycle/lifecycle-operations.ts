@@ -1,4 +1,5 @@
 import type { WorkOrderId } from '../../kernel/ids';
+import { couldKnow, madeKnownBy } from '../../operations/known';
 import {
   argsSchema,
   choiceField,
@@ -148,7 +149,7 @@ const finishWork = defineOperation({
       await noteBeside(records, work, 'done', args.done ?? '', context);
       return stopOwnClockOn(records, work, context);
     }
-    if (work.handedBack !== null && work.handedBack.since >= context.knownUntil) {
+    if (work.handedBack !== null && !couldKnow(work.handedBack, context)) {
       return refuse('handed_back_unseen', { number: work.number });
     }
     const allowed = mayChangeState(work, 'finish');
@@ -217,7 +218,7 @@ const handBackWork = defineOperation({
     const outcome = await leadTransition(records, args.workOrderId, 'handBack', args.reason, context);
     const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
     if (work !== undefined) {
-      const handedBack = { reason: args.reason, by: context.person.id, since: context.now };
+      const handedBack = { reason: args.reason, by: context.person.id, ...madeKnownBy(context) };
       const { timeOwedBy: _, ...again } = work;
       await records.put('workOrders', { ...again, handedBack });
       await tellReopened(records, work, context.at);

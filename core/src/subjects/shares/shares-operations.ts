@@ -1,4 +1,5 @@
 import { asId, type AssetId, type PersonId, type ShareId, type StepId, type WorkOrderId } from '../../kernel/ids';
+import { madeKnownBy } from '../../operations/known';
 import {
   argsSchema,
   idField,
@@ -237,7 +238,7 @@ async function noted(
   if (sharedWith.length !== before.length || sharedWith.some((id, index) => id !== before[index])) {
     const isSomebodyOut = before.some((id) => !sharedWith.includes(id));
     const previousAssignees = isSomebodyOut
-      ? { ...(await everybodyBefore(records, work)), since: context.now }
+      ? { ...(await everybodyBefore(records, work)), ...madeKnownBy(context) }
       : work.previousAssignees;
     await records.put('workOrders', { ...work, sharedWith, previousAssignees });
   }

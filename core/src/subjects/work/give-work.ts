@@ -1,4 +1,5 @@
 import type { CrewId, PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
+import { madeKnownBy } from '../../operations/known';
 import { argsSchema, idField, idListField, optionalIdField } from '../../kernel/schema/fields';
 import { accepted, defineOperation, refuse, rowNamed, type Found } from '../../operations/operation';
 import type { Records } from '../../records/records';
@@ -36,7 +37,7 @@ export const giveWork = defineOperation({
     const people = [...new Set(personIds)];
     const assignees = await findAssignees(records, work.siteId, people, crewId);
     if (!assignees.ok) return assignees;
-    const previousAssignees = { ...(await everybodyBefore(records, work)), since: context.now };
+    const previousAssignees = { ...(await everybodyBefore(records, work)), ...madeKnownBy(context) };
     await records.put('workOrders', { ...work, personIds: people, crewId, previousAssignees });
     return accepted;
   },

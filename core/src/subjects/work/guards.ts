@@ -1,4 +1,5 @@
 import type { WorkOrderId } from '../../kernel/ids';
+import { couldKnow, madeKnownBy } from '../../operations/known';
 import { hasRole } from '../../operations/actor';
 import { accepted, refuse, type Found, type OperationContext, type Outcome } from '../../operations/operation';
 import type { Records } from '../../records/records';
@@ -41,7 +42,7 @@ export async function findOwnWork(
 /** Whether it was the person's before it was given to others, and the person could not know. */
 async function hadItUnknowing(records: Records, work: WorkOrder, context: OperationContext): Promise<boolean> {
   const { previousAssignees } = work;
-  if (previousAssignees === null || previousAssignees.since < context.knownUntil) return false;
+  if (previousAssignees === null || couldKnow(previousAssignees, context)) return false;
   const crew = previousAssignees.crewId === null ? undefined : await records.get('crews', previousAssignees.crewId);
   return isAssignedTo(previousAssignees, context.person.id, crew);
 }
@@ -75,7 +76,7 @@ function wasChangedUnseen(work: WorkOrder, context: OperationContext): boolean {
   return (
     work.lastTransition !== null &&
     work.lastTransition.by !== context.person.id &&
-    work.lastTransition.since >= context.knownUntil
+    !couldKnow(work.lastTransition, context)
   );
 }
 
@@ -111,7 +112,7 @@ export async function changeState(
     closedAt: to === 'accepted' || to === 'dropped' ? context.at : work.closedAt,
     held: transition === 'hold' ? work.held : null,
     handedBack: to === 'finished' ? null : work.handedBack,
-    lastTransition: { by: context.person.id, since: context.now },
+    lastTransition: { by: context.person.id, ...madeKnownBy(context) },
   };
   await records.put('workOrders', changed);
   const content: EntryContent = { kind: 'state', from: work.state, to, reason };

@@ -11,6 +11,7 @@ import type {
   StopId,
   WorkOrderId,
 } from '../../kernel/ids';
+import type { MadeKnown, Revision } from '../../operations/known';
 import type { Thousandths } from '../../kernel/quantity/quantity';
 import type { Instant } from '../../kernel/time/instant';
 import type { LocalDay } from '../../kernel/time/local-day';
@@ -40,6 +41,8 @@ export interface Hazard {
   readonly stopId?: StopId;
   /** When it came to be known; absent where the work order was made with it. */
   readonly addedAt?: Instant;
+  /** See `MadeKnown`. */
+  readonly revision?: Revision;
 }
 
 /** A part that the job is expected to take. */
@@ -146,11 +149,8 @@ export interface WorkOrder {
   /** Those who have a share of it, by name or not; absent where nobody ever had one. */
   readonly sharedWith?: readonly PersonId[];
   /** Who had it before it was given to others, and when that came to be known. */
-  readonly previousAssignees: {
-    readonly personIds: readonly PersonId[];
-    readonly crewId: CrewId | null;
-    readonly since: Instant;
-  } | null;
+  readonly previousAssignees:
+    (MadeKnown & { readonly personIds: readonly PersonId[]; readonly crewId: CrewId | null }) | null;
   readonly hazards: readonly Hazard[];
   readonly kit: readonly KitPart[];
   readonly tools: readonly KitTool[];
@@ -169,9 +169,9 @@ export interface WorkOrder {
   /** What was said last to whoever goes on with it; absent for nothing, and once it is finished. */
   readonly handOver?: HandOver;
   /** Why it came back after finishing, until it is finished again. */
-  readonly handedBack: { readonly reason: string; readonly by: PersonId; readonly since: Instant } | null;
+  readonly handedBack: (MadeKnown & { readonly reason: string; readonly by: PersonId }) | null;
   /** Who changed the state last, and when that came to be known, which may be long after it was done. */
-  readonly lastTransition: { readonly by: PersonId; readonly since: Instant } | null;
+  readonly lastTransition: (MadeKnown & { readonly by: PersonId }) | null;
   /** The measuring point whose alarm it answers; absent where it answers none. */
   readonly alarmOf?: PointId;
   /** What its procedure wants beside what its kind of work does; absent for nothing more. */
