@@ -33,6 +33,20 @@ describe('a phone with signal', () => {
     expect([whereabouts(phone), phone.contact]).toEqual([[], 'reached']);
   });
 
+  it('says with what it records up to which revision it had read all', async () => {
+    const phone = await phones.of(ann);
+    await phone.synchronize();
+    const seen = async (position: number): Promise<number> => {
+      await phone.perform('step.answer', tick(position));
+      return phone.kept.at(-1)?.operation.seenRevision ?? Number.NaN;
+    };
+    const first = await seen(1);
+    await server.write([put('workOrders', aWorkOrder({ title: 'Changed' }))]);
+    expect(await seen(2)).toBe(first);
+    await phone.synchronize();
+    expect(await seen(1)).toBeGreaterThan(first);
+  });
+
   it('keeps nothing of what it refuses itself', async () => {
     const phone = await phones.of(ann);
     await phone.synchronize();
