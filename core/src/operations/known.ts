@@ -1,5 +1,4 @@
 import type { Instant } from '../kernel/time/instant';
-import type { OperationContext } from './operation';
 
 /** Counts what the server has written: whoever has read up to a revision has everything that it wrote before. */
 export type Revision = number;
@@ -12,8 +11,22 @@ export interface MadeKnown {
   readonly revision?: Revision;
 }
 
+/** Up to where the person of an operation could know what others did. */
+export interface Seen {
+  /** What came to the server at this moment or later, the person could not know. */
+  readonly knownUntil: Instant;
+  /** Nor what it wrote under a later revision; null where the phone cannot say. */
+  readonly seenRevision: Revision | null;
+}
+
+/** The side that carries out an operation: its present, and the revision under which the server will have written it. */
+interface Carrying {
+  readonly now: Instant;
+  readonly revision: Revision | null;
+}
+
 /** What an operation does comes to be known with the operation. */
-export function madeKnownBy({ now, revision }: Pick<OperationContext, 'now' | 'revision'>): MadeKnown {
+export function madeKnownBy({ now, revision }: Carrying): MadeKnown {
   return revision === null ? { since: now } : { since: now, revision };
 }
 
@@ -21,10 +34,7 @@ export function madeKnownBy({ now, revision }: Pick<OperationContext, 'now' | 'r
  * Whether the person of an operation could know of something: the one answer that every rule goes by. Revisions say it exactly. The clocks
  * of before are asked only where one side has none: an operation of an older phone, or a mark of an older server.
  */
-export function couldKnow(
-  { since, revision }: MadeKnown,
-  { knownUntil, seenRevision }: Pick<OperationContext, 'knownUntil' | 'seenRevision'>,
-): boolean {
+export function couldKnow({ since, revision }: MadeKnown, { knownUntil, seenRevision }: Seen): boolean {
   if (revision === undefined || seenRevision === null) return since < knownUntil;
   return revision <= seenRevision;
 }

@@ -1,5 +1,5 @@
 import type * as yup from 'yup';
-import type { Revision } from './known';
+import type { Revision, Seen } from './known';
 import type { ErrorCode, ErrorValues } from '../kernel/errors/catalogue';
 import type { EntryId, OperationId, PersonId } from '../kernel/ids';
 import type { Instant } from '../kernel/time/instant';
@@ -63,7 +63,7 @@ export interface Side {
 export type NextOn = (rule: string, from: LocalDay, after: LocalDay) => LocalDay | null;
 
 /** What an operation may know beside its arguments and the records. */
-export interface OperationContext extends Side {
+export interface OperationContext extends Side, Seen {
   readonly operationId: OperationId;
   /** The entry that the operation adds carries its id, so that a second application adds nothing. */
   readonly entryId: EntryId;
@@ -72,10 +72,6 @@ export interface OperationContext extends Side {
   readonly at: Instant;
   /** How far the device's clock was off, in minutes: above zero when it was ahead. */
   readonly clockOffMinutes: number;
-  /** What came to the server at this moment or later, the person could not know. */
-  readonly knownUntil: Instant;
-  /** Up to which revision the person could know what others did; null where the phone cannot say: see `couldKnow`. */
-  readonly seenRevision: Revision | null;
 }
 
 /** How the value of an argument is typed again by the person whose operation was refused. */

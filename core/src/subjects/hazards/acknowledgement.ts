@@ -1,7 +1,6 @@
 import type { PersonId, SiteId, WorkOrderId } from '../../kernel/ids';
 import type { Instant } from '../../kernel/time/instant';
-import { couldKnow } from '../../operations/known';
-import type { OperationContext } from '../../operations/operation';
+import { couldKnow, type Seen } from '../../operations/known';
 import type { Hazard } from '../work/work-order';
 
 /** That a person has read the hazards of a work order. */
@@ -20,13 +19,10 @@ export function acknowledgementId(workOrderId: WorkOrderId, personId: PersonId):
 }
 
 /** The hazards of which the person of an operation could know. */
-export function hazardsKnownTo(
-  hazards: readonly Hazard[],
-  context: Pick<OperationContext, 'knownUntil' | 'seenRevision'>,
-): readonly Hazard[] {
+export function hazardsKnownTo(hazards: readonly Hazard[], seen: Seen): readonly Hazard[] {
   return hazards.filter(({ addedAt, revision }) => {
     if (addedAt === undefined) return true;
-    return couldKnow({ since: addedAt, ...(revision === undefined ? {} : { revision }) }, context);
+    return couldKnow({ since: addedAt, ...(revision === undefined ? {} : { revision }) }, seen);
   });
 }
 
