@@ -72,7 +72,10 @@ test('a line of shorthand', async ({ open }) => {
   const page = await open(ines);
   await atWork(page);
   // Whoever scrolls up a little has all of the dock.
-  await page.getByTestId('sheet-scroll').evaluate((node) => node.scrollBy(0, -40));
+  for (const up of [20, 20]) {
+    await page.getByTestId('sheet-scroll').evaluate((node, by) => node.scrollBy(0, -by), up);
+    await settled(page);
+  }
   await press(page, 'Write in one line');
   await page.getByLabel('What was done').fill('1.5h 2x seal-70 fault leak note grease was black');
   await keep(page, 'shorthand-phone');

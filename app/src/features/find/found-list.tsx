@@ -1,4 +1,4 @@
-import type { ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { foundTogether, type FoundWork } from '@oilcan/core/find';
 import type { WorkOrder } from '@oilcan/core/work';
@@ -28,10 +28,14 @@ interface Props {
   readonly typed: string;
   /** Why a job of this phone is not in the list beneath, where there is one. */
   readonly isHidden?: ((work: WorkOrder) => boolean) | undefined;
+  /** Enter was pressed for what was typed: the first job opens, once. */
+  readonly onOpensFirst?: (() => void) | undefined;
 }
 
+const JOBS_FOUND = 'Jobs that were found';
+
 /** All that fits what was typed and that the person may see, the likeliest first: jobs, machines, parts, places and reports. */
-export function FoundList({ typed, isHidden }: Props): ReactElement {
+export function FoundList({ typed, isHidden, onOpensFirst }: Props): ReactElement {
   const jobs = useFoundJobs(typed, MOST_JOBS);
   const there = useFoundThere(typed);
   const machines = useFoundAssets(typed, MOST_OTHERS);
@@ -41,12 +45,17 @@ export function FoundList({ typed, isHidden }: Props): ReactElement {
   const whyNot = useWhyNotListed(isHidden);
   const found = foundTogether(jobs, there.is === 'here' ? there.works : [], typed);
   const isNothing = found.length + machines.length + parts.length + places.length + reports.length === 0;
+  useEffect(() => {
+    if (onOpensFirst === undefined) return;
+    onOpensFirst();
+    document.querySelector<HTMLElement>(`[aria-label="${JOBS_FOUND}"] a`)?.click();
+  }, [onOpensFirst]);
   return (
     <View style={sheet.found}>
       {isNothing && there.is !== 'asking' ? <Words live>Nothing fits “{typed.trim()}”.</Words> : null}
       {found.length === 0 ? null : (
         <Section title="Jobs">
-          <List label="Jobs that were found">
+          <List label={JOBS_FOUND}>
             {found.map((work) => (
               <FoundJob key={work.id} work={work} why={whyNot(work)} />
             ))}

@@ -101,11 +101,6 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
     field?.select();
   });
   const isEntered = useFindText(({ entered }) => entered !== null && entered === find);
-  useEffect(() => {
-    if (!isEntered) return;
-    findField()?.blur();
-    document.querySelector<HTMLElement>('[aria-label="Jobs that were found"] a')?.click();
-  }, [isEntered]);
 
   const hasList = shift !== null && shift.sections.length > 0;
   useEffect(() => {
@@ -211,7 +206,7 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
         )}
         ListFooterComponent={
           isFinding ? (
-            <FoundList typed={find} isHidden={isHidden} />
+            <FoundList typed={find} isHidden={isHidden} onOpensFirst={isEntered ? leaveFind : undefined} />
           ) : (
             <>
               {putOff === 0 ? null : (
@@ -249,6 +244,12 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
     </View>
   );
 });
+
+/** What was looked for is opened: the keys are the list's again. */
+function leaveFind(): void {
+  useFindText.getState().forgetEntered();
+  findField()?.blur();
+}
 
 function ShiftFind(): ReactElement {
   const { typed, type, enter } = useFindText();

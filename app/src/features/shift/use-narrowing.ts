@@ -79,11 +79,13 @@ export const useFindText = create<{
   readonly entered: string | null;
   readonly type: (typed: string) => void;
   readonly enter: () => void;
+  readonly forgetEntered: () => void;
 }>((set) => ({
   typed: '',
   entered: null,
   type: (typed) => set({ typed, entered: null }),
   enter: () => set(({ typed }) => ({ entered: typed })),
+  forgetEntered: () => set({ entered: null }),
 }));
 
 onForget(() => useFindText.getState().type(''));
