@@ -1,5 +1,5 @@
 /** So long a key that was pressed early is still what its person wants. */
-const WANTED_MILLISECONDS = 3_000;
+const WANTED_MILLISECONDS = 10_000;
 const MOST = 10;
 
 let early: readonly KeyboardEvent[] = [];
