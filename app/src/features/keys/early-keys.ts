@@ -1,11 +1,20 @@
 /** So long a key that was pressed early is still what its person wants. */
 const WANTED_MILLISECONDS = 10_000;
 const MOST = 10;
+/** Those that only look or go along a list: what a key accepts or starts is never done for somebody who could not see it. */
+const HARMLESS: ReadonlySet<string> = new Set(['/', '?', 'j', 'k']);
+
+/** Which of the places is on the screen: a key that was meant for one does nothing on another. */
+const place = (): string => window.location.pathname.split('/')[1] ?? '';
 
 let early: readonly KeyboardEvent[] = [];
+let pressedOn = '';
 
 function keep(event: KeyboardEvent): void {
   if (event.target !== document.body || event.ctrlKey || event.altKey || event.metaKey) return;
+  if (!HARMLESS.has(event.key)) return;
+  if (pressedOn !== place()) early = [];
+  pressedOn = place();
   early = [...early, event].slice(-MOST);
 }
 
@@ -23,7 +32,8 @@ export function wasAnswered(event: KeyboardEvent): void {
 /** Presses what was pressed early, in its order, for those who listen now. */
 export function pressEarlyKeys(): void {
   const latest = performance.now();
-  const pressed = early.filter(({ timeStamp }) => latest - timeStamp < WANTED_MILLISECONDS);
+  const isHere = pressedOn === place();
+  const pressed = early.filter(({ timeStamp }) => isHere && latest - timeStamp < WANTED_MILLISECONDS);
   early = [];
   for (const { key, code, shiftKey } of pressed)
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key, code, shiftKey, bubbles: true, cancelable: true }));

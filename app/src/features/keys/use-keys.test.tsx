@@ -64,11 +64,23 @@ describe('keys', () => {
     const end = keepEarlyKeys();
     press('j');
     press('j', document.body, { ctrlKey: true });
-    render(<Screen />);
+    const view = render(<Screen />);
     expect(answered.mock.calls.flat()).toEqual(['next']);
     press('Enter');
+    view.unmount();
     render(<Screen />);
     expect(answered.mock.calls.flat()).toEqual(['next', 'open']);
+    end();
+  });
+
+  it('do nothing early that accepts or starts something, and nothing on another place', () => {
+    const end = keepEarlyKeys();
+    for (const key of ['a', 'c', 'Enter']) press(key);
+    press('j');
+    window.history.pushState(null, '', '/elsewhere');
+    render(<Screen />);
+    expect(answered).not.toHaveBeenCalled();
+    window.history.back();
     end();
   });
 
