@@ -86,8 +86,8 @@ export default tseslint.config(
   ...importDirections,
   {
     // A released migration does the same for ever: it depends on nothing that may change.
-    files: ['server/src/db/migrations/*.ts'],
-    ignores: ['server/src/db/migrations/*.test.ts'],
+    files: ['server/src/database/migrations/*.ts'],
+    ignores: ['server/src/database/migrations/*.test.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

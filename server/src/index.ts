@@ -1,7 +1,7 @@
 export * from './app';
 export * from './config';
-export * from './database/open-database';
-export * from './db/sql-records';
+export * from './open-database';
+export * from './database/sql-records';
 export * from './files/known-files';
 export * from './load/load';
 export { numbersOf } from './numbers/lend-numbers';

@@ -4,7 +4,7 @@ import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 import { SESSION_DAYS, sessionOfToken } from './sessions';
 
 export const SESSION_COOKIE = 'oilcan_session';

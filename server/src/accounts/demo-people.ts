@@ -1,6 +1,6 @@
 import type { Person } from '@oilcan/core/people';
 import type { Knex } from 'knex';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 export type DemoPerson = Pick<Person, 'id' | 'name' | 'roles' | 'tradeId'>;
 

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 import { withdrawLink } from '../calendar/links';
 import { answers, answersNothing, shape } from '../docs/json-schema';
 import type { News } from '../news/news';

@@ -3,7 +3,7 @@ import { addDays, addMinutes, type Instant } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { isOpen, type Urgency, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 /** A job without an estimate takes so long on a calendar. */
 const USUAL_MINUTES = 30;

@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, answersNothing, shape } from '../docs/json-schema';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 import { calendarOf, dueWorkOf } from './due-work';
 import { linkOf, makeLink, personOfLink, withdrawLink } from './links';
 

@@ -13,7 +13,7 @@ import {
   put,
   smallWorks,
 } from '@oilcan/core/testing';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { codesOf, giveAccount, startTestServer, type TestServer } from '../testing/test-server';
 import { present } from '../testing/test-clock';
 

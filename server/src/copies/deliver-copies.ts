@@ -3,7 +3,7 @@ import type { RecordCopy } from '@oilcan/core/copies';
 import type { Change } from '@oilcan/core/records';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import type { FileStore } from '../files/file-store';
 import { deliverQueued } from '../mails/deliver-queued';
 import type { Mail, MailSender } from '../standins/mail';

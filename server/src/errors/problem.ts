@@ -3,7 +3,7 @@ import { sentenceFor, statusFor } from '@oilcan/core/registry';
 import { REQUEST_BYTES_LIMIT } from '@oilcan/core/sync';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
-import { failureOf } from '../db/dialects';
+import { failureOf } from '../database/dialects';
 
 /** RFC 9457 problem details, with the code of the catalogue. */
 export interface Problem {

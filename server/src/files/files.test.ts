@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { FILE_BYTES_LIMIT } from '@oilcan/core/files';
 import { asId, type FileId, type PersonId } from '@oilcan/core/kernel';
 import { anOperation, ann, aPerson, bob, noon, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { codesOf, giveAccount, startTestServer, type TestServer } from '../testing/test-server';
 import { FileStore } from './file-store';
 import { noteFile } from './known-files';

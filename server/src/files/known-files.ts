@@ -2,7 +2,7 @@ import type { FileId } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { keyOfList } from '@oilcan/core/records';
 import type { Knex } from 'knex';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 /** Whether a person has brought a file themselves, whole. */
 async function hasBrought(database: Knex, id: FileId, person: Person): Promise<boolean> {

@@ -2,8 +2,8 @@ import { foundWork, findableWork, Finder, wantedWords, type Findable, type Found
 import type { Person } from '@oilcan/core/people';
 import { isOpen, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { textsOf } from '../db/dialects';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { textsOf } from '../database/dialects';
+import { readRow, type StoredRow } from '../database/sql-records';
 import { namesFor } from './note-texts';
 
 /** So many answer. */

@@ -12,7 +12,7 @@ import {
   smallWorks,
   workId,
 } from '@oilcan/core/testing';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { noteDerived } from '../derived';
 import { startTestServer, type TestServer } from '../testing/test-server';
 

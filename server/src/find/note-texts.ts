@@ -3,9 +3,9 @@ import type { Change, TableName, Tables } from '@oilcan/core/records';
 import { SETTINGS_ID } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import type { FoundText } from '../db/dialect';
-import { textsOf } from '../db/dialects';
-import { readRow, sqlName, type StoredRow } from '../db/sql-records';
+import type { FoundText } from '../database/dialect';
+import { textsOf } from '../database/dialects';
+import { readRow, sqlName, type StoredRow } from '../database/sql-records';
 
 /** So many work orders are read at once. */
 const AT_ONCE = 400;

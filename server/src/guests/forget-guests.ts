@@ -2,7 +2,7 @@ import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
 import { GUEST_KEPT_DAYS, nobodyKnown } from '@oilcan/core/reports';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
-import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
+import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
 
 /**
  * Forgets who sent reports without an account, and how to reach them, once the reports ended long ago. Phones have let go of them by

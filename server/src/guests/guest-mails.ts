@@ -3,7 +3,7 @@ import type { Change } from '@oilcan/core/records';
 import { mailAddressIn } from '@oilcan/core/guests';
 import { type Report, type ReportEvent } from '@oilcan/core/reports';
 import type { Knex } from 'knex';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { deliverQueued } from '../mails/deliver-queued';
 import type { Mail, MailSender } from '../standins/mail';
 import { eventWords } from './guest-sentences';

@@ -1,7 +1,7 @@
 import { leadsOf } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
-import type { SqlRecords } from '../db/sql-records';
+import type { SqlRecords } from '../database/sql-records';
 import { allOf } from '../notices/notices-of-push';
 import { readersOf } from '../reports/incident-readers';
 

@@ -8,7 +8,7 @@ import { aHazardRegister, anAsset, ann, aWorkOrder, noon, site, workId } from '@
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import { findAccount } from '../accounts/accounts';
-import { openDatabase } from '../database/open-database';
+import { openDatabase } from '../open-database';
 import { FileStore } from '../files/file-store';
 import { loadRows } from './load';
 import { testClock } from '../testing/test-clock';

@@ -14,7 +14,7 @@ import {
   smallWorks,
   workId,
 } from '@oilcan/core/testing';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { DueWork } from '../plans/make-due-work';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { PRESENT, present } from '../testing/test-clock';

@@ -3,8 +3,8 @@ import type { Instant } from '@oilcan/core/kernel';
 import { accepted, type Operation, type Outcome } from '@oilcan/core/operations';
 import type { Change, StagedRecords } from '@oilcan/core/records';
 import { isPrivate, operationNamed, rowsReadBy } from '@oilcan/core/registry/operations';
-import { insertRows } from '../db/insert-rows';
-import type { Run } from '../db/statements';
+import { insertRows } from '../database/insert-rows';
+import type { Run } from '../database/statements';
 import { changedRows, siteOf, thingsOf } from './changed';
 
 /** What is known again of an operation that comes twice. */

@@ -1,7 +1,7 @@
 import { addMinutes, type Instant } from '@oilcan/core/kernel';
 import { tables } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 const MAIL_DAYS = 90;
 const IDS_PER_STATEMENT = 400;

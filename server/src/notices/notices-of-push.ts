@@ -12,8 +12,8 @@ import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { readRow, sqlName, type SqlRecords, type StoredRow } from '../db/sql-records';
-import { runAmong, runnerOf } from '../db/statements';
+import { readRow, sqlName, type SqlRecords, type StoredRow } from '../database/sql-records';
+import { runAmong, runnerOf } from '../database/statements';
 import { worksTouchedBy } from '../past/note-past';
 
 /** Whom these changes of somebody concern, as rows to be written with them. Reads the rows as they were before. */

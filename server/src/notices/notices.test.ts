@@ -33,7 +33,7 @@ import {
   aPerson,
   aUse,
 } from '@oilcan/core/testing';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { Outbox, type Mail } from '../standins/mail';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { deliverMails } from './deliver-mails';

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import * as yup from 'yup';
 import { copiesAside, tryCopyAgain } from '../copies/deliver-copies';
 import { answers, answersNothing, shape } from '../docs/json-schema';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 const MOST_MAILS = 100;
 

@@ -2,7 +2,7 @@ import { byId, type WorkOrderId } from '@oilcan/core/kernel';
 import { kitListParts, type KitListRows } from '@oilcan/core/kit-list';
 import { stockLevelId, usedIn } from '@oilcan/core/stock';
 import type { NoticeFact, WorkOrder } from '@oilcan/core/work';
-import type { SqlRecords } from '../db/sql-records';
+import type { SqlRecords } from '../database/sql-records';
 
 /**
  * Parts of which less lies in their bins than these work orders together still need, by work order.

@@ -3,8 +3,8 @@ import { noticesOfLate, noticesOfShort, type Notice } from '@oilcan/core/notices
 import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
 import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { currentRevision } from '../db/revisions';
-import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';
+import { currentRevision } from '../database/revisions';
+import { readRow, SqlRecords, type Audience, type StoredRow } from '../database/sql-records';
 import { clearAway } from './clear-away';
 import { allOf, writeNotices } from './notices-of-push';
 import { shortParts } from './short-parts';

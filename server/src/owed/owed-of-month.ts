@@ -2,7 +2,7 @@ import { addMinutes, type Instant } from '@oilcan/core/kernel';
 import { everythingMust, owedBefore, recordedOn, thingOwed } from '@oilcan/core/lifecycle';
 import { doneAt, type OwedThing, type WorkKind, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
+import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
 
 const MONTH_MINUTES = 30 * 24 * 60;
 /** Of more jobs the newest are looked at. */

@@ -5,8 +5,8 @@ import type { Stop } from '@oilcan/core/rounds';
 import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
-import { insertRows } from '../db/insert-rows';
-import { runAmong, runnerOf } from '../db/statements';
+import { insertRows } from '../database/insert-rows';
+import { runAmong, runnerOf } from '../database/statements';
 
 const IDS_PER_STATEMENT = 400;
 const columns = ['id', 'work_order', 'site', 'asset', 'place', 'class', 'at', 'body'] as const;

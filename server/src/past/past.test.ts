@@ -17,7 +17,7 @@ import {
   smallWorks,
   workId,
 } from '@oilcan/core/testing';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 
 const bearing = asId<AssetId>('bearing');

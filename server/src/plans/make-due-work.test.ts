@@ -1,7 +1,7 @@
 import { addDays, asId, instantFromMillis, localDate, type PlanId } from '@oilcan/core/kernel';
 import type { Plan } from '@oilcan/core/plans';
 import { ann, anAsset, anOperation, aPlan, aPoint, lea, pointId, put, smallWorks } from '@oilcan/core/testing';
-import { readRow, SqlRecords } from '../db/sql-records';
+import { readRow, SqlRecords } from '../database/sql-records';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { DueWork } from './make-due-work';
 import { PRESENT } from '../testing/test-clock';

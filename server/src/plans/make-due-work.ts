@@ -11,9 +11,9 @@ import { metersOf, nextDue, nextOn, putPlannedWork, zoneOf, type Plan } from '@o
 import type { MeasuringPoint } from '@oilcan/core/plant';
 import { StagedRecords } from '@oilcan/core/records';
 import type { Knex } from 'knex';
-import { currentRevision } from '../db/revisions';
-import { readRow, SqlRecords, type Audience, type StoredRow } from '../db/sql-records';
-import { runnerOf } from '../db/statements';
+import { currentRevision } from '../database/revisions';
+import { readRow, SqlRecords, type Audience, type StoredRow } from '../database/sql-records';
+import { runnerOf } from '../database/statements';
 import { loggedByNobody, writeLog, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import { takeNumbers } from '../numbers/lend-numbers';

@@ -8,7 +8,7 @@ import { SETTINGS_ID, settingsAt, usualLimits, type Settings } from '@oilcan/cor
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import { dequal } from 'dequal';
 import type { Knex } from 'knex';
-import { readRow, SqlRecords, type StoredRow } from '../db/sql-records';
+import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
 import { allOf } from '../notices/notices-of-push';
 import { entriesByWork } from '../past/note-past';
 

@@ -1,7 +1,7 @@
 import type { Change } from '@oilcan/core/records';
 import { tablesOfWork } from '@oilcan/core/registry';
 import { assigneesOf, endOf, type WorkOrder } from '@oilcan/core/work';
-import type { SqlRecords } from '../db/sql-records';
+import type { SqlRecords } from '../database/sql-records';
 
 /**
  * Work that was handed back long after it was finished has left the phones, and work that was given to somebody else

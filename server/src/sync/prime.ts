@@ -3,7 +3,7 @@ import type { Person } from '@oilcan/core/people';
 import type { StagedRecords, TableName } from '@oilcan/core/records';
 import { rowsReadBy } from '@oilcan/core/registry/operations';
 import { SETTINGS_ID } from '@oilcan/core/settings';
-import type { SqlRecords } from '../db/sql-records';
+import type { SqlRecords } from '../database/sql-records';
 
 /**
  * Reads with one statement a table what the operations of a batch say that they are going to ask for one by one.

@@ -5,9 +5,9 @@ import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
 import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
-import { currentRevision, revisionWithin } from '../db/revisions';
-import { readRow, sqlName, type StoredRow } from '../db/sql-records';
-import { runnerOf } from '../db/statements';
+import { currentRevision, revisionWithin } from '../database/revisions';
+import { readRow, sqlName, type StoredRow } from '../database/sql-records';
+import { runnerOf } from '../database/statements';
 import { rowsSince } from './rows-since';
 import { scopeOf } from './scope';
 

@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
-import { audiencesOf } from '../db/sql-records';
+import { audiencesOf } from '../database/sql-records';
 import { numbersOf } from '../numbers/lend-numbers';
 import type { News } from '../news/news';
 import { pull, readWork } from './pull';

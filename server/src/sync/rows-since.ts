@@ -3,8 +3,8 @@ import { amongSeveral, type Change, type TableName } from '@oilcan/core/records'
 import { mayLookInto, shownTo, tableNamed, tableNames, visibilityKeyOf } from '@oilcan/core/registry';
 import type { Revision } from '@oilcan/core/sync';
 import { carriedSince } from '@oilcan/core/work';
-import { audiencesOf, readRow, sqlName, tableOfSqlName, type StoredRow } from '../db/sql-records';
-import { places, type Run, type Value } from '../db/statements';
+import { audiencesOf, readRow, sqlName, tableOfSqlName, type StoredRow } from '../database/sql-records';
+import { places, type Run, type Value } from '../database/statements';
 import type { Scope } from './scope';
 
 /** What a phone asks for: what changed since a revision, or everything that it carries while it fills. */

@@ -6,7 +6,7 @@ import { NEWEST_VERSION } from '@oilcan/core/registry';
 import { PROTOCOL } from '@oilcan/core/sync';
 import { carriesWholeFor } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { readRow, type StoredRow } from '../db/sql-records';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 /** What a person may see and carries, and its name: when that changes, the phone begins anew. */
 export interface Scope {

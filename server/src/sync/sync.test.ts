@@ -24,7 +24,7 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { rowsOfNewlyCarried } from './newly-carried';
 import { pull, readWork } from './pull';
 import { scopeOf } from './scope';

@@ -35,7 +35,7 @@ import {
 } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
 import { freshDatabase } from '../testing/fresh-database';
-import { audiencesOf, SqlRecords } from '../db/sql-records';
+import { audiencesOf, SqlRecords } from '../database/sql-records';
 import { pull, readWork } from './pull';
 import { PRESENT, present } from '../testing/test-clock';
 

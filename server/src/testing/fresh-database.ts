@@ -1,8 +1,8 @@
 import knex, { type Knex } from 'knex';
-import { openDatabase } from '../database/open-database';
-import { configure } from '../db/sqlite/sqlite';
+import { openDatabase } from '../open-database';
+import { configure } from '../database/sqlite/sqlite';
 import { testClock } from './test-clock';
-import { SqliteClient } from '../db/sqlite/sqlite-client';
+import { SqliteClient } from '../database/sqlite/sqlite-client';
 
 /** The handle of better-sqlite3 behind a connection. */
 interface Handle {

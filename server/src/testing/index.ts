@@ -1,5 +1,5 @@
 /** The server's side of synchronization without its routes, for tests of any package; never part of what ships. */
-export { SqlRecords, sqlName } from '../db/sql-records';
+export { SqlRecords, sqlName } from '../database/sql-records';
 export { mayNameFile, noteFile } from '../files/known-files';
 export { numbersOf } from '../numbers/lend-numbers';
 export { DueWork } from '../plans/make-due-work';

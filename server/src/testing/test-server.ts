@@ -11,7 +11,7 @@ import { foldName } from '../accounts/accounts';
 import { hashPassword } from '../accounts/passwords';
 import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
-import { SqlRecords } from '../db/sql-records';
+import { SqlRecords } from '../database/sql-records';
 import { freshDatabase } from './fresh-database';
 import { TestClock } from './test-clock';
 import { noteDerived } from '../derived';

@@ -6,7 +6,7 @@ import { bringTextsUpToDate } from '../../find/note-texts';
 import { bringPastUpToDate } from '../../past/note-past';
 import { migrations } from './migrations';
 import { asOfTheFirstVersion, asOfNow } from '../../testing/first-version';
-import { openDatabase } from '../../database/open-database';
+import { openDatabase } from '../../open-database';
 import { SqlRecords } from '../sql-records';
 import { testClock } from '../../testing/test-clock';
 

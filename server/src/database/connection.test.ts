@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import knex, { type Knex } from 'knex';
 import { aStep, put, smallWorks } from '@oilcan/core/testing';
-import { openDatabase } from '../database/open-database';
+import { openDatabase } from '../open-database';
 import { DatabaseProblem } from './database-problem';
 import { dialectFor, failureOf } from './dialects';
 import { migrations } from './migrations/migrations';

@@ -1,11 +1,11 @@
 import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
-import type { Clock } from '../clock';
-import { connect, type Wanted } from '../db/connection';
-import { bringShapesUpToDate } from '../db/shapes';
-import { bringTextsUpToDate } from '../find/note-texts';
-import { bringPastUpToDate } from '../past/note-past';
-import { bringReviewsUpToDate } from '../review/note-reviews';
+import type { Clock } from './clock';
+import { connect, type Wanted } from './database/connection';
+import { bringShapesUpToDate } from './database/shapes';
+import { bringTextsUpToDate } from './find/note-texts';
+import { bringPastUpToDate } from './past/note-past';
+import { bringReviewsUpToDate } from './review/note-reviews';
 
 /** Opens the database, and brings its tables, the shapes of its rows, and what is derived from them up to date. */
 export function openDatabase(
