@@ -3,7 +3,6 @@ import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
-import type { PullSizes } from '@oilcan/server';
 import {
   freshDatabase,
   DueWork,
@@ -19,9 +18,9 @@ import type { Knex } from 'knex';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
 
-/** Small pages, so that answers are cut in the middle of what belongs together; who slept through a shift begins anew. */
-const sizes: PullSizes = { pageRows: 7, farBehind: 60 };
-const atOnce: PullSizes = { pageRows: Number.MAX_SAFE_INTEGER - 1, farBehind: Infinity };
+/** Small pages, so that answers are cut in the middle of what belongs together. */
+const PAGE_ROWS = 7;
+const ALL_ROWS = Number.MAX_SAFE_INTEGER - 1;
 
 /** The server's real side on a real database in memory, behind a network on which everything can go wrong. */
 export class SimulatedServer {
@@ -65,14 +64,24 @@ export class SimulatedServer {
   }
 
   async #pull(person: Person, since: number, isFilling: boolean, device: string | null): Promise<PullAnswer> {
-    const answer = await pull(this.database, person, since, isFilling, () => toMillis(this.#now()), sizes);
+    const answer = await pull(
+      this.database,
+      person,
+      { since, isFilling, pageRows: PAGE_ROWS },
+      () => toMillis(this.#now()),
+    );
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.database, device, person, answer.now) };
   }
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
   everything(person: Person): Promise<PullAnswer> {
-    return pull(this.database, person, 0, true, () => toMillis(this.#now()), atOnce);
+    return pull(
+      this.database,
+      person,
+      { since: 0, isFilling: true, pageRows: ALL_ROWS },
+      () => toMillis(this.#now()),
+    );
   }
 
   /** What the server does by itself as time passes; each time as one that has just been started. */

@@ -2,6 +2,7 @@ import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
 import type { Clock } from './clock';
 import { connect, type Wanted } from './database/connection';
+import { fillFeed } from './database/feed/fill-feed';
 import { bringShapesUpToDate } from './database/shapes';
 import { bringTextsUpToDate } from './find/note-texts';
 import { bringPastUpToDate } from './past/note-past';
@@ -17,6 +18,7 @@ export function openDatabase(
     ...wanted,
     bringUpToDate: async (connection) => {
       await bringShapesUpToDate(connection);
+      await fillFeed(connection, instantFromMillis(clock()));
       await bringPastUpToDate(connection);
       await bringTextsUpToDate(connection);
       await bringReviewsUpToDate(connection, instantFromMillis(clock()));

@@ -1,4 +1,5 @@
 import type { Change } from '../records/records';
+import type { TableName } from '../records/table';
 import { anyEntryKind } from '../subjects/work/entry-kinds';
 import { entryKinds } from './entries';
 import { isTableName, tableNamed } from './tables';
@@ -15,3 +16,12 @@ export function isKnownAt(change: Change, version: number): boolean {
   const kind = anyEntryKind(entryKinds, change.row.content.kind);
   return kind !== undefined && kind.since <= version;
 }
+
+/** Whether rows of a table may have to be fetched by whoever read at this version until now: it came later, or some kind of its rows did. */
+export function isTableNewAfter(table: TableName, version: number): boolean {
+  if (tableNamed(table).since > version) return true;
+  if (table === 'notices') return version < REPORTS_SINCE;
+  return table === 'entries' && Object.keys(entryKinds).some((kind) => sinceOfKind(kind) > version);
+}
+
+const sinceOfKind = (kind: string): number => anyEntryKind(entryKinds, kind)?.since ?? 0;

@@ -3,6 +3,7 @@ import { addDays, addMinutes, type Instant } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { isOpen, type Urgency, type WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
+import { audiencesOfGiven } from '../database/feed/audiences';
 import { readRow, type StoredRow } from '../database/sql-records';
 
 /** A job without an estimate takes so long on a calendar. */
@@ -22,7 +23,8 @@ const priorities: Readonly<Record<Urgency, number>> = { now: 1, shift: 3, week: 
 export async function dueWorkOf(database: Knex, person: Person): Promise<WorkOrder[]> {
   const crews: StoredRow[] = await database<StoredRow>('crews').select('body');
   const mine = crews.map((row) => readRow('crews', row)).filter(({ memberIds }) => memberIds.includes(person.id));
-  const given = database('assignments').whereIn('assignee', [person.id, ...mine.map(({ id }) => id)]);
+  const audiences = audiencesOfGiven([person.id, ...mine.map(({ id }) => id)], person.siteIds);
+  const given = database('work_audiences').whereIn('audience', audiences);
   const stored: StoredRow[] = await database<StoredRow>('work_orders')
     .whereIn('id', given.select('work_order'))
     .whereIn('site', [...person.siteIds])

@@ -2,7 +2,7 @@ import { tablesToUpgrade, upgraded, type Fields, type Row, type TableName } from
 import { SHAPE_VERSION, tableNamed, tables } from '@oilcan/core/registry';
 import type { Knex } from 'knex';
 import { rowsInBatches } from './migrations/rows-in-batches';
-import { sqlName } from './sql-records';
+import { sqlName } from './sql-names';
 
 /** The shapes that the rows had before their version was noted. */
 const FIRST_NOTED = 5;

@@ -3,7 +3,8 @@ import { aStep, workId, describeRecords } from '@oilcan/core/testing';
 import type { Knex } from 'knex';
 import { freshDatabase } from '../testing/fresh-database';
 import { currentRevision } from './revisions';
-import { SqlRecords, sqlName } from './sql-records';
+import { sqlName } from './sql-names';
+import { SqlRecords } from './sql-records';
 
 let database: Knex;
 beforeAll(async () => {
@@ -25,6 +26,9 @@ const inTransaction = async (
 
 describeRecords('SqlRecords', inTransaction);
 
+const linesOf = (transaction: Knex.Transaction, table: string): Promise<object[]> =>
+  transaction('feed').where('table_name', table).orderBy('revision').select('id', 'audience', 'is_gone');
+
 describe('SqlRecords', () => {
   it('gives every row that is written the next revision', () =>
     inTransaction(async (records, transaction) => {
@@ -37,7 +41,7 @@ describe('SqlRecords', () => {
       expect(left).toEqual([{ revision: before + 2 }]);
     }));
 
-  it('forgets a removal when the row comes back', () =>
+  it('says that a row is gone, and that it came back', () =>
     inTransaction(async (records, transaction) => {
       const clock = {
         id: 'ann' as never,
@@ -47,11 +51,12 @@ describe('SqlRecords', () => {
       };
       await records.put('clocks', clock);
       await records.remove('clocks', 'ann');
-      expect(await transaction('removals').select('table_name', 'id', 'audience')).toEqual([
-        { table_name: 'clocks', id: 'ann', audience: 'site:site' },
+      expect(await linesOf(transaction, 'clocks')).toEqual([
+        { id: 'ann', audience: 'site:site', is_gone: 0 },
+        { id: 'ann', audience: 'site:site', is_gone: 1 },
       ]);
       await records.put('clocks', clock);
-      expect(await transaction('removals')).toEqual([]);
+      expect((await linesOf(transaction, 'clocks')).at(-1)).toMatchObject({ is_gone: 0 });
     }));
 
   it('writes many rows as one', () =>

@@ -1,3 +1,4 @@
+import type { Instant } from '@oilcan/core/kernel';
 import {
   anyTable,
   type Change,
@@ -8,11 +9,16 @@ import {
   type Tables,
   type TableSet,
 } from '@oilcan/core/records';
-import { audienceOf, isTableName, tableNamed, tableNames, tables, visibilityKeyOf } from '@oilcan/core/registry';
+import { tableNamed, tables, tablesOfWork } from '@oilcan/core/registry';
+import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { noteAssignments } from './assignments';
+import { audiencesOfRow, type Audience } from './feed/audiences';
+import { addFeedLines, dropFeedLines, type FeedLine } from './feed/feed-lines';
+import { governsScopes, noteScopesChanged } from './feed/scopes-changed';
+import { rowsOfWorks, WorkAudiences, type MovedWork, type RowOfWork, type WrittenWork } from './feed/work-audiences';
 import { insertRows } from './insert-rows';
 import { takeRevisions } from './revisions';
+import { sqlName } from './sql-names';
 import { runAmong, runnerOf, type Run } from './statements';
 
 /** A row of any record table as SQL holds it. */
@@ -22,59 +28,25 @@ export interface StoredRow {
   readonly body: string;
 }
 
-const sqlNames = new Map<string, string>();
-
-/** `workOrders` as SQL names it: `work_orders`. */
-export function sqlName(name: string): string {
-  const known = sqlNames.get(name);
-  if (known !== undefined) return known;
-  const made = name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
-  sqlNames.set(name, made);
-  return made;
-}
-
-const tableBySqlName = new Map(tableNames.map((name) => [sqlName(name), name]));
-
-export function tableOfSqlName(name: string): TableName {
-  const table = tableBySqlName.get(name) ?? name;
-  if (!isTableName(table)) throw new Error(`There is no table ${name}.`);
-  return table;
-}
-
 /** The row out of its stored form. */
 export function readRow<T extends TableName>(_table: T, stored: StoredRow): Tables[T] {
   return JSON.parse(stored.body) as Tables[T];
-}
-
-/** Whom a change concerns: `site:…`, `person:…`, or everybody. */
-export type Audience = string;
-
-const EVERYBODY: Audience = 'everybody';
-
-/** Everybody who hears of what concerns this person. */
-export function audiencesOf(person: { readonly id: string; readonly siteIds: readonly string[] }): Audience[] {
-  return [EVERYBODY, `person:${person.id}`, ...person.siteIds.map((id) => `site:${id}`)];
-}
-
-/** Whom a row of a table concerns. */
-function audiencesOfRow(table: TableName, row: Row): Audience[] {
-  const key = visibilityKeyOf(table);
-  if (key === null) return tableNamed(table).seenBy === 'nobody' ? [] : [EVERYBODY];
-  const kind = key.column === 'site' || key.column === 'sites' ? 'site' : 'person';
-  return audienceOf(table, row).map((id) => `${kind}:${id}`);
 }
 
 /** Records in SQL, within one transaction. Every row written takes the next revision. */
 export class SqlRecords implements Records {
   readonly tables: TableSet = tables;
   readonly #transaction: Knex.Transaction;
+  readonly #now: Instant | null;
   /** Whom what was written concerns. */
   readonly #audience = new Set<Audience>();
 
   #runner: Promise<Run> | undefined;
 
-  constructor(transaction: Knex.Transaction) {
+  /** @param now given where much of the past is written, of which no phone need hear what it would let go of at once */
+  constructor(transaction: Knex.Transaction, now: Instant | null = null) {
     this.#transaction = transaction;
+    this.#now = now;
   }
 
   get #run(): Promise<Run> {
@@ -115,107 +87,139 @@ export class SqlRecords implements Records {
     return this.write([{ table, id, row: null }]);
   }
 
-  /** Carries out many changes with few statements, in their order within a table. */
-  async write(changes: readonly Change[]): Promise<void> {
-    if (changes.length === 0) return;
-    const losses = await this.#lossesOf(changes);
-    const count = changes.length + losses.size;
-    let revision = (await takeRevisions(await this.#run, count)) - count;
-    const byTable = new Map<TableName, (Change & { revision: number })[]>();
-    for (const change of changes) {
-      const losing = losses.get(`${change.table}/${change.id}`);
-      if (losing !== undefined) {
-        // Whom a row leaves is told just before the others hear what it is now.
-        losses.delete(`${change.table}/${change.id}`);
-        revision += 1;
-        await this.#noteRemovals(change.table, change.id, losing, revision);
-      }
+  /** Carries out many changes with few statements, and notes for each whom it concerns. Of a row that is named twice, the last holds. */
+  async write(given: readonly Change[]): Promise<void> {
+    if (given.length === 0) return;
+    const run = await this.#run;
+    const changes = [...new Map(given.map((change) => [keyOf(change), change])).values()];
+    const before = await this.#rowsBefore(changes);
+    const works = await this.#workAudiences(changes, before);
+    const planned = changes.map((change) => this.#planned(change, before.get(keyOf(change)), works));
+    const written = new Set(changes.map(keyOf));
+    const moved = await movesOf(run, works.moved, written);
+
+    const count = sumOf(planned.map(({ leaves, stands }) => leaves.length + stands)) + moved.length;
+    let revision = count === 0 ? 0 : (await takeRevisions(run, count)) - count;
+    const lines: FeedLine[] = [];
+    const rows = new Map<TableName, StoredChange[]>();
+    for (const { change, leaves, stands, audiences } of planned) {
+      const { table, id, row } = change;
+      // Whom a row leaves is told just before the others hear what it is now.
+      for (const audience of leaves) lines.push({ audience, revision: (revision += 1), table, id, isGone: true });
+      if (stands === 0) continue;
       revision += 1;
-      const list = byTable.get(change.table) ?? [];
-      byTable.set(change.table, list);
-      list.push({ ...change, revision });
+      for (const audience of audiences) lines.push({ audience, revision, table, id, isGone: row === null });
+      const ofTable = rows.get(table) ?? [];
+      rows.set(table, ofTable);
+      ofTable.push({ ...change, revision });
     }
-    for (const [table, ofTable] of byTable) {
-      const puts = ofTable.filter((change) => change.row !== null);
-      const removals = ofTable.filter((change) => change.row === null);
-      if (puts.length > 0) await this.#upsert(table, puts);
-      if (puts.length > 0) await this.#forgetRemovals(table, puts);
-      for (const removal of removals) await this.#removeOne(table, removal.id, removal.revision);
+    for (const { audiences, table, id } of moved) {
+      revision += 1;
+      for (const audience of audiences) lines.push({ audience, revision, table, id, isGone: false });
     }
+    for (const [table, ofTable] of rows) await this.#store(run, table, ofTable);
+    await addFeedLines(run, lines);
+    for (const { audience } of lines) this.#audience.add(audience);
+    if (changes.some(({ table }) => governsScopes(table))) await noteScopesChanged(run, revision);
   }
 
-  async #upsert(table: TableName, puts: readonly (Change & { revision: number })[]): Promise<void> {
+  /** Rows that go, and those of which somebody may lose sight, as they are until now. */
+  async #rowsBefore(changes: readonly Change[]): Promise<Map<string, Row>> {
+    const before = new Map<string, Row>();
+    const wanted = new Map<TableName, string[]>();
+    for (const { table, id, row } of changes) {
+      if (row !== null && tableNamed(table).audienceIsFixed) continue;
+      wanted.set(table, [...(wanted.get(table) ?? []), id]);
+    }
+    for (const [table, ids] of wanted)
+      for (const row of await this.getMany(table, ids)) before.set(`${table}/${row.id}`, row);
+    return before;
+  }
+
+  async #workAudiences(changes: readonly Change[], before: ReadonlyMap<string, Row>): Promise<WorkAudiences> {
+    const written = changes.flatMap((change): WrittenWork[] => {
+      if (change.table !== 'workOrders' || change.row === null) return [];
+      const was = before.get(keyOf(change)) as WorkOrder | undefined;
+      return [{ before: was, after: change.row, isOutlived: this.#isOutlived(change) }];
+    });
+    const on = changes.flatMap((change) => {
+      const row = change.row ?? before.get(keyOf(change));
+      return row === undefined ? [] : (workOfRow(change.table, row) ?? []);
+    });
+    return WorkAudiences.of(await this.#run, on, written);
+  }
+
+  /** Whom a change concerns, and who sees the row no more. */
+  #planned(change: Change, before: Row | undefined, works: WorkAudiences): PlannedChange {
+    const { table, row } = change;
+    if (row === null && before === undefined) return { change, leaves: [], stands: 0, audiences: [] };
+    const ofNow = row === null ? [] : audiencesIn(table, row, works);
+    const ofBefore = before === undefined ? [] : audiencesIn(table, before, works);
+    if (row === null) return { change, leaves: [], stands: 1, audiences: ofBefore };
+    // What is too old to be carried when it is first written is of interest to nobody.
+    if (before === undefined && this.#isOutlived(change)) return { change, leaves: [], stands: 1, audiences: [] };
+    return { change, leaves: ofBefore.filter((each) => !ofNow.includes(each)), stands: 1, audiences: ofNow };
+  }
+
+  #isOutlived({ table, row }: Change): boolean {
+    if (this.#now === null || row === null) return false;
+    return tableNamed(table).isOutlived?.(row, this.#now) ?? false;
+  }
+
+  async #store(run: Run, table: TableName, changes: readonly StoredChange[]): Promise<void> {
+    const gone = changes.filter(({ row }) => row === null).map(({ id }) => id);
+    await runAmong(run, gone, (some) => `DELETE FROM ${sqlName(table)} WHERE id IN (${some})`);
     const indexes = Object.entries(anyTable(this.tables, table).indexes);
     const columns = ['id', 'revision', 'body', ...indexes.map(([index]) => sqlName(index))];
-    // A statement may not name a row twice: of one that was written twice, the last holds.
-    const last = new Map(puts.map((put) => [put.id, put]));
-    for (const { row } of last.values())
-      if (row !== null) for (const each of audiencesOfRow(table, row)) this.#audience.add(each);
-    const rows = [...last.values()].map(({ id, row, revision }) => [
-      id,
-      revision,
-      JSON.stringify(row),
-      ...indexes.map(([, keyOf]) => (row === null ? null : keyOf(row))),
-    ]);
-    await insertRows(await this.#run, sqlName(table), columns, rows, 'id');
-    const works = puts.flatMap((change) => (change.table === 'workOrders' && change.row !== null ? [change.row] : []));
-    if (works.length > 0) await noteAssignments(this.#transaction, works);
-  }
-
-  /** By `table/id`: those who saw a row, and do not see what it becomes. */
-  async #lossesOf(changes: readonly Change[]): Promise<Map<string, readonly Audience[]>> {
-    const losses = new Map<string, readonly Audience[]>();
-    const tables = new Set(
-      changes.flatMap(({ table, row }) => (row === null || tableNamed(table).audienceIsFixed ? [] : [table])),
+    const rows = changes.flatMap(({ id, row, revision }) =>
+      row === null ? [] : [[id, revision, JSON.stringify(row), ...indexes.map(([, keyOfRow]) => keyOfRow(row))]],
     );
-    for (const table of tables) {
-      const after = new Map(
-        changes.flatMap(({ table: of, id, row }) => (of === table && row !== null ? [[id, row] as const] : [])),
-      );
-      for (const before of await this.getMany(table, [...after.keys()])) {
-        const row = after.get(before.id);
-        if (row === undefined) continue;
-        const stays = audiencesOfRow(table, row);
-        const losing = audiencesOfRow(table, before).filter((each) => !stays.includes(each));
-        if (losing.length > 0) losses.set(`${table}/${before.id}`, losing);
-      }
-    }
-    return losses;
-  }
-
-  /** Whoever sees a row again is not told any more that it went. */
-  async #forgetRemovals(table: TableName, puts: readonly Change[]): Promise<void> {
-    if (tableNamed(table).audienceIsFixed) return;
-    const rows = new Map(puts.map(({ id, row }) => [id, row]));
-    const gone = await runAmong<{ id: string; audience: Audience }>(
-      await this.#run,
-      [...rows.keys()],
-      (places) => `SELECT id, audience FROM removals WHERE table_name = ? AND id IN (${places})`,
-      [sqlName(table)],
-    );
-    for (const { id, audience } of gone) {
-      const row = rows.get(id);
-      if (row === undefined || row === null || !audiencesOfRow(table, row).includes(audience)) continue;
-      await this.#transaction('removals')
-        .where({ table_name: sqlName(table), id, audience })
-        .delete();
-    }
-  }
-
-  async #removeOne(table: TableName, id: string, revision: number): Promise<void> {
-    const row = await this.get(table, id);
-    if (row === undefined) return;
-    await this.#transaction(sqlName(table)).where('id', id).delete();
-    await this.#noteRemovals(table, id, audiencesOfRow(table, row), revision);
-  }
-
-  async #noteRemovals(table: TableName, id: string, audiences: readonly Audience[], revision: number): Promise<void> {
-    for (const audience of audiences) {
-      this.#audience.add(audience);
-      await this.#transaction('removals')
-        .insert({ table_name: sqlName(table), id, audience, revision })
-        .onConflict(['table_name', 'id', 'audience'])
-        .merge();
-    }
+    await insertRows(run, sqlName(table), columns, rows, 'id');
   }
 }
+
+type StoredChange = Change & { readonly revision: number };
+
+/** A change with whom it concerns. */
+interface PlannedChange {
+  readonly change: Change;
+  /** Those who saw the row, and do not see what it becomes: each hears of it under a revision of its own. */
+  readonly leaves: readonly Audience[];
+  /** 1 where anything is written, which takes a revision; 0 where what is to go is not there. */
+  readonly stands: 0 | 1;
+  readonly audiences: readonly Audience[];
+}
+
+const keyOf = ({ table, id }: Pick<Change, 'table' | 'id'>): string => `${table}/${id}`;
+const sumOf = (numbers: readonly number[]): number => numbers.reduce((sum, each) => sum + each, 0);
+
+/** The work order with which a row is carried; null where it is carried for itself. */
+function workOfRow(table: TableName, row: Row): string | null {
+  const { carried, indexes } = tableNamed(table);
+  return carried === 'withWork' ? (indexes['workOrder']?.(row) ?? null) : null;
+}
+
+function audiencesIn(table: TableName, row: Row, works: WorkAudiences): readonly Audience[] {
+  const work = workOfRow(table, row);
+  return work === null ? audiencesOfRow(table, row) : works.ofWork(work);
+}
+
+/** What was recorded on work before it came to new audiences, for these; whom it leaves lets go of it with the work. */
+async function movesOf(
+  run: Run,
+  moved: readonly MovedWork[],
+  written: ReadonlySet<string>,
+): Promise<{ readonly table: TableName; readonly id: string; readonly audiences: readonly Audience[] }[]> {
+  const ofWork = new Map(moved.filter(({ wasThere }) => wasThere).map((each) => [each.id as string, each]));
+  const rows = await rowsOfWorks(run, [...ofWork.keys()]);
+  for (const { removed, id: work } of ofWork.values())
+    for (const audience of removed)
+      for (const table of tablesOfWork) await dropFeedLines(run, audience, table, idsOf(rows, table, work));
+  return rows.flatMap(({ table, id, work }) => {
+    const audiences = ofWork.get(work)?.added ?? [];
+    return audiences.length === 0 || written.has(keyOf({ table, id })) ? [] : [{ table, id, audiences }];
+  });
+}
+
+const idsOf = (rows: readonly RowOfWork[], table: TableName, work: string): string[] =>
+  rows.flatMap((row) => (row.table === table && row.work === work ? [row.id] : []));

@@ -5,7 +5,8 @@ import type { WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
 import type { FoundText } from '../database/dialect';
 import { textsOf } from '../database/dialects';
-import { readRow, sqlName, type StoredRow } from '../database/sql-records';
+import { sqlName } from '../database/sql-names';
+import { readRow, type StoredRow } from '../database/sql-records';
 
 /** So many work orders are read at once. */
 const AT_ONCE = 400;

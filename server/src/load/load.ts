@@ -50,7 +50,7 @@ export async function loadRows(database: Knex, lines: Readable, { files, clock }
   const flush = async (): Promise<void> => {
     await whenFree(() =>
       database.transaction(async (transaction) => {
-        const records = new SqlRecords(transaction);
+        const records = new SqlRecords(transaction, instantFromMillis(clock()));
         await records.write(waiting);
         if (waiting.some(({ table }) => table === 'people')) await letLeadsRead(transaction, records);
         await checkPlans(records, waiting, lineNumber);

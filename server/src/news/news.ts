@@ -1,6 +1,6 @@
 import type { ServerResponse } from 'node:http';
 import type { Revision } from '@oilcan/core/sync';
-import type { Audience } from '../database/sql-records';
+import type { Audience } from '../database/feed/audiences';
 
 /** Keeps proxies and phones from taking a quiet line for a dead one. */
 const HEARTBEAT_MILLISECONDS = 25_000;

@@ -12,7 +12,8 @@ import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
 import type { Entry, WorkOrder } from '@oilcan/core/work';
 import type { Knex } from 'knex';
-import { readRow, sqlName, type SqlRecords, type StoredRow } from '../database/sql-records';
+import { sqlName } from '../database/sql-names';
+import { readRow, type SqlRecords, type StoredRow } from '../database/sql-records';
 import { runAmong, runnerOf } from '../database/statements';
 import { worksTouchedBy } from '../past/note-past';
 

@@ -40,7 +40,7 @@ describe('what a phone knows under load', () => {
     let time = Date.parse('2026-11-23T12:00:00Z');
     const look = (): number => (time -= 1_000);
     const queue = new PushQueue(database, look);
-    const ask = () => pull(database, bob, 0, true, look);
+    const ask = () => pull(database, bob, { since: 0, isFilling: true }, look);
     // More than are written together, so that some wait while others ask.
     const pushing = jobs.map((id) => queue.push({ person: lea, operations: dropping(id) }));
     const pulls = await Promise.all(jobs.map(ask));

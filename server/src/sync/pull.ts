@@ -5,57 +5,60 @@ import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
 import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
-import { currentRevision, revisionWithin } from '../database/revisions';
-import { readRow, sqlName, type StoredRow } from '../database/sql-records';
+import { feedAfter, feedFloor } from '../database/feed/feed-lines';
+import { readRow, type StoredRow } from '../database/sql-records';
+import { sqlName } from '../database/sql-names';
 import { runnerOf } from '../database/statements';
-import { rowsSince } from './rows-since';
-import { scopeOf } from './scope';
+import { changesOf } from './changes-of-lines';
+import { scopeOf, scopeWithin, standingWithin } from './scope';
 
-/** A phone that is so many revisions behind begins anew: what it carries is less than what it would look through. */
-const FAR_BEHIND = 20_000;
 /** The scope of nobody: a phone that hears it fetches everything that it carries once more. */
 const ANEW = 'anew';
 
-/** How much is answered at once; smaller in simulations, so that they come upon what is rare. */
-export interface PullSizes {
-  readonly pageRows: number;
-  readonly farBehind: number;
-}
-
-interface PullOptions extends PullSizes {
+/** What a phone asks for. */
+export interface Asked {
+  /** Up to which revision it knows everything. */
+  readonly since: Revision;
+  /** Whether it is being filled for the first time, and has nothing of which it could hear that it is gone. */
+  readonly isFilling: boolean;
   /** The version of the protocol that the phone and this server agreed on. */
-  readonly version: number;
+  readonly version?: number;
+  /** Given to hear only of what came with later versions than this, which the phone could not read before. */
+  readonly tablesAfter?: number;
+  /** How many lines are looked at for one answer; fewer in simulations, so that they come upon what is rare. */
+  readonly pageRows?: number;
 }
 
-/** One page of what changed since a revision, in the order in which it changed, as far as the person may see it. */
-export async function pull(
-  database: Knex,
-  person: Person,
-  since: Revision,
-  isFilling: boolean,
-  clock: Clock,
-  { version = PROTOCOL.newest, pageRows = PULL_PAGE_ROWS, farBehind = FAR_BEHIND }: Partial<PullOptions> = {},
-): Promise<PullAnswer> {
-  const scope = await scopeOf(database, person, version);
-  // Before anything is read: what is written after it is stamped later, and is not known to who reads this.
-  const now = instantFromMillis(clock());
-  const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now, version };
-  const behind = (await currentRevision(database)) - since;
-  if (behind <= 0) return nothing;
-  // Who has no site or no role has nothing to do here, and sees nothing: what their phone had, it lets go of with the scope.
-  if (!isHere(person)) return { ...nothing, revision: since + behind };
-  if (behind > farBehind && since > 0 && !isFilling) return { ...nothing, scope: ANEW };
+/**
+ * One page of what changed since a revision, in the order in which it changed, as far as the person may see it: a range of the feed,
+ * and the rows that it names as they are now. The first fill is the same from 0 on.
+ */
+export function pull(database: Knex, person: Person, asked: Asked, clock: Clock): Promise<PullAnswer> {
+  const { since, isFilling, version = PROTOCOL.newest, pageRows = PULL_PAGE_ROWS } = asked;
   const read = async (transaction: Knex.Transaction): Promise<PullAnswer> => {
-    // Once more, since the transaction waited for those before it, and contains what they wrote.
+    // Before anything is read: whatever came in before it, these rows tell.
     const now = instantFromMillis(clock());
     const run = await runnerOf(transaction);
-    const newest = await revisionWithin(run);
-    const found = await rowsSince(run, { scope, since, now, isFilling, limit: pageRows + 1 });
-    const page = found.slice(0, pageRows);
-    const hasMore = found.length > pageRows;
-    const revision = hasMore ? (page.at(-1)?.revision ?? newest) : newest;
-    const changes = page.map(({ change }) => change).filter((change) => isKnownAt(change, version));
-    return { changes, revision, hasMore, scope: scope.name, now, version };
+    const { newest, scopesSince } = await standingWithin(run);
+    const scope = await scopeWithin(database, run, scopesSince, person, version);
+    const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now, version };
+    // It knows what is not there: the database was put back to an earlier state.
+    if (since > newest) return { ...nothing, scope: ANEW };
+    if (since === newest) return nothing;
+    // Who has no site or no role has nothing to do here, and sees nothing: what their phone had, it lets go of with the scope.
+    if (!isHere(person)) return { ...nothing, revision: newest };
+    if (since > 0 && !isFilling && (await feedFloor(run, scope.audiences)) > since) return { ...nothing, scope: ANEW };
+    const { lines, hasMore } = await feedAfter(run, scope.audiences, since, pageRows);
+    const isFirst = isFilling && since === 0;
+    const of = { viewer: scope.viewer, version, knownAt: asked.tablesAfter ?? null, now, isFilling, isFirst };
+    return {
+      changes: await changesOf(run, lines, of),
+      revision: hasMore ? (lines.at(-1)?.revision ?? newest) : newest,
+      hasMore,
+      scope: scope.name,
+      now,
+      version,
+    };
   };
   return database.transaction(read, { readOnly: true });
 }

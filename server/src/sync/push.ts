@@ -18,7 +18,8 @@ import { endAccountsOfLeavers } from '../accounts/end-account';
 import { letLeadsRead } from '../load/let-leads-read';
 import { queueCopies } from '../copies/deliver-copies';
 import { revisionWithin } from '../database/revisions';
-import { SqlRecords, type Audience } from '../database/sql-records';
+import type { Audience } from '../database/feed/audiences';
+import { SqlRecords } from '../database/sql-records';
 import { runAmong, runnerOf, type Run } from '../database/statements';
 import { mayNameFile } from '../files/known-files';
 import { isLogged, isLoggedAs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
@@ -30,7 +31,6 @@ import { queueGuestMails } from '../guests/guest-mails';
 import { noteReviews } from '../review/note-reviews';
 import { noteDerived } from '../derived';
 import { primeForOperations } from './prime';
-import { rowsOfNewlyCarried } from './newly-carried';
 
 /** Checks the envelope of a push; the operations in it are applied one by one. */
 export function checkEnvelope(
@@ -147,7 +147,7 @@ export async function pushWithin(
   const changes = await withLeadsReading(transaction, batch.changes());
   const told = await noticesOfPush(transaction, records, changes, person.id, now);
   await queueGuestMails(transaction, records, changes);
-  await records.write([...changes, ...(await rowsOfNewlyCarried(records, changes)), ...told]);
+  await records.write([...changes, ...told]);
   await queueCopies(transaction, changes);
   const endedSessions = await endAccountsOfLeavers(transaction, changes);
   if (endedSessions.size > 0) await letLeadsRead(transaction, records);

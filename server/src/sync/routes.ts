@@ -5,10 +5,10 @@ import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
-import { audiencesOf } from '../database/sql-records';
 import { numbersOf } from '../numbers/lend-numbers';
 import type { News } from '../news/news';
 import { pull, readWork } from './pull';
+import { scopeOf } from './scope';
 import { checkEnvelope } from './push';
 import { PushQueue } from './push-queue';
 
@@ -21,6 +21,7 @@ const pullSchema = yup
       .matches(RANGE, 'A version of the protocol is a number, a range of them is like 6-7.')
       .required('Say which protocol you speak.'),
     device: yup.string().max(64),
+    tablesAfter: yup.number().integer().min(0, 'tablesAfter is a version of the protocol.'),
   })
   .noUnknown()
   .required();
@@ -86,7 +87,9 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
     },
   );
 
-  server.get<{ Querystring: { since: number; filling: boolean; protocol: string; device?: string } }>(
+  server.get<{
+    Querystring: { since: number; filling: boolean; protocol: string; device?: string; tablesAfter?: number };
+  }>(
     '/sync',
     {
       schema: {
@@ -97,10 +100,15 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
     },
     async (request, reply) => {
       const person = await server.personOf(request);
-      const { since, filling, protocol, device } = request.query;
+      const { since, filling, protocol, device, tablesAfter } = request.query;
       const version = agreeOn(readRange(protocol));
       reply.header('cache-control', 'no-store');
-      const answer = await pull(database, person, since, filling, clock, { version });
+      const answer = await pull(
+        database,
+        person,
+        { since, isFilling: filling, version, ...(tablesAfter === undefined ? {} : { tablesAfter }) },
+        clock,
+      );
       if (answer.hasMore || device === undefined) return answer;
       return { ...answer, numbers: await numbersOf(database, device, person, answer.now) };
     },
@@ -134,6 +142,7 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
     },
     async (request, reply) => {
       const { person, session } = await server.sessionOf(request);
+      const { audiences } = await scopeOf(database, person);
       reply.hijack();
       reply.raw.writeHead(200, {
         'content-type': 'text/event-stream; charset=utf-8',
@@ -141,7 +150,7 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
         connection: 'keep-alive',
         'x-accel-buffering': 'no',
       });
-      news.listen(reply.raw, { audiences: new Set(audiencesOf(person)), session });
+      news.listen(reply.raw, { audiences: new Set(audiences), session });
     },
   );
 }

@@ -1,49 +1,103 @@
 import { createHash } from 'node:crypto';
 import { isHere, type Crew, type Person } from '@oilcan/core/people';
 import type { Viewer } from '@oilcan/core/records';
+import type { Revision } from '@oilcan/core/sync';
 import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
-import { NEWEST_VERSION } from '@oilcan/core/registry';
-import { PROTOCOL } from '@oilcan/core/sync';
 import { carriesWholeFor } from '@oilcan/core/work';
 import type { Knex } from 'knex';
+import { audiencesOf, type Audience } from '../database/feed/audiences';
+import { SCOPES_COUNTER } from '../database/feed/scopes-changed';
 import { readRow, type StoredRow } from '../database/sql-records';
+import { runnerOf, type Run } from '../database/statements';
 
 /** What a person may see and carries, and its name: when that changes, the phone begins anew. */
 export interface Scope {
   readonly name: string;
   readonly siteIds: readonly string[];
   readonly wholeFor: 'all' | readonly string[];
-  readonly person: Person;
   readonly viewer: Viewer;
-  /** The version of the protocol on which phone and server agreed. */
-  readonly version: number;
+  readonly audiences: readonly Audience[];
+}
+
+/**
+ * Phones of before this version fetched everything anew with each table that came; what came after it, a phone fetches by itself
+ * (`tablesAfter` of a pull).
+ */
+const LAST_VERSION_IN_NAME = 16;
+
+/** How far the database is, and since when what decides the scopes stands. */
+export interface Standing {
+  readonly newest: Revision;
+  readonly scopesSince: Revision;
+}
+
+export async function standingWithin(run: Run): Promise<Standing> {
+  const counters = await run<{ name: string; value: number | string }>(
+    'SELECT name, value FROM counters WHERE name IN (?, ?)',
+    ['revision', SCOPES_COUNTER],
+  );
+  const valueOf = (name: string): Revision => Number(counters.find((each) => each.name === name)?.value ?? 0);
+  return { newest: valueOf('revision'), scopesSince: valueOf(SCOPES_COUNTER) };
+}
+
+/** What decides the scopes of everybody. */
+interface Governing {
+  readonly since: Revision;
+  readonly identity: string;
+  readonly crews: readonly Crew[];
+  readonly settings: Settings | undefined;
+}
+
+/** As last read from each database: few rows, which every pull needs and which hardly ever change. */
+const lastRead = new WeakMap<Knex, Governing>();
+
+async function governingOf(database: Knex, run: Run, since: Revision): Promise<Governing> {
+  const known = lastRead.get(database);
+  if (known?.since === since) return known;
+  const [identity] = await run<{ id: string }>('SELECT id FROM identity', []);
+  const crews = await run<StoredRow>('SELECT body FROM crews ORDER BY id', []);
+  const [settings] = await run<StoredRow>('SELECT body FROM settings WHERE id = ?', [SETTINGS_ID]);
+  const read: Governing = {
+    since,
+    identity: identity?.id ?? '',
+    crews: crews.map((each) => readRow('crews', each)),
+    settings: settings === undefined ? undefined : readRow('settings', settings),
+  };
+  lastRead.set(database, read);
+  return read;
 }
 
 /** The scope of a person in this database, for a phone that speaks a version of the protocol. */
-export async function scopeOf(database: Knex, person: Person, version: number = PROTOCOL.newest): Promise<Scope> {
-  const identity: { id: string } | undefined = await database('identity').first('id');
-  const crews: StoredRow[] = await database<StoredRow>('crews').select('id', 'revision', 'body');
-  const carried = carriesWholeFor(
-    person,
-    crews.map((each): Crew => readRow('crews', each)),
-  );
-  const wholeFor = carried === 'all' ? carried : [...carried].sort();
-  const siteIds = [...person.siteIds].sort();
-  const viewer = viewerOf(person, await settingsOf(database));
-  // A phone that was brought up to date fetches what it could not know before.
-  const rowsOf = Math.min(version, NEWEST_VERSION);
-  const named = JSON.stringify([identity?.id, siteIds, wholeFor, [...viewer.mayKnow], rowsOf, isHere(person)]);
-  return {
-    name: createHash('sha256').update(named).digest('hex').slice(0, 16),
-    siteIds,
-    wholeFor,
-    person,
-    viewer,
-    version,
-  };
+export async function scopeOf(database: Knex, person: Person, version?: number): Promise<Scope> {
+  const run = await runnerOf(database);
+  return scopeWithin(database, run, (await standingWithin(run)).scopesSince, person, version);
 }
 
-async function settingsOf(database: Knex): Promise<Settings | undefined> {
-  const stored: StoredRow | undefined = await database<StoredRow>('settings').where('id', SETTINGS_ID).first();
-  return stored === undefined ? undefined : readRow('settings', stored);
+/**
+ * As `scopeOf`, within a transaction.
+ *
+ * @param database of which it is a transaction
+ * @param since the revision since which what decides the scopes stands
+ */
+export async function scopeWithin(
+  database: Knex,
+  run: Run,
+  since: Revision,
+  person: Person,
+  version: number = LAST_VERSION_IN_NAME,
+): Promise<Scope> {
+  const { identity, crews, settings } = await governingOf(database, run, since);
+  const carried = carriesWholeFor(person, crews);
+  const wholeFor = carried === 'all' ? carried : [...carried].sort();
+  const siteIds = [...person.siteIds].sort();
+  const viewer = viewerOf(person, settings);
+  const named = Math.min(version, LAST_VERSION_IN_NAME);
+  const text = JSON.stringify([identity, siteIds, wholeFor, [...viewer.mayKnow], named, isHere(person)]);
+  return {
+    name: createHash('sha256').update(text).digest('hex').slice(0, 16),
+    siteIds,
+    wholeFor,
+    viewer,
+    audiences: audiencesOf({ id: person.id, siteIds, wholeFor }),
+  };
 }

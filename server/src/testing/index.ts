@@ -1,5 +1,6 @@
 /** The server's side of synchronization without its routes, for tests of any package; never part of what ships. */
-export { SqlRecords, sqlName } from '../database/sql-records';
+export { sqlName } from '../database/sql-names';
+export { SqlRecords } from '../database/sql-records';
 export { mayNameFile, noteFile } from '../files/known-files';
 export { numbersOf } from '../numbers/lend-numbers';
 export { DueWork } from '../plans/make-due-work';

@@ -97,7 +97,7 @@ export class TestServer {
   }
 
   async #pull(since: number, isFilling: boolean, device: string | null, person: Person): Promise<PullAnswer> {
-    const answer = await pull(this.#database, person, since, isFilling, () => toMillis(this.now()));
+    const answer = await pull(this.#database, person, { since, isFilling }, () => toMillis(this.now()));
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.#database, device, person, this.now()) };
   }
@@ -130,7 +130,8 @@ export class TestServer {
         .select('id', 'body');
       changes.push(...stored.map(({ id, body }) => changeOf(table, id, JSON.parse(body) as Row)));
     }
-    const gone: { table_name: string; id: string }[] = await this.#database('removals')
+    const gone: { table_name: string; id: string }[] = await this.#database('feed')
+      .where('is_gone', 1)
       .where('revision', '>', this.#mirrored)
       .select('table_name', 'id');
     for (const { table_name, id } of gone) {

@@ -1,6 +1,7 @@
 import knex, { type Knex } from 'knex';
 import { anAsset, aWorkOrder, bob, noon } from '@oilcan/core/testing';
-import { asId, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, instantFromMillis, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
+import { fillFeed } from '../feed/fill-feed';
 import { bringShapesUpToDate } from '../shapes';
 import { bringTextsUpToDate } from '../../find/note-texts';
 import { bringPastUpToDate } from '../../past/note-past';
@@ -52,7 +53,7 @@ describe('a database of the first version', () => {
       outcome: '{"ok":true}',
       revision: 1,
     });
-    await database.migrate.latest({ migrationSource: migrations });
+    await migrateTo('019-followed-machines');
     expect(await database('assignments').orderBy(['work_order', 'assignee'])).toEqual([
       { work_order: 'w-1', assignee: 'ann' },
       { work_order: 'w-2', assignee: 'bob' },
@@ -128,7 +129,7 @@ describe('a database that came all the way from the first version', () => {
   /** Rows as they are now, by table and id, with the columns by which they are found. */
   async function rowsOf(of: Knex): Promise<Record<string, unknown>> {
     const rows: Record<string, unknown> = {};
-    for (const table of ['past_jobs', 'assignments', ...Object.keys(asOfTheFirstVersion), 'rates']) {
+    for (const table of ['past_jobs', 'work_audiences', ...Object.keys(asOfTheFirstVersion), 'rates']) {
       const stored: Record<string, unknown>[] = await of(table);
       for (const { revision: _revision, body, ...columns } of stored) {
         const key = `${table}/${String(columns['id'] ?? Object.values(columns).join('@'))}`;
@@ -138,19 +139,26 @@ describe('a database that came all the way from the first version', () => {
     return rows;
   }
 
+  /** What phones are told to fetch. */
+  const feedOf = (of: Knex): Promise<object[]> =>
+    of('feed').where('is_gone', 0).orderBy(['audience', 'table_name', 'id']).select('audience', 'table_name', 'id');
+
   it('has the shape of a fresh one, and gives what a fresh one gives', async () => {
     await migrateTo('001-first-tables');
     for (const [table, rows] of Object.entries(asOfTheFirstVersion)) await database(table).insert(rows);
     await database.migrate.latest({ migrationSource: migrations });
     await bringShapesUpToDate(database);
+    const now = instantFromMillis(testClock()());
+    await fillFeed(database, now);
     await bringPastUpToDate(database);
     await bringTextsUpToDate(database);
     const fresh = await openDatabase(':memory:', testClock());
-    await fresh.transaction((transaction) => new SqlRecords(transaction).write(asOfNow));
+    await fresh.transaction((transaction) => new SqlRecords(transaction, now).write(asOfNow));
     await fresh('counters').where('name', 'past_version').delete();
     await bringPastUpToDate(fresh);
     expect(await shapeOf(database)).toEqual(await shapeOf(fresh));
     expect(await rowsOf(database)).toEqual(await rowsOf(fresh));
+    expect(await feedOf(database)).toEqual(await feedOf(fresh));
     await fresh.destroy();
   });
 });

@@ -17,6 +17,7 @@ import { calendarLinks } from './016-calendar-links';
 import { reports } from './017-reports';
 import { hazardsAndPrices } from './018-hazards-and-prices';
 import { followedMachines } from './019-followed-machines';
+import { feed } from './020-feed';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -45,6 +46,7 @@ const all: readonly Migration[] = [
   reports,
   hazardsAndPrices,
   followedMachines,
+  feed,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {
