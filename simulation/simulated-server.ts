@@ -6,6 +6,7 @@ import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import {
   freshDatabase,
   DueWork,
+  keepSmall,
   mayNameFile,
   noteFile,
   numbersOf,
@@ -64,11 +65,8 @@ export class SimulatedServer {
   }
 
   async #pull(person: Person, since: number, isFilling: boolean, device: string | null): Promise<PullAnswer> {
-    const answer = await pull(
-      this.database,
-      person,
-      { since, isFilling, pageRows: PAGE_ROWS },
-      () => toMillis(this.#now()),
+    const answer = await pull(this.database, person, { since, isFilling, pageRows: PAGE_ROWS }, () =>
+      toMillis(this.#now()),
     );
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.database, device, person, answer.now) };
@@ -76,12 +74,7 @@ export class SimulatedServer {
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
   everything(person: Person): Promise<PullAnswer> {
-    return pull(
-      this.database,
-      person,
-      { since: 0, isFilling: true, pageRows: ALL_ROWS },
-      () => toMillis(this.#now()),
-    );
+    return pull(this.database, person, { since: 0, isFilling: true, pageRows: ALL_ROWS }, () => toMillis(this.#now()));
   }
 
   /** What the server does by itself as time passes; each time as one that has just been started. */
@@ -90,6 +83,7 @@ export class SimulatedServer {
       throw new Error(`${plan.id} cannot be computed.`);
     };
     await new DueWork(this.database, bad).make(toMillis(this.#now()));
+    await keepSmall(this.database, toMillis(this.#now()), () => Promise.resolve());
   }
 
   /** Copies of earlier messages that took a long way round. */

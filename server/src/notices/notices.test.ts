@@ -255,31 +255,4 @@ describe('looking at the clock', () => {
       'Seal: 8 of 9 pcs for 2 jobs',
     ]);
   });
-
-  it('lets go, once a day, of notices and mails of long ago', async () => {
-    const days = (count: number) => addMinutes(noon, count * 24 * 60);
-    const told = noticesOfLate([aWorkOrder({ dueAt: noon })], { crews: [], people: [ann] }, noon, addMinutes(noon, 1));
-    const [notice] = told;
-    if (notice === undefined) throw new Error('Nobody was told.');
-    await works.database.transaction(async (transaction) => {
-      const records = new SqlRecords(transaction);
-      await records.put('notices', { ...notice, seenAt: noon });
-      await records.put('notices', { ...notice, id: 'unseen' });
-      const mail = { id: 'm', person: ann.id, subject: 'Late', body: 'W-1', sent_at: noon };
-      await transaction('mails').insert([mail, { ...mail, id: 'new', sent_at: days(85) }]);
-    });
-    const kept = async () => {
-      const rows: { id: string }[] = await works
-        .database('notices')
-        .union(works.database('mails').select('id'))
-        .select('id');
-      return rows.map(({ id }) => id).sort();
-    };
-    await watchTime(works.database, toMillis(days(13)));
-    expect(await kept()).toHaveLength(4);
-    await watchTime(works.database, toMillis(days(14)));
-    expect(await kept()).toEqual(['m', 'new', 'unseen']);
-    await watchTime(works.database, toMillis(days(91)));
-    expect(await kept()).toEqual(['new']);
-  });
 });

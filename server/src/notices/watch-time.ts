@@ -6,7 +6,6 @@ import type { Knex } from 'knex';
 import { currentRevision } from '../database/revisions';
 import type { Audience } from '../database/feed/audiences';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
-import { clearAway } from './clear-away';
 import { allOf, writeNotices } from './notices-of-push';
 import { shortParts } from './short-parts';
 
@@ -15,8 +14,7 @@ const LOOKED_AT = 'notices_looked_at';
 const FIRST_LOOK_MILLISECONDS = 24 * 3_600_000;
 
 /**
- * Tells of what nobody did: work that became late since the last look, and parts short for tomorrow's work. Once a day it
- * lets go of what was told long ago.
+ * Tells of what nobody did: work that became late since the last look, and parts short for tomorrow's work.
  *
  * @returns the revision after it, and whom it concerns, when anybody was told
  */
@@ -34,7 +32,6 @@ export async function watchTime(
     const records = new SqlRecords(transaction);
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return null;
-    if (startOfDay(lookedAt, settings.zone) !== startOfDay(now, settings.zone)) await clearAway(transaction, now);
     const stored: StoredRow[] = await transaction<StoredRow>('work_orders').whereNull('ended').select('body');
     const works = stored.map((each): WorkOrder => readRow('workOrders', each));
     const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };

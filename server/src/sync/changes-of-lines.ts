@@ -1,11 +1,10 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { Change, Row, TableName, Viewer } from '@oilcan/core/records';
 import { isKnownAt, isSeenBy, isTableNewAfter, mayLookInto, shownTo, tableNamed } from '@oilcan/core/registry';
+import { carriedRows } from '../database/feed/carried-rows';
 import type { FeedLine } from '../database/feed/feed-lines';
-import { carriedSince } from '@oilcan/core/work';
-import { readRow, type StoredRow } from '../database/sql-records';
-import { sqlName } from '../database/sql-names';
-import { runAmong, type Run } from '../database/statements';
+import { readRow } from '../database/sql-records';
+import type { Run } from '../database/statements';
 
 /** Who reads, and how. */
 export interface Reading {
@@ -60,24 +59,10 @@ async function rowsOf(run: Run, lines: readonly Line[], now: Instant): Promise<M
   }
   const rows = new Map<string, Row>();
   for (const [table, ids] of wanted) {
-    const { text, values } = selectionOf(table, now);
-    const among = (some: string): string => `${text} AND it.id IN (${some})`;
-    for (const stored of await runAmong<StoredRow>(run, ids, among, values))
+    for (const stored of await carriedRows(run, table, ids, now))
       rows.set(`${table}/${stored.id}`, readRow(table, stored));
   }
   return rows;
-}
-
-/** What is recorded on work is carried for as long as the work is. */
-function selectionOf(table: TableName, now: Instant): { readonly text: string; readonly values: readonly string[] } {
-  const name = sqlName(table);
-  if (tableNamed(table).carried !== 'withWork')
-    return { text: `SELECT it.id, it.body FROM ${name} it WHERE 1 = 1`, values: [] };
-  return {
-    text: `SELECT it.id, it.body FROM ${name} it JOIN work_orders work ON work.id = it.work_order
-      WHERE (work.ended IS NULL OR work.ended > ?)`,
-    values: [carriedSince(now)],
-  };
 }
 
 function changeOf({ table, id }: Line, row: Row | undefined, reading: Reading): Change[] {

@@ -4,6 +4,7 @@ export { SqlRecords } from '../database/sql-records';
 export { mayNameFile, noteFile } from '../files/known-files';
 export { numbersOf } from '../numbers/lend-numbers';
 export { DueWork } from '../plans/make-due-work';
+export { keepSmall } from '../retention/nightly';
 export { pull, readWork } from '../sync/pull';
 export { push } from '../sync/push';
 export { PushQueue } from '../sync/push-queue';

@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
@@ -11,10 +12,12 @@ import { forgetGuests } from '../guests/forget-guests';
 import { deliverGuestMails } from '../guests/guest-mails';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
+import { beginsNow, keepSmall } from '../retention/nightly';
 
 const WATCH_MILLISECONDS = 60_000;
 const MAIL_MILLISECONDS = 3_000;
 const TIDY_MILLISECONDS = 3_600_000;
+const NIGHT_MILLISECONDS = 600_000;
 
 interface KeptTelling {
   readonly database: Knex;
@@ -61,6 +64,9 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     again(() => files.tidy(clock()), TIDY_MILLISECONDS);
     again(() => sweepOrphans(database, files, clock()), TIDY_MILLISECONDS);
     again(() => forgetGuests(database, clock()), TIDY_MILLISECONDS);
+    again(async () => {
+      if (await beginsNow(database, clock())) await keepSmall(database, clock(), pause);
+    }, NIGHT_MILLISECONDS);
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));
 }

@@ -1,4 +1,5 @@
 import { keyOfList, ofSite, type TablesNamed } from '../../records/table';
+import { carriedSince } from '../work/carried';
 import { filesOfIncident, type Incident } from './incident';
 
 declare module '../../records/table' {
@@ -6,6 +7,9 @@ declare module '../../records/table' {
     incidents: { row: Incident; index: 'readers' | 'number' | 'files' };
   }
 }
+
+/** Closed incidents stay on the phones of their readers for so many days. */
+const CLOSED_CARRIED_DAYS = 731;
 
 export const incidentsTables: TablesNamed<'incidents'> = {
   incidents: {
@@ -18,5 +22,6 @@ export const incidentsTables: TablesNamed<'incidents'> = {
       files: (row) => keyOfList(filesOfIncident(row)),
     },
     seenBy: 'given',
+    isOutlived: ({ closed }, now) => closed !== null && closed.at <= carriedSince(now, CLOSED_CARRIED_DAYS),
   },
 };

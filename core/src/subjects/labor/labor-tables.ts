@@ -1,4 +1,5 @@
 import { ofSite, type TablesNamed } from '../../records/table';
+import { carriedSince } from '../work/carried';
 import type { Clock } from './clock';
 import type { OtherTime } from './other-time';
 
@@ -9,6 +10,9 @@ declare module '../../records/table' {
   }
 }
 
+/** As long as times may be recorded afterwards. */
+const TIMES_CARRIED_DAYS = 366;
+
 export const laborTables: TablesNamed<'clocks' | 'otherTimes'> = {
   clocks: { ...ofSite, indexes: { site: (row) => row.siteId, workOrder: (row) => row.workOrderId } },
   // How somebody spends the day beside their work is theirs.
@@ -18,5 +22,6 @@ export const laborTables: TablesNamed<'clocks' | 'otherTimes'> = {
     seenBy: 'own',
     audienceIsFixed: true,
     indexes: { person: (row) => row.personId },
+    isOutlived: (row, now) => row.startedAt <= carriedSince(now, TIMES_CARRIED_DAYS),
   },
 };

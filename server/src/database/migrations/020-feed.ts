@@ -30,6 +30,19 @@ export const feed = {
     );
     await database.schema.dropTable('removals');
     await database.schema.dropTable('assignments');
-    await database('counters').insert({ name: 'scopes', value: 0 });
+    await database.schema.createTable('feed_days', (table) => {
+      table.string('day', 10).primary();
+      table.bigInteger('revision').notNullable();
+    });
+    await database('counters').insert([
+      { name: 'scopes', value: 0 },
+      { name: 'retention_began', value: 0 },
+    ]);
+    await database.schema.alterTable('early_operations', (table) => {
+      table.string('seen_on', 10).nullable();
+    });
+    await database.schema.alterTable('operations', (table) => {
+      table.index('received_at');
+    });
   },
 };
