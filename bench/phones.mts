@@ -44,7 +44,7 @@ async function drain(line: Line, operations: number): Promise<number> {
     database: new MemoryDatabase(),
     server: {
       push: async (sent) => JSON.parse(await line.ask('POST', '/api/operations', pushBody(sent))),
-      pull: async (since, isFilling) =>
+      pull: async ({ since, isFilling }) =>
         JSON.parse(await line.ask('GET', `/api/sync?since=${since}&filling=${isFilling}&protocol=${PROTOCOL.newest}`)),
       work: () => Promise.reject(new Error('There is nothing to look up here.')),
       received: () => Promise.reject(new Error('There are no files here.')),

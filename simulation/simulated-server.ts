@@ -16,7 +16,7 @@ import {
   SqlRecords,
 } from '@oilcan/server/testing';
 import type { Knex } from 'knex';
-import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server-link';
+import { Unreachable, type FileAnswer, type PullQuestion, type ServerLink } from '../app/src/data/server-link';
 import type { MessageFate } from './history';
 
 /** Small pages, so that answers are cut in the middle of what belongs together. */
@@ -57,17 +57,16 @@ export class SimulatedServer {
       });
     return {
       push: (operations) => deliver(() => this.#push(person, operations)),
-      pull: (since, isFilling, device) => deliver(() => this.#pull(person, since, isFilling, device)),
+      pull: (question) => deliver(() => this.#pull(person, question)),
       work: (id) => deliver(() => readWork(this.database, person, id)),
       received: (id) => deliver(() => this.#fileAnswer(id, person)),
       sendPiece: (id, from, total, piece) => deliver(() => this.#take(id, from, total, piece.length, person)),
     };
   }
 
-  async #pull(person: Person, since: number, isFilling: boolean, device: string | null): Promise<PullAnswer> {
-    const answer = await pull(this.database, person, { since, isFilling, pageRows: PAGE_ROWS }, () =>
-      toMillis(this.#now()),
-    );
+  async #pull(person: Person, { device, tablesAfter, ...question }: PullQuestion): Promise<PullAnswer> {
+    const asked = { ...question, pageRows: PAGE_ROWS, ...(tablesAfter === null ? {} : { tablesAfter }) };
+    const answer = await pull(this.database, person, asked, () => toMillis(this.#now()));
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.database, device, person, answer.now) };
   }

@@ -5,14 +5,7 @@ import type { PastOf } from '@oilcan/core/past';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { isErrorCode } from '@oilcan/core/registry';
-import {
-  PROTOCOL,
-  rangeText,
-  type LogAnswer,
-  type PullAnswer,
-  type PushAnswer,
-  type Revision,
-} from '@oilcan/core/sync';
+import { PROTOCOL, rangeText, type LogAnswer, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import type { OwedThing, WorkKind } from '@oilcan/core/work';
 import {
   answers,
@@ -24,7 +17,7 @@ import {
   type Shape,
 } from './answers';
 import { nameOf } from './name-of';
-import { Unreachable, type FileAnswer, type ServerLink } from './server-link';
+import { Unreachable, type FileAnswer, type ServerLink, type PullQuestion } from './server-link';
 
 /** How long a request may take before it counts as lost. */
 const REQUEST_MILLISECONDS = 20_000;
@@ -42,12 +35,17 @@ export const httpLink = {
       answers.push,
       json({ protocol: PROTOCOL.newest, oldest: PROTOCOL.oldest, operations }),
     ),
-  pull: (since: Revision, isFilling: boolean, device: string | null): Promise<PullAnswer> =>
-    request<PullAnswer>(
-      'GET',
-      `/api/sync?since=${since}${isFilling ? '&filling=true' : ''}&protocol=${rangeText(PROTOCOL)}${device === null ? '' : `&device=${device}`}`,
-      answers.pull,
-    ),
+  pull: ({ since, isFilling, device, tablesAfter }: PullQuestion): Promise<PullAnswer> => {
+    // Short, since it goes with every look for news.
+    const asked = [
+      `since=${since}`,
+      ...(isFilling ? ['filling=true'] : []),
+      `protocol=${rangeText(PROTOCOL)}`,
+      ...(device === null ? [] : [`device=${device}`]),
+      ...(tablesAfter === null ? [] : [`tablesAfter=${tablesAfter}`]),
+    ];
+    return request<PullAnswer>('GET', `/api/sync?${asked.join('&')}`, answers.pull);
+  },
   work: (id: WorkOrderId): Promise<{ readonly changes: readonly Change[] }> =>
     request('GET', `/api/work/${id}`, answers.work),
   received: (id: FileId): Promise<FileAnswer> => request<FileAnswer>('GET', `/api/files/${id}/received`, answers.file),

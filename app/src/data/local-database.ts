@@ -5,7 +5,7 @@ import type { NumberSeries } from '@oilcan/core/numbers';
 import { refuse, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
-import { trustedClock, type ClockMemory, type Revision } from '@oilcan/core/sync';
+import { trustedClock, VERSION_IN_SCOPES, type ClockMemory, type Revision } from '@oilcan/core/sync';
 import type { KeptOperation } from './kept-operation';
 
 /** Where the phone stands. */
@@ -22,6 +22,8 @@ export interface SyncState {
   readonly knownUntil: Instant;
   /** The revision up to which they did when they last told everything; null where the server takes no account of it. */
   readonly seenRevision: Revision | null;
+  /** Of the protocol: these rows hold whatever a phone of this version reads. */
+  readonly version: number;
   readonly clock: ClockMemory;
   /** Under which name the server knows this phone; null before anything was kept here. */
   readonly device: string | null;
@@ -39,6 +41,7 @@ export const nowhere: SyncState = {
   scope: '',
   knownUntil: NEVER,
   seenRevision: null,
+  version: VERSION_IN_SCOPES,
   clock: trustedClock,
   device: null,
   numbers: {},

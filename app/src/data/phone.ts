@@ -6,7 +6,6 @@ import {
   type OperationId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import { NUMBERS_AHEAD_LEAST, type NumberSeries } from '@oilcan/core/numbers';
 import {
   accepted,
   refuse,
@@ -19,26 +18,19 @@ import {
 } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
-import { isKnownAt } from '@oilcan/core/registry';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import {
-  DeviceClock,
-  PROTOCOL,
-  SEEN_REVISION_SINCE,
-  type DeviceClocks,
-  type PullAnswer,
-  type PushAnswer,
-} from '@oilcan/core/sync';
-import { dequal } from 'dequal';
+import { DeviceClock, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { contactAfter, isForeseen, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
-import { nowhere, refusalOf, StorageFailed, type SyncState, type LocalDatabase } from './local-database';
+import { nowhere, refusalOf, StorageFailed, type LocalDatabase } from './local-database';
 import { Unreachable, type ServerLink } from './server-link';
 import { Overlay } from './overlay';
 import type { Rules } from './rules';
+import { Receiving } from './receiving';
 import { Sending } from './sending';
 import { LocalStore } from './local-store';
+import { LentNumbers } from './lent-numbers';
 import type { OtherWindows } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -75,6 +67,8 @@ export class Phone {
   readonly #overlay = new Overlay();
   readonly #store: LocalStore;
   readonly #sending: Sending;
+  readonly #receiving: Receiving;
+  readonly #numbers: LentNumbers;
   #contact: Contact = 'unknown';
   /** Photos and the like; one is kept before the operation that names it is performed. */
   readonly files: FileQueue;
@@ -101,6 +95,16 @@ export class Phone {
         }
         await this.#replay(changes);
       },
+    });
+    this.#numbers = new LentNumbers(this.#store, parts.rules);
+    this.#receiving = new Receiving({
+      store: this.#store,
+      overlay: this.#overlay,
+      server: parts.server,
+      numbers: this.#numbers,
+      device: () => this.#device,
+      asked: (ask) => this.#asked(ask),
+      replay: (arrived) => this.#replay(arrived),
     });
     this.#sending = new Sending({
       store: this.#store,
@@ -234,7 +238,12 @@ export class Phone {
       if (person === null) throw new OilcanError('not_signed_in');
       const { operationNamed, applyOperation } = await this.#parts.rules();
       const keepsTime = mended !== null && operationNamed(name)?.mend.keepsTime === true;
-      const operation = this.#newOperation(name, await this.#numbered(name, args), person, keepsTime ? mended : null);
+      const operation = this.#newOperation(
+        name,
+        await this.#numbers.numbered(name, args),
+        person,
+        keepsTime ? mended : null,
+      );
       const applied = await applyOperation(this.view, operation, person, this.#side);
       if (!applied.outcome.ok) return applied.outcome;
       const kept: KeptOperation = { operation, sequence: this.#store.nextSequence, where: 'pending' };
@@ -244,35 +253,6 @@ export class Phone {
     });
     this.#parts.onChange();
     return made;
-  }
-
-  /** The arguments with a number that the server lent; null where none is left, until the server gives one. */
-  async #numbered(name: string, args: unknown): Promise<unknown> {
-    const { numberTakenBy } = await this.#parts.rules();
-    const wanted = numberTakenBy({ name, args });
-    if (wanted === null || typeof args !== 'object') return args;
-    const taken = await this.#numbersTaken(this.#store.everybodys);
-    return { ...args, number: this.#freeNumbers(wanted.series, taken)[0] ?? null };
-  }
-
-  /** The lent numbers that no operation of this phone has taken. */
-  #freeNumbers(series: NumberSeries, taken: ReadonlySet<string>): readonly string[] {
-    return (this.#store.syncState.numbers[series] ?? []).filter((number) => !taken.has(number));
-  }
-
-  /** The numbers that these operations took. */
-  async #numbersTaken(kept: readonly KeptOperation[]): Promise<ReadonlySet<string>> {
-    if (kept.length === 0) return new Set();
-    const { numberTakenBy } = await this.#parts.rules();
-    return new Set(kept.flatMap(({ operation }) => numberTakenBy(operation)?.number ?? []));
-  }
-
-  /** Names this device where it needs numbers; null while it has enough. */
-  async #wantsNumbers(): Promise<string | null> {
-    const series = ['workOrder', 'report'] as const;
-    const taken = await this.#numbersTaken(this.#store.everybodys);
-    const isShort = series.some((each) => this.#freeNumbers(each, taken).length < NUMBERS_AHEAD_LEAST);
-    return isShort ? this.#device : null;
   }
 
   /** Kept in one write with the numbers that are lent to it. */
@@ -340,12 +320,13 @@ export class Phone {
       this.#isAgainWanted = false;
       try {
         while (await this.#sending.pushOnce());
-        while (await this.#pullOnce());
+        while (await this.#receiving.pullOnce());
+        await this.#receiving.fetchLaterTables();
         // Small records go before large files; what a file held up goes after it.
         const passedOver = new Set<FileId>();
         while (await this.#sending.sendFile(passedOver)) {
           while (await this.#sending.pushOnce());
-          while (await this.#pullOnce());
+          while (await this.#receiving.pullOnce());
         }
         await this.#letGo();
         this.#contact = passedOver.size === 0 ? 'reached' : 'server-trouble';
@@ -359,55 +340,6 @@ export class Phone {
       }
       this.#parts.onChange();
     } while (this.#isAgainWanted);
-  }
-
-  /** Fetches one page. Returns whether there is another. */
-  async #pullOnce(): Promise<boolean> {
-    const { revision, scope, person, device } = this.#store.syncState;
-    let { isFilling } = this.#store.syncState;
-    const wantsNumbers = await this.#wantsNumbers();
-    let answer = await this.#asked(() => this.#parts.server.pull(revision, isFilling, wantsNumbers));
-    const isOtherScope = scope !== '' && answer.scope !== scope;
-    if (isOtherScope) {
-      isFilling = true;
-      answer = await this.#asked(() => this.#parts.server.pull(0, isFilling, wantsNumbers));
-    }
-    return this.#store.inTurn(async () => {
-      if (this.#store.syncState.revision !== revision || this.person?.id !== person?.id) return this.person !== null;
-      if (this.person === null) return false;
-      const syncState: SyncState = {
-        ...this.#store.syncState,
-        revision: answer.revision,
-        isFilling: isFilling && answer.hasMore,
-        scope: answer.scope,
-        ...(answer.hasMore ? {} : toldIn(answer)),
-      };
-      // Operations whose rows have come from the server need not be applied on top any more.
-      const arrived = this.kept.filter((each) => each.where === 'sent' && each.revision <= answer.revision);
-      const isForThisName = this.#store.syncState.device === device;
-      const numbers = (isForThisName ? answer.numbers : undefined) ?? this.#store.syncState.numbers;
-      const isNews = answer.changes.length > 0 || arrived.length > 0 || isFilling;
-      const isLent = !dequal(numbers, this.#store.syncState.numbers);
-      if (!isNews && !isLent && answer.revision === revision && answer.scope === scope) {
-        // Nothing new is not worth a write; that it was heard is.
-        this.#store.note({ ...syncState, numbers });
-        return false;
-      }
-      // Of what a newer server adds, this phone knows nothing until it is brought up to date.
-      const known = answer.changes.filter((change) => isKnownAt(change, PROTOCOL.newest));
-      const changes = this.#overlay.withTheirRows(known, this.person);
-      const forget = arrived.map(({ operation }) => operation.id);
-      // What was taken by operations that are forgotten now is not free again.
-      const takenNow = await this.#numbersTaken(arrived);
-      const left = Object.fromEntries(
-        Object.entries(numbers).map(([series, lent]) => [series, lent.filter((number) => !takenNow.has(number))]),
-      );
-      const standing = { ...syncState, numbers: left };
-      await this.#store.write({ changes, isWhole: isOtherScope, forget, syncState: standing });
-      if (isOtherScope) this.#overlay.begin([]);
-      await this.#replay(changes);
-      return answer.hasMore;
-    });
   }
 
   /** Removes work that ended a while ago, as the server no longer gives it to a new phone either. */
@@ -450,9 +382,4 @@ export class Phone {
   get #side(): Side {
     return { now: this.clock.now(), newNumber: null, revision: null, nextOn: this.#parts.planDates() };
   }
-}
-
-/** What is known once all that an answer tells has been read. */
-function toldIn({ now, revision, version = 0 }: PullAnswer): Pick<SyncState, 'knownUntil' | 'seenRevision'> {
-  return { knownUntil: now, seenRevision: version >= SEEN_REVISION_SINCE ? revision : null };
 }

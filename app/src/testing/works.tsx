@@ -147,11 +147,12 @@ export class TestWorks {
       'POST /api/operations': (_, { body }): Promise<PushAnswer> =>
         link.push((JSON.parse(String(body)) as { operations: Operation[] }).operations),
       'GET /api/sync': ({ searchParams }) =>
-        link.pull(
-          Number(searchParams.get('since')),
-          searchParams.get('filling') === 'true',
-          searchParams.get('device'),
-        ),
+        link.pull({
+          since: Number(searchParams.get('since')),
+          isFilling: searchParams.get('filling') === 'true',
+          device: searchParams.get('device'),
+          tablesAfter: searchParams.has('tablesAfter') ? Number(searchParams.get('tablesAfter')) : null,
+        }),
       'GET /api/find': () =>
         this.server.signal === 'none' ? Promise.reject(new TypeError()) : Promise.resolve({ works: this.found }),
       'GET /api/past': () => Promise.resolve(JSON.parse(this.past)),

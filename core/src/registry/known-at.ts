@@ -2,7 +2,7 @@ import type { Change } from '../records/records';
 import type { TableName } from '../records/table';
 import { anyEntryKind } from '../subjects/work/entry-kinds';
 import { entryKinds } from './entries';
-import { isTableName, tableNamed } from './tables';
+import { isTableName, tableNamed, tableNames } from './tables';
 
 const REPORTS_SINCE = 14;
 
@@ -22,6 +22,11 @@ export function isTableNewAfter(table: TableName, version: number): boolean {
   if (tableNamed(table).since > version) return true;
   if (table === 'notices') return version < REPORTS_SINCE;
   return table === 'entries' && Object.keys(entryKinds).some((kind) => sinceOfKind(kind) > version);
+}
+
+/** Whether anything came with later versions of the protocol than this. */
+export function isAnyNewAfter(version: number): boolean {
+  return tableNames.some((table) => isTableNewAfter(table, version));
 }
 
 const sinceOfKind = (kind: string): number => anyEntryKind(entryKinds, kind)?.since ?? 0;

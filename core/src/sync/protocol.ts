@@ -11,12 +11,21 @@ import type { Instant } from '../kernel/time/instant';
 /** With which version operations say up to which revision their person had seen what others did. */
 export const SEEN_REVISION_SINCE = 17;
 
+/** Since when a phone asks for the tables and kinds that came after the version at which it read until then. */
+export const TABLES_AFTER_SINCE = 18;
+
+/**
+ * The last version that stands in the name of a scope: a phone that was brought up to one of these fetches everything anew, since it could not
+ * ask for less. What came later it fetches by itself.
+ */
+export const VERSION_IN_SCOPES = 16;
+
 /**
  * The versions of the protocol that are spoken here. The newest rises by itself with what is added, since every table and
  * kind of entry says with which version it came, so that an older phone does not hear of it (`isKnownAt`). The oldest is
  * raised by hand, whenever an older phone could not read what it gets any more. docs/SYNC.md has what came with each.
  */
-export const PROTOCOL: ProtocolRange = { oldest: 8, newest: Math.max(NEWEST_VERSION, SEEN_REVISION_SINCE) };
+export const PROTOCOL: ProtocolRange = { oldest: 8, newest: Math.max(NEWEST_VERSION, TABLES_AFTER_SINCE) };
 
 /** The versions that one side speaks, from the oldest to the newest. */
 export interface ProtocolRange {
@@ -83,7 +92,10 @@ export interface PushAnswer {
   readonly renumbered?: readonly string[];
 }
 
-/** `GET /api/sync?since=&filling=&protocol=6-7&device=`: while the phone is filled for the first time, nothing is said of what is gone. */
+/**
+ * `GET /api/sync?since=&filling=&protocol=6-7&device=&tablesAfter=`: while the phone is filled for the first time, nothing is said of what it
+ * never had. With `tablesAfter`, only of what came with later versions of the protocol than this.
+ */
 export interface PullAnswer {
   readonly changes: readonly Change[];
   /** Pass it as the next `since`. */

@@ -1,7 +1,7 @@
 import { instantFromMillis, OilcanError, type WorkOrderId } from '@oilcan/core/kernel';
 import { isHere, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
-import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
+import { isAnyNewAfter, isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
 import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
@@ -48,6 +48,7 @@ export function pull(database: Knex, person: Person, asked: Asked, clock: Clock)
     // Who has no site or no role has nothing to do here, and sees nothing: what their phone had, it lets go of with the scope.
     if (!isHere(person)) return { ...nothing, revision: newest };
     if (since > 0 && !isFilling && (await feedFloor(run, scope.audiences)) > since) return { ...nothing, scope: ANEW };
+    if (asked.tablesAfter !== undefined && !isAnyNewAfter(asked.tablesAfter)) return { ...nothing, revision: newest };
     const { lines, hasMore } = await feedAfter(run, scope.audiences, since, pageRows);
     const isFirst = isFilling && since === 0;
     const of = { viewer: scope.viewer, version, knownAt: asked.tablesAfter ?? null, now, isFilling, isFirst };

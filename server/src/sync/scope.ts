@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { isHere, type Crew, type Person } from '@oilcan/core/people';
 import type { Viewer } from '@oilcan/core/records';
-import type { Revision } from '@oilcan/core/sync';
+import { VERSION_IN_SCOPES, type Revision } from '@oilcan/core/sync';
 import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
 import { carriesWholeFor } from '@oilcan/core/work';
 import type { Knex } from 'knex';
@@ -18,12 +18,6 @@ export interface Scope {
   readonly viewer: Viewer;
   readonly audiences: readonly Audience[];
 }
-
-/**
- * Phones of before this version fetched everything anew with each table that came; what came after it, a phone fetches by itself
- * (`tablesAfter` of a pull).
- */
-const LAST_VERSION_IN_NAME = 16;
 
 /** How far the database is, and since when what decides the scopes stands. */
 export interface Standing {
@@ -84,14 +78,14 @@ export async function scopeWithin(
   run: Run,
   since: Revision,
   person: Person,
-  version: number = LAST_VERSION_IN_NAME,
+  version: number = VERSION_IN_SCOPES,
 ): Promise<Scope> {
   const { identity, crews, settings } = await governingOf(database, run, since);
   const carried = carriesWholeFor(person, crews);
   const wholeFor = carried === 'all' ? carried : [...carried].sort();
   const siteIds = [...person.siteIds].sort();
   const viewer = viewerOf(person, settings);
-  const named = Math.min(version, LAST_VERSION_IN_NAME);
+  const named = Math.min(version, VERSION_IN_SCOPES);
   const text = JSON.stringify([identity, siteIds, wholeFor, [...viewer.mayKnow], named, isHere(person)]);
   return {
     name: createHash('sha256').update(text).digest('hex').slice(0, 16),

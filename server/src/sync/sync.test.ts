@@ -1,6 +1,5 @@
 import { addMinutes, asId, type OperationId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
-import type { Change } from '@oilcan/core/records';
 import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
 import type { LightMyRequestResponse } from 'fastify';
 import {

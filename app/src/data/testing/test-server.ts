@@ -15,7 +15,7 @@ import {
   SqlRecords,
   sqlName,
 } from '@oilcan/server/testing';
-import { Unreachable, type FileAnswer, type ServerLink } from '../server-link';
+import { Unreachable, type FileAnswer, type ServerLink, type PullQuestion } from '../server-link';
 
 type Database = Awaited<ReturnType<typeof freshDatabase>>;
 
@@ -26,6 +26,8 @@ export class TestServer {
   signal: 'good' | 'none' | 'answers lost' = 'good';
   isSessionOver = false;
   pushes = 0;
+  /** What phones asked for, in that order. */
+  readonly questions: PullQuestion[] = [];
   /** Thrown instead of an answer to a push, when it gives one. */
   failure: (operations: readonly Operation[]) => Error | null = () => null;
   readonly now: () => Instant;
@@ -60,6 +62,8 @@ export class TestServer {
   /** Another database stands at the address, as after a backup was restored: phones fetch everything anew. */
   async becomeAnother(): Promise<void> {
     await this.#database('identity').update({ id: 'another' });
+    // Read anew, as by the server that is started on it.
+    await this.#database('counters').where('name', 'scopes').increment('value', 1);
   }
 
   /** Whether everything of a file has arrived. */
@@ -72,7 +76,10 @@ export class TestServer {
   linkOf(person: Person): ServerLink {
     return {
       push: (operations) => this.#answer(() => this.#push(operations, person)),
-      pull: (since, isFilling, device) => this.#answer(() => this.#pull(since, isFilling, device, person)),
+      pull: (question) => {
+        this.questions.push(question);
+        return this.#answer(() => this.#pull(question, person));
+      },
       work: (id) => this.#answer(() => readWork(this.#database, person, id)),
       received: (id) => this.#answer(() => this.#received(id, person)),
       sendPiece: (id, from, total, piece) => this.#answer(() => this.#takePiece(id, from, total, piece, person)),
@@ -96,8 +103,9 @@ export class TestServer {
     return answer;
   }
 
-  async #pull(since: number, isFilling: boolean, device: string | null, person: Person): Promise<PullAnswer> {
-    const answer = await pull(this.#database, person, { since, isFilling }, () => toMillis(this.now()));
+  async #pull({ device, tablesAfter, ...question }: PullQuestion, person: Person): Promise<PullAnswer> {
+    const asked = tablesAfter === null ? question : { ...question, tablesAfter };
+    const answer = await pull(this.#database, person, asked, () => toMillis(this.now()));
     if (answer.hasMore || device === null) return answer;
     return { ...answer, numbers: await numbersOf(this.#database, device, person, this.now()) };
   }
