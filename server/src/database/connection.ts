@@ -18,7 +18,7 @@ export interface Wanted {
 /**
  * Opens the database and brings it up to date. Throws `DatabaseProblem` with one sentence for one that cannot be used.
  *
- * @param address an SQLite file
+ * @param address an SQLite file, or `postgres://…`
  */
 export async function connect(address: string, wanted: Wanted = {}): Promise<Knex> {
   const dialect = dialectFor(address);
@@ -31,11 +31,8 @@ export async function connect(address: string, wanted: Wanted = {}): Promise<Kne
     await dialect.check(connection, address);
     await refuseNewer(connection, address);
     if (wanted.asItIs !== true) {
-      const [, done] = await migrated(connection);
-      const count = (await migrations.getMigrations([])).length;
-      if (done.length > 0 && done.length < count)
-        wanted.onUpgrade?.(`The database ${address} was written by an older Oilcan. It is brought up to date.`);
-      await wanted.bringUpToDate?.(connection);
+      const opened = connection;
+      await dialect.oneAtATime(opened, () => bringUpToDate(opened, address, wanted));
     }
     dialect.keepPrivate(address);
     return connection;
@@ -44,6 +41,17 @@ export async function connect(address: string, wanted: Wanted = {}): Promise<Kne
     throw dialect.problemWith(address, error);
   }
 }
+
+async function bringUpToDate(connection: Knex, address: string, wanted: Wanted): Promise<void> {
+  const [, done] = await migrated(connection);
+  const count = (await migrations.getMigrations([])).length;
+  if (done.length > 0 && done.length < count)
+    wanted.onUpgrade?.(`The database ${placeOf(address)} was written by an older Oilcan. It is brought up to date.`);
+  await wanted.bringUpToDate?.(connection);
+}
+
+/** An address as it may be said: without the password that may be in it. */
+const placeOf = (address: string): string => address.replace(/\/\/[^@/]*@/, '//');
 
 /** So often, and so long apart, it is tried again where somebody else brings it up to date just now. */
 const LOCKED_TRIES = 20;
@@ -74,6 +82,6 @@ async function refuseNewer(connection: Knex, database: string): Promise<void> {
   const known = new Set((await migrations.getMigrations([])).map((each) => migrations.getMigrationName(each)));
   const done: string[] = await connection('knex_migrations').pluck('name');
   if (done.some((name) => !known.has(name))) {
-    throw new DatabaseProblem(`The database ${database} was written by a newer Oilcan. Update this one first.`);
+    throw new DatabaseProblem(`The database ${placeOf(database)} was written by a newer Oilcan. Update this one first.`);
   }
 }

@@ -39,6 +39,8 @@ export interface Dialect {
   readonly texts: TextIndex;
   /** Throws `DatabaseProblem` for one that is damaged, or belongs to something else. */
   readonly check: (connection: Knex, address: string) => Promise<void>;
+  /** Does something that no two programs may do to the database at the same time: they wait for one another. */
+  readonly oneAtATime: <T>(connection: Knex, work: () => Promise<T>) => Promise<T>;
   /** After it was opened or written: sees to it that nobody but its owner reads it. */
   readonly keepPrivate: (address: string) => void;
   /** Holds the right to serve it, until let go or the process ends. Throws `DatabaseProblem` when another has it. */

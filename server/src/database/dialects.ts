@@ -1,16 +1,17 @@
 import type { Knex } from 'knex';
 import { DatabaseProblem } from './database-problem';
 import type { Dialect, Failure, TextIndex } from './dialect';
+import { postgres } from './postgres/postgres';
 import { sqlite } from './sqlite/sqlite';
 
 /** Every kind of database that Oilcan can use. */
-const dialects: readonly Dialect[] = [sqlite];
+const dialects: readonly Dialect[] = [sqlite, postgres];
 
 /** The kind of database that an address names. Throws `DatabaseProblem` for one that cannot be used. */
 export function dialectFor(address: string): Dialect {
   const dialect = dialects.find(({ isFor }) => isFor(address));
   if (dialect !== undefined) return dialect;
-  throw new DatabaseProblem(`Oilcan cannot use a database like ${address.split(':')[0]}. Name a file for it.`);
+  throw new DatabaseProblem(`Oilcan cannot use a database like ${address.split(':')[0]}. Name a file for it, or postgres://user@host/name.`);
 }
 
 /** The full texts of the database that a connection is to. */

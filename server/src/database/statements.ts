@@ -7,7 +7,11 @@ export type Run = <Row>(sql: string, values: readonly Value[]) => Promise<readon
 
 /** A client that can run a statement without Knex's building of it, on the connection of a transaction. */
 export interface DirectClient {
-  runDirectly(connection: unknown, sql: string, values: readonly Value[]): readonly unknown[];
+  runDirectly(
+    connection: unknown,
+    sql: string,
+    values: readonly Value[],
+  ): readonly unknown[] | Promise<readonly unknown[]>;
 }
 
 function isDirect(client: object): client is DirectClient {
@@ -16,19 +20,20 @@ function isDirect(client: object): client is DirectClient {
 
 /**
  * What runs statements within a transaction as fast as its database lets them. Knex builds and formats a query for about as
- * long as SQLite takes to carry out ten of them.
+ * long as SQLite takes to carry out ten of them. Throws for an answer that is not understood.
  */
 export async function runnerOf(transaction: Knex): Promise<Run> {
   const client = transaction.client as Knex.Client & { acquireConnection(): Promise<unknown> };
   if (!transaction.isTransaction || !isDirect(client)) {
     return async <Row>(sql: string, values: readonly Value[]) => {
       const rows: unknown = await transaction.raw(sql, [...values]);
-      return Array.isArray(rows) ? (rows as Row[]) : [];
+      if (!Array.isArray(rows)) throw new Error('The database gave an answer that is not understood.');
+      return rows as Row[];
     };
   }
   const connection = await client.acquireConnection();
-  return <Row>(sql: string, values: readonly Value[]) =>
-    Promise.resolve(client.runDirectly(connection, sql, values) as readonly Row[]);
+  return async <Row>(sql: string, values: readonly Value[]) =>
+    (await client.runDirectly(connection, sql, values)) as readonly Row[];
 }
 
 const placesOf = new Map<number, string>();

@@ -1,35 +1,14 @@
-import knex, { type Knex } from 'knex';
-import { openDatabase } from '../open-database';
-import { configure } from '../database/sqlite/sqlite';
-import { testClock } from './test-clock';
-import { SqliteClient } from '../database/sqlite/sqlite-client';
+import type { Knex } from 'knex';
+import { freshPostgres } from './fresh-postgres';
+import { freshSqlite } from './fresh-sqlite';
 
-/** The handle of better-sqlite3 behind a connection. */
-interface Handle {
-  serialize(): Buffer;
-}
+/** The PostgreSQL server on which the tests run, where they do not run on SQLite. */
+const postgres = process.env['OILCAN_TEST_POSTGRES'];
 
-let empty: Promise<Buffer> | undefined;
+/** Whether these tests run on PostgreSQL. */
+export const isOnPostgres = postgres !== undefined;
 
-/** An empty database as every migration leaves it, as bytes: made once for all tests of a file. */
-async function emptyDatabase(): Promise<Buffer> {
-  const database = await openDatabase(':memory:', testClock());
-  const client = database.client as { acquireConnection(): Promise<Handle>; releaseConnection(of: Handle): unknown };
-  const handle = await client.acquireConnection();
-  const bytes = handle.serialize();
-  await client.releaseConnection(handle);
-  await database.destroy();
-  return bytes;
-}
-
-/** A database in memory, brought up to date, in a tenth of the time that the migrations take. */
-export async function freshDatabase(): Promise<Knex> {
-  empty ??= emptyDatabase();
-  const filename = (await empty) as unknown as string;
-  return knex({
-    client: SqliteClient,
-    connection: { filename },
-    useNullAsDefault: true,
-    pool: { min: 1, max: 1, afterCreate: configure },
-  });
+/** An empty database as every migration leaves it, in a tenth of the time that the migrations take. */
+export function freshDatabase(): Promise<Knex> {
+  return postgres === undefined ? freshSqlite() : freshPostgres(postgres);
 }

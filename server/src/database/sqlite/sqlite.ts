@@ -32,6 +32,8 @@ export const sqlite: Dialect = {
   check: async (connection, file) => {
     if (file !== MEMORY) await checkFile(connection, file);
   },
+  // Whoever serves it is alone; Knex sees to the migrations.
+  oneAtATime: (_connection, work) => work(),
   keepPrivate: (file) => {
     if (file === MEMORY) return;
     for (const path of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(path)) chmodSync(path, 0o600);
