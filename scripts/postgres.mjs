@@ -10,8 +10,14 @@ const READY_SECONDS = 60;
 
 /** Where its programs are; null where it is not installed. */
 export function postgresPrograms() {
-  const versions = existsSync(DEBIAN) ? readdirSync(DEBIAN).map(Number).sort((a, b) => b - a) : [];
-  const folder = versions.map((version) => join(DEBIAN, String(version), 'bin')).find((bin) => existsSync(join(bin, 'initdb')));
+  const versions = existsSync(DEBIAN)
+    ? readdirSync(DEBIAN)
+        .map(Number)
+        .sort((a, b) => b - a)
+    : [];
+  const folder = versions
+    .map((version) => join(DEBIAN, String(version), 'bin'))
+    .find((bin) => existsSync(join(bin, 'initdb')));
   return folder ?? null;
 }
 
@@ -29,7 +35,11 @@ export async function startPostgres({ isDurable = false } = {}) {
   if (owner.uid !== undefined) chownSync(folder, owner.uid, owner.gid);
   const data = join(folder, 'data');
   const how = { ...owner, cwd: folder, stdio: 'ignore' };
-  execFileSync(join(programs, 'initdb'), ['-D', data, '-U', 'oilcan', '--auth=trust', '--locale=C', '--encoding=UTF8', '--no-sync'], how);
+  execFileSync(
+    join(programs, 'initdb'),
+    ['-D', data, '-U', 'oilcan', '--auth=trust', '--locale=C', '--encoding=UTF8', '--no-sync'],
+    how,
+  );
   const port = await freePort();
   const settings = {
     listen_addresses: '127.0.0.1',

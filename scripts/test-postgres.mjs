@@ -5,7 +5,7 @@ import { root } from './root.mjs';
 
 const postgres = await startPostgres();
 const given = process.argv.slice(2);
-const { status } = spawnSync('npx', ['jest', '--selectProjects', 'server', 'simulation', '--', ...given], {
+const { status } = spawnSync('npx', ['jest', '--selectProjects', 'server', 'simulation', ...given], {
   cwd: root,
   stdio: 'inherit',
   env: { ...process.env, OILCAN_TEST_POSTGRES: postgres.address },

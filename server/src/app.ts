@@ -16,6 +16,7 @@ import { apiDescription } from './docs/openapi';
 import { errorWithoutValues } from './errors/error-log';
 import { problemDetails, sendProblem, translate } from './errors/problem';
 import { yupValidation } from './errors/validation';
+import { dialectOf } from './database/dialects';
 import { FileStore } from './files/file-store';
 import { fileRoutes } from './files/routes';
 import { guestRoutes } from './guests/guest-routes';
@@ -71,7 +72,7 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
       new OilcanError('too_many_requests', { seconds: Math.ceil(context.ttl / 1000) }),
   });
   const files = new FileStore(config.filesRoot);
-  const news = new News();
+  const news = new News(dialectOf(database).channel(database));
   keepWatch(server, { database, news, files, mail: new Outbox(config.outboxRoot), clock });
   await server.register(signedInPeople, { database, clock, isCookieSecure: config.isCookieSecure });
   await server.register(apiDescription);

@@ -1,3 +1,4 @@
+import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { Readable } from 'node:stream';
 import { ann, anOperation, aPerson, lea, put, smallWorks } from '@oilcan/core/testing';
 import { asId, instantFromMillis, type PersonId } from '@oilcan/core/kernel';
@@ -220,14 +221,17 @@ describe('a session', () => {
 
 describe('wrong passwords', () => {
   it('of one person lock out nobody else at the same address', async () => {
-    const wrong = new WrongPasswords({ freeTries: 5, triesPerAddress: 20 });
+    const wrong = new WrongPasswords({ freeTries: 5, triesPerAddress: 20 }, (bounds) => new RateLimiterMemory(bounds));
     for (let tried = 0; tried < 200; tried += 1) await wrong.begin('works', 'ann').catch(() => undefined);
     await expect(wrong.begin('works', 'bob')).resolves.toBeUndefined();
   });
 
   it('wait twice as long each time, up to five minutes', async () => {
     jest.useFakeTimers({ now: PRESENT });
-    const wrong = new WrongPasswords({ freeTries: 2, triesPerAddress: 1_000 });
+    const wrong = new WrongPasswords(
+      { freeTries: 2, triesPerAddress: 1_000 },
+      (bounds) => new RateLimiterMemory(bounds),
+    );
     const waits: number[] = [];
     for (let count = 0; count < 12; count += 1) {
       const seconds = await wrong.begin('here', 'ann').then(
@@ -242,11 +246,11 @@ describe('wrong passwords', () => {
   });
 
   it('from one address are bounded over all names, and right ones cost nothing', async () => {
-    const wrong = new WrongPasswords({ freeTries: 5, triesPerAddress: 3 });
+    const wrong = new WrongPasswords({ freeTries: 5, triesPerAddress: 3 }, (bounds) => new RateLimiterMemory(bounds));
     for (const name of ['a', 'b', 'c']) await wrong.begin('here', name);
     await expect(wrong.begin('here', 'd')).rejects.toMatchObject({ code: 'too_many_requests' });
     await expect(wrong.begin('there', 'd')).resolves.toBeUndefined();
-    const right = new WrongPasswords({ freeTries: 5, triesPerAddress: 3 });
+    const right = new WrongPasswords({ freeTries: 5, triesPerAddress: 3 }, (bounds) => new RateLimiterMemory(bounds));
     for (let count = 0; count < 9; count += 1) {
       await right.begin('here', 'ann');
       await right.right('here', 'ann');

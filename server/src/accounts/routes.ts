@@ -3,6 +3,7 @@ import type { Person } from '@oilcan/core/people';
 import { PROTOCOL } from '@oilcan/core/sync';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
+import { dialectOf } from '../database/dialects';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
 import type { ServerConfig } from '../config';
@@ -93,10 +94,10 @@ export async function accountRoutes(
   server: FastifyInstance,
   { database, clock, config, news }: Options,
 ): Promise<void> {
-  const wrongPasswords = new WrongPasswords({
-    freeTries: config.freePasswordTries,
-    triesPerAddress: config.wrongPasswordsPerAddress,
-  });
+  const wrongPasswords = new WrongPasswords(
+    { freeTries: config.freePasswordTries, triesPerAddress: config.wrongPasswordsPerAddress },
+    (bounds) => dialectOf(database).counts(database, bounds),
+  );
 
   server.get(
     '/about',

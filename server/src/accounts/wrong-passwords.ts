@@ -1,5 +1,6 @@
 import { OilcanError } from '@oilcan/core/kernel';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { RateLimiterRes, type RateLimiterAbstract } from 'rate-limiter-flexible';
+import type { Counting } from '../database/dialect';
 
 /** After so long without a wrong one, the waits begin anew. */
 const REMEMBERED_SECONDS = 3_600;
@@ -20,17 +21,15 @@ interface Limits {
  */
 export class WrongPasswords {
   readonly #free: number;
-  readonly #counted = new RateLimiterMemory({
-    keyPrefix: 'tries',
-    points: Number.MAX_SAFE_INTEGER,
-    duration: REMEMBERED_SECONDS,
-  });
-  readonly #waits = new RateLimiterMemory({ keyPrefix: 'waits', points: 1, duration: LONGEST_WAIT_SECONDS });
-  readonly #addresses: RateLimiterMemory;
+  readonly #counted: RateLimiterAbstract;
+  readonly #waits: RateLimiterAbstract;
+  readonly #addresses: RateLimiterAbstract;
 
-  constructor({ freeTries, triesPerAddress }: Limits) {
+  constructor({ freeTries, triesPerAddress }: Limits, counting: Counting) {
     this.#free = freeTries;
-    this.#addresses = new RateLimiterMemory({
+    this.#counted = counting({ keyPrefix: 'tries', points: Number.MAX_SAFE_INTEGER, duration: REMEMBERED_SECONDS });
+    this.#waits = counting({ keyPrefix: 'waits', points: 1, duration: LONGEST_WAIT_SECONDS });
+    this.#addresses = counting({
       keyPrefix: 'addresses',
       points: triesPerAddress,
       duration: ADDRESS_WINDOW_SECONDS,
@@ -47,7 +46,7 @@ export class WrongPasswords {
     if (waiting !== null && waiting.msBeforeNext > 0) throw tooMany(waiting.msBeforeNext);
     const counted = await this.#counted.consume(key);
     const beyond = counted.consumedPoints - this.#free;
-    if (beyond >= 0) await this.#waits.block(key, Math.min(LONGEST_WAIT_SECONDS, 2 ** beyond));
+    if (beyond >= 0) await this.#beginWait(key, Math.min(LONGEST_WAIT_SECONDS, 2 ** beyond));
     // Of one name only its first tries count for the address: its own waits bound the rest, and nobody else there is held up by them.
     if (counted.consumedPoints > this.#free) return;
     try {
@@ -56,6 +55,17 @@ export class WrongPasswords {
       if (!(limited instanceof RateLimiterRes)) throw limited;
       throw tooMany(limited.msBeforeNext);
     }
+  }
+
+  /** Of several that come at once, at however many servers, one begins the wait, and the others wait already. */
+  async #beginWait(key: string, seconds: number): Promise<void> {
+    try {
+      await this.#waits.consume(key);
+    } catch (limited) {
+      if (!(limited instanceof RateLimiterRes)) throw limited;
+      throw tooMany(Math.min(limited.msBeforeNext, seconds * 1_000));
+    }
+    await this.#waits.block(key, seconds);
   }
 
   /** The password was right: what was counted for it is forgotten. */

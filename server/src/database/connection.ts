@@ -82,6 +82,8 @@ async function refuseNewer(connection: Knex, database: string): Promise<void> {
   const known = new Set((await migrations.getMigrations([])).map((each) => migrations.getMigrationName(each)));
   const done: string[] = await connection('knex_migrations').pluck('name');
   if (done.some((name) => !known.has(name))) {
-    throw new DatabaseProblem(`The database ${placeOf(database)} was written by a newer Oilcan. Update this one first.`);
+    throw new DatabaseProblem(
+      `The database ${placeOf(database)} was written by a newer Oilcan. Update this one first.`,
+    );
   }
 }

@@ -1,4 +1,6 @@
 import type { Knex } from 'knex';
+import type { RateLimiterAbstract } from 'rate-limiter-flexible';
+import type { Channel } from './channel';
 
 /** What an error of a database means, where it means something to whoever asks or to whoever started the program. */
 export type Failure = 'busy' | 'full' | 'readOnly';
@@ -26,6 +28,17 @@ export interface TextIndex {
   ) => Promise<string[]>;
 }
 
+/** How often something may be done. */
+export interface Bounds {
+  readonly keyPrefix: string;
+  readonly points: number;
+  /** Within so many seconds. */
+  readonly duration: number;
+}
+
+/** Makes what counts, within bounds. */
+export type Counting = (bounds: Bounds) => RateLimiterAbstract;
+
 /** What differs between kinds of databases. Everything else is written through Knex, in SQL that all of them have. */
 export interface Dialect {
   /** Whether an address names a database of this kind. */
@@ -39,6 +52,12 @@ export interface Dialect {
   readonly texts: TextIndex;
   /** Throws `DatabaseProblem` for one that is damaged, or belongs to something else. */
   readonly check: (connection: Knex, address: string) => Promise<void>;
+  /** How servers on the same database tell one another what happened. */
+  readonly channel: (connection: Knex) => Channel;
+  /** Counts what somebody may do only so often, for all servers on the database. */
+  readonly counts: (connection: Knex, bounds: Bounds) => RateLimiterAbstract;
+  /** Does a task unless another server does the same just now; gives whether it was done. */
+  readonly unlessElsewhere: (connection: Knex, task: string, work: () => Promise<void>) => Promise<boolean>;
   /** Does something that no two programs may do to the database at the same time: they wait for one another. */
   readonly oneAtATime: <T>(connection: Knex, work: () => Promise<T>) => Promise<T>;
   /** After it was opened or written: sees to it that nobody but its owner reads it. */

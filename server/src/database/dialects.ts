@@ -11,14 +11,21 @@ const dialects: readonly Dialect[] = [sqlite, postgres];
 export function dialectFor(address: string): Dialect {
   const dialect = dialects.find(({ isFor }) => isFor(address));
   if (dialect !== undefined) return dialect;
-  throw new DatabaseProblem(`Oilcan cannot use a database like ${address.split(':')[0]}. Name a file for it, or postgres://user@host/name.`);
+  throw new DatabaseProblem(
+    `Oilcan cannot use a database like ${address.split(':')[0]}. Name a file for it, or postgres://user@host/name.`,
+  );
+}
+
+/** The kind of database that a connection is to. */
+export function dialectOf(connection: Knex): Dialect {
+  const dialect = dialects.find(({ runs }) => runs(connection));
+  if (dialect === undefined) throw new DatabaseProblem('Oilcan does not know this kind of database.');
+  return dialect;
 }
 
 /** The full texts of the database that a connection is to. */
 export function textsOf(connection: Knex): TextIndex {
-  const dialect = dialects.find(({ runs }) => runs(connection));
-  if (dialect === undefined) throw new DatabaseProblem('Oilcan does not know this kind of database.');
-  return dialect.texts;
+  return dialectOf(connection).texts;
 }
 
 /** What an error of any database says; null for one that says nothing of these. */

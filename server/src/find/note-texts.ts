@@ -65,36 +65,37 @@ export async function noteRenamed(transaction: Knex, changes: readonly Change[])
   }
 }
 
+const idsIn = (works: readonly WorkOrder[], of: (work: WorkOrder) => readonly string[]): string[] => works.flatMap(of);
+
 /** What the rows are called that these work orders name. */
 export async function namesFor(database: Knex, works: readonly WorkOrder[]): Promise<NamesToFind> {
-  const [settings, assets, placesThere, people, crews, parts] = await Promise.all([
-    rowsOf(database, 'settings', [SETTINGS_ID]),
-    rowsOf(
-      database,
-      'assets',
-      works.map(({ assetId }) => assetId),
-    ),
-    rowsOf(
-      database,
-      'places',
-      works.map(({ placeId }) => placeId),
-    ),
-    rowsOf(
-      database,
-      'people',
-      works.flatMap(({ personIds }) => personIds),
-    ),
-    rowsOf(
-      database,
-      'crews',
-      works.flatMap(({ crewId }) => crewId ?? []),
-    ),
-    rowsOf(
-      database,
-      'parts',
-      works.flatMap(({ kit }) => kit.map(({ partId }) => partId)),
-    ),
-  ]);
+  // One after another: a transaction has one line to its database.
+  const settings = await rowsOf(database, 'settings', [SETTINGS_ID]);
+  const assets = await rowsOf(
+    database,
+    'assets',
+    idsIn(works, ({ assetId }) => [assetId]),
+  );
+  const placesThere = await rowsOf(
+    database,
+    'places',
+    idsIn(works, ({ placeId }) => [placeId]),
+  );
+  const people = await rowsOf(
+    database,
+    'people',
+    idsIn(works, ({ personIds }) => personIds),
+  );
+  const crews = await rowsOf(
+    database,
+    'crews',
+    idsIn(works, ({ crewId }) => (crewId === null ? [] : [crewId])),
+  );
+  const parts = await rowsOf(
+    database,
+    'parts',
+    idsIn(works, ({ kit }) => kit.map(({ partId }) => partId)),
+  );
   const trades = settings.get(SETTINGS_ID)?.trades ?? [];
   return {
     asset: (id) => assets.get(id),

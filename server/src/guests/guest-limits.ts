@@ -1,5 +1,6 @@
 import { OilcanError } from '@oilcan/core/kernel';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { RateLimiterRes, type RateLimiterAbstract } from 'rate-limiter-flexible';
+import type { Counting } from '../database/dialect';
 
 /** How much people without an account may do. */
 export interface GuestLimits {
@@ -17,13 +18,14 @@ const QUARTER_HOUR = 900;
 
 /** Bounds what people without an account do, each by their address and by their label. Throws `too_many_requests` with the seconds to wait. */
 export class GuestCounts {
-  readonly #addresses: RateLimiterMemory;
-  readonly #labels: RateLimiterMemory;
-  readonly #wrong = new RateLimiterMemory({ keyPrefix: 'wrong', points: WRONG_PER_ADDRESS, duration: QUARTER_HOUR });
+  readonly #addresses: RateLimiterAbstract;
+  readonly #labels: RateLimiterAbstract;
+  readonly #wrong: RateLimiterAbstract;
 
-  constructor({ postsPerAddress, postsPerLabel }: GuestLimits) {
-    this.#addresses = new RateLimiterMemory({ keyPrefix: 'posts', points: postsPerAddress, duration: TEN_MINUTES });
-    this.#labels = new RateLimiterMemory({ keyPrefix: 'labels', points: postsPerLabel, duration: HOUR });
+  constructor({ postsPerAddress, postsPerLabel }: GuestLimits, counting: Counting) {
+    this.#addresses = counting({ keyPrefix: 'posts', points: postsPerAddress, duration: TEN_MINUTES });
+    this.#labels = counting({ keyPrefix: 'labels', points: postsPerLabel, duration: HOUR });
+    this.#wrong = counting({ keyPrefix: 'wrong', points: WRONG_PER_ADDRESS, duration: QUARTER_HOUR });
   }
 
   /** Before anything that is sent is read. */
@@ -48,7 +50,7 @@ export class GuestCounts {
   }
 }
 
-async function counted(limiter: RateLimiterMemory, key: string): Promise<void> {
+async function counted(limiter: RateLimiterAbstract, key: string): Promise<void> {
   try {
     await limiter.consume(key);
   } catch (limited) {

@@ -10,6 +10,7 @@ import { guestReportSchema, guestWordsSchema } from '@oilcan/core/guests';
 import type { Report, ReportPhoto } from '@oilcan/core/reports';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
+import { dialectOf } from '../database/dialects';
 import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
 import { translate } from '../errors/problem';
@@ -60,7 +61,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
   const { database, clock, files, limits, scriptFile } = options;
   const records = new GuestRecords(database, options.news, clock);
   const links = await FollowLinks.of(database);
-  const counts = new GuestCounts(limits);
+  const counts = new GuestCounts(limits, (bounds) => dialectOf(database).counts(database, bounds));
   const script = existsSync(scriptFile) ? readFileSync(scriptFile) : null;
   await server.register(multipart);
 

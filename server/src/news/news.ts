@@ -1,6 +1,8 @@
 import type { ServerResponse } from 'node:http';
 import type { Revision } from '@oilcan/core/sync';
+import { nobodyElse, type Channel } from '../database/channel';
 import type { Audience } from '../database/feed/audiences';
+import { NewsOfOthers } from './shared-news';
 
 /** Keeps proxies and phones from taking a quiet line for a dead one. */
 const HEARTBEAT_MILLISECONDS = 25_000;
@@ -27,8 +29,19 @@ export class News {
 
   #pause: NodeJS.Timeout | null = null;
 
-  constructor() {
+  readonly #others: NewsOfOthers;
+  /** The newest revision of which phones were told here, or another server said that it told. */
+  #told: Revision = 0;
+  /** How far the database was when it was last looked at. */
+  #lookedAt: Revision = 0;
+
+  /** @param channel to the other servers on the database */
+  constructor(channel: Channel = nobodyElse) {
     this.#heartbeat.unref();
+    this.#others = new NewsOfOthers(channel, ({ revision, concerned, endedSessions = [] }) => {
+      if (revision !== undefined) this.#tellHere(revision, concerned == null ? null : new Set(concerned));
+      this.#endHere(new Set(endedSessions));
+    });
   }
 
   /** Keeps the response open and writes to it from now on, until either side, or its session, ends. */
@@ -44,13 +57,34 @@ export class News {
    * every phone ask all the time.
    */
   tell(revision: Revision, concerned: ReadonlySet<Audience>): void {
+    this.#tellHere(revision, concerned);
+    this.#others.say({ revision, concerned: [...concerned] });
+  }
+
+  /**
+   * Called now and then with how far the database is: what was written the last time already and of which nobody told since, another server wrote that
+   * did not get to say so. Everybody here hears of it.
+   */
+  look(newest: Revision): void {
+    if (this.#lookedAt === 0) this.#told = Math.max(newest, this.#told);
+    if (this.#lookedAt > this.#told) this.#tellHere(this.#lookedAt, null);
+    this.#lookedAt = Math.max(newest, this.#lookedAt);
+  }
+
+  #tellHere(revision: Revision, concerned: ReadonlySet<Audience> | null): void {
+    this.#told = Math.max(this.#told, revision);
     for (const listener of this.#listeners)
-      if ([...concerned].some((each) => listener.audiences.has(each))) listener.untold = revision;
+      if (concerned === null || [...concerned].some((each) => listener.audiences.has(each))) listener.untold = revision;
     if (this.#pause === null) this.#send();
   }
 
   /** Ends the lines of sessions that have ended. */
   endSessions(ended: ReadonlySet<string>): void {
+    this.#endHere(ended);
+    if (ended.size > 0) this.#others.say({ endedSessions: [...ended] });
+  }
+
+  #endHere(ended: ReadonlySet<string>): void {
     for (const { response, session } of this.#listeners) if (ended.has(session)) response.end();
   }
 
@@ -67,10 +101,11 @@ export class News {
     }, PAUSE_MILLISECONDS).unref();
   }
 
-  close(): void {
+  async close(): Promise<void> {
     clearInterval(this.#heartbeat);
     if (this.#pause !== null) clearTimeout(this.#pause);
     for (const { response } of this.#listeners) response.end();
+    await this.#others.close();
   }
 
   #beat(): void {

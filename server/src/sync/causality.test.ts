@@ -1,5 +1,5 @@
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { PullAnswer } from '@oilcan/core/sync';
+import { PROTOCOL, SEEN_REVISION_SINCE, type PullAnswer } from '@oilcan/core/sync';
 import { anOperation, ann, aWorkOrder, bob, lea, minutesLater, put, smallWorks } from '@oilcan/core/testing';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
 import { pull } from './pull';
@@ -67,7 +67,7 @@ describe('what a phone knows under load', () => {
       const pushing = jobs.map((id) => works.push(leas, dropping(id)));
       const pulls: PullAnswer[] = [];
       for (let asked = 0; asked < ASKED; asked += 1) {
-        pulls.push(await works.pull(bobs));
+        pulls.push(await works.pull(bobs, 0, saysRevision ? PROTOCOL.newest : SEEN_REVISION_SINCE - 1));
         if (saysRevision) works.clock.pass(-5_000);
       }
       await Promise.all(pushing);

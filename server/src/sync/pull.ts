@@ -2,7 +2,7 @@ import { instantFromMillis, OilcanError, type WorkOrderId } from '@oilcan/core/k
 import { isHere, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
 import { isAnyNewAfter, isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
-import { PROTOCOL, PULL_PAGE_ROWS, type PullAnswer, type Revision } from '@oilcan/core/sync';
+import { PROTOCOL, PULL_PAGE_ROWS, SEEN_REVISION_SINCE, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { feedAfter, feedFloor } from '../database/feed/feed-lines';
@@ -61,7 +61,8 @@ export function pull(database: Knex, person: Person, asked: Asked, clock: Clock)
       version,
     };
   };
-  return database.transaction(read, { readOnly: true });
+  // Phones that know nothing of revisions go by this time: for them nobody may be writing what is stamped before it.
+  return database.transaction(read, { readOnly: version >= SEEN_REVISION_SINCE });
 }
 
 /** A work order of the person's sites with everything recorded on it, whether phones carry it or not. */

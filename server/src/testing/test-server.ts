@@ -11,6 +11,7 @@ import { foldName } from '../accounts/accounts';
 import { hashPassword } from '../accounts/passwords';
 import { buildServer } from '../app';
 import { defaultConfig, type ServerConfig } from '../config';
+import { dialectOf } from '../database/dialects';
 import { SqlRecords } from '../database/sql-records';
 import { freshDatabase } from './fresh-database';
 import { TestClock } from './test-clock';
@@ -28,7 +29,8 @@ export interface TestServer {
   signIn(person: Person): Promise<string>;
   ask(cookie: string | null, options: InjectOptions): Promise<LightMyRequestResponse>;
   push(cookie: string, operations: readonly unknown[]): Promise<LightMyRequestResponse>;
-  pull(cookie: string, since?: number): Promise<PullAnswer>;
+  /** As a phone that speaks a version of the protocol; the newest where none is said. */
+  pull(cookie: string, since?: number, protocol?: number): Promise<PullAnswer>;
   close(): Promise<void>;
 }
 
@@ -46,6 +48,40 @@ export async function startTestServer(
   for (const change of rows) {
     if (change.table === 'people' && change.row !== null) await giveAccount(database, change.row);
   }
+  const started = await startOn(database, { filesRoot, clock, config });
+  return {
+    ...started,
+    close: async () => {
+      await started.close();
+      await database.destroy();
+      await rm(filesRoot, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Another server on the database and the files of one that runs, as where several share them; closed before it. */
+export async function startBeside({ database, filesRoot, clock }: TestServer): Promise<TestServer> {
+  const beside = dialectOf(database).connect(addressOf(database));
+  const started = await startOn(beside, { filesRoot, clock, config: {} });
+  return {
+    ...started,
+    close: async () => {
+      await started.close();
+      await beside.destroy();
+    },
+  };
+}
+
+const addressOf = (database: Knex): string =>
+  (database.client as { config: { connection: { connectionString: string } } }).config.connection.connectionString;
+
+interface On {
+  readonly filesRoot: string;
+  readonly clock: TestClock;
+  readonly config: Partial<ServerConfig>;
+}
+
+async function startOn(database: Knex, { filesRoot, clock, config }: On): Promise<TestServer> {
   const server = await buildServer(
     database,
     {
@@ -79,15 +115,11 @@ export async function startTestServer(
     },
     push: (cookie, operations) =>
       ask(cookie, { method: 'POST', url: '/api/operations', payload: { protocol: PROTOCOL.newest, operations } }),
-    pull: async (cookie, since = 0) =>
+    pull: async (cookie, since = 0, protocol = PROTOCOL.newest) =>
       (
-        await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&protocol=${PROTOCOL.newest}` })
+        await ask(cookie, { url: `/api/sync?since=${since}&filling=${since === 0}&protocol=${protocol}` })
       ).json<PullAnswer>(),
-    close: async () => {
-      await server.close();
-      await database.destroy();
-      await rm(filesRoot, { recursive: true, force: true });
-    },
+    close: () => server.close(),
   };
 }
 

@@ -2,6 +2,8 @@ import { setTimeout as pause } from 'node:timers/promises';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
+import { dialectOf } from '../database/dialects';
+import { currentRevision } from '../database/revisions';
 import type { FileStore } from '../files/file-store';
 import { sweepOrphans } from '../files/orphans';
 import type { MailSender } from '../standins/mail';
@@ -14,6 +16,7 @@ import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
 import { beginsNow, keepSmall } from '../retention/nightly';
 
+const LOOK_MILLISECONDS = 5_000;
 const WATCH_MILLISECONDS = 60_000;
 const MAIL_MILLISECONDS = 3_000;
 const TIDY_MILLISECONDS = 3_600_000;
@@ -30,7 +33,11 @@ interface KeptTelling {
 /** While the server listens: looks at the clock once a minute, makes what plans make due, carries mails away, and tidies what was begun and left. */
 export function keepWatch(server: FastifyInstance, { database, news, files, mail, clock }: KeptTelling): void {
   const timers: NodeJS.Timeout[] = [];
-  const again = (task: () => Promise<void>, milliseconds: number): void => {
+  const { unlessElsewhere } = dialectOf(database);
+  /** Of several servers on a database one does it. */
+  const again = (name: string, task: () => Promise<void>, milliseconds: number): void =>
+    onEach(async () => void (await unlessElsewhere(database, name, task)), milliseconds);
+  const onEach = (task: () => Promise<void>, milliseconds: number): void => {
     let isRunning = false;
     const run = async (): Promise<void> => {
       if (isRunning) return;
@@ -47,26 +54,39 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     void run();
   };
   server.addHook('onListen', async () => {
-    again(async () => {
-      const told = await watchTime(database, clock());
-      if (told !== null) news.tell(told.revision, told.concerned);
-    }, WATCH_MILLISECONDS);
+    onEach(async () => news.look(await currentRevision(database)), LOOK_MILLISECONDS);
+    again(
+      'time',
+      async () => {
+        const told = await watchTime(database, clock());
+        if (told !== null) news.tell(told.revision, told.concerned);
+      },
+      WATCH_MILLISECONDS,
+    );
     const dueWork = new DueWork(database, ({ id }, error) =>
       server.log.error({ err: error, plan: id }, 'When a plan is due cannot be computed.'),
     );
-    again(async () => {
-      const made = await dueWork.make(clock());
-      if (made !== null) news.tell(made.revision, made.concerned);
-    }, WATCH_MILLISECONDS);
-    again(async () => void (await deliverMails(database, mail, clock())), MAIL_MILLISECONDS);
-    again(async () => void (await deliverCopies(database, { files, mail }, clock())), MAIL_MILLISECONDS);
-    again(async () => void (await deliverGuestMails(database, mail, clock())), MAIL_MILLISECONDS);
-    again(() => files.tidy(clock()), TIDY_MILLISECONDS);
-    again(() => sweepOrphans(database, files, clock()), TIDY_MILLISECONDS);
-    again(() => forgetGuests(database, clock()), TIDY_MILLISECONDS);
-    again(async () => {
-      if (await beginsNow(database, clock())) await keepSmall(database, clock(), pause);
-    }, NIGHT_MILLISECONDS);
+    again(
+      'due work',
+      async () => {
+        const made = await dueWork.make(clock());
+        if (made !== null) news.tell(made.revision, made.concerned);
+      },
+      WATCH_MILLISECONDS,
+    );
+    again('mails', async () => void (await deliverMails(database, mail, clock())), MAIL_MILLISECONDS);
+    again('copies', async () => void (await deliverCopies(database, { files, mail }, clock())), MAIL_MILLISECONDS);
+    again('guest mails', async () => void (await deliverGuestMails(database, mail, clock())), MAIL_MILLISECONDS);
+    again('begun files', () => files.tidy(clock()), TIDY_MILLISECONDS);
+    again('orphans', () => sweepOrphans(database, files, clock()), TIDY_MILLISECONDS);
+    again('guests', () => forgetGuests(database, clock()), TIDY_MILLISECONDS);
+    again(
+      'night',
+      async () => {
+        if (await beginsNow(database, clock())) await keepSmall(database, clock(), pause);
+      },
+      NIGHT_MILLISECONDS,
+    );
   });
   server.addHook('preClose', async () => timers.forEach(clearInterval));
 }

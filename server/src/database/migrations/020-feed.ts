@@ -30,6 +30,12 @@ export const feed = {
     );
     await database.schema.dropTable('removals');
     await database.schema.dropTable('assignments');
+    // Where several servers use the database, they count together how often somebody may do something.
+    await database.schema.createTable('limits', (table) => {
+      table.string('key', 255).primary();
+      table.integer('points').notNullable().defaultTo(0);
+      table.bigInteger('expire').nullable();
+    });
     await database.schema.createTable('feed_days', (table) => {
       table.string('day', 10).primary();
       table.bigInteger('revision').notNullable();

@@ -9,12 +9,13 @@ import { migrations } from './migrations';
 import { asOfTheFirstVersion, asOfNow } from '../../testing/first-version';
 import { openDatabase } from '../../open-database';
 import { SqlRecords } from '../sql-records';
+import { SqliteClient } from '../sqlite/sqlite-client';
 import { testClock } from '../../testing/test-clock';
 
 let database: Knex;
 beforeEach(() => {
   database = knex({
-    client: 'better-sqlite3',
+    client: SqliteClient,
     connection: { filename: ':memory:' },
     useNullAsDefault: true,
     pool: { min: 1, max: 1 },

@@ -22,13 +22,20 @@ export function problemWith(address: string, error: unknown): unknown {
   if (error instanceof DatabaseProblem) return error;
   const code = codeOf(error);
   const place = placeOf(address);
-  if (hasNoLine(error)) return new DatabaseProblem(`PostgreSQL at ${place} does not answer. Check that it runs, and the address.`);
+  if (hasNoLine(error))
+    return new DatabaseProblem(`PostgreSQL at ${place} does not answer. Check that it runs, and the address.`);
   if (code === '28P01' || code === '28000')
-    return new DatabaseProblem(`PostgreSQL at ${place} does not let this user in. Check name and password in DATABASE_URL.`);
+    return new DatabaseProblem(
+      `PostgreSQL at ${place} does not let this user in. Check name and password in DATABASE_URL.`,
+    );
   if (code === '3D000')
-    return new DatabaseProblem(`There is no database at ${place}. Create one: createdb --template=template0 --locale=C --encoding=UTF8.`);
-  if (code === '42501') return new DatabaseProblem(`At ${place} this user may not create tables. Make it the owner of the database.`);
-  if (code === '53100') return new DatabaseProblem('There is no space left on the disk of PostgreSQL. Free some and start again.');
+    return new DatabaseProblem(
+      `There is no database at ${place}. Create one: createdb --template=template0 --locale=C --encoding=UTF8.`,
+    );
+  if (code === '42501')
+    return new DatabaseProblem(`At ${place} this user may not create tables. Make it the owner of the database.`);
+  if (code === '53100')
+    return new DatabaseProblem('There is no space left on the disk of PostgreSQL. Free some and start again.');
   return /^[0-9A-Z]{5}$/.test(code) ? new DatabaseProblem(`PostgreSQL at ${place} refused: ${code}.`) : error;
 }
 

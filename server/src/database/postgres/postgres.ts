@@ -3,18 +3,23 @@ import { existsSync } from 'node:fs';
 import { promisify } from 'node:util';
 import knex, { type Knex } from 'knex';
 import { types } from 'pg';
+import { RateLimiterPostgres } from 'rate-limiter-flexible';
 import { DatabaseProblem } from '../database-problem';
 import type { Dialect } from '../dialect';
+import { postgresChannel } from './postgres-channel';
 import { PostgresClient } from './postgres-client';
 import { failureOf, problemWith } from './postgres-errors';
 import { postgresTexts } from './postgres-texts';
 
 /** What brings the database up to date holds this lock, so that servers that start together do it one after another. */
 const UPDATE_LOCK = 4_870_002;
+/** Of the locks of tasks, beside the name of each. */
+const TASK_LOCKS = 4_870;
 /** How long a statement waits for another that writes. */
 const LOCK_MILLISECONDS = 10_000;
 const CONNECT_MILLISECONDS = 5_000;
-const CONNECTIONS = 8;
+/** More than there are tasks of the watch, each of which holds one for its lock while it uses others. */
+const CONNECTIONS = 24;
 const OLDEST_VERSION = 130_000;
 
 // Revisions and counts stay far below 2^53; PostgreSQL sends whole numbers of eight bytes as texts.
@@ -46,6 +51,29 @@ export const postgres: Dialect = {
     await checkServer(connection);
     await checkTables(connection, address);
   },
+  channel: (connection) => postgresChannel(connection, addressOf(connection)),
+  counts: (connection, bounds) =>
+    new RateLimiterPostgres({
+      ...bounds,
+      storeClient: connection,
+      storeType: 'knex',
+      tableName: 'limits',
+      tableCreated: true,
+      clearExpiredByTimeout: true,
+    }),
+  unlessElsewhere: (connection, task, work) =>
+    connection.transaction(
+      async (holder) => {
+        const [lock]: { is_mine: boolean }[] = await holder.raw(
+          'SELECT pg_try_advisory_xact_lock(?, hashtext(?)) AS is_mine',
+          [TASK_LOCKS, task],
+        );
+        if (lock?.is_mine !== true) return false;
+        await work();
+        return true;
+      },
+      { readOnly: true },
+    ),
   oneAtATime: (connection, work) =>
     // A transaction of its own holds the lock, in which nothing else is done.
     connection.transaction(
@@ -62,10 +90,8 @@ export const postgres: Dialect = {
   backUp: async (connection, file) => {
     if (existsSync(file))
       throw new DatabaseProblem(`There is a file at ${file} already. Name one that is not there yet.`);
-    const { connectionString } = (connection.client as { config: { connection: { connectionString: string } } }).config
-      .connection;
     try {
-      await promisify(execFile)('pg_dump', ['--format=custom', `--file=${file}`, connectionString]);
+      await promisify(execFile)('pg_dump', ['--format=custom', `--file=${file}`, addressOf(connection)]);
     } catch (error) {
       if ((error as { code?: unknown }).code !== 'ENOENT') throw error;
       throw new DatabaseProblem('A copy of PostgreSQL is made by pg_dump, which is not installed here.');
@@ -74,6 +100,11 @@ export const postgres: Dialect = {
   problemWith,
   failureOf,
 };
+
+function addressOf(connection: Knex): string {
+  const { config } = connection.client as { config: { connection: { connectionString: string } } };
+  return config.connection.connectionString;
+}
 
 /** What goes wrong is thrown, and said by whoever started this; Knex need not say it too. */
 const silent = { warn: nothing, error: nothing, deprecate: nothing, debug: nothing };
@@ -101,5 +132,7 @@ async function checkTables(connection: Knex, address: string): Promise<void> {
     'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = current_schema()',
   );
   if (tables.length > 0 && !tables.some(({ name }) => name === 'knex_migrations'))
-    throw new DatabaseProblem(`The database ${new URL(address).pathname.slice(1)} belongs to something else than Oilcan.`);
+    throw new DatabaseProblem(
+      `The database ${new URL(address).pathname.slice(1)} belongs to something else than Oilcan.`,
+    );
 }

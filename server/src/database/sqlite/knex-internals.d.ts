@@ -3,6 +3,7 @@ declare module 'knex/lib/dialects/better-sqlite3/index.js' {
   import { Knex } from 'knex';
   export default class BetterSqlite extends Knex.Client {
     transaction(container: unknown, config: unknown, outer: unknown): Knex.Transaction;
+    processResponse(asked: { method?: string; response: unknown }, runner: unknown): unknown;
   }
 }
 

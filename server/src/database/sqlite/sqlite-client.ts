@@ -32,6 +32,15 @@ export class SqliteClient extends BetterSqlite implements DirectClient {
     return [];
   }
 
+  /** Of a text of our own the rows alone: of one that writes there are none. Throws for what is no answer of better-sqlite3. */
+  override processResponse(asked: { method?: string; response: unknown }, runner: unknown): unknown {
+    if (asked.method !== 'raw') return super.processResponse(asked, runner);
+    const { response } = asked;
+    if (Array.isArray(response)) return response;
+    if (typeof response === 'object' && response !== null && 'changes' in response) return [];
+    throw new Error('SQLite gave an answer that is not understood.');
+  }
+
   override transaction(container: unknown, config: unknown, outer: unknown): Knex.Transaction {
     return new ImmediateTransaction(this, container, config, outer) as unknown as Knex.Transaction;
   }

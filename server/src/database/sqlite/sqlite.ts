@@ -1,6 +1,8 @@
 import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import knex, { type Knex } from 'knex';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { nobodyElse } from '../channel';
 import { DatabaseProblem } from '../database-problem';
 import type { Dialect } from '../dialect';
 import { serveAlone } from './serve-alone';
@@ -31,6 +33,12 @@ export const sqlite: Dialect = {
   texts: sqliteTexts,
   check: async (connection, file) => {
     if (file !== MEMORY) await checkFile(connection, file);
+  },
+  channel: () => nobodyElse,
+  counts: (_connection, bounds) => new RateLimiterMemory(bounds),
+  unlessElsewhere: async (_connection, _task, work) => {
+    await work();
+    return true;
   },
   // Whoever serves it is alone; Knex sees to the migrations.
   oneAtATime: (_connection, work) => work(),

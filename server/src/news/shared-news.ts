@@ -1,0 +1,51 @@
+import { randomUUID } from 'node:crypto';
+import type { Revision } from '@oilcan/core/sync';
+import type { Channel } from '../database/channel';
+import type { Audience } from '../database/feed/audiences';
+
+/** NOTIFY takes less than 8,000 bytes. */
+const MOST_BYTES = 7_000;
+
+/** What happened on one server, as another hears it. */
+export interface SharedNews {
+  readonly revision?: Revision;
+  /** Whom it concerns; null for everybody. */
+  readonly concerned?: readonly Audience[] | null;
+  readonly endedSessions?: readonly string[];
+}
+
+/** What servers on one database tell one another of news. */
+export class NewsOfOthers {
+  readonly #channel: Channel;
+  readonly #name = randomUUID();
+  readonly #stop: () => Promise<void>;
+
+  constructor(channel: Channel, heard: (news: SharedNews) => void) {
+    this.#channel = channel;
+    this.#stop = channel.listen((text) => {
+      const said = read(text);
+      if (said !== null && said.by !== this.#name) heard(said);
+    });
+  }
+
+  /** What does not get through is found by looking at the database. */
+  say(news: SharedNews): void {
+    const whole = JSON.stringify({ by: this.#name, ...news });
+    const text =
+      Buffer.byteLength(whole) < MOST_BYTES ? whole : JSON.stringify({ by: this.#name, ...news, concerned: null });
+    this.#channel.say(text).catch(() => undefined);
+  }
+
+  close(): Promise<void> {
+    return this.#stop();
+  }
+}
+
+function read(text: string): (SharedNews & { readonly by: string }) | null {
+  try {
+    const said: unknown = JSON.parse(text);
+    return typeof said === 'object' && said !== null && 'by' in said ? (said as SharedNews & { by: string }) : null;
+  } catch {
+    return null;
+  }
+}
