@@ -3,13 +3,14 @@ import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { asId, type AssetId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, instantFromMillis, type AssetId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Place } from '@oilcan/core/plant';
 import { PROTOCOL } from '@oilcan/core/sync';
 import { endOf, type Entry, type WorkOrder } from '@oilcan/core/work';
 import { anAsset, ann, aPastJob, aWorkOrder, lea, noon, smallWorks } from '@oilcan/core/testing';
 import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
 import { putAccount } from '../server/src/accounts/accounts';
+import { fillFeed } from '../server/src/database/feed/fill-feed';
 import { Line } from './http.mjs';
 import { percentile, report } from './report.mjs';
 
@@ -42,6 +43,7 @@ async function measured(jobs: number): Promise<Record<'past' | 'place' | 'fillin
   await database.transaction((transaction) => new SqlRecords(transaction).write(smallWorks()));
   await putAccount(database, lea.id, lea.name, 'bench');
   fill(file, jobs);
+  await fillFeed(database, instantFromMillis(Date.now()));
   const server = await buildServer(
     database,
     {
@@ -140,6 +142,9 @@ function fill(file: string, jobs: number): void {
       putPast.run(id, site, on, job.placeId, 'gearbox', at, JSON.stringify(job));
     }
     database.prepare(`UPDATE counters SET value = ? WHERE name = 'revision'`).run(revision);
+    // As of an Oilcan of before the feed.
+    for (const table of ['feed', 'work_audiences']) database.prepare(`DELETE FROM ${table}`).run();
+    database.prepare(`DELETE FROM counters WHERE name = 'feed_filled'`).run();
   })();
   // So many rows at once leave a log larger than the database, which no server at work has.
   database.pragma('wal_checkpoint(TRUNCATE)');

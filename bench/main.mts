@@ -25,6 +25,7 @@ import {
   type Measured,
   type Result,
 } from './results';
+import { benchPulling } from './pulling.mjs';
 import { benchReadings, benchRounds } from './rounds.mjs';
 import { benchSize } from './size.mjs';
 
@@ -41,6 +42,7 @@ const benches = {
   find: benchFind,
   past: benchPast,
   history: benchHistory,
+  pulling: benchPulling,
   rounds: benchRounds,
   readings: benchReadings,
   recording: benchRecording,
