@@ -31,6 +31,7 @@ module.exports = {
       displayName: 'app',
       rootDir: `${__dirname}/app`,
       preset: 'jest-expo/web',
+      setupFiles: ['<rootDir>/src/testing/text-encoder.ts'],
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
       transform: {
         '/(core|paper|server|demo)/src/.*\\.ts$': swc,

@@ -6,6 +6,7 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { specsTouchedBy } from './covers.mjs';
 import { buildApplication, buildNode } from './build.mjs';
 import { compilePackages, installPackages } from './prepare.mjs';
+import { postgresPrograms } from './postgres.mjs';
 import { root } from './root.mjs';
 import { run } from './run.mjs';
 import { giveUp, say } from './say.mjs';
@@ -42,6 +43,7 @@ try {
   giveUp(`${error.message}\n${passed} passed, ${failed + 1} failed`);
 }
 await unitTests();
+if (changed === null) await postgresTests();
 await browserTests();
 if (failures.length > 0) say(`\nFailed: ${failures.join(', ')}`);
 say(`${passed} passed, ${failed} failed`);
@@ -52,8 +54,18 @@ async function unitTests() {
   const code = changed?.filter((file) => /\.tsx?$/.test(file) && existsSync(join(root, file))) ?? [];
   const related = code.length > 0 ? ['--findRelatedTests', ...code, '--passWithNoTests'] : [];
   if (changed !== null && code.length === 0) return say('\nUnit tests: nothing that changed can touch one');
-  const report = ['--json', '--outputFile', join(results, 'jest.json')];
-  await runner('Unit tests', 'npx', ['jest', ...related, ...report], countJest);
+  const report = join(results, 'jest.json');
+  const args = ['jest', ...related, '--json', '--outputFile', report];
+  await runner('Unit tests', 'npx', args, () => countJest(report));
+}
+
+/** Of the server what differs with its database, and what several servers on one do; `npm run test:postgres` runs everything. */
+async function postgresTests() {
+  if (postgresPrograms() === null) return say('\nOn PostgreSQL: it is not installed, and its tests are left out');
+  const report = join(results, 'postgres.json');
+  const chosen = ['database/', 'sync/', 'several-servers', 'retention', 'numbers', 'find/', 'plans/'];
+  const args = ['scripts/test-postgres.mjs', ...chosen, '--json', '--outputFile', report];
+  await runner('On PostgreSQL', process.execPath, args, () => countJest(report));
 }
 
 async function browserTests() {
@@ -108,8 +120,7 @@ async function tell(name, work) {
   }
 }
 
-function countJest() {
-  const file = join(results, 'jest.json');
+function countJest(file) {
   if (!existsSync(file)) return { passed: 0, failed: 0 };
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
   return { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites };
@@ -132,7 +143,7 @@ function titlesOfFlaky(suites) {
   ]);
 }
 
-/** The browser, and the reader of our PDFs, which the tests need: there, installed, or named in a sentence. */
+/** The browser, the reader of our PDFs, and a server of PostgreSQL, which the tests need: there, installed, or named in a sentence. */
 function ensureTools() {
   const chromium = process.env.OILCAN_CHROMIUM ?? '/usr/bin/chromium';
   const missing = [
@@ -143,7 +154,10 @@ function ensureTools() {
   const canInstall = process.platform === 'linux' && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
   // Quicker, but not needed.
   const shell = '/usr/bin/chromium-headless-shell';
-  const wanted = canInstall && process.env.OILCAN_CHROMIUM === undefined && !existsSync(shell) ? [basename(shell)] : [];
+  const wanted = [
+    ...(canInstall && process.env.OILCAN_CHROMIUM === undefined && !existsSync(shell) ? [basename(shell)] : []),
+    ...(canInstall && postgresPrograms() === null ? ['postgresql'] : []),
+  ];
   if (missing.length === 0 && wanted.length === 0) return;
   if (!canInstall) {
     throw new Error(

@@ -131,8 +131,3 @@ export function keyOfList(ids: readonly string[]): string {
 export function idsInKey(key: string): string[] {
   return key.split('|').filter((id) => id !== '');
 }
-
-/** The pattern by which `like`, with `\\` to escape, finds one id among several in a column. */
-export function amongSeveral(id: string): string {
-  return `%${keyOfList([id]).replace(/[\\%_]/g, (character) => `\\${character}`)}%`;
-}

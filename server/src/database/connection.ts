@@ -32,7 +32,11 @@ export async function connect(address: string, wanted: Wanted = {}): Promise<Kne
     await refuseNewer(connection, address);
     if (wanted.asItIs !== true) {
       const opened = connection;
-      await dialect.oneAtATime(opened, () => bringUpToDate(opened, address, wanted));
+      await dialect.oneAtATime(opened, async () => {
+        await bringUpToDate(opened, address, wanted);
+        // Lists of ids stand in columns that were made for one.
+        await dialect.liftLengths(opened);
+      });
     }
     dialect.keepPrivate(address);
     return connection;

@@ -56,6 +56,8 @@ export interface Dialect {
   readonly channel: (connection: Knex) => Channel;
   /** Counts what somebody may do only so often, for all servers on the database. */
   readonly counts: (connection: Knex, bounds: Bounds) => RateLimiterAbstract;
+  /** Takes away the lengths that columns of texts were given, which some databases would hold rows to. */
+  readonly liftLengths: (connection: Knex) => Promise<void>;
   /** Does a task unless another server does the same just now; gives whether it was done. */
   readonly unlessElsewhere: (connection: Knex, task: string, work: () => Promise<void>) => Promise<boolean>;
   /** Does something that no two programs may do to the database at the same time: they wait for one another. */

@@ -1,5 +1,6 @@
 import { tableNamed, tableNames } from '@oilcan/core/registry';
 import { aStep, workId, describeRecords } from '@oilcan/core/testing';
+import { asId, type PersonId } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
 import { freshDatabase } from '../testing/fresh-database';
 import { currentRevision } from './revisions';
@@ -57,6 +58,15 @@ describe('SqlRecords', () => {
       ]);
       await records.put('clocks', clock);
       expect((await linesOf(transaction, 'clocks')).at(-1)).toMatchObject({ is_gone: 0 });
+    }));
+
+  it('keeps rows that many may read and that name many files', () =>
+    inTransaction(async (records, transaction) => {
+      const many = Array.from({ length: 60 }, (_, index) => `${index}`.padStart(64, 'f'));
+      const bag = { id: asId<PersonId>('ann'), workOrderIds: [], sharedWith: many.map(asId<PersonId>), inBag: {} };
+      await records.put('kitLists', bag);
+      expect(await records.get('kitLists', 'ann')).toEqual(bag);
+      expect(await linesOf(transaction, 'kit_lists')).toHaveLength(61);
     }));
 
   it('writes many rows as one', () =>

@@ -13,7 +13,7 @@ import { runnerOf, type Run, type Value } from '../database/statements';
 import { ROWS_PER_STEP, type Retention } from './retention';
 
 /** For so long a phone that was away is told what went; after it, it begins anew where something did. */
-export const TOLD_GONE_DAYS = 60;
+const TOLD_GONE_DAYS = 60;
 const LINES_READ = 1_000;
 
 type Line = Omit<FeedLine, 'audience'>;

@@ -5,11 +5,11 @@ import { ROWS_PER_STEP, type Retention } from './retention';
 import { whileAny } from './while-any';
 
 /** For so long the log says what an operation asked for and what it changed; after it, who did what and when, and what it was about. */
-export const LOG_WHOLE_DAYS = 730;
+const LOG_WHOLE_DAYS = 730;
 /** A copy of an operation from the future may be on its way for so long. */
-export const EARLY_COPY_DAYS = 31;
+const EARLY_COPY_DAYS = 31;
 /** A device that took none of its numbers for so long does not use them any more. */
-export const LENT_DAYS = 366;
+const LENT_DAYS = 366;
 
 const daysBefore = (now: Instant, days: number): Instant => addMinutes(now, -days * 24 * 60);
 

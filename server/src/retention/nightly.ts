@@ -9,7 +9,7 @@ import { forgetClockPlaces, forgetMails, forgetNotices } from './forget-rows';
 import type { Retention } from './retention';
 
 /** Everything that is kept small by night. */
-export const retentions: readonly Retention[] = [
+const retentions: readonly Retention[] = [
   dropEndedFollows,
   forgetNotices,
   forgetClockPlaces,

@@ -51,6 +51,14 @@ export const postgres: Dialect = {
     await checkServer(connection);
     await checkTables(connection, address);
   },
+  liftLengths: async (connection) => {
+    const columns: { in_table: string; name: string }[] = await connection.raw(
+      `SELECT table_name AS in_table, column_name AS name FROM information_schema.columns
+        WHERE table_schema = current_schema() AND data_type = 'character varying' AND table_name NOT LIKE 'knex%'`,
+    );
+    for (const { in_table, name } of columns)
+      await connection.raw('ALTER TABLE ?? ALTER COLUMN ?? TYPE text', [in_table, name]);
+  },
   channel: (connection) => postgresChannel(connection, addressOf(connection)),
   counts: (connection, bounds) =>
     new RateLimiterPostgres({

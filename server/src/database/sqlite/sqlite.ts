@@ -34,6 +34,8 @@ export const sqlite: Dialect = {
   check: async (connection, file) => {
     if (file !== MEMORY) await checkFile(connection, file);
   },
+  // It takes no notice of them.
+  liftLengths: () => Promise.resolve(),
   channel: () => nobodyElse,
   counts: (_connection, bounds) => new RateLimiterMemory(bounds),
   unlessElsewhere: async (_connection, _task, work) => {
