@@ -22,6 +22,7 @@ export interface NewlyLogged extends KnownOperation {
   readonly at: string;
   readonly ahead: number;
   readonly known_until: string | null;
+  readonly seen_revision: number | null;
   readonly changed: string | null;
   readonly device_words: string | null;
   readonly site: string | null;
@@ -39,6 +40,7 @@ const columns = [
   'at',
   'ahead',
   'known_until',
+  'seen_revision',
   'changed',
   'device_words',
   'site',
@@ -84,6 +86,7 @@ export async function toLog({ operation, outcome, changes, before, deviceWords }
     at: operation.at,
     ahead: operation.ahead,
     known_until: operation.knownUntil,
+    seen_revision: operation.seenRevision ?? null,
     args: argsKept(operation, outcome),
     outcome: JSON.stringify(outcome),
     device_words: deviceWords,
@@ -132,6 +135,7 @@ export async function loggedByNobody(
     at: now,
     ahead: 0,
     known_until: null,
+    seen_revision: null,
     args: JSON.stringify(args),
     outcome: JSON.stringify(accepted),
     changed: JSON.stringify(await changedRows(before, changes)),

@@ -49,6 +49,7 @@ export const feed = {
     });
     await database.schema.alterTable('operations', (table) => {
       table.index('received_at');
+      table.bigInteger('seen_revision').nullable();
     });
   },
 };
