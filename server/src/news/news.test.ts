@@ -5,6 +5,7 @@ import { PRESENT } from '../testing/test-clock';
 let news: News;
 let told: string[];
 const here = new Set(['site:here']);
+const there = new Set(['site:there']);
 
 /** A line of somebody who hears of these; what was written on it. */
 function listen(audiences: ReadonlySet<string>, session = 's-1'): string[] {
@@ -14,7 +15,11 @@ function listen(audiences: ReadonlySet<string>, session = 's-1'): string[] {
     write: (text: string) => written.push(text.trim()),
     end: () => written.push('end'),
   };
-  news.listen(response as unknown as ServerResponse, { audiences, session });
+  news.listen(response as unknown as ServerResponse, {
+    audiences,
+    audiencesNow: () => Promise.resolve(there),
+    session,
+  });
   written.length = 0;
   return written;
 }
@@ -64,5 +69,24 @@ describe('news', () => {
     expect(told).toEqual([':']);
     news.close();
     expect(told.at(-1)).toBe('end');
+  });
+
+  it('follow who carries what when that changes', async () => {
+    await news.scopesChanged();
+    news.tell(1, here);
+    expect(revisions()).toEqual([]);
+    news.tell(2, there);
+    expect(revisions()).toEqual(['2']);
+  });
+
+  it('are told to everybody where another server wrote and did not get to say so', () => {
+    news.look(10);
+    news.look(20);
+    expect(revisions()).toEqual([]);
+    news.look(20);
+    expect(revisions()).toEqual(['20']);
+    news.look(20);
+    jest.advanceTimersByTime(5_000);
+    expect(revisions()).toEqual(['20']);
   });
 });

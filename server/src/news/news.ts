@@ -12,7 +12,9 @@ const PAUSE_MILLISECONDS = 1_000;
 interface Listener {
   readonly response: ServerResponse;
   /** What it hears of. */
-  readonly audiences: ReadonlySet<Audience>;
+  audiences: ReadonlySet<Audience>;
+  /** Finds out anew what that is. */
+  readonly audiencesNow: () => Promise<Iterable<Audience>>;
   /** The session in which it was opened, and with which it ends. */
   readonly session: string;
   /** The newest revision that concerns it, when it was not told yet. */
@@ -45,7 +47,7 @@ export class News {
   }
 
   /** Keeps the response open and writes to it from now on, until either side, or its session, ends. */
-  listen(response: ServerResponse, of: Pick<Listener, 'audiences' | 'session'>): void {
+  listen(response: ServerResponse, of: Pick<Listener, 'audiences' | 'audiencesNow' | 'session'>): void {
     const listener: Listener = { response, ...of, untold: null };
     this.#listeners.add(listener);
     response.on('close', () => this.#listeners.delete(listener));
@@ -59,6 +61,11 @@ export class News {
   tell(revision: Revision, concerned: ReadonlySet<Audience>): void {
     this.#tellHere(revision, concerned);
     this.#others.say({ revision, concerned: [...concerned] });
+  }
+
+  /** Called when what decides who carries what has changed: each line hears of what its person carries now. */
+  async scopesChanged(): Promise<void> {
+    for (const listener of this.#listeners) listener.audiences = new Set(await listener.audiencesNow());
   }
 
   /**

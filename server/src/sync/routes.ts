@@ -1,10 +1,12 @@
 import type { WorkOrderId } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
 import { agreeOn, pushSchema, RANGE, readRange, type PushRequest } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
+import { readRow, type StoredRow } from '../database/sql-records';
 import { numbersOf } from '../numbers/lend-numbers';
 import type { News } from '../news/news';
 import { pull, readWork } from './pull';
@@ -142,7 +144,8 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
     },
     async (request, reply) => {
       const { person, session } = await server.sessionOf(request);
-      const { audiences } = await scopeOf(database, person);
+      const audiencesNow = async () => (await scopeOf(database, await personNow(database, person))).audiences;
+      const audiences = new Set(await audiencesNow());
       reply.hijack();
       reply.raw.writeHead(200, {
         'content-type': 'text/event-stream; charset=utf-8',
@@ -150,7 +153,13 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
         connection: 'keep-alive',
         'x-accel-buffering': 'no',
       });
-      news.listen(reply.raw, { audiences: new Set(audiences), session });
+      news.listen(reply.raw, { audiences, audiencesNow, session });
     },
   );
+}
+
+/** As they are now; who is not there any more hears of nothing. */
+async function personNow(database: Knex, person: Person): Promise<Person> {
+  const stored: StoredRow | undefined = await database<StoredRow>('people').where('id', person.id).first();
+  return stored === undefined ? { ...person, siteIds: [] } : readRow('people', stored);
 }

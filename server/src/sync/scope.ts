@@ -34,6 +34,10 @@ export async function standingWithin(run: Run): Promise<Standing> {
   return { newest: valueOf('revision'), scopesSince: valueOf(SCOPES_COUNTER) };
 }
 
+export async function standingOf(database: Knex): Promise<Standing> {
+  return standingWithin(await runnerOf(database));
+}
+
 /** What decides the scopes of everybody. */
 interface Governing {
   readonly since: Revision;
@@ -64,7 +68,8 @@ async function governingOf(database: Knex, run: Run, since: Revision): Promise<G
 /** The scope of a person in this database, for a phone that speaks a version of the protocol. */
 export async function scopeOf(database: Knex, person: Person, version?: number): Promise<Scope> {
   const run = await runnerOf(database);
-  return scopeWithin(database, run, (await standingWithin(run)).scopesSince, person, version);
+  const { scopesSince } = await standingWithin(run);
+  return scopeWithin(database, run, scopesSince, person, version);
 }
 
 /**

@@ -1,9 +1,9 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import type { FastifyInstance } from 'fastify';
+import type { Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { dialectOf } from '../database/dialects';
-import { currentRevision } from '../database/revisions';
 import type { FileStore } from '../files/file-store';
 import { sweepOrphans } from '../files/orphans';
 import type { MailSender } from '../standins/mail';
@@ -14,6 +14,7 @@ import { forgetGuests } from '../guests/forget-guests';
 import { deliverGuestMails } from '../guests/guest-mails';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
+import { standingOf } from '../sync/scope';
 import { beginsNow, keepSmall } from '../retention/nightly';
 
 const LOOK_MILLISECONDS = 5_000;
@@ -54,7 +55,13 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     void run();
   };
   server.addHook('onListen', async () => {
-    onEach(async () => news.look(await currentRevision(database)), LOOK_MILLISECONDS);
+    let scopesSince: Revision | null = null;
+    onEach(async () => {
+      const standing = await standingOf(database);
+      if (scopesSince !== null && scopesSince !== standing.scopesSince) await news.scopesChanged();
+      scopesSince = standing.scopesSince;
+      news.look(standing.newest);
+    }, LOOK_MILLISECONDS);
     again(
       'time',
       async () => {

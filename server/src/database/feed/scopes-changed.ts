@@ -5,9 +5,9 @@ import type { Run } from '../statements';
 /** Under which revision what decides who carries what last changed. */
 export const SCOPES_COUNTER = 'scopes';
 
-/** Whether rows of a table decide who carries what: who is in which crew, and what whom is shown. */
+/** Whether rows of a table decide who carries what: whose sites and roles are which, who is in which crew, and what whom is shown. */
 export function governsScopes(table: TableName): boolean {
-  return table === 'crews' || table === 'settings';
+  return table === 'people' || table === 'crews' || table === 'settings';
 }
 
 export async function noteScopesChanged(run: Run, revision: Revision): Promise<void> {
