@@ -5,8 +5,7 @@ import { PROTOCOL } from '@oilcan/core/sync';
 import { ann } from '@oilcan/core/testing';
 import { buildServer, defaultConfig, openDatabase, SqlRecords } from '@oilcan/server';
 import { putAccount } from '../server/src/accounts/accounts';
-import { SESSION_COOKIE } from '../server/src/accounts/authentication';
-import { openSession } from '../server/src/accounts/sessions';
+import { openSession, SESSION_COOKIE } from '../server/src/accounts/sessions';
 
 /** The real server on a new database file, with Ann signed in. `sessionOf` signs in others without a password. */
 export async function startServer(file: string, rows: readonly Change[], webRoot: string | null = null) {

@@ -226,6 +226,7 @@ test('documents are on the phone before they are needed, are searched, and say w
     database
       .prepare('INSERT INTO documents (id, revision, site, asset, file, body) VALUES (?, 1, ?, ?, ?, ?)')
       .run(id, 'site-lifts', 'lark-gearbox', (row as { fileId?: string }).fileId, JSON.stringify(row));
+    database.prepare("INSERT INTO feed VALUES ('site:site-lifts', 1, 'documents', ?, 0)").run(id);
   };
   broken('missing', { name: 'Lost manual', fileId: 'a'.repeat(64) });
   broken('huge', { name: 'Huge manual', bytes: 200_000_000, fileId: 'b'.repeat(64) });

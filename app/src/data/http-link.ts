@@ -103,7 +103,7 @@ export const httpLink = {
 
 interface Message {
   readonly headers: Readonly<Record<string, string>>;
-  readonly body: BodyInit;
+  readonly body: NonNullable<RequestInit['body']>;
 }
 
 /** Below this, packing costs more than it saves. */

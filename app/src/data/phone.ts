@@ -19,7 +19,7 @@ import {
 import type { Person } from '@oilcan/core/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import { DeviceClock, type DeviceClocks, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
+import { DeviceClock, type DeviceClocks, type Revision, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { contactAfter, isForeseen, type Contact } from './contact';
 import { FileQueue } from './file-queue';
 import type { KeptOperation } from './kept-operation';
@@ -143,6 +143,11 @@ export class Phone {
   /** When the server was last heard in full, by its own clock. */
   get heardAt(): Instant {
     return this.#store.syncState.knownUntil;
+  }
+
+  /** Up to which revision its rows go. */
+  get readUpTo(): Revision {
+    return this.#store.syncState.revision;
   }
 
   /** Whether rows of the server have ever arrived. */

@@ -1,5 +1,4 @@
 import type { Change } from '@oilcan/core/records';
-import { isKnownAt } from '@oilcan/core/registry';
 import {
   PROTOCOL,
   SEEN_REVISION_SINCE,
@@ -8,6 +7,8 @@ import {
   type PullAnswer,
 } from '@oilcan/core/sync';
 import { dequal } from 'dequal';
+import { withSharedCode } from '../ui/shared-code';
+import { knownHere } from './known-here';
 import type { LentNumbers } from './lent-numbers';
 import type { SyncState } from './local-database';
 import type { LocalStore } from './local-store';
@@ -90,42 +91,17 @@ export class Receiving {
     });
   }
 
-  /**
-   * Fetches what came with versions of the protocol that this phone or the server did not speak until now, and nothing else anew. Only
-   * when nothing that was sent is still to come back: rows that are fetched here may be newer than the others.
-   */
+  /** Fetches what came with versions of the protocol that this phone or the server did not speak until now. */
   async fetchLaterTables(): Promise<void> {
-    const { store } = this.#parts;
-    const { person, scope, version, revision } = store.syncState;
-    const spoken = this.#spoken;
-    if (spoken <= version || spoken < TABLES_AFTER_SINCE) return;
-    if (store.kept.some(({ where }) => where === 'sent')) return;
-    const arrived: Change[] = [];
-    for (let since = 0; ;) {
-      const answer = await this.#ask({ since, isFilling: false, device: null, tablesAfter: version });
-      if (answer.scope !== scope) return;
-      arrived.push(...knownHere(answer.changes));
-      since = answer.revision;
-      if (!answer.hasMore) break;
-    }
-    await store.inTurn(async () => {
-      const standing = store.syncState;
-      if (store.person?.id !== person?.id || standing.scope !== scope || standing.revision !== revision) return;
-      if (store.kept.some(({ where }) => where === 'sent')) return;
-      const changes = this.#parts.overlay.withTheirRows(arrived, store.person);
-      await store.write({ changes, syncState: { ...standing, version: spoken } });
-      await this.#parts.replay(changes);
-    });
+    if (this.#spoken <= this.#parts.store.syncState.version) return;
+    // Where its code is not on this phone yet, the next time.
+    const code = await withSharedCode(() => import('./later-tables')).catch(() => null);
+    await code?.fetchLaterTables({ ...this.#parts, spoken: this.#spoken, ask: (question) => this.#ask(question) });
   }
 
   #ask(question: PullQuestion): Promise<PullAnswer> {
     return this.#parts.asked(() => this.#parts.server.pull(question));
   }
-}
-
-/** Of what a newer server adds, this phone knows nothing until it is brought up to date. */
-function knownHere(changes: readonly Change[]): Change[] {
-  return changes.filter((change) => isKnownAt(change, PROTOCOL.newest));
 }
 
 /** The version that was spoken. Servers that do not say it are of before the one from which on it matters. */

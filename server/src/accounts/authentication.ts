@@ -5,9 +5,7 @@ import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { readRow, type StoredRow } from '../database/sql-records';
-import { SESSION_DAYS, sessionOfToken } from './sessions';
-
-export const SESSION_COOKIE = 'oilcan_session';
+import { SESSION_COOKIE, SESSION_DAYS, sessionOfToken } from './sessions';
 
 interface SignedIn {
   readonly person: Person;

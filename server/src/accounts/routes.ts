@@ -12,11 +12,11 @@ import { withdrawLink } from '../calendar/links';
 import { answers, answersNothing, shape } from '../docs/json-schema';
 import type { News } from '../news/news';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
-import { giveCookie, SESSION_COOKIE } from './authentication';
+import { giveCookie } from './authentication';
 import { demoPeople } from './demo-people';
 import { deviceWords } from './device-words';
 import { isPasswordRight } from './passwords';
-import { endOtherSessions, endSession, openSession, sessionsOf } from './sessions';
+import { endOtherSessions, endSession, openSession, SESSION_COOKIE, sessionsOf } from './sessions';
 import { WrongPasswords } from './wrong-passwords';
 
 const LONGEST_SECRET = 256;

@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { addMinutes, asId, instantFromMillis, type Instant, type PersonId } from '@oilcan/core/kernel';
 import type { Knex } from 'knex';
 
+export const SESSION_COOKIE = 'oilcan_session';
 /** A phone that was not used for this long signs in again. */
 export const SESSION_DAYS = 30;
 const SESSION_MINUTES = SESSION_DAYS * 24 * 60;

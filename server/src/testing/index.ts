@@ -9,3 +9,5 @@ export { pull, readWork } from '../sync/pull';
 export { push } from '../sync/push';
 export { PushQueue } from '../sync/push-queue';
 export { freshDatabase } from './fresh-database';
+export { openSession, SESSION_COOKIE } from '../accounts/sessions';
+export { connectTo } from './connect-to';

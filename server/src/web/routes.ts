@@ -4,7 +4,7 @@ import fastifyStatic from '@fastify/static';
 import { OilcanError } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
-import { SESSION_COOKIE } from '../accounts/authentication';
+import { SESSION_COOKIE } from '../accounts/sessions';
 import { demoPeople } from '../accounts/demo-people';
 import { sendProblem } from '../errors/problem';
 import { signInForm, type Returned } from './sign-in-form';

@@ -1,0 +1,132 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { randomUUID } from 'node:crypto';
+import { asId, instantFromMillis, type OperationId, type WorkOrderId } from '@oilcan/core/kernel';
+import type { Person } from '@oilcan/core/people';
+import { nextOn } from '@oilcan/core/plans';
+import type { Change } from '@oilcan/core/records';
+import { tableNames } from '@oilcan/core/registry';
+import * as allOperations from '@oilcan/core/registry/operations';
+import type { PullAnswer } from '@oilcan/core/sync';
+import { newOperationId } from '@oilcan/core/testing';
+import { dequal } from 'dequal';
+import type { Knex } from 'knex';
+import { httpLink } from '../../app/src/data/http-link';
+import { MemoryDatabase } from '../../app/src/data/memory-database';
+import { noOtherWindows } from '../../app/src/data/other-windows';
+import { Phone } from '../../app/src/data/phone';
+import type { Chance } from '../chance';
+import { personOf, worksOf } from './works';
+
+/** A phone with its person, its session and its clock. */
+export interface Carried {
+  readonly person: Person;
+  readonly phone: Phone;
+  readonly cookie: string;
+  /** By how many milliseconds its clock is ahead; somebody sets it now and then. */
+  ahead: number;
+  /** Names of the operations that it performed, each by its id. */
+  readonly performed: Map<OperationId, string>;
+}
+
+const speaking = new AsyncLocalStorage<string>();
+
+/** The application's own line to the server goes to this address, as whoever speaks. */
+export function speakTo(address: string): void {
+  const over = globalThis.fetch;
+  globalThis.fetch = (path, init = {}) =>
+    over(`${address}${String(path)}`, { ...init, headers: { ...init.headers, cookie: speaking.getStore() ?? '' } });
+}
+
+export async function carriedBy(index: number, cookie: string): Promise<Carried> {
+  const person = personOf(index);
+  const performed = new Map<OperationId, string>();
+  const carried: Carried = {
+    person,
+    cookie,
+    ahead: 0,
+    performed,
+    phone: new Phone({
+      database: new MemoryDatabase(),
+      server: httpLink,
+      newDevice: randomUUID(),
+      clocks: { wall: () => Date.now() + carried.ahead, running: () => performance.now() },
+      deviceTime: instantFromMillis,
+      newOperationId: (): OperationId => asId<OperationId>(newOperationId().replace(/^.{8}/, randomUUID().slice(0, 8))),
+      others: noOtherWindows,
+      rules: () => Promise.resolve(allOperations),
+      planDates: () => nextOn,
+      onChange: () => undefined,
+      onUnforeseen: (error) => {
+        process.stdout.write(
+          `Unforeseen on a phone: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+        );
+        process.exitCode = 1;
+      },
+    }),
+  };
+  await carried.phone.open();
+  await carried.phone.signIn(person);
+  return carried;
+}
+
+export const synchronize = ({ phone, cookie }: Carried): Promise<void> =>
+  speaking.run(cookie, () => phone.synchronize());
+
+/** Somebody does something: a note, a clock, a step, or a lead gives a job to somebody else. */
+export async function act(carried: Carried, index: number, chance: Chance): Promise<void> {
+  const { phone, person, performed } = carried;
+  const works = worksOf(index);
+  const workOrderId = works[chance.whole(0, works.length - 1)] ?? asId<WorkOrderId>('');
+  if (chance.whole(1, 200) === 1) carried.ahead = chance.whole(-1, 1) * 3_600_000;
+  const isLead = person.roles.includes('lead');
+  const made =
+    isLead && chance.whole(1, 2) === 1
+      ? await phone.performMaking('work.give', {
+          workOrderId,
+          personIds: [personOf(index - (index % 50) + chance.whole(1, 49)).id],
+          crewId: null,
+        } as never)
+      : chance.whole(1, 4) === 1
+        ? phone.view.peek('clocks', person.id) === undefined
+          ? await phone.performMaking('clock.start', { workOrderId })
+          : await phone.performMaking('clock.stop', {
+              workOrderId: phone.view.peek('clocks', person.id)?.workOrderId ?? workOrderId,
+              endedAt: null,
+            })
+        : await phone.performMaking('note.add', { workOrderId, text: `By ${person.id}` });
+  const name = phone.kept.at(-1)?.operation.name ?? '';
+  if (made.ok) performed.set(made.value, name);
+}
+
+/** What was recorded up to the revision of a phone on work that it carries, and is not there: nothing, or a promise is broken. */
+export async function passedOver(database: Knex, { phone, person }: Carried): Promise<string[]> {
+  const revision = phone.readUpTo;
+  const mine = phone.view.peekAll('workOrders').filter((work) => work.personIds.includes(person.id));
+  if (mine.length === 0) return [];
+  const ids: string[] = await database('entries')
+    .whereIn(
+      'work_order',
+      mine.map(({ id }) => id),
+    )
+    .where('revision', '<=', revision)
+    .pluck('id');
+  return ids.filter((id) => phone.view.peek('entries', id) === undefined);
+}
+
+/** Rows that a phone shows otherwise than the server would give them to a new one. */
+export async function differing({ phone, cookie }: Carried): Promise<string[]> {
+  const there = new Map<string, unknown>();
+  for (let since = 0, hasMore = true; hasMore;) {
+    const answer: PullAnswer = await speaking.run(cookie, () =>
+      httpLink.pull({ since, isFilling: true, device: null, tablesAfter: null }),
+    );
+    for (const { table, id, row } of answer.changes as Change[])
+      if (row === null) there.delete(`${table}/${id}`);
+      else there.set(`${table}/${id}`, row);
+    ({ revision: since, hasMore } = answer);
+  }
+  const here = new Map<string, unknown>();
+  for (const table of tableNames) for (const row of phone.view.peekAll(table)) here.set(`${table}/${row.id}`, row);
+  const keys = new Set([...there.keys(), ...here.keys()]);
+  return [...keys].filter((key) => !dequal(there.get(key), here.get(key)));
+}
