@@ -56,6 +56,7 @@ async function drain(line: Line, operations: number): Promise<number> {
     newOperationId: (): OperationId => newOperationId(),
     others: noOtherWindows,
     rules: () => Promise.resolve(allOperations),
+    laterTables: () => import('../app/src/data/later-tables'),
     planDates: () => nextOn,
     onChange: () => undefined,
     onUnforeseen: (error) => {

@@ -248,6 +248,7 @@ export class Shift {
       },
       others: pocket.talk.open(),
       rules: () => Promise.resolve(allOperations),
+      laterTables: () => import('../app/src/data/later-tables'),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {

@@ -1,5 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { asId, instantFromMillis, type OperationId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { nextOn } from '@oilcan/core/plans';
@@ -8,7 +9,7 @@ import { tableNames } from '@oilcan/core/registry';
 import * as allOperations from '@oilcan/core/registry/operations';
 import type { PullAnswer } from '@oilcan/core/sync';
 import { newOperationId } from '@oilcan/core/testing';
-import { dequal } from 'dequal';
+import { machineClock } from '@oilcan/server/testing';
 import type { Knex } from 'knex';
 import { httpLink } from '../../app/src/data/http-link';
 import { MemoryDatabase } from '../../app/src/data/memory-database';
@@ -23,7 +24,7 @@ export interface Carried {
   readonly phone: Phone;
   readonly cookie: string;
   /** By how many milliseconds its clock is ahead; somebody sets it now and then. */
-  ahead: number;
+  readonly clock: { ahead: number };
   /** Names of the operations that it performed, each by its id. */
   readonly performed: Map<OperationId, string>;
 }
@@ -40,20 +41,22 @@ export function speakTo(address: string): void {
 export async function carriedBy(index: number, cookie: string): Promise<Carried> {
   const person = personOf(index);
   const performed = new Map<OperationId, string>();
+  const clock = { ahead: 0 };
   const carried: Carried = {
     person,
     cookie,
-    ahead: 0,
+    clock,
     performed,
     phone: new Phone({
       database: new MemoryDatabase(),
       server: httpLink,
       newDevice: randomUUID(),
-      clocks: { wall: () => Date.now() + carried.ahead, running: () => performance.now() },
+      clocks: { wall: () => machineClock() + clock.ahead, running: () => performance.now() },
       deviceTime: instantFromMillis,
       newOperationId: (): OperationId => asId<OperationId>(newOperationId().replace(/^.{8}/, randomUUID().slice(0, 8))),
       others: noOtherWindows,
       rules: () => Promise.resolve(allOperations),
+      laterTables: () => import('../../app/src/data/later-tables'),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {
@@ -77,7 +80,7 @@ export async function act(carried: Carried, index: number, chance: Chance): Prom
   const { phone, person, performed } = carried;
   const works = worksOf(index);
   const workOrderId = works[chance.whole(0, works.length - 1)] ?? asId<WorkOrderId>('');
-  if (chance.whole(1, 200) === 1) carried.ahead = chance.whole(-1, 1) * 3_600_000;
+  if (chance.whole(1, 200) === 1) carried.clock.ahead = chance.whole(-1, 1) * 3_600_000;
   const isLead = person.roles.includes('lead');
   const made =
     isLead && chance.whole(1, 2) === 1
@@ -128,5 +131,5 @@ export async function differing({ phone, cookie }: Carried): Promise<string[]> {
   const here = new Map<string, unknown>();
   for (const table of tableNames) for (const row of phone.view.peekAll(table)) here.set(`${table}/${row.id}`, row);
   const keys = new Set([...there.keys(), ...here.keys()]);
-  return [...keys].filter((key) => !dequal(there.get(key), here.get(key)));
+  return [...keys].filter((key) => !isDeepStrictEqual(there.get(key), here.get(key)));
 }

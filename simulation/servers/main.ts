@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { connectTo, openSession, SESSION_COOKIE, SqlRecords } from '@oilcan/server/testing';
+import { connectTo, machineClock, openSession, SESSION_COOKIE, SqlRecords } from '@oilcan/server/testing';
 import { Chance } from '../chance';
 import { act, carriedBy, differing, passedOver, speakTo, synchronize, type Carried } from './crowd';
 import { personOf, worksFor } from './works';
@@ -30,18 +30,18 @@ await database.transaction((transaction) => new SqlRecords(transaction).write(wo
 speakTo(values.address);
 const crowd: Carried[] = [];
 for (let index = 0; index < count; index += 1) {
-  const token = await openSession(database, personOf(index).id, 'simulated', Date.now());
+  const token = await openSession(database, personOf(index).id, 'simulated', machineClock());
   crowd.push(await carriedBy(index, `${SESSION_COOKIE}=${token}`));
 }
 say(`${count} phones, ${minutes} minutes`);
 
-const end = Date.now() + minutes * 60_000;
+const end = machineClock() + minutes * 60_000;
 const broken: string[] = [];
 let synchronized = 0;
 let failed = 0;
 const live = async (carried: Carried, index: number): Promise<void> => {
   await pause(chance.next() * ASK_MILLISECONDS);
-  while (Date.now() < end) {
+  while (machineClock() < end) {
     const { phone } = carried;
     if (phone.hasRows && chance.next() < ASK_MILLISECONDS / ACT_MILLISECONDS) await act(carried, index, chance);
     await synchronize(carried);

@@ -28,7 +28,9 @@ export function worksFor(people: number): Change[] {
   return [
     put('settings', someSettings()),
     ...firsts.map((index) => put('sites', aSite({ id: siteOf(index), name: siteOf(index) }))),
-    ...firsts.map((index) => put('assets', anAsset({ id: asId<AssetId>(`asset-${siteOf(index)}`), siteId: siteOf(index) }))),
+    ...firsts.map((index) =>
+      put('assets', anAsset({ id: asId<AssetId>(`asset-${siteOf(index)}`), siteId: siteOf(index) })),
+    ),
     ...all.map((index) => put('people', personOf(index))),
     ...all.map((index) =>
       put(

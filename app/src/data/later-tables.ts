@@ -5,6 +5,11 @@ import type { Overlay } from './overlay';
 import { knownHere } from './known-here';
 import type { PullQuestion } from './server-link';
 
+/** This piece of code, which the first screen does not need. */
+export interface LaterTablesCode {
+  readonly fetchLaterTables: (tables: LaterTables) => Promise<void>;
+}
+
 interface LaterTables {
   readonly store: LocalStore;
   readonly overlay: Overlay;

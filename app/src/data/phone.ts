@@ -30,6 +30,7 @@ import type { Rules } from './rules';
 import { Receiving } from './receiving';
 import { Sending } from './sending';
 import { LocalStore } from './local-store';
+import type { LaterTablesCode } from './later-tables';
 import { LentNumbers } from './lent-numbers';
 import type { OtherWindows } from './other-windows';
 
@@ -47,6 +48,8 @@ export interface PhoneParts {
   readonly others: OtherWindows;
   /** What operations do; rejects with `Unreachable` as long as the phone cannot get it. */
   readonly rules: () => Promise<Rules>;
+  /** What fetches what came with later versions of the protocol. */
+  readonly laterTables: () => Promise<LaterTablesCode>;
   /** What finds the dates of plans; null as long as the phone has not got it. */
   readonly planDates: () => NextOn | null;
   /** Called after anything changed that somebody may be looking at. */
@@ -103,6 +106,7 @@ export class Phone {
       server: parts.server,
       numbers: this.#numbers,
       device: () => this.#device,
+      laterTables: parts.laterTables,
       asked: (ask) => this.#asked(ask),
       replay: (arrived) => this.#replay(arrived),
     });

@@ -1,14 +1,8 @@
 import type { Change } from '@oilcan/core/records';
-import {
-  PROTOCOL,
-  SEEN_REVISION_SINCE,
-  TABLES_AFTER_SINCE,
-  VERSION_IN_SCOPES,
-  type PullAnswer,
-} from '@oilcan/core/sync';
+import { SEEN_REVISION_SINCE, VERSION_IN_SCOPES, type PullAnswer } from '@oilcan/core/sync';
 import { dequal } from 'dequal';
-import { withSharedCode } from '../ui/shared-code';
 import { knownHere } from './known-here';
+import type { LaterTablesCode } from './later-tables';
 import type { LentNumbers } from './lent-numbers';
 import type { SyncState } from './local-database';
 import type { LocalStore } from './local-store';
@@ -24,6 +18,8 @@ interface ReceivingParts {
   readonly device: () => string;
   /** Asks the server, and measures the device's clock by its answer. */
   readonly asked: (ask: () => Promise<PullAnswer>) => Promise<PullAnswer>;
+  /** What fetches what came later; rejects as long as the phone has not got it. */
+  readonly laterTables: () => Promise<LaterTablesCode>;
   readonly replay: (arrived: readonly Change[]) => Promise<void>;
 }
 
@@ -95,7 +91,7 @@ export class Receiving {
   async fetchLaterTables(): Promise<void> {
     if (this.#spoken <= this.#parts.store.syncState.version) return;
     // Where its code is not on this phone yet, the next time.
-    const code = await withSharedCode(() => import('./later-tables')).catch(() => null);
+    const code = await this.#parts.laterTables().catch(() => null);
     await code?.fetchLaterTables({ ...this.#parts, spoken: this.#spoken, ask: (question) => this.#ask(question) });
   }
 

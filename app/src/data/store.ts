@@ -1,3 +1,4 @@
+import { withSharedCode } from '../ui/shared-code';
 import { noteKept } from './last-kept';
 import type { DocumentType } from '@oilcan/core/documents';
 import type { FileType } from '@oilcan/core/files';
@@ -229,6 +230,7 @@ export async function openPhone(): Promise<void> {
     newOperationId: (milliseconds) => asId<OperationId>(ids.generateOrResetCore(milliseconds, 10_000).toString()),
     others: windowsOfThisBrowser('oilcan'),
     rules: loadRules,
+    laterTables: () => withSharedCode(() => import('./later-tables')),
     planDates,
     onChange: show,
     // The browser tells of it as of every other mistake.

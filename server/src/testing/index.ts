@@ -11,3 +11,4 @@ export { PushQueue } from '../sync/push-queue';
 export { freshDatabase } from './fresh-database';
 export { openSession, SESSION_COOKIE } from '../accounts/sessions';
 export { connectTo } from './connect-to';
+export { machineClock } from '../clock';

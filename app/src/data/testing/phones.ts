@@ -1,3 +1,4 @@
+import * as laterTables from '../later-tables';
 import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/people';
 import { ann, aStep, bob, newOperationId, smallWorks } from '@oilcan/core/testing';
@@ -46,6 +47,7 @@ export class TestPhones {
       newOperationId,
       others,
       rules: () => Promise.resolve(allOperations),
+      laterTables: () => Promise.resolve(laterTables),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {
