@@ -1,4 +1,3 @@
-import { FILE_PIECE_BYTES } from '@oilcan/core/files';
 import {
   addMinutes,
   asId,
@@ -19,6 +18,7 @@ import type { Change } from '@oilcan/core/records';
 import type { Person } from '@oilcan/core/people';
 import { nextOn, type Plan } from '@oilcan/core/plans';
 import * as allOperations from '@oilcan/core/registry/operations';
+import { FILE_PIECE_BYTES } from '@oilcan/core/sync';
 import type { Hazard, IsolationPoint } from '@oilcan/core/work';
 import {
   aHazardRegister,

@@ -1,4 +1,4 @@
-import { FILE_PIECE_BYTES } from '@oilcan/core/files';
+import { FILE_PIECE_BYTES } from '@oilcan/core/sync';
 import { OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
 import { refuse, type Refusal } from '@oilcan/core/operations';
 import { isAboutTheRequest, isPassing } from './contact';

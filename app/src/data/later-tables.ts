@@ -2,7 +2,6 @@ import type { Change } from '@oilcan/core/records';
 import { TABLES_AFTER_SINCE, type PullAnswer } from '@oilcan/core/sync';
 import type { LocalStore } from './local-store';
 import type { Overlay } from './overlay';
-import { knownHere } from './known-here';
 import type { PullQuestion } from './server-link';
 
 /** This piece of code, which the first screen does not need. */
@@ -31,7 +30,7 @@ export async function fetchLaterTables({ store, overlay, spoken, ask, replay }: 
   for (let since = 0, hasMore = true; hasMore;) {
     const answer = await ask({ since, isFilling: false, device: null, tablesAfter: version });
     if (answer.scope !== scope) return;
-    arrived.push(...knownHere(answer.changes));
+    arrived.push(...answer.changes);
     ({ revision: since, hasMore } = answer);
   }
   await store.inTurn(async () => {

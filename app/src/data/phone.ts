@@ -27,11 +27,11 @@ import { nowhere, refusalOf, StorageFailed, type LocalDatabase } from './local-d
 import { Unreachable, type ServerLink } from './server-link';
 import { Overlay } from './overlay';
 import type { Rules } from './rules';
-import { Receiving } from './receiving';
+import { receiving, type Receiving } from './receiving';
 import { Sending } from './sending';
 import { LocalStore } from './local-store';
 import type { LaterTablesCode } from './later-tables';
-import { LentNumbers } from './lent-numbers';
+import { lentNumbers, type LentNumbers } from './lent-numbers';
 import type { OtherWindows } from './other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -99,8 +99,8 @@ export class Phone {
         await this.#replay(changes);
       },
     });
-    this.#numbers = new LentNumbers(this.#store, parts.rules);
-    this.#receiving = new Receiving({
+    this.#numbers = lentNumbers(this.#store, parts.rules);
+    this.#receiving = receiving({
       store: this.#store,
       overlay: this.#overlay,
       server: parts.server,

@@ -1,7 +1,7 @@
 import type { Change } from '@oilcan/core/records';
-import { SEEN_REVISION_SINCE, VERSION_IN_SCOPES, type PullAnswer } from '@oilcan/core/sync';
+import { PROTOCOL, SEEN_REVISION_SINCE, VERSION_IN_SCOPES, type PullAnswer } from '@oilcan/core/sync';
+import { isKnownAt } from '@oilcan/core/registry';
 import { dequal } from 'dequal';
-import { knownHere } from './known-here';
 import type { LaterTablesCode } from './later-tables';
 import type { LentNumbers } from './lent-numbers';
 import type { SyncState } from './local-database';
@@ -24,30 +24,32 @@ interface ReceivingParts {
 }
 
 /** How rows come to the phone: page by page, each kept with how far it goes. */
-export class Receiving {
-  readonly #parts: ReceivingParts;
+export interface Receiving {
+  /** Fetches one page. Gives whether there is another. */
+  readonly pullOnce: () => Promise<boolean>;
+  /** Fetches what came with versions of the protocol that this phone or the server did not speak until now. */
+  readonly fetchLaterTables: () => Promise<void>;
+}
+
+export function receiving(parts: ReceivingParts): Receiving {
+  const { store, overlay, numbers: lent } = parts;
   /** The version of the protocol on which phone and server last agreed; 0 before they did. */
-  #spoken = 0;
+  let spoken = 0;
+  const ask = (question: PullQuestion): Promise<PullAnswer> => parts.asked(() => parts.server.pull(question));
 
-  constructor(parts: ReceivingParts) {
-    this.#parts = parts;
-  }
-
-  /** Fetches one page. Returns whether there is another. */
-  async pullOnce(): Promise<boolean> {
-    const { store, overlay, numbers: lent } = this.#parts;
+  const pullOnce = async (): Promise<boolean> => {
     const { revision, scope, person, device } = store.syncState;
     let { isFilling } = store.syncState;
     // Names this device where it needs numbers.
-    const wantsNumbers = (await lent.areFew()) ? this.#parts.device() : null;
-    let answer = await this.#ask({ since: revision, isFilling, device: wantsNumbers, tablesAfter: null });
+    const wantsNumbers = (await lent.areFew()) ? parts.device() : null;
+    let answer = await ask({ since: revision, isFilling, device: wantsNumbers, tablesAfter: null });
     const isOtherScope = scope !== '' && answer.scope !== scope;
     if (isOtherScope) {
       isFilling = true;
-      answer = await this.#ask({ since: 0, isFilling, device: wantsNumbers, tablesAfter: null });
+      answer = await ask({ since: 0, isFilling, device: wantsNumbers, tablesAfter: null });
     }
-    const spoken = versionOf(answer);
-    this.#spoken = spoken;
+    // Servers that do not say it are of before the one from which on it matters.
+    spoken = answer.version ?? VERSION_IN_SCOPES;
     return store.inTurn(async () => {
       const standing = store.syncState;
       if (standing.revision !== revision || store.person?.id !== person?.id) return store.person !== null;
@@ -73,7 +75,9 @@ export class Receiving {
         store.note({ ...syncState, numbers });
         return false;
       }
-      const changes = overlay.withTheirRows(knownHere(answer.changes), store.person);
+      // Of what a newer server adds, this phone knows nothing until it is brought up to date.
+      const known = answer.changes.filter((change) => isKnownAt(change, PROTOCOL.newest));
+      const changes = overlay.withTheirRows(known, store.person);
       const forget = arrived.map(({ operation }) => operation.id);
       // What was taken by operations that are forgotten now is not free again.
       const takenNow = await lent.takenBy(arrived);
@@ -82,26 +86,20 @@ export class Receiving {
       );
       await store.write({ changes, isWhole: isOtherScope, forget, syncState: { ...syncState, numbers: left } });
       if (isOtherScope) overlay.begin([]);
-      await this.#parts.replay(changes);
+      await parts.replay(changes);
       return answer.hasMore;
     });
-  }
+  };
 
-  /** Fetches what came with versions of the protocol that this phone or the server did not speak until now. */
-  async fetchLaterTables(): Promise<void> {
-    if (this.#spoken <= this.#parts.store.syncState.version) return;
+  const fetchLaterTables = async (): Promise<void> => {
+    if (spoken <= store.syncState.version) return;
     // Where its code is not on this phone yet, the next time.
-    const code = await this.#parts.laterTables().catch(() => null);
-    await code?.fetchLaterTables({ ...this.#parts, spoken: this.#spoken, ask: (question) => this.#ask(question) });
-  }
+    const code = await parts.laterTables().catch(() => null);
+    await code?.fetchLaterTables({ store, overlay, spoken, ask, replay: parts.replay });
+  };
 
-  #ask(question: PullQuestion): Promise<PullAnswer> {
-    return this.#parts.asked(() => this.#parts.server.pull(question));
-  }
+  return { pullOnce, fetchLaterTables };
 }
-
-/** The version that was spoken. Servers that do not say it are of before the one from which on it matters. */
-const versionOf = ({ version = VERSION_IN_SCOPES }: PullAnswer): number => version;
 
 /** What is known once all that an answer tells has been read. */
 function toldIn({ now, revision, version = 0 }: PullAnswer): Pick<SyncState, 'knownUntil' | 'seenRevision'> {

@@ -1,10 +1,9 @@
 import type { Change } from '../records/records';
-import type { TableName } from '../records/table';
 import { anyEntryKind } from '../subjects/work/entry-kinds';
 import { entryKinds } from './entries';
-import { isTableName, tableNamed, tableNames } from './tables';
+import { isTableName, tableNamed } from './tables';
 
-const REPORTS_SINCE = 14;
+export const REPORTS_SINCE = 14;
 
 /** Whether whoever speaks this version of the protocol knows such a row: its table, and what kind of entry it is. */
 export function isKnownAt(change: Change, version: number): boolean {
@@ -16,17 +15,3 @@ export function isKnownAt(change: Change, version: number): boolean {
   const kind = anyEntryKind(entryKinds, change.row.content.kind);
   return kind !== undefined && kind.since <= version;
 }
-
-/** Whether rows of a table may have to be fetched by whoever read at this version until now: it came later, or some kind of its rows did. */
-export function isTableNewAfter(table: TableName, version: number): boolean {
-  if (tableNamed(table).since > version) return true;
-  if (table === 'notices') return version < REPORTS_SINCE;
-  return table === 'entries' && Object.keys(entryKinds).some((kind) => sinceOfKind(kind) > version);
-}
-
-/** Whether anything came with later versions of the protocol than this. */
-export function isAnyNewAfter(version: number): boolean {
-  return tableNames.some((table) => isTableNewAfter(table, version));
-}
-
-const sinceOfKind = (kind: string): number => anyEntryKind(entryKinds, kind)?.since ?? 0;

@@ -2,13 +2,8 @@ import type { PersonId } from '../kernel/ids';
 import type { Instant } from '../kernel/time/instant';
 import type { Zone } from '../kernel/time/zone';
 import { detailOf, headlineOf } from '../subjects/notices/notice-words';
-import {
-  concernsOthers,
-  noticesAfter,
-  type Everybody,
-  type Notice,
-  type WorkChange,
-} from '../subjects/notices/notices';
+import type { Notice } from '../subjects/notices/notices';
+import { concernsOthers, noticesAfter, type Everybody, type WorkChange } from '../subjects/notices/notices-of-work';
 import type { Entry } from '../subjects/work/entries';
 import { entryKinds } from './entries';
 

@@ -52,6 +52,8 @@ export const PUSH_LIMIT = 50;
 export const PUSH_BYTES = 256 * 1024;
 /** Bytes in one request. */
 export const REQUEST_BYTES_LIMIT = 512 * 1024;
+/** Bytes of a file that are sent at once, so that little is lost when the signal goes. */
+export const FILE_PIECE_BYTES = 256 * 1024;
 /** Rows in one page of a pull. */
 export const PULL_PAGE_ROWS = 2_000;
 

@@ -1,4 +1,5 @@
-import { FILE_BYTES_LIMIT, FILE_PIECE_BYTES, isData, isFileId } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT, isData, isFileId } from '@oilcan/core/files';
+import { FILE_PIECE_BYTES } from '@oilcan/core/sync';
 import { instantFromMillis, OilcanError, type FileId } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';

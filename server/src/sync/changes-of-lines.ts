@@ -1,6 +1,7 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { Change, Row, TableName, Viewer } from '@oilcan/core/records';
-import { isKnownAt, isSeenBy, isTableNewAfter, mayLookInto, shownTo, tableNamed } from '@oilcan/core/registry';
+import { isKnownAt, isSeenBy, mayLookInto, shownTo, tableNamed } from '@oilcan/core/registry';
+import { isTableNewAfter } from '@oilcan/core/registry/new-after';
 import { carriedRows } from '../database/feed/carried-rows';
 import type { FeedLine } from '../database/feed/feed-lines';
 import { readRow } from '../database/sql-records';

@@ -1,7 +1,8 @@
 import { instantFromMillis, OilcanError, type WorkOrderId } from '@oilcan/core/kernel';
 import { isHere, type Person } from '@oilcan/core/people';
 import type { Change } from '@oilcan/core/records';
-import { isAnyNewAfter, isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
+import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
+import { isAnyNewAfter } from '@oilcan/core/registry/new-after';
 import { PROTOCOL, PULL_PAGE_ROWS, SEEN_REVISION_SINCE, type PullAnswer, type Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';

@@ -1,5 +1,6 @@
 import { asId } from '../../kernel/ids';
-import { fileTypeNamed, fileTypeOf, isFileId, isForeignPicture, pictureTypeOf } from './files';
+import { fileTypeNamed, fileTypeOf, isForeignPicture, pictureTypeOf } from './file-signatures';
+import { isFileId } from './files';
 import { fileNamedBy } from '../../registry/operations';
 
 const sha = 'e3b0c44298fc1c149afbf4c8996fb92427ae41e4649b934ca495991b7852b855';

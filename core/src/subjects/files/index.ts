@@ -1,4 +1,5 @@
 export * from './camera-notes';
 export * from './file-field';
+export * from './file-signatures';
 export * from './files';
 export * from './files-errors';

@@ -1,5 +1,6 @@
 export * from './notice-words';
 export * from './notices';
+export * from './notices-of-work';
 export * from './notices-operations';
 export * from './notices-tables';
 export * from './notices-of-reports';

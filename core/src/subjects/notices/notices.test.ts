@@ -18,7 +18,8 @@ import {
   anAsset,
   assetId,
 } from '../../testing/builders';
-import { type Notice, noticesOfLate, noticesOfShort, isNoticeKept, noticeChoiceOf } from './notices';
+import { isNoticeKept, noticeChoiceOf, type Notice } from './notices';
+import { noticesOfLate, noticesOfShort } from './notices-of-work';
 import { noticeDetail, noticesOfChange } from '../../registry/notices';
 import type { WorkOrder } from '../work/work-order';
 import type { Entry } from '../work/entries';
