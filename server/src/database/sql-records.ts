@@ -210,7 +210,8 @@ async function movesOf(
   moved: readonly MovedWork[],
   written: ReadonlySet<string>,
 ): Promise<{ readonly table: TableName; readonly id: string; readonly audiences: readonly Audience[] }[]> {
-  const ofWork = new Map(moved.filter(({ wasThere }) => wasThere).map((each) => [each.id as string, each]));
+  // Also of work that is new here: a load may bring what was recorded on it first.
+  const ofWork = new Map(moved.map((each) => [each.id as string, each]));
   const rows = await rowsOfWorks(run, [...ofWork.keys()]);
   for (const { removed, id: work } of ofWork.values())
     for (const audience of removed)

@@ -103,6 +103,14 @@ describe('whom rows reach', () => {
     expect((await page(first.revision)).changes).toEqual([{ table: 'clocks', id: bob.id, row: null }]);
   });
 
+  it('is given what was recorded on work that came after it, as a load may bring it', async () => {
+    const id = asId<WorkOrderId>('w-late');
+    await write([put('steps', { ...aStep(1), id: asId<never>('s-late'), workOrderId: id })]);
+    expect(idsIn((await ask(ann, 0, 0)).changes, 'steps')).not.toContain('s-late');
+    await write([job({ id, number: 'W-78' })]);
+    expect(idsIn((await ask(ann, 0, 0)).changes, 'steps')).toContain('s-late');
+  });
+
   it('is nobody where work of long ago is written for the first time', async () => {
     const lines = await lineCount();
     const id = asId<WorkOrderId>('w-old');

@@ -20,8 +20,6 @@ export interface MovedWork {
   readonly id: WorkOrderId;
   readonly added: readonly Audience[];
   readonly removed: readonly Audience[];
-  /** Whether something may have been recorded on it before. */
-  readonly wasThere: boolean;
 }
 
 /** Who carries what is recorded on which work order, as it is noted, and brought up to date with what is written. */
@@ -63,7 +61,6 @@ function moveOf({ before, after, isOutlived }: WrittenWork, noted: readonly Audi
     id: after.id,
     added: wanted.filter((each) => !noted.includes(each)),
     removed: noted.filter((each) => !wanted.includes(each)),
-    wasThere: before !== undefined,
   };
 }
 

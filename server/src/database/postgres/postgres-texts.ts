@@ -1,5 +1,6 @@
 import type { TextIndex } from '../dialect';
-import { places, runAmong, runnerOf } from '../statements';
+import { foundTexts } from '../found-texts';
+import { places } from '../statements';
 
 /** `tow gri` as PostgreSQL asks for things that have both, each at the beginning of a word. Only letters and figures come here. */
 const asked = (words: readonly string[]): string => words.map((word) => `'${word}':*`).join(' & ');
@@ -15,20 +16,7 @@ export const postgresTexts: TextIndex = {
     ])
       await connection.raw(statement);
   },
-  put: async (transaction, texts) => {
-    const run = await runnerOf(transaction);
-    await runAmong(
-      run,
-      texts.map(({ id }) => id),
-      (list) => `DELETE FROM found_texts WHERE id IN (${list})`,
-    );
-    for (const { id, site, text } of texts)
-      await run('INSERT INTO found_texts (id, site, text) VALUES (?, ?, ?)', [id, site, text]);
-  },
-  textOf: async (connection, id) => {
-    const row: { text: string } | undefined = await connection('found_texts').where('id', id).first('text');
-    return row?.text;
-  },
+  ...foundTexts,
   find: async (connection, { words, sites, most }) => {
     if (words.length === 0 || sites.length === 0) return [];
     const rows: { id: string }[] = await connection.raw(
