@@ -4,7 +4,8 @@ import { run } from './run.mjs';
 
 const postgres = await startPostgres();
 const given = process.argv.slice(2);
-const args = ['jest', '--selectProjects', 'server', 'simulation', ...given];
+// What is given comes first: the projects take every word after them for one more.
+const args = ['jest', ...given, '--selectProjects', 'server', 'simulation'];
 try {
   await run('npx', args, { shown: true, environment: { OILCAN_TEST_POSTGRES: postgres.address } });
 } catch {

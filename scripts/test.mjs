@@ -28,6 +28,7 @@ const checks = [
   ['Circles and floors', 'npm', ['run', '--silent', 'circles']],
   ['Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']],
   ['What each browser test covers', 'node', ['scripts/covers.mjs']],
+  ['Paths that the documents name', 'node', ['scripts/paths-in-docs.mjs']],
 ];
 
 rmSync(results, { recursive: true, force: true });

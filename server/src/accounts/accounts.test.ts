@@ -49,7 +49,9 @@ describe('signing in', () => {
     const tries = await Promise.all(Array.from({ length: 6 }, () => signIn('Lea', 'guess')));
     expect(tries.map((answer) => answer.statusCode).sort()).toEqual([401, 401, 401, 429, 429, 429]);
     const waiting = await signIn('Lea', PASSWORD);
-    expect([waiting.statusCode, waiting.headers['retry-after']]).toEqual([429, '1']);
+    expect(waiting.statusCode).toBe(429);
+    // Whichever of the three that came too many began the wait.
+    expect(['1', '2', '4']).toContain(waiting.headers['retry-after']);
     expect((await signIn('Ann', PASSWORD)).statusCode).toBe(200);
   });
 
