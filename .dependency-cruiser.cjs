@@ -38,12 +38,19 @@ module.exports = {
       'core/src/registry/',
       'core/src/sync/',
     ]),
+    // The wings, in the order of the work.
+    ...floors(
+      'wings',
+      ['plant', 'orders', 'steps', 'stores', 'recording', 'past', 'raising', 'finishing', 'overview'].map(
+        (wing) => `core/src/subjects/${wing}/`,
+      ),
+    ),
     {
       name: 'work-is-made-one-way',
       severity: 'error',
       comment: 'Every work order is made by putNewWork, so that it has the hazards of its machine.',
-      from: { path: '^core/src/subjects/', pathNot: '^core/src/subjects/(hazards/put-new-work|work/index)\\.ts$' },
-      to: { path: '^core/src/subjects/work/new-work-order\\.ts$' },
+      from: { path: '^core/src/subjects/', pathNot: '^core/src/subjects/orders/(hazards/put-new-work|work/index)\\.ts$' },
+      to: { path: '^core/src/subjects/orders/work/new-work-order\\.ts$' },
     },
     ...floors('app', ['app/src/ui/', 'app/src/data/', 'app/src/features/']),
     {

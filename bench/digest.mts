@@ -1,5 +1,5 @@
 import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
-import { digestOf } from '@oilcan/core/digest';
+import { digestOf } from '@oilcan/core/past/digest';
 import { ann, anAsset, aWorkOrder, bob, minutesLater } from '@oilcan/core/testing';
 import { percentile, report } from './report.mjs';
 

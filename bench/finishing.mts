@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { statSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
-import { owedThings } from '@oilcan/core/work';
+import { owedThings } from '@oilcan/core/orders/work';
 import { BETWEEN_PRESSES, demoLines, openWorks } from './large-works.mjs';
 import { longRecord, TITLE } from './long-record.mjs';
 import { report } from './report.mjs';

@@ -1,4 +1,4 @@
-import { nextOn } from '@oilcan/core/plans';
+import { nextOn } from '@oilcan/core/finishing/plans';
 import * as allOperations from '@oilcan/core/registry/operations';
 import { parentPort, workerData } from 'node:worker_threads';
 import { instantFromMillis, type OperationId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';

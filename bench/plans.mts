@@ -1,5 +1,5 @@
 import { addDays, asId, instantFromMillis, type LocalDay, type PlanId, type PointId } from '@oilcan/core/kernel';
-import { nextDue, nextOn, type Plan, type Trigger } from '@oilcan/core/plans';
+import { nextDue, nextOn, type Plan, type Trigger } from '@oilcan/core/finishing/plans';
 import { aPlan, aPoint, minutesLater } from '@oilcan/core/testing';
 import { RRule } from 'rrule';
 import { median, report } from './report.mjs';

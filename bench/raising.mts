@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { chromium } from '@playwright/test';
 import { asId, type AssetId, type ReportId, type WorkOrderId } from '@oilcan/core/kernel';
-import { labelKeyFrom } from '@oilcan/core/labels';
-import { WhatIsKnown } from '@oilcan/core/reports';
+import { labelKeyFrom } from '@oilcan/core/raising/labels';
+import { WhatIsKnown } from '@oilcan/core/raising/reports';
 import {
   anAsset,
   anOperation,

@@ -1,7 +1,7 @@
 import { Interval, DateTime } from 'luxon';
 import { asId, toMillis, type PartId } from '@oilcan/core/kernel';
-import { completionsOf, meaningsOf, parseShorthand, type ShorthandContext } from '@oilcan/core/shorthand';
-import { downtimeOf } from '@oilcan/core/stoppages';
+import { completionsOf, meaningsOf, parseShorthand, type ShorthandContext } from '@oilcan/core/recording/shorthand';
+import { downtimeOf } from '@oilcan/core/recording/stoppages';
 import { aPart, aPoint, minutesLater } from '@oilcan/core/testing';
 import { findParts } from '../app/src/features/stock/find-parts';
 import { percentile, report, median } from './report.mjs';

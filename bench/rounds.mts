@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { changeOf } from '@oilcan/core/readings';
+import { changeOf } from '@oilcan/core/steps/readings';
 import TheilSenRegression from 'ml-regression-theil-sen';
 import { BETWEEN_PRESSES, demoLines, openWorks } from './large-works.mjs';
 import { median, report } from './report.mjs';

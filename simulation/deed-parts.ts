@@ -1,8 +1,8 @@
 import { addDays, asId, localDate, type EntryId, type FileId, type Instant, type LocalDay } from '@oilcan/core/kernel';
-import type { Installation } from '@oilcan/core/plant';
+import type { Installation } from '@oilcan/core/plant/plant';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import { fates } from '@oilcan/core/stock';
-import { owedThings, type Demands, type Entry } from '@oilcan/core/work';
+import { fates } from '@oilcan/core/stores/stock';
+import { owedThings, type Demands, type Entry } from '@oilcan/core/orders/work';
 import { binId, pointId } from '@oilcan/core/testing';
 
 export function dayAfter(now: Instant, days: number): LocalDay {

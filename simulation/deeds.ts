@@ -1,12 +1,12 @@
-import { isolationActs } from '@oilcan/core/isolation';
+import { isolationActs } from '@oilcan/core/orders/isolation';
 import { addMinutes, asId, type EntryId, type Instant, type PersonId } from '@oilcan/core/kernel';
-import { nonesOf } from '@oilcan/core/none';
-import { noticeKinds } from '@oilcan/core/notices';
-import type { Person } from '@oilcan/core/people';
+import { nonesOf } from '@oilcan/core/recording/none';
+import { noticeKinds } from '@oilcan/core/overview/notices';
+import type { Person } from '@oilcan/core/plant/people';
 import type { MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import type { Step } from '@oilcan/core/steps';
-import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/work';
+import type { Step } from '@oilcan/core/steps/steps';
+import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/orders/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf, wayOfRaising } from './deed-parts';
 import { reportDeedOf } from './report-deeds';

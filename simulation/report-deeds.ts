@@ -1,6 +1,6 @@
 import { addMinutes, type Instant } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
-import { rulesOf } from '@oilcan/core/raise-rules';
+import type { Person } from '@oilcan/core/plant/people';
+import { rulesOf } from '@oilcan/core/orders/raise-rules';
 import type { MemoryRecords } from '@oilcan/core/records';
 import { assetId, aRaise, aReporting, anIncidentReport, site } from '@oilcan/core/testing';
 import { fileIdOf } from './deed-parts';

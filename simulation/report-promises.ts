@@ -1,7 +1,7 @@
-import type { Incident } from '@oilcan/core/incidents';
-import { isProvisional } from '@oilcan/core/numbers';
-import { isOpenReport, type Report } from '@oilcan/core/reports';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { Incident } from '@oilcan/core/raising/incidents';
+import { isProvisional } from '@oilcan/core/plant/numbers';
+import { isOpenReport, type Report } from '@oilcan/core/raising/reports';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import type { Shift } from './shift';
 
 /** A report or an incident without a number of its own, and a report that does not stand as the work on it does. */

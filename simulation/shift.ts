@@ -15,11 +15,11 @@ import {
 } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
 import type { Change } from '@oilcan/core/records';
-import type { Person } from '@oilcan/core/people';
-import { nextOn, type Plan } from '@oilcan/core/plans';
+import type { Person } from '@oilcan/core/plant/people';
+import { nextOn, type Plan } from '@oilcan/core/finishing/plans';
 import * as allOperations from '@oilcan/core/registry/operations';
 import { FILE_PIECE_BYTES } from '@oilcan/core/sync';
-import type { Hazard, IsolationPoint } from '@oilcan/core/work';
+import type { Hazard, IsolationPoint } from '@oilcan/core/orders/work';
 import {
   aHazardRegister,
   anAsset,

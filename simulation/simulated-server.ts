@@ -1,6 +1,6 @@
 import { instantFromMillis, OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import {

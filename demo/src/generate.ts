@@ -1,5 +1,5 @@
 import { addMinutes, asId, type Instant, type PointId, type SiteId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { documentsOf, pictureOf, type DemoDocument } from './documents/documents';
 import type { Line } from './line';
 import { codesOf, installationsOf } from './mountain/installations';

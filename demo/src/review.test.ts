@@ -1,10 +1,10 @@
 import { parseInstant, type AssetId } from '@oilcan/core/kernel';
-import { summarise, usualFor, type PastJob } from '@oilcan/core/past';
+import { summarise, usualFor, type PastJob } from '@oilcan/core/past/past';
 import type { TableName, Tables } from '@oilcan/core/records';
 import { costOf, entryKinds } from '@oilcan/core/registry';
-import { unusualOf, type Unusual } from '@oilcan/core/review';
-import { usualLimits } from '@oilcan/core/settings';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import { unusualOf, type Unusual } from '@oilcan/core/finishing/review';
+import { usualLimits } from '@oilcan/core/orders/settings';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import { generateDemo } from './generate';
 import type { Line } from './line';
 import { settings } from './mountain/people';

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import jsQR from 'jsqr';
-import { labelText, readCode } from '@oilcan/core/plant';
+import { labelText, readCode } from '@oilcan/core/plant/plant';
 import { jobCard, type JobCard } from './job-card';
 import { labelFormats, type Label, type LabelFormatName } from './label-formats';
 import { labelSheet } from './label-sheet';

@@ -1,5 +1,5 @@
 import type { Change } from '@oilcan/core/records';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { noteRenamed, noteTexts } from './find/note-texts';
 import { notePast, worksTouchedBy } from './past/note-past';

@@ -1,5 +1,5 @@
 import { asId, type AssetId, type PersonId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { anAsset, aPerson, aSite, aWorkOrder, put, someSettings } from '@oilcan/core/testing';
 

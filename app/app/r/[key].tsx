@@ -1,6 +1,6 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
-import { reportLabelCode } from '@oilcan/core/plant';
+import { reportLabelCode } from '@oilcan/core/plant/plant';
 import { usePhone } from '../../src/data/store';
 
 /**

@@ -1,9 +1,9 @@
-import type { FoundWork } from '@oilcan/core/find';
+import type { FoundWork } from '@oilcan/core/overview/find';
 import type { AssetId, Instant } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import type { LogAnswer, PullAnswer, PushAnswer } from '@oilcan/core/sync';
-import type { OwedThing } from '@oilcan/core/work';
+import type { OwedThing } from '@oilcan/core/orders/work';
 import type { FileAnswer } from './server-link';
 
 /** The sign-in page's view of the server. */

@@ -1,7 +1,7 @@
 import { act } from '@testing-library/react';
 import { addMinutes, asId, type AssetId, type FileId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { anAsset, ann, assetId, aWorkOrder, bob, lea, put, site, smallWorks } from '@oilcan/core/testing';
 import { presentOfTest, TestWorks } from '../testing/works';
 import { carryAheadLater } from './carry-ahead';

@@ -1,7 +1,7 @@
-import { CARRIED_DOCUMENT_BYTES } from '@oilcan/core/documents';
+import { CARRIED_DOCUMENT_BYTES } from '@oilcan/core/plant/documents';
 import { documentsOn } from './documents-on';
 import type { AssetId } from '@oilcan/core/kernel';
-import { assigneesFor, isOpen, isWholeFor } from '@oilcan/core/work';
+import { assigneesFor, isOpen, isWholeFor } from '@oilcan/core/orders/work';
 import { httpLink } from './http-link';
 import { cachedAt, cachePast } from './past/past-cache';
 import { hasFile, peekAll, peekRows, readFile, usePhone } from './store';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { AssetDocument } from '@oilcan/core/documents';
+import type { AssetDocument } from '@oilcan/core/plant/documents';
 import type { AssetId } from '@oilcan/core/kernel';
 import { peekRow, peekRows, useTable } from './store';
 

@@ -1,4 +1,4 @@
-import type { Report } from '@oilcan/core/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import { peekRow } from './store';
 
 /** What somebody said of a machine or a place: a report, an incident. */

@@ -1,12 +1,12 @@
 import { OilcanError, type AssetId, type ErrorValues, type FileId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { FoundWork } from '@oilcan/core/find';
+import type { FoundWork } from '@oilcan/core/overview/find';
 import type { Operation } from '@oilcan/core/operations';
-import type { PastOf } from '@oilcan/core/past';
-import type { Person } from '@oilcan/core/people';
+import type { PastOf } from '@oilcan/core/past/past';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { isErrorCode } from '@oilcan/core/registry';
 import { PROTOCOL, rangeText, type LogAnswer, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
-import type { OwedThing, WorkKind } from '@oilcan/core/work';
+import type { OwedThing, WorkKind } from '@oilcan/core/orders/work';
 import {
   answers,
   type About,

@@ -1,6 +1,6 @@
 import type { FileId, Instant } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { upgraded, upgradedChange, type Change, type Fields } from '@oilcan/core/records';
 import { SHAPE_VERSION, tableNamed, tables } from '@oilcan/core/registry';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import { entryKinds } from '@oilcan/core/registry';
-import type { Entry } from '@oilcan/core/work';
+import type { Entry } from '@oilcan/core/orders/work';
 import { machineMillis } from './machine-clock';
 
 /** For so long what was just recorded can be undone by a press. */

@@ -1,4 +1,4 @@
-import { NUMBERS_AHEAD_LEAST, type NumberSeries } from '@oilcan/core/numbers';
+import { NUMBERS_AHEAD_LEAST, type NumberSeries } from '@oilcan/core/plant/numbers';
 import type { KeptOperation } from './kept-operation';
 import type { LocalStore } from './local-store';
 import type { Rules } from './rules';

@@ -1,9 +1,9 @@
-import type { DocumentType } from '@oilcan/core/documents';
-import type { FileType } from '@oilcan/core/files';
+import type { DocumentType } from '@oilcan/core/plant/documents';
+import type { FileType } from '@oilcan/core/plant/files';
 import type { FileId, Instant, OperationId, PersonId } from '@oilcan/core/kernel';
-import type { NumberSeries } from '@oilcan/core/numbers';
+import type { NumberSeries } from '@oilcan/core/plant/numbers';
 import { refuse, type Refusal } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { trustedClock, VERSION_IN_SCOPES, type ClockMemory, type Revision } from '@oilcan/core/sync';
 import type { KeptOperation } from './kept-operation';

@@ -1,4 +1,4 @@
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { DeviceClock } from '@oilcan/core/sync';
 import type { KeptOperation } from './kept-operation';
 import {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { AssetId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows, useTable } from './store';
 
 /** A machine, then those that are part of it. */

@@ -1,5 +1,5 @@
 import { addMinutes } from '@oilcan/core/kernel';
-import type { Notice } from '@oilcan/core/notices';
+import type { Notice } from '@oilcan/core/overview/notices';
 import { MemoryRecords, type Change } from '@oilcan/core/records';
 import { ann, anOperation, aStep, aWorkOrder, bob, noon, put, sideAt, smallWorks, workId } from '@oilcan/core/testing';
 import * as allOperations from '@oilcan/core/registry/operations';

@@ -1,9 +1,9 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { Side } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { MemoryRecords, StagedRecords, type Change, type TableName } from '@oilcan/core/records';
 import { tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
-import { carriesWholeFor, isWholeFor } from '@oilcan/core/work';
+import { carriesWholeFor, isWholeFor } from '@oilcan/core/orders/work';
 import { dequal } from 'dequal';
 import type { KeptOperation } from './kept-operation';
 import type { Rules } from './rules';

@@ -1,4 +1,4 @@
-import { SETTINGS_ID, settingsAt, type Settings } from '@oilcan/core/settings';
+import { SETTINGS_ID, settingsAt, type Settings } from '@oilcan/core/orders/settings';
 import { peekRow } from './store';
 
 /** What holds on a site, for what is said once and not drawn again when it changes; undefined before it is here. */

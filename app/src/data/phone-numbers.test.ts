@@ -1,5 +1,5 @@
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
-import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/numbers';
+import { isProvisional, NUMBERS_AHEAD } from '@oilcan/core/plant/numbers';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { ann, aRaise, aReporting, lea } from '@oilcan/core/testing';
 import { MemoryDatabase } from './memory-database';

@@ -1,5 +1,5 @@
 import { asId, OilcanError, toMillis, type OperationId } from '@oilcan/core/kernel';
-import { onHandAfter } from '@oilcan/core/stock';
+import { onHandAfter } from '@oilcan/core/stores/stock';
 import { ann, aStep, bob, binId, lea, partId, put, aWorkOrder, workId } from '@oilcan/core/testing';
 import { StorageFailed } from './local-database';
 import { MemoryDatabase } from './memory-database';

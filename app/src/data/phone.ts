@@ -16,7 +16,7 @@ import {
   type Refusal,
   type Side,
 } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change, MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import { DeviceClock, type DeviceClocks, type Revision, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';

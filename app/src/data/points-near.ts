@@ -1,5 +1,5 @@
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useMemo } from 'react';
 import { useRow, useRows, useTable } from './store';
 

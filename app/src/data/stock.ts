@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { byId, type BinId, type PartId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
-import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/orders/settings';
 import {
   kitNeeds,
   sitePriceId,
@@ -11,8 +11,8 @@ import {
   type Part,
   type StockLevel,
   type UnitPrice,
-} from '@oilcan/core/stock';
-import type { Entry, KitPart, WorkOrder } from '@oilcan/core/work';
+} from '@oilcan/core/stores/stock';
+import type { Entry, KitPart, WorkOrder } from '@oilcan/core/orders/work';
 import { binName } from '../words/amounts';
 import { peekRow, peekRows, useRow, useRows, useRowsById, useTable } from './store';
 

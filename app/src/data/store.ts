@@ -1,7 +1,7 @@
 import { withSharedCode } from '../ui/shared-code';
 import { noteKept } from './last-kept';
-import type { DocumentType } from '@oilcan/core/documents';
-import type { FileType } from '@oilcan/core/files';
+import type { DocumentType } from '@oilcan/core/plant/documents';
+import type { FileType } from '@oilcan/core/plant/files';
 import {
   asId,
   instantFromMillis,
@@ -13,10 +13,10 @@ import {
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import { accepted, type Found, type Outcome, type Refusal } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { IndexName, Records, TableName, Tables } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/orders/settings';
 import { DateTime } from 'luxon';
 import { uuidv7, V7Generator } from 'uuidv7';
 import { useDeferredValue, useMemo } from 'react';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import { dangersOf, type Dangers } from '@oilcan/core/hazards';
-import type { Asset } from '@oilcan/core/plant';
+import { dangersOf, type Dangers } from '@oilcan/core/orders/hazards';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { phoneRecords, useRows } from './store';
 
 /** What endangers whoever works on a machine, as its work orders have it; null until it is looked up, and without a machine. */

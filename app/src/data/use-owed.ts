@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { demandsOf, owedBefore, type Owed } from '@oilcan/core/lifecycle';
-import { dueSteps } from '@oilcan/core/rounds';
-import type { Demands, WorkOrder } from '@oilcan/core/work';
+import { demandsOf, owedBefore, type Owed } from '@oilcan/core/finishing/lifecycle';
+import { dueSteps } from '@oilcan/core/steps/rounds';
+import type { Demands, WorkOrder } from '@oilcan/core/orders/work';
 import { useRowsLater, useSettings } from './store';
 import { useMe } from './use-me';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { SiteId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { usePhone, useTable } from './store';
 
 /** Of whom somebody is chosen: the likely ones, who are shown at once, and all others. */

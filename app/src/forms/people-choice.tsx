@@ -1,8 +1,8 @@
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { PersonId } from '@oilcan/core/kernel';
-import { wantedWords, wordsOf } from '@oilcan/core/find';
-import type { Person } from '@oilcan/core/people';
+import { wantedWords, wordsOf } from '@oilcan/core/overview/find';
+import type { Person } from '@oilcan/core/plant/people';
 import type { PeopleToChoose } from '../data/use-people-of';
 import { Choice, Choices } from '../ui/choice';
 import { Button } from '../ui/press';

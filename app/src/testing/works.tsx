@@ -1,5 +1,5 @@
 import { act, cleanup, configure, render } from '@testing-library/react';
-import type { FoundWork } from '@oilcan/core/find';
+import type { FoundWork } from '@oilcan/core/overview/find';
 import type { ReactElement, ReactNode } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import {
@@ -12,11 +12,11 @@ import {
   type WorkOrderId,
 } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { statusFor } from '@oilcan/core/registry';
 import type { PushAnswer } from '@oilcan/core/sync';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
 import { undoAccepting } from '../data/accepting';
 import { dropRejected, openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';

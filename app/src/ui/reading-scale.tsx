@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import { levelOf, type ReadingLevel } from '@oilcan/core/readings';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import { levelOf, type ReadingLevel } from '@oilcan/core/steps/readings';
 import { keepsItsColors } from './theme';
 import { usePalette } from './use-palette';
 import { Words } from './words';

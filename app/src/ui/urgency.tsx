@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { urgencies, type Urgency } from '@oilcan/core/work';
+import { urgencies, type Urgency } from '@oilcan/core/orders/work';
 import { urgencyWords } from '../words/work-words';
 import { keepsItsColors } from './theme';
 import { usePalette } from './use-palette';

@@ -1,5 +1,5 @@
 import { formatQuantity, type Thousandths } from '@oilcan/core/kernel';
-import type { Bin, Part } from '@oilcan/core/stock';
+import type { Bin, Part } from '@oilcan/core/stores/stock';
 
 /** `4 L`, `1 pcs`. */
 export function amountOf(quantity: Thousandths, part: Pick<Part, 'unit'> | undefined): string {

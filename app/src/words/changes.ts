@@ -1,5 +1,5 @@
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import type { Change, Reaching, Trend } from '@oilcan/core/readings';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import type { Change, Reaching, Trend } from '@oilcan/core/steps/readings';
 import { saySpan, saySpans } from './spans';
 
 type Named = Pick<MeasuringPoint, 'unit' | 'decimals'>;

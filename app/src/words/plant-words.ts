@@ -1,4 +1,4 @@
-import type { AssetCondition } from '@oilcan/core/plant';
+import type { AssetCondition } from '@oilcan/core/plant/plant';
 
 export const conditionWords: Readonly<Record<AssetCondition, string>> = {
   running: 'Running',

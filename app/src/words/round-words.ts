@@ -1,4 +1,4 @@
-import type { RoundStanding } from '@oilcan/core/rounds';
+import type { RoundStanding } from '@oilcan/core/steps/rounds';
 
 /** How far a round is: “3 of 12 stops done”. */
 export function doneWords({ stops }: RoundStanding): string {

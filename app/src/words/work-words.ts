@@ -1,12 +1,12 @@
-import type { IsolationAct } from '@oilcan/core/isolation';
+import type { IsolationAct } from '@oilcan/core/orders/isolation';
 import type { PersonId } from '@oilcan/core/kernel';
-import type { OtherTimeReason, TimeType } from '@oilcan/core/labor';
-import type { Owed } from '@oilcan/core/lifecycle';
+import type { OtherTimeReason, TimeType } from '@oilcan/core/recording/labor';
+import type { Owed } from '@oilcan/core/finishing/lifecycle';
 import type { Role } from '@oilcan/core/operations';
-import type { PermitKind } from '@oilcan/core/permits';
-import type { ReadingLevel } from '@oilcan/core/readings';
-import type { ShiftGroup } from '@oilcan/core/shift';
-import type { CostGroup, Energy, HoldReason, Urgency, WorkKind, WorkOrder, WorkState } from '@oilcan/core/work';
+import type { PermitKind } from '@oilcan/core/plant/permits';
+import type { ReadingLevel } from '@oilcan/core/steps/readings';
+import type { ShiftGroup } from '@oilcan/core/finishing/shift';
+import type { CostGroup, Energy, HoldReason, Urgency, WorkKind, WorkOrder, WorkState } from '@oilcan/core/orders/work';
 
 export const urgencyWords: Readonly<Record<Urgency, string>> = {
   now: 'Now',

@@ -18,7 +18,7 @@ import {
   workId,
 } from '../testing/builders';
 import { codeOf, minutesLater, Works, sideAt } from '../testing/works';
-import { standingOf } from '../subjects/work/entries';
+import { standingOf } from '../subjects/orders/work/entries';
 import { isShowable } from '../kernel/schema/fields';
 import { isOperationName, operations, operationNamed, applyOperation } from './operations';
 import { readOperation } from '../operations/envelope';

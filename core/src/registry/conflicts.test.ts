@@ -1,9 +1,9 @@
 import { asId, type EntryId } from '../kernel/ids';
 import { anOperation, ann, aStep, binId, bob, lea, partId, workId } from '../testing/builders';
 import { codeOf, minutesLater, Works } from '../testing/works';
-import type { StepAnswer } from '../subjects/steps/kinds/kinds';
-import { standingOf } from '../subjects/work/entries';
-import type { Person } from '../subjects/people/people';
+import type { StepAnswer } from '../subjects/steps/steps/kinds/kinds';
+import { standingOf } from '../subjects/orders/work/entries';
+import type { Person } from '../subjects/plant/people/people';
 import type { Outcome } from '../operations/operation';
 import type { ArgsOf, OperationName } from './operations';
 

@@ -2,10 +2,10 @@ import * as fc from 'fast-check';
 import { asId, type AssetId, type PlaceId, type PointId, type ReportId, type WorkOrderId } from '../kernel/ids';
 import type { LocalDay } from '../kernel/time/local-day';
 import type { Change } from '../records/records';
-import { registerIdOf, type HazardRegister } from '../subjects/hazards/hazard-register';
-import { putPlannedWork } from '../subjects/plans/plan-work';
-import type { Person } from '../subjects/people/people';
-import type { IsolationPoint, WorkOrder } from '../subjects/work/work-order';
+import { registerIdOf, type HazardRegister } from '../subjects/orders/hazards/hazard-register';
+import { putPlannedWork } from '../subjects/finishing/plans/plan-work';
+import type { Person } from '../subjects/plant/people/people';
+import type { IsolationPoint, WorkOrder } from '../subjects/orders/work/work-order';
 import {
   aHazardRegister,
   anAsset,

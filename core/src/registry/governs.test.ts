@@ -1,6 +1,6 @@
 import { roles, type Role } from '../operations/actor';
-import { demands, owedThings, type Demands } from '../subjects/work/demands';
-import { rulesOf } from '../subjects/raise-rules/raise-rules';
+import { demands, owedThings, type Demands } from '../subjects/orders/work/demands';
+import { rulesOf } from '../subjects/orders/raise-rules/raise-rules';
 import { anOperation, aPerson, otherSite, put, site } from '../testing/builders';
 import { codeOf, Works } from '../testing/works';
 import { operationNamed, operations, type OperationName } from './operations';

@@ -1,5 +1,5 @@
 import type { Change } from '../records/records';
-import { anyEntryKind } from '../subjects/work/entry-kinds';
+import { anyEntryKind } from '../subjects/orders/work/entry-kinds';
 import { entryKinds } from './entries';
 import { isTableName, tableNamed } from './tables';
 

@@ -1,5 +1,5 @@
 import type { TableName } from '../records/table';
-import { anyEntryKind } from '../subjects/work/entry-kinds';
+import { anyEntryKind } from '../subjects/orders/work/entry-kinds';
 import { entryKinds } from './entries';
 import { REPORTS_SINCE } from './known-at';
 import { tableNamed, tableNames } from './tables';

@@ -1,4 +1,4 @@
-import { anyEntryKind } from '../subjects/work/entry-kinds';
+import { anyEntryKind } from '../subjects/orders/work/entry-kinds';
 import { entryKinds } from './entries';
 import { tableNamed, tableNames } from './tables';
 

@@ -1,10 +1,15 @@
 import type { PersonId } from '../kernel/ids';
 import type { Instant } from '../kernel/time/instant';
 import type { Zone } from '../kernel/time/zone';
-import { detailOf, headlineOf } from '../subjects/notices/notice-words';
-import type { Notice } from '../subjects/notices/notices';
-import { concernsOthers, noticesAfter, type Everybody, type WorkChange } from '../subjects/notices/notices-of-work';
-import type { Entry } from '../subjects/work/entries';
+import { detailOf, headlineOf } from '../subjects/overview/notices/notice-words';
+import type { Notice } from '../subjects/overview/notices/notices';
+import {
+  concernsOthers,
+  noticesAfter,
+  type Everybody,
+  type WorkChange,
+} from '../subjects/overview/notices/notices-of-work';
+import type { Entry } from '../subjects/orders/work/entries';
 import { entryKinds } from './entries';
 
 /** Whom a change concerns, each told once; see `noticesAfter`. */

@@ -1,5 +1,5 @@
-import type { Entry } from '../subjects/work/entries';
-import type { WorkOrder } from '../subjects/work/work-order';
+import type { Entry } from '../subjects/orders/work/entries';
+import type { WorkOrder } from '../subjects/orders/work/work-order';
 import {
   countEventsOf,
   eventKindsOf,
@@ -8,8 +8,8 @@ import {
   type PastEvent,
   type PastEventKind,
   type PastFilter,
-} from '../subjects/past/past-events';
-import { summariseAll, type PastJob, type StopMachine } from '../subjects/past/past-job';
+} from '../subjects/past/past/past-events';
+import { summariseAll, type PastJob, type StopMachine } from '../subjects/past/past/past-job';
 import { entryKinds } from './entries';
 
 /** The kinds of event that a past is made of, in their order. */

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { asId, type EntryId, type PointId, type WorkOrderId } from '../kernel/ids';
-import { onHandAfter, stockLevelId } from '../subjects/stock/stock';
+import { onHandAfter, stockLevelId } from '../subjects/stores/stock/stock';
 import { ann, aPart, aPoint, aStep, binId, bob, lea, noon, partId, pointId, put, workId } from '../testing/builders';
 import { codeOf, minutesLater, Works } from '../testing/works';
-import { standingOf } from '../subjects/work/entries';
-import type { Step } from '../subjects/steps/step';
+import { standingOf } from '../subjects/orders/work/entries';
+import type { Step } from '../subjects/steps/steps/step';
 import type { ArgsOf } from './operations';
 
 const onWork = { workOrderId: workId };

@@ -5,7 +5,7 @@ import type { Operation, Outcome } from '../operations/operation';
 import { OilcanError } from '../kernel/errors/oilcan-error';
 import type { Change } from '../records/records';
 import { NEWEST_VERSION } from '../registry/newest-version';
-import type { NumberSeries } from '../subjects/numbers/numbers';
+import type { NumberSeries } from '../subjects/plant/numbers/numbers';
 import type { Instant } from '../kernel/time/instant';
 
 /** With which version operations say up to which revision their person had seen what others did. */

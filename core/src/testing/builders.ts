@@ -17,26 +17,26 @@ import {
   type StoreId,
   type WorkOrderId,
 } from '../kernel/ids';
-import type { PastJob } from '../subjects/past/past-job';
+import type { PastJob } from '../subjects/past/past/past-job';
 import { money } from '../kernel/money/money';
 import type { Operation } from '../operations/operation';
 import type { ArgsOf, OperationName } from '../registry/operations';
-import type { Crew, Person, Site } from '../subjects/people/people';
-import type { Asset, MeasuringPoint } from '../subjects/plant/plant';
+import type { Crew, Person, Site } from '../subjects/plant/people/people';
+import type { Asset, MeasuringPoint } from '../subjects/plant/plant/plant';
 import type { Change } from '../records/records';
 import type { TableName, Tables } from '../records/table';
-import { rateId, type Rate, type Settings } from '../subjects/settings/settings';
-import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/stock/stock';
+import { rateId, type Rate, type Settings } from '../subjects/orders/settings/settings';
+import { stockLevelId, type Bin, type Part, type StockLevel } from '../subjects/stores/stock/stock';
 import { parseInstant, type Instant } from '../kernel/time/instant';
-import type { Entry, EntryContent } from '../subjects/work/entries';
-import type { StepQuestion } from '../subjects/steps/kinds/kinds';
-import { registerIdOf, type HazardRegister } from '../subjects/hazards/hazard-register';
-import type { Procedure } from '../subjects/procedures/procedure';
-import type { Stop } from '../subjects/rounds/stop';
-import type { Share } from '../subjects/shares/share';
-import type { Step } from '../subjects/steps/step';
-import { newWorkOrder } from '../subjects/work/new-work-order';
-import type { WorkOrder } from '../subjects/work/work-order';
+import type { Entry, EntryContent } from '../subjects/orders/work/entries';
+import type { StepQuestion } from '../subjects/steps/steps/kinds/kinds';
+import { registerIdOf, type HazardRegister } from '../subjects/orders/hazards/hazard-register';
+import type { Procedure } from '../subjects/steps/procedures/procedure';
+import type { Stop } from '../subjects/steps/rounds/stop';
+import type { Share } from '../subjects/recording/shares/share';
+import type { Step } from '../subjects/steps/steps/step';
+import { newWorkOrder } from '../subjects/orders/work/new-work-order';
+import type { WorkOrder } from '../subjects/orders/work/work-order';
 
 /** Made-up rows for tests: each builder gives a complete row, of which a test names only what it is about. */
 

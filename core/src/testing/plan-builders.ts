@@ -1,6 +1,6 @@
 import { asId, type PlanId } from '../kernel/ids';
 import type { LocalDay } from '../kernel/time/local-day';
-import type { Plan } from '../subjects/plans/plan';
+import type { Plan } from '../subjects/finishing/plans/plan';
 import { assetId, site } from './builders';
 
 /** A plan that is due every three months after it was done. */

@@ -1,9 +1,9 @@
 import { asId, type IncidentId, type PlaceId, type ReportId } from '../kernel/ids';
 import type { ArgsOf } from '../registry/operations';
-import type { Incident } from '../subjects/incidents/incident';
-import type { ReportLabel } from '../subjects/labels/report-label';
-import { rulesOf, type RaiseRules } from '../subjects/raise-rules/raise-rules';
-import { newReport, type Report } from '../subjects/reports/report';
+import type { Incident } from '../subjects/raising/incidents/incident';
+import type { ReportLabel } from '../subjects/raising/labels/report-label';
+import { rulesOf, type RaiseRules } from '../subjects/orders/raise-rules/raise-rules';
+import { newReport, type Report } from '../subjects/raising/reports/report';
 import { anAsset, ann, assetId, noon, site } from './builders';
 
 export const reportId = asId<ReportId>('p-1');

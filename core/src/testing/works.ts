@@ -3,12 +3,12 @@ import type { Operation, Outcome, Side } from '../operations/operation';
 import { type Instant, addMinutes, parseInstant } from '../kernel/time/instant';
 import { noon, smallWorks, ann, anOperation, workId, partId, binId } from './builders';
 import { type MemoryRecords } from '../records/memory-records';
-import type { WorkOrder } from '../subjects/work/work-order';
-import type { Step } from '../subjects/steps/step';
+import type { WorkOrder } from '../subjects/orders/work/work-order';
+import type { Step } from '../subjects/steps/steps/step';
 import { memoryWith } from './records-conformance';
-import type { Entry } from '../subjects/work/entries';
-import { stockLevelId } from '../subjects/stock/stock';
-import { nextOn } from '../subjects/plans/rule';
+import type { Entry } from '../subjects/orders/work/entries';
+import { stockLevelId } from '../subjects/stores/stock/stock';
+import { nextOn } from '../subjects/finishing/plans/rule';
 
 /** So many minutes after noon. */
 export const minutesLater = (minutes: number): Instant => addMinutes(noon, minutes);

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import type { AssetDocument, DocumentType } from '@oilcan/core/documents';
+import type { AssetDocument, DocumentType } from '@oilcan/core/plant/documents';
 import { asId, type FileId } from '@oilcan/core/kernel';
-import type { Asset, AssetPicture } from '@oilcan/core/plant';
+import type { Asset, AssetPicture } from '@oilcan/core/plant/plant';
 import { assetPlans } from '../mountain/assets';
 import type { Sector } from '../mountain/mountain';
 import { gearboxManual } from './gearbox-manual';

@@ -1,5 +1,5 @@
 import type { SiteId } from '@oilcan/core/kernel';
-import type { Asset, Contact } from '@oilcan/core/plant';
+import type { Asset, Contact } from '@oilcan/core/plant/plant';
 import type { Sector } from './mountain';
 import { lifts, snow } from './people';
 

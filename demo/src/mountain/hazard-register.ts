@@ -1,7 +1,7 @@
-import { registerIdOf, type HazardRegister } from '@oilcan/core/hazards';
+import { registerIdOf, type HazardRegister } from '@oilcan/core/orders/hazards';
 import type { SiteId } from '@oilcan/core/kernel';
-import type { Asset, Place } from '@oilcan/core/plant';
-import type { IsolationPoint } from '@oilcan/core/work';
+import type { Asset, Place } from '@oilcan/core/plant/plant';
+import type { IsolationPoint } from '@oilcan/core/orders/work';
 import { diesel, hazardList, heat, height, noise, pressure, rope, rotating, spring, voltage } from '../open/hazards';
 import { isolationOfMachine } from '../open/isolation';
 import type { Sector } from './mountain';

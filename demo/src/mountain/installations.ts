@@ -1,6 +1,6 @@
 import { addMinutes, localDate, type Instant } from '@oilcan/core/kernel';
-import type { Code } from '@oilcan/core/labels';
-import type { Asset, Installation } from '@oilcan/core/plant';
+import type { Code } from '@oilcan/core/raising/labels';
+import type { Asset, Installation } from '@oilcan/core/plant/plant';
 import type { Sector } from './mountain';
 import { settings, tess } from './people';
 import { partIdOf } from './stores';

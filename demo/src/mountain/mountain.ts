@@ -7,7 +7,7 @@ import {
   type PointId,
   type SiteId,
 } from '@oilcan/core/kernel';
-import type { Asset, AssetCondition, Limits, MeasuringPoint, Place, ReadingValue } from '@oilcan/core/plant';
+import type { Asset, AssetCondition, Limits, MeasuringPoint, Place, ReadingValue } from '@oilcan/core/plant/plant';
 import { randomFor } from '../random';
 import type { AssetPlan } from './asset-plan';
 import { assetPlans } from './assets';

@@ -1,7 +1,7 @@
 import { asId, type CrewId, type PersonId, type SiteId, type WeeklyHours } from '@oilcan/core/kernel';
-import type { LaborRate } from '@oilcan/core/labor';
-import type { Crew, Person, Site } from '@oilcan/core/people';
-import { rateId, type Rate, type Settings } from '@oilcan/core/settings';
+import type { LaborRate } from '@oilcan/core/recording/labor';
+import type { Crew, Person, Site } from '@oilcan/core/plant/people';
+import { rateId, type Rate, type Settings } from '@oilcan/core/orders/settings';
 
 export const lifts = asId<SiteId>('site-lifts');
 export const snow = asId<SiteId>('site-snow');

@@ -1,5 +1,5 @@
-import type { Limits, MeasuringPoint } from '@oilcan/core/plant';
-import '@oilcan/core/readings';
+import type { Limits, MeasuringPoint } from '@oilcan/core/plant/plant';
+import '@oilcan/core/steps/readings';
 
 /** A measuring point and how its value behaves over the years. */
 export interface PointPlan {

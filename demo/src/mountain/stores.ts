@@ -1,5 +1,12 @@
 import { asId, type BinId, type Instant, type PartId, type StoreId, type Thousandths } from '@oilcan/core/kernel';
-import { stockLevelId, type Bin, type Movement, type Part, type StockLevel, type Store } from '@oilcan/core/stock';
+import {
+  stockLevelId,
+  type Bin,
+  type Movement,
+  type Part,
+  type StockLevel,
+  type Store,
+} from '@oilcan/core/stores/stock';
 import { randomFor } from '../random';
 import { lifts } from './people';
 import { numbered, partPlans, successors, type PartPlan } from './parts';

@@ -1,4 +1,4 @@
-import type { IsolationPoint, KitTool } from '@oilcan/core/work';
+import type { IsolationPoint, KitTool } from '@oilcan/core/orders/work';
 
 const mainSwitch: IsolationPoint = {
   id: 'main-switch',

@@ -1,5 +1,5 @@
 import type { StepPlan } from './step-plan';
-import type { HoldReason, Urgency, WorkKind } from '@oilcan/core/work';
+import type { HoldReason, Urgency, WorkKind } from '@oilcan/core/orders/work';
 
 /** A machine on a round. */
 export interface StopPlan {

@@ -16,11 +16,11 @@ import {
   type WorkOrderId,
   minutesBetween,
 } from '@oilcan/core/kernel';
-import type { Asset, OpenStoppage } from '@oilcan/core/plant';
-import type { Stop } from '@oilcan/core/rounds';
-import type { Share } from '@oilcan/core/shares';
-import { answerContent, stepsOf, type Step, type StepAnswer, type StepQuestion } from '@oilcan/core/steps';
-import type { Entry, EntryContent, Hazard, WorkOrder } from '@oilcan/core/work';
+import type { Asset, OpenStoppage } from '@oilcan/core/plant/plant';
+import type { Stop } from '@oilcan/core/steps/rounds';
+import type { Share } from '@oilcan/core/recording/shares';
+import { answerContent, stepsOf, type Step, type StepAnswer, type StepQuestion } from '@oilcan/core/steps/steps';
+import type { Entry, EntryContent, Hazard, WorkOrder } from '@oilcan/core/orders/work';
 import { settings, technicianOf, tess } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
 import { partIdOf, shelfOf } from '../mountain/stores';

@@ -1,6 +1,6 @@
 import { inZone, instantFromMillis, startOfDay, type Instant } from '@oilcan/core/kernel';
-import type { Permit } from '@oilcan/core/permits';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Permit } from '@oilcan/core/plant/permits';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { settings, tess } from '../mountain/people';
 
 /** What dangerous jobs need in writing; hours are of the day of the demo, null for what nobody has given yet. */

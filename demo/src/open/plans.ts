@@ -9,10 +9,10 @@ import {
   type PointId,
   type ProcedureId,
 } from '@oilcan/core/kernel';
-import type { LastEnded, Plan, Trigger } from '@oilcan/core/plans';
-import type { Asset, ReadingValue } from '@oilcan/core/plant';
-import type { Procedure } from '@oilcan/core/procedures';
-import type { OfPlan, WorkOrder } from '@oilcan/core/work';
+import type { LastEnded, Plan, Trigger } from '@oilcan/core/finishing/plans';
+import type { Asset, ReadingValue } from '@oilcan/core/plant/plant';
+import type { Procedure } from '@oilcan/core/steps/procedures';
+import type { OfPlan, WorkOrder } from '@oilcan/core/orders/work';
 import { settings, technicianOf } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
 import { partIdOf, shelfOf } from '../mountain/stores';

@@ -1,5 +1,5 @@
 import { asId, type ProcedureId } from '@oilcan/core/kernel';
-import type { Procedure } from '@oilcan/core/procedures';
+import type { Procedure } from '@oilcan/core/steps/procedures';
 import { lifts } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
 import { newSteps, type StepPlan } from './step-plan';

@@ -7,12 +7,12 @@ import {
   type ReportId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import type { Incident } from '@oilcan/core/incidents';
-import { LABEL_KEY_LENGTH, labelKeyFrom, type ReportLabel } from '@oilcan/core/labels';
-import type { Asset, AssetCondition } from '@oilcan/core/plant';
-import { rulesOf, type RaiseRules } from '@oilcan/core/raise-rules';
-import { newReport, takenUp, urgencyOfReport, withEvent, type Guest, type Report } from '@oilcan/core/reports';
-import { newWorkOrder, type WorkOrder } from '@oilcan/core/work';
+import type { Incident } from '@oilcan/core/raising/incidents';
+import { LABEL_KEY_LENGTH, labelKeyFrom, type ReportLabel } from '@oilcan/core/raising/labels';
+import type { Asset, AssetCondition } from '@oilcan/core/plant/plant';
+import { rulesOf, type RaiseRules } from '@oilcan/core/orders/raise-rules';
+import { newReport, takenUp, urgencyOfReport, withEvent, type Guest, type Report } from '@oilcan/core/raising/reports';
+import { newWorkOrder, type WorkOrder } from '@oilcan/core/orders/work';
 import { arun, ines, jonas, lifts, pavel, snow, tess } from '../mountain/people';
 import type { Sector } from '../mountain/mountain';
 import { randomFor } from '../random';

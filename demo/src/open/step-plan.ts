@@ -1,5 +1,5 @@
 import { asId, type PointId } from '@oilcan/core/kernel';
-import { checkNewSteps, type AnswerTest, type NewStep, type StepQuestion } from '@oilcan/core/steps';
+import { checkNewSteps, type AnswerTest, type NewStep, type StepQuestion } from '@oilcan/core/steps/steps';
 import type { Sector } from '../mountain/mountain';
 import { pointPlans } from '../mountain/points';
 

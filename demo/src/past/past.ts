@@ -10,11 +10,11 @@ import {
   type StepId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import { laborCost } from '@oilcan/core/labor';
-import type { Asset, ReadingValue } from '@oilcan/core/plant';
-import { levelOf } from '@oilcan/core/readings';
-import { partCost } from '@oilcan/core/stock';
-import type { Entry, EntryContent, WorkOrder } from '@oilcan/core/work';
+import { laborCost } from '@oilcan/core/recording/labor';
+import type { Asset, ReadingValue } from '@oilcan/core/plant/plant';
+import { levelOf } from '@oilcan/core/steps/readings';
+import { partCost } from '@oilcan/core/stores/stock';
+import type { Entry, EntryContent, WorkOrder } from '@oilcan/core/orders/work';
 import { laborRateOf, settings, technicianOf, tess } from '../mountain/people';
 import { valueAt, type Sector } from '../mountain/mountain';
 import { pointPlans } from '../mountain/points';

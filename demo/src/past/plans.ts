@@ -1,4 +1,4 @@
-import type { WorkKind } from '@oilcan/core/work';
+import type { WorkKind } from '@oilcan/core/orders/work';
 
 /** Planned work that comes round again and again. */
 export interface RoundPlan {

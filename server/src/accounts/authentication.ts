@@ -1,5 +1,5 @@
 import { OilcanError } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import plugin from 'fastify-plugin';
 import type { Knex } from 'knex';

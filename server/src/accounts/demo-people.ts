@@ -1,4 +1,4 @@
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Knex } from 'knex';
 import { readRow, type StoredRow } from '../database/sql-records';
 

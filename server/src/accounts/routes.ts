@@ -1,5 +1,5 @@
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { PROTOCOL } from '@oilcan/core/sync';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';

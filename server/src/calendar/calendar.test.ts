@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { addMinutes, asId, parseInstant, type CrewId, type WorkOrderId } from '@oilcan/core/kernel';
 import { aCrew, ann, aWorkOrder, bob, otherSite, put, smallWorks } from '@oilcan/core/testing';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { startTestServer, type TestServer } from '../testing/test-server';
 import { present } from '../testing/test-clock';
 

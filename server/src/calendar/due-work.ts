@@ -1,7 +1,7 @@
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import { addDays, addMinutes, type Instant } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
-import { isOpen, type Urgency, type WorkOrder } from '@oilcan/core/work';
+import type { Person } from '@oilcan/core/plant/people';
+import { isOpen, type Urgency, type WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { audiencesOfGiven } from '../database/feed/audiences';
 import { readRow, type StoredRow } from '../database/sql-records';

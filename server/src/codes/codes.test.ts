@@ -1,5 +1,5 @@
 import { asId, type AssetId, type PersonId, type PlaceId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import {
   anAsset,
   ann,

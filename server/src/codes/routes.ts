@@ -1,7 +1,7 @@
 import { OilcanError } from '@oilcan/core/kernel';
-import type { Code } from '@oilcan/core/labels';
-import type { Person } from '@oilcan/core/people';
-import { placeCode, readCode, type Asset, type Place } from '@oilcan/core/plant';
+import type { Code } from '@oilcan/core/raising/labels';
+import type { Person } from '@oilcan/core/plant/people';
+import { placeCode, readCode, type Asset, type Place } from '@oilcan/core/plant/plant';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';

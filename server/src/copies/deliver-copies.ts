@@ -1,7 +1,7 @@
 import { buffer } from 'node:stream/consumers';
-import type { RecordCopy } from '@oilcan/core/copies';
+import type { RecordCopy } from '@oilcan/core/past/copies';
 import type { Change } from '@oilcan/core/records';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { SqlRecords } from '../database/sql-records';
 import type { FileStore } from '../files/file-store';

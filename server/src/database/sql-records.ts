@@ -10,7 +10,7 @@ import {
   type TableSet,
 } from '@oilcan/core/records';
 import { tableNamed, tables, tablesOfWork } from '@oilcan/core/registry';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { audiencesOfRow, type Audience } from './feed/audiences';
 import { addFeedLines, dropFeedLines, type FeedLine } from './feed/feed-lines';

@@ -4,7 +4,7 @@ import { mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'nod
 import { basename, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { FILE_HEAD_BYTES, fileTypeOf, isFileId, type FileType } from '@oilcan/core/files';
+import { FILE_HEAD_BYTES, fileTypeOf, isFileId, type FileType } from '@oilcan/core/plant/files';
 import { asId, OilcanError, type FileId } from '@oilcan/core/kernel';
 
 /** A file that was begun and not gone on with for so long is removed. */

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readdir, rm, utimes } from 'node:fs/promises';
 import { join } from 'node:path';
-import { FILE_BYTES_LIMIT } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT } from '@oilcan/core/plant/files';
 import { asId, type FileId, type PersonId } from '@oilcan/core/kernel';
 import { anOperation, ann, aPerson, bob, noon, otherSite, put, smallWorks, workId } from '@oilcan/core/testing';
 import { SqlRecords } from '../database/sql-records';

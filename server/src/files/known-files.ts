@@ -1,5 +1,5 @@
 import type { FileId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { keyOfList } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import { readRow, type StoredRow } from '../database/sql-records';

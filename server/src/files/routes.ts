@@ -1,4 +1,4 @@
-import { FILE_BYTES_LIMIT, isData, isFileId } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT, isData, isFileId } from '@oilcan/core/plant/files';
 import { FILE_PIECE_BYTES } from '@oilcan/core/sync';
 import { instantFromMillis, OilcanError, type FileId } from '@oilcan/core/kernel';
 import type { FastifyInstance } from 'fastify';

@@ -1,6 +1,13 @@
-import { foundWork, findableWork, Finder, wantedWords, type Findable, type FoundWork } from '@oilcan/core/find';
-import type { Person } from '@oilcan/core/people';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import {
+  foundWork,
+  findableWork,
+  Finder,
+  wantedWords,
+  type Findable,
+  type FoundWork,
+} from '@oilcan/core/overview/find';
+import type { Person } from '@oilcan/core/plant/people';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { textsOf } from '../database/dialects';
 import { readRow, type StoredRow } from '../database/sql-records';

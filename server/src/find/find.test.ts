@@ -1,5 +1,5 @@
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { FoundWork } from '@oilcan/core/find';
+import type { FoundWork } from '@oilcan/core/overview/find';
 import {
   anAsset,
   ann,

@@ -1,7 +1,7 @@
-import { findableWork, wordsOf, type NamesToFind } from '@oilcan/core/find';
+import { findableWork, wordsOf, type NamesToFind } from '@oilcan/core/overview/find';
 import type { Change, TableName, Tables } from '@oilcan/core/records';
-import { SETTINGS_ID } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+import { SETTINGS_ID } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import type { FoundText } from '../database/dialect';
 import { textsOf } from '../database/dialects';

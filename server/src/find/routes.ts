@@ -1,4 +1,4 @@
-import type { FoundWork } from '@oilcan/core/find';
+import type { FoundWork } from '@oilcan/core/overview/find';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import * as yup from 'yup';

@@ -1,5 +1,5 @@
 import { addMinutes, instantFromMillis } from '@oilcan/core/kernel';
-import { GUEST_KEPT_DAYS, nobodyKnown } from '@oilcan/core/reports';
+import { GUEST_KEPT_DAYS, nobodyKnown } from '@oilcan/core/raising/reports';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';

@@ -1,6 +1,6 @@
-import { isDrawable, pictureTypes, withoutCameraNotes } from '@oilcan/core/files';
+import { isDrawable, pictureTypes, withoutCameraNotes } from '@oilcan/core/plant/files';
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
-import type { ReportPhoto } from '@oilcan/core/reports';
+import type { ReportPhoto } from '@oilcan/core/raising/reports';
 import type { FastifyRequest } from 'fastify';
 import { imageSize } from 'image-size';
 import type { Knex } from 'knex';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Change } from '@oilcan/core/records';
-import { mailAddressIn } from '@oilcan/core/guests';
-import { type Report, type ReportEvent } from '@oilcan/core/reports';
+import { mailAddressIn } from '@oilcan/core/raising/guests';
+import { type Report, type ReportEvent } from '@oilcan/core/raising/reports';
 import type { Knex } from 'knex';
 import { SqlRecords } from '../database/sql-records';
 import { deliverQueued } from '../mails/deliver-queued';

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
 import { inZone, type Instant } from '@oilcan/core/kernel';
-import { demandOf, type RaiseRules, type ReportQuestion } from '@oilcan/core/raise-rules';
-import { publicEventsOf, type PublicEvent } from '@oilcan/core/guests';
+import { demandOf, type RaiseRules, type ReportQuestion } from '@oilcan/core/orders/raise-rules';
+import { publicEventsOf, type PublicEvent } from '@oilcan/core/raising/guests';
 import { deadLabelWords, eventSentence, noSuchReport, stateSentence } from './guest-sentences';
 import type { FollowPage, LabelPage } from './guest-records';
 import { guestStyle } from './guest-style';
-import { GUEST_KEPT_DAYS } from '@oilcan/core/reports';
+import { GUEST_KEPT_DAYS } from '@oilcan/core/raising/reports';
 import { guestWords as words } from './guest-words';
 import { Markup, markup } from '../html/markup';
 

@@ -20,11 +20,11 @@ import {
   type GuestReport,
   type LabelLeadsTo,
   type Making,
-} from '@oilcan/core/guests';
-import { type Report, type ReportPhoto } from '@oilcan/core/reports';
-import { rulesOf, type RaiseRules } from '@oilcan/core/raise-rules';
-import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+} from '@oilcan/core/raising/guests';
+import { type Report, type ReportPhoto } from '@oilcan/core/raising/reports';
+import { rulesOf, type RaiseRules } from '@oilcan/core/orders/raise-rules';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { currentRevision } from '../database/revisions';

@@ -1,5 +1,5 @@
-import type { PublicEvent } from '@oilcan/core/guests';
-import type { ReportEvent, ReportState } from '@oilcan/core/reports';
+import type { PublicEvent } from '@oilcan/core/raising/guests';
+import type { ReportEvent, ReportState } from '@oilcan/core/raising/reports';
 
 /** Why a label leads nowhere. */
 export const deadLabelWords = {

@@ -1,9 +1,9 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { instantFromMillis, localDate, toMillis } from '@oilcan/core/kernel';
-import { labelKeyFrom } from '@oilcan/core/labels';
+import { labelKeyFrom } from '@oilcan/core/raising/labels';
 import type { Change } from '@oilcan/core/records';
-import type { Report } from '@oilcan/core/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import {
   anAsset,
   anOperation,

@@ -1,4 +1,4 @@
-import { leadsOf } from '@oilcan/core/people';
+import { leadsOf } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import type { SqlRecords } from '../database/sql-records';

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { asId, type PlaceId, type WorkOrderId } from '@oilcan/core/kernel';
 import { aHazardRegister, anAsset, ann, aWorkOrder, noon, site, workId } from '@oilcan/core/testing';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { findAccount } from '../accounts/accounts';
 import { openDatabase } from '../open-database';

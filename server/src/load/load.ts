@@ -1,12 +1,12 @@
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
-import { isFileId } from '@oilcan/core/files';
-import { withDangersThere } from '@oilcan/core/hazards';
+import { isFileId } from '@oilcan/core/plant/files';
+import { withDangersThere } from '@oilcan/core/orders/hazards';
 import { asId, instantFromMillis, type Instant, type PersonId, type SiteId } from '@oilcan/core/kernel';
-import { problemsOfPlan } from '@oilcan/core/plans';
+import { problemsOfPlan } from '@oilcan/core/finishing/plans';
 import type { Change, TableName } from '@oilcan/core/records';
 import { isTableName } from '@oilcan/core/registry';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { putAccount } from '../accounts/accounts';

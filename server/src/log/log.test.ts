@@ -1,5 +1,5 @@
 import { instantFromMillis } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { LogAnswer, LoggedOperation } from '@oilcan/core/sync';
 import {
   ann,

@@ -1,6 +1,6 @@
 import type { Instant, PersonId } from '@oilcan/core/kernel';
 import type { Outcome } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { LogAnswer, LoggedOperation, LoggedRow } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import { EVERY_SITE } from './operation-log';

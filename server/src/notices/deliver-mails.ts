@@ -1,7 +1,7 @@
 import { instantFromMillis } from '@oilcan/core/kernel';
-import { noticeHeadlines, type Notice } from '@oilcan/core/notices';
+import { noticeHeadlines, type Notice } from '@oilcan/core/overview/notices';
 import { noticeDetail } from '@oilcan/core/registry';
-import { SETTINGS_ID, type Settings } from '@oilcan/core/settings';
+import { SETTINGS_ID, type Settings } from '@oilcan/core/orders/settings';
 import type { Knex } from 'knex';
 import { deliverQueued } from '../mails/deliver-queued';
 import type { Mail, MailSender } from '../standins/mail';

@@ -7,10 +7,10 @@ import {
   type AssetFollow,
   type Follow,
   type Notice,
-} from '@oilcan/core/notices';
+} from '@oilcan/core/overview/notices';
 import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { sqlName } from '../database/sql-names';
 import { readRow, type SqlRecords, type StoredRow } from '../database/sql-records';

@@ -10,7 +10,7 @@ import {
   type PersonId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import type { Notice } from '@oilcan/core/notices';
+import type { Notice } from '@oilcan/core/overview/notices';
 import type { Change } from '@oilcan/core/records';
 import { noticeDetail, noticeHeadline } from '@oilcan/core/registry';
 import {

@@ -1,5 +1,5 @@
 import { OilcanError } from '@oilcan/core/kernel';
-import { noticeHeadlines, type Notice } from '@oilcan/core/notices';
+import { noticeHeadlines, type Notice } from '@oilcan/core/overview/notices';
 import { hasRole } from '@oilcan/core/operations';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';

@@ -1,7 +1,7 @@
 import { byId, type WorkOrderId } from '@oilcan/core/kernel';
-import { kitListParts, type KitListRows } from '@oilcan/core/kit-list';
-import { stockLevelId, usedIn } from '@oilcan/core/stock';
-import type { NoticeFact, WorkOrder } from '@oilcan/core/work';
+import { kitListParts, type KitListRows } from '@oilcan/core/stores/kit-list';
+import { stockLevelId, usedIn } from '@oilcan/core/stores/stock';
+import type { NoticeFact, WorkOrder } from '@oilcan/core/orders/work';
 import type { SqlRecords } from '../database/sql-records';
 
 /**

@@ -1,7 +1,7 @@
 import { instantFromMillis, startOfDay } from '@oilcan/core/kernel';
-import { noticesOfLate, noticesOfShort, type Notice } from '@oilcan/core/notices';
-import { SETTINGS_ID, settingsAt } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+import { noticesOfLate, noticesOfShort, type Notice } from '@oilcan/core/overview/notices';
+import { SETTINGS_ID, settingsAt } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { currentRevision } from '../database/revisions';
 import type { Audience } from '../database/feed/audiences';

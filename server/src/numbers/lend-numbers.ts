@@ -1,6 +1,12 @@
-import { formatNumber, NUMBERS_AHEAD, NUMBERS_AHEAD_LEAST, parseNumber, type NumberSeries } from '@oilcan/core/numbers';
+import {
+  formatNumber,
+  NUMBERS_AHEAD,
+  NUMBERS_AHEAD_LEAST,
+  parseNumber,
+  type NumberSeries,
+} from '@oilcan/core/plant/numbers';
 import { hasRole } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { operations } from '@oilcan/core/registry/operations';
 import type { Knex } from 'knex';
 

@@ -1,4 +1,4 @@
-import { NUMBERS_AHEAD } from '@oilcan/core/numbers';
+import { NUMBERS_AHEAD } from '@oilcan/core/plant/numbers';
 import { PROTOCOL, type PullAnswer, type PushAnswer } from '@oilcan/core/sync';
 import { anOperation, ann, aRaise, aWorkOrder, bob, put, smallWorks } from '@oilcan/core/testing';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';

@@ -1,6 +1,6 @@
 import { addMinutes, type Instant } from '@oilcan/core/kernel';
-import { everythingMust, owedBefore, recordedOn, thingOwed } from '@oilcan/core/lifecycle';
-import { doneAt, type OwedThing, type WorkKind, type WorkOrder } from '@oilcan/core/work';
+import { everythingMust, owedBefore, recordedOn, thingOwed } from '@oilcan/core/finishing/lifecycle';
+import { doneAt, type OwedThing, type WorkKind, type WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
 

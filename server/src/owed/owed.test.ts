@@ -1,5 +1,5 @@
 import { addMinutes, asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { ann, aWorkOrder, lea, otherSite, put, smallWorks } from '@oilcan/core/testing';
 import { startTestServer } from '../testing/test-server';
 import { present } from '../testing/test-clock';

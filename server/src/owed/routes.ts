@@ -1,6 +1,6 @@
 import { instantFromMillis, OilcanError } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { workKinds, type WorkKind } from '@oilcan/core/work';
+import { workKinds, type WorkKind } from '@oilcan/core/orders/work';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';

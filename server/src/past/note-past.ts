@@ -1,8 +1,8 @@
 import type { Change } from '@oilcan/core/records';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { PAST_CONTENT, pastJobsOf } from '@oilcan/core/registry';
-import type { Stop } from '@oilcan/core/rounds';
-import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/work';
+import type { Stop } from '@oilcan/core/steps/rounds';
+import { doneAt, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { insertRows } from '../database/insert-rows';

@@ -1,5 +1,5 @@
 import { asId, type AssetId, type PlaceId, type SiteId, type StopId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { PastAnswer } from '@oilcan/core/past';
+import type { PastAnswer } from '@oilcan/core/past/past';
 import {
   anAsset,
   ann,

@@ -1,7 +1,7 @@
 import { OilcanError, type AssetId, type Instant } from '@oilcan/core/kernel';
-import { PAST_JOBS_LIMIT, stretchBegins, type PastOf } from '@oilcan/core/past';
-import type { Person } from '@oilcan/core/people';
-import { idsWithin, type Asset } from '@oilcan/core/plant';
+import { PAST_JOBS_LIMIT, stretchBegins, type PastOf } from '@oilcan/core/past/past';
+import type { Person } from '@oilcan/core/plant/people';
+import { idsWithin, type Asset } from '@oilcan/core/plant/plant';
 import type { Knex } from 'knex';
 
 /** Jobs of other assets of the class, for what is usual where the asset itself has too few. */

@@ -1,5 +1,5 @@
 import { instantFromMillis, type AssetId, type PlaceId } from '@oilcan/core/kernel';
-import type { PastOf } from '@oilcan/core/past';
+import type { PastOf } from '@oilcan/core/past/past';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';

@@ -1,5 +1,5 @@
 import { addDays, asId, instantFromMillis, localDate, type PlanId } from '@oilcan/core/kernel';
-import type { Plan } from '@oilcan/core/plans';
+import type { Plan } from '@oilcan/core/finishing/plans';
 import { ann, anAsset, anOperation, aPlan, aPoint, lea, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { readRow, SqlRecords } from '../database/sql-records';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';

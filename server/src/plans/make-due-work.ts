@@ -7,8 +7,8 @@ import {
   type LocalDay,
   type PersonId,
 } from '@oilcan/core/kernel';
-import { metersOf, nextDue, nextOn, putPlannedWork, zoneOf, type Plan } from '@oilcan/core/plans';
-import type { MeasuringPoint } from '@oilcan/core/plant';
+import { metersOf, nextDue, nextOn, putPlannedWork, zoneOf, type Plan } from '@oilcan/core/finishing/plans';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
 import { StagedRecords } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import { currentRevision } from '../database/revisions';

@@ -1,5 +1,5 @@
-import type { Incident } from '@oilcan/core/incidents';
-import { leadsOf, type Person } from '@oilcan/core/people';
+import type { Incident } from '@oilcan/core/raising/incidents';
+import { leadsOf, type Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import { allOf } from '../notices/notices-of-push';

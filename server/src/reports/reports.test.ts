@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { asId, type FileId, type PersonId, type ReportId } from '@oilcan/core/kernel';
-import type { Notice } from '@oilcan/core/notices';
+import type { Notice } from '@oilcan/core/overview/notices';
 import type { Change } from '@oilcan/core/records';
 import type { PullAnswer } from '@oilcan/core/sync';
 import {

@@ -1,7 +1,7 @@
 import { addMinutes, type Instant } from '@oilcan/core/kernel';
 import type { TableName } from '@oilcan/core/records';
 import { tableNamed } from '@oilcan/core/registry';
-import { carriedSince } from '@oilcan/core/work';
+import { carriedSince } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { carriedRows } from '../database/feed/carried-rows';
 import type { Audience } from '../database/feed/audiences';

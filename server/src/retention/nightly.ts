@@ -1,5 +1,5 @@
 import { instantFromMillis, startOfDay, toMillis } from '@oilcan/core/kernel';
-import { SETTINGS_ID } from '@oilcan/core/settings';
+import { SETTINGS_ID } from '@oilcan/core/orders/settings';
 import type { Knex } from 'knex';
 import { readRow, type StoredRow } from '../database/sql-records';
 import { foldFeed } from './fold-feed';

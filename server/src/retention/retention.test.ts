@@ -1,9 +1,9 @@
 import { addMinutes, asId, toMillis, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
-import { noticesOfLate } from '@oilcan/core/notices';
-import type { Person } from '@oilcan/core/people';
+import { noticesOfLate } from '@oilcan/core/overview/notices';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { anEntry, ann, aStep, aWorkOrder, bob, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { SqlRecords } from '../database/sql-records';
 import { pull } from '../sync/pull';

@@ -1,11 +1,11 @@
 import type { Instant, PointId } from '@oilcan/core/kernel';
-import { usualFor, type PastJob } from '@oilcan/core/past';
-import { leadsOf, type Person } from '@oilcan/core/people';
+import { usualFor, type PastJob } from '@oilcan/core/past/past';
+import { leadsOf, type Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { costOf } from '@oilcan/core/registry';
-import { unusualOf, type Review } from '@oilcan/core/review';
-import { SETTINGS_ID, settingsAt, usualLimits, type Settings } from '@oilcan/core/settings';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import { unusualOf, type Review } from '@oilcan/core/finishing/review';
+import { SETTINGS_ID, settingsAt, usualLimits, type Settings } from '@oilcan/core/orders/settings';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import { dequal } from 'dequal';
 import type { Knex } from 'knex';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';

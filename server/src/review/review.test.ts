@@ -1,5 +1,5 @@
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Review } from '@oilcan/core/review';
+import type { Review } from '@oilcan/core/finishing/review';
 import { ann, anOperation, aWorkOrder, lea, put, smallWorks, workId } from '@oilcan/core/testing';
 import { bringReviewsUpToDate } from './note-reviews';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';

@@ -1,8 +1,8 @@
 import type { Operation } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { StagedRecords, TableName } from '@oilcan/core/records';
 import { rowsReadBy } from '@oilcan/core/registry/operations';
-import { SETTINGS_ID } from '@oilcan/core/settings';
+import { SETTINGS_ID } from '@oilcan/core/orders/settings';
 import type { SqlRecords } from '../database/sql-records';
 
 /**

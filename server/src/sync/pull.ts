@@ -1,5 +1,5 @@
 import { instantFromMillis, OilcanError, type WorkOrderId } from '@oilcan/core/kernel';
-import { isHere, type Person } from '@oilcan/core/people';
+import { isHere, type Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { isKnownAt, shownTo, tablesOfWork } from '@oilcan/core/registry';
 import { isAnyNewAfter } from '@oilcan/core/registry/new-after';

@@ -7,8 +7,8 @@ import {
   type Operation,
   type Outcome,
 } from '@oilcan/core/operations';
-import { nextOn } from '@oilcan/core/plans';
-import type { Person } from '@oilcan/core/people';
+import { nextOn } from '@oilcan/core/finishing/plans';
+import type { Person } from '@oilcan/core/plant/people';
 import { StagedRecords, type Fields } from '@oilcan/core/records';
 import { applyOperation, fileNamedBy, fileTypesOf, numberTakenBy } from '@oilcan/core/registry/operations';
 import { agreeOn, PUSH_LIMIT, type PushAnswer, type PushRequest } from '@oilcan/core/sync';
@@ -24,7 +24,7 @@ import { runAmong, runnerOf, type Run } from '../database/statements';
 import { mayNameFile } from '../files/known-files';
 import { isLogged, isLoggedAs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
-import type { NumberSeries } from '@oilcan/core/numbers';
+import type { NumberSeries } from '@oilcan/core/plant/numbers';
 import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
 import { withLeadsReading } from '../reports/incident-readers';
 import { queueGuestMails } from '../guests/guest-mails';

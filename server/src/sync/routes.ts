@@ -1,5 +1,5 @@
 import type { WorkOrderId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { agreeOn, pushSchema, RANGE, readRange, type PushRequest } from '@oilcan/core/sync';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';

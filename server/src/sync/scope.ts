@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
-import { isHere, type Crew, type Person } from '@oilcan/core/people';
+import { isHere, type Crew, type Person } from '@oilcan/core/plant/people';
 import type { Viewer } from '@oilcan/core/records';
 import { VERSION_IN_SCOPES, type Revision } from '@oilcan/core/sync';
-import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/settings';
-import { carriesWholeFor } from '@oilcan/core/work';
+import { SETTINGS_ID, viewerOf, type Settings } from '@oilcan/core/orders/settings';
+import { carriesWholeFor } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { audiencesOf, type Audience } from '../database/feed/audiences';
 import { SCOPES_COUNTER } from '../database/feed/scopes-changed';

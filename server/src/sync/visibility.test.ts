@@ -1,9 +1,9 @@
 import { asId, type PersonId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
 import { roles, type Role } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Row, SeenBy, TableName, Tables } from '@oilcan/core/records';
 import { isSeenBy, tableNamed, tableNames, tablesOfWork } from '@oilcan/core/registry';
-import { viewerOf } from '@oilcan/core/settings';
+import { viewerOf } from '@oilcan/core/orders/settings';
 import {
   aBin,
   aCrew,

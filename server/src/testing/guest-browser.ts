@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { FileId } from '@oilcan/core/kernel';
-import type { Report } from '@oilcan/core/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import { aReportLabel } from '@oilcan/core/testing';
 import type { LightMyRequestResponse } from 'fastify';
 import type { TestServer } from './test-server';

@@ -1,7 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { type PullAnswer, type PushAnswer, PROTOCOL } from '@oilcan/core/sync';
 import { smallWorks } from '@oilcan/core/testing';

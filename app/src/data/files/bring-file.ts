@@ -1,4 +1,4 @@
-import { FILE_BYTES_LIMIT, fileTypeNamed, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT, fileTypeNamed, isForeignPicture, pictureTypeOf } from '@oilcan/core/plant/files';
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { ArgsOf } from '@oilcan/core/registry/operations';

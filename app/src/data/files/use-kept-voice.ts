@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { FileId } from '@oilcan/core/kernel';
-import type { SoundType } from '@oilcan/core/files';
+import type { SoundType } from '@oilcan/core/plant/files';
 import { sentenceFor } from '@oilcan/core/registry';
 import { keepFile } from '../store';
 import { nameOf } from '../name-of';

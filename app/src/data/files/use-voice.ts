@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { LONGEST_VOICE_SECONDS } from '@oilcan/core/attachments';
-import { fileTypeOf, soundTypes, type SoundType } from '@oilcan/core/files';
+import { LONGEST_VOICE_SECONDS } from '@oilcan/core/recording/attachments';
+import { fileTypeOf, soundTypes, type SoundType } from '@oilcan/core/plant/files';
 
 /** Speech needs no more: about 1.8 MB for ten minutes. */
 const BITS_PER_SECOND = 24_000;

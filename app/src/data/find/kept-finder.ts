@@ -1,4 +1,4 @@
-import { Finder, type Findable } from '@oilcan/core/find';
+import { Finder, type Findable } from '@oilcan/core/overview/find';
 
 type Found<Row> = Findable & { readonly row: Row };
 

@@ -8,14 +8,14 @@ import {
   findableWork,
   type FoundWork,
   type NamesToFind,
-} from '@oilcan/core/find';
+} from '@oilcan/core/overview/find';
 import { OilcanError } from '@oilcan/core/kernel';
-import type { Asset, Place } from '@oilcan/core/plant';
-import type { Procedure } from '@oilcan/core/procedures';
-import type { Report } from '@oilcan/core/reports';
-import { SETTINGS_ID } from '@oilcan/core/settings';
-import type { Part } from '@oilcan/core/stock';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { Asset, Place } from '@oilcan/core/plant/plant';
+import type { Procedure } from '@oilcan/core/steps/procedures';
+import type { Report } from '@oilcan/core/raising/reports';
+import { SETTINGS_ID } from '@oilcan/core/orders/settings';
+import type { Part } from '@oilcan/core/stores/stock';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { httpLink } from '../http-link';
 import { Unreachable } from '../server-link';
 import { peekAll, peekRow, usePhone, useTable } from '../store';

@@ -1,4 +1,4 @@
-import type { JobLike, PastJob, PastOf } from '@oilcan/core/past';
+import type { JobLike, PastJob, PastOf } from '@oilcan/core/past/past';
 import type { PastQuestion, ReadPast } from './read-past';
 
 /** A past that was read, and from what. */

@@ -1,4 +1,4 @@
-import type { PastOf } from '@oilcan/core/past';
+import type { PastOf } from '@oilcan/core/past/past';
 import { PAST_CONTENT } from '@oilcan/core/registry';
 import { forgetLastRead } from './last-read';
 import { machineMillis } from '../machine-clock';

@@ -7,7 +7,7 @@ import {
   type PointId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import type { PastJob } from '@oilcan/core/past';
+import type { PastJob } from '@oilcan/core/past/past';
 import { aPastJob, aPoint, aWorkOrder, noon, anEntry } from '@oilcan/core/testing';
 import { readAnswer } from './read-answer';
 

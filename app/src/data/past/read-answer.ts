@@ -7,8 +7,8 @@ import {
   watchedSince,
   type PastAnswer,
   type PastJob,
-} from '@oilcan/core/past';
-import { changeOf, inDays, type Change } from '@oilcan/core/readings';
+} from '@oilcan/core/past/past';
+import { changeOf, inDays, type Change } from '@oilcan/core/steps/readings';
 import { pastJobsOf } from '@oilcan/core/registry';
 import type { PastQuestion, ReadPast } from './read-past';
 

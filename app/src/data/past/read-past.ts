@@ -1,8 +1,8 @@
 import type { AssetId, Instant } from '@oilcan/core/kernel';
-import type { Findings, Fix, JobLike, PastJob, StopMachine, Usual } from '@oilcan/core/past';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import type { Change } from '@oilcan/core/readings';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import type { Findings, Fix, JobLike, PastJob, StopMachine, Usual } from '@oilcan/core/past/past';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import type { Change } from '@oilcan/core/steps/readings';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 
 /** An open work order that belongs to a past, or a round of which a stop does. */
 export interface OpenOfPast {

@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import { OilcanError, type AssetId } from '@oilcan/core/kernel';
-import type { JobLike, PastOf, StopMachine } from '@oilcan/core/past';
-import { idsWithin } from '@oilcan/core/plant';
-import type { Stop } from '@oilcan/core/rounds';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { JobLike, PastOf, StopMachine } from '@oilcan/core/past/past';
+import { idsWithin } from '@oilcan/core/plant/plant';
+import type { Stop } from '@oilcan/core/steps/rounds';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { httpLink } from '../http-link';
 import { Unreachable } from '../server-link';
 import { now, peekRow, peekRows, usePhone, useRow, useTable } from '../store';

@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
-import type { JobLike, Usual } from '@oilcan/core/past';
-import type { Asset } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { JobLike, Usual } from '@oilcan/core/past/past';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { usePast } from './use-past';
 import { useRow } from '../store';
 

@@ -1,4 +1,4 @@
-import { FILE_BYTES_LIMIT, pictureTypeOf, type PictureType } from '@oilcan/core/files';
+import { FILE_BYTES_LIMIT, pictureTypeOf, type PictureType } from '@oilcan/core/plant/files';
 import { asId, type FileId } from '@oilcan/core/kernel';
 import { nameOf } from '../name-of';
 import { askWorker, WorkerMissing } from '../ask-worker';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { DocumentType } from '@oilcan/core/documents';
-import type { FileType } from '@oilcan/core/files';
+import type { DocumentType } from '@oilcan/core/plant/documents';
+import type { FileType } from '@oilcan/core/plant/files';
 import type { FileId } from '@oilcan/core/kernel';
 import { readFile } from '../store';
 

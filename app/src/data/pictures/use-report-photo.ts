@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ReportPhoto } from '@oilcan/core/reports';
+import type { ReportPhoto } from '@oilcan/core/raising/reports';
 import { takePicture } from './take-picture';
 
 interface PhotoTaken {

@@ -1,4 +1,4 @@
-import { FILE_HEAD_BYTES, isForeignPicture, pictureTypeOf } from '@oilcan/core/files';
+import { FILE_HEAD_BYTES, isForeignPicture, pictureTypeOf } from '@oilcan/core/plant/files';
 
 const MEGABYTE = 1024 * 1024;
 /** A picture is made small before it is kept; a larger one than this is not even opened. */

@@ -1,4 +1,4 @@
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { peekAll } from '../store';
 import { findByCode, type Found } from './find-by-code';
 

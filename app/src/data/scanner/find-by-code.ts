@@ -1,7 +1,7 @@
-import type { Code, ReportLabel } from '@oilcan/core/labels';
-import { binCode, codeOfTag, keyInCode, placeCode, type Asset, type Place } from '@oilcan/core/plant';
-import type { Bin, Part, Store } from '@oilcan/core/stock';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Code, ReportLabel } from '@oilcan/core/raising/labels';
+import { binCode, codeOfTag, keyInCode, placeCode, type Asset, type Place } from '@oilcan/core/plant/plant';
+import type { Bin, Part, Store } from '@oilcan/core/stores/stock';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 
 /** What a code leads to. */
 export type Found =

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import JsBarcode from 'jsbarcode';
 import QRCode from 'qrcode';
-import { labelText } from '@oilcan/core/plant';
+import { labelText } from '@oilcan/core/plant/plant';
 import { readPicture } from './read-picture';
 
 interface Picture {

@@ -1,6 +1,6 @@
 import { OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { MemoryRecords, type Change, type Row, type TableName } from '@oilcan/core/records';
 import { tableNames, tables } from '@oilcan/core/registry';
 import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';

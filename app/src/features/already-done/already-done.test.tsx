@@ -12,7 +12,7 @@ import {
   someSettings,
   workId,
 } from '@oilcan/core/testing';
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { peekRows, perform } from '../../data/store';
 import { press, pressTwice, type, words } from '../../testing/hands';
 import { visited } from '../../testing/router';

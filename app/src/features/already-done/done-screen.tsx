@@ -1,9 +1,9 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { mdiTextRecognition } from '@mdi/js';
-import { readDone, type DoneLine } from '@oilcan/core/already-done';
+import { readDone, type DoneLine } from '@oilcan/core/raising/already-done';
 import type { AssetId, Instant } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { useDictation } from '../../data/dictation';
 import { forgetDraft } from '../../data/drafts';
 import { now, useRow, useSettings, useTable } from '../../data/store';

@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
-import type { NoneOf } from '@oilcan/core/none';
-import { canChange, type WorkOrder } from '@oilcan/core/work';
+import { mustBeGiven, type Owed } from '@oilcan/core/finishing/lifecycle';
+import type { NoneOf } from '@oilcan/core/recording/none';
+import { canChange, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';

@@ -1,11 +1,11 @@
-import type { DoneLine } from '@oilcan/core/already-done';
-import type { FaultChoice } from '@oilcan/core/faults';
+import type { DoneLine } from '@oilcan/core/raising/already-done';
+import type { FaultChoice } from '@oilcan/core/recording/faults';
 import { asId, minutesBetween, type Instant, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Found, Outcome } from '@oilcan/core/operations';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { sentenceFor } from '@oilcan/core/registry';
-import type { Settings } from '@oilcan/core/settings';
-import type { Meaning } from '@oilcan/core/shorthand';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { Meaning } from '@oilcan/core/recording/shorthand';
 import { furtherWorkOrder } from '../../data/new-work';
 import { peekRow, perform, performMaking } from '../../data/store';
 import { recordTaken, type Taken } from '../raising';

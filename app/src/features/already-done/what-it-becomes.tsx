@@ -2,12 +2,18 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiClose } from '@mdi/js';
-import { likelyFault, openWorkLike, type DoneLine, type DoneTime, type Stretch } from '@oilcan/core/already-done';
+import {
+  likelyFault,
+  openWorkLike,
+  type DoneLine,
+  type DoneTime,
+  type Stretch,
+} from '@oilcan/core/raising/already-done';
 import { asId, formatDuration, minutesBetween, type Instant, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import type { Settings } from '@oilcan/core/settings';
-import { meaningsOf } from '@oilcan/core/shorthand';
-import { newWorkOrder, workKinds, type WorkKind, type WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { Settings } from '@oilcan/core/orders/settings';
+import { meaningsOf } from '@oilcan/core/recording/shorthand';
+import { newWorkOrder, workKinds, type WorkKind, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';

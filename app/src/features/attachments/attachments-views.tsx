@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import { mdiFileDocumentOutline } from '@mdi/js';
 import { formatClock } from '@oilcan/core/kernel';
-import type { FileContent } from '@oilcan/core/attachments';
-import { isData, isSound } from '@oilcan/core/files';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import type { FileContent } from '@oilcan/core/recording/attachments';
+import { isData, isSound } from '@oilcan/core/plant/files';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { bringFile } from '../../data/files/bring-file';
 import { noteBringing } from '../../data/progress';
 import { useNotice } from '../../ui/use-notice';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { mdiDownload } from '@mdi/js';
-import type { FileContent } from '@oilcan/core/attachments';
+import type { FileContent } from '@oilcan/core/recording/attachments';
 import { readFile } from '../../data/store';
 import { saveFile } from '../../data/save-file';
 import { useNotice } from '../../ui/use-notice';

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { mdiPlay, mdiStop } from '@mdi/js';
-import type { VoiceContent } from '@oilcan/core/attachments';
+import type { VoiceContent } from '@oilcan/core/recording/attachments';
 import { formatClock } from '@oilcan/core/kernel';
 import { usePicture } from '../../data/pictures/use-picture';
 import { Icon } from '../../ui/icon';

@@ -1,6 +1,6 @@
 import { useRef, type ReactElement } from 'react';
 import { mdiMicrophoneOutline, mdiStop } from '@mdi/js';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';

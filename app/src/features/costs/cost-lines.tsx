@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, formatSums, type Money } from '@oilcan/core/kernel';
-import type { WorkCost } from '@oilcan/core/costs';
+import type { WorkCost } from '@oilcan/core/recording/costs';
 import { costOfCentres } from '@oilcan/core/registry';
-import { costGroups, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { costGroups, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useSettings } from '../../data/store';
 import { Words } from '../../ui/words';
 import { costWords } from './cost-words';

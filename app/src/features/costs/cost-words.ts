@@ -1,6 +1,6 @@
-import type { WorkCost } from '@oilcan/core/costs';
+import type { WorkCost } from '@oilcan/core/recording/costs';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
-import type { Settings } from '@oilcan/core/settings';
+import type { Settings } from '@oilcan/core/orders/settings';
 
 /** “2 h · €184.20”; where no rate is known the time stands alone, since nothing was not what it cost. */
 export function costWords(cost: WorkCost, { currency, language }: Pick<Settings, 'currency' | 'language'>): string {

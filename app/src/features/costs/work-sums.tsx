@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { WorkCost } from '@oilcan/core/costs';
+import type { WorkCost } from '@oilcan/core/recording/costs';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useSettings } from '../../data/store';
 import { Words } from '../../ui/words';
 

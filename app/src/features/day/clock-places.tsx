@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Settings } from '@oilcan/core/settings';
+import type { Settings } from '@oilcan/core/orders/settings';
 import { now, peekRow, useRow, useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';

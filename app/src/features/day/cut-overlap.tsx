@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { asId, minutesBetween, type EntryId, type OtherTimeId, type Zone } from '@oilcan/core/kernel';
-import { without, type DayTime, type Overlap } from '@oilcan/core/labor';
+import { without, type DayTime, type Overlap } from '@oilcan/core/recording/labor';
 import { peekRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { addMinutes, inZone, minutesBetween, type Instant, type Zone } from '@oilcan/core/kernel';
-import type { Day } from '@oilcan/core/labor';
+import type { Day } from '@oilcan/core/recording/labor';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';
 

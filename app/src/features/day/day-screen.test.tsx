@@ -1,5 +1,5 @@
 import { asId, type EntryId, type WorkOrderId } from '@oilcan/core/kernel';
-import { standingOf, type Entry } from '@oilcan/core/work';
+import { standingOf, type Entry } from '@oilcan/core/orders/work';
 import { ann, anEntry, aWorkOrder, minutesLater, put, smallWorks, workId } from '@oilcan/core/testing';
 import { press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';

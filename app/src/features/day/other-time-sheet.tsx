@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { addMinutes, formatDuration } from '@oilcan/core/kernel';
-import { otherTimeReasons, type OtherTime, type OtherTimeReason } from '@oilcan/core/labor';
+import { otherTimeReasons, type OtherTime, type OtherTimeReason } from '@oilcan/core/recording/labor';
 import { now, usePhone, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';

@@ -1,7 +1,7 @@
 import { act, screen, waitFor } from '@testing-library/react';
 import { addMinutes, asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Review } from '@oilcan/core/review';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Review } from '@oilcan/core/finishing/review';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { anEntry, ann, aWorkOrder, lea, noon, put, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { press, words } from '../../testing/hands';

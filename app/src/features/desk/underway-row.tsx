@@ -1,7 +1,7 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { costOf } from '@oilcan/core/registry';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 

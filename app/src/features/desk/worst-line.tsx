@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { worstWaiting, type WorstWaiting } from '@oilcan/core/desk';
+import { worstWaiting, type WorstWaiting } from '@oilcan/core/overview/desk';
 import { peekRow, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { onSite, useSite } from '../page/use-site';

@@ -1,4 +1,4 @@
-import type { DigestLine } from '@oilcan/core/digest';
+import type { DigestLine } from '@oilcan/core/past/digest';
 import { peekRow } from '../../data/store';
 import { faultLine } from '../faults';
 import { conditionWords } from '../../words/plant-words';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { AssetDocument } from '@oilcan/core/documents';
+import type { AssetDocument } from '@oilcan/core/plant/documents';
 import type { AssetId } from '@oilcan/core/kernel';
 import { useDocumentsOn } from '../../data/documents-on';
 import { useRow } from '../../data/store';

@@ -1,4 +1,4 @@
-import type { AssetDocument } from '@oilcan/core/documents';
+import type { AssetDocument } from '@oilcan/core/plant/documents';
 import { assetId, put, site, smallWorks } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { press, words } from '../../testing/hands';

@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { documentTypeOf, OPENED_DOCUMENT_BYTES, type AssetDocument } from '@oilcan/core/documents';
-import { pictureTypeOf } from '@oilcan/core/files';
+import { documentTypeOf, OPENED_DOCUMENT_BYTES, type AssetDocument } from '@oilcan/core/plant/documents';
+import { pictureTypeOf } from '@oilcan/core/plant/files';
 import { saveFile } from '../../data/save-file';
 import { readFile, useRow, type ReadFile } from '../../data/store';
 import { Button } from '../../ui/press';

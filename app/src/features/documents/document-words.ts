@@ -1,4 +1,4 @@
-import type { AssetDocument, DocumentType } from '@oilcan/core/documents';
+import type { AssetDocument, DocumentType } from '@oilcan/core/plant/documents';
 
 const typeWords: Readonly<Record<DocumentType, string>> = {
   'application/pdf': 'PDF',

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { DocumentType } from '@oilcan/core/documents';
+import type { DocumentType } from '@oilcan/core/plant/documents';
 import { Words } from '../../ui/words';
 import { useZoom } from '../../ui/use-zoom';
 import { ViewerFoot } from './viewer-foot';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useSettings } from '../../data/store';
 import { Choice, Choices } from '../../ui/choice';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { standingOf, type WorkOrder } from '@oilcan/core/work';
+import { standingOf, type WorkOrder } from '@oilcan/core/orders/work';
 import { smallWorks, workId } from '@oilcan/core/testing';
 import { press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
-import type { Receipt } from '@oilcan/core/expenses';
+import type { Receipt } from '@oilcan/core/recording/expenses';
 import { parseMoney } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

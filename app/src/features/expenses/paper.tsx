@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { mdiCamera } from '@mdi/js';
-import type { Receipt } from '@oilcan/core/expenses';
+import type { Receipt } from '@oilcan/core/recording/expenses';
 import { takePicture } from '../../data/pictures/take-picture';
 import { Button } from '../../ui/press';
 

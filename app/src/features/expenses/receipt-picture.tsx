@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Receipt } from '@oilcan/core/expenses';
+import type { Receipt } from '@oilcan/core/recording/expenses';
 import { Picture } from '../photos';
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import { isMode, type FailureMode } from '@oilcan/core/faults';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import { isMode, type FailureMode } from '@oilcan/core/recording/faults';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { FaultForm } from './fault-form';
 
 interface Props {

@@ -10,7 +10,7 @@ import {
   type BadRow,
   type CatalogueRow,
   type FaultCatalogue,
-} from '@oilcan/core/faults';
+} from '@oilcan/core/recording/faults';
 import { useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { saveTable } from '../../data/save-table';

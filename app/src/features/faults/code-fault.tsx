@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { piece } from '../../ui/piece';
 

@@ -8,8 +8,8 @@ import {
   nameOfMode,
   plainMode,
   type FailureMode,
-} from '@oilcan/core/faults';
-import type { WorkOrder } from '@oilcan/core/work';
+} from '@oilcan/core/recording/faults';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useMachineAndPieces } from '../../data/machines-of-work';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

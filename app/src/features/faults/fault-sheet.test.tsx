@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { anAsset, aPastJob, assetId, minutesLater, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';

@@ -1,7 +1,13 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { View } from 'react-native';
-import { faultChoices, findFaults, usualFaults, type FaultChoice, type UsualFault } from '@oilcan/core/faults';
-import type { WorkOrder } from '@oilcan/core/work';
+import {
+  faultChoices,
+  findFaults,
+  usualFaults,
+  type FaultChoice,
+  type UsualFault,
+} from '@oilcan/core/recording/faults';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { usePast } from '../../data/past/use-past';
 import { useRow, useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,5 +1,5 @@
 import { mdiAlertRhombusOutline } from '@mdi/js';
-import { causes, nameOfActivity, nameOfCode } from '@oilcan/core/faults';
+import { causes, nameOfActivity, nameOfCode } from '@oilcan/core/recording/faults';
 import { piece } from '../../ui/piece';
 import type { DockItem } from '../views/dock-item';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';

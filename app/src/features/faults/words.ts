@@ -1,4 +1,4 @@
-import { nameOfActivity, plainMode, type PastFault } from '@oilcan/core/faults';
+import { nameOfActivity, plainMode, type PastFault } from '@oilcan/core/recording/faults';
 
 type Failing = Pick<PastFault, 'component' | 'mode'>;
 

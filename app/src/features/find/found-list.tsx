@@ -1,7 +1,7 @@
 import { useEffect, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { foundTogether, type FoundWork } from '@oilcan/core/find';
-import type { WorkOrder } from '@oilcan/core/work';
+import { foundTogether, type FoundWork } from '@oilcan/core/overview/find';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import {
   useFoundAssets,
   useFoundJobs,

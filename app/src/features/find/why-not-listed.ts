@@ -1,6 +1,6 @@
-import type { FoundWork } from '@oilcan/core/find';
-import { isPutOff } from '@oilcan/core/schedule';
-import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { FoundWork } from '@oilcan/core/overview/find';
+import { isPutOff } from '@oilcan/core/finishing/schedule';
+import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, usePhone, useSettings, useTable } from '../../data/store';
 import { sayLocalDay, sayMoment } from '../../words/dates';
 import { stateOf } from '../../words/work-words';

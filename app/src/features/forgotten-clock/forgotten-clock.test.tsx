@@ -1,4 +1,4 @@
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { ann, aWorkOrder, minutesLater, put, smallWorks, workId } from '@oilcan/core/testing';
 import { press, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';

@@ -1,7 +1,13 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, inZone, type Instant } from '@oilcan/core/kernel';
-import { clockMinutes, isProbablyForgotten, proposedEnds, type Clock, type ProposedEnd } from '@oilcan/core/labor';
+import {
+  clockMinutes,
+  isProbablyForgotten,
+  proposedEnds,
+  type Clock,
+  type ProposedEnd,
+} from '@oilcan/core/recording/labor';
 import { now, peekAll, useRow, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { useNow } from '../../data/use-now';

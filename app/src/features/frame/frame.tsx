@@ -1,7 +1,7 @@
 import { usePathname } from 'expo-router';
 import { useEffect, type ReactElement, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { Icon } from '../../ui/icon';
 import { LinkPress } from '../../ui/link-press';
 import { piece } from '../../ui/piece';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiChevronRight } from '@mdi/js';
-import { chainBefore, type WorkOrder } from '@oilcan/core/work';
+import { chainBefore, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRows } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';

@@ -1,9 +1,9 @@
-import { saidAbout, type LeftOver, type Proposal, type SaidAbout } from '@oilcan/core/further';
+import { saidAbout, type LeftOver, type Proposal, type SaidAbout } from '@oilcan/core/finishing/further';
 import { LONGEST_TEXT } from '@oilcan/core/kernel';
-import { MOST_CARRIED } from '@oilcan/core/raise';
+import { MOST_CARRIED } from '@oilcan/core/raising/raise';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import type { Step } from '@oilcan/core/steps';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import type { Step } from '@oilcan/core/steps/steps';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { phoneNames } from '../views/names';
 import { answerWords } from '../steps/words';

@@ -1,4 +1,4 @@
-import { tradesOfWork } from '@oilcan/core/settings';
+import { tradesOfWork } from '@oilcan/core/orders/settings';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isLocalDay, type AssetId, type EntryId, type PersonId } from '@oilcan/core/kernel';
@@ -10,7 +10,7 @@ import {
   type Urgency,
   type WorkKind,
   type WorkOrder,
-} from '@oilcan/core/work';
+} from '@oilcan/core/orders/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { useRow, useRows, useSettings } from '../../data/store';

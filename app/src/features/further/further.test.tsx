@@ -1,5 +1,5 @@
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { ann, aStep, aWorkOrder, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { perform } from '../../data/store';
 import { press, type, words } from '../../testing/hands';

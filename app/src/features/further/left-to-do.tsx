@@ -1,9 +1,9 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { joined, proposalsFor, split, type LeftOver, type Proposal } from '@oilcan/core/further';
+import { joined, proposalsFor, split, type LeftOver, type Proposal } from '@oilcan/core/finishing/further';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import type { Step } from '@oilcan/core/steps';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import type { Step } from '@oilcan/core/steps/steps';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import { useUsual } from '../../data/past/usual-of';
 import { peekRow, useRows, useSettings } from '../../data/store';
 import { Choice } from '../../ui/choice';

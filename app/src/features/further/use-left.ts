@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { leftOvers, type LeftOver } from '@oilcan/core/further';
-import { openAlarmWork } from '@oilcan/core/readings';
-import type { WorkOrder } from '@oilcan/core/work';
+import { leftOvers, type LeftOver } from '@oilcan/core/finishing/further';
+import { openAlarmWork } from '@oilcan/core/steps/readings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, peekRows, useRows } from '../../data/store';
 
 /** What this job leaves to be done, and for which nobody has raised work yet. */

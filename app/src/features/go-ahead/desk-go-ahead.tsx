@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
-import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
+import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useSettings, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { useNotice } from '../../ui/use-notice';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
-import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/work';
+import { waitsForGoAhead, type WorkOrder } from '@oilcan/core/orders/work';
 import { usePhone } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

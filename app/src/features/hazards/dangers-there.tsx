@@ -1,8 +1,8 @@
 import { mdiChevronDown, mdiChevronUp } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Dangers } from '@oilcan/core/hazards';
-import type { Asset } from '@oilcan/core/plant';
+import type { Dangers } from '@oilcan/core/orders/hazards';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { useDangers } from '../../data/use-dangers';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

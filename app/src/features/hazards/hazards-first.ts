@@ -1,5 +1,5 @@
 import { createContext, useCallback, useEffect, useRef } from 'react';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useNotice } from '../../ui/use-notice';
 import { machineMillis } from '../../data/machine-clock';
 import { useIsPrepared } from './use-is-prepared';

@@ -1,5 +1,5 @@
-import { acknowledgementId, coversHazards } from '@oilcan/core/hazards';
-import type { WorkOrder } from '@oilcan/core/work';
+import { acknowledgementId, coversHazards } from '@oilcan/core/orders/hazards';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { usePhone, useRow } from '../../data/store';
 
 /** Whether I have acknowledged every hazard as it now stands. */

@@ -1,5 +1,5 @@
-import { onlyWrites } from '@oilcan/core/hazards';
-import type { WorkOrder } from '@oilcan/core/work';
+import { onlyWrites } from '@oilcan/core/orders/hazards';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { usePhone, useRow } from '../../data/store';
 import { useIsPrepared } from './use-is-prepared';
 

@@ -3,9 +3,15 @@ import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
 import { asId, readMoment, type IncidentId, type OperationId, type PersonId, type SiteId } from '@oilcan/core/kernel';
-import { MOST_PHOTOS } from '@oilcan/core/reports';
-import { incidentCauses, type IncidentCause } from '@oilcan/core/incidents';
-import { demandOf, incidentKinds, rulesOf, type IncidentKind, type ReportQuestion } from '@oilcan/core/raise-rules';
+import { MOST_PHOTOS } from '@oilcan/core/raising/reports';
+import { incidentCauses, type IncidentCause } from '@oilcan/core/raising/incidents';
+import {
+  demandOf,
+  incidentKinds,
+  rulesOf,
+  type IncidentKind,
+  type ReportQuestion,
+} from '@oilcan/core/orders/raise-rules';
 import { useKeptVoice } from '../../data/files/use-kept-voice';
 import { useCamera } from '../../data/pictures/use-report-photo';
 import { now, peekRow, usePhone, useRow, useSettings } from '../../data/store';

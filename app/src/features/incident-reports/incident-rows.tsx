@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
-import type { Incident } from '@oilcan/core/incidents';
+import type { Incident } from '@oilcan/core/raising/incidents';
 import { fitsFind } from '../../data/fits-find';
 import { now, useRow, useSettings, useTable } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';

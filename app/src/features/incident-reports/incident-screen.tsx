@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
-import { picturesOf, type Incident } from '@oilcan/core/incidents';
+import { picturesOf, type Incident } from '@oilcan/core/raising/incidents';
 import { hasRole } from '@oilcan/core/operations';
 import { useReportPhoto } from '../../data/pictures/use-report-photo';
 import { now, peekRow, usePhone, useRow, useSettings } from '../../data/store';

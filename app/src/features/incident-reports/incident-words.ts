@@ -1,5 +1,5 @@
-import type { IncidentCause } from '@oilcan/core/incidents';
-import type { IncidentKind } from '@oilcan/core/raise-rules';
+import type { IncidentCause } from '@oilcan/core/raising/incidents';
+import type { IncidentKind } from '@oilcan/core/orders/raise-rules';
 
 export const incidentKindWords: Readonly<Record<IncidentKind, string>> = {
   injury: 'Somebody was hurt',

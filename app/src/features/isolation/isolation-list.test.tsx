@@ -1,4 +1,4 @@
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { ann, lea, smallWorks } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';

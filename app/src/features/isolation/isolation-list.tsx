@@ -7,10 +7,10 @@ import {
   type IsolationAct,
   type IsolationStanding,
   type PointStanding,
-} from '@oilcan/core/isolation';
+} from '@oilcan/core/orders/isolation';
 import type { PersonId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, usePhone, useRowsLater, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';

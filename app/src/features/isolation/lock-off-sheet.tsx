@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { PersonId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,6 +1,6 @@
 import { asId, type BinId, type StoreId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { KitList } from '@oilcan/core/kit-list';
-import { stockLevelId } from '@oilcan/core/stock';
+import type { KitList } from '@oilcan/core/stores/kit-list';
+import { stockLevelId } from '@oilcan/core/stores/stock';
 import { aBin, aLevel, ann, aWorkOrder, binId, bob, noon, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { canPress, press, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';

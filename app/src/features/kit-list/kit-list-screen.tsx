@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatQuantity, type PersonId } from '@oilcan/core/kernel';
-import type { KitList, KitListPart, KitListTool } from '@oilcan/core/kit-list';
+import type { KitList, KitListPart, KitListTool } from '@oilcan/core/stores/kit-list';
 import { peekRow, usePhone, useRow, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 

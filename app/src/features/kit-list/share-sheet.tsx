@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { KitList } from '@oilcan/core/kit-list';
+import type { KitList } from '@oilcan/core/stores/kit-list';
 import { performOrSay } from '../../data/use-operation';
 import { usePeopleOf } from '../../data/use-people-of';
 import { PeopleChoice } from '../../forms/people-choice';

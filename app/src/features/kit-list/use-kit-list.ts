@@ -1,9 +1,15 @@
 import { useMemo } from 'react';
 import { byId, type PartId, type PersonId, type Thousandths, type WorkOrderId } from '@oilcan/core/kernel';
-import { kitListParts, kitListTools, type KitList, type KitListPart, type KitListTool } from '@oilcan/core/kit-list';
-import { shiftGroupOf, shiftTimes, type ShiftGroup } from '@oilcan/core/shift';
-import { usedIn } from '@oilcan/core/stock';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import {
+  kitListParts,
+  kitListTools,
+  type KitList,
+  type KitListPart,
+  type KitListTool,
+} from '@oilcan/core/stores/kit-list';
+import { shiftGroupOf, shiftTimes, type ShiftGroup } from '@oilcan/core/finishing/shift';
+import { usedIn } from '@oilcan/core/stores/stock';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRows, usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { ownWork } from '../work';
 

@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { formatDuration, inZone, localDate, typedDuration } from '@oilcan/core/kernel';
-import { timeTypes, type TimeType } from '@oilcan/core/labor';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import { timeTypes, type TimeType } from '@oilcan/core/recording/labor';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { now, useSettings } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';

@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatClock, toMillis, type Instant } from '@oilcan/core/kernel';
-import { clockMinutes } from '@oilcan/core/labor';
-import type { WorkOrder } from '@oilcan/core/work';
+import { clockMinutes } from '@oilcan/core/recording/labor';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { noteClockPlace } from '../../data/clock-place';
 import { useMe } from '../../data/use-me';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Clock } from '@oilcan/core/labor';
+import type { Clock } from '@oilcan/core/recording/labor';
 import { now, useSettings } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { TIME_HINT } from '../../forms/typed-words';

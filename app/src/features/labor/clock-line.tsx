@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { mdiAccountMultipleOutline, mdiPause } from '@mdi/js';
-import { runningClocks } from '@oilcan/core/labor';
-import type { WorkOrder } from '@oilcan/core/work';
+import { runningClocks } from '@oilcan/core/recording/labor';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';

@@ -2,7 +2,7 @@ import { usePathname } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { formatClock } from '@oilcan/core/kernel';
-import { clockMinutes } from '@oilcan/core/labor';
+import { clockMinutes } from '@oilcan/core/recording/labor';
 import { useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { useNow } from '../../data/use-now';

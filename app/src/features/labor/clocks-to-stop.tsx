@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Clock } from '@oilcan/core/labor';
+import type { Clock } from '@oilcan/core/recording/labor';
 import { hasRole } from '@oilcan/core/operations';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { now, usePhone, useRow, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

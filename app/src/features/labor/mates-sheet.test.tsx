@@ -1,5 +1,5 @@
 import { ann, bob, minutesLater, put, smallWorks, site, workId } from '@oilcan/core/testing';
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { press, words } from '../../testing/hands';
 import { OnWork, passTime, TestWorks } from '../../testing/works';
 import { ClockLine } from './clock-line';

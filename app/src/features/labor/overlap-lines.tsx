@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inZone, minutesBetween, type Instant, type Zone } from '@oilcan/core/kernel';
-import { without } from '@oilcan/core/labor';
+import { without } from '@oilcan/core/recording/labor';
 import { peekRow, useRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { Button } from '../../ui/press';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { addMinutes, minutesBetween, type Instant } from '@oilcan/core/kernel';
-import { overlapsAmong, runningClocks, type DayTime, type Overlap } from '@oilcan/core/labor';
-import { standingOf } from '@oilcan/core/work';
+import { overlapsAmong, runningClocks, type DayTime, type Overlap } from '@oilcan/core/recording/labor';
+import { standingOf } from '@oilcan/core/orders/work';
 import { useRow, useRows, useTable } from '../../data/store';
 
 /** Under this id the time stands that the clock has run up to now. */

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Control, FieldPath, FieldValues } from 'react-hook-form';
-import type { Clock } from '@oilcan/core/labor';
-import type { Settings } from '@oilcan/core/settings';
+import type { Clock } from '@oilcan/core/recording/labor';
+import type { Settings } from '@oilcan/core/orders/settings';
 import { now } from '../../data/store';
 import { MomentField } from '../../forms/moment-field';
 import { firstWallTimeAfter } from './wall-time';

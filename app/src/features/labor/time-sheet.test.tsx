@@ -1,4 +1,4 @@
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { screen } from '@testing-library/react';
 import { ann, lea, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../testing/hands';

@@ -1,9 +1,9 @@
 import { useState, type ReactElement } from 'react';
 import { PeopleChoice } from '../../forms/people-choice';
 import { addMinutes, formatDuration, type Instant, type PersonId } from '@oilcan/core/kernel';
-import { timeTypes, type TimeType } from '@oilcan/core/labor';
+import { timeTypes, type TimeType } from '@oilcan/core/recording/labor';
 import { hasRole } from '@oilcan/core/operations';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { now, usePhone, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import type { CrewId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
-import { isAssignedTo, type WorkOrder } from '@oilcan/core/work';
+import type { Person } from '@oilcan/core/plant/people';
+import { isAssignedTo, type WorkOrder } from '@oilcan/core/orders/work';
 import { useTable } from '../../data/store';
 import { useMe } from '../../data/use-me';
 

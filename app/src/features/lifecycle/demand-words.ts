@@ -1,4 +1,4 @@
-import type { Demand, OwedThing } from '@oilcan/core/work';
+import type { Demand, OwedThing } from '@oilcan/core/orders/work';
 
 /** Each thing that can be owed, as a lead chooses it. */
 export const owedThingWords: Readonly<Record<OwedThing, string>> = {

@@ -1,7 +1,7 @@
 import { useCallback, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { demandsOf } from '@oilcan/core/lifecycle';
-import { demands, owedThings, workKinds, type Demands, type OwedThing, type WorkKind } from '@oilcan/core/work';
+import { demandsOf } from '@oilcan/core/finishing/lifecycle';
+import { demands, owedThings, workKinds, type Demands, type OwedThing, type WorkKind } from '@oilcan/core/orders/work';
 import { httpLink } from '../../data/http-link';
 import { useSettings } from '../../data/store';
 import { useAnswer } from '../../data/use-answer';

@@ -1,9 +1,9 @@
 import { useCallback, useRef, type ReactElement } from 'react';
 import { DayChoice } from '../../forms/day-choice';
 import { isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
-import type { Owed } from '@oilcan/core/lifecycle';
+import type { Owed } from '@oilcan/core/finishing/lifecycle';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import type { Entry, WorkOrder } from '@oilcan/core/work';
+import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { FormField } from '../../forms/form-field';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, useRow, useSettings } from '../../data/store';
 import { usePalette } from '../../ui/use-palette';
 import { Words } from '../../ui/words';

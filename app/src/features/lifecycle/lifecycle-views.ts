@@ -1,4 +1,4 @@
-import { holdReasons, type HoldReason } from '@oilcan/core/work';
+import { holdReasons, type HoldReason } from '@oilcan/core/orders/work';
 import { holdWords, stateWords } from '../../words/work-words';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { mdiChevronDown, mdiChevronRight, mdiChevronUp } from '@mdi/js';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { LoggedOperation, LoggedRow } from '@oilcan/core/sync';
-import type { Settings } from '@oilcan/core/settings';
+import type { Settings } from '@oilcan/core/orders/settings';
 import { now } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';

@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiCheck } from '@mdi/js';
-import { isRecorded, nonesOf, saidNone } from '@oilcan/core/none';
-import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { isRecorded, nonesOf, saidNone } from '@oilcan/core/recording/none';
+import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { useMe } from '../../data/use-me';
 import { performOrSay } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';

@@ -1,4 +1,4 @@
-import type { NoneOf } from '@oilcan/core/none';
+import type { NoneOf } from '@oilcan/core/recording/none';
 
 /** That there was none of it, as it is said. */
 export const noneWords: Readonly<Record<NoneOf, string>> = {

@@ -2,7 +2,7 @@ import { mdiCamera, mdiPaperclip, mdiTextRecognition } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useDictation } from '../../data/dictation';
 import { chooseFiles } from '../../data/files/choose-files';
 import { takePicture } from '../../data/pictures/take-picture';

@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { noticeChoiceOf, noticeKinds, type NoticeChoice, type NoticeKind } from '@oilcan/core/notices';
+import { noticeChoiceOf, noticeKinds, type NoticeChoice, type NoticeKind } from '@oilcan/core/overview/notices';
 import { usePhone, useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { BottomSheet } from '../../ui/bottom-sheet';

@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { mdiBellOutline } from '@mdi/js';
-import { followId } from '@oilcan/core/notices';
-import type { Asset } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import { followId } from '@oilcan/core/overview/notices';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useMe } from '../../data/use-me';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';

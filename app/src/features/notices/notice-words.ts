@@ -1,4 +1,4 @@
-import type { Notice, NoticeKind } from '@oilcan/core/notices';
+import type { Notice, NoticeKind } from '@oilcan/core/overview/notices';
 import type { PathToOpen } from './path-to-open';
 
 /** Each kind as a person chooses it. */

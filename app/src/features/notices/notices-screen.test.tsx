@@ -1,5 +1,5 @@
 import { addMinutes } from '@oilcan/core/kernel';
-import type { Notice } from '@oilcan/core/notices';
+import type { Notice } from '@oilcan/core/overview/notices';
 import type { Change } from '@oilcan/core/records';
 import { ann, bob, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';

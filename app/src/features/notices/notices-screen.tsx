@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { FlatList, ScrollView, StyleSheet, View } from 'react-native';
-import type { Notice } from '@oilcan/core/notices';
+import type { Notice } from '@oilcan/core/overview/notices';
 import { noticeHeadline } from '@oilcan/core/registry';
 import { now, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';

@@ -1,5 +1,5 @@
 import { addMinutes } from '@oilcan/core/kernel';
-import type { NoticeChoice, NoticeKind } from '@oilcan/core/notices';
+import type { NoticeChoice, NoticeKind } from '@oilcan/core/overview/notices';
 import type { Change } from '@oilcan/core/records';
 import { ann, bob, put, smallWorks, workId } from '@oilcan/core/testing';
 import { presentOfTest, TestWorks } from '../../testing/works';

@@ -1,7 +1,7 @@
 import type { Instant } from '@oilcan/core/kernel';
-import { noticeChoiceOf, type Notice } from '@oilcan/core/notices';
+import { noticeChoiceOf, type Notice } from '@oilcan/core/overview/notices';
 import { noticeHeadline } from '@oilcan/core/registry';
-import { SETTINGS_ID } from '@oilcan/core/settings';
+import { SETTINGS_ID } from '@oilcan/core/orders/settings';
 import { pathOfNotice } from './notice-words';
 import { isPathToOpen, type PathToOpen } from './path-to-open';
 import { peekAll, peekRow, usePhone } from '../../data/store';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Notice } from '@oilcan/core/notices';
+import type { Notice } from '@oilcan/core/overview/notices';
 import { usePhone, useTable } from '../../data/store';
 
 /** My notices, newest first. */

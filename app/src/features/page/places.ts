@@ -1,5 +1,5 @@
 import { hasRole, type Role } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { mdiClipboardTextOutline, mdiDesk, mdiFactory, mdiWarehouse } from '@mdi/js';
 
 export interface AppPlace {

@@ -1,5 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
-import { isClosed } from '@oilcan/core/work';
+import { isClosed } from '@oilcan/core/orders/work';
 import { peekRow } from '../../data/store';
 import { useOpenParams } from './use-open-params';
 

@@ -1,5 +1,5 @@
 import type { SiteId } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { usePhone } from '../../data/store';
 import { keptChoice } from '../../ui/kept-choice';
 

@@ -1,5 +1,5 @@
-import { documentTypeOf, type AssetDocument } from '@oilcan/core/documents';
-import { pictureTypeOf } from '@oilcan/core/files';
+import { documentTypeOf, type AssetDocument } from '@oilcan/core/plant/documents';
+import { pictureTypeOf } from '@oilcan/core/plant/files';
 import type { DocumentBehind } from '@oilcan/paper/documents-behind';
 import { asPng } from '../../data/pictures/as-png';
 import { readFile } from '../../data/store';

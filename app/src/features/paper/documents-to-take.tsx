@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { View } from 'react-native';
-import { readPages, type AssetDocument } from '@oilcan/core/documents';
+import { readPages, type AssetDocument } from '@oilcan/core/plant/documents';
 import type { AssetId } from '@oilcan/core/kernel';
 import { useDocumentsOn } from '../../data/documents-on';
 import { peekRow } from '../../data/store';

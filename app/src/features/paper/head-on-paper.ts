@@ -1,5 +1,5 @@
-import type { Settings } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow } from '../../data/store';
 import { kindWords, urgencyWords } from '../../words/work-words';
 

@@ -1,8 +1,8 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import type { FileId } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
-import type { Settings } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { nameOf } from '../../data/name-of';
 import { keepFile, useRows, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';

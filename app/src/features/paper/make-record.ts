@@ -1,5 +1,5 @@
-import type { Settings } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { PaperOrder } from '../../../workers/paper';
 import { inTurns } from '../../data/in-turns';
 import { saveFile } from '../../data/save-file';

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useSettings } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Button } from '../../ui/press';

@@ -1,10 +1,17 @@
 import { formatDuration, formatSums, signedBy, type FileId, type Instant } from '@oilcan/core/kernel';
-import type { PictureType } from '@oilcan/core/files';
-import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { PictureType } from '@oilcan/core/plant/files';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
 import { costOf } from '@oilcan/core/registry';
-import type { Settings } from '@oilcan/core/settings';
-import { placed, toldOnce } from '@oilcan/core/steps';
-import { costGroups, standingEntries, standingOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/work';
+import type { Settings } from '@oilcan/core/orders/settings';
+import { placed, toldOnce } from '@oilcan/core/steps/steps';
+import {
+  costGroups,
+  standingEntries,
+  standingOf,
+  type Entry,
+  type EntryOf,
+  type WorkOrder,
+} from '@oilcan/core/orders/work';
 import type { ReadingOnPaper, RecordPaper, SignatureOnPaper } from '@oilcan/paper/record-paper';
 import { now, peekRow, peekRows } from '../../data/store';
 import { sayExactly } from '../../words/dates';

@@ -1,5 +1,5 @@
-import { entryColumns, entryRows, recordDocument, type RecordSource } from '@oilcan/core/formats';
-import type { WorkOrder } from '@oilcan/core/work';
+import { entryColumns, entryRows, recordDocument, type RecordSource } from '@oilcan/core/past/formats';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { saveFile } from '../../data/save-file';
 import { saveTable } from '../../data/save-table';
 import { now, peekRow, peekRows } from '../../data/store';

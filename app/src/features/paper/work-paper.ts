@@ -1,9 +1,9 @@
 import { formatDuration } from '@oilcan/core/kernel';
-import type { Permit } from '@oilcan/core/permits';
-import { labelText } from '@oilcan/core/plant';
-import type { Settings } from '@oilcan/core/settings';
-import { placed } from '@oilcan/core/steps';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { Permit } from '@oilcan/core/plant/permits';
+import { labelText } from '@oilcan/core/plant/plant';
+import type { Settings } from '@oilcan/core/orders/settings';
+import { placed } from '@oilcan/core/steps/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, peekRows, usePhone } from '../../data/store';
 import type { JobCard } from '@oilcan/paper/job-card';
 import type { OutOfServiceTag } from '@oilcan/paper/out-of-service-tag';

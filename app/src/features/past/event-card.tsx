@@ -1,6 +1,6 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { PastEvent } from '@oilcan/core/past';
+import type { PastEvent } from '@oilcan/core/past/past';
 import { now, useRow, useSettings } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 

@@ -1,5 +1,5 @@
 import { addMinutes, asId, type PartId, type PointId } from '@oilcan/core/kernel';
-import type { PastEvent } from '@oilcan/core/past';
+import type { PastEvent } from '@oilcan/core/past/past';
 import { aPart, aPastJob, aPoint, noon, partId, pointId, put, smallWorks } from '@oilcan/core/testing';
 import { TestWorks } from '../../testing/works';
 import { eventLine, jobFacts } from './event-words';

@@ -1,5 +1,5 @@
 import { formatDuration } from '@oilcan/core/kernel';
-import type { PastEvent, PastEventKind, PastJob, PastScope } from '@oilcan/core/past';
+import type { PastEvent, PastEventKind, PastJob, PastScope } from '@oilcan/core/past/past';
 import { faultLine } from '../faults';
 import { viewOf } from '../registry/view-of';
 import { stoppageLine } from '../stoppages';

@@ -1,5 +1,5 @@
 import type { AssetId } from '@oilcan/core/kernel';
-import type { PastOf } from '@oilcan/core/past';
+import type { PastOf } from '@oilcan/core/past/past';
 
 /** Where a past is looked at. That of a machine's place is looked at from the machine too. */
 export function pastAddress({ scope, id }: PastOf, from: AssetId | null = null): `/plant/past/${string}` {

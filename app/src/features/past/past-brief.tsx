@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Usual } from '@oilcan/core/past';
-import type { Asset } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Usual } from '@oilcan/core/past/past';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Past } from '../../data/past/use-past';
 import { peekRow } from '../../data/store';
 import { usePalette } from '../../ui/use-palette';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { PastEventKind, PastFilter } from '@oilcan/core/past';
+import type { PastEventKind, PastFilter } from '@oilcan/core/past/past';
 import { pastEventKinds } from '@oilcan/core/registry';
 import { FindField } from '../../ui/find-field';
 import { FilterChip, FilterChips } from '../../ui/filter-chips';

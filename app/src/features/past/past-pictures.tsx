@@ -1,10 +1,10 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { plainMode } from '@oilcan/core/faults';
-import { binsOf, type PastOf, type TimeBin } from '@oilcan/core/past';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import type { Settings } from '@oilcan/core/settings';
+import { plainMode } from '@oilcan/core/recording/faults';
+import { binsOf, type PastOf, type TimeBin } from '@oilcan/core/past/past';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import type { Settings } from '@oilcan/core/orders/settings';
 import type { ReadPast } from '../../data/past/read-past';
 import { useSettings } from '../../data/store';
 import { Words } from '../../ui/words';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useRef, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { addMinutes, type Instant } from '@oilcan/core/kernel';
-import type { PastEvent, PastFilter, PastJob, PastOf, PastScope } from '@oilcan/core/past';
+import type { PastEvent, PastFilter, PastJob, PastOf, PastScope } from '@oilcan/core/past/past';
 import { countEvents, wantedEvents } from '@oilcan/core/registry';
 import type { ReadPast } from '../../data/past/read-past';
 import { now, peekRow, useRow, useSettings } from '../../data/store';

@@ -8,7 +8,7 @@ import {
   type PointId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import type { PastJob, PastScope } from '@oilcan/core/past';
+import type { PastJob, PastScope } from '@oilcan/core/past/past';
 import {
   anAsset,
   aPastJob,

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { AssetId } from '@oilcan/core/kernel';
-import { pastScopes, type PastOf, type PastScope } from '@oilcan/core/past';
+import { pastScopes, type PastOf, type PastScope } from '@oilcan/core/past/past';
 import { usePast } from '../../data/past/use-past';
 import { useRow } from '../../data/store';
 import { Choice, Choices } from '../../ui/choice';

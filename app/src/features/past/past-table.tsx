@@ -1,7 +1,7 @@
 import { useMemo, useRef, type ReactElement } from 'react';
 import type { FlatList } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
-import type { PastEvent, PastEventKind } from '@oilcan/core/past';
+import type { PastEvent, PastEventKind } from '@oilcan/core/past/past';
 import { now, peekRow, useSettings } from '../../data/store';
 import { Button } from '../../ui/press';
 import { withSharedCode } from '../../ui/shared-code';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
-import type { PastJob } from '@oilcan/core/past';
+import type { PastJob } from '@oilcan/core/past/past';
 import { recordedOn } from '@oilcan/core/registry';
 import { rememberedJob } from '../../data/past/last-read';
 import { now, useRow, useSettings } from '../../data/store';

@@ -1,5 +1,5 @@
 import { addMinutes, asId, type AssetId, type PartId, type WorkOrderId } from '@oilcan/core/kernel';
-import { findingsOf, type Findings, type PastJob } from '@oilcan/core/past';
+import { findingsOf, type Findings, type PastJob } from '@oilcan/core/past/past';
 import { aPastJob, noon } from '@oilcan/core/testing';
 import { ordinal, sayEvery, saySpan, saySpans, sayStanding } from '../../words/spans';
 import { figuresOf, sentencesOf, usualTimeSaid, type NamesInPast } from './said';

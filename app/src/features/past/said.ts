@@ -1,4 +1,4 @@
-import { nameOfActivity, nameOfMode } from '@oilcan/core/faults';
+import { nameOfActivity, nameOfMode } from '@oilcan/core/recording/faults';
 import { formatDuration, type Instant } from '@oilcan/core/kernel';
 import {
   daysBetween,
@@ -11,9 +11,9 @@ import {
   type Silence,
   type Trend,
   type Usual,
-} from '@oilcan/core/past';
-import type { Asset } from '@oilcan/core/plant';
-import type { Part } from '@oilcan/core/stock';
+} from '@oilcan/core/past/past';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { Part } from '@oilcan/core/stores/stock';
 import { ordinal, sayEvery, sayMonth, saySpan, saySpans, sayStanding } from '../../words/spans';
 import { counted } from '../../words/work-words';
 

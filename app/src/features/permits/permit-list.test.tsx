@@ -1,6 +1,6 @@
 import { addMinutes } from '@oilcan/core/kernel';
-import type { Permit } from '@oilcan/core/permits';
-import type { Contact } from '@oilcan/core/plant';
+import type { Permit } from '@oilcan/core/plant/permits';
+import type { Contact } from '@oilcan/core/plant/plant';
 import { assetId, lea, noon, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, words } from '../../testing/hands';
 import { OnWork, passTime, TestWorks } from '../../testing/works';

@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Instant } from '@oilcan/core/kernel';
-import { permitStanding, type Permit, type PermitStanding } from '@oilcan/core/permits';
-import type { WorkOrder } from '@oilcan/core/work';
+import { permitStanding, type Permit, type PermitStanding } from '@oilcan/core/plant/permits';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows, useSettings } from '../../data/store';
 import { Icon } from '../../ui/icon';
 import { usePalette } from '../../ui/use-palette';

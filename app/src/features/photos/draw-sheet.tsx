@@ -2,7 +2,7 @@ import { useState, type PointerEvent, type ReactElement } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Text } from 'react-native-svg';
 import { sentenceFor } from '@oilcan/core/registry';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { shrinkPicture } from '../../data/pictures/shrink-picture';
 import { usePicture } from '../../data/pictures/use-picture';
 import { keepPicture } from '../../data/store';

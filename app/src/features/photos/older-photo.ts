@@ -1,4 +1,4 @@
-import { standingOf, type Entry, type EntryOf } from '@oilcan/core/work';
+import { standingOf, type Entry, type EntryOf } from '@oilcan/core/orders/work';
 
 /**
  * The older photo that shows the same place, as far as can be told: of the same machine, the one taken before the work for one taken

@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiDraw, mdiImageOutline } from '@mdi/js';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useSettings, useTable, now } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,5 +1,5 @@
 import { asId, type EntryId, type FileId } from '@oilcan/core/kernel';
-import type { EntryOf } from '@oilcan/core/work';
+import type { EntryOf } from '@oilcan/core/orders/work';
 import { anEntry, minutesLater } from '@oilcan/core/testing';
 import { shapeOf } from './marks';
 import { olderPhotoOf } from './older-photo';

@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import { mdiMagnifyPlusOutline } from '@mdi/js';
-import type { PhotoContent } from '@oilcan/core/photos';
-import type { AssetPicture } from '@oilcan/core/plant';
+import type { PhotoContent } from '@oilcan/core/recording/photos';
+import type { AssetPicture } from '@oilcan/core/plant/plant';
 import { usePicture } from '../../data/pictures/use-picture';
 import { IconPress } from '../../ui/press';
 import { CORNER } from '../../ui/theme';

@@ -1,7 +1,7 @@
 import { useMemo, type ReactElement } from 'react';
-import { lastEnded, nextDue, nextOn, type NextDue } from '@oilcan/core/plans';
+import { lastEnded, nextDue, nextOn, type NextDue } from '@oilcan/core/finishing/plans';
 import { isLocalDay, timeOfDay } from '@oilcan/core/kernel';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
 import { Words } from '../../ui/words';
 import { byWords, dueWords } from './plan-words';

@@ -1,6 +1,6 @@
 import type { Instant, LocalDay } from '@oilcan/core/kernel';
-import type { NextDue } from '@oilcan/core/plans';
-import type { Settings } from '@oilcan/core/settings';
+import type { NextDue } from '@oilcan/core/finishing/plans';
+import type { Settings } from '@oilcan/core/orders/settings';
 import { sayLocalDay } from '../../words/dates';
 
 /** `Mon 14 Mar`; `about Mon 14 Mar (Thu 10 Mar to Fri 18 Mar)` where a meter makes it due. */

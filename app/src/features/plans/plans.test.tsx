@@ -1,5 +1,5 @@
 import { addDays, asId, type LocalDay, type PlanId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Plan } from '@oilcan/core/plans';
+import type { Plan } from '@oilcan/core/finishing/plans';
 import {
   ann,
   anAsset,

@@ -6,7 +6,7 @@ import { withSharedCode } from '../../ui/shared-code';
 export function usePlanDates(isSignedIn: boolean): void {
   useEffect(() => {
     if (!isSignedIn) return;
-    withSharedCode(() => import('@oilcan/core/plans')).then(
+    withSharedCode(() => import('@oilcan/core/finishing/plans')).then(
       ({ nextOn }) => knowPlanDates(nextOn),
       () => undefined,
     );

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isWarrantyRunning, type Asset, type Installation } from '@oilcan/core/plant';
+import { isWarrantyRunning, type Asset, type Installation } from '@oilcan/core/plant/plant';
 import { now, peekRow, useRow, useRows, useSettings } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';

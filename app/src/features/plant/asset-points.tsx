@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
-import { levelOf, type ReadingLevel, usageOf } from '@oilcan/core/readings';
+import type { Asset, MeasuringPoint } from '@oilcan/core/plant/plant';
+import { levelOf, type ReadingLevel, usageOf } from '@oilcan/core/steps/readings';
 import { now, useRows, useSettings } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
-import type { Asset } from '@oilcan/core/plant';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRows, useSettings } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';

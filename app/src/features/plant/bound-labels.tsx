@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { usePhone, useRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

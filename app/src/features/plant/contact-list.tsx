@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core/plant';
+import { contactsOf, dialled, type Asset, type Contact } from '@oilcan/core/plant/plant';
 import { peekRow, useTable } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 import { Icon } from '../../ui/icon';

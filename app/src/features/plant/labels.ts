@@ -1,5 +1,5 @@
 import type { PlaceId } from '@oilcan/core/kernel';
-import { labelText, placeCode, type Asset } from '@oilcan/core/plant';
+import { labelText, placeCode, type Asset } from '@oilcan/core/plant/plant';
 import type { Label } from '@oilcan/paper/label-formats';
 
 /** What sticks on a machine: its tag as a code that leads to this server, and in words. */

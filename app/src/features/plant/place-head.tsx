@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { asId, type PlaceId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { useRow } from '../../data/store';
 import { Button } from '../../ui/press';
 import { LabelSheetForm } from '../paper';

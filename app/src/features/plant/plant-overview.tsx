@@ -1,9 +1,9 @@
 import { useMemo, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { addDays, localDate, type Instant } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import type { Settings } from '@oilcan/core/settings';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { Settings } from '@oilcan/core/orders/settings';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, useRow, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { List } from '../../ui/list';

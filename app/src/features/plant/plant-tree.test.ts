@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { asId, type AssetId, type PlaceId, type SiteId } from '@oilcan/core/kernel';
-import type { Asset, Place } from '@oilcan/core/plant';
+import type { Asset, Place } from '@oilcan/core/plant/plant';
 import { anAsset, otherSite, site, aSite } from '@oilcan/core/testing';
-import { findableAsset, Finder } from '@oilcan/core/find';
+import { findableAsset, Finder } from '@oilcan/core/overview/find';
 import { openAtFirst, plantTree, rowsInSight, type PlantNode } from './plant-tree';
 
 const place = (id: string, parent: string | null = null): Place => ({

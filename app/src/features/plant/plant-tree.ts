@@ -1,6 +1,6 @@
 import { byId } from '@oilcan/core/kernel';
-import type { Site } from '@oilcan/core/people';
-import type { Asset, Place } from '@oilcan/core/plant';
+import type { Site } from '@oilcan/core/plant/people';
+import type { Asset, Place } from '@oilcan/core/plant/plant';
 
 /** A site, a place or an asset in the tree of the plant, with what is under it counted together. */
 export interface PlantNode {

@@ -1,4 +1,4 @@
-import { isLabelKey } from '@oilcan/core/labels';
+import { isLabelKey } from '@oilcan/core/raising/labels';
 import { anAsset, aReportLabel, assetId, lea, put, smallWorks } from '@oilcan/core/testing';
 import { press, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';

@@ -1,5 +1,5 @@
-import { LABEL_KEY_LENGTH, labelKeyFrom, type ReportLabel } from '@oilcan/core/labels';
-import { reportLabelText, type Asset } from '@oilcan/core/plant';
+import { LABEL_KEY_LENGTH, labelKeyFrom, type ReportLabel } from '@oilcan/core/raising/labels';
+import { reportLabelText, type Asset } from '@oilcan/core/plant/plant';
 import type { Label } from '@oilcan/paper/label-formats';
 import { peekRows } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';

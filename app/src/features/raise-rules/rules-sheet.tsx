@@ -10,8 +10,8 @@ import {
   type RaiseRules,
   type ReportKind,
   type ReportQuestion,
-} from '@oilcan/core/raise-rules';
-import { demands, urgencies, workKinds, type Urgency } from '@oilcan/core/work';
+} from '@oilcan/core/orders/raise-rules';
+import { demands, urgencies, workKinds, type Urgency } from '@oilcan/core/orders/work';
 import { usePhone, useRow, useSettings, useTable } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

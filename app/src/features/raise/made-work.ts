@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { asId, type OperationId, type WorkOrderId } from '@oilcan/core/kernel';
-import { assigneesOf, type WorkOrder } from '@oilcan/core/work';
+import { assigneesOf, type WorkOrder } from '@oilcan/core/orders/work';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { sentenceFor } from '@oilcan/core/registry';
 import { peekRow, performMaking } from '../../data/store';

@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration, type PartId, type SiteId } from '@oilcan/core/kernel';
-import { isLikelyPart, type Usual, type UsualPart } from '@oilcan/core/past';
-import type { KitPart } from '@oilcan/core/work';
+import { isLikelyPart, type Usual, type UsualPart } from '@oilcan/core/past/past';
+import type { KitPart } from '@oilcan/core/orders/work';
 import { fullestBin } from '../../data/stock';
 import { useRow } from '../../data/store';
 import { Choice } from '../../ui/choice';

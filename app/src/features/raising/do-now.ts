@@ -1,7 +1,7 @@
 import { asId, LONGEST_LINE, type AssetId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import type { Found, Outcome, Refusal } from '@oilcan/core/operations';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import { urgencyOfReport } from '@oilcan/core/reports';
+import { urgencyOfReport } from '@oilcan/core/raising/reports';
 import { furtherWorkOrder } from '../../data/new-work';
 import { now, peekRow, perform, performMaking } from '../../data/store';
 import type { HowBad } from './how-bad';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { AssetCondition } from '@oilcan/core/plant';
+import type { AssetCondition } from '@oilcan/core/plant/plant';
 import type { Instant } from '@oilcan/core/kernel';
 import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';

@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { reportedBy, WhatIsKnown, type Known } from '@oilcan/core/reports';
+import { reportedBy, WhatIsKnown, type Known } from '@oilcan/core/raising/reports';
 import { peekRow, peekRows, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { useNotice } from '../../ui/use-notice';

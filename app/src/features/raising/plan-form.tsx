@@ -11,15 +11,15 @@ import {
   type CrewId,
   type PersonId,
 } from '@oilcan/core/kernel';
-import { waitsForLead, dueBy, rulesOf } from '@oilcan/core/raise-rules';
+import { waitsForLead, dueBy, rulesOf } from '@oilcan/core/orders/raise-rules';
 import { hasRole } from '@oilcan/core/operations';
-import type { Asset } from '@oilcan/core/plant';
-import { stepsAfter, type Procedure } from '@oilcan/core/procedures';
+import type { Asset } from '@oilcan/core/plant/plant';
+import { stepsAfter, type Procedure } from '@oilcan/core/steps/procedures';
 import { sentenceFor } from '@oilcan/core/registry';
-import type { Report } from '@oilcan/core/reports';
-import { tradesOfWork, type Settings } from '@oilcan/core/settings';
-import type { NewStep } from '@oilcan/core/steps';
-import { urgencies, workKinds, type Urgency, type WorkKind, type WorkOrder } from '@oilcan/core/work';
+import type { Report } from '@oilcan/core/raising/reports';
+import { tradesOfWork, type Settings } from '@oilcan/core/orders/settings';
+import type { NewStep } from '@oilcan/core/steps/steps';
+import { urgencies, workKinds, type Urgency, type WorkKind, type WorkOrder } from '@oilcan/core/orders/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { now, peekRow, usePhone, useRow, useSettings, useTable } from '../../data/store';

@@ -3,12 +3,12 @@ import { useMemo, useRef, useState, type ReactElement, type RefObject } from 're
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
 import { asId, type AssetId, type ReportId, type SiteId } from '@oilcan/core/kernel';
-import { MOST_PHOTOS } from '@oilcan/core/reports';
+import { MOST_PHOTOS } from '@oilcan/core/raising/reports';
 import type { Refusal } from '@oilcan/core/operations';
-import type { Asset } from '@oilcan/core/plant';
-import { fittingProcedure, type Procedure } from '@oilcan/core/procedures';
-import type { Hazard, WorkOrder } from '@oilcan/core/work';
-import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/raise-rules';
+import type { Asset } from '@oilcan/core/plant/plant';
+import { fittingProcedure, type Procedure } from '@oilcan/core/steps/procedures';
+import type { Hazard, WorkOrder } from '@oilcan/core/orders/work';
+import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/orders/raise-rules';
 import { sentenceFor } from '@oilcan/core/registry';
 import { useDictation } from '../../data/dictation';
 import { useKeptVoice } from '../../data/files/use-kept-voice';

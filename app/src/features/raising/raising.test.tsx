@@ -18,7 +18,7 @@ import {
   someRules,
   workId,
 } from '@oilcan/core/testing';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useNotice } from '../../ui/use-notice';
 import { peekAll, peekRow, peekRows } from '../../data/store';
 import { canPress, press, pressTwice, type, words } from '../../testing/hands';

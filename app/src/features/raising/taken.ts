@@ -1,6 +1,6 @@
-import type { AssetCondition } from '@oilcan/core/plant';
+import type { AssetCondition } from '@oilcan/core/plant/plant';
 import type { Instant } from '@oilcan/core/kernel';
-import type { ReportPhoto, ReportVoice } from '@oilcan/core/reports';
+import type { ReportPhoto, ReportVoice } from '@oilcan/core/raising/reports';
 
 /** What was photographed and spoken of something, before it was said what becomes of it. */
 export interface Taken {

@@ -9,7 +9,7 @@ import {
   photosField,
   type ReportPhoto,
   type ReportVoice,
-} from '@oilcan/core/reports';
+} from '@oilcan/core/raising/reports';
 import type { Refusal } from '@oilcan/core/operations';
 import { sentenceFor } from '@oilcan/core/registry';
 import { otherDrafts, useDraft } from '../../data/drafts';

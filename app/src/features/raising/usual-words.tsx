@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { usePast } from '../../data/past/use-past';
 import { Choice, Choices } from '../../ui/choice';
 import { Words } from '../../ui/words';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { hasRole } from '@oilcan/core/operations';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { Choice, Choices } from '../../ui/choice';
 
 /** What can become of what somebody noticed or did. */

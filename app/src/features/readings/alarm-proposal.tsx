@@ -1,8 +1,8 @@
 import { create } from 'zustand';
 import type { ReactElement } from 'react';
 import type { PointId, WorkOrderId } from '@oilcan/core/kernel';
-import { levelOf } from '@oilcan/core/readings';
-import type { WorkOrder } from '@oilcan/core/work';
+import { levelOf } from '@oilcan/core/steps/readings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRow } from '../../data/store';
 import { piece } from '../../ui/piece';
 

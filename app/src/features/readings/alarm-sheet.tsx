@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import { limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/readings';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import { limitBeyond, openAlarmWork, urgencyOfAlarm } from '@oilcan/core/steps/readings';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { useUsual } from '../../data/past/usual-of';
 import { useRow, useRows } from '../../data/store';

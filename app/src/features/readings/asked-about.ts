@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import { isUnusual } from '@oilcan/core/readings';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import { isUnusual } from '@oilcan/core/steps/readings';
 
 interface AskedAbout {
   /** What is asked about the value as it is typed; null where it is not unusual, or nobody tried to keep it yet. */

@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import { derivedKindNamed, figureOf, levelOfFigure, type RawValue } from '@oilcan/core/readings';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import { derivedKindNamed, figureOf, levelOfFigure, type RawValue } from '@oilcan/core/steps/readings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { convertReading, type PointId } from '@oilcan/core/kernel';
-import type { Limits } from '@oilcan/core/plant';
-import { levelOf, type TypedValue } from '@oilcan/core/readings';
+import type { Limits } from '@oilcan/core/plant/plant';
+import { levelOf, type TypedValue } from '@oilcan/core/steps/readings';
 import { useRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';
 import { Keypad } from '../../ui/keypad';

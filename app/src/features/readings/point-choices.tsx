@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
 import { Choice, Choices } from '../../ui/choice';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { asId, type AssetId, type PointId, type WorkOrderId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { screen } from '@testing-library/react';
 import {
   anAsset,

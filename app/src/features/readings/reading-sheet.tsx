@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { convertReading } from '@oilcan/core/kernel';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import { levelOf } from '@oilcan/core/readings';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import { levelOf } from '@oilcan/core/steps/readings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { usePointsNear } from '../../data/points-near';
 import { useRow } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';

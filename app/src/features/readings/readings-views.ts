@@ -1,4 +1,4 @@
-import type { ReadingContent } from '@oilcan/core/readings';
+import type { ReadingContent } from '@oilcan/core/steps/readings';
 import { piece } from '../../ui/piece';
 import { levelWords } from '../../words/work-words';
 import type { DockItem } from '../views/dock-item';

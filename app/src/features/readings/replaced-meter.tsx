@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import type { MeasuringPoint } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { convertReading } from '@oilcan/core/kernel';
-import type { MeasuringPoint } from '@oilcan/core/plant';
+import type { MeasuringPoint } from '@oilcan/core/plant/plant';
 import type { Gauges } from '../../data/gauge/gauge';
 import { simulatedGauges } from '../../data/gauge/simulated-gauges';
 import { useIsDemo } from '../page/use-is-demo';

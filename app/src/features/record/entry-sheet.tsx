@@ -2,7 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
 import { entryKinds } from '@oilcan/core/registry';
-import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { usePhone, useRow, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,6 +1,6 @@
 import { money } from '@oilcan/core/kernel';
 import { ann, aPart, aPoint, aBin, aStep, binId, noon, partId, pointId, reportId, anEntry } from '@oilcan/core/testing';
-import type { EntryContent } from '@oilcan/core/work';
+import type { EntryContent } from '@oilcan/core/orders/work';
 import { entryWords } from './entry-words';
 
 describe('entries in words', () => {

@@ -1,5 +1,5 @@
-import { daysBetween } from '@oilcan/core/past';
-import type { Entry } from '@oilcan/core/work';
+import { daysBetween } from '@oilcan/core/past/past';
+import type { Entry } from '@oilcan/core/orders/work';
 import { saySpan } from '../../words/spans';
 import { viewOf } from '../registry/view-of';
 import type { EntryWords } from '../views/entry-view';

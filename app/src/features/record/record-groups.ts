@@ -1,5 +1,5 @@
 import { byId } from '@oilcan/core/kernel';
-import type { Entry } from '@oilcan/core/work';
+import type { Entry } from '@oilcan/core/orders/work';
 import { viewOf } from '../registry/view-of';
 import type { RecordGroup } from '../views/record-group';
 

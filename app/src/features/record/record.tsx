@@ -2,8 +2,8 @@ import { memo, useDeferredValue, useMemo, useState, type ReactElement } from 're
 import { StyleSheet, View } from 'react-native';
 import type { AssetId, PersonId } from '@oilcan/core/kernel';
 import { costOf } from '@oilcan/core/registry';
-import { toldOnce } from '@oilcan/core/steps';
-import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { toldOnce } from '@oilcan/core/steps/steps';
+import { inTimeOrder, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, useRow, useRows, useSettings } from '../../data/store';
 import { FilterChip, FilterChips } from '../../ui/filter-chips';
 import { Button, Press } from '../../ui/press';

@@ -1,4 +1,4 @@
-import { operationOf, type Entry } from '@oilcan/core/work';
+import { operationOf, type Entry } from '@oilcan/core/orders/work';
 import { usePhone } from '../../data/store';
 
 /** `On this phone` while it has not been sent; nothing once it has, because that is what is expected. */

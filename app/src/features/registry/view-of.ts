@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
-import type { Entry, EntryContent, EntryKind, WorkOrder } from '@oilcan/core/work';
+import type { Entry, EntryContent, EntryKind, WorkOrder } from '@oilcan/core/orders/work';
 import type { Piece } from '../../ui/piece';
 import type { EntryWords } from '../views/entry-view';
 import type { Names } from '../views/names';

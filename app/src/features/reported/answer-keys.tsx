@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpenReport, type Report } from '@oilcan/core/reports';
+import { isOpenReport, type Report } from '@oilcan/core/raising/reports';
 import { useMay } from '../../data/use-may';
 import { useMe } from '../../data/use-me';
 import { Button } from '../../ui/press';

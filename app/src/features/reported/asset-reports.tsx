@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
-import type { Asset } from '@oilcan/core/plant';
-import { isOpenReport } from '@oilcan/core/reports';
+import type { Asset } from '@oilcan/core/plant/plant';
+import { isOpenReport } from '@oilcan/core/raising/reports';
 import { now, useRows, useSettings } from '../../data/store';
 import { Section } from '../../ui/section';
 import { Words } from '../../ui/words';

@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { answerTimes, problemsToAnswer } from '@oilcan/core/reports';
+import { answerTimes, problemsToAnswer } from '@oilcan/core/raising/reports';
 import { useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { Section } from '../../ui/section';

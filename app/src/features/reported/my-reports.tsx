@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isReporterOf, waitsForAnswer } from '@oilcan/core/reports';
+import { isReporterOf, waitsForAnswer } from '@oilcan/core/raising/reports';
 import { usePhone, useTable } from '../../data/store';
 import { Button } from '../../ui/press';
 import { Section } from '../../ui/section';

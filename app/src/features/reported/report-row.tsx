@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { reportedBy, type Report } from '@oilcan/core/reports';
+import { reportedBy, type Report } from '@oilcan/core/raising/reports';
 import { now, useRow, useSettings } from '../../data/store';
 import { LinkPress } from '../../ui/link-press';
 

@@ -1,5 +1,5 @@
 import { formatDuration } from '@oilcan/core/kernel';
-import type { AnswerTimes, Report, ReportEvent, ReportState } from '@oilcan/core/reports';
+import type { AnswerTimes, Report, ReportEvent, ReportState } from '@oilcan/core/raising/reports';
 import { peekRow } from '../../data/store';
 import { counted } from '../../words/work-words';
 

@@ -1,5 +1,5 @@
 import { asId, type ReportId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Report } from '@oilcan/core/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import {
   ann,
   aProcedure,

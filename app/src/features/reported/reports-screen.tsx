@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import type { PersonId } from '@oilcan/core/kernel';
-import { isReporterOf, problemsToAnswer, type Problem, type Report } from '@oilcan/core/reports';
+import { isReporterOf, problemsToAnswer, type Problem, type Report } from '@oilcan/core/raising/reports';
 import { fitsFind } from '../../data/fits-find';
 import { usePhone, useTable } from '../../data/store';
 import { FindField } from '../../ui/find-field';

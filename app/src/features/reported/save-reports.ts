@@ -1,4 +1,4 @@
-import type { Report } from '@oilcan/core/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import { saveTable } from '../../data/save-table';
 import { peekRow } from '../../data/store';
 import { reporterWords, reportStateWords } from './report-words';

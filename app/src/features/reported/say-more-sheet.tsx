@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { mdiCamera } from '@mdi/js';
-import type { Report } from '@oilcan/core/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import { useReportPhoto } from '../../data/pictures/use-report-photo';
 import { useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';

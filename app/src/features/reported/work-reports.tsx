@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../data/store';
 import { Section } from '../../ui/section';
 import { ReportRow } from './report-row';

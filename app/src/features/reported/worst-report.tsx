@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { problemsToAnswer } from '@oilcan/core/reports';
+import { problemsToAnswer } from '@oilcan/core/raising/reports';
 import { useTable } from '../../data/store';
 import { Words } from '../../ui/words';
 import { ReportScreen } from './report-screen';

@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { formatDuration } from '@oilcan/core/kernel';
 import { costOf, sealOfRecord } from '@oilcan/core/registry';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRows } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { NOT_SIGNED, SignatureFormField, unsigned } from '../../forms/signature-field';

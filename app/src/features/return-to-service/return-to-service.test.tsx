@@ -6,7 +6,7 @@ import { saveFile } from '../../data/save-file';
 import { perform, useRows } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useState, type ReactElement } from 'react';
 import { ServiceLines } from './service-lines';
 

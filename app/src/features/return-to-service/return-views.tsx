@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { signedBy } from '@oilcan/core/kernel';
-import type { EntryContents } from '@oilcan/core/work';
+import type { EntryContents } from '@oilcan/core/orders/work';
 import { Drawn } from '../../ui/drawn';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { mdiHandshakeOutline } from '@mdi/js';
 import { signedBy } from '@oilcan/core/kernel';
 import { standingOfSeal } from '@oilcan/core/registry';
-import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { piece } from '../../ui/piece';
 import { saveFile } from '../../data/save-file';
 import { Drawn } from '../../ui/drawn';

@@ -1,5 +1,5 @@
 import { standingOfSeal } from '@oilcan/core/registry';
-import type { Entry, EntryOf } from '@oilcan/core/work';
+import type { Entry, EntryOf } from '@oilcan/core/orders/work';
 import { counted } from '../../words/work-words';
 
 /** What became of the record since it was signed for; empty for nothing. */

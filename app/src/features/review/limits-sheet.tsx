@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 
-import { usualLimits, type ReviewLimits, type Settings } from '@oilcan/core/settings';
+import { usualLimits, type ReviewLimits, type Settings } from '@oilcan/core/orders/settings';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

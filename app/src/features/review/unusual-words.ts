@@ -1,6 +1,6 @@
 import { formatDuration, formatMoney, money } from '@oilcan/core/kernel';
-import type { Unusual } from '@oilcan/core/review';
-import type { Settings } from '@oilcan/core/settings';
+import type { Unusual } from '@oilcan/core/finishing/review';
+import type { Settings } from '@oilcan/core/orders/settings';
 import { peekRow } from '../../data/store';
 import { faultWords } from '../faults/words';
 import { counted } from '../../words/work-words';

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { inOrderOfReview, type Unusual } from '@oilcan/core/review';
-import type { WorkCost } from '@oilcan/core/costs';
+import { inOrderOfReview, type Unusual } from '@oilcan/core/finishing/review';
+import type { WorkCost } from '@oilcan/core/recording/costs';
 import { costOf } from '@oilcan/core/registry';
 import type { Instant } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useAccepting } from '../../data/accepting';
 import { peekRows, useTable } from '../../data/store';
 

@@ -1,7 +1,7 @@
 import { act } from '@testing-library/react';
 import { asId, type AssetId, type PointId, type StopId } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
-import { standingOf, type EntryKind } from '@oilcan/core/work';
+import { standingOf, type EntryKind } from '@oilcan/core/orders/work';
 import { anAsset, aPoint, aStop, binId, partId, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, settled, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
-import type { Asset } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

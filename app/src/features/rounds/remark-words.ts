@@ -1,4 +1,4 @@
-import type { Remark } from '@oilcan/core/rounds';
+import type { Remark } from '@oilcan/core/steps/rounds';
 import { levelWords } from '../../words/work-words';
 import { answerWords } from '../steps/words';
 import { phoneNames } from '../views/names';

@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { proposalsFor } from '@oilcan/core/further';
-import { isFaultyStill, type Remark, type RoundStanding, type StopStanding } from '@oilcan/core/rounds';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { proposalsFor } from '@oilcan/core/finishing/further';
+import { isFaultyStill, type Remark, type RoundStanding, type StopStanding } from '@oilcan/core/steps/rounds';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, peekRows, useRows } from '../../data/store';
 import { Button, Press } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';

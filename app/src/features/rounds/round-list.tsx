@@ -1,8 +1,14 @@
 import { mdiSwapVertical } from '@mdi/js';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { inWalkingOrder, isFaultyStill, type RoundStanding, type Stop, type StopStanding } from '@oilcan/core/rounds';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import {
+  inWalkingOrder,
+  isFaultyStill,
+  type RoundStanding,
+  type Stop,
+  type StopStanding,
+} from '@oilcan/core/steps/rounds';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { RowDipstick } from '../../ui/dipstick';

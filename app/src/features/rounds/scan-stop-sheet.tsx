@@ -1,8 +1,8 @@
 import { useCallback, useState, type ReactElement } from 'react';
-import { readCode, type Asset } from '@oilcan/core/plant';
+import { readCode, type Asset } from '@oilcan/core/plant/plant';
 import { sentenceFor } from '@oilcan/core/registry';
-import type { RoundStanding, StopStanding } from '@oilcan/core/rounds';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { RoundStanding, StopStanding } from '@oilcan/core/steps/rounds';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useCamera } from '../../data/scanner/use-camera';
 import { peekRow } from '../../data/store';
 import { BottomSheet } from '../../ui/bottom-sheet';

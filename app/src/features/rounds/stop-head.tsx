@@ -1,9 +1,9 @@
 import { mdiArrowCollapseDown, mdiCloseCircleOutline, mdiUndo } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { hazardName } from '@oilcan/core/hazards';
-import type { StopStanding } from '@oilcan/core/rounds';
-import type { WorkOrder } from '@oilcan/core/work';
+import { hazardName } from '@oilcan/core/orders/hazards';
+import type { StopStanding } from '@oilcan/core/steps/rounds';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { useDangers } from '../../data/use-dangers';
 import { performOrSay } from '../../data/use-operation';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import type { AssetId, StopId, WorkOrderId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../data/store';
 import { keptChoice } from '../../ui/kept-choice';
 

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { asId, type StoreId } from '@oilcan/core/kernel';
-import { readCode } from '@oilcan/core/plant';
+import { readCode } from '@oilcan/core/plant/plant';
 import { put, site, smallWorks } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { press } from '../../testing/hands';

@@ -3,7 +3,7 @@ import JsBarcode from 'jsbarcode';
 import QRCode from 'qrcode';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { binCode, labelText, placeCode } from '@oilcan/core/plant';
+import { binCode, labelText, placeCode } from '@oilcan/core/plant/plant';
 import { useRow, useTable } from '../../data/store';
 import { Button } from '../../ui/press';
 import { usePalette } from '../../ui/use-palette';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isPutOff } from '@oilcan/core/schedule';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isPutOff } from '@oilcan/core/finishing/schedule';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useSettings } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { performOrSay } from '../../data/use-operation';

@@ -1,4 +1,4 @@
-import type { ScheduleChange } from '@oilcan/core/schedule';
+import type { ScheduleChange } from '@oilcan/core/finishing/schedule';
 import { now, peekRow } from '../../data/store';
 import { sayLocalDay, sayMoment } from '../../words/dates';
 import { urgencyWords } from '../../words/work-words';

@@ -4,8 +4,8 @@ import { useController, type FieldValues, type Path, type UseFormReturn } from '
 import { StyleSheet, View } from 'react-native';
 import { mdiCalendar } from '@mdi/js';
 import { addDays, inZone, isLocalDay, localDate, type LocalDay } from '@oilcan/core/kernel';
-import type { Settings } from '@oilcan/core/settings';
-import { urgencies, type WorkOrder } from '@oilcan/core/work';
+import type { Settings } from '@oilcan/core/orders/settings';
+import { urgencies, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { FormField } from '../../forms/form-field';

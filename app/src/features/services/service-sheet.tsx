@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
-import type { Receipt } from '@oilcan/core/expenses';
+import type { Receipt } from '@oilcan/core/recording/expenses';
 import { formatMoney, parseMoney } from '@oilcan/core/kernel';
-import { arrivedPrice } from '@oilcan/core/services';
-import type { WorkOrder } from '@oilcan/core/work';
+import { arrivedPrice } from '@oilcan/core/recording/services';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

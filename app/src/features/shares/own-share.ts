@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { hasOnlyShares, progressOfShares } from '@oilcan/core/shares';
-import type { Progress, Step } from '@oilcan/core/steps';
-import type { WorkOrder } from '@oilcan/core/work';
+import { hasOnlyShares, progressOfShares } from '@oilcan/core/recording/shares';
+import type { Progress, Step } from '@oilcan/core/steps/steps';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 

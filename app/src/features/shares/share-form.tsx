@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { PeopleChoice } from '../../forms/people-choice';
 import { usePeopleOf, workers } from '../../data/use-people-of';
-import { tradesOfWork } from '@oilcan/core/settings';
+import { tradesOfWork } from '@oilcan/core/orders/settings';
 import { StyleSheet, View } from 'react-native';
 import {
   formatDuration,
@@ -12,10 +12,10 @@ import {
   type StopId,
 } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { inWalkingOrder } from '@oilcan/core/rounds';
-import type { Share } from '@oilcan/core/shares';
-import { placed, type Step } from '@oilcan/core/steps';
-import type { WorkOrder } from '@oilcan/core/work';
+import { inWalkingOrder } from '@oilcan/core/steps/rounds';
+import type { Share } from '@oilcan/core/recording/shares';
+import { placed, type Step } from '@oilcan/core/steps/steps';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useMachinesOf } from '../../data/machines-of-work';
 import { peekRow, usePhone, useRows, useSettings } from '../../data/store';
 import { useMe } from '../../data/use-me';

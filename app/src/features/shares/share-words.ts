@@ -1,8 +1,8 @@
 import { formatDuration } from '@oilcan/core/kernel';
-import type { Share } from '@oilcan/core/shares';
-import type { Settings } from '@oilcan/core/settings';
-import type { Progress } from '@oilcan/core/steps';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Share } from '@oilcan/core/recording/shares';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { Progress } from '@oilcan/core/steps/steps';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow } from '../../data/store';
 
 /** Whose a share is: “Your share”, “Share of Jonas Reith”. */

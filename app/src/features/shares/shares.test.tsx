@@ -1,6 +1,6 @@
 import { addMinutes, asId, type AssetId, type EntryId, type ShareId, type StopId } from '@oilcan/core/kernel';
-import type { Share } from '@oilcan/core/shares';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Share } from '@oilcan/core/recording/shares';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import {
   anEntry,
   ann,
@@ -15,7 +15,7 @@ import {
   smallWorks,
   workId,
 } from '@oilcan/core/testing';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { WorkPart } from '../steps';

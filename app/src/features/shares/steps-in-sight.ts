@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { StepId } from '@oilcan/core/kernel';
 import { create } from 'zustand';
-import { sharesOfSteps } from '@oilcan/core/shares';
-import type { Step } from '@oilcan/core/steps';
-import type { WorkOrder } from '@oilcan/core/work';
+import { sharesOfSteps } from '@oilcan/core/recording/shares';
+import type { Step } from '@oilcan/core/steps/steps';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { whoseWords } from './share-words';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { Button } from '../../ui/press';
 import { useCommand } from '../keys/commands';
 import { dockItems } from '../registry/views';

@@ -1,6 +1,6 @@
 import { Fragment, useCallback, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { Icon } from '../../ui/icon';
 import { Press } from '../../ui/press';
 import { CORNER, GAP, RULE, useIsNarrow, useIsWide } from '../../ui/theme';

@@ -2,7 +2,7 @@ import { memo, useDeferredValue, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiPackageVariant } from '@mdi/js';
 import type { SiteId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { isShort, useKitLines, type KitLine } from '../../data/stock';
 import { useRow } from '../../data/store';
 import { Icon } from '../../ui/icon';

@@ -1,7 +1,7 @@
 import { mdiChevronRight } from '@mdi/js';
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
+import { mustBeGiven, type Owed } from '@oilcan/core/finishing/lifecycle';
 import { peekRow } from '../../data/store';
 import { useMe } from '../../data/use-me';
 import { Icon } from '../../ui/icon';

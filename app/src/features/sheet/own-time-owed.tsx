@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { owesTime, type WorkOrder } from '@oilcan/core/work';
+import { owesTime, type WorkOrder } from '@oilcan/core/orders/work';
 import { performOrSay } from '../../data/use-operation';
 import { useMe } from '../../data/use-me';
 import { Button } from '../../ui/press';

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import { shareGiven } from '@oilcan/core/lifecycle';
-import { roundOf, type Stop } from '@oilcan/core/rounds';
-import { progressOf, type Progress, type Step } from '@oilcan/core/steps';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { shareGiven } from '@oilcan/core/finishing/lifecycle';
+import { roundOf, type Stop } from '@oilcan/core/steps/rounds';
+import { progressOf, type Progress, type Step } from '@oilcan/core/steps/steps';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../data/store';
 import type { Notch } from '../../ui/dipstick';
 import { useIsPrepared } from '../hazards';

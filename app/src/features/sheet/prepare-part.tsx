@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
-import { isOpen, type Hazard, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type Hazard, type WorkOrder } from '@oilcan/core/orders/work';
 import { performOrSay } from '../../data/use-operation';
 import { usePast } from '../../data/past/use-past';
 import { usePhone, useRow, useSettings } from '../../data/store';

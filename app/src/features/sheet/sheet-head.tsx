@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
-import { isLate } from '@oilcan/core/shift';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isLate } from '@oilcan/core/finishing/shift';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useSettings } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { Fact, FactKey } from '../../ui/fact';

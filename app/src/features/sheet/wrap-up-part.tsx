@@ -1,10 +1,10 @@
 import { memo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mustBeGiven, type Owed } from '@oilcan/core/lifecycle';
-import type { Clock } from '@oilcan/core/labor';
+import { mustBeGiven, type Owed } from '@oilcan/core/finishing/lifecycle';
+import type { Clock } from '@oilcan/core/recording/labor';
 import { hasRole } from '@oilcan/core/operations';
 import { costOf } from '@oilcan/core/registry';
-import { canChange, isClosed, isOpen, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { canChange, isClosed, isOpen, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { accept, undoAccepting, useAccepting } from '../../data/accepting';
 import { performOrSay } from '../../data/use-operation';
 import { usePhone, useRow, useRowsLater } from '../../data/store';

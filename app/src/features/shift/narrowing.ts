@@ -1,6 +1,6 @@
 import { addDays, isLocalDay, localDate, type Instant, type Zone } from '@oilcan/core/kernel';
-import { timeMarksOf } from '@oilcan/core/shift';
-import { workStates, urgencies, workKinds, type WorkOrder } from '@oilcan/core/work';
+import { timeMarksOf } from '@oilcan/core/finishing/shift';
+import { workStates, urgencies, workKinds, type WorkOrder } from '@oilcan/core/orders/work';
 import { kindWords, stateWords, urgencyWords } from '../../words/work-words';
 
 /** What the list is narrowed to: for each aspect the values that are wanted, none for all. */

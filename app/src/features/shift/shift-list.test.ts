@@ -1,5 +1,5 @@
 import { addMinutes } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
+import type { Person } from '@oilcan/core/plant/people';
 import { anAsset, ann, aWorkOrder, bob, lea, noon, someSettings } from '@oilcan/core/testing';
 import { firstReason, shiftHeadline, shiftSections, type ShiftRows } from './shift-list';
 

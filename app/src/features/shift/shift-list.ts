@@ -1,9 +1,9 @@
 import { formatDuration, type Instant } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import type { Crew, Person } from '@oilcan/core/people';
-import type { Asset, Place } from '@oilcan/core/plant';
-import { plannedMinutesFor, type Share } from '@oilcan/core/shares';
-import type { Settings } from '@oilcan/core/settings';
+import type { Crew, Person } from '@oilcan/core/plant/people';
+import type { Asset, Place } from '@oilcan/core/plant/plant';
+import { plannedMinutesFor, type Share } from '@oilcan/core/recording/shares';
+import type { Settings } from '@oilcan/core/orders/settings';
 import {
   compareForShift,
   isInSight,
@@ -12,8 +12,8 @@ import {
   shiftGroups,
   shiftTimes,
   type ShiftGroup,
-} from '@oilcan/core/shift';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+} from '@oilcan/core/finishing/shift';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { counted } from '../../words/work-words';
 import { ownWork, inARow, reasonWords } from '../work/first-screen';
 import { everything, isWithin, wantsPutOff, type Narrowing, type Present } from './narrowing';

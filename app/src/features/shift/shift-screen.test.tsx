@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { addMinutes, asId, type SiteId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
-import { foundWork } from '@oilcan/core/find';
+import type { WorkOrder } from '@oilcan/core/orders/work';
+import { foundWork } from '@oilcan/core/overview/find';
 import { bob, ann, anAsset, aReport, aWorkOrder, noon, otherSite, put, smallWorks, aSite } from '@oilcan/core/testing';
 import { visited } from '../../testing/router';
 import { canPress, press, type, words } from '../../testing/hands';

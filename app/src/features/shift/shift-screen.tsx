@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { memo, useCallback, useDeferredValue, useEffect, useRef, useState, type ReactElement } from 'react';
 import { SectionList, StyleSheet, View } from 'react-native';
 import { formatDuration } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { counted, groupWords } from '../../words/work-words';
 import { markOnce } from '../../data/marks';
 import { usePhone, useRow, useSettings } from '../../data/store';

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { byId, isLocalDay, type Instant } from '@oilcan/core/kernel';
-import type { Person } from '@oilcan/core/people';
-import type { Asset } from '@oilcan/core/plant';
-import type { Settings } from '@oilcan/core/settings';
+import type { Person } from '@oilcan/core/plant/people';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { Settings } from '@oilcan/core/orders/settings';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { onSite, useSite } from '../page/use-site';

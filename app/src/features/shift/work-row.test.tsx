@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { addMinutes, asId, type PersonId } from '@oilcan/core/kernel';
-import { stockLevelId } from '@oilcan/core/stock';
-import type { WorkOrder } from '@oilcan/core/work';
+import { stockLevelId } from '@oilcan/core/stores/stock';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import {
   aCrew,
   aLevel,

@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { byId, formatDuration, type Instant } from '@oilcan/core/kernel';
-import { isOpen, peopleOn, urgencies, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, peopleOn, urgencies, type WorkOrder } from '@oilcan/core/orders/work';
 import { usePhone, useSettings, useTable } from '../../data/store';
 import { useNow } from '../../data/use-now';
 import { FilterChip, FilterChips } from '../../ui/filter-chips';

@@ -1,5 +1,5 @@
 import { formatDuration, formatQuantity } from '@oilcan/core/kernel';
-import { LONGEST_SHORTHAND, type Meaning, type Phrase, type Unread } from '@oilcan/core/shorthand';
+import { LONGEST_SHORTHAND, type Meaning, type Phrase, type Unread } from '@oilcan/core/recording/shorthand';
 import { peekRow } from '../../data/store';
 import { amountOf } from '../../words/amounts';
 import { timeTypeWords } from '../../words/work-words';

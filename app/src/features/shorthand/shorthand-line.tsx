@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { piece } from '../../ui/piece';
 import { Press } from '../../ui/press';
 import { CORNER } from '../../ui/theme';

@@ -1,6 +1,6 @@
 import { asId, type PartId } from '@oilcan/core/kernel';
 import { aPart, put, smallWorks, workId } from '@oilcan/core/testing';
-import { standingEntries, standingOf } from '@oilcan/core/work';
+import { standingEntries, standingOf } from '@oilcan/core/orders/work';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { ShorthandSheet } from './shorthand-sheet';

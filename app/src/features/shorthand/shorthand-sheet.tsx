@@ -11,9 +11,9 @@ import {
   printShorthand,
   withPhrase,
   type Meaning,
-} from '@oilcan/core/shorthand';
-import type { Settings } from '@oilcan/core/settings';
-import type { WorkOrder } from '@oilcan/core/work';
+} from '@oilcan/core/recording/shorthand';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useDictation } from '../../data/dictation';
 import { useDraft } from '../../data/drafts';
 import { now, perform, useSettings } from '../../data/store';

@@ -1,8 +1,8 @@
 import { addMinutes, parseMoney, type Instant, type PersonId } from '@oilcan/core/kernel';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import type { Settings } from '@oilcan/core/settings';
-import type { Meaning } from '@oilcan/core/shorthand';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Settings } from '@oilcan/core/orders/settings';
+import type { Meaning } from '@oilcan/core/recording/shorthand';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { fullestBin } from '../../data/stock';
 import { peekRows } from '../../data/store';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { faultChoices, usualFaults } from '@oilcan/core/faults';
-import type { LikelyPart, ShorthandContext } from '@oilcan/core/shorthand';
-import type { WorkOrder } from '@oilcan/core/work';
+import { faultChoices, usualFaults } from '@oilcan/core/recording/faults';
+import type { LikelyPart, ShorthandContext } from '@oilcan/core/recording/shorthand';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { usePast } from '../../data/past/use-past';
 import { useRow, useSettings, useTable } from '../../data/store';
 import { peekKitLines } from '../../data/stock';

@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import type { AssetId, StopId } from '@oilcan/core/kernel';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,5 +1,5 @@
 import { formatDuration } from '@oilcan/core/kernel';
-import { standingEntries, type Entry } from '@oilcan/core/work';
+import { standingEntries, type Entry } from '@oilcan/core/orders/work';
 import { counted } from '../../words/work-words';
 
 interface Recorded {

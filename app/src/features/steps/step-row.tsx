@@ -1,8 +1,8 @@
 import { mdiDotsHorizontal } from '@mdi/js';
 import { memo, useContext, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { levelOf } from '@oilcan/core/readings';
-import type { Step, StepAnswer } from '@oilcan/core/steps';
+import { levelOf } from '@oilcan/core/steps/readings';
+import type { Step, StepAnswer } from '@oilcan/core/steps/steps';
 import { peekRow, perform, useRow } from '../../data/store';
 import { sayRefused } from '../../data/use-operation';
 import { Icon } from '../../ui/icon';

@@ -1,9 +1,9 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { SiteId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import { byLikeness, stepsChosen, type Procedure } from '@oilcan/core/procedures';
-import type { NewStep } from '@oilcan/core/steps';
+import type { Asset } from '@oilcan/core/plant/plant';
+import { byLikeness, stepsChosen, type Procedure } from '@oilcan/core/steps/procedures';
+import type { NewStep } from '@oilcan/core/steps/steps';
 import { useFoundProcedures } from '../../data/find/use-found';
 import { peekRow, usePhone, useTable } from '../../data/store';
 import { CheckRow } from '../../ui/check-row';

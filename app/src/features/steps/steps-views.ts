@@ -1,4 +1,4 @@
-import { levelOfAnswer } from '@oilcan/core/steps';
+import { levelOfAnswer } from '@oilcan/core/steps/steps';
 import { inWords, type EntryViewsNamed } from '../views/entry-view';
 import type { OperationViewsNamed } from '../views/operation-view';
 import { counted, levelWords } from '../../words/work-words';

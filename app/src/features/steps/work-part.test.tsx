@@ -1,7 +1,7 @@
 import { asId, type ProcedureId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { aProcedure, aStep, pointId, put, smallWorks, workId } from '@oilcan/core/testing';
-import type { Step } from '@oilcan/core/steps';
+import type { Step } from '@oilcan/core/steps/steps';
 import { canPress, press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { AlarmProposal } from '../readings';

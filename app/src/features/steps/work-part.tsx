@@ -1,7 +1,7 @@
 import { memo, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
-import { progressOf } from '@oilcan/core/steps';
-import type { WorkOrder } from '@oilcan/core/work';
+import { progressOf } from '@oilcan/core/steps/steps';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../data/store';
 import { Section } from '../../ui/section';
 import { Words } from '../../ui/words';

@@ -2,8 +2,14 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiArrowLeft, mdiTrayArrowDown } from '@mdi/js';
 import { formatQuantity, parseQuantity, type BinId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
-import { plannedAmount, questionsAbout, type AmountQuestion, type Part, type StockLevel } from '@oilcan/core/stock';
-import type { WorkOrder } from '@oilcan/core/work';
+import {
+  plannedAmount,
+  questionsAbout,
+  type AmountQuestion,
+  type Part,
+  type StockLevel,
+} from '@oilcan/core/stores/stock';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows } from '../../data/store';
 import { useStockOf } from '../../data/stock';
 import { useOperation } from '../../data/use-operation';

@@ -1,5 +1,5 @@
 import type { PartId } from '@oilcan/core/kernel';
-import type { Bin, Part, StockLevel } from '@oilcan/core/stock';
+import type { Bin, Part, StockLevel } from '@oilcan/core/stores/stock';
 
 /** Parts whose number or name holds every word, those first whose number begins with it. */
 export function findParts(parts: readonly Part[], find: string): Part[] {

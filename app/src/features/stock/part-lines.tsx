@@ -1,10 +1,10 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatMoney, type BinId, type SiteId, type Thousandths } from '@oilcan/core/kernel';
-import type { UsualPart } from '@oilcan/core/past';
-import type { Installation } from '@oilcan/core/plant';
-import { partCost, type Part, type StockLevel } from '@oilcan/core/stock';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { UsualPart } from '@oilcan/core/past/past';
+import type { Installation } from '@oilcan/core/plant/plant';
+import { partCost, type Part, type StockLevel } from '@oilcan/core/stores/stock';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { isShort, useBinName, useStockOf, useUnitPrices, type KitLine } from '../../data/stock';
 import { useRow, useRows, useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';

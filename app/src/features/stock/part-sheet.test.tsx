@@ -1,5 +1,5 @@
 import type { BinId, PartId } from '@oilcan/core/kernel';
-import { stockLevelId } from '@oilcan/core/stock';
+import { stockLevelId } from '@oilcan/core/stores/stock';
 import { screen } from '@testing-library/react';
 import {
   anAsset,

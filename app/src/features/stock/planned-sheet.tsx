@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { formatQuantity, parseQuantity } from '@oilcan/core/kernel';
-import { plannedAmount, type Part } from '@oilcan/core/stock';
-import type { KitPart, WorkOrder } from '@oilcan/core/work';
+import { plannedAmount, type Part } from '@oilcan/core/stores/stock';
+import type { KitPart, WorkOrder } from '@oilcan/core/orders/work';
 import { useBinName } from '../../data/stock';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,9 +1,9 @@
 import { useState, type ReactElement } from 'react';
 import type { BinId } from '@oilcan/core/kernel';
-import { readCode } from '@oilcan/core/plant';
+import { readCode } from '@oilcan/core/plant/plant';
 import { sentenceFor } from '@oilcan/core/registry';
-import type { Part } from '@oilcan/core/stock';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Part } from '@oilcan/core/stores/stock';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { foundOnPhone } from '../../data/scanner/coded-rows';
 import { useCamera } from '../../data/scanner/use-camera';
 import { peekKitLines } from '../../data/stock';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import type { Part } from '@oilcan/core/stock';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Part } from '@oilcan/core/stores/stock';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useStockOf } from '../../data/stock';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';

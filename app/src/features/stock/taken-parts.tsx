@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatQuantity, parseQuantity, type BinId, type PartId, type Thousandths } from '@oilcan/core/kernel';
-import { takenOf, type Part } from '@oilcan/core/stock';
-import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/work';
+import { takenOf, type Part } from '@oilcan/core/stores/stock';
+import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../data/store';
 import { useBinName, useStockOf } from '../../data/stock';
 import { useOperation } from '../../data/use-operation';

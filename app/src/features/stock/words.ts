@@ -1,4 +1,4 @@
-import type { Fate } from '@oilcan/core/stock';
+import type { Fate } from '@oilcan/core/stores/stock';
 
 /** What becomes of a part that came out. */
 export const fateWords: Readonly<Record<Fate, string>> = {

@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { addMinutes } from '@oilcan/core/kernel';
-import type { EntryOf, WorkOrder } from '@oilcan/core/work';
+import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { now, useSettings } from '../../data/store';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';

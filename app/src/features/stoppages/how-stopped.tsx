@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
-import type { Extent } from '@oilcan/core/stoppages';
+import type { Extent } from '@oilcan/core/recording/stoppages';
 import { Choice, Choices } from '../../ui/choice';
 
 /** Shares that are pressed, in percent. */

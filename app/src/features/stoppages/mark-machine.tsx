@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
 import { View } from 'react-native';
 import type { WorkOrderId } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import { isAssignedTo, isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { furtherWorkOrder } from '../../data/new-work';
 import { now, peekRow, usePhone, useRow, useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';

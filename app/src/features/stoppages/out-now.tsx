@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Asset } from '@oilcan/core/plant';
+import type { Asset } from '@oilcan/core/plant/plant';
 import { now, useSettings } from '../../data/store';
 import { useOperation } from '../../data/use-operation';
 import { FormRefusal } from '../../forms/form-refusal';

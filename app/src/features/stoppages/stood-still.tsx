@@ -9,8 +9,8 @@ import {
   type Instant,
   type WeeklyHours,
 } from '@oilcan/core/kernel';
-import { downtimeOf, type Downtime } from '@oilcan/core/stoppages';
-import { standingOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/work';
+import { downtimeOf, type Downtime } from '@oilcan/core/recording/stoppages';
+import { standingOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

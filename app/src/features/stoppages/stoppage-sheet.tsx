@@ -1,8 +1,8 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { View } from 'react-native';
 import { addMinutes, parseDuration, type AssetId, type Instant } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useRow, useSettings } from '../../data/store';
 import { DurationField } from '../../forms/duration-field';
 import { FormRefusal } from '../../forms/form-refusal';

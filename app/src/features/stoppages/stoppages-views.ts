@@ -1,6 +1,6 @@
 import { mdiPauseOctagonOutline } from '@mdi/js';
 import { minutesBetween } from '@oilcan/core/kernel';
-import type { PastStoppage } from '@oilcan/core/stoppages';
+import type { PastStoppage } from '@oilcan/core/recording/stoppages';
 import { peekRow } from '../../data/store';
 import { piece } from '../../ui/piece';
 import { sayStanding } from '../../words/spans';

@@ -1,5 +1,5 @@
 import { asId, type AssetId, type EntryId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/work';
+import { standingOf } from '@oilcan/core/orders/work';
 import { anAsset, ann, anEntry, assetId, lea, minutesLater, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { useRow, useRows } from '../../data/store';
 import { canPress, press, type, words } from '../../testing/hands';

@@ -1,5 +1,5 @@
 import { asId, type BinId, type PartId, type StoreId } from '@oilcan/core/kernel';
-import { readCode } from '@oilcan/core/plant';
+import { readCode } from '@oilcan/core/plant/plant';
 import { aBin, aLevel, aPart, site } from '@oilcan/core/testing';
 import { binLabels } from './bin-labels';
 

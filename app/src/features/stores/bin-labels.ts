@@ -1,6 +1,6 @@
 import { byId } from '@oilcan/core/kernel';
-import { binCode, labelText } from '@oilcan/core/plant';
-import type { Bin, Part, StockLevel, Store } from '@oilcan/core/stock';
+import { binCode, labelText } from '@oilcan/core/plant/plant';
+import type { Bin, Part, StockLevel, Store } from '@oilcan/core/stores/stock';
 import type { Label } from '@oilcan/paper/label-formats';
 
 interface BinRows {

@@ -1,4 +1,4 @@
-import { sitePriceId, stockLevelId } from '@oilcan/core/stock';
+import { sitePriceId, stockLevelId } from '@oilcan/core/stores/stock';
 import { aLevel, aPart, aPerson, binId, partId, put, site, smallWorks } from '@oilcan/core/testing';
 import { press, type, words } from '../../testing/hands';
 import { TestWorks } from '../../testing/works';

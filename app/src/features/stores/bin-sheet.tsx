@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import { formatMoney, formatQuantity, parseMoney, parseQuantity } from '@oilcan/core/kernel';
-import { partCost, wantsCount, type Part, type StockLevel } from '@oilcan/core/stock';
+import { partCost, wantsCount, type Part, type StockLevel } from '@oilcan/core/stores/stock';
 import { useUnitPrices } from '../../data/stock';
 import { useRow, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';

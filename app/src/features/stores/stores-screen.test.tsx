@@ -1,6 +1,6 @@
 import { act } from '@testing-library/react';
 import { asId, type BinId, type PartId, type SiteId, type StoreId } from '@oilcan/core/kernel';
-import { stockLevelId } from '@oilcan/core/stock';
+import { stockLevelId } from '@oilcan/core/stores/stock';
 import { aBin, aLevel, ann, aPart, otherSite, partId, put, site, smallWorks, aSite } from '@oilcan/core/testing';
 import { saveFile } from '../../data/save-file';
 import { canPress, press, type, words } from '../../testing/hands';

@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { byId, formatMoney } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { isLow, partCost, type Part, type StockLevel, wantsCount } from '@oilcan/core/stock';
+import { isLow, partCost, type Part, type StockLevel, wantsCount } from '@oilcan/core/stores/stock';
 import { useRow, useSettings, useTable, usePhone } from '../../data/store';
 import { FactKey } from '../../ui/fact';
 import { FindField } from '../../ui/find-field';

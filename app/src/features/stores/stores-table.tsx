@@ -1,7 +1,15 @@
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { isLow, partCost, type Bin, type Part, type StockLevel, type Store, wantsCount } from '@oilcan/core/stock';
+import {
+  isLow,
+  partCost,
+  type Bin,
+  type Part,
+  type StockLevel,
+  type Store,
+  wantsCount,
+} from '@oilcan/core/stores/stock';
 import { useUnitPrices } from '../../data/stock';
 import { usePhone, useSettings } from '../../data/store';
 import { withSharedCode } from '../../ui/shared-code';

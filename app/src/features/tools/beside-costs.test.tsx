@@ -1,5 +1,5 @@
 import { aWorkOrder, put, smallWorks, someSettings, workId } from '@oilcan/core/testing';
-import { standingEntries } from '@oilcan/core/work';
+import { standingEntries } from '@oilcan/core/orders/work';
 import { press, type, words } from '../../testing/hands';
 import { OnWork, TestWorks } from '../../testing/works';
 import { ServiceSheet } from '../services/service-sheet';

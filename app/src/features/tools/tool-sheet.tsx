@@ -1,8 +1,8 @@
 import { useState, type ReactElement } from 'react';
-import type { Receipt } from '@oilcan/core/expenses';
+import type { Receipt } from '@oilcan/core/recording/expenses';
 import { formatMoney, parseMoney } from '@oilcan/core/kernel';
-import { toolCost } from '@oilcan/core/tools';
-import type { WorkOrder } from '@oilcan/core/work';
+import { toolCost } from '@oilcan/core/recording/tools';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { now, useSettings } from '../../data/store';
 import { FormField } from '../../forms/form-field';
 import { FormRefusal } from '../../forms/form-refusal';

@@ -1,4 +1,4 @@
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Piece } from '../../ui/piece';
 
 export interface DockSheetProps {

@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
-import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind, WorkOrder } from '@oilcan/core/work';
+import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind, WorkOrder } from '@oilcan/core/orders/work';
 import type { Piece } from '../../ui/piece';
 import type { Names } from './names';
 import type { RecordGroup } from './record-group';

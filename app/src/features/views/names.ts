@@ -1,7 +1,7 @@
-import type { Person } from '@oilcan/core/people';
-import type { Asset, MeasuringPoint } from '@oilcan/core/plant';
-import type { Step } from '@oilcan/core/steps';
-import type { Bin, Part } from '@oilcan/core/stock';
+import type { Person } from '@oilcan/core/plant/people';
+import type { Asset, MeasuringPoint } from '@oilcan/core/plant/plant';
+import type { Step } from '@oilcan/core/steps/steps';
+import type { Bin, Part } from '@oilcan/core/stores/stock';
 import type { Instant } from '@oilcan/core/kernel';
 import { peekSettings } from '../../data/peek-settings';
 import { now, peekRow } from '../../data/store';

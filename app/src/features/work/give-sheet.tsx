@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { CrewId, PersonId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { WhoDoesIt } from '../../forms/who-does-it';
 import { FormRefusal } from '../../forms/form-refusal';
 import { useOperationForm } from '../../forms/use-operation-form';

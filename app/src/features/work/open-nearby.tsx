@@ -1,6 +1,6 @@
 import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isOpen, type WorkOrder } from '@oilcan/core/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useSettings, useTable } from '../../data/store';
 import { List } from '../../ui/list';
 import { Way } from '../../ui/way';

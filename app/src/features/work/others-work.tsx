@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core/work';
-import { mayTakeOn } from '@oilcan/core/go-ahead';
+import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core/orders/work';
+import { mayTakeOn } from '@oilcan/core/recording/go-ahead';
 import { lookUpWork, usePhone, useRow, useTable } from '../../data/store';
 import { performOrSay } from '../../data/use-operation';
 import { Button } from '../../ui/press';

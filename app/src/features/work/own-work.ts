@@ -1,6 +1,6 @@
 import { hasRole } from '@oilcan/core/operations';
-import type { Crew, Person } from '@oilcan/core/people';
-import { isAssignedTo, type WorkOrder } from '@oilcan/core/work';
+import type { Crew, Person } from '@oilcan/core/plant/people';
+import { isAssignedTo, type WorkOrder } from '@oilcan/core/orders/work';
 
 interface Rows {
   readonly workOrders: readonly WorkOrder[];

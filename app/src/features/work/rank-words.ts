@@ -1,8 +1,8 @@
 import type { Instant } from '@oilcan/core/kernel';
-import type { Asset } from '@oilcan/core/plant';
-import type { Settings } from '@oilcan/core/settings';
-import { rankReasons, type RankReason } from '@oilcan/core/shift';
-import type { WorkOrder } from '@oilcan/core/work';
+import type { Asset } from '@oilcan/core/plant/plant';
+import type { Settings } from '@oilcan/core/orders/settings';
+import { rankReasons, type RankReason } from '@oilcan/core/finishing/shift';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { sayDue } from '../../words/dates';
 import { counted, urgencyWords } from '../../words/work-words';
 

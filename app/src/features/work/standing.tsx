@@ -1,5 +1,5 @@
-import { whoIsOn } from '@oilcan/core/labor';
-import type { WorkOrder } from '@oilcan/core/work';
+import { whoIsOn } from '@oilcan/core/recording/labor';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { ReactElement } from 'react';
 import { peekRow, useRows } from '../../data/store';
 import { useMe } from '../../data/use-me';

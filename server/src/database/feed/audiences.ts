@@ -1,6 +1,6 @@
 import type { Row, TableName } from '@oilcan/core/records';
 import { audienceOf, tableNamed, visibilityKeyOf } from '@oilcan/core/registry';
-import { assigneesOf, type WorkOrder } from '@oilcan/core/work';
+import { assigneesOf, type WorkOrder } from '@oilcan/core/orders/work';
 
 /**
  * Whom a change concerns:

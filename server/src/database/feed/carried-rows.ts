@@ -1,7 +1,7 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { TableName } from '@oilcan/core/records';
 import { tableNamed } from '@oilcan/core/registry';
-import { carriedSince } from '@oilcan/core/work';
+import { carriedSince } from '@oilcan/core/orders/work';
 import type { StoredRow } from '../sql-records';
 import { sqlName } from '../sql-names';
 import { runAmong, type Run } from '../statements';

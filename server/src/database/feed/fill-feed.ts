@@ -1,7 +1,7 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { Row, TableName } from '@oilcan/core/records';
 import { tableNamed, tableNames, tablesOfWork } from '@oilcan/core/registry';
-import { isCarried } from '@oilcan/core/work';
+import { isCarried } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { insertRows } from '../insert-rows';
 import { readRow, type StoredRow } from '../sql-records';

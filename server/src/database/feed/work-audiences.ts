@@ -1,7 +1,7 @@
 import type { WorkOrderId } from '@oilcan/core/kernel';
 import { tablesOfWork } from '@oilcan/core/registry';
 import type { TableName } from '@oilcan/core/records';
-import { endOf, type WorkOrder } from '@oilcan/core/work';
+import { endOf, type WorkOrder } from '@oilcan/core/orders/work';
 import { insertRows } from '../insert-rows';
 import { sqlName } from '../sql-names';
 import { runAmong, type Run } from '../statements';

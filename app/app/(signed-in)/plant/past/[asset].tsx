@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { pastScopes } from '@oilcan/core/past';
+import { pastScopes } from '@oilcan/core/past/past';
 import { piece } from '../../../../src/ui/piece';
 
 const PastScreen = piece(() => import('../../../../src/features/past/past').then((module) => module.PastScreen));

@@ -1,5 +1,5 @@
 import type { ComponentType, ReactElement } from 'react';
-import type { Step, StepAnswer, StepKindName, StepQuestion } from '@oilcan/core/steps';
+import type { Step, StepAnswer, StepKindName, StepQuestion } from '@oilcan/core/steps/steps';
 import { ChoiceAnswering } from './choice/choice-answering';
 import { FindingAnswering } from './finding/finding-answering';
 import type { Answering } from './kind-answering';

@@ -1,5 +1,5 @@
 import type { ComponentType, ReactElement } from 'react';
-import type { AnswerOf, QuestionOf, Step, StepKindName } from '@oilcan/core/steps';
+import type { AnswerOf, QuestionOf, Step, StepKindName } from '@oilcan/core/steps/steps';
 
 /** What a kind of step is answered with, under or beside its words. */
 export interface AnsweringProps<K extends StepKindName> {

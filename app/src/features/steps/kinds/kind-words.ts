@@ -1,4 +1,4 @@
-import type { AnswerOf, QuestionOf, StepKindName } from '@oilcan/core/steps';
+import type { AnswerOf, QuestionOf, StepKindName } from '@oilcan/core/steps/steps';
 import type { Names } from '../../views/names';
 
 /** A kind of step in words; nothing of it may be left out. */

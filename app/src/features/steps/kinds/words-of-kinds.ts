@@ -1,4 +1,4 @@
-import type { StepAnswer, StepKindName, StepQuestion } from '@oilcan/core/steps';
+import type { StepAnswer, StepKindName, StepQuestion } from '@oilcan/core/steps/steps';
 import type { Names } from '../../views/names';
 import { choiceWords } from './choice/choice-words';
 import { findingKindWords } from './finding/finding-words';

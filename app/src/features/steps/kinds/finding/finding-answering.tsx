@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { AnswerOf } from '@oilcan/core/steps';
+import type { AnswerOf } from '@oilcan/core/steps/steps';
 import { FindingShape, type FindingState } from '../../../../ui/finding-shape';
 import { Press } from '../../../../ui/press';
 import { CORNER, GAP, RULE } from '../../../../ui/theme';

@@ -1,5 +1,5 @@
 import { useState, type ReactElement } from 'react';
-import type { Limits } from '@oilcan/core/plant';
+import type { Limits } from '@oilcan/core/plant/plant';
 import { useRow } from '../../../../data/store';
 import { NumberSheet } from '../../../readings';
 import { Beside } from '../beside';

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Step } from '@oilcan/core/steps';
+import type { Step } from '@oilcan/core/steps/steps';
 import { FormField } from '../../../../forms/form-field';
 import { NOT_SIGNED, SignatureFormField, unsigned } from '../../../../forms/signature-field';
 import { FormRefusal } from '../../../../forms/form-refusal';

@@ -1,0 +1,28 @@
+import { argsSchema, LONGEST_LINE, textField } from '../../../kernel/schema/fields';
+import { accepted, defineOperation, refuse } from '../../../operations/operation';
+import { findAmendable, onEntry, putAmendment, readsToAmend } from './amendment';
+import { anyEntryKind, type EntryKindSet } from './entry-kinds';
+
+/** An entry should not be there: it is taken back, and stays readable. What it moved is put back as its kind says. */
+export const withdrawEntry = (kinds: EntryKindSet) =>
+  defineOperation({
+    label: 'taking this back',
+    inLog: 'forLeads',
+    governs: 'nothing',
+    roles: ['technician', 'lead', 'storekeeper'],
+    schema: argsSchema({ ...onEntry, reason: textField(LONGEST_LINE) }),
+    file: null,
+    numbered: null,
+    reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
+    mend: { fields: { reason: 'line' }, keepsTime: true },
+    upgrades: [],
+    apply: async (records, args, context) => {
+      const found = await findAmendable(records, args, context);
+      if (!found.ok) return found;
+      const { work, entry } = found;
+      const putBack = anyEntryKind(kinds, entry.content.kind)?.withdraw ?? null;
+      if (putBack === null) return refuse('entry_not_amendable', {}, 'entryId');
+      await putAmendment(records, found, { kind: 'withdrawal', reason: args.reason }, context);
+      return (await putBack(records, work, entry, context)) ?? accepted;
+    },
+  });

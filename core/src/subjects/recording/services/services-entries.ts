@@ -1,0 +1,37 @@
+import type { Money } from '../../../kernel/money/money';
+import type { Receipt } from '../expenses/expenses-entries';
+import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+
+/** Work of somebody from outside that was bought for the job. */
+export interface ServiceContent {
+  readonly kind: 'service';
+  readonly words: string;
+  /** Who did it; may be empty. */
+  readonly supplier: string;
+  /** What was agreed for all of it. */
+  readonly agreed: Money;
+  /** How much of it has arrived, 1 to 100. */
+  readonly arrivedPercent: number;
+  readonly cost: Money;
+  readonly receipt: Receipt | null;
+  /** Where it is charged; absent for that of the machine. */
+  readonly costCentre?: string;
+}
+
+declare module '../../orders/work/entries' {
+  interface EntryContents {
+    service: ServiceContent;
+  }
+}
+
+export const servicesEntries: EntryKindsNamed<'service'> = {
+  service: {
+    ...plainEntry,
+    since: 11,
+    file: ({ receipt }) => receipt?.fileId ?? null,
+    amendedBy: 'service.amend',
+    withdraw: nothingElse,
+    cost: { group: 'boughtIn', amount: ({ cost }) => cost },
+    told: 'an outside service',
+  },
+};

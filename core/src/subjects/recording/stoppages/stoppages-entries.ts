@@ -1,0 +1,48 @@
+import type { Instant } from '../../../kernel/time/instant';
+import { endOnMachine } from './machine-condition';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+
+export const extents = ['full', 'reduced'] as const;
+/** Whether it stood still or ran reduced. */
+export type Extent = (typeof extents)[number];
+
+/** A time in which the machine stood still or ran reduced; without an end it still does. */
+export interface StoppageContent {
+  readonly kind: 'stoppage';
+  readonly from: Instant;
+  readonly to: Instant | null;
+  readonly extent: Extent;
+  /** How much less it does while it runs reduced, in percent; absent where it stands still, and where nobody said. */
+  readonly lostPercent?: number;
+  readonly isPlanned: boolean;
+}
+
+/** What a past keeps of a stoppage. */
+export type PastStoppage = Omit<StoppageContent, 'kind'>;
+
+declare module '../../orders/work/entries' {
+  interface EntryContents {
+    stoppage: StoppageContent;
+  }
+}
+
+declare module '../../orders/work/entry-kinds' {
+  interface PastKept {
+    stoppage: PastStoppage;
+  }
+}
+
+export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
+  stoppage: {
+    ...plainEntry,
+    amendedBy: 'stoppage.amend',
+    withdraw: (records, _work, { id, assetId }, context) =>
+      endOnMachine(records, assetId, id, context.at).then(() => null),
+    past: {
+      keep: (entries) => entries.map(({ content: { kind: _, ...stoppage } }) => stoppage),
+      at: ({ from }) => from,
+      words: () => '',
+    },
+    told: 'a stoppage',
+  },
+};

@@ -1,0 +1,37 @@
+import type { PointId } from '../../../kernel/ids';
+import type { Instant } from '../../../kernel/time/instant';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import type { ReadingLevel } from './limits';
+import { forgetReading, type ReadingContent } from './reading';
+
+/** What a past keeps of a reading. */
+export interface PastReading {
+  readonly pointId: PointId;
+  readonly at: Instant;
+  readonly value: number;
+  readonly level: ReadingLevel;
+}
+
+declare module '../../orders/work/entries' {
+  interface EntryContents {
+    reading: ReadingContent;
+  }
+}
+
+declare module '../../orders/work/entry-kinds' {
+  interface PastKept {
+    reading: PastReading;
+  }
+}
+
+export const readingsEntries: EntryKindsNamed<'reading'> = {
+  reading: {
+    ...plainEntry,
+    withdraw: (records, _work, { content, at }) => forgetReading(records, content.pointId, at).then(() => null),
+    past: {
+      keep: (entries) => entries.map(({ at, content: { pointId, value, level } }) => ({ pointId, at, value, level })),
+      at: ({ at }) => at,
+      words: () => '',
+    },
+  },
+};

@@ -1,0 +1,90 @@
+import type { AssetId, PartId, WorkOrderId } from '../../../kernel/ids';
+import { money, scaleAmount } from '../../../kernel/money/money';
+import { formatQuantity, type Thousandths } from '../../../kernel/quantity/quantity';
+import { accepted, refuse, type OperationContext, type Outcome } from '../../../operations/operation';
+import type { Records } from '../../../records/records';
+import { standingOf, type Entry } from '../../orders/work/entries';
+import { entryBeside } from '../../orders/work/entry-ids';
+import { newEntry } from '../../orders/work/guards';
+import type { WorkOrder } from '../../orders/work/work-order';
+import type { PartContent, UnitPrice } from './part-content';
+
+/** What was taken of a part on a job and has not gone back, and what it cost. */
+export interface Taken {
+  readonly quantity: Thousandths;
+  /** In the smallest currency unit. */
+  readonly costMinor: number;
+  readonly currency: string;
+  /** For which machine it was taken last. */
+  readonly assetId: AssetId;
+}
+
+/** Null where none of it is left to go back. */
+export function takenOf(entries: readonly Entry[], partId: PartId): Taken | null {
+  const ofPart = standingOf(entries, 'part').filter(({ content }) => content.partId === partId);
+  const contents = ofPart.map(({ content }) => content);
+  const last = ofPart.at(-1);
+  const quantity = contents.reduce((sum, content) => sum + content.quantity, 0);
+  if (last === undefined || quantity <= 0) return null;
+  const { assetId, content } = last;
+  const { currency } = content.cost;
+  const costMinor = contents.reduce((sum, { cost }) => sum + (cost.currency === currency ? cost.minor : 0), 0);
+  return { quantity, costMinor, currency, assetId };
+}
+
+/**
+ * What goes back costs as much less as it cost to take, in the middle of all that was taken: when all of it has gone back, nothing is
+ * left of the cost.
+ */
+export function returnedPrice(taken: Taken, quantity: Thousandths): Pick<PartContent, 'unitPrice' | 'cost'> {
+  const unitPrice: UnitPrice = { minor: (taken.costMinor * 1000) / taken.quantity, currency: taken.currency };
+  return { unitPrice, cost: scaleAmount([taken.costMinor, -quantity], taken.quantity, taken.currency) };
+}
+
+/**
+ * After what was taken of a part has changed: no more of it may have gone back than was taken, and what went back costs what it cost to
+ * take by what now stands, so that nothing is left of the cost where nothing is left of the part. Each return whose worth changes is
+ * amended beside the change.
+ */
+export async function revalueReturns(
+  records: Records,
+  work: WorkOrder,
+  partId: PartId,
+  context: OperationContext,
+): Promise<Outcome> {
+  const entries = await records.list('entries', 'workOrder', work.id);
+  const standing = standingOf(entries, 'part').filter(({ content }) => content.partId === partId);
+  const uses = standing.filter(({ content }) => content.quantity > 0).map(({ content }) => content);
+  const returns = standing.filter(({ content }) => content.quantity < 0);
+  const used = uses.reduce((sum, { quantity }) => sum + quantity, 0);
+  const back = returns.reduce((sum, { content }) => sum - content.quantity, 0);
+  if (back > used) {
+    const unit = (await records.get('parts', partId))?.unit ?? '';
+    return refuse('returned_more_than_taken', { taken: formatQuantity(used), unit });
+  }
+  const [first] = uses;
+  if (first === undefined) return accepted;
+  const { currency } = first.cost;
+  // Of two currencies there is no middle price: each return keeps the worth that it had.
+  if ([...uses, ...returns.map(({ content }) => content)].some(({ cost }) => cost.currency !== currency))
+    return accepted;
+  const usedMinor = uses.reduce((sum, { cost }) => sum + cost.minor, 0);
+  const worthOf = (quantity: Thousandths): number => scaleAmount([usedMinor, quantity], used, currency).minor;
+  let before = 0;
+  for (const [index, { id, assetId, by, content }] of returns.entries()) {
+    const after = before - content.quantity;
+    const cost = money(worthOf(before) - worthOf(after), currency);
+    before = after;
+    if (cost.minor === content.cost.minor) continue;
+    const unitPrice = { minor: (usedMinor * 1000) / used, currency };
+    const entry = newEntry(work, { ...content, unitPrice, cost }, context);
+    const worth = entryBeside(context.entryId, `worth-${index + 1}`);
+    await records.put('entries', { ...entry, id: worth, assetId, by, amends: id });
+  }
+  return accepted;
+}
+
+/** As `takenOf`, from the records. */
+export async function takenOn(records: Records, workOrderId: WorkOrderId, partId: PartId): Promise<Taken | null> {
+  return takenOf(await records.list('entries', 'workOrder', workOrderId), partId);
+}
