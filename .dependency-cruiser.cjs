@@ -49,7 +49,10 @@ module.exports = {
       name: 'work-is-made-one-way',
       severity: 'error',
       comment: 'Every work order is made by putNewWork, so that it has the hazards of its machine.',
-      from: { path: '^core/src/subjects/', pathNot: '^core/src/subjects/orders/(hazards/put-new-work|work/index)\\.ts$' },
+      from: {
+        path: '^core/src/subjects/',
+        pathNot: '^core/src/subjects/orders/(hazards/put-new-work|work/index)\\.ts$',
+      },
       to: { path: '^core/src/subjects/orders/work/new-work-order\\.ts$' },
     },
     ...floors('app', ['app/src/ui/', 'app/src/data/', 'app/src/features/']),
@@ -57,19 +60,22 @@ module.exports = {
       name: 'registry-composes-views',
       severity: 'error',
       comment: 'The registry takes from a feature its views alone.',
-      from: { path: '^app/src/features/registry/' },
-      to: { path: '^app/src/features/', pathNot: ['^app/src/features/(?:views|registry)/', '-views\\.tsx?$'] },
+      from: { path: '^app/src/features/frame/registry/' },
+      to: { path: '^app/src/features/', pathNot: ['^app/src/features/frame/(?:views|registry)/', '-views\\.tsx?$'] },
     },
     {
       name: 'features-offer',
       severity: 'error',
       comment:
         'One feature uses another only through its index.ts, its words.ts where it needs no screen of it, or its first-screen.ts.',
-      from: { path: '^app/src/features/([^/]+)/', pathNot: ['\\.test\\.tsx?$', '^app/src/features/registry/'] },
+      from: {
+        path: '^app/src/features/([^/]+/[^/]+)/',
+        pathNot: ['\\.test\\.tsx?$', '^app/src/features/frame/registry/'],
+      },
       to: {
-        path: '^app/src/features/([^/]+)/',
+        path: '^app/src/features/([^/]+/[^/]+)/',
         pathNot: [
-          `^app/src/features/(?:${INFRASTRUCTURE})/`,
+          `^app/src/features/frame/(?:${INFRASTRUCTURE})/`,
           '^app/src/features/$1/',
           '/(index|words|first-screen)\\.tsx?$',
         ],

@@ -40,8 +40,8 @@ module.exports = {
       moduleNameMapper: {
         '^expo-router$': '<rootDir>/src/testing/router.ts',
         // As in `app/metro.config.js`.
-        '^\\.{1,2}/(?:.*/)?TouchableRipple$': '<rootDir>/src/ui/touchable.tsx',
-        '^\\.{1,2}/(?:.*/)?MaterialCommunityIcon$': '<rootDir>/src/ui/paper-icon.tsx',
+        '^\\.{1,2}/(?:.*/)?TouchableRipple$': '<rootDir>/src/ui/press/touchable.tsx',
+        '^\\.{1,2}/(?:.*/)?MaterialCommunityIcon$': '<rootDir>/src/ui/theme/paper-icon.tsx',
       },
       transformIgnorePatterns: [
         '/node_modules/(?!(.*(react-native|expo|@expo|uuidv7|idb|react-navigation|@noble|perfect-freehand).*))',

@@ -22,9 +22,9 @@ const noHead = join(__dirname, 'no-head.js');
 /** Inside Paper ours stand: the touchable says states as the web says them, the icon needs no font, colours are those in use. */
 const inPaper = /[\\/]react-native-paper[\\/]lib[\\/]/;
 const standIns = {
-  TouchableRipple: 'touchable.tsx',
-  MaterialCommunityIcon: 'paper-icon.tsx',
-  colors: 'paper-colors.ts',
+  TouchableRipple: 'press/touchable.tsx',
+  MaterialCommunityIcon: 'theme/paper-icon.tsx',
+  colors: 'theme/paper-colors.ts',
 };
 
 /** Every kilobyte of the first screen is waited for, so what is not used stays out. */

@@ -4,9 +4,9 @@ import { parentPort, workerData } from 'node:worker_threads';
 import { instantFromMillis, type OperationId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
 import { PROTOCOL, type PullAnswer } from '@oilcan/core/sync';
 import { ann, newOperationId } from '@oilcan/core/testing';
-import { MemoryDatabase } from '../app/src/data/memory-database';
-import { noOtherWindows } from '../app/src/data/other-windows';
-import { Phone } from '../app/src/data/phone';
+import { MemoryDatabase } from '../app/src/data/database/memory-database';
+import { noOtherWindows } from '../app/src/data/database/other-windows';
+import { Phone } from '../app/src/data/phone/phone';
 import { Line } from './http.mjs';
 import { shiftOperation } from './shift-operations.mjs';
 import { pushBody } from './small-server.mjs';
@@ -56,7 +56,7 @@ async function drain(line: Line, operations: number): Promise<number> {
     newOperationId: (): OperationId => newOperationId(),
     others: noOtherWindows,
     rules: () => Promise.resolve(allOperations),
-    laterTables: () => import('../app/src/data/later-tables'),
+    laterTables: () => import('../app/src/data/phone/later-tables'),
     planDates: () => nextOn,
     onChange: () => undefined,
     onUnforeseen: (error) => {

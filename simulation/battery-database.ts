@@ -1,6 +1,6 @@
 import type { FileId } from '@oilcan/core/kernel';
-import type { WriteVersion, KeptFile, Loaded, LocalDatabase, Write } from '../app/src/data/local-database';
-import { MemoryDatabase } from '../app/src/data/memory-database';
+import type { WriteVersion, KeptFile, Loaded, LocalDatabase, Write } from '../app/src/data/database/local-database';
+import { MemoryDatabase } from '../app/src/data/database/memory-database';
 import type { BatteryDeath } from './history';
 
 /** The battery died: whatever the phone was doing ends here. */

@@ -14,7 +14,7 @@ import type { Step } from '@oilcan/core/steps/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stores/stock';
 import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { assetId, binId, partId } from '@oilcan/core/testing';
-import type { Phone } from '../app/src/data/phone';
+import type { Phone } from '../app/src/data/phone/phone';
 import { wrongReports } from './report-promises';
 import { DANGER, ROUND, STOPS, type Pocket, type Shift } from './shift';
 

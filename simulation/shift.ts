@@ -34,7 +34,7 @@ import {
   put,
   smallWorks,
 } from '@oilcan/core/testing';
-import { Phone } from '../app/src/data/phone';
+import { Phone } from '../app/src/data/phone/phone';
 import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
 import { deedOf } from './deeds';
@@ -248,7 +248,7 @@ export class Shift {
       },
       others: pocket.talk.open(),
       rules: () => Promise.resolve(allOperations),
-      laterTables: () => import('../app/src/data/later-tables'),
+      laterTables: () => import('../app/src/data/phone/later-tables'),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {

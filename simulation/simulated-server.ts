@@ -16,7 +16,7 @@ import {
   SqlRecords,
 } from '@oilcan/server/testing';
 import type { Knex } from 'knex';
-import { Unreachable, type FileAnswer, type PullQuestion, type ServerLink } from '../app/src/data/server-link';
+import { Unreachable, type FileAnswer, type PullQuestion, type ServerLink } from '../app/src/data/server/server-link';
 import type { MessageFate } from './history';
 
 /** Small pages, so that answers are cut in the middle of what belongs together. */

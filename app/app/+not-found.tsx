@@ -1,3 +1,3 @@
-import { piece } from '../src/ui/piece';
+import { piece } from '../src/ui/loading/piece';
 
-export default piece(() => import('../src/features/frame/no-page').then((module) => module.NoPage));
+export default piece(() => import('../src/features/frame/frame/no-page').then((module) => module.NoPage));

@@ -1,7 +1,7 @@
 import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
-import { usePhone } from '../src/data/store';
-import { beginOf } from '../src/features/page/places';
+import { usePhone } from '../src/data/store/store';
+import { beginOf } from '../src/features/frame/page/places';
 
 export default function Start(): ReactElement | null {
   const phase = usePhone((state) => state.phase);

@@ -1,10 +1,10 @@
 import type { ReactElement } from 'react';
-import { usePhone } from '../src/data/store';
-import { FirstForm, firstForms } from '../src/features/sign-in/first-form';
-import { piece } from '../src/ui/piece';
+import { usePhone } from '../src/data/store/store';
+import { FirstForm, firstForms } from '../src/features/frame/sign-in/first-form';
+import { piece } from '../src/ui/loading/piece';
 
 const SignInScreen = piece(() =>
-  import('../src/features/sign-in/sign-in-screen').then((module) => module.SignInScreen),
+  import('../src/features/frame/sign-in/sign-in-screen').then((module) => module.SignInScreen),
 );
 
 /** Where the page came with a form to sign in, that one goes on; else, or where there is more to say, the screen. */

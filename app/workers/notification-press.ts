@@ -1,5 +1,5 @@
 /** Part of the service worker: a press on a notification leads to its work order, in the window that is open if there is one. */
-import { isPathToOpen } from '../src/features/notices/path-to-open';
+import { isPathToOpen } from '../src/features/overview/notices/path-to-open';
 
 interface OpenWindow {
   focus(): Promise<unknown>;

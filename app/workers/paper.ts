@@ -1,4 +1,4 @@
-import { inTurns } from '../src/data/in-turns';
+import { inTurns } from '../src/data/browser/in-turns';
 import { withDocuments, type DocumentBehind } from '@oilcan/paper/documents-behind';
 import { jobCard, type JobCard } from '@oilcan/paper/job-card';
 import type { Label, LabelFormatName } from '@oilcan/paper/label-formats';

@@ -11,10 +11,10 @@ import type { PullAnswer } from '@oilcan/core/sync';
 import { newOperationId } from '@oilcan/core/testing';
 import { machineClock } from '@oilcan/server/testing';
 import type { Knex } from 'knex';
-import { httpLink } from '../../app/src/data/http-link';
-import { MemoryDatabase } from '../../app/src/data/memory-database';
-import { noOtherWindows } from '../../app/src/data/other-windows';
-import { Phone } from '../../app/src/data/phone';
+import { httpLink } from '../../app/src/data/server/http-link';
+import { MemoryDatabase } from '../../app/src/data/database/memory-database';
+import { noOtherWindows } from '../../app/src/data/database/other-windows';
+import { Phone } from '../../app/src/data/phone/phone';
 import type { Chance } from '../chance';
 import { personOf, worksOf } from './works';
 
@@ -56,7 +56,7 @@ export async function carriedBy(index: number, cookie: string): Promise<Carried>
       newOperationId: (): OperationId => asId<OperationId>(newOperationId().replace(/^.{8}/, randomUUID().slice(0, 8))),
       others: noOtherWindows,
       rules: () => Promise.resolve(allOperations),
-      laterTables: () => import('../../app/src/data/later-tables'),
+      laterTables: () => import('../../app/src/data/phone/later-tables'),
       planDates: () => nextOn,
       onChange: () => undefined,
       onUnforeseen: (error) => {

@@ -1,12 +1,12 @@
 import { Redirect, Slot } from 'expo-router';
 import type { ReactElement } from 'react';
-import { useBackgroundSync } from '../../src/data/background-sync';
-import { usePhone } from '../../src/data/store';
-import { usePlanDates } from '../../src/features/plans/use-plan-dates';
-import { usePushes } from '../../src/features/notices/use-pushes';
-import { Frame } from '../../src/features/frame/frame';
+import { useBackgroundSync } from '../../src/data/background/background-sync';
+import { usePhone } from '../../src/data/store/store';
+import { usePlanDates } from '../../src/features/finishing/plans/use-plan-dates';
+import { usePushes } from '../../src/features/overview/notices/use-pushes';
+import { Frame } from '../../src/features/frame/frame/frame';
 
-export { FailedScreen as ErrorBoundary } from '../../src/ui/failed-screen';
+export { FailedScreen as ErrorBoundary } from '../../src/ui/loading/failed-screen';
 
 export default function SignedInLayout(): ReactElement | null {
   const phase = usePhone((state) => state.phase);

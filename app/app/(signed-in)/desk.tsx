@@ -1,11 +1,13 @@
 import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
 import { hasRole } from '@oilcan/core/operations';
-import { usePhone } from '../../src/data/store';
-import { SheetPiece } from '../../src/features/sheet/sheet-piece';
-import { piece } from '../../src/ui/piece';
+import { usePhone } from '../../src/data/store/store';
+import { SheetPiece } from '../../src/features/orders/sheet/sheet-piece';
+import { piece } from '../../src/ui/loading/piece';
 
-const DeskPiece = piece(() => import('../../src/features/desk/desk-screen').then((module) => module.DeskScreen));
+const DeskPiece = piece(() =>
+  import('../../src/features/overview/desk/desk-screen').then((module) => module.DeskScreen),
+);
 
 /** The lead's place; whoever is none has their own work. */
 export default function Desk(): ReactElement {

@@ -1,3 +1,3 @@
-import { piece } from '../../src/ui/piece';
+import { piece } from '../../src/ui/loading/piece';
 
-export default piece(() => import('../../src/features/find/find-screen').then((module) => module.FindScreen));
+export default piece(() => import('../../src/features/overview/find/find-screen').then((module) => module.FindScreen));

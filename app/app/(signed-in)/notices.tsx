@@ -1,3 +1,5 @@
-import { piece } from '../../src/ui/piece';
+import { piece } from '../../src/ui/loading/piece';
 
-export default piece(() => import('../../src/features/notices/notices-screen').then((module) => module.NoticesScreen));
+export default piece(() =>
+  import('../../src/features/overview/notices/notices-screen').then((module) => module.NoticesScreen),
+);

@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../src/ui/piece';
+import { piece } from '../../src/ui/loading/piece';
 
 const StoresScreen = piece(() =>
-  import('../../src/features/stores/stores-screen').then((module) => module.StoresScreen),
+  import('../../src/features/stores/stores/stores-screen').then((module) => module.StoresScreen),
 );
 
 export default function Stores(): ReactElement {

@@ -1,7 +1,7 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
 import { reportLabelCode } from '@oilcan/core/plant/plant';
-import { usePhone } from '../../src/data/store';
+import { usePhone } from '../../src/data/store/store';
 
 /**
  * Where the labels lead by which everybody may report. The phone of somebody who works here opens the machine; on any other the

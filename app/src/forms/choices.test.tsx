@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { asId, type PersonId } from '@oilcan/core/kernel';
 import { ann, aPerson, put, site, smallWorks } from '@oilcan/core/testing';
-import { usePeopleOf } from '../data/use-people-of';
+import { usePeopleOf } from '../data/queries/use-people-of';
 import { canPress, press, type, words } from '../testing/hands';
 import { TestWorks } from '../testing/works';
 import { DayChoice } from './day-choice';

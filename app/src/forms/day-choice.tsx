@@ -2,11 +2,11 @@ import { mdiCalendar } from '@mdi/js';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { addDays, beginOfDay, isLocalDay, localDate, type LocalDay, type Zone } from '@oilcan/core/kernel';
-import { now } from '../data/store';
-import { Choice, Choices } from '../ui/choice';
-import { Button } from '../ui/press';
-import { piece } from '../ui/piece';
-import { Words } from '../ui/words';
+import { now } from '../data/store/store';
+import { Choice, Choices } from '../ui/fields/choice';
+import { Button } from '../ui/press/press';
+import { piece } from '../ui/loading/piece';
+import { Words } from '../ui/theme/words';
 import { sayLocalDay } from '../words/dates';
 
 const WhenPicker = piece(() => import('./when-picker').then((module) => module.WhenPicker));

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
 import { eitherDuration, formatDuration, typedDuration } from '@oilcan/core/kernel';
-import type { FieldProps } from '../ui/field';
+import type { FieldProps } from '../ui/fields/field';
 import { FormField } from './form-field';
 import { Offers } from './offers';
 import { durationQuestion } from './typed-words';

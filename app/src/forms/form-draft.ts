@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { toMillis } from '@oilcan/core/kernel';
-import { useDraft } from '../data/drafts';
-import { now } from '../data/store';
+import { useDraft } from '../data/store/drafts';
+import { now } from '../data/store/store';
 
 /** What was left half-typed longer ago is not found again: nobody knows any more what it was about. */
 const LONGEST_MILLISECONDS = 24 * 3_600_000;

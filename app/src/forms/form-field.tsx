@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { Field, type FieldProps } from '../ui/field';
+import { Field, type FieldProps } from '../ui/fields/field';
 
 interface Props<Values extends FieldValues> extends Omit<FieldProps, 'value' | 'onChange' | 'error' | 'inputRef'> {
   readonly control: Control<Values>;

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
-import { usePalette } from '../ui/use-palette';
-import { Words } from '../ui/words';
+import { usePalette } from '../ui/theme/use-palette';
+import { Words } from '../ui/theme/words';
 
 /** Why a form was refused, where that is about none of its fields. */
 export function FormRefusal({ sentence }: { readonly sentence: string | null }): ReactElement | null {

@@ -3,9 +3,9 @@ import { useController, type Control, type FieldPath, type FieldValues } from 'r
 import { View } from 'react-native';
 import { mdiClockOutline } from '@mdi/js';
 import { readMoment, type Instant, type ReadMoment, type Zone } from '@oilcan/core/kernel';
-import { Field, type FieldProps } from '../ui/field';
-import { piece } from '../ui/piece';
-import { Words } from '../ui/words';
+import { Field, type FieldProps } from '../ui/fields/field';
+import { piece } from '../ui/loading/piece';
+import { Words } from '../ui/theme/words';
 import { sayMoment } from '../words/dates';
 import { Offers } from './offers';
 import { notYetQuestion } from './typed-words';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Control, FieldPath, FieldValues } from 'react-hook-form';
-import type { FieldProps } from '../ui/field';
+import type { FieldProps } from '../ui/fields/field';
 import { FormField } from './form-field';
 
 interface Props<Values extends FieldValues> extends Pick<FieldProps, 'label' | 'autoFocus' | 'onEnter'> {

@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from '../ui/press';
-import { GAP } from '../ui/theme';
-import { Words } from '../ui/words';
+import { Button } from '../ui/press/press';
+import { GAP } from '../ui/theme/theme';
+import { Words } from '../ui/theme/words';
 
 export interface Offer {
   readonly word: string;

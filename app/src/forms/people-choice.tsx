@@ -3,11 +3,11 @@ import { View } from 'react-native';
 import type { PersonId } from '@oilcan/core/kernel';
 import { wantedWords, wordsOf } from '@oilcan/core/overview/find';
 import type { Person } from '@oilcan/core/plant/people';
-import type { PeopleToChoose } from '../data/use-people-of';
-import { Choice, Choices } from '../ui/choice';
-import { Button } from '../ui/press';
-import { FindInput } from '../ui/find-input';
-import { Words } from '../ui/words';
+import type { PeopleToChoose } from '../data/queries/use-people-of';
+import { Choice, Choices } from '../ui/fields/choice';
+import { Button } from '../ui/press/press';
+import { FindInput } from '../ui/fields/find-input';
+import { Words } from '../ui/theme/words';
 
 /** So many of the others are shown; who is not among them is found by name. */
 const MOST_OTHERS = 8;

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
-import { Choice, Choices } from '../ui/choice';
+import { Choice, Choices } from '../ui/fields/choice';
 import { FormField } from './form-field';
 
 interface Props {

@@ -1,11 +1,11 @@
 import type { ReactElement } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
-import { Choice, Choices } from '../ui/choice';
-import { Button } from '../ui/press';
-import { SignaturePad } from '../ui/signature-pad';
-import { usePalette } from '../ui/use-palette';
-import { Words } from '../ui/words';
+import { Choice, Choices } from '../ui/fields/choice';
+import { Button } from '../ui/press/press';
+import { SignaturePad } from '../ui/drawn/signature-pad';
+import { usePalette } from '../ui/theme/use-palette';
+import { Words } from '../ui/theme/words';
 
 interface Signed {
   /** What was drawn; empty for nothing. */

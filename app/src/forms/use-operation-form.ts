@@ -11,10 +11,10 @@ import type { OperationId } from '@oilcan/core/kernel';
 import { readArgs, type Refusal } from '@oilcan/core/operations';
 import { sentenceFor } from '@oilcan/core/registry';
 import { operationNamed, type ArgsOf, type OperationName } from '@oilcan/core/registry/operations';
-import { performMaking } from '../data/store';
+import { performMaking } from '../data/store/store';
 import { useFormDraft } from './form-draft';
-import { useNotice } from '../ui/use-notice';
-import { useOnce } from '../ui/use-once';
+import { useNotice } from '../ui/state/use-notice';
+import { useOnce } from '../ui/state/use-once';
 
 interface Options<N extends OperationName, Values extends FieldValues> {
   readonly operation: N;

@@ -2,8 +2,8 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Calendar, en, registerTranslation, TimePicker } from 'react-native-paper-dates';
 import { inZone, type Instant, type Zone } from '@oilcan/core/kernel';
-import { BottomSheet } from '../ui/bottom-sheet';
-import { Button } from '../ui/press';
+import { BottomSheet } from '../ui/layout/bottom-sheet';
+import { Button } from '../ui/press/press';
 
 registerTranslation('en', en);
 

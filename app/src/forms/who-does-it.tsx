@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import type { CrewId, PersonId, SiteId } from '@oilcan/core/kernel';
-import { useTable } from '../data/store';
-import { usePeopleOf } from '../data/use-people-of';
-import { Choice } from '../ui/choice';
-import { toggled } from '../ui/toggled';
+import { useTable } from '../data/store/store';
+import { usePeopleOf } from '../data/queries/use-people-of';
+import { Choice } from '../ui/fields/choice';
+import { toggled } from '../ui/state/toggled';
 import { PeopleChoice } from './people-choice';
 
 /** Who has work: people, a crew, or both. Every form that gives work has this one. */

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { forgetPress } from '../ui/double-press';
+import { forgetPress } from '../ui/press/double-press';
 
 /** Presses what has this name, and waits for what comes of it. */
 export async function press(name: string | RegExp, role = 'button'): Promise<void> {

@@ -18,18 +18,18 @@ import { statusFor } from '@oilcan/core/registry';
 import type { PushAnswer } from '@oilcan/core/sync';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import { ann, noon, workId } from '@oilcan/core/testing';
-import { undoAccepting } from '../data/accepting';
-import { dropRejected, openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store';
-import { machineMillis } from '../data/machine-clock';
-import { Unreachable } from '../data/server-link';
+import { undoAccepting } from '../data/store/accepting';
+import { dropRejected, openPhone, signIn, signOut, synchronize, usePhone, useRow } from '../data/store/store';
+import { machineMillis } from '../data/browser/machine-clock';
+import { Unreachable } from '../data/server/server-link';
 import { TestServer } from '../data/testing/test-server';
-import { forgetChoices } from '../ui/kept-choice';
-import { topBarMarks } from '../features/frame/top-bar-marks';
-import { MarksContext } from '../features/page/marks';
-import { useNotice } from '../ui/use-notice';
+import { forgetChoices } from '../ui/state/kept-choice';
+import { topBarMarks } from '../features/frame/frame/top-bar-marks';
+import { MarksContext } from '../features/frame/page/marks';
+import { useNotice } from '../ui/state/use-notice';
 import { settled } from './hands';
 import { completeBrowser, timersButClocks } from './pretend-browser';
-import { ThemeProvider } from '../ui/theme';
+import { ThemeProvider } from '../ui/theme/theme';
 
 // A missing piece is named; the whole page with it says less.
 configure({ getElementError: (message) => new Error(message ?? 'Something is not on the screen.') });

@@ -4,12 +4,12 @@ import { smallWorks } from '@oilcan/core/testing';
 import { canPress, press, words } from '../testing/hands';
 import { TestWorks } from '../testing/works';
 import { View } from 'react-native';
-import { BottomSheet } from './bottom-sheet';
-import { FailedScreen } from './failed-screen';
-import { NoticeSnackbar } from './notice-snackbar';
-import { piece } from './piece';
-import { Button } from './press';
-import { Words } from './words';
+import { BottomSheet } from './layout/bottom-sheet';
+import { FailedScreen } from './loading/failed-screen';
+import { NoticeSnackbar } from './layout/notice-snackbar';
+import { piece } from './loading/piece';
+import { Button } from './press/press';
+import { Words } from './theme/words';
 
 let works: TestWorks;
 beforeEach(async () => {

@@ -17,7 +17,7 @@ export interface Returned {
 
 /**
  * Signing in, as it stands in the page before any script has come and works without one: a form that the application takes over
- * when it is there (`app/src/features/sign-in/first-form.ts`).
+ * when it is there (`app/src/features/frame/sign-in/first-form.ts`).
  */
 export function signInForm(demo: DemoPeople | null, { refused, seconds, name = '' }: Returned): Markup {
   return markup`<main>

@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
 const AssetScreen = piece(() =>
-  import('../../../src/features/plant/asset-screen').then((module) => module.AssetScreen),
+  import('../../../src/features/plant/plant/asset-screen').then((module) => module.AssetScreen),
 );
 
 export default function Machine(): ReactElement {

@@ -1,9 +1,9 @@
 import { Slot } from 'expo-router';
 import type { ReactElement } from 'react';
-import { Beside } from '../../../src/features/page/beside';
-import { useOpenParams } from '../../../src/features/page/use-open-params';
-import { PlantPiece } from '../../../src/features/plant/plant-piece';
-import { useIsWide } from '../../../src/ui/theme';
+import { Beside } from '../../../src/features/frame/page/beside';
+import { useOpenParams } from '../../../src/features/frame/page/use-open-params';
+import { PlantPiece } from '../../../src/features/plant/plant/plant-piece';
+import { useIsWide } from '../../../src/ui/theme/theme';
 
 /** On a wide screen the tree stays beside the machine that is looked at. */
 export default function PlantLayout(): ReactElement {

@@ -1,11 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
-import { PlantPiece } from '../../../src/features/plant/plant-piece';
-import { useIsWide } from '../../../src/ui/theme';
+import { piece } from '../../../src/ui/loading/piece';
+import { PlantPiece } from '../../../src/features/plant/plant/plant-piece';
+import { useIsWide } from '../../../src/ui/theme/theme';
 
 const PlantOverview = piece(() =>
-  import('../../../src/features/plant/plant-overview').then((module) => module.PlantOverview),
+  import('../../../src/features/plant/plant/plant-overview').then((module) => module.PlantOverview),
 );
 
 export default function Plant(): ReactElement {

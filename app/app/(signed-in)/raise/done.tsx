@@ -1,9 +1,9 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
 const GapsScreen = piece(() =>
-  import('../../../src/features/already-done/gaps-screen').then((module) => module.GapsScreen),
+  import('../../../src/features/raising/already-done/gaps-screen').then((module) => module.GapsScreen),
 );
 
 /** What is still to be said of work that was written down as done. */

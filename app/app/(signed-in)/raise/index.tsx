@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
-const RaisePage = piece(() => import('../../../src/features/raise-page/raise-page').then((module) => module.RaisePage));
+const RaisePage = piece(() =>
+  import('../../../src/features/frame/raise-page/raise-page').then((module) => module.RaisePage),
+);
 
 export default function Raise(): ReactElement {
   const { asset, place, way, from, words } =

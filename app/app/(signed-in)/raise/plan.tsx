@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
-const PlanScreen = piece(() => import('../../../src/features/raising/plan-screen').then((module) => module.PlanScreen));
+const PlanScreen = piece(() =>
+  import('../../../src/features/raising/raise/plan-screen').then((module) => module.PlanScreen),
+);
 
 /** Reports that are taken up. */
 export default function Plan(): ReactElement {

@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
 const ReportScreen = piece(() =>
-  import('../../../src/features/reported/report-screen').then((module) => module.ReportScreen),
+  import('../../../src/features/raising/reports/report-screen').then((module) => module.ReportScreen),
 );
 
 export default function OneReport(): ReactElement {

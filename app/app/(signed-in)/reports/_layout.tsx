@@ -1,11 +1,11 @@
 import { Slot } from 'expo-router';
 import type { ReactElement } from 'react';
-import { Beside } from '../../../src/features/page/beside';
-import { useIsWide } from '../../../src/ui/theme';
-import { piece } from '../../../src/ui/piece';
+import { Beside } from '../../../src/features/frame/page/beside';
+import { useIsWide } from '../../../src/ui/theme/theme';
+import { piece } from '../../../src/ui/loading/piece';
 
 const ReportsScreen = piece(() =>
-  import('../../../src/features/reported/reports-screen').then((module) => module.ReportsScreen),
+  import('../../../src/features/raising/reports/reports-screen').then((module) => module.ReportsScreen),
 );
 
 /** On a wide screen the list stays always beside the report that is looked at. */

@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
-const ScanScreen = piece(() => import('../../../src/features/scan/scan-screen').then((module) => module.ScanScreen));
+const ScanScreen = piece(() =>
+  import('../../../src/features/plant/scan/scan-screen').then((module) => module.ScanScreen),
+);
 
 export default function Scan(): ReactElement {
   const { code, to } = useLocalSearchParams<{ code?: string; to?: string }>();

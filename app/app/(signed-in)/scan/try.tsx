@@ -1,5 +1,5 @@
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
 export default piece(() =>
-  import('../../../src/features/scan/try-codes-screen').then((module) => module.TryCodesScreen),
+  import('../../../src/features/plant/scan/try-codes-screen').then((module) => module.TryCodesScreen),
 );

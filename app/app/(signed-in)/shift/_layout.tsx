@@ -1,18 +1,20 @@
 import { Slot, usePathname } from 'expo-router';
 import { useEffect, type ReactElement } from 'react';
-import { Beside } from '../../../src/features/page/beside';
-import { useOpenParams } from '../../../src/features/page/use-open-params';
-import { BesidePinned } from '../../../src/features/sheet/beside-pinned';
-import { SheetPiece } from '../../../src/features/sheet/sheet-piece';
-import { ShiftScreen } from '../../../src/features/shift/shift-screen';
-import { useIsWide } from '../../../src/ui/theme';
-import { piece } from '../../../src/ui/piece';
+import { Beside } from '../../../src/features/frame/page/beside';
+import { useOpenParams } from '../../../src/features/frame/page/use-open-params';
+import { BesidePinned } from '../../../src/features/orders/sheet/beside-pinned';
+import { SheetPiece } from '../../../src/features/orders/sheet/sheet-piece';
+import { ShiftScreen } from '../../../src/features/finishing/shift/shift-screen';
+import { useIsWide } from '../../../src/ui/theme/theme';
+import { piece } from '../../../src/ui/loading/piece';
 
 /** After the list has shown. */
 const SOON_MILLISECONDS = 1_000;
 
 /** Only wide screens have keys worth listening to. */
-const ShiftKeys = piece(() => import('../../../src/features/shift/shift-keys').then((module) => module.ShiftKeys));
+const ShiftKeys = piece(() =>
+  import('../../../src/features/finishing/shift/shift-keys').then((module) => module.ShiftKeys),
+);
 
 /** On a wide screen the list stays beside whatever is open. */
 export default function ShiftLayout(): ReactElement {

@@ -1,3 +1,3 @@
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
-export default piece(() => import('../../../src/features/day/day-screen').then((module) => module.DayScreen));
+export default piece(() => import('../../../src/features/recording/day/day-screen').then((module) => module.DayScreen));

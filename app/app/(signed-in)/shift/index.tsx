@@ -1,10 +1,10 @@
 import { Redirect } from 'expo-router';
 import type { ReactElement } from 'react';
-import { EmptySheet } from '../../../src/features/sheet/empty-sheet';
-import { ShiftScreen } from '../../../src/features/shift/shift-screen';
-import { allWork } from '../../../src/features/shift/use-narrowing';
-import { useShift } from '../../../src/features/shift/use-shift';
-import { useIsWide } from '../../../src/ui/theme';
+import { EmptySheet } from '../../../src/features/orders/sheet/empty-sheet';
+import { ShiftScreen } from '../../../src/features/finishing/shift/shift-screen';
+import { allWork } from '../../../src/features/finishing/shift/use-narrowing';
+import { useShift } from '../../../src/features/finishing/shift/use-shift';
+import { useIsWide } from '../../../src/ui/theme/theme';
 
 export default function Shift(): ReactElement {
   return useIsWide() ? <First /> : <ShiftScreen chosen={undefined} />;

@@ -1,5 +1,5 @@
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
 export default piece(() =>
-  import('../../../src/features/kit-list/kit-list-screen').then((module) => module.KitListScreen),
+  import('../../../src/features/stores/kit-list/kit-list-screen').then((module) => module.KitListScreen),
 );

@@ -1,1 +1,1 @@
-export { NextJob as default } from '../../../src/features/shift/next-job';
+export { NextJob as default } from '../../../src/features/finishing/shift/next-job';

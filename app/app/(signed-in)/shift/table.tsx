@@ -1,3 +1,5 @@
-import { piece } from '../../../src/ui/piece';
+import { piece } from '../../../src/ui/loading/piece';
 
-export default piece(() => import('../../../src/features/shift/work-table').then((module) => module.WorkTable));
+export default piece(() =>
+  import('../../../src/features/finishing/shift/work-table').then((module) => module.WorkTable),
+);

@@ -2,10 +2,10 @@ import { FILE_BYTES_LIMIT, fileTypeNamed, isForeignPicture, pictureTypeOf } from
 import type { AssetId, WorkOrderId } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
-import { shrinkPicture } from '../pictures/shrink-picture';
+import { shrinkPicture } from '../browser/shrink-picture';
 import { headOf, megabytes, whyUnreadable } from '../pictures/why-unreadable';
-import { nameOf } from '../name-of';
-import { keepFile, keepPicture, perform } from '../store';
+import { nameOf } from '../browser/name-of';
+import { keepFile, keepPicture, perform } from '../store/store';
 
 /** The job that a file is for, and the machine of it that it is about. */
 export interface Job {

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import type { FileId } from '@oilcan/core/kernel';
 import type { SoundType } from '@oilcan/core/plant/files';
 import { sentenceFor } from '@oilcan/core/registry';
-import { keepFile } from '../store';
-import { nameOf } from '../name-of';
+import { keepFile } from '../store/store';
+import { nameOf } from '../browser/name-of';
 import { useVoice } from './use-voice';
 
 /** What was said, kept on this phone under the name that its content has. */

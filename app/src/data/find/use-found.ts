@@ -16,9 +16,9 @@ import type { Report } from '@oilcan/core/raising/reports';
 import { SETTINGS_ID } from '@oilcan/core/orders/settings';
 import type { Part } from '@oilcan/core/stores/stock';
 import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
-import { httpLink } from '../http-link';
-import { Unreachable } from '../server-link';
-import { peekAll, peekRow, usePhone, useTable } from '../store';
+import { httpLink } from '../server/http-link';
+import { Unreachable } from '../server/server-link';
+import { peekAll, peekRow, usePhone, useTable } from '../store/store';
 import { KeptFinder } from './kept-finder';
 
 const names: NamesToFind = {

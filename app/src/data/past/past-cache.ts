@@ -1,7 +1,7 @@
 import type { PastOf } from '@oilcan/core/past/past';
 import { PAST_CONTENT } from '@oilcan/core/registry';
 import { forgetLastRead } from './last-read';
-import { machineMillis } from '../machine-clock';
+import { machineMillis } from '../browser/machine-clock';
 
 /** Pasts that hold something else are not read. */
 const NAME = `oilcan-past ${PAST_CONTENT}`;

@@ -1,8 +1,8 @@
 import { sentenceFor } from '@oilcan/core/registry';
-import { keepPicture } from '../store';
+import { keepPicture } from '../store/store';
 import { choosePicture } from './choose-picture';
 import { headOf, whyUnreadable } from './why-unreadable';
-import { shrinkPicture, type ShrunkPicture } from './shrink-picture';
+import { shrinkPicture, type ShrunkPicture } from '../browser/shrink-picture';
 
 /** A picture that is kept on this phone, why there is none, or that the person thought better of it. */
 export type TakenPicture =

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { DocumentType } from '@oilcan/core/plant/documents';
 import type { FileType } from '@oilcan/core/plant/files';
 import type { FileId } from '@oilcan/core/kernel';
-import { readFile } from '../store';
+import { readFile } from '../store/store';
 
 /** Where a picture stands: an address to show it from, still being looked for, or not to be had without signal. */
 export type PictureState = string | 'looking' | 'not-here';

@@ -1,5 +1,5 @@
 import type { Asset } from '@oilcan/core/plant/plant';
-import { peekAll } from '../store';
+import { peekAll } from '../store/store';
 import { findByCode, type Found } from './find-by-code';
 
 /** What on this phone has a code; null for nothing. */

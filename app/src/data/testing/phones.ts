@@ -1,10 +1,10 @@
-import * as laterTables from '../later-tables';
+import * as laterTables from '../phone/later-tables';
 import { instantFromMillis } from '@oilcan/core/kernel';
 import type { Person } from '@oilcan/core/plant/people';
 import { ann, aStep, bob, newOperationId, smallWorks } from '@oilcan/core/testing';
-import { MemoryDatabase } from '../memory-database';
-import { noOtherWindows, type OtherWindows } from '../other-windows';
-import { Phone } from '../phone';
+import { MemoryDatabase } from '../database/memory-database';
+import { noOtherWindows, type OtherWindows } from '../database/other-windows';
+import { Phone } from '../phone/phone';
 import { nextOn } from '@oilcan/core/finishing/plans';
 import * as allOperations from '@oilcan/core/registry/operations';
 import { TestServer } from './test-server';

@@ -15,7 +15,7 @@ import {
   SqlRecords,
   sqlName,
 } from '@oilcan/server/testing';
-import { Unreachable, type FileAnswer, type ServerLink, type PullQuestion } from '../server-link';
+import { Unreachable, type FileAnswer, type ServerLink, type PullQuestion } from '../server/server-link';
 
 type Database = Awaited<ReturnType<typeof freshDatabase>>;
 

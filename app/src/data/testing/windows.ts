@@ -1,4 +1,4 @@
-import type { OtherWindows, Told } from '../other-windows';
+import type { OtherWindows, Told } from '../database/other-windows';
 
 /** Windows of one browser in a test; `isDeaf` while what they tell one another is lost. */
 export class Windows {

@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../../src/ui/piece';
+import { piece } from '../../../../src/ui/loading/piece';
 
 const DocumentScreen = piece(() =>
-  import('../../../../src/features/documents/document-screen').then((module) => module.DocumentScreen),
+  import('../../../../src/features/plant/documents/document-screen').then((module) => module.DocumentScreen),
 );
 
 export default function Document(): ReactElement {

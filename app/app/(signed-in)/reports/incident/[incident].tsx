@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../../src/ui/piece';
+import { piece } from '../../../../src/ui/loading/piece';
 
 const IncidentScreen = piece(() =>
-  import('../../../../src/features/incident-reports/incident-screen').then((module) => module.IncidentScreen),
+  import('../../../../src/features/raising/incidents/incident-screen').then((module) => module.IncidentScreen),
 );
 
 export default function OneIncident(): ReactElement {

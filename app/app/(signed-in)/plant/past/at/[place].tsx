@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../../../src/ui/piece';
+import { piece } from '../../../../../src/ui/loading/piece';
 
 const PlacePastScreen = piece(() =>
-  import('../../../../../src/features/past/past').then((module) => module.PlacePastScreen),
+  import('../../../../../src/features/past/past/past').then((module) => module.PlacePastScreen),
 );
 
 export default function PastOfPlace(): ReactElement {

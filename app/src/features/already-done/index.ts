@@ -1,4 +1,0 @@
-import { piece } from '../../ui/piece';
-
-/** What other features may use of this one. */
-export const DoneScreen = piece(() => import('./done-screen').then((module) => module.DoneScreen));

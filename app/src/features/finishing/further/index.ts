@@ -1,0 +1,10 @@
+import { piece } from '../../../ui/loading/piece';
+
+/** What other features may use of this one. */
+export { ChainLines } from './chain-lines';
+export { furtherArgs } from './further-args';
+export { LeftToDo } from './left-to-do';
+export { useLeft } from './use-left';
+
+/** Loaded with the sheet, so that it opens without signal too. */
+export const FurtherSheet = piece(() => import('./further-sheet').then((module) => module.FurtherSheet));

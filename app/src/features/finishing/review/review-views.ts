@@ -1,0 +1,5 @@
+import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
+
+const operations: OperationViewsNamed<'review.set-limits'> = { 'review.set-limits': byItsLabel };
+
+export const reviewViews = { operations };

@@ -1,4 +1,0 @@
-import { piece } from '../../ui/piece';
-
-/** What other features may use of this one. */
-export const ForgottenClock = piece(() => import('./forgotten-clock').then((module) => module.ForgottenClock));

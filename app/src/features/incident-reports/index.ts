@@ -1,5 +1,0 @@
-import { piece } from '../../ui/piece';
-
-/** What other features may use of this one. */
-export { IncidentRows } from './incident-rows';
-export const IncidentForm = piece(() => import('./incident-form').then((module) => module.IncidentForm));

@@ -1,0 +1,26 @@
+import { isolationWords } from '../../../words/work-words';
+import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
+import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
+
+const entries: EntryViewsNamed<'isolation'> = {
+  isolation: {
+    ...inWords,
+    group: 'safety',
+    say: ({ content, by, workOrderId }, names) => {
+      const of =
+        content.ofPersonId === null || content.ofPersonId === by
+          ? ''
+          : `, of ${names.person(content.ofPersonId)?.name ?? ''}`;
+      return {
+        headline: `${isolationWords[content.act]}${of}`,
+        detail: [names.isolationPoint(workOrderId, content.pointId), content.reason]
+          .filter((each) => each !== '')
+          .join(' · '),
+      };
+    },
+  },
+};
+
+const operations: OperationViewsNamed<'isolation.record'> = { 'isolation.record': byItsLabel };
+
+export const isolationViews = { entries, operations };

@@ -1,0 +1,14 @@
+import type { ReactElement } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Words } from '../../../ui/theme/words';
+
+/** Beside an empty list on a wide screen. */
+export function EmptySheet(): ReactElement {
+  return (
+    <View role="main" style={sheet.middle}>
+      <Words soft>A job that you choose from the list opens here.</Words>
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({ middle: { flex: 1, alignItems: 'center', justifyContent: 'center', padding: 24 } });

@@ -1,0 +1,8 @@
+import { piece } from '../../../ui/loading/piece';
+
+/** The sheet of a work order: loaded behind the list with all that opens from it, so that the first job opens at once. */
+export const SheetPiece = piece(async () => {
+  const { WorkSheet, loadItems } = await import('./work-sheet');
+  await loadItems();
+  return WorkSheet;
+});

@@ -1,0 +1,5 @@
+import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
+
+const operations: OperationViewsNamed<'person.leave'> = { 'person.leave': byItsLabel };
+
+export const peopleViews = { operations };

@@ -1,4 +1,0 @@
-import { piece } from '../../ui/piece';
-
-/** The tree: two routes place it, and neither is the first screen. */
-export const PlantPiece = piece(() => import('./plant-screen').then((module) => module.PlantScreen));

@@ -1,4 +1,0 @@
-import { piece } from '../../ui/piece';
-
-/** What other features may use of this one. */
-export const RulesSheet = piece(() => import('./rules-sheet').then((module) => module.RulesSheet));

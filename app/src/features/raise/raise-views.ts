@@ -1,7 +1,0 @@
-import type { OperationViewsNamed } from '../views/operation-view';
-
-const operations: OperationViewsNamed<'work.raise'> = {
-  'work.raise': { say: ({ title }) => `New work: ${title}`, fields: { title: 'What is to be done', reason: 'Why' } },
-};
-
-export const raiseViews = { operations };

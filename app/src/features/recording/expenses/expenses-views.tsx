@@ -1,0 +1,54 @@
+import { formatMoney, parseMoney, typedMoney } from '@oilcan/core/kernel';
+import { piece } from '../../../ui/loading/piece';
+import type { DockItem } from '../../frame/views/dock-item';
+import type { EntryViewsNamed } from '../../frame/views/entry-view';
+import type { OperationViewsNamed } from '../../frame/views/operation-view';
+import { chargedTo } from './words';
+import { ReceiptPicture } from './receipt-picture';
+import { mdiReceiptTextOutline } from '@mdi/js';
+import { MONEY_HINT } from '../../../forms/typed-words';
+
+const entries: EntryViewsNamed<'expense'> = {
+  expense: {
+    group: 'costs',
+    say: ({ content }, _names, language) => ({
+      headline: content.words,
+      detail: `Expense ${formatMoney(content.amount, language)}${chargedTo(content.costCentre)}`,
+    }),
+    Picture: ReceiptPicture,
+    AmendSheet: null,
+    Actions: null,
+    amend: {
+      label: 'Amount instead',
+      lines: 1,
+      typed: ({ amount }) => typedMoney(amount),
+      hint: MONEY_HINT,
+      operation: 'expense.amend',
+      ask: (on, { amount }, typed) => {
+        const instead = parseMoney(typed, amount.currency);
+        if (instead === undefined) return null;
+        return { args: { ...on, minor: instead.minor }, said: `Now ${typedMoney(instead)}.` };
+      },
+    },
+    past: { many: 'Expenses', line: ({ amount, words }) => `${words}: ${formatMoney(amount, 'en')}` },
+  },
+};
+
+const operations: OperationViewsNamed<'expense.add' | 'expense.amend'> = {
+  'expense.add': { say: ({ words }) => `Expense: ${words}`, fields: { words: 'What for' } },
+  'expense.amend': { say: null, fields: {} },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'expense',
+    word: 'Expense',
+    icon: mdiReceiptTextOutline,
+    key: 'e',
+    place: 'costs',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./expense-sheet').then((module) => module.ExpenseSheet)),
+  },
+];
+
+export const expensesViews = { entries, operations, dock };

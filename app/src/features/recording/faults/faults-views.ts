@@ -1,0 +1,47 @@
+import { mdiAlertRhombusOutline } from '@mdi/js';
+import { causes, nameOfActivity, nameOfCode } from '@oilcan/core/recording/faults';
+import { piece } from '../../../ui/loading/piece';
+import type { DockItem } from '../../frame/views/dock-item';
+import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
+import type { OperationViewsNamed } from '../../frame/views/operation-view';
+import { faultLine, faultWords, plainFault } from './words';
+
+const entries: EntryViewsNamed<'fault'> = {
+  fault: {
+    ...inWords,
+    AmendSheet: piece(() => import('./amend-fault').then((module) => module.AmendFault)),
+    group: 'faults',
+    say: ({ content }) => ({
+      headline: plainFault(content),
+      detail: [
+        content.mode,
+        nameOfActivity(content.activity),
+        content.cause === '' ? 'cause not said' : nameOfCode(causes, content.cause).toLowerCase(),
+        content.text,
+      ]
+        .filter((each) => each !== '')
+        .join(' · '),
+    }),
+    past: { many: 'Faults', line: faultLine },
+  },
+};
+
+const operations: OperationViewsNamed<'fault.add' | 'fault.amend' | 'faults.set-catalogue'> = {
+  'fault.add': { say: faultWords, fields: { component: 'Which part of the machine', text: 'More about it' } },
+  'fault.amend': { say: faultWords, fields: { component: 'Which part of the machine', text: 'More about it' } },
+  'faults.set-catalogue': { say: ({ rows }) => `A catalogue of faults with ${rows.length} lines`, fields: {} },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'fault',
+    word: 'Fault',
+    icon: mdiAlertRhombusOutline,
+    key: 'f',
+    place: 'dock',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./fault-sheet').then((module) => module.FaultSheet)),
+  },
+];
+
+export const faultsViews = { entries, operations, dock };

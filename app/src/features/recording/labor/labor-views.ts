@@ -1,0 +1,81 @@
+import { addMinutes, formatDuration, formatMoney } from '@oilcan/core/kernel';
+import { piece } from '../../../ui/loading/piece';
+import { otherTimeWords, timeTypeWords } from '../../../words/work-words';
+import type { DockItem } from '../../frame/views/dock-item';
+import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
+import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
+import { mdiClockPlusOutline } from '@mdi/js';
+
+const entries: EntryViewsNamed<'labor'> = {
+  labor: {
+    ...inWords,
+    group: 'time',
+    say: ({ content, by, at, siteId }, names, language) => {
+      // The record names who wrote an entry; whose time it is matters only when it is somebody else's.
+      const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
+      return {
+        headline: `${formatDuration(content.minutes)} of work`,
+        detail: [
+          `${timeTypeWords[content.timeType]}${whose}`,
+          names.stretch(siteId, at, content.startedAt, addMinutes(content.startedAt, content.minutes)),
+          content.cost === null ? '' : formatMoney(content.cost, language),
+          content.stoppedBecause === undefined ? '' : `clock stopped: ${content.stoppedBecause}`,
+        ]
+          .filter((each) => each !== '')
+          .join(' · '),
+      };
+    },
+    AmendSheet: piece(() => import('./amend-time').then((module) => module.AmendTime)),
+  },
+};
+
+const operations: OperationViewsNamed<
+  | 'clock.start'
+  | 'clock.stop'
+  | 'clock.pause'
+  | 'clock.start-for'
+  | 'clock.stop-for'
+  | 'labor.add'
+  | 'labor.amend'
+  | 'clock-place.agree'
+  | 'clock-place.note'
+  | 'time.add'
+  | 'time.amend'
+  | 'time.remove'
+> = {
+  'clock.start': { ...byItsLabel, say: () => 'Clock started' },
+  'clock.stop': { ...byItsLabel, say: () => 'Clock stopped' },
+  'clock.pause': { ...byItsLabel, say: () => 'Break' },
+  'clock.start-for': { ...byItsLabel, say: () => 'Clock of a mate started' },
+  'clock.stop-for': { say: () => 'Clock of a mate stopped', fields: { reason: 'Why you stop it' } },
+  'labor.add': { say: ({ minutes }) => `${formatDuration(minutes)} of work`, fields: { minutes: 'How long' } },
+  'labor.amend': {
+    say: ({ minutes }) => `Amended to ${formatDuration(minutes)} of work`,
+    fields: { minutes: 'How long' },
+  },
+  'clock-place.agree': { ...byItsLabel, say: null },
+  'clock-place.note': { ...byItsLabel, say: () => 'Where my clock started' },
+  'time.add': {
+    say: ({ minutes, reason }) => `${formatDuration(minutes)}: ${otherTimeWords[reason].toLowerCase()}`,
+    fields: { minutes: 'How long', words: 'What about' },
+  },
+  'time.amend': {
+    say: ({ minutes }) => `Amended to ${formatDuration(minutes)} on no job`,
+    fields: { minutes: 'How long' },
+  },
+  'time.remove': { ...byItsLabel, say: () => 'Time not on a job taken back' },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'time',
+    word: 'Time',
+    icon: mdiClockPlusOutline,
+    key: 't',
+    place: 'costs',
+    countsAsWorking: true,
+    Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
+  },
+];
+
+export const laborViews = { entries, operations, dock };

@@ -1,0 +1,41 @@
+import { piece } from '../../../ui/loading/piece';
+import type { DockItem } from '../../frame/views/dock-item';
+import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
+import type { OperationViewsNamed } from '../../frame/views/operation-view';
+import { mdiNoteTextOutline } from '@mdi/js';
+
+const entries: EntryViewsNamed<'note'> = {
+  note: {
+    ...inWords,
+    group: 'notes',
+    say: ({ content }) => ({ headline: content.text, detail: 'Note' }),
+    amend: {
+      label: 'Text instead',
+      lines: 4,
+      typed: ({ text }) => text,
+      hint: '',
+      operation: 'note.amend',
+      ask: (on, _content, text) => ({ args: { ...on, text }, said: 'Note amended.' }),
+    },
+    past: { many: 'Notes', line: (text) => `“${text}”` },
+  },
+};
+
+const operations: OperationViewsNamed<'note.add' | 'note.amend'> = {
+  'note.add': { say: ({ text }) => text, fields: { text: 'Note' } },
+  'note.amend': { say: null, fields: { text: 'Note' } },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'note',
+    word: 'Note',
+    icon: mdiNoteTextOutline,
+    key: 'n',
+    place: 'dock',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./note-sheet').then((module) => module.NoteSheet)),
+  },
+];
+
+export const notesViews = { entries, operations, dock };

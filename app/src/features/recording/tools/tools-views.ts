@@ -1,0 +1,54 @@
+import { mdiCrane } from '@mdi/js';
+import { formatDuration, formatMoney, parseDuration, typedDuration } from '@oilcan/core/kernel';
+import { piece } from '../../../ui/loading/piece';
+import { ReceiptPicture } from '../expenses';
+import { chargedTo } from '../expenses/words';
+import type { DockItem } from '../../frame/views/dock-item';
+import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
+import type { OperationViewsNamed } from '../../frame/views/operation-view';
+import { durationProblem } from '../../../forms/typed-words';
+
+const entries: EntryViewsNamed<'tool'> = {
+  tool: {
+    ...inWords,
+    group: 'costs',
+    say: ({ content }, _names, language) => ({
+      headline: `${content.words}, ${formatDuration(content.minutes)}`,
+      detail: `Tool at ${formatMoney(content.ratePerHour, language)} an hour · ${formatMoney(content.cost, language)}${chargedTo(content.costCentre)}`,
+    }),
+    Picture: ReceiptPicture,
+    amend: {
+      label: 'How long instead',
+      lines: 1,
+      typed: ({ minutes }) => typedDuration(minutes),
+      hint: durationProblem,
+      operation: 'tool.amend',
+      ask: (on, _content, typed) => {
+        const minutes = parseDuration(typed);
+        return minutes === undefined ? null : { args: { ...on, minutes }, said: `Now ${formatDuration(minutes)}.` };
+      },
+    },
+  },
+};
+
+const operations: OperationViewsNamed<'tool.add' | 'tool.amend'> = {
+  'tool.add': { say: ({ words }) => `Tool: ${words}`, fields: { words: 'Which tool', minutes: 'How long' } },
+  'tool.amend': {
+    say: ({ minutes }) => `A tool for ${formatDuration(minutes)} instead`,
+    fields: { minutes: 'How long' },
+  },
+};
+
+const dock: readonly DockItem[] = [
+  {
+    name: 'tool',
+    word: 'Tool',
+    icon: mdiCrane,
+    key: 'l',
+    place: 'costs',
+    countsAsWorking: false,
+    Sheet: piece(() => import('./tool-sheet').then((module) => module.ToolSheet)),
+  },
+];
+
+export const toolsViews = { entries, operations, dock };

@@ -1,5 +1,0 @@
-import { byItsLabel, type OperationViewsNamed } from '../views/operation-view';
-
-const operations: OperationViewsNamed<'review.set-limits'> = { 'review.set-limits': byItsLabel };
-
-export const reviewViews = { operations };

@@ -1,9 +1,0 @@
-import { piece } from '../../ui/piece';
-
-/** What other features may use of this one. */
-export { OthersWork, useIsOurs } from './others-work';
-export { OpenNearby } from './open-nearby';
-export { ownWork } from './own-work';
-export { whyHere } from './rank-words';
-
-export const GiveSheet = piece(() => import('./give-sheet').then((module) => module.GiveSheet));
