@@ -39,6 +39,7 @@ import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
 import { deedOf } from './deeds';
 import { people, windowsOf, type MessageFate, type SimulatedEvent, type Who } from './history';
+import { passedOver } from './passed-over';
 import { SimulatedServer } from './simulated-server';
 
 const persons: Readonly<Record<Who, Person>> = {
@@ -78,6 +79,8 @@ export class Shift {
   readonly numbers = new Map<string, string>();
   /** What phones refused because they took a number twice. */
   readonly takenTwice: string[] = [];
+  /** What phones were told that they know, and did not have. */
+  readonly passedOver: string[] = [];
   #minutes = 0;
   #operations = 0;
   /** The protocol that an application speaks which is loaded now. */
@@ -145,9 +148,30 @@ export class Shift {
       case 'synchronizes':
         this.#fates = [...event.fates];
         return this.#whilePowered(this.#pocket(event.who), (pocket) => windowOf(pocket, event.window).synchronize());
+      case 'all synchronize':
+        return this.#synchronizeAll();
+      case 'server sets clock':
+        return this.server.setClock(event.minutes);
       case 'does':
         return this.#whilePowered(this.#pocket(event.who), (pocket) => this.#do(pocket, event.what, event.choice));
     }
+  }
+
+  /** Everybody at once: what one sends is committed while another is being answered. */
+  async #synchronizeAll(): Promise<void> {
+    this.#fates = [];
+    const pockets = [...this.pockets.values()];
+    await Promise.all(
+      pockets.map((each) =>
+        this.#whilePowered(each, async (pocket) => {
+          await Promise.all(pocket.windows.map((window) => window.synchronize()));
+        }),
+      ),
+    );
+    for (const { who, windows, person } of pockets)
+      for (const window of windows)
+        for (const id of await passedOver(this.server.database, window, person))
+          this.passedOver.push(`${who} was told that they know all up to ${window.readUpTo}, and has not ${id}.`);
   }
 
   /** The end of all trouble: late copies arrive, batteries are charged, and everybody has signal until nothing moves. */
@@ -164,7 +188,7 @@ export class Shift {
   }
 
   async end(): Promise<void> {
-    await this.server.database.destroy();
+    await this.server.close();
   }
 
   async #do(pocket: Pocket, what: string, choice: number): Promise<void> {

@@ -1,4 +1,4 @@
-import { historyOf, type SimulatedEvent } from './history';
+import { historyOf, type Drawn, type SimulatedEvent } from './history';
 import { brokenPromises } from './promises';
 import { Shift } from './shift';
 import { shrink } from './shrink';
@@ -9,7 +9,7 @@ async function play(history: readonly SimulatedEvent[]): Promise<string[]> {
   try {
     for (const event of history) await shift.play(event);
     await shift.heal();
-    return await brokenPromises(shift);
+    return [...shift.passedOver, ...(await brokenPromises(shift))];
   } catch (error) {
     return [`It fell over: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`];
   } finally {
@@ -25,8 +25,8 @@ export interface Failure {
 }
 
 /** Plays a seed; what fails is made as short as can be found. */
-export async function simulate(seed: number, deeds?: readonly string[]): Promise<Failure | null> {
-  const history = historyOf(seed, deeds);
+export async function simulate(seed: number, drawn?: Drawn): Promise<Failure | null> {
+  const history = historyOf(seed, drawn);
   const broken = await play(history);
   if (broken.length === 0) return null;
   const shortest = await shrink(history, async (shorter) => (await play(shorter)).length > 0);

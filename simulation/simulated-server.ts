@@ -1,4 +1,4 @@
-import { instantFromMillis, OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
+import { addMinutes, instantFromMillis, OilcanError, toMillis, type FileId, type Instant } from '@oilcan/core/kernel';
 import type { Operation } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
@@ -6,45 +6,83 @@ import type { PullAnswer, PushAnswer } from '@oilcan/core/sync';
 import {
   freshDatabase,
   DueWork,
+  isOnPostgres,
   keepSmall,
   mayNameFile,
   noteFile,
-  numbersOf,
+  openPhoneDoor,
+  openSession,
+  type PhoneDoor,
   pull,
-  PushQueue,
-  readWork,
+  SESSION_COOKIE,
   SqlRecords,
 } from '@oilcan/server/testing';
 import type { Knex } from 'knex';
-import { Unreachable, type FileAnswer, type PullQuestion, type ServerLink } from '../app/src/data/server/server-link';
+import { httpLink } from '../app/src/data/server/http-link';
+import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server/server-link';
 import type { MessageFate } from './history';
+import { speakOver } from './speaking';
 
 /** Small pages, so that answers are cut in the middle of what belongs together. */
 const PAGE_ROWS = 7;
 const ALL_ROWS = Number.MAX_SAFE_INTEGER - 1;
 
-/** The server's real side on a real database in memory, behind a network on which everything can go wrong. */
+/** Several share a database where that is PostgreSQL. */
+const SERVERS = isOnPostgres ? 2 : 1;
+
+/**
+ * The server's own routes on a real database, asked by the application's own line, over a network on which everything can go
+ * wrong. Files alone are stood in for.
+ */
 export class SimulatedServer {
   readonly database: Knex;
   /** Every operation that was ever acknowledged as accepted by a commit. */
   readonly accepted = new Set<string>();
   /** The protocol it speaks. */
   protocol = 1;
+  /** The minutes that its clock was ever set ahead, or back; the last holds. */
+  readonly #ahead: number[] = [];
   readonly #now: () => Instant;
-  readonly #pushes: PushQueue;
+  readonly #right: () => Instant;
+  #doors: readonly PhoneDoor[] = [];
+  readonly #sessions = new Map<string, string>();
+  #asked = 0;
   readonly #received = new Map<string, number>();
   readonly #lateCopies: (() => Promise<unknown>)[] = [];
 
   private constructor(database: Knex, now: () => Instant) {
     this.database = database;
-    this.#now = now;
-    this.#pushes = new PushQueue(database, () => toMillis(now()));
+    this.#now = () => addMinutes(now(), this.#ahead.at(-1) ?? 0);
+    this.#right = now;
   }
 
   static async start(rows: readonly Change[], now: () => Instant): Promise<SimulatedServer> {
     const database = await freshDatabase();
     await database.transaction((transaction) => new SqlRecords(transaction).write(rows));
-    return new SimulatedServer(database, now);
+    const server = new SimulatedServer(database, now);
+    const clock = (): number => toMillis(server.#now());
+    server.#doors = await Promise.all(
+      Array.from({ length: SERVERS }, () => openPhoneDoor(database, { clock, pageRows: PAGE_ROWS })),
+    );
+    return server;
+  }
+
+  async close(): Promise<void> {
+    await Promise.all(this.#doors.map((door) => door.close()));
+    await this.database.destroy();
+  }
+
+  setClock(ahead: number): void {
+    this.#ahead.push(ahead);
+  }
+
+  get hasSetClock(): boolean {
+    return this.#ahead.length > 0;
+  }
+
+  /** The latest that its clock can have said until now. */
+  latest(): Instant {
+    return addMinutes(this.#right(), Math.max(0, ...this.#ahead));
   }
 
   /** A person's line to it; `nextFate` says what becomes of each message. */
@@ -57,18 +95,33 @@ export class SimulatedServer {
       });
     return {
       push: (operations) => deliver(() => this.#push(person, operations)),
-      pull: (question) => deliver(() => this.#pull(person, question)),
-      work: (id) => deliver(() => readWork(this.database, person, id)),
+      pull: (question) => deliver(() => this.#as(person, () => httpLink.pull(question))),
+      work: (id) => deliver(() => this.#as(person, () => httpLink.work(id))),
       received: (id) => deliver(() => this.#fileAnswer(id, person)),
       sendPiece: (id, from, total, piece) => deliver(() => this.#take(id, from, total, piece.length, person)),
     };
   }
 
-  async #pull(person: Person, { device, tablesAfter, ...question }: PullQuestion): Promise<PullAnswer> {
-    const asked = { ...question, pageRows: PAGE_ROWS, ...(tablesAfter === null ? {} : { tablesAfter }) };
-    const answer = await pull(this.database, person, asked, () => toMillis(this.#now()));
-    if (answer.hasMore || device === null) return answer;
-    return { ...answer, numbers: await numbersOf(this.database, device, person, answer.now) };
+  /** Asks over HTTP in this person's session, of each server in turn. */
+  async #as<Answer>(person: Person, work: () => Promise<Answer>): Promise<Answer> {
+    const cookie = `${SESSION_COOKIE}=${await this.#sessionOf(person)}`;
+    return speakOver(async (path, init) => {
+      const door = this.#doors[(this.#asked += 1) % this.#doors.length];
+      if (door === undefined) throw new Error('There is no server.');
+      const answer = await door.inject({
+        url: path,
+        method: init.method === 'POST' ? 'POST' : 'GET',
+        headers: { ...(init.headers as Record<string, string>), cookie },
+        ...(init.body === undefined ? {} : { payload: bytesOf(init.body) }),
+      });
+      return new Response(new Uint8Array(answer.rawPayload), { status: answer.statusCode });
+    }, work);
+  }
+
+  async #sessionOf({ id }: Person): Promise<string> {
+    const open = this.#sessions.get(id) ?? (await openSession(this.database, id, 'simulated', toMillis(this.#now())));
+    this.#sessions.set(id, open);
+    return open;
   }
 
   /** All that the person may see, on one page, so that paging is checked against something other than itself. */
@@ -91,7 +144,7 @@ export class SimulatedServer {
   }
 
   async #push(person: Person, operations: readonly Operation[]): Promise<PushAnswer> {
-    const { answer } = await this.#pushes.push({ person, operations });
+    const answer = await this.#as(person, () => httpLink.push(operations));
     for (const { id, outcome } of answer.outcomes) if (outcome.ok) this.accepted.add(id);
     return answer;
   }
@@ -145,3 +198,6 @@ export class SimulatedServer {
 function onlyOurs(error: unknown): void {
   if (!(error instanceof OilcanError)) throw error;
 }
+
+const bytesOf = (body: RequestInit['body']): Buffer | string =>
+  typeof body === 'string' ? body : Buffer.from(body as ArrayBuffer);

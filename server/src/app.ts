@@ -50,19 +50,11 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
     frameworkErrors: (error, request, reply) => void sendProblem(reply, translate(error), request.id),
     forceCloseConnections: 'idle',
   });
-  await server.register(problemDetails);
-  await server.register(yupValidation);
+  await speakHttp(server);
   await server.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: contentSources },
     hsts: config.isCookieSecure,
   });
-  await server.register(compress, {
-    global: true,
-    threshold: 1024,
-    encodings: ['gzip'],
-    zlibOptions: { level: ANSWER_GZIP_LEVEL },
-  });
-  await server.register(cookie);
   await server.register(rateLimit, {
     max: config.requestsPerMinute,
     timeWindow: '1 minute',
@@ -107,6 +99,19 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
   await server.register(healthRoutes, { database, clock });
   await server.register(webRoutes, { webRoot: config.webRoot, database, demoPassword: config.demoPassword });
   return server;
+}
+
+/** What every way in needs: errors and refusals in one form, bodies that may be packed, cookies. */
+export async function speakHttp(server: FastifyInstance): Promise<void> {
+  await server.register(problemDetails);
+  await server.register(yupValidation);
+  await server.register(compress, {
+    global: true,
+    threshold: 1024,
+    encodings: ['gzip'],
+    zlibOptions: { level: ANSWER_GZIP_LEVEL },
+  });
+  await server.register(cookie);
 }
 
 const REQUEST_MILLISECONDS = 120_000;

@@ -1,4 +1,3 @@
-import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { asId, instantFromMillis, type OperationId, type WorkOrderId } from '@oilcan/core/kernel';
@@ -10,41 +9,32 @@ import * as allOperations from '@oilcan/core/registry/operations';
 import type { PullAnswer } from '@oilcan/core/sync';
 import { newOperationId } from '@oilcan/core/testing';
 import { machineClock } from '@oilcan/server/testing';
-import type { Knex } from 'knex';
 import { httpLink } from '../../app/src/data/server/http-link';
 import { MemoryDatabase } from '../../app/src/data/database/memory-database';
 import { noOtherWindows } from '../../app/src/data/database/other-windows';
 import { Phone } from '../../app/src/data/phone/phone';
 import type { Chance } from '../chance';
+import { network, speakOver, type Way } from '../speaking';
 import { personOf, worksOf } from './works';
 
-/** A phone with its person, its session and its clock. */
+/** A phone with its person, its line to the server, on which its session stands, and its clock. */
 export interface Carried {
   readonly person: Person;
   readonly phone: Phone;
-  readonly cookie: string;
+  readonly way: Way;
   /** By how many milliseconds its clock is ahead; somebody sets it now and then. */
   readonly clock: { ahead: number };
   /** Names of the operations that it performed, each by its id. */
   readonly performed: Map<OperationId, string>;
 }
 
-const speaking = new AsyncLocalStorage<string>();
-
-/** The application's own line to the server goes to this address, as whoever speaks. */
-export function speakTo(address: string): void {
-  const over = globalThis.fetch;
-  globalThis.fetch = (path, init = {}) =>
-    over(`${address}${String(path)}`, { ...init, headers: { ...init.headers, cookie: speaking.getStore() ?? '' } });
-}
-
-export async function carriedBy(index: number, cookie: string): Promise<Carried> {
+export async function carriedBy(index: number, address: string, cookie: string): Promise<Carried> {
   const person = personOf(index);
   const performed = new Map<OperationId, string>();
   const clock = { ahead: 0 };
   const carried: Carried = {
     person,
-    cookie,
+    way: (path, init) => network(`${address}${path}`, { ...init, headers: { ...init.headers, cookie } }),
     clock,
     performed,
     phone: new Phone({
@@ -72,8 +62,7 @@ export async function carriedBy(index: number, cookie: string): Promise<Carried>
   return carried;
 }
 
-export const synchronize = ({ phone, cookie }: Carried): Promise<void> =>
-  speaking.run(cookie, () => phone.synchronize());
+export const synchronize = ({ phone, way }: Carried): Promise<void> => speakOver(way, () => phone.synchronize());
 
 /** Somebody does something: a note, a clock, a step, or a lead gives a job to somebody else. */
 export async function act(carried: Carried, index: number, chance: Chance): Promise<void> {
@@ -101,26 +90,11 @@ export async function act(carried: Carried, index: number, chance: Chance): Prom
   if (made.ok) performed.set(made.value, name);
 }
 
-/** What was recorded up to the revision of a phone on work that it carries, and is not there: nothing, or a promise is broken. */
-export async function passedOver(database: Knex, { phone, person }: Carried): Promise<string[]> {
-  const revision = phone.readUpTo;
-  const mine = phone.view.peekAll('workOrders').filter((work) => work.personIds.includes(person.id));
-  if (mine.length === 0) return [];
-  const ids: string[] = await database('entries')
-    .whereIn(
-      'work_order',
-      mine.map(({ id }) => id),
-    )
-    .where('revision', '<=', revision)
-    .pluck('id');
-  return ids.filter((id) => phone.view.peek('entries', id) === undefined);
-}
-
 /** Rows that a phone shows otherwise than the server would give them to a new one. */
-export async function differing({ phone, cookie }: Carried): Promise<string[]> {
+export async function differing({ phone, way }: Carried): Promise<string[]> {
   const there = new Map<string, unknown>();
   for (let since = 0, hasMore = true; hasMore;) {
-    const answer: PullAnswer = await speaking.run(cookie, () =>
+    const answer: PullAnswer = await speakOver(way, () =>
       httpLink.pull({ since, isFilling: true, device: null, tablesAfter: null }),
     );
     for (const { table, id, row } of answer.changes as Change[])

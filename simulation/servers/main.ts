@@ -1,7 +1,8 @@
 import { parseArgs } from 'node:util';
 import { connectTo, machineClock, openSession, SESSION_COOKIE, SqlRecords } from '@oilcan/server/testing';
 import { Chance } from '../chance';
-import { act, carriedBy, differing, passedOver, speakTo, synchronize, type Carried } from './crowd';
+import { passedOver } from '../passed-over';
+import { act, carriedBy, differing, synchronize, type Carried } from './crowd';
 import { personOf, worksFor } from './works';
 
 /** How often somebody with a phone does something, and how often it asks for news. */
@@ -27,11 +28,10 @@ const pause = (milliseconds: number): Promise<void> => new Promise((resolve) => 
 const database = connectTo(values.database);
 const chance = new Chance(SEED);
 await database.transaction((transaction) => new SqlRecords(transaction).write(worksFor(count)));
-speakTo(values.address);
 const crowd: Carried[] = [];
 for (let index = 0; index < count; index += 1) {
   const token = await openSession(database, personOf(index).id, 'simulated', machineClock());
-  crowd.push(await carriedBy(index, `${SESSION_COOKIE}=${token}`));
+  crowd.push(await carriedBy(index, values.address, `${SESSION_COOKIE}=${token}`));
 }
 say(`${count} phones, ${minutes} minutes`);
 
@@ -48,7 +48,7 @@ const live = async (carried: Carried, index: number): Promise<void> => {
     if (phone.contact === 'reached') synchronized += 1;
     else failed += 1;
     if (phone.contact === 'reached' && synchronized % LOOKED_AT === 0) {
-      const missing = await passedOver(database, carried).catch(() => []);
+      const missing = await passedOver(database, phone, carried.person).catch(() => []);
       if (missing.length > 0)
         broken.push(
           `${carried.person.id} was told that it knows up to ${phone.readUpTo}, and has not ${missing.join()}.`,

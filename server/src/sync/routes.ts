@@ -61,10 +61,12 @@ interface Options {
   readonly database: Knex;
   readonly clock: Clock;
   readonly news: News;
+  /** Rows on a page of a pull, where it is not as many as usual. */
+  readonly pageRows?: number;
 }
 
 /** Operations in, rows out, and the line on which phones hear of news. */
-export async function syncRoutes(server: FastifyInstance, { database, clock, news }: Options): Promise<void> {
+export async function syncRoutes(server: FastifyInstance, { database, clock, news, pageRows }: Options): Promise<void> {
   const pushes = new PushQueue(database, clock);
   // Open lines would hold the server open; onClose hooks run only after they are gone.
   server.addHook('preClose', async () => news.close());
@@ -105,12 +107,7 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
       const { since, filling, protocol, device, tablesAfter } = request.query;
       const version = agreeOn(readRange(protocol));
       reply.header('cache-control', 'no-store');
-      const answer = await pull(
-        database,
-        person,
-        { since, isFilling: filling, version, ...(tablesAfter === undefined ? {} : { tablesAfter }) },
-        clock,
-      );
+      const answer = await pull(database, person, { since, isFilling: filling, version, tablesAfter, pageRows }, clock);
       if (answer.hasMore || device === undefined) return answer;
       return { ...answer, numbers: await numbersOf(database, device, person, answer.now) };
     },
