@@ -96,7 +96,7 @@ export type NamedIn<Args> = { readonly [Name in keyof Args]?: string };
 
 export type Governs = 'nothing' | 'site' | 'everything';
 
-/** One kind of operation: what it takes, who may do it, what it does. Nothing of it may be left out. */
+/** One kind of operation: what it takes, who may do it, what it does. */
 export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly schema: yup.Schema<Args>;
   readonly roles: readonly Role[];
@@ -128,10 +128,17 @@ export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly apply: (records: Records, args: Args, context: OperationContext) => Promise<Outcome>;
 }
 
+/** What few operations have: a file, a number for what they make, older arguments. A test over all of them asks for it where it is due. */
+type Rare = 'file' | 'numbered' | 'upgrades';
+
+/** A definition as it is written: who may do it, who reads of it and what it governs are always said. */
+export type OperationGiven<Args, Mend = MendFields<Args>> = Omit<OperationDefinition<Args, Mend>, Rare> &
+  Partial<Pick<OperationDefinition<Args, Mend>, Rare>>;
+
 export function defineOperation<Args, const Mend extends MendFields<Args>>(
-  definition: OperationDefinition<Args, Mend>,
+  given: OperationGiven<Args, Mend>,
 ): OperationDefinition<Args, Mend> {
-  return definition;
+  return { file: null, numbered: null, upgrades: [], ...given };
 }
 
 /** A definition with its arguments unknown until its schema has read them. */

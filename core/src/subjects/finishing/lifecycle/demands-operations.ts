@@ -17,11 +17,8 @@ const setDemands = defineOperation({
   governs: 'everything',
   roles: ['lead'],
   schema: argsSchema({ kind: choiceField(workKinds), demands: demandsField }),
-  file: null,
-  numbered: null,
   reads: () => [rowNamed('settings', SETTINGS_ID)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { kind, demands: wanted }) => {
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });

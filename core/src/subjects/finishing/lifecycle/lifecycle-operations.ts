@@ -53,11 +53,8 @@ const startWork = defineOperation({
   governs: 'nothing',
   roles: transitions.start.roles,
   schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -83,11 +80,8 @@ const holdWork = defineOperation({
     reason: choiceField(holdReasons),
     note: optionalTextField(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: { note: 'line' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -116,11 +110,8 @@ const resumeWork = defineOperation({
   governs: 'nothing',
   roles: transitions.resume.roles,
   schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -143,11 +134,8 @@ const finishWork = defineOperation({
   governs: 'nothing',
   roles: transitions.finish.roles,
   schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT), doneOn: dayFieldIfAny() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -198,11 +186,8 @@ const acceptWork = defineOperation({
   governs: 'nothing',
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) =>
     (await standInTheWay(records, args.workOrderId, 'not_accepted_owed', context)) ??
     (await isOwnAcceptance(records, args.workOrderId, context)) ??
@@ -216,11 +201,8 @@ const handBackWork = defineOperation({
   governs: 'nothing',
   roles: transitions.handBack.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: { reason: 'line' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const outcome = await leadTransition(records, args.workOrderId, 'handBack', args.reason, context);
     const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
@@ -241,11 +223,8 @@ const dropWork = defineOperation({
   governs: 'nothing',
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: { reason: 'line' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) =>
     (await standInTheWay(records, args.workOrderId, 'not_dropped_owed', context)) ??
     leadTransition(records, args.workOrderId, 'drop', args.reason, context),

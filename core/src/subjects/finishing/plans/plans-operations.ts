@@ -25,11 +25,9 @@ const takeAlong = defineOperation({
     dueOn: dayField(),
     number: optionalKeyField(),
   }),
-  file: null,
   numbered: 'workOrder',
   reads: ({ planId }) => [rowNamed('plans', planId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { planId, occurrence, dueOn, number }, context) => {
     const plan = await records.get('plans', planId);
     const isTheirs = plan !== undefined && context.person.siteIds.includes(plan.siteId);

@@ -33,11 +33,8 @@ const give = defineOperation({
     condition: textField(LONGEST_TEXT),
     where: optionalTextField(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { from: 'line', condition: 'text', where: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, ...said }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -66,11 +63,8 @@ const takeBack = (kinds: EntryKindSet) =>
         .meta({ jsonSchema: { minItems: 1 } }) as unknown as yup.Schema<readonly EntryId[]>,
       hash: hashField(),
     }),
-    file: null,
-    numbered: null,
     reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
     mend: { fields: { condition: 'text', reservations: 'text' }, keepsTime: true },
-    upgrades: [],
     apply: async (records, { workOrderId, condition, reservations, name, path, entryIds, hash }, context) => {
       const found = await findOpenWork(records, workOrderId, context);
       if (!found.ok) return found;

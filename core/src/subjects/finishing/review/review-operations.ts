@@ -16,11 +16,8 @@ const setLimits = defineOperation({
     repeatShare: numberField().min(0, 'Give zero or more.').max(1, 'Give at most 1.'),
     costDeviations: numberField().min(0, 'Give zero or more.').max(100, 'That is too much.'),
   }),
-  file: null,
-  numbered: null,
   reads: () => [rowNamed('settings', SETTINGS_ID)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, review) => {
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });

@@ -56,11 +56,8 @@ const setUrgency = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, urgency: choiceField(urgencies), ...why }),
-  file: null,
-  numbered: null,
   reads: readsWork,
   mend: { fields: { reason: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, urgency, reason }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -79,11 +76,8 @@ const setDue = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, dueAt: optionalInstantField(), ...why }),
-  file: null,
-  numbered: null,
   reads: readsWork,
   mend: { fields: { reason: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, reason, ...args }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -104,11 +98,8 @@ const plan = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, day: optionalDayField() }),
-  file: null,
-  numbered: null,
   reads: readsWork,
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, day }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -132,11 +123,8 @@ const putOff = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, until: dayField(), ...why }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => [rowNamed('workOrders', workOrderId), rowNamed('clocks', by)],
   mend: { fields: { reason: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, until, reason }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -172,11 +160,8 @@ const takeUp = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
   reads: readsWork,
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

@@ -34,11 +34,8 @@ const acknowledgeHazards = defineOperation({
     ...onWork,
     hazardIds: idListField(MOST_READ, 'Name the hazards.'),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -71,8 +68,6 @@ const addHazard = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: { hazard: 'line', control: 'line' }, keepsTime: false },
   upgrades: [{ to: 5, change: renaming({ precaution: 'control' }) }],

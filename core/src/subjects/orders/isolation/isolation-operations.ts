@@ -30,11 +30,8 @@ const recordIsolation = defineOperation({
     ofPersonId: optionalIdField<PersonId>(),
     reason: optionalTextField(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const isTakingOff = args.act === 'unlock';
     const found = await (isTakingOff ? findWorkOfSite : findOpenWork)(records, args.workOrderId, context);

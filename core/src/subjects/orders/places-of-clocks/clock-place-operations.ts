@@ -13,11 +13,8 @@ const agree = defineOperation({
   governs: 'nothing',
   roles: whoHasClocks,
   schema: argsSchema({ isAgreed: flagField() }),
-  file: null,
-  numbered: null,
   reads: (_, by) => [rowNamed('placeAgreements', by)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { isAgreed }, context) => {
     const personId = context.person.id;
     await records.put('placeAgreements', { id: personId, personId, isAgreed, at: context.at });
@@ -39,11 +36,8 @@ const notePlace = defineOperation({
     longitude: numberField().min(-180, 'Give degrees from -180 to 180.').max(180, 'Give degrees from -180 to 180.'),
     accuracyMeters: numberField().min(0).max(FARTHEST_OFF_METERS),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => [rowNamed('workOrders', workOrderId), rowNamed('placeAgreements', by)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, ...place }, context) => {
     const personId = context.person.id;
     if ((await records.get('placeAgreements', personId))?.isAgreed !== true) return refuse('place_not_agreed');

@@ -89,11 +89,8 @@ const setRules = defineOperation({
     >,
     dueWithin: dueWithinIfAny,
   }),
-  file: null,
-  numbered: null,
   reads: ({ siteId }) => [rowNamed('raiseRules', siteId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { siteId, dueWithin, ...rules }) => {
     const before = await records.get('raiseRules', siteId);
     // A phone that does not know of it yet leaves it as it is.

@@ -22,11 +22,8 @@ export const giveWork = defineOperation({
     personIds: idListField<PersonId>(MOST_PEOPLE, 'Name the people.'),
     crewId: optionalIdField<CrewId>(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderId, personIds, crewId }, context) => {
     const found = await findOwnWork(records, workOrderId, context);
     if (!found.ok) return found;

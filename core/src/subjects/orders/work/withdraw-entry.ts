@@ -11,11 +11,8 @@ export const withdrawEntry = (kinds: EntryKindSet) =>
     governs: 'nothing',
     roles: ['technician', 'lead', 'storekeeper'],
     schema: argsSchema({ ...onEntry, reason: textField(LONGEST_LINE) }),
-    file: null,
-    numbered: null,
     reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
     mend: { fields: { reason: 'line' }, keepsTime: true },
-    upgrades: [],
     apply: async (records, args, context) => {
       const found = await findAmendable(records, args, context);
       if (!found.ok) return found;

@@ -17,11 +17,8 @@ const seeNotices = defineOperation({
   schema: argsSchema({
     noticeIds: yup.array().strict().of(keyField()).required('Name the notices.').max(MOST_AT_ONCE),
   }),
-  file: null,
-  numbered: null,
   reads: () => [],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { noticeIds }, context) => {
     for (const id of noticeIds) {
       const notice = await records.get('notices', id);
@@ -45,11 +42,8 @@ const chooseNotices = defineOperation({
     byMail: flagField(),
     byPush: flagField(),
   }),
-  file: null,
-  numbered: null,
   reads: (_named, by) => [rowNamed('noticeChoices', by)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { kind, isWanted, byMail, byPush }, context) => {
     const { id } = context.person;
     const before = noticeChoiceOf(id, await records.get('noticeChoices', id));
@@ -74,11 +68,8 @@ const followWork = defineOperation({
   governs: 'nothing',
   roles,
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: flagField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderId, isFollowed }, context) => {
     const personId: PersonId = context.person.id;
     const id = followId(personId, workOrderId);
@@ -101,11 +92,8 @@ const followAsset = defineOperation({
   governs: 'nothing',
   roles,
   schema: argsSchema({ assetId: idField<AssetId>(), isFollowed: flagField() }),
-  file: null,
-  numbered: null,
   reads: ({ assetId }) => [rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { assetId, isFollowed }, context) => {
     const personId: PersonId = context.person.id;
     const id = followId(personId, assetId);

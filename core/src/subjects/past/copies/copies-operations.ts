@@ -32,10 +32,8 @@ const mailCopy = defineOperation({
   }),
   file: 'fileId',
   fileTypes: ['application/pdf'],
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { to: 'line', line: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, to, line, fileId }, context) => {
     const found = await findWorkOfSite(records, workOrderId, context);
     if (!found.ok) return found;

@@ -9,11 +9,8 @@ const leave = defineOperation({
   governs: 'everything',
   roles: ['lead'],
   schema: argsSchema({ personId: idField<PersonId>() }),
-  file: null,
-  numbered: null,
   reads: ({ personId }) => [rowNamed('people', personId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { personId }, { person, at }) => {
     if (personId === person.id) return refuse('not_yourself', {}, 'personId');
     const leaving = await records.get('people', personId);

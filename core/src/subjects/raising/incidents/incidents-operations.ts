@@ -63,7 +63,6 @@ const makeIncident = defineOperation({
   numbered: 'report',
   reads: ({ assetId, placeId }) => [rowNamed('assets', assetId), rowNamed('places', placeId)],
   mend: { fields: { words: 'text', doneAtOnce: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { number: given, happenedAt, ...said }, context) => {
     const { person, at, operationId } = context;
     const where = await findWhere(records, said, person.siteIds);
@@ -130,10 +129,8 @@ const addToIncident = defineOperation({
     closes: flagField(),
   }),
   file: 'photo.fileId',
-  numbered: null,
   reads: ({ incidentId }) => [rowNamed('incidents', incidentId)],
   mend: { fields: { words: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { incidentId, words, photo, closes }, context) => {
     // A lead who closes it says why.
     if (words.trim() === '' && (photo === null || closes))
@@ -161,10 +158,8 @@ const sayAloud = defineOperation({
   roles: anybody,
   schema: argsSchema({ incidentId: idField<IncidentId>(), voice: voiceField() }),
   file: 'voice.fileId',
-  numbered: null,
   reads: ({ incidentId }) => [rowNamed('incidents', incidentId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { incidentId, voice }, context) => {
     const found = await findIncidentWithRoom(records, incidentId, context);
     if (!found.ok) return found;

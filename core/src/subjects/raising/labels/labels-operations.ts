@@ -24,11 +24,8 @@ const bindCode = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ code: keyField('Give the code.'), assetId: idField<AssetId>() }),
-  file: null,
-  numbered: null,
   reads: ({ assetId }) => [rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const code = readCode(args.code);
     if (code === null) return refuse('code_unreadable', {}, 'code');
@@ -60,11 +57,8 @@ const unbindCode = defineOperation({
   governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ code: keyField('Give the code.') }),
-  file: null,
-  numbered: null,
   reads: () => [],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const code = readCode(args.code);
     if (code === null) return refuse('code_unreadable', {}, 'code');

@@ -27,11 +27,8 @@ const openLabel = defineOperation({
     assetId: optionalIdField<AssetId>(),
     placeId: optionalIdField<PlaceId>(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ assetId, placeId }) => [rowNamed('assets', assetId), rowNamed('places', placeId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { key, ...named }, { person, at }) => {
     const where = await findWhere(records, named, person.siteIds);
     if (!where.ok) return where;
@@ -54,11 +51,8 @@ const withdrawLabel = defineOperation({
   governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ key: labelKeyField() }),
-  file: null,
-  numbered: null,
   reads: ({ key }) => [rowNamed('reportLabels', key)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { key }, { person, at }) => {
     const label = await records.get('reportLabels', key);
     if (label === undefined || !person.siteIds.includes(label.siteId))

@@ -139,7 +139,6 @@ const raiseWork = defineOperation({
     isDone: flagFieldIfAny(),
     stoppage: stoppageIfAny,
   }),
-  file: null,
   numbered: 'workOrder',
   reads: ({ assetId, cameFrom }) => [rowNamed('assets', assetId), rowNamed('workOrders', cameFrom)],
   mend: { fields: { title: 'line', reason: 'text' }, keepsTime: true },

@@ -24,11 +24,8 @@ const ask = defineOperation({
   governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, words: textField(LONGEST_TEXT) }),
-  file: null,
-  numbered: null,
   reads: readsReport,
   mend: { fields: { words: 'text' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, { reportId, words }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -46,11 +43,8 @@ const sendToLook = defineOperation({
   governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ ...onReport, personId: idField<PersonId>() }),
-  file: null,
-  numbered: null,
   reads: readsReport,
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { reportId, personId }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -70,11 +64,8 @@ const confirm = defineOperation({
   governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, words: optionalTextField(LONGEST_TEXT) }),
-  file: null,
-  numbered: null,
   reads: readsReport,
   mend: { fields: { words: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { reportId, words }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;
@@ -92,11 +83,8 @@ const join = defineOperation({
   governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, workOrderId: idField<WorkOrderId>() }),
-  file: null,
-  numbered: null,
   reads: ({ reportId, workOrderId }) => [rowNamed('reports', reportId), rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { reportId, workOrderId }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -116,11 +104,8 @@ const decline = defineOperation({
   governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ ...onReport, reason: textField(LONGEST_TEXT) }),
-  file: null,
-  numbered: null,
   reads: readsReport,
   mend: { fields: { reason: 'text' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, { reportId, reason }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -138,11 +123,8 @@ const nameMachine = defineOperation({
   governs: 'nothing',
   roles: answering,
   schema: argsSchema({ ...onReport, assetId: idField<AssetId>() }),
-  file: null,
-  numbered: null,
   reads: ({ reportId, assetId }) => [rowNamed('reports', reportId), rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { reportId, assetId }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;

@@ -51,7 +51,6 @@ const makeReport = defineOperation({
   numbered: 'report',
   reads: ({ assetId, placeId }) => [rowNamed('assets', assetId), rowNamed('places', placeId)],
   mend: { fields: { words: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { number: given, since, ...said }, context) => {
     const { person, at, operationId } = context;
     const where = await findWhere(records, said, person.siteIds);
@@ -74,10 +73,8 @@ const sayMore = defineOperation({
   roles: anybody,
   schema: argsSchema({ ...onReport, words: optionalTextField(LONGEST_TEXT), photo: optionalPhotoField() }),
   file: 'photo.fileId',
-  numbered: null,
   reads: ({ reportId }) => [rowNamed('reports', reportId)],
   mend: { fields: { words: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { reportId, words, photo }, context) => {
     if (words.trim() === '' && photo === null) return refuse('invalid', { reason: 'Write something first.' }, 'words');
     const found = await findOpenReport(records, reportId, context);
@@ -100,10 +97,8 @@ const sayAloud = defineOperation({
   roles: anybody,
   schema: argsSchema({ ...onReport, voice: voiceField() }),
   file: 'voice.fileId',
-  numbered: null,
   reads: ({ reportId }) => [rowNamed('reports', reportId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { reportId, voice }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;
@@ -123,11 +118,8 @@ const meToo = defineOperation({
   governs: 'nothing',
   roles: anybody,
   schema: argsSchema(onReport),
-  file: null,
-  numbered: null,
   reads: ({ reportId }) => [rowNamed('reports', reportId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { reportId }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;
@@ -144,11 +136,9 @@ const meTooOnWork = defineOperation({
   governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ number: optionalKeyField(), workOrderId: idField<WorkOrderId>() }),
-  file: null,
   numbered: 'report',
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { number: given, workOrderId }, context) => {
     const found = await findWorkOfSite(records, workOrderId, context);
     if (!found.ok) return found;

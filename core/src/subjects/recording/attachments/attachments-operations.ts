@@ -46,10 +46,8 @@ const addVoice = defineOperation({
       .max(LONGEST_VOICE_SECONDS, 'A voice note holds at most ten minutes.'),
   }),
   file: 'fileId',
-  numbered: null,
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, assetId, fileId, mediaType, seconds }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -76,10 +74,8 @@ const addFile = defineOperation({
     bytes: wholeField().min(1).max(FILE_BYTES_LIMIT),
   }),
   file: 'fileId',
-  numbered: null,
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { name: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, assetId, fileId, mediaType, name, bytes }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -126,11 +122,8 @@ const setPicture = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
-  file: null,
-  numbered: null,
   reads: readsForMachine,
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findForMachine(records, args, context);
     if (!found.ok) return found;
@@ -149,11 +142,8 @@ const keepDocument = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
-  file: null,
-  numbered: null,
   reads: readsForMachine,
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findForMachine(records, args, context);
     if (!found.ok) return found;

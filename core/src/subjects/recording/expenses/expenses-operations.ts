@@ -34,10 +34,8 @@ const addExpense = defineOperation({
     costCentre: keyFieldIfAny(),
   }),
   file: 'receipt.fileId',
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { words: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, minor, currency, words, receipt, costCentre }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -57,11 +55,8 @@ const amendExpense = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, minor: amountField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -28,11 +28,8 @@ const setCatalogue = defineOperation({
       readonly CatalogueRow[]
     >,
   }),
-  file: null,
-  numbered: null,
   reads: () => [rowNamed('settings', SETTINGS_ID)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { rows }) => {
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });

@@ -56,11 +56,8 @@ const addFault = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), assetId: optionalIdField<AssetId>(), ...coded }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { component: 'line', text: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, assetId, ...fault }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -78,11 +75,8 @@ const amendFault = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, ...coded }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { component: 'line', text: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, entryId, ...fault }, context) => {
     const found = await findAmendable(records, { workOrderId, entryId }, context);
     if (!found.ok) return found;

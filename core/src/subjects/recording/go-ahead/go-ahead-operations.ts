@@ -14,11 +14,8 @@ const letStart = defineOperation({
   governs: 'nothing',
   roles: ['lead'],
   schema: argsSchema({ workOrderIds: idListField<WorkOrderId>(MOST_AT_ONCE, 'Name the work.') }),
-  file: null,
-  numbered: null,
   reads: () => [],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderIds }, context) => {
     for (const id of workOrderIds) {
       const found = await findWorkOfSite(records, id, context);

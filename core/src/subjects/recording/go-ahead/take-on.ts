@@ -37,11 +37,8 @@ export const takeOnWork = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderId }, context) => {
     const found = await findWorkOfSite(records, workOrderId, context);
     if (!found.ok) return found;

@@ -42,11 +42,8 @@ const startClock = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const running = await records.get('clocks', context.person.id);
     if (running?.workOrderId === args.workOrderId && running.isPaused !== true) return accepted;
@@ -81,11 +78,8 @@ const stopOwnClock = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const clock = await records.get('clocks', context.person.id);
     if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
@@ -106,11 +100,8 @@ const pauseClock = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const clock = await records.get('clocks', context.person.id);
     if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
@@ -133,11 +124,8 @@ const startClockFor = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, personIds: idListField<PersonId>(MOST_MATES), crewId: idFieldIfAny<CrewId>() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, 'now', context);
     if (!begun.ok) return begun;
@@ -194,15 +182,12 @@ const stopClockFor = defineOperation({
     endedAt: instantField(),
     reason: optionalTextField(LONGEST_LINE),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, personId }) => [
     rowNamed('workOrders', workOrderId),
     rowNamed('people', personId),
     rowNamed('clocks', personId),
   ],
   mend: { fields: { reason: 'line' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findWorkOfSite(records, args.workOrderId, context);
     if (!found.ok) return found;

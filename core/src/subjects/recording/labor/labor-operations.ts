@@ -55,15 +55,12 @@ const addLabor = defineOperation({
     alsoFor: idListFieldIfAny<PersonId>(MOST_AT_ONCE),
     tradeId: keyFieldIfAny(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, personId, stepId }, by) => [
     ...readsToBegin(workOrderId, by),
     rowNamed('people', personId),
     rowNamed('steps', stepId),
   ],
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const begun = await workForTime(records, args.workOrderId, args, context);
     if (!begun.ok) return begun;
@@ -162,11 +159,8 @@ const amendLabor = defineOperation({
     minutes: wholeField(),
     timeType: choiceField(timeTypes),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -35,11 +35,8 @@ const addOtherTime = defineOperation({
     reason: choiceField(otherTimeReasons),
     words: optionalTextField(),
   }),
-  file: null,
-  numbered: null,
   reads: () => [],
   mend: { fields: { minutes: 'duration', words: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { siteId, minutes, reason, words, ...args }, context) => {
     if (!context.person.siteIds.includes(siteId)) return refuse('not_found', { what: 'site' }, 'siteId');
     const time = { startedAt: parseInstant(args.startedAt), minutes };
@@ -58,11 +55,8 @@ const amendOtherTime = defineOperation({
   governs: 'nothing',
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>(), ...when }),
-  file: null,
-  numbered: null,
   reads: ({ otherTimeId }) => [rowNamed('otherTimes', otherTimeId)],
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { otherTimeId, minutes, ...args }, context) => {
     const found = await findOwn(records, otherTimeId, context);
     if (!found.ok) return found;
@@ -81,11 +75,8 @@ const removeOtherTime = defineOperation({
   governs: 'nothing',
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>() }),
-  file: null,
-  numbered: null,
   reads: ({ otherTimeId }) => [rowNamed('otherTimes', otherTimeId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { otherTimeId }, context) => {
     const found = await findOwn(records, otherTimeId, context);
     if (!found.ok) return found;

@@ -13,11 +13,8 @@ const sayNone = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), of: choiceField(nonesOf) }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, of }, context) => {
     const isOwed = of === 'time' && owesTime(await records.get('workOrders', workOrderId), context.person.id);
     const found = await (isOwed ? findOwnWork : findOpenWork)(records, workOrderId, context);

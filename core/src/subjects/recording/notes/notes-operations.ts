@@ -18,11 +18,8 @@ const addNote = defineOperation({
     stepId: idFieldIfAny<StepId>(),
     assetId: idFieldIfAny<AssetId>(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { text: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -41,11 +38,8 @@ const amendNote = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, text: textField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { text: 'text' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -35,10 +35,8 @@ const addPhoto = defineOperation({
     assetId: idFieldIfAny<AssetId>(),
   }),
   file: 'fileId',
-  numbered: null,
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: { caption: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -60,11 +58,8 @@ const amendPhoto = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, caption: optionalTextField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { caption: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
@@ -89,10 +84,8 @@ const drawOnPhoto = defineOperation({
     height: pictureSide(),
   }),
   file: 'fileId',
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, entryId, ...picture }, context) => {
     const found = await findAmendable(records, { workOrderId, entryId }, context);
     if (!found.ok) return found;

@@ -40,10 +40,8 @@ const addService = defineOperation({
     costCentre: keyFieldIfAny(),
   }),
   file: 'receipt.fileId',
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { words: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, minor, currency, costCentre, ...args }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -64,11 +62,8 @@ const amendService = defineOperation({
   governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ ...onEntry, arrivedPercent: arrived() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -47,15 +47,12 @@ const makeShare = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), personId: idField<PersonId>(), ...aboutShare }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, personId, assetId }) => [
     rowNamed('workOrders', workOrderId),
     rowNamed('people', personId),
     rowNamed('assets', assetId),
   ],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -91,15 +88,12 @@ const changeShare = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onShare, ...aboutShare }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, shareId, assetId }) => [
     rowNamed('workOrders', workOrderId),
     rowNamed('shares', shareId),
     rowNamed('assets', assetId),
   ],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findShare(records, args, context);
     if (!found.ok) return found;
@@ -126,15 +120,12 @@ const passOnShare = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onShare, personId: idField<PersonId>() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, shareId, personId }) => [
     rowNamed('workOrders', workOrderId),
     rowNamed('shares', shareId),
     rowNamed('people', personId),
   ],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findShare(records, args, context);
     if (!found.ok) return found;
@@ -156,11 +147,8 @@ const dissolveShare = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onShare),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, shareId }) => [rowNamed('workOrders', workOrderId), rowNamed('shares', shareId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findShare(records, args, context);
     if (!found.ok) return found;

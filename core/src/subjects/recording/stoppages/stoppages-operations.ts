@@ -31,11 +31,8 @@ const addStoppage = defineOperation({
     to: optionalInstantField(),
     isPlanned: flagField(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -56,11 +53,8 @@ const endStoppage = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, to: instantField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -88,11 +82,8 @@ const runAgain = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ assetId: idField<AssetId>(), at: optionalInstantField() }),
-  file: null,
-  numbered: null,
   reads: ({ assetId }) => [rowNamed('assets', assetId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const asset = await records.get('assets', args.assetId);
     if (asset === undefined || !context.person.siteIds.includes(asset.siteId)) {
@@ -150,11 +141,8 @@ const amendStoppage = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, from: instantField(), to: instantField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

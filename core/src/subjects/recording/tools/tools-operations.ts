@@ -40,10 +40,8 @@ const addTool = defineOperation({
     costCentre: keyFieldIfAny(),
   }),
   file: 'receipt.fileId',
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: { words: 'line', minutes: 'duration' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, rateMinor, currency, costCentre, ...args }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -67,11 +65,8 @@ const amendTool = defineOperation({
   governs: 'nothing',
   roles: anybody,
   schema: argsSchema({ ...onEntry, minutes: wholeField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { minutes: 'duration' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -37,11 +37,8 @@ const addReading = defineOperation({
     /** The unit of the value, where it is another than the point's. */
     unit: keyFieldIfAny(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
   mend: { fields: { value: 'number' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;
@@ -66,11 +63,8 @@ const replaceMeter = defineOperation({
     value: numberField(),
     newValue: numberField().min(0),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
   mend: { fields: { value: 'number', newValue: 'number' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;
@@ -98,11 +92,8 @@ const deriveReading = defineOperation({
       .required('Give what was read off.')
       .max(MOST_RAW_VALUES),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;

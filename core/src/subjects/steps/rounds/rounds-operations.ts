@@ -23,11 +23,8 @@ const putOffStop = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, stopId }) => [rowNamed('workOrders', workOrderId), rowNamed('stops', stopId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findStop(records, args, context);
     if (!found.ok) return found;
@@ -45,11 +42,8 @@ const leaveOutStop = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onStop, reason: textField(LONGEST_LINE) }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, stopId }) => [rowNamed('workOrders', workOrderId), rowNamed('stops', stopId)],
   mend: { fields: { reason: 'line' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findStop(records, args, context);
     if (!found.ok) return found;
@@ -66,11 +60,8 @@ const takeUpStop = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, stopId }) => [rowNamed('workOrders', workOrderId), rowNamed('stops', stopId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findStop(records, args, context);
     if (!found.ok) return found;
@@ -90,11 +81,8 @@ const turnRound = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), firstStopId: idField<StopId>() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderId, firstStopId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

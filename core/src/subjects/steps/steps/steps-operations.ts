@@ -37,7 +37,6 @@ const answerStep = defineOperation({
     answer: answerField,
   }),
   file: 'answer.fileId',
-  numbered: null,
   reads: ({ workOrderId, stepId }, by) => [...readsToBegin(workOrderId, by), rowNamed('steps', stepId)],
   mend: { fields: { answer: 'numberAnswer' }, keepsTime: true },
   upgrades: [{ to: 8, change: (args) => ({ ...args, answer: answerUpgraded(args['answer']) }) }],
@@ -95,11 +94,8 @@ const addSteps = defineOperation({
     steps: newStepsField(),
     stopId: idFieldIfAny<StopId>(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, procedureId, steps, stopId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

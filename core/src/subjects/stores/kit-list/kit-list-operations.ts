@@ -21,11 +21,8 @@ const chooseKitList = defineOperation({
   schema: argsSchema({
     workOrderIds: idListField<WorkOrderId>(MOST_JOBS, 'Name the work orders.'),
   }),
-  file: null,
-  numbered: null,
   reads: (_named, by) => [rowNamed('kitLists', by)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const list = await listOf(records, context.person.id);
     const workOrderIds = [...new Set(args.workOrderIds)];
@@ -41,11 +38,8 @@ const shareKitList = defineOperation({
   governs: 'nothing',
   roles,
   schema: argsSchema({ personId: idField<PersonId>(), isShared: flagField() }),
-  file: null,
-  numbered: null,
   reads: ({ personId }, by) => [rowNamed('people', personId), rowNamed('kitLists', by)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { personId, isShared }, context) => {
     const mate = await records.get('people', personId);
     const isOfMySites = mate?.siteIds.some((id) => context.person.siteIds.includes(id)) === true;
@@ -69,11 +63,8 @@ const tickKitLine = defineOperation({
     line: keyField('Name the line.'),
     isIn: flagField(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ ownerId }) => [rowNamed('kitLists', ownerId)],
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { ownerId, line, isIn }, context) => {
     const list = await listOf(records, ownerId);
     const me = context.person.id;

@@ -47,15 +47,12 @@ export const planPart = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...schemaOfLine, quantity: wholeField(), reason: textFieldIfAny() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, partId, binId }) => [
     rowNamed('workOrders', workOrderId),
     rowNamed('parts', partId),
     rowNamed('bins', binId),
   ],
   mend: { fields: { quantity: 'quantity' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderId, partId, binId, quantity, reason = '' }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -79,11 +76,8 @@ export const leaveOutPart = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...schemaOfLine, reason: textField(200) }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, partId }) => [rowNamed('workOrders', workOrderId), rowNamed('parts', partId)],
   mend: { fields: { reason: 'text' }, keepsTime: false },
-  upgrades: [],
   apply: async (records, { workOrderId, partId, binId, reason }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

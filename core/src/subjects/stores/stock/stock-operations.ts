@@ -53,8 +53,6 @@ const usePart = defineOperation({
     goesIn: argsSchema({ assetId: idField<AssetId>(), serial: textField(LONGEST_SERIAL) }).notRequired(),
     comesOut: comesOutField().notRequired(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, partId, binId, assetId }, by) => [
     ...readsToBegin(workOrderId, by),
     rowNamed('assets', assetId),
@@ -63,7 +61,6 @@ const usePart = defineOperation({
     rowNamed('stock', partId === undefined || binId === undefined ? undefined : `${partId}@${binId}`),
   ],
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, 'of others', context);
     if (!begun.ok) return begun;
@@ -93,11 +90,8 @@ const amendPart = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
@@ -125,8 +119,6 @@ const returnPart = defineOperation({
     binId: idField<BinId>(),
     quantity: wholeField(),
   }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId, partId, binId }) => [
     rowNamed('workOrders', workOrderId),
     rowNamed('parts', partId),
@@ -134,7 +126,6 @@ const returnPart = defineOperation({
     rowNamed('stock', partId === undefined || binId === undefined ? undefined : `${partId}@${binId}`),
   ],
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, partId, binId, quantity }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -159,11 +150,8 @@ const takeOutPart = defineOperation({
   governs: 'nothing',
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), comesOut: comesOutField() }),
-  file: null,
-  numbered: null,
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
   mend: { fields: {}, keepsTime: true },
-  upgrades: [],
   apply: async (records, { workOrderId, comesOut }, context) => {
     const begun = await beginWork(records, workOrderId, 'of others', context);
     return begun.ok ? takeOut(records, begun.value, comesOut, context) : begun;

@@ -47,11 +47,8 @@ const count = defineOperation({
   governs: 'nothing',
   roles: ['storekeeper', 'lead'],
   schema: argsSchema({ ...inBin, quantity: wholeField().min(0, 'Count from zero up.').max(MOST, 'That is too much.') }),
-  file: null,
-  numbered: null,
   reads: readsBin,
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, args, context) => {
     const found = await findPart(records, args, args.quantity, context);
     if (!found.ok) return found;
@@ -75,11 +72,8 @@ const receive = defineOperation({
     quantity: wholeField().min(1, 'Give an amount above zero.').max(MOST, 'That is too much.'),
     unitPriceMinor: numberField().min(0, 'Give a price of zero or more.').max(LARGEST_PRICE, 'That is too much.'),
   }),
-  file: null,
-  numbered: null,
   reads: readsBin,
   mend: { fields: { quantity: 'quantity' }, keepsTime: true },
-  upgrades: [],
   apply: async (records, { unitPriceMinor, ...args }, context) => {
     const found = await findPart(records, args, args.quantity, context);
     if (!found.ok) return found;
