@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, phone, test, wide } from './works';
+import { expect, test, wide } from './works';
 
 // Everything here has signal: no service worker needs to fetch the whole application for it.
 test.use({ serviceWorkers: 'block' });
@@ -33,139 +33,155 @@ const problemsOf = async (page: Page): Promise<string[]> => {
   return [...told(byDay), ...told(byNight).map((problem) => `at night, ${problem}`)];
 };
 
-for (const [name, options] of [
-  ['phone', phone],
-  ['wide', wide],
-] as const) {
-  test(`axe finds nothing on any view, ${name}`, async ({ open }) => {
-    test.slow();
-    const tess = await open('Tess Lindqvist', options);
-    for (const place of ['/plant', '/stores', '/desk', '/shift']) {
-      await tess.goto(place);
-      await expect(tess.getByTestId('sent-mark').first()).toBeVisible();
-      expect(await problemsOf(tess)).toEqual([]);
-    }
-    await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
-    await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+test('axe finds nothing on any view', async ({ open }) => {
+  test.slow();
+  const tess = await open('Tess Lindqvist');
+  for (const place of ['/plant', '/stores', '/desk', '/shift']) {
+    await tess.goto(place);
+    await expect(tess.getByTestId('sent-mark').first()).toBeVisible();
     expect(await problemsOf(tess)).toEqual([]);
-    await tess.getByRole('button', { name: /I have read/ }).click();
-    await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
-    await tess.getByRole('button', { name: 'More: costs, mail' }).click();
-    for (const sheet of ['Time', 'Tool', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note', 'Write in one line']) {
-      await tess.getByRole('button', { name: sheet, exact: true }).click();
-      await expect(tess.getByRole('dialog')).toBeVisible();
-      expect(await problemsOf(tess)).toEqual([]);
-      await tess.keyboard.press('Escape');
-    }
-    const stranger = await open(null, options);
-    await expect(stranger.getByText('This server shows a demo')).toBeVisible();
-    expect(await problemsOf(stranger)).toEqual([]);
-  });
-
-  test(`axe finds nothing on any view of preparing, ${name}`, async ({ open }) => {
-    test.slow();
-    const ines = await open('Ines Okafor', options);
-    const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
-      ['/plant/lark-gearbox', 'Parts with a serial number'],
-      ['/plant?place=top-drive', 'What happened here'],
-      ['/plant/past/lark-gearbox', 'The rows'],
-      ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
-      ['/plant/past/at/top', 'The rows'],
-      ['/plant/past/lark-gearbox?point=lark-gearbox-level', 'Oil level, mm'],
-      ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
-      ['/plant/document/document-circuit-lark-tension', 'Larger'],
-      ['/scan?code=NEW-LABEL-0815', 'NEW-LABEL-0815 is not known'],
-      ['/scan', 'Or type the code'],
-      ['/scan/try', 'A label that nobody has bound yet'],
-      ['/notices', /what I hear of/i],
-      ['/shift/kit', 'No jobs are chosen'],
-      ['/shift/day', 'Coming days'],
-      ['/raise?asset=lark-gearbox', 'Hazards here'],
-      ['/raise?way=done&words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
-      ['/raise?way=incident&asset=lark-gearbox', 'What led to it'],
-      ['/raise?way=plan&asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
-      ['/reports', 'To answer'],
-      ['/reports/report-4', 'What became of it'],
-      ['/reports/incident/incident-1', 'What was added'],
-    ];
-    for (const [path, seen] of views) {
-      await ines.goto(path);
-      await expect(ines.getByText(seen).first()).toBeVisible();
-      expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
-    }
-  });
-
-  test(`axe finds nothing on the pages for people without an account, ${name}`, async ({ open, server }) => {
-    const reporter = await open(null, options);
-    await reporter.goto(`/r/${server.reportLabel()}`);
-    await expect(reporter.getByLabel('What is wrong?')).toBeVisible();
-    expect(await problemsOf(reporter)).toEqual([]);
-    await reporter.getByLabel('What is wrong?').fill('It squeaks');
-    await reporter.getByRole('button', { name: 'Send the report' }).click();
-    await expect(reporter.getByText('Received. Somebody will look at it.')).toBeVisible();
-    expect(await problemsOf(reporter)).toEqual([]);
-    await reporter.goto('/r/00000000000000000000');
-    await expect(reporter.getByRole('alert')).toBeVisible();
-    expect(await problemsOf(reporter)).toEqual([]);
-  });
-
-  test(`axe finds nothing on what opens over the views of preparing, ${name}`, async ({ open }) => {
-    const ines = await open('Ines Okafor', options);
-    await ines.goto('/shift/kit');
-    await ines.getByRole('button', { name: /^All of today’s/ }).click();
-    await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
-    expect(await problemsOf(ines)).toEqual([]);
-    await ines.getByRole('button', { name: 'Choose jobs' }).click();
-    expect(await problemsOf(ines)).toEqual([]);
-    await ines.keyboard.press('Escape');
-    await ines.goto('/notices');
-    // On a wide screen it stands beside the notices.
-    if (name === 'phone') {
-      await ines.getByRole('button', { name: 'Choose what I hear of' }).click();
-      await expect(ines.getByRole('dialog')).toBeVisible();
-      expect(await problemsOf(ines)).toEqual([]);
-    }
-    await ines.goto('/plant/lark-gearbox');
-    await ines.getByRole('button', { name: 'More: this machine' }).click();
-    await ines.getByRole('button', { name: 'Print its label' }).click();
-    await expect(ines.getByRole('dialog')).toBeVisible();
-    expect(await problemsOf(ines)).toEqual([]);
-  });
-
-  test(`axe finds nothing on a hazard, what was refused and how it is mended, ${name}`, async ({ open }) => {
-    const tess = await open('Tess Lindqvist', options);
-    await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
-    await tess.getByRole('button', { name: /I have read/ }).click();
-    await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
-    await tess.getByRole('button', { name: 'More: this job' }).click();
-    await tess.getByRole('button', { name: 'Add a hazard' }).click();
+  }
+  await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
+  await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+  expect(await problemsOf(tess)).toEqual([]);
+  await tess.getByRole('button', { name: /I have read/ }).click();
+  await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+  await tess.getByRole('button', { name: 'More: costs, mail' }).click();
+  for (const sheet of ['Time', 'Tool', 'Part', 'Reading', 'Fault', 'Stoppage', 'Note', 'Write in one line']) {
+    await tess.getByRole('button', { name: sheet, exact: true }).click();
     await expect(tess.getByRole('dialog')).toBeVisible();
     expect(await problemsOf(tess)).toEqual([]);
     await tess.keyboard.press('Escape');
+  }
+  const stranger = await open(null);
+  await expect(stranger.getByText('This server shows a demo')).toBeVisible();
+  expect(await problemsOf(stranger)).toEqual([]);
+});
 
-    const refusal = { code: 'not_enough_stock', values: { onHand: 1, unit: 'pcs', bin: 'A-01' }, field: 'quantity' };
-    await tess.route('**/api/operations', async (route) => {
-      const { operations } = route.request().postDataJSON() as { operations: { id: string }[] };
-      const outcomes = operations.map(({ id }) => ({ id, outcome: { ok: false, ...refusal } }));
-      await route.fulfill({ json: { outcomes, revision: 1, now: new Date().toISOString() } });
-    });
-    await tess.getByRole('button', { name: 'Part', exact: true }).click();
-    await tess.getByRole('button', { name: /^Use / }).first().click();
-    // One with a number sits there, so what comes out is asked.
-    await tess.getByRole('radio', { name: 'Nothing' }).click();
-    await tess.getByRole('button', { name: /^Use / }).click();
-    await tess.getByRole('button', { name: 'That is all' }).click();
-    const mark = tess.getByTestId('sent-mark').first();
-    await expect(mark).toHaveText('1 needs you');
-    await tess.unroute('**/api/operations');
-    await mark.click();
-    await expect(tess.getByRole('button', { name: 'Mend and send' })).toBeVisible();
-    expect(await problemsOf(tess)).toEqual([]);
-    await tess.getByRole('button', { name: 'Mend and send' }).click();
-    await expect(tess.getByLabel('Amount')).toBeVisible();
-    expect(await problemsOf(tess)).toEqual([]);
+test('axe finds nothing on any view of preparing', async ({ open }) => {
+  test.slow();
+  const ines = await open('Ines Okafor');
+  const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
+    ['/plant/lark-gearbox', 'Parts with a serial number'],
+    ['/plant?place=top-drive', 'What happened here'],
+    ['/plant/past/lark-gearbox', 'The rows'],
+    ['/plant/past/lark-gearbox?said=failures', 'The rows: Failures'],
+    ['/plant/past/at/top', 'The rows'],
+    ['/plant/past/lark-gearbox?point=lark-gearbox-level', 'Oil level, mm'],
+    ['/plant/document/document-manual-lark-gearbox', '1 of 10'],
+    ['/plant/document/document-circuit-lark-tension', 'Larger'],
+    ['/scan?code=NEW-LABEL-0815', 'NEW-LABEL-0815 is not known'],
+    ['/scan', 'Or type the code'],
+    ['/scan/try', 'A label that nobody has bound yet'],
+    ['/notices', /what I hear of/i],
+    ['/shift/kit', 'No jobs are chosen'],
+    ['/shift/day', 'Coming days'],
+    ['/raise?asset=lark-gearbox', 'Hazards here'],
+    ['/raise?way=done&words=pump%202%3A%20packing%20replaced%2C%202%20h', 'What it becomes'],
+    ['/raise?way=incident&asset=lark-gearbox', 'What led to it'],
+    ['/raise?way=plan&asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
+    ['/reports', 'To answer'],
+    ['/reports/report-4', 'What became of it'],
+    ['/reports/incident/incident-1', 'What was added'],
+  ];
+  for (const [path, seen] of views) {
+    await ines.goto(path);
+    await expect(ines.getByText(seen).first()).toBeVisible();
+    expect({ path, problems: await problemsOf(ines) }).toEqual({ path, problems: [] });
+  }
+});
+
+test('axe finds nothing on the pages for people without an account', async ({ open, server }) => {
+  const reporter = await open(null);
+  await reporter.goto(`/r/${server.reportLabel()}`);
+  await expect(reporter.getByLabel('What is wrong?')).toBeVisible();
+  expect(await problemsOf(reporter)).toEqual([]);
+  await reporter.getByLabel('What is wrong?').fill('It squeaks');
+  await reporter.getByRole('button', { name: 'Send the report' }).click();
+  await expect(reporter.getByText('Received. Somebody will look at it.')).toBeVisible();
+  expect(await problemsOf(reporter)).toEqual([]);
+  await reporter.goto('/r/00000000000000000000');
+  await expect(reporter.getByRole('alert')).toBeVisible();
+  expect(await problemsOf(reporter)).toEqual([]);
+});
+
+test('axe finds nothing on what opens over the views of preparing', async ({ open }) => {
+  const ines = await open('Ines Okafor');
+  await ines.goto('/shift/kit');
+  await ines.getByRole('button', { name: /^All of today’s/ }).click();
+  await expect(ines.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
+  expect(await problemsOf(ines)).toEqual([]);
+  await ines.getByRole('button', { name: 'Choose jobs' }).click();
+  expect(await problemsOf(ines)).toEqual([]);
+  await ines.keyboard.press('Escape');
+  await ines.goto('/notices');
+  await ines.getByRole('button', { name: 'Choose what I hear of' }).click();
+  await expect(ines.getByRole('dialog')).toBeVisible();
+  expect(await problemsOf(ines)).toEqual([]);
+  await ines.goto('/plant/lark-gearbox');
+  await ines.getByRole('button', { name: 'More: this machine' }).click();
+  await ines.getByRole('button', { name: 'Print its label' }).click();
+  await expect(ines.getByRole('dialog')).toBeVisible();
+  expect(await problemsOf(ines)).toEqual([]);
+});
+
+test('axe finds nothing on a hazard, what was refused and how it is mended', async ({ open }) => {
+  const tess = await open('Tess Lindqvist');
+  await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
+  await tess.getByRole('button', { name: /I have read/ }).click();
+  await expect(tess.getByText('hazards read', { exact: true })).toBeVisible();
+  await tess.getByRole('button', { name: 'More: this job' }).click();
+  await tess.getByRole('button', { name: 'Add a hazard' }).click();
+  await expect(tess.getByRole('dialog')).toBeVisible();
+  expect(await problemsOf(tess)).toEqual([]);
+  await tess.keyboard.press('Escape');
+
+  const refusal = { code: 'not_enough_stock', values: { onHand: 1, unit: 'pcs', bin: 'A-01' }, field: 'quantity' };
+  await tess.route('**/api/operations', async (route) => {
+    const { operations } = route.request().postDataJSON() as { operations: { id: string }[] };
+    const outcomes = operations.map(({ id }) => ({ id, outcome: { ok: false, ...refusal } }));
+    await route.fulfill({ json: { outcomes, revision: 1, now: new Date().toISOString() } });
   });
-}
+  await tess.getByRole('button', { name: 'Part', exact: true }).click();
+  await tess.getByRole('button', { name: /^Use / }).first().click();
+  // One with a number sits there, so what comes out is asked.
+  await tess.getByRole('radio', { name: 'Nothing' }).click();
+  await tess.getByRole('button', { name: /^Use / }).click();
+  await tess.getByRole('button', { name: 'That is all' }).click();
+  const mark = tess.getByTestId('sent-mark').first();
+  await expect(mark).toHaveText('1 needs you');
+  await tess.unroute('**/api/operations');
+  await mark.click();
+  await expect(tess.getByRole('button', { name: 'Mend and send' })).toBeVisible();
+  expect(await problemsOf(tess)).toEqual([]);
+  await tess.getByRole('button', { name: 'Mend and send' }).click();
+  await expect(tess.getByLabel('Amount')).toBeVisible();
+  expect(await problemsOf(tess)).toEqual([]);
+});
+
+// Every view is asked on a phone; here are those that stand beside others, or look otherwise, where there is room.
+test('axe finds nothing on the views that stand side by side on a wide screen', async ({ open }) => {
+  test.slow();
+  const tess = await open('Tess Lindqvist', wide);
+  const views: readonly (readonly [path: string, seen: string | RegExp])[] = [
+    ['/desk', /^Let it start/],
+    ['/stores', 'Find a part or a bin'],
+    ['/plant/lark-gearbox', 'Parts with a serial number'],
+    ['/notices', /what I hear of/i],
+    ['/raise?way=plan&asset=lark-gearbox&words=Guard%20is%20loose', 'By a procedure'],
+    ['/reports/report-4', 'What became of it'],
+    ['/shift/table', 'Gearbox output seal weeping oil'],
+  ];
+  for (const [path, seen] of views) {
+    await tess.goto(path);
+    await expect(tess.getByText(seen).first()).toBeVisible();
+    expect({ path, problems: await problemsOf(tess) }).toEqual({ path, problems: [] });
+  }
+  await tess.goto('/shift');
+  await tess.getByRole('link', { name: /Gearbox output seal weeping oil/ }).click();
+  await expect(tess.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+  expect(await problemsOf(tess)).toEqual([]);
+});
 
 test('nothing is cut off sideways, down to 200 % text on a phone', async ({ open }) => {
   const page = await open('Ines Okafor', { viewport: { width: 195, height: 422 }, hasTouch: true });

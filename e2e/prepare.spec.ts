@@ -328,6 +328,8 @@ test('notices come live, are counted, lead to their job and are seen; mail goes 
   await mark.tap();
   await ines.getByRole('link', { name: /Given to you.*Safety relay K14 drops out/ }).tap();
   await expect(ines.getByRole('heading', { name: 'Safety relay K14 drops out' })).toBeVisible();
+  // That it is seen is kept by then; leaving the page at once could come before.
+  await expect.poll(unseen).toBe(before);
   await ines.goto('/notices');
   await expect(ines.getByRole('link', { name: /Given to you/ }).getByText('New')).toHaveCount(0);
   await ines.getByRole('button', { name: 'My mails' }).tap();
