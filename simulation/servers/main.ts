@@ -62,12 +62,15 @@ await Promise.all(crowd.map(live));
 say(`${synchronized} times in touch, ${failed} times without an answer; now everything is healed`);
 process.send?.('heal');
 
+let isQuiet = false;
 for (let round = 0; round < HEAL_ROUNDS; round += 1) {
+  // What was sent in the last round, those who had asked before it hear in this one.
+  const wasQuiet = isQuiet;
   for (const carried of crowd) await synchronize(carried);
-  const isQuiet = crowd.every(
+  isQuiet = crowd.every(
     ({ phone }) => phone.contact === 'reached' && phone.kept.every(({ where }) => where === 'rejected'),
   );
-  if (isQuiet) break;
+  if (isQuiet && wasQuiet) break;
 }
 
 let performed = 0;

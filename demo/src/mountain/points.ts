@@ -1,5 +1,6 @@
 import type { Limits, MeasuringPoint } from '@oilcan/core/plant/plant';
-import '@oilcan/core/steps/readings';
+// What a measuring point may be is said there, by adding to its type.
+import type {} from '@oilcan/core/steps/readings';
 
 /** A measuring point and how its value behaves over the years. */
 export interface PointPlan {
