@@ -10,13 +10,12 @@ import {
   keepSmall,
   mayNameFile,
   noteFile,
-  openPhoneDoor,
   openSession,
-  type PhoneDoor,
   pull,
   SESSION_COOKIE,
   SqlRecords,
 } from '@oilcan/server/testing';
+import { openPhoneDoor, type PhoneDoor } from '@oilcan/server/testing/phone-door';
 import type { Knex } from 'knex';
 import { httpLink } from '../app/src/data/server/http-link';
 import { Unreachable, type FileAnswer, type ServerLink } from '../app/src/data/server/server-link';

@@ -1,5 +1,3 @@
-import compress from '@fastify/compress';
-import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import { OilcanError } from '@oilcan/core/kernel';
@@ -14,13 +12,13 @@ import { calendarRoutes } from './calendar/routes';
 import { codeRoutes } from './codes/routes';
 import { apiDescription } from './docs/openapi';
 import { errorWithoutValues } from './errors/error-log';
-import { problemDetails, sendProblem, translate } from './errors/problem';
-import { yupValidation } from './errors/validation';
+import { sendProblem, translate } from './errors/problem';
 import { dialectOf } from './database/dialects';
 import { FileStore } from './files/file-store';
 import { fileRoutes } from './files/routes';
 import { guestRoutes } from './guests/guest-routes';
 import { healthRoutes } from './health/routes';
+import { speakHttp } from './speak-http';
 import { keepWatch } from './watch/keep-watch';
 import { noticeRoutes } from './notices/routes';
 import { Outbox } from './standins/mail';
@@ -101,19 +99,6 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
   return server;
 }
 
-/** What every way in needs: errors and refusals in one form, bodies that may be packed, cookies. */
-export async function speakHttp(server: FastifyInstance): Promise<void> {
-  await server.register(problemDetails);
-  await server.register(yupValidation);
-  await server.register(compress, {
-    global: true,
-    threshold: 1024,
-    encodings: ['gzip'],
-    zlibOptions: { level: ANSWER_GZIP_LEVEL },
-  });
-  await server.register(cookie);
-}
-
 const REQUEST_MILLISECONDS = 120_000;
 
 /** Everything comes from this server. Styles may stand in the page because React Native for Web writes them there. */
@@ -147,6 +132,3 @@ const silentAboutLimits = {
   'x-ratelimit-remaining': false,
   'x-ratelimit-reset': false,
 };
-
-/** Answers are packed while somebody waits; the application's files are packed once, when it is built. */
-const ANSWER_GZIP_LEVEL = 4;

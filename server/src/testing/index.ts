@@ -7,7 +7,6 @@ export { DueWork } from '../plans/make-due-work';
 export { keepSmall } from '../retention/nightly';
 export { pull, readWork } from '../sync/pull';
 export { push } from '../sync/push';
-export { openPhoneDoor, type PhoneDoor } from './phone-door';
 export { freshDatabase, isOnPostgres } from './fresh-database';
 export { openSession, SESSION_COOKIE } from '../accounts/sessions';
 export { connectTo } from './connect-to';

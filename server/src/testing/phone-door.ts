@@ -1,7 +1,7 @@
 import fastify, { type FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
 import { signedInPeople } from '../accounts/authentication';
-import { speakHttp } from '../app';
+import { speakHttp } from '../speak-http';
 import type { Clock } from '../clock';
 import { dialectOf } from '../database/dialects';
 import { News } from '../news/news';

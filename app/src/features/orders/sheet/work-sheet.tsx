@@ -1,13 +1,12 @@
 import { useRouter } from 'expo-router';
-import { useDeferredValue, useMemo, useCallback, useEffect, useRef, useState, type ReactElement } from 'react';
-import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
+import { useCallback, useDeferredValue, useEffect, useState, type ReactElement } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { asId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Owed } from '@oilcan/core/finishing/lifecycle';
+import type { Stop } from '@oilcan/core/steps/rounds';
 import { isClosed, isOpen, type WorkOrder } from '@oilcan/core/orders/work';
-import { lookUpWork, peekRow, usePhone, useRow, useRows } from '../../../data/store/store';
+import { lookUpWork, usePhone, useRow, useRows } from '../../../data/store/store';
 import { Dipstick } from '../../../ui/drawn/dipstick';
 import { Button } from '../../../ui/press/press';
-import { useNotice } from '../../../ui/state/use-notice';
 import { RULE, useIsBroad, useIsNarrow, useIsWide, useIsWindowWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { RememberedJob } from '../../past/past';
@@ -17,13 +16,11 @@ import { OthersWork, useIsOurs } from '../work';
 import { useLandmark } from '../../frame/page/pane';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
-import { useOpenParams } from '../../frame/page/use-open-params';
-import { useKeptScroll } from '../../frame/page/use-kept-scroll';
 import { useCommand } from '../../frame/keys/commands';
 import { amendSheets, dockItems } from '../../frame/registry/views';
 import { loadMatesSheet } from '../../recording/labor';
 import { useDroppedFiles } from '../../recording/attachments';
-import { HazardsFirstOf, useHazardsFirst } from '../hazards';
+import { HazardsFirstOf, useHazardsFirst, type HazardsFirst } from '../hazards';
 import { Dock, DockLine } from './dock';
 import { notches, useLevel, useMarks, type SheetPart } from './parts';
 import { usePinnedJob } from './pinned-job';
@@ -34,22 +31,15 @@ import { CodeFault } from '../../recording/faults';
 import { FurtherSheet } from '../../finishing/further';
 import { FinishSheet } from '../../finishing/lifecycle';
 import { WhenSheet } from '../../finishing/schedule';
-import { loadReturnSheets, RETURN_SHEET } from '../../finishing/return-to-service';
+import { loadReturnSheets } from '../../finishing/return-to-service';
 import { AlarmProposal, loadAlarmSheet } from '../../steps/readings';
-import { goToStop, loadRoundSheets, RoundPart, useMachineInSight } from '../../steps/rounds';
+import { loadRoundSheets, RoundPart, useMachineInSight } from '../../steps/rounds';
 import { loadShorthandSheet } from '../../recording/shorthand';
-import { loadShareSheets, shareElement } from '../../recording/shares';
-import { loadStepSheets, stepElement, WorkPart } from '../../steps/steps';
+import { loadShareSheets } from '../../recording/shares';
+import { loadStepSheets, WorkPart } from '../../steps/steps';
 import { WrapUpPart } from './wrap-up-part';
-import { LOCKS_ELEMENT } from '../isolation';
-
-/** What is brought into sight comes to lie so far below the upper edge. */
-const WITH_WHAT_IS_ABOVE = 96;
-
-/** The dock is so much lower while somebody reads. */
-const FOLDS = 80;
-/** Scrolling by less than this was not meant. */
-const MEANT = 6;
+import { useQuickSheet, type QuickSheet } from './use-quick-sheet';
+import { useSheetScroll, type SheetScroll } from './use-sheet-scroll';
 
 /** Loads what is recorded with. */
 export async function loadItems(): Promise<void> {
@@ -113,133 +103,28 @@ function MissingWork({ workOrderId }: { readonly workOrderId: string }): ReactEl
 function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWide: boolean }): ReactElement {
   const palette = usePalette();
   const back = useBack('/shift');
-  const scroller = useRef<ScrollView>(null);
-  const kept = useKeptScroll(`/shift/${work.id}`, scroller);
-  const landmark = useLandmark(work.title);
-  const elements = useRef<Partial<Record<SheetPart, HTMLElement | null>>>({});
   const isBroad = useIsBroad();
   const isWindowWide = useIsWindowWide();
   // With very large text the dock has room for its keys alone, and its line stands in the sheet.
   const isDockNarrow = useIsNarrow();
   const stops = useRows('stops', 'workOrder', work.id);
-  const beside = useRef<ScrollView>(null);
-  const [isReading, setIsReading] = useState(false);
-  const scrolledTo = useRef(0);
-  const scrolledHeight = useRef(0);
-  const [current, setCurrent] = useState<SheetPart>(isBroad ? 'work' : 'prepare');
-  const [dock, setDock] = useState<string | null>(null);
-  const [about, setAbout] = useState<string | undefined>();
-  const { work: opened, part: scanned } = useOpenParams();
-  const router = useRouter();
-  useEffect(() => {
-    if (opened !== work.id || scanned === undefined) return;
-    setAbout(scanned);
-    setDock('part');
-    // Once: it is not opened again by coming back or by a reload.
-    router.setParams({ part: undefined });
-  }, [opened, scanned, work.id, router]);
-  const [coding, setCoding] = useState<string | null>(null);
-  const say = useNotice((state) => state.say);
-
-  const place = useMemo(() => {
-    const on = (part: SheetPart) => (element: HTMLElement | null) => void (elements.current[part] = element);
-    return { prepare: on('prepare'), work: on('work'), wrapUp: on('wrapUp') };
-  }, []);
-  // What a press changes of the job itself stands in its head and in Wrap up: the long rest follows a frame later.
-  const follower = useDeferredValue(work);
-  const following = follower.id === work.id ? follower : work;
-  const goTo = useCallback((part: SheetPart): void => {
-    if (part === 'prepare') return scrollTo(beside.current ?? scroller.current, 0);
-    scrollTo(scroller.current, topOf(elements.current[part], scroller.current) ?? 0);
-  }, []);
-  const bringIntoSight = (elementId: string): void => {
-    // Two jobs may be open side by side: what is looked for is in this one.
-    const found = (of: ScrollView | null): HTMLElement | null =>
-      scrollFrame(of)?.querySelector<HTMLElement>(`#${CSS.escape(elementId)}`) ?? null;
-    const within = found(beside.current) === null ? scroller.current : beside.current;
-    const element = found(within);
-    const top = topOf(element, within);
-    if (element === null || top === null) return;
-    scrollTo(within, Math.max(0, top - WITH_WHAT_IS_ABOVE));
-    element.querySelector<HTMLElement>('[role]:not([role=radiogroup])')?.focus({ preventScroll: true });
-  };
-  const follow = (event: NativeSyntheticEvent<NativeScrollEvent>): void => {
-    kept.onScroll(event);
-    const { contentOffset, layoutMeasurement, contentSize } = event.nativeEvent;
-    const line = contentOffset.y + layoutMeasurement.height * 0.4;
-    const isAtFoot = contentOffset.y + layoutMeasurement.height >= contentSize.height - 4 && contentOffset.y > 0;
-    const moved = contentOffset.y - scrolledTo.current;
-    scrolledTo.current = contentOffset.y;
-    // A row that came in above moves the page too, and nobody meant that.
-    const hasGrown = contentSize.height !== scrolledHeight.current;
-    scrolledHeight.current = contentSize.height;
-    // At the foot the fold itself would scroll the page.
-    const isNearFoot = contentSize.height - contentOffset.y - layoutMeasurement.height < FOLDS;
-    if (!isNearFoot && !hasGrown && Math.abs(moved) >= MEANT) setIsReading(moved > 0 && contentOffset.y > FOLDS);
-    const isPast = (part: SheetPart): boolean =>
-      line >= (topOf(elements.current[part], scroller.current) ?? Number.POSITIVE_INFINITY);
-    const part = isAtFoot || isPast('wrapUp') ? 'wrapUp' : isPast('work') ? 'work' : 'prepare';
-    if (part !== current) setCurrent(part);
-  };
-  const bringStepIntoSight = (stepId: string): void => {
-    const stopId = peekRow('steps', stepId)?.stopId ?? null;
-    if (stops.length > 0) goToStop(work.id, stopId ?? 'end');
-    // Of a round only one stop is drawn: it is there in the next frame.
-    requestAnimationFrame(() => bringIntoSight(stepElement(stepId)));
-  };
-  const openDock = useCallback((name: string | null): void => {
-    setAbout(undefined);
-    setDock(name);
-  }, []);
-  const mend = (owed: Owed): void => {
-    switch (owed.what) {
-      case 'step':
-        return bringStepIntoSight(owed.stepId);
-      case 'share':
-        return bringIntoSight(shareElement(owed.shareId));
-      case 'time':
-      case 'fault':
-      case 'part':
-      case 'stoppage':
-        return setDock(owed.what);
-      case 'stoppageEnd':
-        return setDock('stoppage');
-      case 'photo':
-        return setDock('note');
-      case 'reading':
-        setAbout(owed.pointId);
-        return setDock('reading');
-      case 'signature':
-        return setDock(RETURN_SHEET);
-      case 'timeOfAnother':
-        return say('They are told when you finish, and can still add it.');
-      case 'codes':
-        return setCoding(owed.entryId);
-      case 'lock':
-        return bringIntoSight(LOCKS_ELEMENT);
-      case 'clockOfAnother':
-        return say('Ask them to stop it, or let them finish the job.');
-    }
-  };
-  const toParts = useCallback((): void => openDock('part'), [openDock]);
+  const scroll = useSheetScroll(work.id, isBroad ? 'work' : 'prepare');
+  const { goTo } = scroll;
+  const quick = useQuickSheet(work, scroll.bringIntoSight, stops.length > 0);
   const toHazards = useCallback((): void => goTo('prepare'), [goTo]);
   const hazardsFirst = useHazardsFirst(work, toHazards);
-  useCommand('open', () => {
-    const node = scrollFrame(scroller.current);
-    node?.setAttribute('tabindex', '-1');
-    node?.focus();
-  });
+  useCommand('open', scroll.focus);
   const isOurs = useIsOurs(work);
   useDroppedFiles(work.id, useMachineInSight(work), isWide && isOurs && isOpen(work.state));
-  const dockPiece = isOurs ? (
+  const dock = isOurs ? (
     <Dock
       work={work}
-      open={dock}
-      about={about}
-      onOpen={openDock}
+      open={quick.open}
+      about={quick.about}
+      onOpen={quick.onOpen}
       onHazards={hazardsFirst}
-      isFolded={!isWide && isReading}
-      onTouch={() => setIsReading(false)}
+      isFolded={!isWide && scroll.isReading}
+      onTouch={scroll.stopReading}
     />
   ) : (
     <OthersWork work={work} />
@@ -263,65 +148,107 @@ function LoadedSheet({ work, isWide }: { readonly work: WorkOrder; readonly isWi
           </View>
         ) : null}
         <View style={sheet.columns}>
-          <SheetDipstick work={work} current={current} onGoTo={goTo} />
-          {isBroad ? (
-            <ScrollView
-              ref={beside}
-              role="complementary"
-              aria-label="Prepare"
-              style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
-              contentContainerStyle={sheet.content}
-            >
-              <PreparePart work={following} onPlaced={place.prepare} onParts={isOurs ? toParts : null} />
-            </ScrollView>
-          ) : null}
-          <ScrollView
-            ref={scroller}
-            {...landmark}
-            style={sheet.scroll}
-            contentContainerStyle={sheet.content}
-            {...kept}
-            onScroll={follow}
-            scrollEventThrottle={64}
-            testID="sheet-scroll"
-          >
-            <View style={isWide && sheet.readable}>
-              {isBroad ? null : (
-                <>
-                  <SheetHead work={work} />
-                  {isDockNarrow && isOurs ? <DockLine work={work} onHazards={hazardsFirst} /> : null}
-                  {isDockNarrow ? <RaiseHere work={work} /> : null}
-                  <PreparePart work={following} onPlaced={place.prepare} onParts={isOurs ? toParts : null} />
-                </>
-              )}
-              {stops.length === 0 ? (
-                <WorkPart work={following} onPlaced={place.work} />
-              ) : (
-                <RoundPart work={following} stops={stops} onPlaced={place.work} />
-              )}
-              <WrapUpPart work={work} onPlaced={place.wrapUp} onMend={mend} open={dock} onOpen={openDock} />
-              {isWide ? null : <RecordList work={following} />}
-            </View>
-          </ScrollView>
+          <SheetDipstick work={work} current={scroll.current} onGoTo={goTo} />
+          <SheetParts {...{ work, isWide, isBroad, isDockNarrow, isOurs, stops, scroll, quick, hazardsFirst }} />
           {isWide ? (
             <View style={[sheet.recordColumn, { borderColor: palette.line, backgroundColor: palette.card }]}>
-              {dockPiece}
+              {dock}
               <ScrollView
                 role="complementary"
                 aria-label="Record"
                 style={sheet.scroll}
                 contentContainerStyle={sheet.recordContent}
               >
-                <RecordList work={following} />
+                <FollowingRecord work={work} />
               </ScrollView>
             </View>
           ) : null}
         </View>
-        {isWide ? null : dockPiece}
+        {isWide ? null : dock}
         <AlarmProposal work={work} />
-        <CodeFault work={work} entryId={coding} onClose={() => setCoding(null)} />
+        <CodeFault work={work} entryId={quick.coding} onClose={quick.stopCoding} />
       </View>
     </HazardsFirstOf.Provider>
+  );
+}
+
+/** What a press changes of the job itself stands in its head and in Wrap up: the long rest follows a frame later. */
+function useFollowing(work: WorkOrder): WorkOrder {
+  const follower = useDeferredValue(work);
+  return follower.id === work.id ? follower : work;
+}
+
+const FollowingRecord = ({ work }: { readonly work: WorkOrder }): ReactElement => (
+  <RecordList work={useFollowing(work)} />
+);
+
+interface PartsProps {
+  readonly work: WorkOrder;
+  readonly isWide: boolean;
+  readonly isBroad: boolean;
+  readonly isDockNarrow: boolean;
+  readonly isOurs: boolean;
+  readonly stops: readonly Stop[];
+  readonly scroll: SheetScroll;
+  readonly quick: QuickSheet;
+  readonly hazardsFirst: HazardsFirst;
+}
+
+/** Prepare, Work and Wrap up below one another; on a broad screen Prepare stands beside the others. */
+function SheetParts(props: PartsProps): ReactElement {
+  const { work, isWide, isBroad, isDockNarrow, isOurs, stops, scroll, quick, hazardsFirst } = props;
+  const palette = usePalette();
+  const landmark = useLandmark(work.title);
+  const following = useFollowing(work);
+  const { onOpen } = quick;
+  const toParts = useCallback((): void => onOpen('part'), [onOpen]);
+  const prepare = <PreparePart work={following} onPlaced={scroll.place.prepare} onParts={isOurs ? toParts : null} />;
+  return (
+    <>
+      {isBroad ? (
+        <ScrollView
+          ref={scroll.beside}
+          role="complementary"
+          aria-label="Prepare"
+          style={[sheet.scroll, sheet.beside, { borderColor: palette.line }]}
+          contentContainerStyle={sheet.content}
+        >
+          {prepare}
+        </ScrollView>
+      ) : null}
+      <ScrollView
+        ref={scroll.scroller}
+        {...landmark}
+        style={sheet.scroll}
+        contentContainerStyle={sheet.content}
+        {...scroll.props}
+        testID="sheet-scroll"
+      >
+        <View style={isWide && sheet.readable}>
+          {isBroad ? null : (
+            <>
+              <SheetHead work={work} />
+              {isDockNarrow && isOurs ? <DockLine work={work} onHazards={hazardsFirst} /> : null}
+              {isDockNarrow ? <RaiseHere work={work} /> : null}
+              {prepare}
+            </>
+          )}
+          {stops.length === 0 ? (
+            <WorkPart work={following} onPlaced={scroll.place.work} />
+          ) : (
+            <RoundPart work={following} stops={stops} onPlaced={scroll.place.work} />
+          )}
+          <WrapUpPart
+            work={work}
+            onPlaced={scroll.place.wrapUp}
+            onMend={quick.mend}
+            open={quick.open}
+            onOpen={onOpen}
+          />
+          {isWide ? null : <RecordList work={following} />}
+        </View>
+      </ScrollView>
+    </>
   );
 }
 
@@ -346,23 +273,6 @@ function PinButton({ workOrderId }: { readonly workOrderId: string }): ReactElem
   ) : (
     <Button word="Keep beside" onPress={() => pin(workOrderId)} />
   );
-}
-
-function scrollTo(scroller: ScrollView | null, y: number): void {
-  const animated = !globalThis.matchMedia('(prefers-reduced-motion: reduce)').matches;
-  scroller?.scrollTo({ y, animated });
-}
-
-/** What scrolls, in the page. */
-function scrollFrame(scroller: ScrollView | null): HTMLElement | null {
-  return (scroller?.getScrollableNode() as HTMLElement | undefined) ?? null;
-}
-
-/** How far down an element lies. Asked for whenever it is needed: what comes in above it moves it. */
-function topOf(element: HTMLElement | null | undefined, scroller: ScrollView | null): number | null {
-  const frame = scrollFrame(scroller);
-  if (frame === null || element === null || element === undefined) return null;
-  return element.getBoundingClientRect().top - frame.getBoundingClientRect().top + frame.scrollTop;
 }
 
 interface SheetDipstickProps {
