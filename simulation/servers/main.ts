@@ -11,6 +11,8 @@ const ASK_MILLISECONDS = 30_000;
 /** Of so many synchronized phones one is looked at whole. */
 const LOOKED_AT = 20;
 const HEAL_ROUNDS = 60;
+/** How Node ends when something is waited for that can never come. */
+const UNSETTLED = 13;
 const SEED = 1;
 
 const { values } = parseArgs({
@@ -39,21 +41,30 @@ const end = machineClock() + minutes * 60_000;
 const broken: string[] = [];
 let synchronized = 0;
 let failed = 0;
+/** What each is at; whoever is at something when nothing can happen any more waits for what never comes. */
+const at = new Map<Carried, string>();
+process.once('exit', (code) => {
+  if (code === UNSETTLED)
+    for (const [{ person }, what] of [...at].slice(0, 20)) say(`${person.id} never came back from ${what}.`);
+});
 const live = async (carried: Carried, index: number): Promise<void> => {
   await pause(chance.next() * ASK_MILLISECONDS);
   while (machineClock() < end) {
     const { phone } = carried;
     if (phone.hasRows && chance.next() < ASK_MILLISECONDS / ACT_MILLISECONDS) await act(carried, index, chance);
+    at.set(carried, 'the server');
     await synchronize(carried);
     if (phone.contact === 'reached') synchronized += 1;
     else failed += 1;
     if (phone.contact === 'reached' && synchronized % LOOKED_AT === 0) {
+      at.set(carried, 'the database');
       const missing = await passedOver(database, phone, carried.person).catch(() => []);
       if (missing.length > 0)
         broken.push(
           `${carried.person.id} was told that it knows up to ${phone.readUpTo}, and has not ${missing.join()}.`,
         );
     }
+    at.delete(carried);
     // A phone that heard nothing tries again sooner, as the application does.
     await pause(chance.next() * 2 * (phone.contact === 'reached' ? ASK_MILLISECONDS : 4_000));
   }
