@@ -11,8 +11,8 @@ const ASK_MILLISECONDS = 30_000;
 /** Of so many synchronized phones one is looked at whole. */
 const LOOKED_AT = 20;
 const HEAL_ROUNDS = 60;
-/** How Node ends when something is waited for that can never come. */
-const UNSETTLED = 13;
+/** Far longer than any request may take. */
+const OVERDUE_MILLISECONDS = 180_000;
 const SEED = 1;
 
 const { values } = parseArgs({
@@ -41,12 +41,16 @@ const end = machineClock() + minutes * 60_000;
 const broken: string[] = [];
 let synchronized = 0;
 let failed = 0;
-/** What each is at; whoever is at something when nothing can happen any more waits for what never comes. */
+/** What each waits for. */
 const at = new Map<Carried, string>();
-process.once('exit', (code) => {
-  if (code === UNSETTLED)
+// The application's own bound of a request keeps no process alive; and whatever is bounded by nothing is told of here.
+const overdue = setTimeout(
+  () => {
     for (const [{ person }, what] of [...at].slice(0, 20)) say(`${person.id} never came back from ${what}.`);
-});
+    process.exit(1);
+  },
+  minutes * 60_000 + OVERDUE_MILLISECONDS,
+);
 const live = async (carried: Carried, index: number): Promise<void> => {
   await pause(chance.next() * ASK_MILLISECONDS);
   while (machineClock() < end) {
@@ -70,6 +74,7 @@ const live = async (carried: Carried, index: number): Promise<void> => {
   }
 };
 await Promise.all(crowd.map(live));
+clearTimeout(overdue);
 say(`${synchronized} times in touch, ${failed} times without an answer; now everything is healed`);
 process.send?.('heal');
 
