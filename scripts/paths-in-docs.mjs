@@ -1,7 +1,7 @@
 // Every file and folder that the documents name is there: in links, and in code set apart by backticks.
 import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { dirname, join, posix } from 'node:path';
 import { root } from './root.mjs';
 import { giveUp } from './say.mjs';
 
@@ -34,16 +34,20 @@ const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclud
   encoding: 'utf8',
 }).split('\n');
 const names = new Set(files.flatMap((file) => file.split('/').slice(-1)));
+/** Each file and each folder above one. What git holds counts: a clone still has empty folders of what moved away. */
+const known = new Set(files.flatMap((file) => file.split('/').map((_, at, parts) => parts.slice(0, at + 1).join('/'))));
+const isThere = (...parts) => {
+  const path = posix.join(...parts).replace(/\/$/, '');
+  return path === '.' || known.has(path);
+};
 const missing = documents.flatMap((document) => {
   const text = readFileSync(join(root, document), 'utf8');
   const beside = dirname(document);
-  const links = [...text.matchAll(LINK)]
-    .map(([, path]) => path)
-    .filter((path) => !existsSync(join(root, beside, path)));
+  const links = [...text.matchAll(LINK)].map(([, path]) => path).filter((path) => !isThere(beside, path));
   const paths = [...text.matchAll(CODE)]
     .map(([, path]) => path)
     .filter((path) => isPath(path) && !notHere.test(path))
-    .filter((path) => ![beside, ...bases].some((base) => existsSync(join(root, base, path))))
+    .filter((path) => ![beside, ...bases].some((base) => isThere(base, path)))
     // A name alone stands for the one file of that name, wherever it is.
     .filter((path) => path.includes('/') || !names.has(path));
   return [...links, ...paths].map((path) => `${document} names ${path}, which is not there.`);
