@@ -38,6 +38,11 @@ const machineTime = [
   ['CallExpression[callee.object.name="Settings"][callee.property.name="defaultZone"]', 'Name the zone.'],
 ].map(([selector, message]) => ({ selector, message }));
 
+const loadedCode = {
+  selector: 'ImportExpression:not(CallExpression[callee.name=/^(piece|withSharedCode)$/] ImportExpression)',
+  message: 'Load code with piece() or withSharedCode(): what pieces share has to be there first.',
+};
+
 export default tseslint.config(
   { ignores: ['**/dist/', '**/node_modules/', '.oilcan/', 'app/.expo/', 'app/expo-env.d.ts', 'test-results/'] },
   js.configs.recommended,
@@ -78,12 +83,20 @@ export default tseslint.config(
       'app/src/data/browser/machine-clock.ts',
     ],
     rules: {
+      'no-restricted-syntax': ['error', ...machineTime, loadedCode],
+    },
+  },
+  {
+    // What is said of an entry is said where nobody may see money, too.
+    files: ['app/src/features/**/*-views.{ts,tsx}'],
+    rules: {
       'no-restricted-syntax': [
         'error',
         ...machineTime,
+        loadedCode,
         {
-          selector: 'ImportExpression:not(CallExpression[callee.name=/^(piece|withSharedCode)$/] ImportExpression)',
-          message: 'Load code with piece() or withSharedCode(): what pieces share has to be there first.',
+          selector: 'ImportSpecifier[imported.name=/^format(Money|Sums)$/]',
+          message: 'Say an amount with names.money().',
         },
       ],
     },

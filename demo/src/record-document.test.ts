@@ -2,11 +2,11 @@ import Ajv from 'ajv/dist/2020';
 import Papa from 'papaparse';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { entryColumns, entryRows, recordDocument, type RecordSource } from '@oilcan/core/past/formats';
+import { recordDocument, type RecordSource } from '@oilcan/core/past/formats';
+import { costOf, entryRows } from '@oilcan/core/registry';
 import { parseInstant } from '@oilcan/core/kernel';
 import type { TableName, Tables } from '@oilcan/core/records';
-import { costOf } from '@oilcan/core/registry';
-import { standingEntries, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { entryColumns, standingEntries, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { generateDemo } from './generate';
 import type { Line } from './line';
 

@@ -24,8 +24,10 @@ import { toolsEntries } from '../subjects/recording/tools/tools-entries';
 import { costByShare, type CostByShare } from '../subjects/recording/shares/by-share';
 import type { Share } from '../subjects/recording/shares/share';
 import type { Step } from '../subjects/steps/steps/step';
-import type { Entry } from '../subjects/orders/work/entries';
-import type { EntryKindSet } from '../subjects/orders/work/entry-kinds';
+import type { Entry, EntryContent } from '../subjects/orders/work/entries';
+import { anyEntryKind, type EntryKindSet, type EntryPicture } from '../subjects/orders/work/entry-kinds';
+import { rowsOfEntries } from '../subjects/past/formats/entry-rows';
+import type { RecordSource } from '../subjects/past/formats/record-document';
 import { workEntries } from '../subjects/orders/work/work-entries';
 
 /** Every kind of entry, in the order in which a past tells of them. */
@@ -56,6 +58,21 @@ export const entryKinds: EntryKindSet = {
 /** What a work order cost, from everything recorded on it. */
 export function costOf(entries: readonly Entry[]): WorkCost {
   return costOfEntries(entryKinds, entries);
+}
+
+/** Whether entries of a kind are nothing but an amount of money. */
+export function isOnlyCost(kind: string): boolean {
+  return anyEntryKind(entryKinds, kind)?.cost?.isAllOfIt ?? false;
+}
+
+/** The picture that an entry is, or that came with it; null for none. */
+export function pictureOf(content: EntryContent): EntryPicture | null {
+  return anyEntryKind(entryKinds, content.kind)?.picture?.(content) ?? null;
+}
+
+/** Entries as lines of a table, in the order of time. */
+export function entryRows(source: RecordSource): (string | number)[][] {
+  return rowsOfEntries(entryKinds, source);
 }
 
 /** What each share of a work order cost, and what is in none. */

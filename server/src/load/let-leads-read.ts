@@ -2,12 +2,13 @@ import { leadsOf } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
 import type { SqlRecords } from '../database/sql-records';
+import { directoryOf } from '../directory/directory';
 import { allOf } from '../notices/notices-of-push';
 import { readersOf } from '../reports/incident-readers';
 
 /** After people changed: whoever became a lead reads the incidents and reviews that were there before, and whoever ceased does not. */
 export async function letLeadsRead(transaction: Knex.Transaction, records: SqlRecords): Promise<void> {
-  const people = await allOf(transaction, 'people');
+  const { people } = await directoryOf(transaction);
   const changes: Change[] = [];
   for (const row of await allOf(transaction, 'incidents')) {
     const readerIds = readersOf(row, people);

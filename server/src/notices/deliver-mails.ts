@@ -1,11 +1,10 @@
 import { instantFromMillis } from '@oilcan/core/kernel';
 import { noticeHeadlines, type Notice } from '@oilcan/core/overview/notices';
 import { noticeDetail } from '@oilcan/core/registry';
-import { SETTINGS_ID, type Settings } from '@oilcan/core/orders/settings';
 import type { Knex } from 'knex';
+import { directoryOf } from '../directory/directory';
 import { deliverQueued } from '../mails/deliver-queued';
 import type { Mail, MailSender } from '../standins/mail';
-import { allOf } from './notices-of-push';
 
 interface Queued {
   readonly id: number;
@@ -62,11 +61,6 @@ function mailOf({ mail_id, person, notice }: Queued, name: string, zone: string)
 async function namesAndZone(
   database: Knex,
 ): Promise<{ readonly names: ReadonlyMap<string, string>; readonly zone: string }> {
-  const people = await allOf(database, 'people');
-  return { names: new Map(people.map(({ id, name }) => [id, name])), zone: await zoneOf(database) };
-}
-
-async function zoneOf(database: Knex): Promise<string> {
-  const stored: { body: string } | undefined = await database('settings').where('id', SETTINGS_ID).first('body');
-  return stored === undefined ? 'UTC' : (JSON.parse(stored.body) as Settings).zone;
+  const { people, settings } = await directoryOf(database);
+  return { names: new Map(people.map(({ id, name }) => [id, name])), zone: settings?.zone ?? 'UTC' };
 }

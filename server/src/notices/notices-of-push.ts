@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { byId, type AssetId, type Instant, type PersonId } from '@oilcan/core/kernel';
+import { type AssetId, type Instant, type PersonId } from '@oilcan/core/kernel';
 import {
   noticeChoiceOf,
   noticesOfIncident,
   noticesOfReport,
-  type AssetFollow,
   type Follow,
   type Notice,
+  type NoticeChoice,
 } from '@oilcan/core/overview/notices';
 import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
@@ -14,6 +14,7 @@ import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { sqlName } from '../database/sql-names';
 import { readRow, type SqlRecords, type StoredRow } from '../database/sql-records';
+import { directoryOf } from '../directory/directory';
 import { runAmong, runnerOf } from '../database/statements';
 import { worksTouchedBy } from '../past/note-past';
 
@@ -39,7 +40,7 @@ async function noticesOfReports(
 ): Promise<Notice[]> {
   const isOfReports = changes.some(({ table }) => table === 'reports' || table === 'incidents');
   if (!isOfReports) return [];
-  const people = await allOf(transaction, 'people');
+  const { people } = await directoryOf(transaction);
   const told: Notice[] = [];
   for (const change of changes) {
     if (change.row === null) continue;
@@ -74,7 +75,7 @@ async function noticesOfWork(
   );
   const concernsOthers = changes.some(({ table, row }) => table === 'entries' && row !== null && isForOthers(row));
   if (after.size === 0 && follows.length === 0 && assetFollows.size === 0 && !concernsOthers) return [];
-  const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };
+  const everybody = await directoryOf(transaction);
   const told: Notice[] = [];
   for (const id of touched) {
     const before = await records.get('workOrders', id);
@@ -91,12 +92,10 @@ async function noticesOfWork(
 
 /** Who follows which machine: few do, so that all of them are read at once. */
 async function followsOfAssets(transaction: Knex.Transaction): Promise<ReadonlyMap<string, readonly PersonId[]>> {
-  const stored: StoredRow[] = await transaction<StoredRow>(sqlName('assetFollows')).select('body');
+  const run = await runnerOf(transaction);
+  const stored = await run<{ asset: string; person: PersonId }>('SELECT asset, person FROM asset_follows', []);
   const followers = new Map<string, PersonId[]>();
-  for (const each of stored) {
-    const { assetId, personId }: AssetFollow = readRow('assetFollows', each);
-    followers.set(assetId, [...(followers.get(assetId) ?? []), personId]);
-  }
+  for (const { asset, person } of stored) followers.set(asset, [...(followers.get(asset) ?? []), person]);
   return followers;
 }
 
@@ -129,7 +128,7 @@ export async function writeNotices(
   now: Instant,
 ): Promise<Change[]> {
   if (told.length === 0) return [];
-  const choices = byId(await allOf(transaction, 'noticeChoices'));
+  const choices = await choicesOf(transaction, told);
   const choiceOf = (id: PersonId) => noticeChoiceOf(id, choices.get(id));
   const wanted = told.filter(({ personId, kind }) => !choiceOf(personId).silent.includes(kind));
   const byMail = wanted.filter(({ personId, kind }) => choiceOf(personId).mail.includes(kind));
@@ -145,7 +144,20 @@ export async function writeNotices(
   return wanted.map((row): Change => ({ table: 'notices', id: row.id, row }));
 }
 
-export async function allOf<T extends 'crews' | 'incidents' | 'noticeChoices' | 'people' | 'reviews' | 'sites'>(
+/** What those who are told chose to hear of. */
+async function choicesOf(
+  transaction: Knex.Transaction,
+  told: readonly Notice[],
+): Promise<ReadonlyMap<PersonId, NoticeChoice>> {
+  const stored = await runAmong<StoredRow>(
+    await runnerOf(transaction),
+    [...new Set(told.map(({ personId }) => personId))],
+    (places) => `SELECT body FROM notice_choices WHERE id IN (${places})`,
+  );
+  return new Map(stored.map((each) => readRow('noticeChoices', each)).map((choice) => [choice.id, choice]));
+}
+
+export async function allOf<T extends 'incidents' | 'reviews' | 'sites'>(
   transaction: Knex,
   table: T,
 ): Promise<Tables[T][]> {

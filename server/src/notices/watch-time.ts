@@ -1,11 +1,12 @@
-import { instantFromMillis, startOfDay } from '@oilcan/core/kernel';
+import { instantFromMillis, startOfDay, type Instant } from '@oilcan/core/kernel';
 import { noticesOfLate, noticesOfShort, type Notice } from '@oilcan/core/overview/notices';
-import { SETTINGS_ID, settingsAt } from '@oilcan/core/orders/settings';
+import { settingsAt } from '@oilcan/core/orders/settings';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { currentRevision } from '../database/revisions';
 import type { Audience } from '../database/feed/audiences';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
+import { directoryOf } from '../directory/directory';
 import { allOf, writeNotices } from './notices-of-push';
 import { shortParts } from './short-parts';
 
@@ -30,18 +31,14 @@ export async function watchTime(
     const lookedAt = instantFromMillis(Number(looked?.value ?? nowMillis - FIRST_LOOK_MILLISECONDS));
     await transaction('counters').insert({ name: LOOKED_AT, value: nowMillis }).onConflict('name').merge();
     const records = new SqlRecords(transaction);
-    const settings = await records.get('settings', SETTINGS_ID);
+    const everybody = await directoryOf(transaction);
+    const { settings } = everybody;
     if (settings === undefined) return null;
-    const stored: StoredRow[] = await transaction<StoredRow>('work_orders').whereNull('ended').select('body');
-    const works = stored.map((each): WorkOrder => readRow('workOrders', each));
-    const everybody = { crews: await allOf(transaction, 'crews'), people: await allOf(transaction, 'people') };
-    const told = noticesOfLate(works, everybody, lookedAt, now);
+    const told = noticesOfLate(await dueWithin(transaction, lookedAt, now), everybody, lookedAt, now);
     for (const site of await allOf(transaction, 'sites')) {
       const { zone } = settingsAt(settings, site);
       const tomorrow = { from: startOfDay(now, zone, 1), to: startOfDay(now, zone, 2) };
-      const due = works.filter(
-        ({ siteId, dueAt }) => siteId === site.id && dueAt !== null && dueAt >= tomorrow.from && dueAt < tomorrow.to,
-      );
+      const due = (await dueWithin(transaction, tomorrow.from, tomorrow.to)).filter(({ siteId }) => siteId === site.id);
       const short = await shortParts(records, due);
       told.push(...noticesOfShort(due, everybody, tomorrow, ({ id }) => short.get(id) ?? [], now));
     }
@@ -50,6 +47,14 @@ export async function watchTime(
     if (changes.length === 0) return null;
     return { revision: await currentRevision(transaction), concerned: records.audience };
   });
+}
+
+/** Open work that is due from a time on and before another or then. */
+async function dueWithin(transaction: Knex.Transaction, from: Instant, to: Instant): Promise<WorkOrder[]> {
+  const stored: StoredRow[] = await transaction<StoredRow>('work_orders')
+    .whereBetween('due', [from, to])
+    .select('body');
+  return stored.map((each) => readRow('workOrders', each));
 }
 
 /** What says nothing that was not said before is not said again. */

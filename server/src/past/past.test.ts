@@ -18,7 +18,9 @@ import {
   workId,
 } from '@oilcan/core/testing';
 import { SqlRecords } from '../database/sql-records';
+import { stepByStep } from '../retention/nightly';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
+import { renewPast } from './renew-past';
 
 const bearing = asId<AssetId>('bearing');
 const neighbour = asId<AssetId>('neighbour');
@@ -73,6 +75,18 @@ describe('the past', () => {
     expect(numbers(answer)).toEqual(['W-11', 'W-10']);
     expect(answer.ofClass.map(({ number }) => number)).toEqual(['W-13']);
     expect(answer).toMatchObject({ recordsSince: '2026-01-05T08:00:00.000Z', cutAt: null });
+  });
+
+  it('is what this version makes of it, also where another one summarised it, and is kept so afterwards', async () => {
+    const before = await past(`asset=${assetId}`);
+    const asBefore = () => works.database('past_jobs').update({ version: 1, body: '{"number":"of before"}' });
+    await asBefore();
+    expect(await past(`asset=${assetId}`)).toEqual({ ...before, asOf: expect.anything() as unknown });
+    const jobs = await works.database('past_jobs');
+    expect(await stepByStep(works.database, renewPast, works.clock.look(), () => Promise.resolve())).toBe(jobs.length);
+    expect(await works.database('past_jobs').where('version', 1)).toEqual([]);
+    expect(await past(`asset=${assetId}`)).toEqual({ ...before, asOf: expect.anything() as unknown });
+    expect(await stepByStep(works.database, renewPast, works.clock.look(), () => Promise.resolve())).toBe(0);
   });
 
   it('goes on to its parts', async () => {

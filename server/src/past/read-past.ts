@@ -3,17 +3,13 @@ import { PAST_JOBS_LIMIT, stretchBegins, type PastOf } from '@oilcan/core/past/p
 import type { Person } from '@oilcan/core/plant/people';
 import { idsWithin, type Asset } from '@oilcan/core/plant/plant';
 import type { Knex } from 'knex';
+import { pastRows, type PastRow } from './past-rows';
 
 /** Jobs of other assets of the class, for what is usual where the asset itself has too few. */
 const CLASS_JOBS_LIMIT = 200;
 /** Among so many of a site's oldest jobs the first stretch is found, unless more of them than this have wrong dates. */
 const OLDEST_JOBS_LOOKED_AT = 200;
 const IDS_PER_STATEMENT = 400;
-
-interface Stored {
-  readonly at: string;
-  readonly body: string;
-}
 
 /**
  * A past as JSON (`PastAnswer`), put together from bodies as they are stored: an asset may have thousands of jobs, and
@@ -36,7 +32,7 @@ export async function readPast(database: Knex, person: Person, of: PastOf, now: 
   const recordsSince = stretchBegins(oldest) ?? oldest.at(-1) ?? now;
   const cutAt = found.length > jobs.length ? (jobs.at(-1)?.at ?? null) : null;
   const head = JSON.stringify({ recordsSince, cutAt, asOf: now });
-  const list = (some: readonly Stored[]): string => `[${some.map(({ body }) => body).join()}]`;
+  const list = (some: readonly PastRow[]): string => `[${some.map(({ body }) => body).join()}]`;
   return `${head.slice(0, -1)},"jobs":${list(jobs)},"ofClass":${list(ofClass)}}`;
 }
 
@@ -55,15 +51,15 @@ async function subjectOf(
   return row;
 }
 
-async function newestOfClass(database: Knex, person: Person, body: string, but: AssetId): Promise<Stored[]> {
+async function newestOfClass(database: Knex, person: Person, body: string, but: AssetId): Promise<PastRow[]> {
   const { equipmentClass } = JSON.parse(body) as Asset;
-  return database('past_jobs')
+  const newest = database('past_jobs')
     .where('class', equipmentClass)
     .whereIn('site', [...person.siteIds])
     .whereNot('asset', but)
     .orderBy('at', 'desc')
-    .limit(CLASS_JOBS_LIMIT)
-    .select('at', 'body');
+    .limit(CLASS_JOBS_LIMIT);
+  return pastRows(database, newest);
 }
 
 async function newestOf(
@@ -72,14 +68,13 @@ async function newestOf(
   column: 'asset' | 'place',
   ids: readonly string[],
   limit: number,
-): Promise<Stored[]> {
-  const found: Stored[] = [];
+): Promise<PastRow[]> {
+  const found: PastRow[] = [];
   for (let start = 0; start < ids.length; start += IDS_PER_STATEMENT) {
     const among = database('past_jobs').whereIn(column, ids.slice(start, start + IDS_PER_STATEMENT));
     // Written so that the index of the site does not tempt the database to begin with all rows of the site.
     among.whereRaw("coalesce(site, '') = ?", [site]);
-    const some: Stored[] = await among.orderBy('at', 'desc').limit(limit).select('at', 'body');
-    found.push(...some);
+    found.push(...(await pastRows(database, among.orderBy('at', 'desc').limit(limit))));
   }
   if (ids.length > IDS_PER_STATEMENT) found.sort((a, b) => (a.at < b.at ? 1 : -1));
   return found.slice(0, limit);

@@ -2,12 +2,12 @@ import type { Incident } from '@oilcan/core/raising/incidents';
 import { leadsOf, type Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import type { Knex } from 'knex';
-import { allOf } from '../notices/notices-of-push';
+import { directoryOf } from '../directory/directory';
 
 /** Leads of the site read its incidents too, beside those who reported them or were there. */
 export async function withLeadsReading(transaction: Knex.Transaction, changes: readonly Change[]): Promise<Change[]> {
   if (!changes.some(({ table, row }) => table === 'incidents' && row !== null)) return [...changes];
-  const people = await allOf(transaction, 'people');
+  const { people } = await directoryOf(transaction);
   return changes.map((change) =>
     change.table !== 'incidents' || change.row === null
       ? change

@@ -6,9 +6,10 @@ import { foldFeed } from './fold-feed';
 import { foldLog, forgetEarlyCopies, forgetLentNumbers } from './fold-log';
 import { dropEndedFollows } from './drop-ended-follows';
 import { forgetClockPlaces, forgetMails, forgetNotices } from './forget-rows';
+import { renewPast } from '../past/renew-past';
 import type { Retention } from './retention';
 
-/** Everything that is kept small by night. */
+/** Everything that is kept small by night, or brought up to date. */
 const retentions: readonly Retention[] = [
   dropEndedFollows,
   forgetNotices,
@@ -18,6 +19,7 @@ const retentions: readonly Retention[] = [
   foldLog,
   forgetEarlyCopies,
   forgetLentNumbers,
+  renewPast,
 ];
 
 const BEGAN = 'retention_began';
@@ -63,14 +65,23 @@ export async function keepSmall(
   pause: (milliseconds: number) => Promise<void>,
 ): Promise<Readonly<Record<string, number>>> {
   const changed: Record<string, number> = {};
-  for (const { name, steps } of retentions) {
-    changed[name] = 0;
-    let began = performance.now();
-    for await (const count of steps(database, instantFromMillis(nowMillis))) {
-      changed[name] += count;
-      await pause((performance.now() - began) * PAUSE_SHARE);
-      began = performance.now();
-    }
+  for (const each of retentions) changed[each.name] = await stepByStep(database, each, nowMillis, pause);
+  return changed;
+}
+
+/** Does one of it, and gives how many rows it changed. */
+export async function stepByStep(
+  database: Knex,
+  { steps }: Retention,
+  nowMillis: number,
+  pause: (milliseconds: number) => Promise<void>,
+): Promise<number> {
+  let changed = 0;
+  let began = performance.now();
+  for await (const count of steps(database, instantFromMillis(nowMillis))) {
+    changed += count;
+    await pause((performance.now() - began) * PAUSE_SHARE);
+    began = performance.now();
   }
   return changed;
 }

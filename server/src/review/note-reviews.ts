@@ -4,13 +4,14 @@ import { leadsOf, type Person } from '@oilcan/core/plant/people';
 import type { Change } from '@oilcan/core/records';
 import { costOf } from '@oilcan/core/registry';
 import { unusualOf, type Review } from '@oilcan/core/finishing/review';
-import { SETTINGS_ID, settingsAt, usualLimits, type Settings } from '@oilcan/core/orders/settings';
+import { settingsAt, usualLimits, type Settings } from '@oilcan/core/orders/settings';
 import type { Entry, WorkOrder } from '@oilcan/core/orders/work';
 import { dequal } from 'dequal';
 import type { Knex } from 'knex';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
-import { allOf } from '../notices/notices-of-push';
-import { entriesByWork } from '../past/note-past';
+import { directoryOf } from '../directory/directory';
+import { pastRows } from '../past/past-rows';
+import { entriesByWork } from '../past/summaries';
 
 /** So many jobs of the machine before it are looked at, and so many of its class. */
 const JOBS_BEFORE = 200;
@@ -34,9 +35,8 @@ export async function noteReviews(
   for (const { id } of reopened) await records.remove('reviews', id);
   const ended = touched.filter(({ state }) => state === 'finished' || state === 'accepted');
   if (ended.length === 0) return;
-  const settings = await records.get('settings', SETTINGS_ID);
+  const { settings, people } = await directoryOf(transaction);
   if (settings === undefined) return;
-  const people = await allOf(transaction, 'people');
   const changes: Change[] = [];
   for (const work of ended) {
     const before = await records.get('reviews', work.id);
@@ -113,10 +113,6 @@ async function pastJobs(
   of: string,
   limit: number,
 ): Promise<PastJob[]> {
-  const stored: { body: string }[] = await transaction('past_jobs')
-    .where(column, of)
-    .orderBy('at', 'desc')
-    .limit(limit)
-    .select('body');
-  return stored.map(({ body }) => JSON.parse(body) as PastJob);
+  const newest = transaction('past_jobs').where(column, of).orderBy('at', 'desc').limit(limit);
+  return (await pastRows(transaction, newest)).map(({ body }) => JSON.parse(body) as PastJob);
 }

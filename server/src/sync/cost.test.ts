@@ -1,4 +1,4 @@
-import { anOperation, ann, lea, workId } from '@oilcan/core/testing';
+import { anOperation, ann, bob, lea, workId } from '@oilcan/core/testing';
 import { statementsOf } from '../testing/statements';
 import { startTestServer, type TestServer } from '../testing/test-server';
 
@@ -21,6 +21,20 @@ describe('what a pull asks of the database', () => {
     const { result, statements } = await statementsOf(works.database, () => works.pull(cookie, revision));
     expect(result.changes).toHaveLength(1);
     expect(statements.length).toBeLessThanOrEqual(6);
+  });
+
+  it('reads people, crews and settings once, whoever pulls or pushes, until one of them changes', async () => {
+    const lead = await works.signIn(lea);
+    await works.pull(cookie);
+    const reads = async (ask: () => Promise<unknown>): Promise<readonly string[]> =>
+      (await statementsOf(works.database, ask)).statements.filter((text) =>
+        /FROM `?(people|crews|settings)`?( ORDER BY id)?$/.test(text),
+      );
+    expect(await reads(() => works.push(lead, note()))).toEqual([]);
+    expect(await reads(() => works.pull(cookie))).toEqual([]);
+    await works.push(lead, [anOperation('person.leave', { personId: bob.id }, { by: lea.id })]);
+    expect(await reads(() => works.pull(cookie))).toHaveLength(3);
+    expect(await reads(() => works.push(lead, note()))).toEqual([]);
   });
 
   it('is three where nothing is new', async () => {

@@ -7,11 +7,12 @@ import { PROTOCOL, PULL_PAGE_ROWS, SEEN_REVISION_SINCE, type PullAnswer, type Re
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { feedAfter, feedFloor } from '../database/feed/feed-lines';
+import { newestWithin } from '../database/feed/newest';
 import { readRow, type StoredRow } from '../database/sql-records';
 import { sqlName } from '../database/sql-names';
 import { runnerOf } from '../database/statements';
 import { changesOf } from './changes-of-lines';
-import { scopeOf, scopeWithin, standingWithin } from './scope';
+import { scopeOf, scopeWithin } from './scope';
 
 /** The scope of nobody: a phone that hears it fetches everything that it carries once more. */
 const ANEW = 'anew';
@@ -40,8 +41,8 @@ export function pull(database: Knex, person: Person, asked: Asked, clock: Clock)
     // Before anything is read: whatever came in before it, these rows tell.
     const now = instantFromMillis(clock());
     const run = await runnerOf(transaction);
-    const { newest, scopesSince } = await standingWithin(run);
-    const scope = await scopeWithin(database, run, scopesSince, person, version);
+    const { revision: newest, scopes } = await newestWithin(run);
+    const scope = await scopeWithin(database, run, scopes, person, version);
     const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now, version };
     // It knows what is not there: the database was put back to an earlier state.
     if (since > newest) return { ...nothing, scope: ANEW };

@@ -4,6 +4,7 @@ import type { Revision } from '@oilcan/core/sync';
 import type { Knex } from 'knex';
 import type { Clock } from '../clock';
 import { dialectOf } from '../database/dialects';
+import { newestOf } from '../database/feed/newest';
 import type { FileStore } from '../files/file-store';
 import { sweepOrphans } from '../files/orphans';
 import type { MailSender } from '../standins/mail';
@@ -14,14 +15,15 @@ import { forgetGuests } from '../guests/forget-guests';
 import { deliverGuestMails } from '../guests/guest-mails';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
-import { standingOf } from '../sync/scope';
-import { beginsNow, keepSmall } from '../retention/nightly';
+import { renewPast } from '../past/renew-past';
+import { beginsNow, keepSmall, stepByStep } from '../retention/nightly';
 
 const LOOK_MILLISECONDS = 5_000;
 const WATCH_MILLISECONDS = 60_000;
 const MAIL_MILLISECONDS = 3_000;
 const TIDY_MILLISECONDS = 3_600_000;
 const NIGHT_MILLISECONDS = 600_000;
+const DAY_MILLISECONDS = 86_400_000;
 
 interface KeptTelling {
   readonly database: Knex;
@@ -57,10 +59,10 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
   server.addHook('onListen', async () => {
     let scopesSince: Revision | null = null;
     onEach(async () => {
-      const standing = await standingOf(database);
-      if (scopesSince !== null && scopesSince !== standing.scopesSince) await news.scopesChanged();
-      scopesSince = standing.scopesSince;
-      news.look(standing.newest);
+      const newest = await newestOf(database);
+      if (scopesSince !== null && scopesSince !== newest.scopes) await news.scopesChanged();
+      scopesSince = newest.scopes;
+      news.look(newest.revision);
     }, LOOK_MILLISECONDS);
     again(
       'time',
@@ -87,6 +89,7 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     again('begun files', () => files.tidy(clock()), TIDY_MILLISECONDS);
     again('orphans', () => sweepOrphans(database, files, clock()), TIDY_MILLISECONDS);
     again('guests', () => forgetGuests(database, clock()), TIDY_MILLISECONDS);
+    again('past', async () => void (await stepByStep(database, renewPast, clock(), pause)), DAY_MILLISECONDS);
     again(
       'night',
       async () => {

@@ -17,6 +17,7 @@ import {
   type Shape,
 } from './answers';
 import { nameOf } from '../browser/name-of';
+import { within } from './within';
 import { Unreachable, type FileAnswer, type ServerLink, type PullQuestion } from './server-link';
 
 /** How long a request may take before it counts as lost. */
@@ -129,15 +130,18 @@ async function request<Answer>(
   let response: Response;
   let text: string;
   try {
-    response = await fetch(path, {
-      method,
-      credentials: 'same-origin',
+    const sent = await message;
+    [response, text] = await within(REQUEST_MILLISECONDS, async (signal) => {
       // The server knows where its own application comes from.
-      referrerPolicy: 'no-referrer',
-      signal: AbortSignal.timeout(REQUEST_MILLISECONDS),
-      ...(await message),
+      const answer = await fetch(path, {
+        method,
+        credentials: 'same-origin',
+        referrerPolicy: 'no-referrer',
+        signal,
+        ...sent,
+      });
+      return [answer, await answer.text()];
     });
-    text = await response.text();
   } catch {
     throw new Unreachable();
   }
@@ -155,9 +159,11 @@ async function body<Body>(
   milliseconds = REQUEST_MILLISECONDS,
 ): Promise<Body> {
   try {
-    const response = await fetch(path, { signal: AbortSignal.timeout(milliseconds) });
-    if (!response.ok) throw problemFrom(readJson(await response.text()));
-    return await read(response);
+    return await within(milliseconds, async (signal) => {
+      const response = await fetch(path, { signal });
+      if (!response.ok) throw problemFrom(readJson(await response.text()));
+      return read(response);
+    });
   } catch (error) {
     throw error instanceof OilcanError ? error : new Unreachable();
   }

@@ -18,6 +18,7 @@ import { reports } from './017-reports';
 import { hazardsAndPrices } from './018-hazards-and-prices';
 import { followedMachines } from './019-followed-machines';
 import { feed } from './020-feed';
+import { dueAndPastVersions } from './021-due-and-past-versions';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -47,6 +48,7 @@ const all: readonly Migration[] = [
   hazardsAndPrices,
   followedMachines,
   feed,
+  dueAndPastVersions,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -4,6 +4,7 @@ import type { EntryContents } from '@oilcan/core/orders/work';
 import { Drawn } from '../../../ui/drawn/drawn';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
+import { joined } from '../../../words/joined';
 
 interface Props {
   readonly content: EntryContents['returned'];
@@ -20,7 +21,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
     group: 'state',
     say: ({ content: { from, condition, where } }) => ({
       headline: `Machine handed over to maintenance by ${from}`,
-      detail: [condition, where].filter((each) => each !== '').join(' · '),
+      detail: joined([condition, where]),
     }),
   },
   returned: {
@@ -28,9 +29,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
     group: 'state',
     say: ({ content: { condition, reservations, signature } }) => ({
       headline: `Back in service, taken by ${signedBy(signature)}`,
-      detail: [condition, reservations === '' ? '' : `Limits on its use: ${reservations}`]
-        .filter((each) => each !== '')
-        .join(' · '),
+      detail: joined([condition, reservations === '' ? '' : `Limits on its use: ${reservations}`]),
     }),
     Picture: SignedPicture,
   },

@@ -110,6 +110,7 @@ describe('what was recorded, in words', () => {
     bin: nobody,
     stretch: () => '',
     isolationPoint: () => '',
+    money: () => '',
   };
   const names: Names = { ...unknown, part: () => aPart(), point: () => aPoint(), step: () => aStep(3) };
   it.each<[Operation, string, string]>([

@@ -2,7 +2,7 @@ import type { Person } from '@oilcan/core/plant/people';
 import type { Asset, MeasuringPoint } from '@oilcan/core/plant/plant';
 import type { Step } from '@oilcan/core/steps/steps';
 import type { Bin, Part } from '@oilcan/core/stores/stock';
-import type { Instant } from '@oilcan/core/kernel';
+import { formatMoney, type Instant, type Money } from '@oilcan/core/kernel';
 import { peekSettings } from '../../../data/store/peek-settings';
 import { now, peekRow } from '../../../data/store/store';
 import { sayStretch } from '../../../words/dates';
@@ -21,6 +21,8 @@ export interface Names {
   readonly stretch: (siteId: string, at: Instant, from: Instant, to: Instant) => string;
   /** The device of an isolation point; empty for the machine as a whole. */
   readonly isolationPoint: (workOrderId: string, id: string | null) => string;
+  /** An amount of money; empty where none may stand. Whatever is said of an entry says amounts by this alone. */
+  readonly money: (amount: Money, language: string) => string;
 }
 
 /** What entries and operations name, as this phone has it. */
@@ -38,4 +40,8 @@ export const phoneNames: Names = {
   },
   isolationPoint: (workOrderId, id) =>
     peekRow('workOrders', workOrderId)?.isolation.find((point) => point.id === id)?.device ?? '',
+  money: formatMoney,
 };
+
+/** The same for what goes where nobody is to see what things cost. */
+export const namesWithoutMoney: Names = { ...phoneNames, money: () => '' };

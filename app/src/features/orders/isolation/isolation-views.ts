@@ -1,6 +1,7 @@
 import { isolationWords } from '../../../words/work-words';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
+import { joined } from '../../../words/joined';
 
 const entries: EntryViewsNamed<'isolation'> = {
   isolation: {
@@ -13,9 +14,7 @@ const entries: EntryViewsNamed<'isolation'> = {
           : `, of ${names.person(content.ofPersonId)?.name ?? ''}`;
       return {
         headline: `${isolationWords[content.act]}${of}`,
-        detail: [names.isolationPoint(workOrderId, content.pointId), content.reason]
-          .filter((each) => each !== '')
-          .join(' · '),
+        detail: joined([names.isolationPoint(workOrderId, content.pointId), content.reason]),
       };
     },
   },

@@ -1,9 +1,9 @@
 import { formatDuration, formatSums, signedBy, type FileId, type Instant } from '@oilcan/core/kernel';
 import type { PictureType } from '@oilcan/core/plant/files';
 import type { MeasuringPoint } from '@oilcan/core/plant/plant';
-import { costOf } from '@oilcan/core/registry';
+import { costOf, isOnlyCost, pictureOf } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/orders/settings';
-import { placed, toldOnce } from '@oilcan/core/steps/steps';
+import { pictureOfAnswer, placed, signatureOfAnswer, toldOnce } from '@oilcan/core/steps/steps';
 import {
   costGroups,
   standingEntries,
@@ -19,8 +19,7 @@ import { costGroupWords, levelWords, stateOf } from '../../../words/work-words';
 import { entryWords } from '../../recording/record/words';
 import { sinceSigned } from '../../finishing/return-to-service/words';
 import { answerWords } from '../../steps/steps/words';
-import type { EntryWords } from '../../frame/views/entry-view';
-import { phoneNames } from '../../frame/views/names';
+import { namesWithoutMoney, phoneNames } from '../../frame/views/names';
 import { factsOnPaper, headOnPaper } from './head-on-paper';
 
 /** A picture of the job, by its file. */
@@ -76,9 +75,9 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
       readings: readingsOf(entries, settings),
       entries: toldOnce(standingEntries(entries))
         // What was answered stands with the steps.
-        .filter(({ content: { kind } }) => kind !== 'answer' && (hasCosts || !onlyMoney.has(kind)))
+        .filter(({ content: { kind } }) => kind !== 'answer' && (hasCosts || !isOnlyCost(kind)))
         .map((entry) => {
-          const { headline, detail } = saidOf(entry, hasCosts, settings.language);
+          const { headline, detail } = entryWords(entry, hasCosts ? phoneNames : namesWithoutMoney, settings.language);
           return [`${say(entry.at)}, ${nameOf(entry.by)}`, headline, detail] as const;
         }),
       costs: hasCosts ? costsOf(work, entries, settings) : [],
@@ -88,19 +87,6 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
     },
     pictures: photos,
   };
-}
-
-/** Entries that are nothing but an amount of money. */
-const onlyMoney: ReadonlySet<string> = new Set(['expense', 'service', 'tool']);
-
-/** An entry in words; without what it cost, where that does not stand on the paper. */
-function saidOf(entry: Entry, hasCosts: boolean, language: string): EntryWords {
-  const { content } = entry;
-  if (hasCosts) return entryWords(entry, phoneNames, language);
-  if (content.kind === 'labor')
-    return entryWords({ ...entry, content: { ...content, rate: null, cost: null } }, phoneNames, language);
-  const words = entryWords(entry, phoneNames, language);
-  return content.kind === 'part' ? { ...words, detail: peekRow('parts', content.partId)?.number ?? '' } : words;
 }
 
 function costsOf(work: WorkOrder, entries: readonly Entry[], settings: Settings): (readonly [string, string])[] {
@@ -153,32 +139,21 @@ function photosOf(
   entries: readonly Entry[],
   hasCosts: boolean,
 ): (NamedPicture & { caption: string })[] {
-  const taken = standingOf(entries, 'photo').map(({ content: { fileId, mediaType, caption } }) => ({
-    fileId,
-    mediaType,
-    caption: caption === '' ? 'Photo' : caption,
-  }));
-  const ofSteps = peekRows('steps', 'workOrder', work.id).flatMap(({ text, answer }) =>
-    answer?.value.type === 'photo'
-      ? [{ fileId: answer.value.fileId, mediaType: answer.value.mediaType, caption: text }]
-      : [],
-  );
-  const receipts = (['expense', 'service', 'tool'] as const).flatMap((kind) =>
-    standingOf(entries, kind).flatMap(({ content: { receipt, words } }) =>
-      receipt === null || !hasCosts
-        ? []
-        : [{ fileId: receipt.fileId, mediaType: receipt.mediaType, caption: `Paper of: ${words}` }],
-    ),
-  );
-  return [...taken, ...ofSteps, ...receipts];
+  const pictures = standingEntries(entries).flatMap(({ content }) => pictureOf(content) ?? []);
+  const ofSteps = peekRows('steps', 'workOrder', work.id).flatMap(({ text, answer }) => {
+    const picture = pictureOfAnswer(answer?.value ?? null);
+    return picture === null ? [] : [{ ...picture, caption: text }];
+  });
+  const receipts = hasCosts ? pictures.filter(({ isReceipt }) => isReceipt) : [];
+  return [...pictures.filter(({ isReceipt }) => !isReceipt), ...ofSteps, ...receipts];
 }
 
 function signaturesOf(work: WorkOrder, entries: readonly Entry[], say: (at: Instant) => string): SignatureOnPaper[] {
-  const ofSteps = peekRows('steps', 'workOrder', work.id).flatMap(({ text, answer }) =>
-    answer?.value.type === 'signature'
-      ? [{ path: answer.value.path, words: `${signedBy(answer.value)}, ${say(answer.at)}: ${text}`, since: '' }]
-      : [],
-  );
+  const ofSteps = peekRows('steps', 'workOrder', work.id).flatMap(({ text, answer }) => {
+    const signature = signatureOfAnswer(answer?.value ?? null);
+    if (answer === null || signature === null) return [];
+    return [{ path: signature.path, words: `${signedBy(signature)}, ${say(answer.at)}: ${text}`, since: '' }];
+  });
   const back = standingOf(entries, 'returned').map((entry) => {
     const { signature, condition, reservations } = entry.content;
     const but = reservations === '' ? '' : ` Limits on its use: ${reservations}.`;

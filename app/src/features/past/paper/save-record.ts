@@ -1,5 +1,6 @@
-import { entryColumns, entryRows, recordDocument, type RecordSource } from '@oilcan/core/past/formats';
-import type { WorkOrder } from '@oilcan/core/orders/work';
+import { recordDocument, type RecordSource } from '@oilcan/core/past/formats';
+import { entryRows } from '@oilcan/core/registry';
+import { entryColumns, type WorkOrder } from '@oilcan/core/orders/work';
 import { saveFile } from '../../../data/browser/save-file';
 import { saveTable } from '../../../data/browser/save-table';
 import { now, peekRow, peekRows } from '../../../data/store/store';

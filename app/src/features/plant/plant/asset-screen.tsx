@@ -40,6 +40,7 @@ import { ContactList, useContacts } from './contact-list';
 import { ASSET_MISSING, classWords, conditionWords } from '../../../words/plant-words';
 import { mdiChevronRight, mdiHistory, mdiPrinterOutline } from '@mdi/js';
 import { PageTitle } from '../../frame/page/page-title';
+import { joined } from '../../../words/joined';
 
 /** One machine: how it is, what is open on it, what its past says, what it is measured by, made of and marked with. */
 export function AssetScreen({ assetId }: { readonly assetId: string }): ReactElement {
@@ -116,13 +117,11 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
       )}
       <PageTitle>{asset.name}</PageTitle>
       <Words as="small" soft>
-        {[
+        {joined([
           classWords(asset.equipmentClass),
           `${asset.nameplate.maker} ${asset.nameplate.model}`.trim(),
           `how critical: ${asset.criticality} of 4 (1 most)`,
-        ]
-          .filter((each) => each !== '')
-          .join(' · ')}
+        ])}
       </Words>
       <View
         style={[

@@ -1,4 +1,4 @@
-import { formatMoney, parseMoney, typedMoney } from '@oilcan/core/kernel';
+import { parseMoney, typedMoney } from '@oilcan/core/kernel';
 import { piece } from '../../../ui/loading/piece';
 import type { DockItem } from '../../frame/views/dock-item';
 import type { EntryViewsNamed } from '../../frame/views/entry-view';
@@ -11,9 +11,9 @@ import { MONEY_HINT } from '../../../forms/typed-words';
 const entries: EntryViewsNamed<'expense'> = {
   expense: {
     group: 'costs',
-    say: ({ content }, _names, language) => ({
+    say: ({ content }, names, language) => ({
       headline: content.words,
-      detail: `Expense ${formatMoney(content.amount, language)}${chargedTo(content.costCentre)}`,
+      detail: `Expense ${names.money(content.amount, language)}${chargedTo(content.costCentre)}`,
     }),
     Picture: ReceiptPicture,
     AmendSheet: null,
@@ -30,7 +30,7 @@ const entries: EntryViewsNamed<'expense'> = {
         return { args: { ...on, minor: instead.minor }, said: `Now ${typedMoney(instead)}.` };
       },
     },
-    past: { many: 'Expenses', line: ({ amount, words }) => `${words}: ${formatMoney(amount, 'en')}` },
+    past: { many: 'Expenses', line: ({ amount, words }, names) => `${words}: ${names.money(amount, 'en')}` },
   },
 };
 

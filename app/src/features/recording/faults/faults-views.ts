@@ -5,6 +5,7 @@ import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
 import { faultLine, faultWords, plainFault } from './words';
+import { joined } from '../../../words/joined';
 
 const entries: EntryViewsNamed<'fault'> = {
   fault: {
@@ -13,14 +14,12 @@ const entries: EntryViewsNamed<'fault'> = {
     group: 'faults',
     say: ({ content }) => ({
       headline: plainFault(content),
-      detail: [
+      detail: joined([
         content.mode,
         nameOfActivity(content.activity),
         content.cause === '' ? 'cause not said' : nameOfCode(causes, content.cause).toLowerCase(),
         content.text,
-      ]
-        .filter((each) => each !== '')
-        .join(' · '),
+      ]),
     }),
     past: { many: 'Faults', line: faultLine },
   },

@@ -1,5 +1,6 @@
-import { addMinutes, formatDuration, formatMoney } from '@oilcan/core/kernel';
+import { addMinutes, formatDuration } from '@oilcan/core/kernel';
 import { piece } from '../../../ui/loading/piece';
+import { joined } from '../../../words/joined';
 import { otherTimeWords, timeTypeWords } from '../../../words/work-words';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
@@ -15,14 +16,12 @@ const entries: EntryViewsNamed<'labor'> = {
       const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
       return {
         headline: `${formatDuration(content.minutes)} of work`,
-        detail: [
+        detail: joined([
           `${timeTypeWords[content.timeType]}${whose}`,
           names.stretch(siteId, at, content.startedAt, addMinutes(content.startedAt, content.minutes)),
-          content.cost === null ? '' : formatMoney(content.cost, language),
+          content.cost === null ? '' : names.money(content.cost, language),
           content.stoppedBecause === undefined ? '' : `clock stopped: ${content.stoppedBecause}`,
-        ]
-          .filter((each) => each !== '')
-          .join(' · '),
+        ]),
       };
     },
     AmendSheet: piece(() => import('./amend-time').then((module) => module.AmendTime)),

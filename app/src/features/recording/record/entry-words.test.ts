@@ -1,4 +1,4 @@
-import { money } from '@oilcan/core/kernel';
+import { formatMoney, money } from '@oilcan/core/kernel';
 import { ann, aPart, aPoint, aBin, aStep, binId, noon, partId, pointId, reportId, anEntry } from '@oilcan/core/testing';
 import type { EntryContent } from '@oilcan/core/orders/work';
 import { entryWords } from './entry-words';
@@ -14,6 +14,7 @@ describe('entries in words', () => {
     asset: () => undefined,
     stretch: () => '13:00 to 14:30',
     isolationPoint: () => 'Main switch',
+    money: formatMoney,
   };
   const words = (content: EntryContent) => Object.values(entryWords(anEntry(content), names, 'en'));
   it.each<[EntryContent, string, string]>([
@@ -61,5 +62,12 @@ describe('entries in words', () => {
     [{ kind: 'withdrawal', reason: 'twice' }, 'Taken back', 'twice'],
   ])('%j', (content, headline, detail) => {
     expect(words(content)).toEqual([headline, detail]);
+  });
+
+  it('say no amount where none may stand', () => {
+    const silent = { ...names, money: () => '' };
+    const use = { kind: 'part', partId, binId, quantity: 2_000 } as const;
+    const priced = { unitPrice: money(3_820, 'EUR'), cost: money(7_640, 'EUR') };
+    expect(entryWords(anEntry({ ...use, ...priced }), silent, 'en').detail).toBe('SEAL-70, bin C-04');
   });
 });

@@ -1,26 +1,24 @@
 import { mdiAccountHardHatOutline } from '@mdi/js';
-import { formatMoney } from '@oilcan/core/kernel';
 import { piece } from '../../../ui/loading/piece';
 import { ReceiptPicture } from '../expenses';
 import { chargedTo } from '../expenses/words';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
+import { joined } from '../../../words/joined';
 
 const entries: EntryViewsNamed<'service'> = {
   service: {
     ...inWords,
     group: 'costs',
-    say: ({ content }, _names, language) => ({
+    say: ({ content }, names, language) => ({
       headline: content.words,
-      detail: [
+      detail: joined([
         content.supplier === '' ? 'Outside service' : `Outside service of ${content.supplier}`,
         content.arrivedPercent === 100
-          ? formatMoney(content.cost, language)
-          : `${content.arrivedPercent} % of ${formatMoney(content.agreed, language)}: ${formatMoney(content.cost, language)}`,
-      ]
-        .join(' · ')
-        .concat(chargedTo(content.costCentre)),
+          ? names.money(content.cost, language)
+          : `${content.arrivedPercent} % of ${names.money(content.agreed, language)}: ${names.money(content.cost, language)}`,
+      ]).concat(chargedTo(content.costCentre)),
     }),
     Picture: ReceiptPicture,
     amend: {

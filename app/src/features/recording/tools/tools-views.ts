@@ -1,5 +1,5 @@
 import { mdiCrane } from '@mdi/js';
-import { formatDuration, formatMoney, parseDuration, typedDuration } from '@oilcan/core/kernel';
+import { formatDuration, parseDuration, typedDuration } from '@oilcan/core/kernel';
 import { piece } from '../../../ui/loading/piece';
 import { ReceiptPicture } from '../expenses';
 import { chargedTo } from '../expenses/words';
@@ -12,9 +12,9 @@ const entries: EntryViewsNamed<'tool'> = {
   tool: {
     ...inWords,
     group: 'costs',
-    say: ({ content }, _names, language) => ({
+    say: ({ content }, names, language) => ({
       headline: `${content.words}, ${formatDuration(content.minutes)}`,
-      detail: `Tool at ${formatMoney(content.ratePerHour, language)} an hour · ${formatMoney(content.cost, language)}${chargedTo(content.costCentre)}`,
+      detail: `Tool at ${names.money(content.ratePerHour, language)} an hour · ${names.money(content.cost, language)}${chargedTo(content.costCentre)}`,
     }),
     Picture: ReceiptPicture,
     amend: {

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { AssetId, PointId } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant/plant';
 import { stepsAfter, stepsChosen } from '@oilcan/core/steps/procedures';
-import type { NewStep, StepQuestion } from '@oilcan/core/steps/steps';
+import type { NewStep, StepKindName, StepQuestion } from '@oilcan/core/steps/steps';
 import { useRows } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
@@ -15,18 +15,22 @@ import { Words } from '../../../ui/theme/words';
 import { counted } from '../../../words/work-words';
 import { chosenSteps, StepsOfProcedures, type ChosenOf } from './steps-of-procedures';
 
-/** What a step may ask for, the likeliest first. */
-export const askedFor = [
-  ['tick', 'To be done'],
-  ['finding', 'Good or faulty'],
-  ['number', 'Number'],
-  ['meter', 'Meter'],
-  ['choice', 'Choice'],
-  ['text', 'To be written'],
-  ['photo', 'Photo'],
-  ['signature', 'Signature'],
-] as const;
-export type AskedFor = (typeof askedFor)[number][0];
+/** What each kind of step is called where one is added, the likeliest first; null for one that only a procedure brings. */
+const wordsOfKinds: { readonly [K in StepKindName]: string | null } = {
+  tick: 'To be done',
+  finding: 'Good or faulty',
+  number: 'Number',
+  meter: 'Meter',
+  choice: 'Choice',
+  text: 'To be written',
+  photo: 'Photo',
+  signature: 'Signature',
+};
+export type AskedFor = StepKindName;
+/** What a step may ask for that is added on the job. */
+export const askedFor = Object.entries(wordsOfKinds).flatMap(([kind, words]): (readonly [AskedFor, string])[] =>
+  words === null ? [] : [[kind as AskedFor, words]],
+);
 
 /** What somebody typed of a step that asks for something. */
 export interface TypedStep {
@@ -243,7 +247,7 @@ function TakeSteps({ asset, words, chosen, onChange, onTake, onClose }: TakeStep
 }
 
 function wordOf(question: StepQuestion): string {
-  const word = askedFor.find(([asks]) => asks === question.type)?.[1] ?? '';
+  const word = wordsOfKinds[question.type] ?? '';
   return question.type === 'number' ? `${word}, ${question.unit}` : word;
 }
 

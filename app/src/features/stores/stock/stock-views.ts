@@ -1,5 +1,6 @@
-import { formatMoney, formatQuantity, parseQuantity } from '@oilcan/core/kernel';
+import { formatQuantity, parseQuantity } from '@oilcan/core/kernel';
 import { piece } from '../../../ui/loading/piece';
+import { joined } from '../../../words/joined';
 import { amountOf, binName } from '../../../words/amounts';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
@@ -25,7 +26,7 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
         headline: isBack ? `${amount} put back` : amount,
         detail: [
           `${part?.number ?? ''}${content.serial === undefined ? '' : `, serial ${content.serial}`}`,
-          `${isBack ? 'into ' : ''}${bin} · ${formatMoney(content.cost, language)}${below}`,
+          `${isBack ? 'into ' : ''}${joined([bin, names.money(content.cost, language)])}${below}`,
         ].join(', '),
       };
     },
@@ -54,12 +55,10 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
     group: 'parts',
     say: ({ content: { partId, serial, fate, binId } }, names) => ({
       headline: `${names.part(partId)?.name ?? 'A part'} came out`,
-      detail: [
+      detail: joined([
         serial === '' ? '' : `serial ${serial}`,
         binId === null ? fateWords[fate] : `Kept in ${binName(names.bin(binId))}`,
-      ]
-        .filter((each) => each !== '')
-        .join(' · '),
+      ]),
     }),
   },
   kit: {
@@ -74,9 +73,10 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
           after === null
             ? `${name} is not needed`
             : `${name}: ${amountOf(after, part)} planned${was === '' ? '' : ` instead of ${was}`}`,
-        detail: [after === null && was !== '' ? `${was} had been planned` : `from ${binName(names.bin(binId))}`, reason]
-          .filter((each) => each !== '')
-          .join(' · '),
+        detail: joined([
+          after === null && was !== '' ? `${was} had been planned` : `from ${binName(names.bin(binId))}`,
+          reason,
+        ]),
       };
     },
   },

@@ -1,6 +1,6 @@
 import type { EntryId, StepId } from '../../../kernel/ids';
 import { placed } from '../../steps/steps/branches';
-import { pointOf, type Step } from '../../steps/steps/step';
+import { pictureOfAnswer, pointOf, type Step } from '../../steps/steps/step';
 import { standingOf, type Entry } from '../../orders/work/entries';
 import type { LeftOver } from './left';
 
@@ -34,10 +34,10 @@ export function saidAbout(left: LeftOver, steps: readonly Step[], entries: reado
   const notes = standingOf(entries, 'note').filter(isThere);
   const photos = standingOf(entries, 'photo').filter(isThere);
   const pictures = all.flatMap(({ step: { id, answer } }) =>
-    there.has(id) && answer?.value.type === 'photo' ? [answer.entryId] : [],
+    there.has(id) && answer !== null && pictureOfAnswer(answer.value) !== null ? [answer.entryId] : [],
   );
   return {
-    answers: below.filter(({ answer }) => answer !== null && answer.value.type !== 'photo'),
+    answers: below.filter(({ answer }) => answer !== null && pictureOfAnswer(answer.value) === null),
     notes: [...notes].sort((a, b) => (a.at < b.at ? -1 : 1)).map(({ content }) => content.text),
     carried: [...photos.map(({ id }) => id), ...notes.map(({ id }) => id), ...pictures],
   };

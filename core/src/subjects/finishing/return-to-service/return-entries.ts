@@ -1,4 +1,4 @@
-import type { Signature } from '../../../kernel/signature/signature';
+import { signedBy, type Signature } from '../../../kernel/signature/signature';
 import { plainEntry, nothingElse, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 import type { Seal } from './seal';
 
@@ -32,6 +32,18 @@ declare module '../../orders/work/entries' {
 }
 
 export const returnEntries: EntryKindsNamed<'given' | 'returned'> = {
-  given: { ...plainEntry, since: 12, withdraw: nothingElse, told: 'that the machine was given to maintenance' },
-  returned: { ...plainEntry, since: 12, withdraw: nothingElse, told: 'that the machine went back into service' },
+  given: {
+    ...plainEntry,
+    since: 12,
+    cells: ({ from, condition }) => ({ person: from, text: condition }),
+    withdraw: nothingElse,
+    told: 'that the machine was given to maintenance',
+  },
+  returned: {
+    ...plainEntry,
+    since: 12,
+    cells: ({ signature, condition }) => ({ person: signedBy(signature), text: condition }),
+    withdraw: nothingElse,
+    told: 'that the machine went back into service',
+  },
 };

@@ -27,5 +27,10 @@ declare module '../../orders/work/entries' {
 }
 
 export const scheduleEntries: EntryKindsNamed<'schedule'> = {
-  schedule: { ...plainEntry, since: 11, told: 'a change of when it is done' },
+  schedule: {
+    ...plainEntry,
+    since: 11,
+    cells: ({ reason }) => ({ text: reason }),
+    told: 'a change of when it is done',
+  },
 };

@@ -1,4 +1,5 @@
 import { renaming } from '../../../records/upgrade';
+import { noCells } from '../work/entry-cells';
 import { plainEntry, type EntryKindsNamed } from '../work/entry-kinds';
 
 /** That somebody has read these hazards. */
@@ -23,6 +24,10 @@ declare module '../work/entries' {
 }
 
 export const hazardsEntries: EntryKindsNamed<'acknowledgement' | 'hazard'> = {
-  acknowledgement: plainEntry,
-  hazard: { ...plainEntry, upgrades: [{ to: 5, change: renaming({ precaution: 'control' }) }] },
+  acknowledgement: { ...plainEntry, cells: noCells },
+  hazard: {
+    ...plainEntry,
+    cells: ({ hazard }) => ({ text: hazard }),
+    upgrades: [{ to: 5, change: renaming({ precaution: 'control' }) }],
+  },
 };

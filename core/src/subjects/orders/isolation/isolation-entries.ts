@@ -29,6 +29,7 @@ declare module '../work/entries' {
 export const isolationEntries: EntryKindsNamed<'isolation'> = {
   isolation: {
     ...plainEntry,
+    cells: ({ act }) => ({ text: act }),
     inNameOf: ({ by, content }, work, nameOf) => {
       if (content.ofPersonId === null || content.ofPersonId === by) return null;
       const device = work.isolation.find(({ id }) => id === content.pointId)?.device ?? '';

@@ -4,7 +4,9 @@ import type { Instant } from '../../../kernel/time/instant';
 import type { OperationContext, Refusal } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { Upgrade, Viewer } from '../../../records/table';
+import type { PictureType } from '../../plant/files/files';
 import type { Entry, EntryContents, EntryKind, EntryOf } from './entries';
+import type { Cells, NamedRows } from './entry-cells';
 import type { NoticeFact } from './notice-fact';
 import type { WorkOrder } from './work-order';
 
@@ -35,6 +37,18 @@ interface CostFacet<K extends EntryKind> {
   readonly group: CostGroup;
   /** Null where it may not be seen by whoever has this entry. */
   readonly amount: (content: EntryContents[K]) => Money | null;
+  /** Whether the entry is nothing but this cost: where no money may stand it is left out. */
+  readonly isAllOfIt: boolean;
+}
+
+/** A picture that an entry is or brings with it. */
+export interface EntryPicture {
+  readonly fileId: FileId;
+  readonly mediaType: PictureType;
+  /** What is written below it. */
+  readonly caption: string;
+  /** Whether it shows what something cost. */
+  readonly isReceipt: boolean;
 }
 
 /** What of a work order it takes to say what was done in somebody's name. */
@@ -52,6 +66,10 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly since: number;
   /** The file that it names; null for none. */
   readonly file: ((content: EntryContents[K]) => FileId | null) | null;
+  /** The picture that it is, or that came with it; null for kinds without one. */
+  readonly picture: ((content: EntryContents[K]) => EntryPicture | null) | null;
+  /** What its line in a table says, beside when, by whom and of which kind it is. */
+  readonly cells: (content: EntryContents[K], names: NamedRows) => Cells;
   /** The content as it is shown to somebody who may not know all of it; null where it is shown as it is. */
   readonly shown: ((content: EntryContents[K], viewer: Viewer) => EntryContents[K]) | null;
   /** The operation that puts another value in its place; null where it is only taken back, or not even that. */
@@ -83,11 +101,17 @@ export type EntryKindsNamed<K extends EntryKind> = { readonly [N in K]: EntryKin
 export interface AnyEntryKind {
   readonly since: number;
   readonly file: ((content: Entry['content']) => FileId | null) | null;
+  readonly picture: ((content: Entry['content']) => EntryPicture | null) | null;
+  readonly cells: (content: Entry['content'], names: NamedRows) => Cells;
   readonly shown: ((content: Entry['content'], viewer: Viewer) => Entry['content']) | null;
   readonly amendedBy: string | null;
   readonly withdraw:
     ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<Refusal | null>) | null;
-  readonly cost: { readonly group: CostGroup; readonly amount: (content: Entry['content']) => Money | null } | null;
+  readonly cost: {
+    readonly group: CostGroup;
+    readonly amount: (content: Entry['content']) => Money | null;
+    readonly isAllOfIt: boolean;
+  } | null;
   readonly told: string | null;
   readonly gives: ((entry: Entry) => InNameOf | null) | null;
   readonly tellsStore: ((entry: Entry) => NoticeFact | null) | null;
@@ -103,10 +127,11 @@ export function anyEntryKind(kinds: EntryKindSet, kind: string): AnyEntryKind | 
 /** Taking an entry back only marks it. */
 export const nothingElse = (): Promise<null> => Promise.resolve(null);
 
-/** What most kinds are: shown as they are, without a file, not amended, in no past, without a cost, and nobody is told. */
+/** What most kinds are: shown as they are, without a file or picture, not amended, in no past, without a cost, and nobody is told. */
 export const plainEntry = {
   since: 6,
   file: null,
+  picture: null,
   shown: null,
   amendedBy: null,
   withdraw: null,

@@ -14,7 +14,7 @@ import type { WorkOrder } from './work-order';
 
 declare module '../../../records/table' {
   interface TableTypes {
-    workOrders: { row: WorkOrder; index: 'site' | 'asset' | 'openOn' | 'ended' | 'number' | 'cameFrom' };
+    workOrders: { row: WorkOrder; index: 'site' | 'asset' | 'openOn' | 'due' | 'ended' | 'number' | 'cameFrom' };
     entries: { row: Entry; index: 'site' | 'workOrder' | 'asset' | 'amends' | 'file' };
   }
 }
@@ -26,6 +26,8 @@ const workOrders: TableDefinition<'workOrders'> = {
     asset: (row) => row.assetId,
     /** The machine, until it has ended. */
     openOn: (row) => (endOf(row) === null ? row.assetId : null),
+    /** When it is due, until it has ended. */
+    due: (row) => (endOf(row) === null ? row.dueAt : null),
     /** When it left the open work; open work is left out. */
     ended: endOf,
     number: (row) => row.number,

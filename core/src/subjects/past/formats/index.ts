@@ -1,2 +1,1 @@
-export * from './entry-rows';
 export * from './record-document';

@@ -43,6 +43,7 @@ export const reportsEntries: EntryKindsNamed<'report'> = {
   report: {
     ...plainEntry,
     since: 14,
+    cells: ({ number, words, reportedAt }) => ({ from: reportedAt, text: `${number} ${words}` }),
     past: {
       keep: (entries) =>
         entries.map(({ content: { number, words, reportedAt } }) => ({ number, words, at: reportedAt })),

@@ -1,5 +1,6 @@
 import type { FileId } from '../../../kernel/ids';
 import type { FileType, SoundType } from '../../plant/files/files';
+import { noCells } from '../../orders/work/entry-cells';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** A voice note longer than this is a report: nobody listens to it in passing. */
@@ -31,6 +32,20 @@ declare module '../../orders/work/entries' {
 }
 
 export const attachmentsEntries: EntryKindsNamed<'voice' | 'file'> = {
-  voice: { ...plainEntry, since: 11, file: ({ fileId }) => fileId, withdraw: nothingElse, told: 'a voice note' },
-  file: { ...plainEntry, since: 11, file: ({ fileId }) => fileId, withdraw: nothingElse, told: 'a file' },
+  voice: {
+    ...plainEntry,
+    since: 11,
+    cells: noCells,
+    file: ({ fileId }) => fileId,
+    withdraw: nothingElse,
+    told: 'a voice note',
+  },
+  file: {
+    ...plainEntry,
+    since: 11,
+    cells: ({ name }) => ({ text: name }),
+    file: ({ fileId }) => fileId,
+    withdraw: nothingElse,
+    told: 'a file',
+  },
 };

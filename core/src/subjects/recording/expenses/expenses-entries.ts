@@ -1,7 +1,8 @@
 import type { FileId } from '../../../kernel/ids';
 import type { Money } from '../../../kernel/money/money';
 import type { PictureType } from '../../plant/files/files';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { moneyCells } from '../../orders/work/entry-cells';
+import { nothingElse, plainEntry, type EntryKindsNamed, type EntryPicture } from '../../orders/work/entry-kinds';
 
 /** A photo of what was given for the money. */
 export interface Receipt {
@@ -10,6 +11,16 @@ export interface Receipt {
   /** Size in pixels. */
   readonly width: number;
   readonly height: number;
+}
+
+/** The picture of what costs money and brought the paper of it. */
+export function pictureOfReceipt(of: {
+  readonly receipt: Receipt | null;
+  readonly words: string;
+}): EntryPicture | null {
+  const { receipt, words } = of;
+  if (receipt === null) return null;
+  return { fileId: receipt.fileId, mediaType: receipt.mediaType, caption: `Paper of: ${words}`, isReceipt: true };
 }
 
 /** Money that somebody laid out for a job: a taxi, a night, a tool that was hired. */
@@ -42,6 +53,8 @@ export const expensesEntries: EntryKindsNamed<'expense'> = {
     ...plainEntry,
     since: 7,
     file: ({ receipt }) => receipt?.fileId ?? null,
+    picture: pictureOfReceipt,
+    cells: ({ words, amount }) => ({ text: words, ...moneyCells(amount) }),
     amendedBy: 'expense.amend',
     withdraw: nothingElse,
     past: {
@@ -49,7 +62,7 @@ export const expensesEntries: EntryKindsNamed<'expense'> = {
       at: (_expense, { at, endedAt }) => endedAt ?? at,
       words: ({ words }) => words,
     },
-    cost: { group: 'other', amount: ({ amount }) => amount },
+    cost: { group: 'other', amount: ({ amount }) => amount, isAllOfIt: true },
     told: 'an expense',
   },
 };

@@ -36,6 +36,14 @@ declare module '../../orders/work/entry-kinds' {
 export const faultsEntries: EntryKindsNamed<'fault'> = {
   fault: {
     ...plainEntry,
+    cells: ({ mode, mechanism, cause, detection, activity, component, text }) => ({
+      failureMode: mode,
+      mechanism,
+      cause,
+      detection: detection ?? '',
+      activity: activity ?? '',
+      text: [component, text].filter((each) => each !== '').join(': '),
+    }),
     amendedBy: 'fault.amend',
     withdraw: nothingElse,
     past: {

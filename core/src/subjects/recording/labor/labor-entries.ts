@@ -1,6 +1,7 @@
 import type { PersonId, StepId } from '../../../kernel/ids';
 import type { Money } from '../../../kernel/money/money';
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
+import { moneyCells } from '../../orders/work/entry-cells';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 export const timeTypes = ['regular', 'overtime', 'travel'] as const;
@@ -45,10 +46,17 @@ declare module '../../orders/work/entries' {
 export const laborEntries: EntryKindsNamed<'labor'> = {
   labor: {
     ...plainEntry,
+    cells: ({ personId, startedAt, minutes, timeType, cost }, { person }) => ({
+      person: person(personId)?.name ?? personId,
+      from: startedAt,
+      minutes,
+      text: timeType,
+      ...moneyCells(cost),
+    }),
     shown: (content, { mayKnow }) => (mayKnow.has('laborCost') ? content : { ...content, rate: null, cost: null }),
     amendedBy: 'labor.amend',
     withdraw: nothingElse,
-    cost: { group: 'time', amount: ({ cost }) => cost },
+    cost: { group: 'time', amount: ({ cost }) => cost, isAllOfIt: false },
     inNameOf: ({ by, content }, _work, nameOf) => {
       if (content.stoppedBecause === undefined) return null;
       const at = addMinutes(content.startedAt, content.minutes);

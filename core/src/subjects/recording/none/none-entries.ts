@@ -20,5 +20,5 @@ declare module '../../orders/work/entries' {
 }
 
 export const noneEntries: EntryKindsNamed<'none'> = {
-  none: { ...plainEntry, since: 11, withdraw: nothingElse },
+  none: { ...plainEntry, since: 11, cells: ({ of }) => ({ text: of }), withdraw: nothingElse },
 };

@@ -24,6 +24,7 @@ declare module '../../orders/work/entry-kinds' {
 export const notesEntries: EntryKindsNamed<'note'> = {
   note: {
     ...plainEntry,
+    cells: ({ text }) => ({ text }),
     amendedBy: 'note.amend',
     withdraw: nothingElse,
     past: {

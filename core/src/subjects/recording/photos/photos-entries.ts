@@ -29,6 +29,13 @@ export const photosEntries: EntryKindsNamed<'photo'> = {
   photo: {
     ...plainEntry,
     file: ({ fileId }) => fileId,
+    picture: ({ fileId, mediaType, caption }) => ({
+      fileId,
+      mediaType,
+      caption: caption === '' ? 'Photo' : caption,
+      isReceipt: false,
+    }),
+    cells: ({ caption }) => ({ text: caption }),
     amendedBy: 'photo.amend',
     withdraw: nothingElse,
     told: 'a photo',

@@ -1,5 +1,6 @@
 import type { Money } from '../../../kernel/money/money';
-import type { Receipt } from '../expenses/expenses-entries';
+import { pictureOfReceipt, type Receipt } from '../expenses/expenses-entries';
+import { moneyCells } from '../../orders/work/entry-cells';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** Work of somebody from outside that was bought for the job. */
@@ -29,9 +30,11 @@ export const servicesEntries: EntryKindsNamed<'service'> = {
     ...plainEntry,
     since: 11,
     file: ({ receipt }) => receipt?.fileId ?? null,
+    picture: pictureOfReceipt,
+    cells: ({ words, cost }) => ({ text: words, ...moneyCells(cost) }),
     amendedBy: 'service.amend',
     withdraw: nothingElse,
-    cost: { group: 'boughtIn', amount: ({ cost }) => cost },
+    cost: { group: 'boughtIn', amount: ({ cost }) => cost, isAllOfIt: true },
     told: 'an outside service',
   },
 };

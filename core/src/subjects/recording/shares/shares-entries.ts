@@ -23,6 +23,7 @@ export const sharesEntries: EntryKindsNamed<'share'> = {
   share: {
     ...plainEntry,
     since: 10,
+    cells: ({ personId, act }, { person }) => ({ person: person(personId)?.name ?? personId, text: act }),
     gives: ({ content: { act, personId, steps } }) =>
       act === 'made' || act === 'passedOn' ? { personId, fact: { is: 'share', steps } } : null,
   },

@@ -35,6 +35,7 @@ declare module '../../orders/work/entry-kinds' {
 export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
   stoppage: {
     ...plainEntry,
+    cells: ({ from, to, extent }) => ({ from, to: to ?? '', text: extent }),
     amendedBy: 'stoppage.amend',
     withdraw: (records, _work, { id, assetId }, context) =>
       endOnMachine(records, assetId, id, context.at).then(() => null),

@@ -1,6 +1,7 @@
 import type { Money } from '../../../kernel/money/money';
 import type { Instant } from '../../../kernel/time/instant';
-import type { Receipt } from '../expenses/expenses-entries';
+import { pictureOfReceipt, type Receipt } from '../expenses/expenses-entries';
+import { moneyCells } from '../../orders/work/entry-cells';
 import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** A tool or machine that costs by the hour: a crane, a platform, a compressor. */
@@ -28,9 +29,16 @@ export const toolsEntries: EntryKindsNamed<'tool'> = {
     ...plainEntry,
     since: 11,
     file: ({ receipt }) => receipt?.fileId ?? null,
+    picture: pictureOfReceipt,
+    cells: ({ startedAt, minutes, words, cost }) => ({
+      from: startedAt,
+      minutes,
+      text: words,
+      ...moneyCells(cost),
+    }),
     amendedBy: 'tool.amend',
     withdraw: nothingElse,
-    cost: { group: 'other', amount: ({ cost }) => cost },
+    cost: { group: 'other', amount: ({ cost }) => cost, isAllOfIt: true },
     told: 'a tool',
   },
 };

@@ -27,6 +27,12 @@ declare module '../../orders/work/entry-kinds' {
 export const readingsEntries: EntryKindsNamed<'reading'> = {
   reading: {
     ...plainEntry,
+    cells: ({ pointId, value, level }, { point }) => ({
+      point: point(pointId)?.name ?? pointId,
+      value,
+      unit: point(pointId)?.unit ?? '',
+      text: level,
+    }),
     withdraw: (records, _work, { content, at }) => forgetReading(records, content.pointId, at).then(() => null),
     past: {
       keep: (entries) => entries.map(({ at, content: { pointId, value, level } }) => ({ pointId, at, value, level })),

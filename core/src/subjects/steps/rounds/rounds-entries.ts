@@ -16,4 +16,6 @@ declare module '../../orders/work/entries' {
   }
 }
 
-export const roundsEntries: EntryKindsNamed<'stop'> = { stop: { ...plainEntry, since: 9 } };
+export const roundsEntries: EntryKindsNamed<'stop'> = {
+  stop: { ...plainEntry, since: 9, cells: ({ act, reason }) => ({ text: reason === '' ? act : `${act}: ${reason}` }) },
+};

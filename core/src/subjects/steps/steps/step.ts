@@ -1,5 +1,17 @@
-import type { EntryId, PersonId, PointId, ProcedureId, SiteId, StepId, StopId, WorkOrderId } from '../../../kernel/ids';
+import type {
+  EntryId,
+  FileId,
+  PersonId,
+  PointId,
+  ProcedureId,
+  SiteId,
+  StepId,
+  StopId,
+  WorkOrderId,
+} from '../../../kernel/ids';
 import type { Instant } from '../../../kernel/time/instant';
+import type { Signature } from '../../../kernel/signature/signature';
+import type { PictureType } from '../../plant/files/files';
 import type { StepCondition } from './condition';
 import { stepKindNamed, type StepAnswer, type StepQuestion } from './kinds/kinds';
 import type { AsLeft } from './kinds/step-kind';
@@ -41,6 +53,18 @@ export function faultyOf(question: StepQuestion, answer: StepAnswer | null): AsL
 /** The measuring point at which the answer of a step is a reading. */
 export function pointOf(question: StepQuestion): PointId | null {
   return stepKindNamed(question.type)?.point(question) ?? null;
+}
+
+/** The picture that an answer is; null where it is none. */
+export function pictureOfAnswer(
+  answer: StepAnswer | null,
+): { readonly fileId: FileId; readonly mediaType: PictureType } | null {
+  return answer === null ? null : (stepKindNamed(answer.type)?.picture?.(answer) ?? null);
+}
+
+/** What was signed by an answer; null where nothing was. */
+export function signatureOfAnswer(answer: StepAnswer | null): Signature | null {
+  return answer === null ? null : (stepKindNamed(answer.type)?.signature?.(answer) ?? null);
 }
 
 export interface Progress {

@@ -1,5 +1,6 @@
 import type { AssetId, StepId } from '../../../kernel/ids';
 import type { Instant } from '../../../kernel/time/instant';
+import { noCells } from '../../orders/work/entry-cells';
 import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 import { stepKindNamed, type StepAnswer } from './kinds/kinds';
 import type { AsLeft } from './kinds/step-kind';
@@ -39,6 +40,7 @@ declare module '../../orders/work/entry-kinds' {
 export const stepsEntries: EntryKindsNamed<'answer'> = {
   answer: {
     ...plainEntry,
+    cells: noCells,
     file: ({ answer }) => (answer === null ? null : (stepKindNamed(answer.type)?.file(answer) ?? null)),
     past: {
       keep: (entries) => {

@@ -3,6 +3,7 @@ import type { Thousandths } from '../../../kernel/quantity/quantity';
 import type { Fields } from '../../../records/table';
 import { operationOf } from '../../orders/work/entry-ids';
 import type { EntryOf } from '../../orders/work/entries';
+import { moneyCells, noCells } from '../../orders/work/entry-cells';
 import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 import type { PartContent } from './part-content';
 import { moveStock } from './part-use';
@@ -34,6 +35,12 @@ declare module '../../orders/work/entry-kinds' {
 export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
   part: {
     ...plainEntry,
+    cells: ({ partId, quantity, cost }, { part }) => ({
+      part: part(partId)?.number ?? partId,
+      quantity: quantity / 1_000,
+      unit: part(partId)?.unit ?? '',
+      ...moneyCells(cost),
+    }),
     amendedBy: 'part.amend',
     withdraw: async (records, work, { id, content }, context) => {
       const leaves = await revalueReturns(records, work, content.partId, context);
@@ -43,17 +50,18 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
       return null;
     },
     past: { keep: addedUp, at: (_part, { at, endedAt }) => endedAt ?? at, words: () => '' },
-    cost: { group: 'material', amount: ({ cost }) => cost },
+    cost: { group: 'material', amount: ({ cost }) => cost, isAllOfIt: false },
     tellsStore: ({ content: { belowZero } }) => (belowZero === undefined ? null : { is: 'belowZero', ...belowZero }),
     upgrades: [{ to: 5, change: withUnitPrice }],
   },
   removal: {
     ...plainEntry,
     since: 11,
+    cells: noCells,
     withdraw: (records, work, { content }, context) => putInAgain(records, work, content, context).then(() => null),
   },
   // What was planned wrongly is planned anew: it changes nothing that is true.
-  kit: { ...plainEntry, since: 16 },
+  kit: { ...plainEntry, since: 16, cells: noCells },
 };
 
 function addedUp(entries: readonly EntryOf<'part'>[]): PastPart[] {

@@ -3,6 +3,8 @@ import type { FileId, PointId } from '../../../../kernel/ids';
 import { optionalVariantField, variantField } from '../../../../kernel/schema/variant-field';
 import { LONGEST_LINE, textField } from '../../../../kernel/schema/fields';
 import type { Outcome } from '../../../../operations/operation';
+import type { Signature } from '../../../../kernel/signature/signature';
+import type { PictureType } from '../../../plant/files/files';
 import { choice } from './choice/choice';
 import { finding } from './finding/finding';
 import { meter } from './meter/meter';
@@ -47,6 +49,8 @@ interface AnyStepKind {
   readonly values: (answer: StepAnswer) => readonly string[];
   readonly number: (answer: StepAnswer) => number | null;
   readonly file: (answer: StepAnswer) => FileId | null;
+  readonly picture: ((answer: StepAnswer) => { readonly fileId: FileId; readonly mediaType: PictureType }) | null;
+  readonly signature: ((answer: StepAnswer) => Signature) | null;
   readonly point: (question: StepQuestion) => PointId | null;
   readonly said: (question: StepQuestion, answer: StepAnswer) => string;
 }

@@ -1,6 +1,9 @@
 import type * as yup from 'yup';
 import type { FileId, PointId } from '../../../../kernel/ids';
+import type { Signature } from '../../../../kernel/signature/signature';
 import { accepted, type Outcome } from '../../../../operations/operation';
+
+import type { PictureType } from '../../../plant/files/files';
 
 /** What a step of each kind asks for. Each kind adds its own (`declare module`). */
 // eslint-disable-next-line @typescript-eslint/no-empty-object-type -- it is filled by the kinds
@@ -36,13 +39,17 @@ export interface StepKind<K extends StepKindName> {
   readonly number: (answer: AnswerOf<K>) => number | null;
   /** The file that an answer names; null for none. */
   readonly file: (answer: AnswerOf<K>) => FileId | null;
+  /** The picture that an answer is; null for kinds that are answered otherwise. */
+  readonly picture: ((answer: AnswerOf<K>) => { readonly fileId: FileId; readonly mediaType: PictureType }) | null;
+  /** What was signed; null for kinds that nobody signs. */
+  readonly signature: ((answer: AnswerOf<K>) => Signature) | null;
   /** The measuring point at which the answer is a reading too; null for none. */
   readonly point: (question: QuestionOf<K>) => PointId | null;
   /** An answer in words, for whoever reads the past without the question. */
   readonly said: (question: QuestionOf<K>, answer: AnswerOf<K>) => string;
 }
 
-/** What most kinds are. */
+/** What most kinds are. Whether an answer is a picture or signed is said by each. */
 export const plainKind = {
   question: {},
   answer: {},

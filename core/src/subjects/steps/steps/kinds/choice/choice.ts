@@ -28,6 +28,8 @@ const option = argsSchema({ key: keyField(), words: textField(LONGEST_LINE), isF
 /** One or several of some words. */
 export const choice: StepKind<'choice'> = {
   ...plainKind,
+  picture: null,
+  signature: null,
   question: {
     options: yup.array().strict().of(option).required('Give the options.').min(1).max(MOST_OPTIONS),
     isSeveral: flagField(),

@@ -24,6 +24,8 @@ const asLeftField = yup
 /** Something to look at. */
 export const finding: StepKind<'finding'> = {
   ...plainKind,
+  picture: null,
+  signature: null,
   answer: { asFound: choiceField(['good', 'faulty']), asLeft: asLeftField },
   check: (_question, { asFound, asLeft }) =>
     (asFound === 'faulty') === (asLeft !== null) ? accepted : refuse('left_as_found', {}, 'asLeft'),

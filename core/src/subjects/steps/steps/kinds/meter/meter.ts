@@ -15,6 +15,8 @@ declare module '../step-kind' {
 /** What a meter shows, which only counts up. */
 export const meter: StepKind<'meter'> = {
   ...plainKind,
+  picture: null,
+  signature: null,
   question: { pointId: idField<PointId>() },
   answer: { value: numberField() },
   check: (_question, { value }) => checkSize(value),

@@ -37,6 +37,8 @@ const limit = () => yup.number().strict().defined().nullable();
 /** A number with its unit. */
 export const number: StepKind<'number'> = {
   ...plainKind,
+  picture: null,
+  signature: null,
   question: {
     unit: textField(LONGEST_UNIT),
     decimals: wholeField().min(0).max(MOST_DECIMALS),

@@ -22,6 +22,8 @@ declare module '../step-kind' {
 /** Something to take a picture of. */
 export const photo: StepKind<'photo'> = {
   ...plainKind,
+  picture: ({ fileId, mediaType }) => ({ fileId, mediaType }),
+  signature: null,
   answer: {
     fileId: fileField(),
     mediaType: choiceField(pictureTypes),

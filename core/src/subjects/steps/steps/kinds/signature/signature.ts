@@ -16,6 +16,8 @@ declare module '../step-kind' {
 /** Somebody signs for something. */
 export const signature: StepKind<'signature'> = {
   ...plainKind,
+  picture: null,
+  signature: (answer) => answer,
   question: { who: textField(LONGEST_LINE) },
   answer: signatureFields,
   check: (_question, { path }) => {

@@ -15,6 +15,8 @@ declare module '../step-kind' {
 /** Something to write down. */
 export const text: StepKind<'text'> = {
   ...plainKind,
+  picture: null,
+  signature: null,
   answer: { text: textField(LONGEST_ANSWER) },
   said: (_question, { text: written }) => written,
 };

@@ -10,4 +10,9 @@ declare module '../step-kind' {
 }
 
 /** Something to do, ticked off. */
-export const tick: StepKind<'tick'> = { ...plainKind, values: () => ['done'] };
+export const tick: StepKind<'tick'> = {
+  ...plainKind,
+  picture: null,
+  signature: null,
+  values: () => ['done'],
+};

@@ -1,0 +1,48 @@
+import { typedMoney } from '../../../kernel/money/parse-money';
+import type { Money } from '../../../kernel/money/money';
+
+/** The columns in which entries of all kinds are written down, one line each. */
+export const entryColumns = [
+  'entry',
+  'at',
+  'kind',
+  'by',
+  'amends',
+  'stands',
+  'asset',
+  'person',
+  'from',
+  'to',
+  'minutes',
+  'part',
+  'quantity',
+  'unit',
+  'point',
+  'value',
+  'amount',
+  'currency',
+  'failureMode',
+  'mechanism',
+  'cause',
+  'detection',
+  'activity',
+  'text',
+] as const;
+type Column = (typeof entryColumns)[number];
+
+/** A line of a table, by column: exact amounts with a decimal point, times in UTC (ISO 8601). */
+export type Cells = Partial<Record<Column, string | number>>;
+
+/** What the ids in an entry stand for; undefined for what whoever asks does not have. */
+export interface NamedRows {
+  readonly person: (id: string) => { readonly name: string } | undefined;
+  readonly part: (id: string) => { readonly number: string; readonly unit: string } | undefined;
+  readonly point: (id: string) => { readonly name: string; readonly unit: string } | undefined;
+}
+
+/** Of kinds of which their time and their kind are all that a line can say; the document of the record has the rest. */
+export const noCells = (): Cells => ({});
+
+/** An amount of money, empty for one that may not be seen. */
+export const moneyCells = (amount: Money | null): Cells =>
+  amount === null ? {} : { amount: typedMoney(amount), currency: amount.currency };
