@@ -20,7 +20,7 @@ import {
 import { SqlRecords } from '../database/sql-records';
 import { stepByStep } from '../retention/nightly';
 import { codesOf, startTestServer, type TestServer } from '../testing/test-server';
-import { renewPast } from './renew-past';
+import { renewPast } from '../retention/renew-past';
 
 const bearing = asId<AssetId>('bearing');
 const neighbour = asId<AssetId>('neighbour');

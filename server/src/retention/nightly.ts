@@ -6,7 +6,7 @@ import { foldFeed } from './fold-feed';
 import { foldLog, forgetEarlyCopies, forgetLentNumbers } from './fold-log';
 import { dropEndedFollows } from './drop-ended-follows';
 import { forgetClockPlaces, forgetMails, forgetNotices } from './forget-rows';
-import { renewPast } from '../past/renew-past';
+import { renewPast } from './renew-past';
 import type { Retention } from './retention';
 
 /** Everything that is kept small by night, or brought up to date. */

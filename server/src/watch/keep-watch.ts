@@ -15,7 +15,7 @@ import { forgetGuests } from '../guests/forget-guests';
 import { deliverGuestMails } from '../guests/guest-mails';
 import { deliverMails } from '../notices/deliver-mails';
 import { watchTime } from '../notices/watch-time';
-import { renewPast } from '../past/renew-past';
+import { renewPast } from '../retention/renew-past';
 import { beginsNow, keepSmall, stepByStep } from '../retention/nightly';
 
 const LOOK_MILLISECONDS = 5_000;

@@ -7,6 +7,7 @@ const entries: EntryViewsNamed<'state'> = {
   state: {
     ...inWords,
     group: 'state',
+    dock: null,
     say: ({ content }) => ({ headline: stateWords[content.to], detail: reasonWords(content.reason) }),
   },
 };

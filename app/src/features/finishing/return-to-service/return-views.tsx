@@ -19,6 +19,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
   given: {
     ...inWords,
     group: 'state',
+    dock: null,
     say: ({ content: { from, condition, where } }) => ({
       headline: `Machine handed over to maintenance by ${from}`,
       detail: joined([condition, where]),
@@ -27,6 +28,7 @@ const entries: EntryViewsNamed<'given' | 'returned'> = {
   returned: {
     ...inWords,
     group: 'state',
+    dock: null,
     say: ({ content: { condition, reservations, signature } }) => ({
       headline: `Back in service, taken by ${signedBy(signature)}`,
       detail: joined([condition, reservations === '' ? '' : `Limits on its use: ${reservations}`]),

@@ -9,6 +9,7 @@ const entries: EntryViewsNamed<'schedule'> = {
   schedule: {
     ...inWords,
     group: 'state',
+    dock: null,
     say: ({ content: { change, reason } }, _names, language) => ({
       headline: changeSaid(change, language),
       detail: reason,

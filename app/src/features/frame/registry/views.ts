@@ -35,20 +35,20 @@ import type { OperationViewSet } from '../views/operation-view';
 import { toolsViews } from '../../recording/tools/tools-views';
 import { workViews } from '../../orders/work/work-views';
 
-/** How every kind of entry is shown. */
+/** How every kind of entry is shown; those that the dock records in its order. */
 export const entryViews: EntryViewSet = {
-  ...faultsViews.entries,
+  ...laborViews.entries,
   ...stockViews.entries,
-  ...stoppagesViews.entries,
   ...readingsViews.entries,
+  ...faultsViews.entries,
+  ...stoppagesViews.entries,
   ...notesViews.entries,
-  ...reportsViews.entries,
   ...expensesViews.entries,
   ...servicesViews.entries,
   ...toolsViews.entries,
+  ...reportsViews.entries,
   ...photosViews.entries,
   ...attachmentsViews.entries,
-  ...laborViews.entries,
   ...noneViews.entries,
   ...stepsViews.entries,
   ...sharesViews.entries,
@@ -99,17 +99,7 @@ export const operationViews: OperationViewSet = {
 };
 
 /** What is recorded from the dock, beside the clock, and from where it is placed otherwise; in their order. */
-export const dockItems: readonly DockItem[] = [
-  ...laborViews.dock,
-  ...stockViews.dock,
-  ...readingsViews.dock,
-  ...faultsViews.dock,
-  ...stoppagesViews.dock,
-  ...notesViews.dock,
-  ...expensesViews.dock,
-  ...servicesViews.dock,
-  ...toolsViews.dock,
-];
+export const dockItems: readonly DockItem[] = Object.values(entryViews).flatMap(({ dock }) => dock ?? []);
 
 /** The sheets in which entries are amended. */
 export const amendSheets = Object.values(entryViews).flatMap(({ AmendSheet }) => AmendSheet ?? []);

@@ -3,6 +3,7 @@ import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind, WorkOrder } from '@oilcan/core/orders/work';
 import type { Piece } from '../../../ui/loading/piece';
+import type { DockItem } from './dock-item';
 import type { Names } from './names';
 import type { RecordGroup } from './record-group';
 
@@ -42,6 +43,8 @@ export interface PastView<K extends PastKind> {
 export interface EntryView<K extends EntryKind> {
   /** Where a narrowed record has it; null stands with the entry that it takes back. */
   readonly group: RecordGroup | null;
+  /** How it is recorded from the dock or beside what the job cost; null for what is recorded otherwise. */
+  readonly dock: DockItem | null;
   /** What it says, as a headline and a quieter line. */
   readonly say: (entry: EntryOf<K>, names: Names, language: string) => EntryWords;
   /** A picture beside its words; null for kinds without one. */

@@ -6,11 +6,13 @@ const entries: EntryViewsNamed<'hazard' | 'acknowledgement'> = {
   hazard: {
     ...inWords,
     group: 'safety',
+    dock: null,
     say: ({ content }) => ({ headline: content.hazard, detail: `Hazard added. ${content.control}` }),
   },
   acknowledgement: {
     ...inWords,
     group: 'safety',
+    dock: null,
     say: ({ content }) => ({
       headline: 'Hazards read',
       detail: counted(content.hazardIds.length, 'hazard', 'hazards'),

@@ -7,6 +7,7 @@ const entries: EntryViewsNamed<'isolation'> = {
   isolation: {
     ...inWords,
     group: 'safety',
+    dock: null,
     say: ({ content, by, workOrderId }, names) => {
       const of =
         content.ofPersonId === null || content.ofPersonId === by

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { Owed } from '@oilcan/core/finishing/lifecycle';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow } from '../../../data/store/store';
+import { whereOwed } from '../../../words/where-owed';
 import { useNotice } from '../../../ui/state/use-notice';
 import { RETURN_SHEET } from '../../finishing/return-to-service';
 import { useOpenParams } from '../../frame/page/use-open-params';
@@ -51,23 +52,16 @@ export function useQuickSheet(
     requestAnimationFrame(() => bringIntoSight(stepElement(stepId)));
   };
   const mend = (owed: Owed): void => {
+    const { sheet } = whereOwed[owed.what];
+    if (sheet !== null) {
+      setAbout(owed.what === 'reading' ? owed.pointId : undefined);
+      return setOpen(sheet);
+    }
     switch (owed.what) {
       case 'step':
         return bringStepIntoSight(owed.stepId);
       case 'share':
         return bringIntoSight(shareElement(owed.shareId));
-      case 'time':
-      case 'fault':
-      case 'part':
-      case 'stoppage':
-        return setOpen(owed.what);
-      case 'stoppageEnd':
-        return setOpen('stoppage');
-      case 'photo':
-        return setOpen('note');
-      case 'reading':
-        setAbout(owed.pointId);
-        return setOpen('reading');
       case 'signature':
         return setOpen(RETURN_SHEET);
       case 'timeOfAnother':

@@ -5,6 +5,7 @@ const entries: EntryViewsNamed<'withdrawal'> = {
   withdrawal: {
     ...inWords,
     group: null,
+    dock: null,
     say: ({ content }) => ({ headline: 'Taken back', detail: content.reason }),
   },
 };

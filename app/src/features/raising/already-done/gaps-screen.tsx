@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mustBeGiven, type Owed } from '@oilcan/core/finishing/lifecycle';
-import type { NoneOf } from '@oilcan/core/recording/none';
 import { canChange, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRow } from '../../../data/store/store';
 import { useMe } from '../../../data/store/use-me';
@@ -11,6 +10,7 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { useOnce } from '../../../ui/state/use-once';
 import { Words } from '../../../ui/theme/words';
+import { whereOwed } from '../../../words/where-owed';
 import { counted, owedWords } from '../../../words/work-words';
 import { CodeFault } from '../../recording/faults';
 import { noneWords } from '../../recording/none/words';
@@ -70,28 +70,6 @@ function Gaps({ work }: { readonly work: WorkOrder }): ReactElement | null {
   );
 }
 
-/** Where what is owed is given, by the name of its quick sheet; null for what is given on the work order. */
-function sheetFor({ what }: Owed): string | null {
-  switch (what) {
-    case 'time':
-    case 'fault':
-    case 'part':
-    case 'reading':
-      return what;
-    case 'stoppage':
-    case 'stoppageEnd':
-      return 'stoppage';
-    case 'photo':
-      return 'note';
-    default:
-      return null;
-  }
-}
-
-/** What there may be none of. */
-const noneOf = ({ what }: Owed): NoneOf | null =>
-  what === 'time' || what === 'fault' || what === 'part' || what === 'stoppage' ? what : null;
-
 function Gap({
   work,
   owed,
@@ -104,8 +82,9 @@ function Gap({
   const router = useRouter();
   const me = useMe();
   const [isOpen, setIsOpen] = useState(false);
-  const item = dockItems.find(({ name }) => name === sheetFor(owed));
-  const none = noneOf(owed);
+  const where = whereOwed[owed.what];
+  const { none } = where;
+  const item = dockItems.find(({ name }) => name === where.sheet);
   const close = (): void => setIsOpen(false);
   const give = (): void => {
     if (item === undefined && owed.what !== 'codes') router.navigate(`/shift/${work.id}`);

@@ -20,6 +20,7 @@ const entries: EntryViewsNamed<'report'> = {
   report: {
     ...inWords,
     group: 'notes',
+    dock: null,
     say: ({ content }, names) => ({
       headline: content.words,
       detail: `${content.number}${reportedWords(content.reportedBy, names)}, taken up`,

@@ -18,12 +18,14 @@ const entries: EntryViewsNamed<'voice' | 'file'> = {
   voice: {
     ...inWords,
     group: 'notes',
+    dock: null,
     say: ({ content }) => ({ headline: 'Voice note', detail: formatClock(content.seconds) }),
     Picture: PlayVoice,
   },
   file: {
     ...inWords,
     group: 'notes',
+    dock: null,
     say: ({ content }) => ({ headline: content.name, detail: `File, ${kilobytes(content.bytes)}` }),
     Picture: FileMark,
     Actions: FileActions,

@@ -8,9 +8,20 @@ import { ReceiptPicture } from './receipt-picture';
 import { mdiReceiptTextOutline } from '@mdi/js';
 import { MONEY_HINT } from '../../../forms/typed-words';
 
+const fromDock: DockItem = {
+  name: 'expense',
+  word: 'Expense',
+  icon: mdiReceiptTextOutline,
+  key: 'e',
+  place: 'costs',
+  countsAsWorking: false,
+  Sheet: piece(() => import('./expense-sheet').then((module) => module.ExpenseSheet)),
+};
+
 const entries: EntryViewsNamed<'expense'> = {
   expense: {
     group: 'costs',
+    dock: fromDock,
     say: ({ content }, names, language) => ({
       headline: content.words,
       detail: `Expense ${names.money(content.amount, language)}${chargedTo(content.costCentre)}`,
@@ -39,16 +50,4 @@ const operations: OperationViewsNamed<'expense.add' | 'expense.amend'> = {
   'expense.amend': { say: null, fields: {} },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'expense',
-    word: 'Expense',
-    icon: mdiReceiptTextOutline,
-    key: 'e',
-    place: 'costs',
-    countsAsWorking: false,
-    Sheet: piece(() => import('./expense-sheet').then((module) => module.ExpenseSheet)),
-  },
-];
-
-export const expensesViews = { entries, operations, dock };
+export const expensesViews = { entries, operations };

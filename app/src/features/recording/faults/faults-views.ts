@@ -7,11 +7,22 @@ import type { OperationViewsNamed } from '../../frame/views/operation-view';
 import { faultLine, faultWords, plainFault } from './words';
 import { joined } from '../../../words/joined';
 
+const fromDock: DockItem = {
+  name: 'fault',
+  word: 'Fault',
+  icon: mdiAlertRhombusOutline,
+  key: 'f',
+  place: 'dock',
+  countsAsWorking: false,
+  Sheet: piece(() => import('./fault-sheet').then((module) => module.FaultSheet)),
+};
+
 const entries: EntryViewsNamed<'fault'> = {
   fault: {
     ...inWords,
     AmendSheet: piece(() => import('./amend-fault').then((module) => module.AmendFault)),
     group: 'faults',
+    dock: fromDock,
     say: ({ content }) => ({
       headline: plainFault(content),
       detail: joined([
@@ -31,16 +42,4 @@ const operations: OperationViewsNamed<'fault.add' | 'fault.amend' | 'faults.set-
   'faults.set-catalogue': { say: ({ rows }) => `A catalogue of faults with ${rows.length} lines`, fields: {} },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'fault',
-    word: 'Fault',
-    icon: mdiAlertRhombusOutline,
-    key: 'f',
-    place: 'dock',
-    countsAsWorking: false,
-    Sheet: piece(() => import('./fault-sheet').then((module) => module.FaultSheet)),
-  },
-];
-
-export const faultsViews = { entries, operations, dock };
+export const faultsViews = { entries, operations };

@@ -7,10 +7,21 @@ import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
 import { mdiClockPlusOutline } from '@mdi/js';
 
+const fromDock: DockItem = {
+  name: 'time',
+  word: 'Time',
+  icon: mdiClockPlusOutline,
+  key: 't',
+  place: 'costs',
+  countsAsWorking: true,
+  Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
+};
+
 const entries: EntryViewsNamed<'labor'> = {
   labor: {
     ...inWords,
     group: 'time',
+    dock: fromDock,
     say: ({ content, by, at, siteId }, names, language) => {
       // The record names who wrote an entry; whose time it is matters only when it is somebody else's.
       const whose = content.personId === by ? '' : `, ${names.person(content.personId)?.name ?? ''}`;
@@ -65,16 +76,4 @@ const operations: OperationViewsNamed<
   'time.remove': { ...byItsLabel, say: () => 'Time not on a job taken back' },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'time',
-    word: 'Time',
-    icon: mdiClockPlusOutline,
-    key: 't',
-    place: 'costs',
-    countsAsWorking: true,
-    Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
-  },
-];
-
-export const laborViews = { entries, operations, dock };
+export const laborViews = { entries, operations };

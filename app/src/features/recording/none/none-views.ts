@@ -6,6 +6,7 @@ const entries: EntryViewsNamed<'none'> = {
   none: {
     ...inWords,
     group: 'state',
+    dock: null,
     say: ({ content }) => ({ headline: noneWords[content.of], detail: '' }),
   },
 };

@@ -4,10 +4,21 @@ import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
 import { mdiNoteTextOutline } from '@mdi/js';
 
+const fromDock: DockItem = {
+  name: 'note',
+  word: 'Note',
+  icon: mdiNoteTextOutline,
+  key: 'n',
+  place: 'dock',
+  countsAsWorking: false,
+  Sheet: piece(() => import('./note-sheet').then((module) => module.NoteSheet)),
+};
+
 const entries: EntryViewsNamed<'note'> = {
   note: {
     ...inWords,
     group: 'notes',
+    dock: fromDock,
     say: ({ content }) => ({ headline: content.text, detail: 'Note' }),
     amend: {
       label: 'Text instead',
@@ -26,16 +37,4 @@ const operations: OperationViewsNamed<'note.add' | 'note.amend'> = {
   'note.amend': { say: null, fields: { text: 'Note' } },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'note',
-    word: 'Note',
-    icon: mdiNoteTextOutline,
-    key: 'n',
-    place: 'dock',
-    countsAsWorking: false,
-    Sheet: piece(() => import('./note-sheet').then((module) => module.NoteSheet)),
-  },
-];
-
-export const notesViews = { entries, operations, dock };
+export const notesViews = { entries, operations };

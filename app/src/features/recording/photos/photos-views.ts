@@ -8,6 +8,7 @@ const entries: EntryViewsNamed<'photo'> = {
   photo: {
     ...inWords,
     group: 'notes',
+    dock: null,
     say: ({ content }) => ({
       headline: content.caption === '' ? 'Photo' : content.caption,
       detail: [

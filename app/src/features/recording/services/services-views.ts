@@ -7,10 +7,21 @@ import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
 import { joined } from '../../../words/joined';
 
+const fromDock: DockItem = {
+  name: 'service',
+  word: 'Service',
+  icon: mdiAccountHardHatOutline,
+  key: 'o',
+  place: 'costs',
+  countsAsWorking: false,
+  Sheet: piece(() => import('./service-sheet').then((module) => module.ServiceSheet)),
+};
+
 const entries: EntryViewsNamed<'service'> = {
   service: {
     ...inWords,
     group: 'costs',
+    dock: fromDock,
     say: ({ content }, names, language) => ({
       headline: content.words,
       detail: joined([
@@ -41,16 +52,4 @@ const operations: OperationViewsNamed<'service.add' | 'service.amend'> = {
   'service.amend': { say: ({ arrivedPercent }) => `${arrivedPercent} % of a service arrived`, fields: {} },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'service',
-    word: 'Service',
-    icon: mdiAccountHardHatOutline,
-    key: 'o',
-    place: 'costs',
-    countsAsWorking: false,
-    Sheet: piece(() => import('./service-sheet').then((module) => module.ServiceSheet)),
-  },
-];
-
-export const servicesViews = { entries, operations, dock };
+export const servicesViews = { entries, operations };

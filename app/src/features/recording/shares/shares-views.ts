@@ -6,6 +6,7 @@ const entries: EntryViewsNamed<'share'> = {
   share: {
     ...inWords,
     group: 'steps',
+    dock: null,
     say: ({ content: { act, personId, steps } }, names) => {
       const name = names.person(personId)?.name ?? 'a mate';
       const many = counted(steps, 'step', 'steps');

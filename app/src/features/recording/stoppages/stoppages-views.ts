@@ -17,11 +17,22 @@ export function stoppageLine({ from, to, extent, isPlanned }: PastStoppage): str
   return `${how} for ${sayStanding(Math.max(0, minutesBetween(from, to)))}`;
 }
 
+const fromDock: DockItem = {
+  name: 'stoppage',
+  word: 'Stoppage',
+  icon: mdiPauseOctagonOutline,
+  key: 'd',
+  place: 'dock',
+  countsAsWorking: false,
+  Sheet: piece(() => import('./stoppage-sheet').then((module) => module.StoppageSheet)),
+};
+
 const entries: EntryViewsNamed<'stoppage'> = {
   stoppage: {
     ...inWords,
     AmendSheet: piece(() => import('./amend-stoppage').then((module) => module.AmendStoppage)),
     group: 'stoppages',
+    dock: fromDock,
     say: ({ assetId, workOrderId, content }, names) => {
       const { kind: _, ...stoppage } = content;
       const machine = names.asset(assetId);
@@ -47,16 +58,4 @@ const operations: OperationViewsNamed<'stoppage.add' | 'stoppage.end' | 'stoppag
   },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'stoppage',
-    word: 'Stoppage',
-    icon: mdiPauseOctagonOutline,
-    key: 'd',
-    place: 'dock',
-    countsAsWorking: false,
-    Sheet: piece(() => import('./stoppage-sheet').then((module) => module.StoppageSheet)),
-  },
-];
-
-export const stoppagesViews = { entries, operations, dock };
+export const stoppagesViews = { entries, operations };

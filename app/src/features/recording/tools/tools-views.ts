@@ -8,10 +8,21 @@ import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
 import { durationProblem } from '../../../forms/typed-words';
 
+const fromDock: DockItem = {
+  name: 'tool',
+  word: 'Tool',
+  icon: mdiCrane,
+  key: 'l',
+  place: 'costs',
+  countsAsWorking: false,
+  Sheet: piece(() => import('./tool-sheet').then((module) => module.ToolSheet)),
+};
+
 const entries: EntryViewsNamed<'tool'> = {
   tool: {
     ...inWords,
     group: 'costs',
+    dock: fromDock,
     say: ({ content }, names, language) => ({
       headline: `${content.words}, ${formatDuration(content.minutes)}`,
       detail: `Tool at ${names.money(content.ratePerHour, language)} an hour · ${names.money(content.cost, language)}${chargedTo(content.costCentre)}`,
@@ -39,16 +50,4 @@ const operations: OperationViewsNamed<'tool.add' | 'tool.amend'> = {
   },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'tool',
-    word: 'Tool',
-    icon: mdiCrane,
-    key: 'l',
-    place: 'costs',
-    countsAsWorking: false,
-    Sheet: piece(() => import('./tool-sheet').then((module) => module.ToolSheet)),
-  },
-];
-
-export const toolsViews = { entries, operations, dock };
+export const toolsViews = { entries, operations };

@@ -6,10 +6,21 @@ import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
 import { mdiGaugeLow } from '@mdi/js';
 
+const fromDock: DockItem = {
+  name: 'reading',
+  word: 'Reading',
+  icon: mdiGaugeLow,
+  key: 'r',
+  place: 'dock',
+  countsAsWorking: true,
+  Sheet: piece(() => import('./reading-sheet').then((module) => module.ReadingSheet)),
+};
+
 const entries: EntryViewsNamed<'reading'> = {
   reading: {
     ...inWords,
     group: 'readings',
+    dock: fromDock,
     say: ({ content }, names) => {
       const point = names.point(content.pointId);
       return {
@@ -53,16 +64,4 @@ const operations: OperationViewsNamed<'reading.add' | 'reading.derive' | 'meter.
   },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'reading',
-    word: 'Reading',
-    icon: mdiGaugeLow,
-    key: 'r',
-    place: 'dock',
-    countsAsWorking: true,
-    Sheet: piece(() => import('./reading-sheet').then((module) => module.ReadingSheet)),
-  },
-];
-
-export const readingsViews = { entries, operations, dock };
+export const readingsViews = { entries, operations };

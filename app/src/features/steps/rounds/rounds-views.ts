@@ -7,6 +7,7 @@ const entries: EntryViewsNamed<'stop'> = {
   stop: {
     ...inWords,
     group: 'steps',
+    dock: null,
     say: ({ content: { stopId, act, reason } }, names) => ({
       headline: `${acts[act]}: ${names.stop(stopId)?.name ?? 'a stop'}`,
       detail: reason,

@@ -16,7 +16,7 @@ import { counted } from '../../../words/work-words';
 import { chosenSteps, StepsOfProcedures, type ChosenOf } from './steps-of-procedures';
 
 /** What each kind of step is called where one is added, the likeliest first; null for one that only a procedure brings. */
-const wordsOfKinds: { readonly [K in StepKindName]: string | null } = {
+const wordsOfKinds: Readonly<Record<StepKindName, string | null>> = {
   tick: 'To be done',
   finding: 'Good or faulty',
   number: 'Number',
@@ -28,7 +28,7 @@ const wordsOfKinds: { readonly [K in StepKindName]: string | null } = {
 };
 export type AskedFor = StepKindName;
 /** What a step may ask for that is added on the job. */
-export const askedFor = Object.entries(wordsOfKinds).flatMap(([kind, words]): (readonly [AskedFor, string])[] =>
+const askedFor = Object.entries(wordsOfKinds).flatMap(([kind, words]): (readonly [AskedFor, string])[] =>
   words === null ? [] : [[kind as AskedFor, words]],
 );
 

@@ -8,6 +8,7 @@ const entries: EntryViewsNamed<'answer'> = {
   answer: {
     ...inWords,
     group: 'steps',
+    dock: null,
     say: ({ content: { stepId, answer } }, names) => {
       const step = names.step(stepId);
       const level = levelOfAnswer(step?.question, answer);

@@ -9,10 +9,22 @@ import { fateWords } from './words';
 import { mdiPackageVariantClosed } from '@mdi/js';
 import { AMOUNT_HINT } from '../../../forms/typed-words';
 
+const fromDock: DockItem = {
+  name: 'part',
+  word: 'Part',
+  icon: mdiPackageVariantClosed,
+  key: 'p',
+  place: 'dock',
+  // What the job needs can be planned before the hazards are read; the sheet itself keeps what is taken until then.
+  countsAsWorking: false,
+  Sheet: piece(() => import('./part-sheet').then((module) => module.PartSheet)),
+};
+
 const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
   part: {
     ...inWords,
     group: 'parts',
+    dock: fromDock,
     say: ({ content }, names, language) => {
       const part = names.part(content.partId);
       const isBack = content.quantity < 0;
@@ -53,6 +65,7 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
   removal: {
     ...inWords,
     group: 'parts',
+    dock: null,
     say: ({ content: { partId, serial, fate, binId } }, names) => ({
       headline: `${names.part(partId)?.name ?? 'A part'} came out`,
       detail: joined([
@@ -64,6 +77,7 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
   kit: {
     ...inWords,
     group: 'parts',
+    dock: null,
     say: ({ content: { partId, binId, before, after, reason } }, names) => {
       const part = names.part(partId);
       const name = part?.name ?? 'A part';
@@ -125,17 +139,4 @@ const operations: OperationViewsNamed<
   },
 };
 
-const dock: readonly DockItem[] = [
-  {
-    name: 'part',
-    word: 'Part',
-    icon: mdiPackageVariantClosed,
-    key: 'p',
-    place: 'dock',
-    // What the job needs can be planned before the hazards are read; the sheet itself keeps what is taken until then.
-    countsAsWorking: false,
-    Sheet: piece(() => import('./part-sheet').then((module) => module.PartSheet)),
-  },
-];
-
-export const stockViews = { entries, operations, dock };
+export const stockViews = { entries, operations };

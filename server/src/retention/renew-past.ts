@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
-import type { Retention } from '../retention/retention';
-import { notePast } from './note-past';
-import { PAST_VERSION } from './summaries';
+import type { Retention } from './retention';
+import { notePast } from '../past/note-past';
+import { PAST_VERSION } from '../past/summaries';
 
 /** So many work orders hold up whoever writes meanwhile for a few hundredths of a second. */
 const WORKS_AT_ONCE = 50;
