@@ -1,3 +1,4 @@
+import { chanceOf } from '../../../testing/chance';
 import fc from 'fast-check';
 import { asId, type AssetId, type EntryId, type PartId, type PlaceId, type WorkOrderId } from '../../../kernel/ids';
 import { aPastJob, aWorkOrder, ann, noon, anEntry } from '../../../testing/builders';
@@ -300,17 +301,6 @@ describe('the list of a past', () => {
 });
 
 describe('what a past of pure chance says', () => {
-  /** A generator of our own, so that a test says the same whenever it runs. */
-  const chanceFrom = (seed: number) => {
-    let state = seed >>> 0;
-    return (): number => {
-      state = (state + 0x6d2b79f5) >>> 0;
-      let mixed = state;
-      mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1);
-      mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-      return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-    };
-  };
   const LENGTH = 1_000;
   /** Failures at one rate (shape 1) or ever faster, each of a mode drawn with these weights. */
   const pastOf = (chance: () => number, failures: number, weights: readonly number[], shape = 1) => {
@@ -333,7 +323,7 @@ describe('what a past of pure chance says', () => {
     ['of twenty', 60, even(20)],
     ['of twenty, of which some are frequent', 120, uneven(20)],
   ])('%s is false in at most one of twenty', (_, failures, weights) => {
-    const chance = chanceFrom(failures);
+    const chance = chanceOf(failures).next;
     const rounds = 600;
     let spoke = 0;
     for (let round = 0; round < rounds; round += 1) {
@@ -345,7 +335,7 @@ describe('what a past of pure chance says', () => {
   });
 
   it('keeps its power: failures of shape 2 are found by thirty of them in nine of ten', () => {
-    const chance = chanceFrom(2);
+    const chance = chanceOf(2).next;
     const rounds = 1_000;
     let found = 0;
     for (let round = 0; round < rounds; round += 1)

@@ -1,3 +1,4 @@
+import { chanceOf } from '../../../testing/chance';
 import fc from 'fast-check';
 import { jStat } from 'jstat';
 import { addMinutes } from '../../../kernel/time/instant';
@@ -187,12 +188,7 @@ describe('covered time', () => {
 
 /** Failures by pure chance with this mean gap, the same for the same seed. */
 function poisson(seed: number, meanGap: number, length: number): number[] {
-  let state = seed * 2_654_435_761;
-  const next = (): number => {
-    state = (Math.imul(state ^ (state >>> 15), 0x2c1b3c6d) + 0x6d2b79f5) | 0;
-    const mixed = Math.imul(state ^ (state >>> 13), 0x297a2d39);
-    return ((mixed ^ (mixed >>> 16)) >>> 0) / 4_294_967_296;
-  };
+  const { next } = chanceOf(seed);
   const failures: number[] = [];
   for (let at = -Math.log(1 - next()) * meanGap; at <= length; at -= Math.log(1 - next()) * meanGap) failures.push(at);
   return failures;
