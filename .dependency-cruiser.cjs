@@ -1,9 +1,9 @@
-/** The directions of imports, types included, that no lint rule can see: circles, floors, and what a feature offers. */
+/** The directions of imports, types included, that no lint rule can see: circles, layers, and what a feature offers. */
 
 const within = (path) => `^${path}`;
 
 /** Floors from below to above: what lies in one imports nothing of those after it. */
-const floors = (name, folders) =>
+const layers = (name, folders) =>
   folders.slice(0, -1).map((folder, index) => ({
     name: `${name}-goes-downward`,
     severity: 'error',
@@ -30,7 +30,7 @@ module.exports = {
       from: {},
       to: { circular: true },
     },
-    ...floors('core', [
+    ...layers('core', [
       'core/src/kernel/',
       'core/src/records/',
       'core/src/operations/',
@@ -39,7 +39,7 @@ module.exports = {
       'core/src/sync/',
     ]),
     // The wings, in the order of the work.
-    ...floors(
+    ...layers(
       'wings',
       ['plant', 'orders', 'steps', 'stores', 'recording', 'past', 'raising', 'finishing', 'overview'].map(
         (wing) => `core/src/subjects/${wing}/`,
@@ -55,7 +55,7 @@ module.exports = {
       },
       to: { path: '^core/src/subjects/orders/work/new-work-order\\.ts$' },
     },
-    ...floors('app', ['app/src/ui/', 'app/src/data/', 'app/src/features/']),
+    ...layers('app', ['app/src/ui/', 'app/src/data/', 'app/src/features/']),
     {
       name: 'registry-composes-views',
       severity: 'error',

@@ -39,8 +39,8 @@ const machineTime = [
 ].map(([selector, message]) => ({ selector, message }));
 
 const loadedCode = {
-  selector: 'ImportExpression:not(CallExpression[callee.name=/^(piece|withSharedCode)$/] ImportExpression)',
-  message: 'Load code with piece() or withSharedCode(): what pieces share has to be there first.',
+  selector: 'ImportExpression:not(CallExpression[callee.name=/^(lazyComponent|withSharedCode)$/] ImportExpression)',
+  message: 'Load code with lazyComponent() or withSharedCode(): what lazy components share has to be there first.',
 };
 
 export default tseslint.config(

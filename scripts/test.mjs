@@ -25,7 +25,7 @@ const checks = [
   ['Types', 'npx', ['tsc', '--noEmit']],
   ['Types of the browser tests', 'npx', ['tsc', '--noEmit', '-p', 'e2e']],
   ['Unused code and dependencies', 'npx', ['knip', '--no-config-hints']],
-  ['Circles and floors', 'npm', ['run', '--silent', 'circles']],
+  ['Circles and layers', 'npm', ['run', '--silent', 'circles']],
   ['Types of the pages for everybody', 'npx', ['tsc', '--noEmit', '-p', 'server/guest-page']],
   ['What each browser test covers', 'node', ['scripts/covers.mjs']],
   ['Paths that the documents name', 'node', ['scripts/paths-in-docs.mjs']],

@@ -6,7 +6,7 @@ import type { Person } from '@oilcan/core/plant/people';
 import type { MemoryRecords } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { Step } from '@oilcan/core/steps/steps';
-import { isOpen, standingEntries, urgencies, type Entry } from '@oilcan/core/orders/work';
+import { isOpen, currentEntries, urgencies, type Entry } from '@oilcan/core/orders/work';
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf, wayOfRaising } from './deed-parts';
 import { reportDeedOf } from './report-deeds';
@@ -22,9 +22,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
   const onWork = { workOrderId: work.id };
   const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(choice / 7) % Math.max(1, list.length)];
   const steps = view.peekList('steps', 'workOrder', work.id);
-  const mine = standingEntries(view.peekList('entries', 'workOrder', work.id)).filter(
-    (entry) => entry.by === person.id,
-  );
+  const mine = currentEntries(view.peekList('entries', 'workOrder', work.id)).filter((entry) => entry.by === person.id);
   const entryOf = (kind: Entry['content']['kind']): EntryId =>
     pick(mine.filter(({ content }) => content.kind === kind))?.id ?? asId<EntryId>('none');
   const stepOf = (type: Step['question']['type']): Step | undefined =>
@@ -108,7 +106,7 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
         },
       };
     case 'end a stoppage': {
-      const open = standingEntries(view.peekList('entries', 'workOrder', work.id)).filter(
+      const open = currentEntries(view.peekList('entries', 'workOrder', work.id)).filter(
         ({ content }) => content.kind === 'stoppage',
       );
       const entryId = pick(open)?.id ?? asId<EntryId>('none');

@@ -12,7 +12,7 @@ import { conditionBy } from '@oilcan/core/recording/stoppages';
 import type { Share } from '@oilcan/core/recording/shares';
 import type { Step } from '@oilcan/core/steps/steps';
 import { onHandAfter, stockLevelId, type Movement, type StockLevel } from '@oilcan/core/stores/stock';
-import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { isOpen, currentOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { assetId, binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone/phone';
 import { wrongReports } from './report-promises';
@@ -117,7 +117,7 @@ async function wrongSerials(shift: Shift): Promise<string[]> {
 /** A machine that is marked by other stoppages than those that last, or in another condition than follows from them. */
 async function wrongConditions(shift: Shift): Promise<string[]> {
   const entries: { body: string }[] = await shift.server.database('entries').select('body');
-  const lasting = standingOf(
+  const lasting = currentOf(
     entries.map(({ body }) => JSON.parse(body) as Entry),
     'stoppage',
   ).filter(({ content }) => content.to === null);
@@ -145,7 +145,7 @@ async function wrongDangers(shift: Shift): Promise<string[]> {
     ({ hazards, isolation }) => !hazards.some(({ hazard }) => hazard === DANGER.hazard) || isolation.length === 0,
   );
   const rows: { body: string }[] = await shift.server.database('entries').select('body');
-  const read = standingOf(
+  const read = currentOf(
     rows.map(({ body }) => JSON.parse(body) as Entry),
     'acknowledgement',
   );
@@ -336,8 +336,8 @@ async function wrongSums(shift: Shift, log: readonly Logged[]): Promise<string[]
   const level = (await bodies<StockLevel>('stock')).find(({ id }) => id === stockLevelId(partId, binId));
   if (level?.onHand !== onHandAfter(movements))
     broken.push(`The bin says ${level?.onHand}, its movements ${onHandAfter(movements)}.`);
-  const used = standingOf(entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
-  const kept = 1_000 * standingOf(entries, 'removal').filter(({ content }) => content.binId === binId).length;
+  const used = currentOf(entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
+  const kept = 1_000 * currentOf(entries, 'removal').filter(({ content }) => content.binId === binId).length;
   if (8_000 - used + kept !== level?.onHand)
     broken.push(
       `Of 8 pieces ${used / 1000} were used and ${kept / 1000} kept, and ${(level?.onHand ?? 0) / 1000} are left.`,

@@ -1,3 +1,3 @@
-import { piece } from '../src/ui/loading/piece';
+import { lazyComponent } from '../src/ui/loading/lazy-component';
 
-export default piece(() => import('../src/features/frame/frame/no-page').then((module) => module.NoPage));
+export default lazyComponent(() => import('../src/features/frame/frame/no-page').then((module) => module.NoPage));

@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import { usePhone } from '../src/data/store/store';
 import { FirstForm, firstForms } from '../src/features/frame/sign-in/first-form';
-import { piece } from '../src/ui/loading/piece';
+import { lazyComponent } from '../src/ui/loading/lazy-component';
 
-const SignInScreen = piece(() =>
+const SignInScreen = lazyComponent(() =>
   import('../src/features/frame/sign-in/sign-in-screen').then((module) => module.SignInScreen),
 );
 

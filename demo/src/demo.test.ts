@@ -7,7 +7,7 @@ import type { TableName, Tables } from '@oilcan/core/records';
 import { entryKinds, tableNames } from '@oilcan/core/registry';
 import { onHandAfter, type Movement, type StockLevel } from '@oilcan/core/stores/stock';
 import { pointOf } from '@oilcan/core/steps/steps';
-import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { currentOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { PDFDocument } from 'pdf-lib';
 import { makeDocuments } from './documents/documents';
 import { generateDemo } from './generate';
@@ -87,7 +87,7 @@ describe('the demo', () => {
     const byWork = new Map<string, Entry[]>();
     for (const entry of entries) byWork.set(entry.workOrderId, [...(byWork.get(entry.workOrderId) ?? []), entry]);
     for (const work of workOrders.filter((each) => each.finishedAt !== null)) {
-      expect(standingOf(byWork.get(work.id) ?? [], 'labor').length).toBeGreaterThan(0);
+      expect(currentOf(byWork.get(work.id) ?? [], 'labor').length).toBeGreaterThan(0);
     }
     for (const entry of entries) expect(entry.at < now).toBe(true);
   });

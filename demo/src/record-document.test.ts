@@ -6,7 +6,7 @@ import { recordDocument, type RecordSource } from '@oilcan/core/past/formats';
 import { costOf, entryRows } from '@oilcan/core/registry';
 import { parseInstant } from '@oilcan/core/kernel';
 import type { TableName, Tables } from '@oilcan/core/records';
-import { entryColumns, standingEntries, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { entryColumns, currentEntries, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { generateDemo } from './generate';
 import type { Line } from './line';
 
@@ -70,7 +70,7 @@ describe('every work order of the demo', () => {
         .reduce((sum, { amount }) => sum + Math.round(Number(amount) * 100), 0);
       const total = costOf(source.entries).total.reduce((sum, { minor }) => sum + minor, 0);
       expect(cents).toBe(total);
-      expect(standingEntries(source.entries).length).toBe(data.filter(({ stands }) => stands === 'yes').length);
+      expect(currentEntries(source.entries).length).toBe(data.filter(({ stands }) => stands === 'yes').length);
     }
   });
 });

@@ -23,7 +23,7 @@ import { keepWatch } from './watch/keep-watch';
 import { noticeRoutes } from './notices/routes';
 import { Outbox } from './standins/mail';
 import { logRoutes } from './log/routes';
-import { News } from './news/news';
+import { ChangeEvents } from './events/change-events';
 import { owedRoutes } from './owed/routes';
 import { findRoutes } from './find/routes';
 import { pastRoutes } from './past/routes';
@@ -62,8 +62,8 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
       new OilcanError('too_many_requests', { seconds: Math.ceil(context.ttl / 1000) }),
   });
   const files = new FileStore(config.filesRoot);
-  const news = new News(dialectOf(database).channel(database));
-  keepWatch(server, { database, news, files, mail: new Outbox(config.outboxRoot), clock });
+  const events = new ChangeEvents(dialectOf(database).channel(database));
+  keepWatch(server, { database, events, files, mail: new Outbox(config.outboxRoot), clock });
   await server.register(signedInPeople, { database, clock, isCookieSecure: config.isCookieSecure });
   await server.register(apiDescription);
   await server.register(
@@ -73,8 +73,8 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
         reply.raw.setHeader('Content-Security-Policy', "default-src 'none'");
         done();
       });
-      await api.register(accountRoutes, { database, clock, config, news });
-      await api.register(syncRoutes, { database, clock, news });
+      await api.register(accountRoutes, { database, clock, config, events });
+      await api.register(syncRoutes, { database, clock, events });
       await api.register(noticeRoutes, { database });
       await api.register(pastRoutes, { database, clock });
       await api.register(findRoutes, { database });
@@ -90,7 +90,7 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
     database,
     clock,
     files,
-    news,
+    events,
     scriptFile: config.guestScript,
     limits: { postsPerAddress: config.guestPostsPerAddress, postsPerLabel: config.guestPostsPerLabel },
   });

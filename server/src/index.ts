@@ -4,6 +4,6 @@ export * from './open-database';
 export * from './database/sql-records';
 export * from './files/known-files';
 export * from './load/load';
-export { numbersOf } from './numbers/lend-numbers';
+export { numbersOf } from './numbers/reserve-numbers';
 export * from './sync/pull';
 export * from './sync/push';

@@ -19,13 +19,13 @@ function say(sentence: string): void {
 const usage = 'Usage: main.mjs serve | load (JSON lines on standard input) | backup FILE | end-account NAME';
 
 async function serve(config: ServerConfig): Promise<void> {
-  const letGo = dialectFor(config.database).serveAlone(config.database);
+  const release = dialectFor(config.database).serveAlone(config.database);
   const database = await openDatabase(config.database, machineClock, { onUpgrade: say });
   const server = await buildServer(database, config, machineClock);
   const stop = async (): Promise<void> => {
     await server.close();
     await database.destroy();
-    letGo();
+    release();
     process.exit(0);
   };
   process.once('SIGTERM', () => void stop());

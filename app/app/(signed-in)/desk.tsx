@@ -3,9 +3,9 @@ import type { ReactElement } from 'react';
 import { hasRole } from '@oilcan/core/operations';
 import { usePhone } from '../../src/data/store/store';
 import { SheetPiece } from '../../src/features/orders/sheet/sheet-piece';
-import { piece } from '../../src/ui/loading/piece';
+import { lazyComponent } from '../../src/ui/loading/lazy-component';
 
-const DeskPiece = piece(() =>
+const DeskPiece = lazyComponent(() =>
   import('../../src/features/overview/desk/desk-screen').then((module) => module.DeskScreen),
 );
 

@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../src/ui/loading/piece';
+import { lazyComponent } from '../../src/ui/loading/lazy-component';
 
-const LogPiece = piece(() => import('../../src/features/frame/log/log-screen').then((module) => module.LogScreen));
+const LogPiece = lazyComponent(() =>
+  import('../../src/features/frame/log/log-screen').then((module) => module.LogScreen),
+);
 
 export default function Log(): ReactElement {
   const { of } = useLocalSearchParams<{ of?: string }>();

@@ -1,5 +1,5 @@
-import { piece } from '../../src/ui/loading/piece';
+import { lazyComponent } from '../../src/ui/loading/lazy-component';
 
-export default piece(() =>
+export default lazyComponent(() =>
   import('../../src/features/overview/notices/notices-screen').then((module) => module.NoticesScreen),
 );

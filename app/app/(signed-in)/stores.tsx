@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../src/ui/loading/piece';
+import { lazyComponent } from '../../src/ui/loading/lazy-component';
 
-const StoresScreen = piece(() =>
+const StoresScreen = lazyComponent(() =>
   import('../../src/features/stores/stores/stores-screen').then((module) => module.StoresScreen),
 );
 

@@ -5,11 +5,11 @@ import { addDays, beginOfDay, isLocalDay, localDate, type LocalDay, type Zone } 
 import { now } from '../data/store/store';
 import { Choice, Choices } from '../ui/fields/choice';
 import { Button } from '../ui/press/press';
-import { piece } from '../ui/loading/piece';
-import { Words } from '../ui/theme/words';
+import { lazyComponent } from '../ui/loading/lazy-component';
+import { AppText } from '../ui/theme/app-text';
 import { sayLocalDay } from '../words/dates';
 
-const WhenPicker = piece(() => import('./when-picker').then((module) => module.WhenPicker));
+const WhenPicker = lazyComponent(() => import('./when-picker').then((module) => module.WhenPicker));
 
 interface Where {
   readonly zone: Zone;
@@ -77,7 +77,7 @@ export function DayChoice({
   const isOther = isLocalDay(day) && days.every(({ each }) => each !== day);
   return (
     <View style={{ gap: 6 }}>
-      <Words as="label">{label}</Words>
+      <AppText as="label">{label}</AppText>
       <Choices label={label}>
         {children}
         {days.map(({ days: fromToday, each }) => (

@@ -4,13 +4,13 @@ import { View } from 'react-native';
 import { mdiClockOutline } from '@mdi/js';
 import { readMoment, type Instant, type ReadMoment, type Zone } from '@oilcan/core/kernel';
 import { Field, type FieldProps } from '../ui/fields/field';
-import { piece } from '../ui/loading/piece';
-import { Words } from '../ui/theme/words';
+import { lazyComponent } from '../ui/loading/lazy-component';
+import { AppText } from '../ui/theme/app-text';
 import { sayMoment } from '../words/dates';
 import { Offers } from './offers';
 import { notYetQuestion } from './typed-words';
 
-const WhenPicker = piece(() => import('./when-picker').then((module) => module.WhenPicker));
+const WhenPicker = lazyComponent(() => import('./when-picker').then((module) => module.WhenPicker));
 
 interface InputProps extends Pick<FieldProps, 'label' | 'hint' | 'autoFocus' | 'onEnter' | 'error' | 'inputRef'> {
   readonly value: string;
@@ -51,9 +51,9 @@ export function MomentInput({
         pick={{ icon: mdiClockOutline, label: 'Choose on a clock', onPress: () => setIsPicking(true) }}
       />
       {said.includes(' ') ? (
-        <Words as="label" live>
+        <AppText as="label" live>
           {said}
-        </Words>
+        </AppText>
       ) : null}
       {read.is === 'notYet' ? (
         <Offers

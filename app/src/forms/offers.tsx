@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from '../ui/press/press';
 import { GAP } from '../ui/theme/theme';
-import { Words } from '../ui/theme/words';
+import { AppText } from '../ui/theme/app-text';
 
 export interface Offer {
   readonly word: string;
@@ -18,9 +18,9 @@ interface Props {
 export function Offers({ question, offers }: Props): ReactElement {
   return (
     <View role="group" aria-label={question} style={sheet.line}>
-      <Words as="label" live>
+      <AppText as="label" live>
         {question}
-      </Words>
+      </AppText>
       {offers.map(({ word, onPress }) => (
         <Button key={word} word={word} onPress={onPress} />
       ))}

@@ -7,7 +7,7 @@ import type { PeopleToChoose } from '../data/queries/use-people-of';
 import { Choice, Choices } from '../ui/fields/choice';
 import { Button } from '../ui/press/press';
 import { FindInput } from '../ui/fields/find-input';
-import { Words } from '../ui/theme/words';
+import { AppText } from '../ui/theme/app-text';
 
 /** So many of the others are shown; who is not among them is found by name. */
 const MOST_OTHERS = 8;
@@ -50,7 +50,7 @@ export function PeopleChoice({
   ];
   return (
     <View style={{ gap: 6 }}>
-      {isLabelHidden ? null : <Words as="label">{label}</Words>}
+      {isLabelHidden ? null : <AppText as="label">{label}</AppText>}
       <Choices label={label} isMany={!isOne}>
         {shown.map((person) => (
           <Choice
@@ -74,7 +74,7 @@ export function PeopleChoice({
       {areAllShown && others.length > MOST_OTHERS ? (
         <>
           <FindInput label={`Find by name among ${others.length}`} value={find} onChange={setFind} />
-          {fitting.length === 0 ? <Words live>Nobody is called “{find.trim()}”.</Words> : null}
+          {fitting.length === 0 ? <AppText live>Nobody is called “{find.trim()}”.</AppText> : null}
         </>
       ) : null}
     </View>

@@ -5,7 +5,7 @@ import { Choice, Choices } from '../ui/fields/choice';
 import { Button } from '../ui/press/press';
 import { SignaturePad } from '../ui/drawn/signature-pad';
 import { usePalette } from '../ui/theme/use-palette';
-import { Words } from '../ui/theme/words';
+import { AppText } from '../ui/theme/app-text';
 
 interface Signed {
   /** What was drawn; empty for nothing. */
@@ -30,7 +30,7 @@ function SignatureField({ signed: { path, isByName }, onSign, error }: Props): R
   return (
     <View style={sheet.field}>
       {isByName ? (
-        <Words>The name stands for the signature. The record says that it was typed and not drawn.</Words>
+        <AppText>The name stands for the signature. The record says that it was typed and not drawn.</AppText>
       ) : (
         <SignaturePad path={path} onDraw={(drawn) => onSign({ path: drawn, isByName: false })} />
       )}
@@ -44,9 +44,9 @@ function SignatureField({ signed: { path, isByName }, onSign, error }: Props): R
         {path === '' ? null : <Button word="Sign anew" onPress={() => onSign(unsigned)} />}
       </Choices>
       {error === null ? null : (
-        <Words as="small" color={palette.faulty} live>
+        <AppText as="small" color={palette.faulty} live>
           {error}
-        </Words>
+        </AppText>
       )}
     </View>
   );

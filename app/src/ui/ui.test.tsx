@@ -7,9 +7,9 @@ import { View } from 'react-native';
 import { BottomSheet } from './layout/bottom-sheet';
 import { FailedScreen } from './loading/failed-screen';
 import { NoticeSnackbar } from './layout/notice-snackbar';
-import { piece } from './loading/piece';
+import { lazyComponent } from './loading/lazy-component';
 import { Button } from './press/press';
-import { Words } from './theme/words';
+import { AppText } from './theme/app-text';
 
 let works: TestWorks;
 beforeEach(async () => {
@@ -18,33 +18,33 @@ beforeEach(async () => {
 afterEach(() => works.close());
 
 describe('a piece', () => {
-  const Greeting = ({ name }: { readonly name: string }) => <Words>Good morning, {name}.</Words>;
+  const Greeting = ({ name }: { readonly name: string }) => <AppText>Good morning, {name}.</AppText>;
 
   it('shows what stands in its place until it is loaded, and is there at once the next time', async () => {
     let bring: (component: typeof Greeting) => void = () => undefined;
     const get = jest.fn(() => new Promise<typeof Greeting>((resolve) => (bring = resolve)));
-    const Piece = piece(get, <Words>One moment …</Words>);
-    await works.show(<Piece name="Ann" />);
+    const LazyComponent = lazyComponent(get, <AppText>One moment …</AppText>);
+    await works.show(<LazyComponent name="Ann" />);
     expect(words()).toBe('One moment …');
     await act(async () => bring(Greeting));
     expect(words()).toBe('Good morning, Ann.');
-    await works.show(<Piece name="Bob" />);
+    await works.show(<LazyComponent name="Bob" />);
     expect([words(), get.mock.calls.length]).toEqual(['Good morning, Bob.', 1]);
   });
 
   it('that was loaded beforehand does not make anybody wait', async () => {
-    const Piece = piece(() => Promise.resolve(Greeting), <Words>One moment …</Words>);
-    await Piece.load();
-    await works.show(<Piece name="Ann" />);
+    const LazyComponent = lazyComponent(() => Promise.resolve(Greeting), <AppText>One moment …</AppText>);
+    await LazyComponent.load();
+    await works.show(<LazyComponent name="Ann" />);
     expect(words()).toBe('Good morning, Ann.');
   });
 
   it('that cannot be loaded says so, and leaves the rest as it is', async () => {
-    const Piece = piece(() => Promise.reject<typeof Greeting>(new Error('No line')));
+    const LazyComponent = lazyComponent(() => Promise.reject<typeof Greeting>(new Error('No line')));
     await works.show(
       <>
-        <Words>The rest.</Words>
-        <Piece name="Ann" />
+        <AppText>The rest.</AppText>
+        <LazyComponent name="Ann" />
       </>,
     );
     expect(words()).toMatch(/The rest\.This part of Oilcan could not be loaded\. What you recorded is kept\./);
@@ -52,7 +52,7 @@ describe('a piece', () => {
   });
 
   it('that opens over the rest and cannot be loaded can be closed', async () => {
-    const Sheet = piece(() => Promise.reject<ComponentType<{ onClose: () => void }>>(new Error('No line')));
+    const Sheet = lazyComponent(() => Promise.reject<ComponentType<{ onClose: () => void }>>(new Error('No line')));
     const onClose = jest.fn();
     await works.show(<Sheet onClose={onClose} />);
     await press('Close');
@@ -85,7 +85,7 @@ describe('what opens over the screen', () => {
           <View role="main" />
           {isOpen ? (
             <BottomSheet title="Over it" onClose={close}>
-              <Words>Words</Words>
+              <AppText>Words</AppText>
             </BottomSheet>
           ) : null}
         </View>

@@ -45,7 +45,7 @@ export function refuse(code: ErrorCode, values: ErrorValues = {}, field: string 
 }
 
 /** What was looked for, or why it is not to be had. */
-export type Found<T> = { readonly ok: true; readonly value: T } | Refusal;
+export type Result<T> = { readonly ok: true; readonly value: T } | Refusal;
 
 /** The side that applies an operation: the server, or a phone. */
 export interface Side {
@@ -78,7 +78,7 @@ export interface OperationContext extends Side, Seen {
 export type MendKind = 'line' | 'text' | 'duration' | 'quantity' | 'number' | 'numberAnswer';
 
 /** Which arguments of a refused operation can be put right, and how. */
-export type MendFields<Args> = { readonly [Name in keyof Args]?: MendKind };
+export type CorrectableFields<Args> = { readonly [Name in keyof Args]?: MendKind };
 
 /** A row by its table and id. */
 export interface RowName {
@@ -97,7 +97,7 @@ export type NamedIn<Args> = { readonly [Name in keyof Args]?: string };
 export type Governs = 'nothing' | 'site' | 'everything';
 
 /** One kind of operation: what it takes, who may do it, what it does. */
-export interface OperationDefinition<Args, Mend = MendFields<Args>> {
+export interface OperationDefinition<Args, Correct = CorrectableFields<Args>> {
   readonly schema: yup.Schema<Args>;
   readonly roles: readonly Role[];
   /** Whether leads read in the log of the server who did it and what it changed; of what is private, not even its arguments are kept. */
@@ -117,9 +117,9 @@ export interface OperationDefinition<Args, Mend = MendFields<Args>> {
   readonly numbered: string | null;
   /** The rows that it is going to read by their ids, so that many are read at once. Only speed depends on it. */
   readonly reads: (named: NamedIn<Args>, by: PersonId) => readonly (RowName | null)[];
-  readonly mend: {
-    readonly fields: Mend;
-    /** Whether a mended one happened when it was first made, as a record did, or happens now, as a change of state does. */
+  readonly correct: {
+    readonly fields: Correct;
+    /** Whether a corrected one happened when it was first made, as a record did, or happens now, as a change of state does. */
     readonly keepsTime: boolean;
   };
   /** How the arguments of an older Oilcan become those of this one; the oldest first. */
@@ -132,12 +132,12 @@ export interface OperationDefinition<Args, Mend = MendFields<Args>> {
 type Rare = 'file' | 'numbered' | 'upgrades';
 
 /** A definition as it is written: who may do it, who reads of it and what it governs are always said. */
-export type OperationGiven<Args, Mend = MendFields<Args>> = Omit<OperationDefinition<Args, Mend>, Rare> &
-  Partial<Pick<OperationDefinition<Args, Mend>, Rare>>;
+export type OperationGiven<Args, Correct = CorrectableFields<Args>> = Omit<OperationDefinition<Args, Correct>, Rare> &
+  Partial<Pick<OperationDefinition<Args, Correct>, Rare>>;
 
-export function defineOperation<Args, const Mend extends MendFields<Args>>(
-  given: OperationGiven<Args, Mend>,
-): OperationDefinition<Args, Mend> {
+export function defineOperation<Args, const Correct extends CorrectableFields<Args>>(
+  given: OperationGiven<Args, Correct>,
+): OperationDefinition<Args, Correct> {
   return { file: null, numbered: null, upgrades: [], ...given };
 }
 

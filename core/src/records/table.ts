@@ -50,7 +50,7 @@ export interface Viewer {
  * - `daysAfterEnd`: what has an end, by its index `ended`, until so many days after it,
  * - `withWork`: what belongs to a work order, where that is carried whole.
  */
-export type Carried<Index extends string = string> =
+export type Replicated<Index extends string = string> =
   | 'always'
   | 'never'
   | ('ended' extends Index ? { readonly daysAfterEnd: number } : never)
@@ -78,9 +78,9 @@ export interface TableDefinition<T extends TableName> {
   readonly shown: ((row: Tables[T], viewer: Viewer) => Tables[T]) | null;
   /** Whether those who see a row stay the same for as long as it is there. */
   readonly audienceIsFixed: boolean;
-  readonly carried: Carried<IndexName<T>>;
+  readonly replicated: Replicated<IndexName<T>>;
   /** Whether a row is not kept any more: server and phones let go of it by this, each by itself. Null keeps every row. */
-  readonly isOutlived: ((row: Tables[T], now: Instant) => boolean) | null;
+  readonly isExpired: ((row: Tables[T], now: Instant) => boolean) | null;
   /** The oldest first. */
   readonly upgrades: readonly Upgrade[];
 }
@@ -98,8 +98,8 @@ export interface AnyTable {
   readonly confidential: Confidential | null;
   readonly shown: ((row: Row, viewer: Viewer) => Row) | null;
   readonly audienceIsFixed: boolean;
-  readonly carried: Carried;
-  readonly isOutlived: ((row: Row, now: Instant) => boolean) | null;
+  readonly replicated: Replicated;
+  readonly isExpired: ((row: Row, now: Instant) => boolean) | null;
   readonly upgrades: readonly Upgrade[];
 }
 
@@ -114,13 +114,13 @@ export const ofSite = {
   confidential: null,
   shown: null,
   audienceIsFixed: false,
-  carried: 'always',
-  isOutlived: null,
+  replicated: 'always',
+  isExpired: null,
   upgrades: [],
 } as const;
 
 /** What belongs to a work order, and is carried with it. */
-export const ofWork = { ...ofSite, audienceIsFixed: true, carried: 'withWork' } as const;
+export const ofWork = { ...ofSite, audienceIsFixed: true, replicated: 'withWork' } as const;
 
 /** Several ids as one key, of which each can be found as `|id|`. */
 export function keyOfList(ids: readonly string[]): string {

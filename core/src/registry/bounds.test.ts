@@ -18,7 +18,7 @@ import {
   workId,
 } from '../testing/builders';
 import { codeOf, minutesLater, Works, sideAt } from '../testing/works';
-import { standingOf } from '../subjects/orders/work/entries';
+import { currentOf } from '../subjects/orders/work/entries';
 import { isShowable } from '../kernel/schema/fields';
 import { isOperationName, operations, operationNamed, applyOperation } from './operations';
 import { readOperation } from '../operations/envelope';
@@ -70,7 +70,7 @@ describe('forged times', () => {
     await works.send(anOperation('note.add', note), ann, minutesLater(2 * DAY));
     await works.send(anOperation('note.add', note, { at: minutesLater(180), ahead: 180 * 60_000 }), ann, noon);
     await works.send(anOperation('note.add', note), ann, minutesLater(60));
-    expect(standingOf(works.entries, 'note').map(({ arrival }) => arrival)).toEqual([
+    expect(currentOf(works.entries, 'note').map(({ arrival }) => arrival)).toEqual([
       { at: minutesLater(2 * DAY), clockOffMinutes: 0 },
       { at: noon, clockOffMinutes: 180 },
       undefined,
@@ -124,11 +124,11 @@ describe('amending', () => {
     await works.do('labor.add', { ...time, personId: ann.id });
     await works.do('part.use', { ...onWork, partId, binId, quantity: 1_000 });
     works.records.change([put('rates', aRate({ minorPerHour: 99_000 })), put('parts', aPart({ priceMinor: 99_000 }))]);
-    const idOf = (kind: 'labor' | 'part'): EntryId => standingOf(works.entries, kind)[0]?.id ?? asId<EntryId>('');
+    const idOf = (kind: 'labor' | 'part'): EntryId => currentOf(works.entries, kind)[0]?.id ?? asId<EntryId>('');
     await works.do('labor.amend', { ...time, entryId: idOf('labor'), minutes: 90 });
     await works.do('part.amend', { ...onWork, entryId: idOf('part'), quantity: 2_000 });
-    expect(standingOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([9_000]);
-    expect(standingOf(works.entries, 'part').map(({ content }) => content.cost.minor)).toEqual([7_640]);
+    expect(currentOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([9_000]);
+    expect(currentOf(works.entries, 'part').map(({ content }) => content.cost.minor)).toEqual([7_640]);
   });
 });
 

@@ -2,7 +2,7 @@ import { asId, type EntryId } from '../kernel/ids';
 import { anOperation, ann, aStep, binId, bob, lea, partId, workId } from '../testing/builders';
 import { codeOf, minutesLater, Works } from '../testing/works';
 import type { StepAnswer } from '../subjects/steps/steps/kinds/kinds';
-import { standingOf } from '../subjects/orders/work/entries';
+import { currentOf } from '../subjects/orders/work/entries';
 import type { Person } from '../subjects/plant/people/people';
 import type { Outcome } from '../operations/operation';
 import type { ArgsOf, OperationName } from './operations';
@@ -53,7 +53,7 @@ describe('work that somebody else finished meanwhile', () => {
       'accepted',
     );
     expect(
-      standingOf(works.entries, 'labor')
+      currentOf(works.entries, 'labor')
         .map(({ content }) => content.minutes)
         .sort(),
     ).toEqual([30, 50]);
@@ -70,7 +70,7 @@ describe('work that somebody else finished meanwhile', () => {
       1,
     );
     expect(
-      standingOf(works.entries, 'labor')
+      currentOf(works.entries, 'labor')
         .map(({ content }) => content.minutes)
         .sort(),
     ).toEqual([50, 60]);
@@ -123,7 +123,7 @@ describe('work that was dropped meanwhile', () => {
     expect(await hears(works, ann, 'clock.stop', { ...onWork, endedAt: null }, offline(50))).toBe('accepted');
     expect(await hears(works, ann, 'work.finish', onWork, offline(60))).toBe('state_forbids');
     expect(works.work?.state).toBe('dropped');
-    expect(standingOf(works.entries, 'labor')).toHaveLength(1);
+    expect(currentOf(works.entries, 'labor')).toHaveLength(1);
   });
 });
 
@@ -202,7 +202,7 @@ describe('what can only be had once', () => {
       'accepted',
     );
     expect(works.onHand).toBe(-1_000);
-    expect(standingOf(works.entries, 'part').map(({ content }) => content.belowZero?.onHand)).toEqual([
+    expect(currentOf(works.entries, 'part').map(({ content }) => content.belowZero?.onHand)).toEqual([
       undefined,
       -1_000,
     ]);

@@ -100,7 +100,7 @@ type ArgsOfDefinition<D> = D extends OperationDefinition<infer Args, infer _> ? 
 export type ArgsOf<N extends OperationName> = ArgsOfDefinition<(typeof operations)[N]>;
 
 /** The arguments of an operation that can be put right when it was refused. */
-export type MendableOf<N extends OperationName> = keyof (typeof operations)[N]['mend']['fields'] & string;
+export type CorrectableOf<N extends OperationName> = keyof (typeof operations)[N]['correct']['fields'] & string;
 
 export function isOperationName(text: string): text is OperationName {
   return Object.hasOwn(operations, text);

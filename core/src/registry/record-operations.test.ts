@@ -3,7 +3,7 @@ import { asId, type EntryId, type PointId, type WorkOrderId } from '../kernel/id
 import { onHandAfter, stockLevelId } from '../subjects/stores/stock/stock';
 import { ann, aPart, aPoint, aStep, binId, bob, lea, noon, partId, pointId, put, workId } from '../testing/builders';
 import { codeOf, minutesLater, Works } from '../testing/works';
-import { standingOf } from '../subjects/orders/work/entries';
+import { currentOf } from '../subjects/orders/work/entries';
 import type { Step } from '../subjects/steps/steps/step';
 import type { ArgsOf } from './operations';
 
@@ -28,10 +28,10 @@ describe('parts', () => {
   it('go back when the entry is withdrawn, and the difference when it is amended', async () => {
     const works = new Works();
     await works.do('part.use', use(3_000));
-    const first = standingOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
+    const first = currentOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
     expect(codeOf(await works.do('part.amend', { ...onWork, entryId: first, quantity: 8_000 }))).toBe('accepted');
     expect(works.onHand).toBe(0);
-    const second = standingOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
+    const second = currentOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
     expect(codeOf(await works.do('entry.withdraw', { ...onWork, entryId: second, reason: 'put back' }))).toBe(
       'accepted',
     );
@@ -53,7 +53,7 @@ describe('parts', () => {
         async (attempts) => {
           const works = new Works();
           for (const { quantity, isWithdrawal } of attempts) {
-            const last = standingOf(works.entries, 'part').at(-1);
+            const last = currentOf(works.entries, 'part').at(-1);
             if (isWithdrawal && last !== undefined)
               await works.do('entry.withdraw', { ...onWork, entryId: last.id, reason: 'wrong' });
             else await works.do('part.use', use(quantity * 1_000));
@@ -75,7 +75,7 @@ describe('readings', () => {
       );
     }
     expect(
-      standingOf(works.entries, 'reading')
+      currentOf(works.entries, 'reading')
         .map(({ content }) => content.level)
         .slice(0, 3),
     ).toEqual(['normal', 'alert', 'alarm']);
@@ -166,7 +166,7 @@ describe('notes', () => {
     const entryId = works.entries[0]?.id ?? asId<EntryId>('none');
     expect(codeOf(await works.do('note.amend', { ...onWork, entryId, text: 'second' }, bob))).toBe('entry_of_another');
     expect(codeOf(await works.do('note.amend', { ...onWork, entryId, text: 'second' }, lea))).toBe('accepted');
-    expect(standingOf(works.entries, 'note').map(({ content }) => content.text)).toEqual(['second']);
+    expect(currentOf(works.entries, 'note').map(({ content }) => content.text)).toEqual(['second']);
   });
 });
 
@@ -181,7 +181,7 @@ describe('a number step at a measuring point', () => {
 
   it('is a reading too, which follows the answer when it is changed or taken back', async () => {
     const works = new Works({}, [step]);
-    const readings = () => standingOf(works.entries, 'reading').map(({ content }) => content.value);
+    const readings = () => currentOf(works.entries, 'reading').map(({ content }) => content.value);
     const latest = () => works.records.peek('points', pointId)?.latest.map(({ value }) => value);
     await works.do('step.answer', answer(68));
     expect([readings(), latest()]).toEqual([[68], [68]]);

@@ -66,7 +66,7 @@ type ByWork = { [T in TableName]: 'workOrder' extends IndexName<T> ? T : never }
 
 /** Tables whose rows belong to a work order, and are carried where that is carried whole. */
 export const tablesOfWork = tableNames.filter(
-  (name): name is ByWork => tableNamed(name).carried === 'withWork',
+  (name): name is ByWork => tableNamed(name).replicated === 'withWork',
 ) as readonly ByWork[];
 
 /** The version of the shapes that rows have here: that of the newest upgrade of any table. */

@@ -143,7 +143,7 @@ describe('a session', () => {
     const other = await startTestServer([...smallWorks(), put('people', cleo)]);
     const [here, there] = [await other.signIn(cleo), await other.signIn(cleo)];
     const address = await other.server.listen({ port: 0, host: '127.0.0.1' });
-    const news = await fetch(`${address}/api/news`, { headers: { cookie: there } });
+    const events = await fetch(`${address}/api/news`, { headers: { cookie: there } });
     const change = (present: string, next: string) =>
       other.ask(here, { method: 'PUT', url: '/api/password', payload: { present, next } });
     expect((await change('wrong', 'correct horses')).json()).toMatchObject({
@@ -153,7 +153,7 @@ describe('a session', () => {
     expect((await change(PASSWORD, 'short')).json()).toMatchObject({ code: 'invalid', field: 'next' });
     expect((await change(PASSWORD, 'correct horses')).statusCode).toBe(204);
     // The stream ends: nothing more comes, and it says so.
-    const reader = news.body?.getReader();
+    const reader = events.body?.getReader();
     let isOver = false;
     while (!isOver) isOver = (await reader?.read())?.done ?? true;
     expect((await other.ask(there, { url: '/api/session' })).statusCode).toBe(401);

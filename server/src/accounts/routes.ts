@@ -10,7 +10,7 @@ import type { ServerConfig } from '../config';
 import { readRow, type StoredRow } from '../database/sql-records';
 import { withdrawLink } from '../calendar/links';
 import { answers, answersNothing, shape } from '../docs/json-schema';
-import type { News } from '../news/news';
+import type { ChangeEvents } from '../events/change-events';
 import { findAccount, foldName, passwordOf, putPassword } from './accounts';
 import { giveCookie } from './authentication';
 import { demoPeople } from './demo-people';
@@ -86,13 +86,13 @@ interface Options {
   readonly database: Knex;
   readonly clock: Clock;
   readonly config: ServerConfig;
-  readonly news: News;
+  readonly events: ChangeEvents;
 }
 
 /** Signing in and out, passwords and devices, who I am, and what the sign-in page may know. */
 export async function accountRoutes(
   server: FastifyInstance,
-  { database, clock, config, news }: Options,
+  { database, clock, config, events }: Options,
 ): Promise<void> {
   const wrongPasswords = new WrongPasswords(
     { freeTries: config.freePasswordTries, triesPerAddress: config.wrongPasswordsPerAddress },
@@ -114,7 +114,7 @@ export async function accountRoutes(
     const signedIn = await server.sessionOf(request).catch(() => undefined);
     if (signedIn === undefined) return;
     await endSession(database, signedIn.person.id, signedIn.session);
-    news.endSessions(new Set([signedIn.session]));
+    events.endSessions(new Set([signedIn.session]));
   };
 
   const signIn = async (
@@ -223,7 +223,7 @@ export async function accountRoutes(
       if (!(await endSession(database, person.id, request.params.id))) {
         throw new OilcanError('not_found', { what: 'device' });
       }
-      news.endSessions(new Set([request.params.id]));
+      events.endSessions(new Set([request.params.id]));
       return reply.code(204).send();
     },
   );
@@ -246,7 +246,7 @@ export async function accountRoutes(
       }
       await wrongPasswords.right(request.ip, person.id);
       await putPassword(database, person.id, next);
-      news.endSessions(await endOtherSessions(database, person.id, session));
+      events.endSessions(await endOtherSessions(database, person.id, session));
       await withdrawLink(database, person.id);
       return reply.code(204).send();
     },

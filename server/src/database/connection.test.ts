@@ -139,9 +139,9 @@ describe('two writers of one database', () => {
 
   it('cannot both serve it', async () => {
     await open(file);
-    const letGo = dialectFor(file).serveAlone(file);
+    const release = dialectFor(file).serveAlone(file);
     expect(() => dialectFor(file).serveAlone(file)).toThrow('Another Oilcan serves');
-    letGo();
+    release();
     dialectFor(file).serveAlone(file)();
   });
 });

@@ -140,7 +140,7 @@ export class SqlRecords implements Records {
     const written = changes.flatMap((change): WrittenWork[] => {
       if (change.table !== 'workOrders' || change.row === null) return [];
       const was = before.get(keyOf(change)) as WorkOrder | undefined;
-      return [{ before: was, after: change.row, isOutlived: this.#isOutlived(change) }];
+      return [{ before: was, after: change.row, isExpired: this.#isExpired(change) }];
     });
     const on = changes.flatMap((change) => {
       const row = change.row ?? before.get(keyOf(change));
@@ -157,13 +157,13 @@ export class SqlRecords implements Records {
     const ofBefore = before === undefined ? [] : audiencesIn(table, before, works);
     if (row === null) return { change, leaves: [], stands: 1, audiences: ofBefore };
     // What is too old to be carried when it is first written is of interest to nobody.
-    if (before === undefined && this.#isOutlived(change)) return { change, leaves: [], stands: 1, audiences: [] };
+    if (before === undefined && this.#isExpired(change)) return { change, leaves: [], stands: 1, audiences: [] };
     return { change, leaves: ofBefore.filter((each) => !ofNow.includes(each)), stands: 1, audiences: ofNow };
   }
 
-  #isOutlived({ table, row }: Change): boolean {
+  #isExpired({ table, row }: Change): boolean {
     if (this.#now === null || row === null) return false;
-    return tableNamed(table).isOutlived?.(row, this.#now) ?? false;
+    return tableNamed(table).isExpired?.(row, this.#now) ?? false;
   }
 
   async #store(run: Run, table: TableName, changes: readonly StoredChange[]): Promise<void> {
@@ -195,8 +195,8 @@ const sumOf = (numbers: readonly number[]): number => numbers.reduce((sum, each)
 
 /** The work order with which a row is carried; null where it is carried for itself. */
 function workOfRow(table: TableName, row: Row): string | null {
-  const { carried, indexes } = tableNamed(table);
-  return carried === 'withWork' ? (indexes['workOrder']?.(row) ?? null) : null;
+  const { replicated, indexes } = tableNamed(table);
+  return replicated === 'withWork' ? (indexes['workOrder']?.(row) ?? null) : null;
 }
 
 function audiencesIn(table: TableName, row: Row, works: WorkAudiences): readonly Audience[] {

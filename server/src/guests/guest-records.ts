@@ -8,7 +8,7 @@ import {
   type SiteId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import type { Found } from '@oilcan/core/operations';
+import type { Result } from '@oilcan/core/operations';
 import { StagedRecords, type Records } from '@oilcan/core/records';
 import {
   publiclyKnown,
@@ -31,9 +31,9 @@ import { currentRevision } from '../database/revisions';
 import { SqlRecords } from '../database/sql-records';
 import { runnerOf } from '../database/statements';
 import { loggedByNobody, writeLog, type DoneByNobody } from '../log/operation-log';
-import type { News } from '../news/news';
+import type { ChangeEvents } from '../events/change-events';
 import { noticesOfPush } from '../notices/notices-of-push';
-import { takeNumbers } from '../numbers/lend-numbers';
+import { takeNumbers } from '../numbers/reserve-numbers';
 
 /** Whom it is by that nobody with an account did. */
 const nobody = asId<PersonId>('');
@@ -58,12 +58,12 @@ export interface FollowPage {
 /** What people without an account read and write. Each write is one transaction, with its notices and its line in the log. */
 export class GuestRecords {
   readonly #database: Knex;
-  readonly #news: News;
+  readonly #events: ChangeEvents;
   readonly #clock: Clock;
 
-  constructor(database: Knex, news: News, clock: Clock) {
+  constructor(database: Knex, events: ChangeEvents, clock: Clock) {
     this.#database = database;
-    this.#news = news;
+    this.#events = events;
     this.#clock = clock;
   }
 
@@ -107,19 +107,19 @@ export class GuestRecords {
     return stored === undefined ? undefined : asId<ReportId>(stored.report);
   }
 
-  report(key: string, postId: string, said: GuestReport, photo: ReportPhoto | null): Promise<Found<Report>> {
+  report(key: string, postId: string, said: GuestReport, photo: ReportPhoto | null): Promise<Result<Report>> {
     return this.#make('guest.report', key, postId, (records, there, making) =>
       putGuestReport(records, there, said, { ...making, photo }),
     );
   }
 
-  meToo(key: string, postId: string, workOrderId: WorkOrderId): Promise<Found<Report>> {
+  meToo(key: string, postId: string, workOrderId: WorkOrderId): Promise<Result<Report>> {
     return this.#make('guest.me-too', key, postId, (records, there, making) =>
       putGuestMeToo(records, there, workOrderId, making),
     );
   }
 
-  say(id: ReportId, postId: string, words: string, photo: ReportPhoto | null): Promise<Found<Report>> {
+  say(id: ReportId, postId: string, words: string, photo: ReportPhoto | null): Promise<Result<Report>> {
     return this.#write('guest.say', async (records) => {
       const at = instantFromMillis(this.#clock());
       return putGuestWords(records, id, { words, photo }, { id: `guest-${digestOf(postId)}`, at });
@@ -130,8 +130,8 @@ export class GuestRecords {
     name: DoneByNobody,
     key: string,
     postId: string,
-    put: (records: Records, there: LabelLeadsTo, making: Making) => Promise<Found<Report>>,
-  ): Promise<Found<Report>> {
+    put: (records: Records, there: LabelLeadsTo, making: Making) => Promise<Result<Report>>,
+  ): Promise<Result<Report>> {
     return this.#write(name, async (records, transaction) => {
       // Two of the same may arrive at once: the second one finds the first.
       const before: { report: string } | undefined = await transaction('guest_posts')
@@ -157,8 +157,8 @@ export class GuestRecords {
 
   async #write(
     name: DoneByNobody,
-    write: (records: Records, transaction: Knex.Transaction) => Promise<Found<Report>>,
-  ): Promise<Found<Report>> {
+    write: (records: Records, transaction: Knex.Transaction) => Promise<Result<Report>>,
+  ): Promise<Result<Report>> {
     const done = await this.#database.transaction(async (transaction) => {
       const now = instantFromMillis(this.#clock());
       const records = new SqlRecords(transaction);
@@ -174,7 +174,7 @@ export class GuestRecords {
       await writeLog(await runnerOf(transaction), [logged], now, revision);
       return { made, revision, concerned: records.audience };
     });
-    if (done.revision !== null) this.#news.tell(done.revision, done.concerned);
+    if (done.revision !== null) this.#events.tell(done.revision, done.concerned);
     return done.made;
   }
 }

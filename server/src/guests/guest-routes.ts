@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import multipart from '@fastify/multipart';
 import { asId, isLocalDay, OilcanError, timeOfDay, type ReportId, type WorkOrderId } from '@oilcan/core/kernel';
 import { isLabelKey } from '@oilcan/core/raising/labels';
-import { readArgs, type Found, type Refusal } from '@oilcan/core/operations';
+import { readArgs, type Result, type Refusal } from '@oilcan/core/operations';
 import { reportLabelCode } from '@oilcan/core/plant/plant';
 import { sentenceFor, statusFor } from '@oilcan/core/registry';
 import { guestReportSchema, guestWordsSchema } from '@oilcan/core/raising/guests';
@@ -14,7 +14,7 @@ import { dialectOf } from '../database/dialects';
 import type { Clock } from '../clock';
 import type { FileStore } from '../files/file-store';
 import { translate } from '../errors/problem';
-import type { News } from '../news/news';
+import type { ChangeEvents } from '../events/change-events';
 import { FollowLinks } from './follow-links';
 import { readGuestForm, type GuestPhoto, type GuestTexts } from './guest-form';
 import { GuestCounts, type GuestLimits } from './guest-limits';
@@ -33,7 +33,7 @@ interface Options {
   readonly database: Knex;
   readonly clock: Clock;
   readonly files: FileStore;
-  readonly news: News;
+  readonly events: ChangeEvents;
   readonly limits: GuestLimits;
   /** The bundled script of the pages; without it they work by forms alone. */
   readonly scriptFile: string;
@@ -59,7 +59,7 @@ interface OfReport {
  */
 export async function guestRoutes(server: FastifyInstance, options: Options): Promise<void> {
   const { database, clock, files, limits, scriptFile } = options;
-  const records = new GuestRecords(database, options.news, clock);
+  const records = new GuestRecords(database, options.events, clock);
   const links = await FollowLinks.of(database);
   const counts = new GuestCounts(limits, (bounds) => dialectOf(database).counts(database, bounds));
   const script = existsSync(scriptFile) ? readFileSync(scriptFile) : null;
@@ -112,7 +112,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
     if (typeof found === 'string') return sendDead(request, reply, found);
     const texts: GuestTexts = {};
-    const take = (): Promise<Found<Report>> =>
+    const take = (): Promise<Result<Report>> =>
       readPost(request, texts, async (photo) => {
         const said = readArgs(guestReportSchema, reportIn(texts, found.zone));
         if (!said.ok) return said;
@@ -135,7 +135,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
       const found = isLabelKey(key) ? await records.labelPage(key) : 'unknown';
       if (typeof found === 'string') return sendDead(request, reply, found);
       const texts: GuestTexts = {};
-      const take = (): Promise<Found<Report>> =>
+      const take = (): Promise<Result<Report>> =>
         readPost(request, texts, async () => {
           const postId = postIdIn(texts);
           const before = await records.cameBefore(postId);
@@ -166,7 +166,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
       return sendPage(reply, 404, deadLinkPage());
     }
     const texts: GuestTexts = {};
-    const take = (): Promise<Found<Report>> =>
+    const take = (): Promise<Result<Report>> =>
       readPost(request, texts, async (photo) => {
         const said = readArgs(guestWordsSchema, { words: texts['words'] ?? '' });
         if (!said.ok) return said;
@@ -182,8 +182,8 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
   async function readPost(
     request: FastifyRequest,
     texts: GuestTexts,
-    act: (photo: GuestPhoto | null) => Promise<Found<Report>>,
-  ): Promise<Found<Report>> {
+    act: (photo: GuestPhoto | null) => Promise<Result<Report>>,
+  ): Promise<Result<Report>> {
     const tooMany = await counts.beforePost(request.ip).then(
       () => null,
       (error: unknown) => ({ error }),
@@ -200,8 +200,8 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
   /** Keeps the photo just before what names it; what is then refused leaves nothing behind that the next sweep does not take away. */
   async function keepingPhoto(
     photo: GuestPhoto | null,
-    make: (photo: ReportPhoto | null) => Promise<Found<Report>>,
-  ): Promise<Found<Report>> {
+    make: (photo: ReportPhoto | null) => Promise<Result<Report>>,
+  ): Promise<Result<Report>> {
     return make(photo === null ? null : await photo.keep());
   }
 
@@ -210,7 +210,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     return id === null ? undefined : records.followPage(id);
   };
 
-  const cameAgain = async (id: ReportId): Promise<Found<Report>> => {
+  const cameAgain = async (id: ReportId): Promise<Result<Report>> => {
     const found = await records.followPage(id);
     return found === undefined
       ? { ok: false, code: 'not_found', values: { what: 'report' }, field: null }
@@ -226,7 +226,7 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
   async function answer(
     request: FastifyRequest,
     reply: FastifyReply,
-    take: () => Promise<Found<Report>>,
+    take: () => Promise<Result<Report>>,
     again: (notTaken: NotTaken) => string,
   ): Promise<FastifyReply> {
     const isScript = request.headers.accept === 'application/json';

@@ -14,7 +14,7 @@ import { endAllSessions } from '../accounts/end-account';
 import { failureOf } from '../database/dialects';
 import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
 import type { FileStore } from '../files/file-store';
-import { beginAbove } from '../numbers/lend-numbers';
+import { beginAbove } from '../numbers/reserve-numbers';
 import { letLeadsRead } from './let-leads-read';
 import { noteDerived } from '../derived';
 

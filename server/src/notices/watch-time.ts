@@ -59,11 +59,11 @@ async function dueWithin(transaction: Knex.Transaction, from: Instant, to: Insta
 
 /** What says nothing that was not said before is not said again. */
 async function onlyNews(records: SqlRecords, told: readonly Notice[]): Promise<Notice[]> {
-  const news: Notice[] = [];
+  const events: Notice[] = [];
   for (const notice of told) {
     const before = await records.get('notices', notice.id);
     if (notice.kind === 'late' || before === undefined || JSON.stringify(before.facts) !== JSON.stringify(notice.facts))
-      news.push(notice);
+      events.push(notice);
   }
-  return news;
+  return events;
 }

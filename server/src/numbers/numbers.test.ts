@@ -12,7 +12,7 @@ beforeEach(async () => {
 });
 afterEach(() => works.close());
 
-const lentTo = async (device: string, by = cookie): Promise<readonly string[]> => {
+const reservedFor = async (device: string, by = cookie): Promise<readonly string[]> => {
   const url = `/api/sync?since=0&filling=true&protocol=${PROTOCOL.newest}&device=${device}`;
   return (await works.ask(by, { url })).json<PullAnswer>().numbers?.workOrder ?? [];
 };
@@ -23,10 +23,10 @@ const numberOf = async (id: string): Promise<string> =>
 
 describe('numbers that are lent ahead', () => {
   it('are the same however often a phone asks, and nobody else’s', async () => {
-    const first = await lentTo('a');
+    const first = await reservedFor('a');
     expect(first).toHaveLength(NUMBERS_AHEAD);
-    expect(await lentTo('a')).toEqual(first);
-    const others = await lentTo('b', await works.signIn(bob));
+    expect(await reservedFor('a')).toEqual(first);
+    const others = await reservedFor('b', await works.signIn(bob));
     expect(others.filter((number) => first.includes(number))).toEqual([]);
   });
 
@@ -37,14 +37,14 @@ describe('numbers that are lent ahead', () => {
       put('workOrders', aWorkOrder({ id: asId<WorkOrderId>('w-3'), number: 'W-3' })),
     ]);
     cookie = await works.signIn(ann);
-    expect((await lentTo('a')).slice(0, 3)).toEqual(['W-2', 'W-4', 'W-5']);
+    expect((await reservedFor('a')).slice(0, 3)).toEqual(['W-2', 'W-4', 'W-5']);
   });
 
   it('are what work is called that was raised with them, and are lent no more', async () => {
-    const [number = ''] = await lentTo('a');
+    const [number = ''] = await reservedFor('a');
     const operation = raise(number, 'a');
     expect(codesOf(await works.push(cookie, [operation]))).toEqual(['accepted']);
-    expect([await numberOf(operation.id), (await lentTo('a')).includes(number)]).toEqual([number, false]);
+    expect([await numberOf(operation.id), (await reservedFor('a')).includes(number)]).toEqual([number, false]);
     const again = raise(number, 'a');
     const answer = await works.push(cookie, [operation, again]);
     expect(codesOf(answer)).toEqual(['accepted', 'accepted']);
@@ -53,7 +53,7 @@ describe('numbers that are lent ahead', () => {
   });
 
   it('are taken from no other device, and from nobody’s invention', async () => {
-    const [number = ''] = await lentTo('a');
+    const [number = ''] = await reservedFor('a');
     const [others, invented, own] = [raise(number, 'b'), raise('W-900', 'a'), raise(number, 'a')];
     const answer = await works.push(cookie, [others, invented, own]);
     // Nothing of it is refused: what has no number of its own is given one.
@@ -65,7 +65,7 @@ describe('numbers that are lent ahead', () => {
   });
 
   it('are given on arrival to what comes without one, which is then final', async () => {
-    const lent = await lentTo('a');
+    const lent = await reservedFor('a');
     const [one, other] = [raise(null, 'a'), raise(null, 'a')];
     expect(codesOf(await works.push(cookie, [one, other]))).toEqual(['accepted', 'accepted']);
     const given = [await numberOf(one.id), await numberOf(other.id)];
@@ -74,11 +74,11 @@ describe('numbers that are lent ahead', () => {
   });
 
   it('are as many again before they run out', async () => {
-    const lent = await lentTo('a');
+    const lent = await reservedFor('a');
     await works.push(
       cookie,
       lent.slice(0, 8).map((number) => raise(number, 'a')),
     );
-    expect(await lentTo('a')).toHaveLength(NUMBERS_AHEAD);
+    expect(await reservedFor('a')).toHaveLength(NUMBERS_AHEAD);
   });
 });

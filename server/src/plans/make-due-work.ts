@@ -17,7 +17,7 @@ import { readRow, SqlRecords, type StoredRow } from '../database/sql-records';
 import { runnerOf } from '../database/statements';
 import { loggedByNobody, writeLog, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
-import { takeNumbers } from '../numbers/lend-numbers';
+import { takeNumbers } from '../numbers/reserve-numbers';
 
 /** So many plans are read and looked at before others have their turn. */
 const PLANS_AT_ONCE = 200;

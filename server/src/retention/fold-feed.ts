@@ -106,8 +106,8 @@ async function* foldAudience(
     const current = page.lines.filter((line) => newest.get(keyOf(line)) === line);
     const ended = current.filter((line) => !line.isGone && !page.carried.has(keyOf(line)));
     // What belongs to work, phones let go of with it.
-    const dropped = [...superseded, ...ended.filter(({ table }) => tableNamed(table).carried === 'withWork')];
-    const gone = ended.filter(({ table }) => tableNamed(table).carried !== 'withWork');
+    const dropped = [...superseded, ...ended.filter(({ table }) => tableNamed(table).replicated === 'withWork')];
+    const gone = ended.filter(({ table }) => tableNamed(table).replicated !== 'withWork');
     const forgotten = current.filter(({ isGone, revision }) => isGone && revision <= horizon);
     yield* inSteps(database, [...dropped, ...forgotten], (run, line) => dropLine(run, audience, line));
     yield* inSteps(database, gone, (run, line) => markGone(run, audience, line));
@@ -127,9 +127,9 @@ async function carriedAmong(run: Run, lines: readonly Line[], now: Instant): Pro
   for (const { table, id, isGone } of lines) if (!isGone) wanted.set(table, (wanted.get(table) ?? new Set()).add(id));
   const carried = new Set<string>();
   for (const [table, ids] of wanted) {
-    const { isOutlived } = tableNamed(table);
+    const { isExpired } = tableNamed(table);
     for (const stored of await carriedRows(run, table, [...ids], now))
-      if (isOutlived === null || !isOutlived(readRow(table, stored), now)) carried.add(`${table}/${stored.id}`);
+      if (isExpired === null || !isExpired(readRow(table, stored), now)) carried.add(`${table}/${stored.id}`);
   }
   return carried;
 }

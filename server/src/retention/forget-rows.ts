@@ -19,7 +19,7 @@ const forgetting = (table: 'notices' | 'clockPlaces'): Retention => ({
         .select('id', 'body');
       if (stored.length === 0) return;
       last = stored.at(-1)?.id ?? '';
-      const old = stored.filter((each) => tableNamed(table).isOutlived?.(readRow(table, each), now) === true);
+      const old = stored.filter((each) => tableNamed(table).isExpired?.(readRow(table, each), now) === true);
       if (old.length === 0) continue;
       yield await database(sqlName(table))
         .whereIn(

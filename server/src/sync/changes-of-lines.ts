@@ -70,7 +70,7 @@ function changeOf({ table, id }: Line, row: Row | undefined, reading: Reading): 
   const { viewer, version, knownAt, now, isFilling, isFirst } = reading;
   if (row === undefined || !isSeenBy(table, row, viewer)) return isFirst ? [] : [{ table, id, row: null }];
   // A phone that has it since lets go of it by itself; one that was away may still have it as it was before its end.
-  if (tableNamed(table).isOutlived?.(row, now) === true) return isFilling ? [] : [{ table, id, row: null }];
+  if (tableNamed(table).isExpired?.(row, now) === true) return isFilling ? [] : [{ table, id, row: null }];
   const change = { table, id, row: shownTo(table, row as never, viewer) } as Change;
   return isKnownAt(change, version) && (knownAt === null || !isKnownAt(change, knownAt)) ? [change] : [];
 }

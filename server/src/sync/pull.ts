@@ -15,7 +15,7 @@ import { changesOf } from './changes-of-lines';
 import { scopeOf, scopeWithin } from './scope';
 
 /** The scope of nobody: a phone that hears it fetches everything that it carries once more. */
-const ANEW = 'anew';
+const RESYNC = 'anew';
 
 /** What a phone asks for. */
 export interface Asked {
@@ -45,11 +45,12 @@ export function pull(database: Knex, person: Person, asked: Asked, clock: Clock)
     const scope = await scopeWithin(database, run, scopes, person, version);
     const nothing = { changes: [], revision: since, hasMore: false, scope: scope.name, now, version };
     // It knows what is not there: the database was put back to an earlier state.
-    if (since > newest) return { ...nothing, scope: ANEW };
+    if (since > newest) return { ...nothing, scope: RESYNC };
     if (since === newest) return nothing;
     // Who has no site or no role has nothing to do here, and sees nothing: what their phone had, it lets go of with the scope.
     if (!isHere(person)) return { ...nothing, revision: newest };
-    if (since > 0 && !isFilling && (await feedFloor(run, scope.audiences)) > since) return { ...nothing, scope: ANEW };
+    if (since > 0 && !isFilling && (await feedFloor(run, scope.audiences)) > since)
+      return { ...nothing, scope: RESYNC };
     if (asked.tablesAfter !== undefined && !isAnyNewAfter(asked.tablesAfter)) return { ...nothing, revision: newest };
     const { lines, hasMore } = await feedAfter(run, scope.audiences, since, pageRows);
     const isFirst = isFilling && since === 0;

@@ -25,7 +25,7 @@ import { mayNameFile } from '../files/known-files';
 import { isLogged, isLoggedAs, toLog, writeLog, type KnownOperation, type NewlyLogged } from '../log/operation-log';
 import { noticesOfPush } from '../notices/notices-of-push';
 import type { NumberSeries } from '@oilcan/core/plant/numbers';
-import { lentTo, noteTaken, takeNumbers } from '../numbers/lend-numbers';
+import { reservedFor, noteTaken, takeNumbers } from '../numbers/reserve-numbers';
 import { withLeadsReading } from '../reports/incident-readers';
 import { queueGuestMails } from '../guests/guest-mails';
 import { noteReviews } from '../review/note-reviews';
@@ -248,7 +248,7 @@ async function lentAmong(transaction: Knex.Transaction, operations: readonly Ope
   }
   const lent = new Set<string>();
   for (const { series, device, numbers } of wanted.values())
-    for (const number of await lentTo(transaction, series, device, numbers))
+    for (const number of await reservedFor(transaction, series, device, numbers))
       lent.add(lendingOf(series, device, number));
   return lent;
 }

@@ -7,8 +7,8 @@ import type { Clock } from '../clock';
 import * as yup from 'yup';
 import { answers, answersAs, shape } from '../docs/json-schema';
 import { readRow, type StoredRow } from '../database/sql-records';
-import { numbersOf } from '../numbers/lend-numbers';
-import type { News } from '../news/news';
+import { numbersOf } from '../numbers/reserve-numbers';
+import type { ChangeEvents } from '../events/change-events';
 import { pull, readWork } from './pull';
 import { scopeOf } from './scope';
 import { checkEnvelope } from './push';
@@ -60,16 +60,19 @@ const pulledShape = shape.object(pulledRows, {
 interface Options {
   readonly database: Knex;
   readonly clock: Clock;
-  readonly news: News;
+  readonly events: ChangeEvents;
   /** Rows on a page of a pull, where it is not as many as usual. */
   readonly pageRows?: number;
 }
 
-/** Operations in, rows out, and the line on which phones hear of news. */
-export async function syncRoutes(server: FastifyInstance, { database, clock, news, pageRows }: Options): Promise<void> {
+/** Operations in, rows out, and the line on which phones hear of events. */
+export async function syncRoutes(
+  server: FastifyInstance,
+  { database, clock, events, pageRows }: Options,
+): Promise<void> {
   const pushes = new PushQueue(database, clock);
   // Open lines would hold the server open; onClose hooks run only after they are gone.
-  server.addHook('preClose', async () => news.close());
+  server.addHook('preClose', async () => events.close());
 
   server.post<{ Body: PushRequest }>(
     '/operations',
@@ -85,8 +88,8 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
       checkEnvelope(request.body);
       const { operations } = request.body;
       const { answer, concerned, endedSessions } = await pushes.push({ person, device, operations });
-      news.tell(answer.revision, concerned);
-      news.endSessions(endedSessions);
+      events.tell(answer.revision, concerned);
+      events.endSessions(endedSessions);
       return answer;
     },
   );
@@ -150,7 +153,7 @@ export async function syncRoutes(server: FastifyInstance, { database, clock, new
         connection: 'keep-alive',
         'x-accel-buffering': 'no',
       });
-      news.listen(reply.raw, { audiences, audiencesNow, session });
+      events.listen(reply.raw, { audiences, audiencesNow, session });
     },
   );
 }

@@ -3,7 +3,7 @@ import { isHere, type Person } from '@oilcan/core/plant/people';
 import type { Viewer } from '@oilcan/core/records';
 import { VERSION_IN_SCOPES, type Revision } from '@oilcan/core/sync';
 import { viewerOf } from '@oilcan/core/orders/settings';
-import { carriesWholeFor } from '@oilcan/core/orders/work';
+import { fullyReplicatedFor } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { audiencesOf, type Audience } from '../database/feed/audiences';
 import { newestWithin } from '../database/feed/newest';
@@ -40,7 +40,7 @@ export async function scopeWithin(
   version: number = VERSION_IN_SCOPES,
 ): Promise<Scope> {
   const { identity, crews, settings } = await keptDirectory(database, run, since);
-  const carried = carriesWholeFor(person, crews);
+  const carried = fullyReplicatedFor(person, crews);
   const wholeFor = carried === 'all' ? carried : [...carried].sort();
   const siteIds = [...person.siteIds].sort();
   const viewer = viewerOf(person, settings);

@@ -73,12 +73,12 @@ describe('pushing operations', () => {
     expect(
       codesOf(await works.push(cookie, [anOperation('work.start', { workOrderId: workId }), tick(1), tick(2)])),
     ).toEqual(['accepted', 'accepted', 'accepted']);
-    const news = await works.pull(cookie, revision);
-    expect(idsIn(news, 'steps')).toEqual([aStep(1).id, aStep(2).id]);
-    expect(idsIn(news, 'entries')).toHaveLength(3);
-    expect(await works.pull(cookie, news.revision)).toMatchObject({
+    const pulled = await works.pull(cookie, revision);
+    expect(idsIn(pulled, 'steps')).toEqual([aStep(1).id, aStep(2).id]);
+    expect(idsIn(pulled, 'entries')).toHaveLength(3);
+    expect(await works.pull(cookie, pulled.revision)).toMatchObject({
       changes: [],
-      revision: news.revision,
+      revision: pulled.revision,
       hasMore: false,
     });
   });
@@ -252,9 +252,9 @@ describe('pulling rows', () => {
     expect(answer.outcomes.map(({ outcome }) => outcome.ok)).toEqual([true, true, true, true]);
     const leadPull = (since: number, isFilling: boolean) =>
       pull(works.database, lea, { since, isFilling }, () => daysLater + 60_000);
-    const news = await leadPull(revision, false);
-    expect(news.changes.find(({ table }) => table === 'workOrders')).toMatchObject({ row: { state: 'finished' } });
-    expect(news.changes.filter(({ table }) => table === 'notices')).toMatchObject([{ row: { kind: 'finished' } }]);
+    const pulled = await leadPull(revision, false);
+    expect(pulled.changes.find(({ table }) => table === 'workOrders')).toMatchObject({ row: { state: 'finished' } });
+    expect(pulled.changes.filter(({ table }) => table === 'notices')).toMatchObject([{ row: { kind: 'finished' } }]);
     expect(idsIn(await leadPull(0, true), 'workOrders')).toEqual([workId]);
     // Accepted at last, it stays for the days in which ended work is in sight, by the server's time.
     const accept = anOperation('work.accept', { workOrderId: workId }, { ...stamped, by: lea.id, at: at(10) });

@@ -2,7 +2,7 @@
 export { sqlName } from '../database/sql-names';
 export { SqlRecords } from '../database/sql-records';
 export { mayNameFile, noteFile } from '../files/known-files';
-export { numbersOf } from '../numbers/lend-numbers';
+export { numbersOf } from '../numbers/reserve-numbers';
 export { DueWork } from '../plans/make-due-work';
 export { keepSmall } from '../retention/nightly';
 export { pull, readWork } from '../sync/pull';

@@ -4,7 +4,7 @@ import { signedInPeople } from '../accounts/authentication';
 import { speakHttp } from '../speak-http';
 import type { Clock } from '../clock';
 import { dialectOf } from '../database/dialects';
-import { News } from '../news/news';
+import { ChangeEvents } from '../events/change-events';
 import { syncRoutes } from '../sync/routes';
 
 /** One server, as phones reach it. */
@@ -21,7 +21,7 @@ export async function openPhoneDoor(database: Knex, { clock, pageRows }: Options
   const server = fastify({ logger: false });
   await speakHttp(server);
   await server.register(signedInPeople, { database, clock, isCookieSecure: false });
-  const news = new News(dialectOf(database).channel(database));
-  await server.register(syncRoutes, { prefix: '/api', database, clock, news, pageRows });
+  const events = new ChangeEvents(dialectOf(database).channel(database));
+  await server.register(syncRoutes, { prefix: '/api', database, clock, events, pageRows });
   return server;
 }

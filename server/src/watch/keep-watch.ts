@@ -8,7 +8,7 @@ import { newestOf } from '../database/feed/newest';
 import type { FileStore } from '../files/file-store';
 import { sweepOrphans } from '../files/orphans';
 import type { MailSender } from '../standins/mail';
-import type { News } from '../news/news';
+import type { ChangeEvents } from '../events/change-events';
 import { DueWork } from '../plans/make-due-work';
 import { deliverCopies } from '../copies/deliver-copies';
 import { forgetGuests } from '../guests/forget-guests';
@@ -27,14 +27,14 @@ const DAY_MILLISECONDS = 86_400_000;
 
 interface KeptTelling {
   readonly database: Knex;
-  readonly news: News;
+  readonly events: ChangeEvents;
   readonly files: FileStore;
   readonly mail: MailSender;
   readonly clock: Clock;
 }
 
 /** While the server listens: looks at the clock once a minute, makes what plans make due, carries mails away, and tidies what was begun and left. */
-export function keepWatch(server: FastifyInstance, { database, news, files, mail, clock }: KeptTelling): void {
+export function keepWatch(server: FastifyInstance, { database, events, files, mail, clock }: KeptTelling): void {
   const timers: NodeJS.Timeout[] = [];
   const { unlessElsewhere } = dialectOf(database);
   /** Of several servers on a database one does it. */
@@ -60,15 +60,15 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
     let scopesSince: Revision | null = null;
     onEach(async () => {
       const newest = await newestOf(database);
-      if (scopesSince !== null && scopesSince !== newest.scopes) await news.scopesChanged();
+      if (scopesSince !== null && scopesSince !== newest.scopes) await events.scopesChanged();
       scopesSince = newest.scopes;
-      news.look(newest.revision);
+      events.look(newest.revision);
     }, LOOK_MILLISECONDS);
     again(
       'time',
       async () => {
         const told = await watchTime(database, clock());
-        if (told !== null) news.tell(told.revision, told.concerned);
+        if (told !== null) events.tell(told.revision, told.concerned);
       },
       WATCH_MILLISECONDS,
     );
@@ -79,7 +79,7 @@ export function keepWatch(server: FastifyInstance, { database, news, files, mail
       'due work',
       async () => {
         const made = await dueWork.make(clock());
-        if (made !== null) news.tell(made.revision, made.concerned);
+        if (made !== null) events.tell(made.revision, made.concerned);
       },
       WATCH_MILLISECONDS,
     );

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const AssetScreen = piece(() =>
+const AssetScreen = lazyComponent(() =>
   import('../../../src/features/plant/plant/asset-screen').then((module) => module.AssetScreen),
 );
 

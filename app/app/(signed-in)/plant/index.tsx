@@ -1,10 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 import { PlantPiece } from '../../../src/features/plant/plant/plant-piece';
 import { useIsWide } from '../../../src/ui/theme/theme';
 
-const PlantOverview = piece(() =>
+const PlantOverview = lazyComponent(() =>
   import('../../../src/features/plant/plant/plant-overview').then((module) => module.PlantOverview),
 );
 

@@ -1,8 +1,8 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const GapsScreen = piece(() =>
+const GapsScreen = lazyComponent(() =>
   import('../../../src/features/raising/already-done/gaps-screen').then((module) => module.GapsScreen),
 );
 

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const RaisePage = piece(() =>
+const RaisePage = lazyComponent(() =>
   import('../../../src/features/frame/raise-page/raise-page').then((module) => module.RaisePage),
 );
 

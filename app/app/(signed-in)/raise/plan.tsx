@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const PlanScreen = piece(() =>
+const PlanScreen = lazyComponent(() =>
   import('../../../src/features/raising/raise/plan-screen').then((module) => module.PlanScreen),
 );
 

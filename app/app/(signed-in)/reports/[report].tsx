@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const ReportScreen = piece(() =>
+const ReportScreen = lazyComponent(() =>
   import('../../../src/features/raising/reports/report-screen').then((module) => module.ReportScreen),
 );
 

@@ -2,9 +2,9 @@ import { Slot } from 'expo-router';
 import type { ReactElement } from 'react';
 import { Beside } from '../../../src/features/frame/page/beside';
 import { useIsWide } from '../../../src/ui/theme/theme';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const ReportsScreen = piece(() =>
+const ReportsScreen = lazyComponent(() =>
   import('../../../src/features/raising/reports/reports-screen').then((module) => module.ReportsScreen),
 );
 

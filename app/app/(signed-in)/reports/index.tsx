@@ -1,11 +1,11 @@
 import type { ReactElement } from 'react';
 import { useIsWide } from '../../../src/ui/theme/theme';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const ReportsScreen = piece(() =>
+const ReportsScreen = lazyComponent(() =>
   import('../../../src/features/raising/reports/reports-screen').then((module) => module.ReportsScreen),
 );
-const WorstReport = piece(() =>
+const WorstReport = lazyComponent(() =>
   import('../../../src/features/raising/reports/worst-report').then((module) => module.WorstReport),
 );
 

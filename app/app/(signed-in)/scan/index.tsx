@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-const ScanScreen = piece(() =>
+const ScanScreen = lazyComponent(() =>
   import('../../../src/features/plant/scan/scan-screen').then((module) => module.ScanScreen),
 );
 

@@ -6,13 +6,13 @@ import { BesidePinned } from '../../../src/features/orders/sheet/beside-pinned';
 import { SheetPiece } from '../../../src/features/orders/sheet/sheet-piece';
 import { ShiftScreen } from '../../../src/features/finishing/shift/shift-screen';
 import { useIsWide } from '../../../src/ui/theme/theme';
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
 /** After the list has shown. */
 const SOON_MILLISECONDS = 1_000;
 
 /** Only wide screens have keys worth listening to. */
-const ShiftKeys = piece(() =>
+const ShiftKeys = lazyComponent(() =>
   import('../../../src/features/finishing/shift/shift-keys').then((module) => module.ShiftKeys),
 );
 

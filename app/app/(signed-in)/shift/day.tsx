@@ -1,3 +1,5 @@
-import { piece } from '../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
 
-export default piece(() => import('../../../src/features/recording/day/day-screen').then((module) => module.DayScreen));
+export default lazyComponent(() =>
+  import('../../../src/features/recording/day/day-screen').then((module) => module.DayScreen),
+);

@@ -7,7 +7,7 @@ import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type St
 import { inOrderMade, type KeptOperation } from './kept-operation';
 import {
   nowhere,
-  Overtaken,
+  WriteConflict,
   StorageFailed,
   type KeptFile,
   type Loaded,
@@ -200,7 +200,7 @@ export class IndexedDatabase implements LocalDatabase {
     ];
     return this.#change(stores, async (transaction) => {
       const here = (await transaction.objectStore('writeVersion').get('now')) ?? 0;
-      if (here !== writeVersion) throw new Overtaken();
+      if (here !== writeVersion) throw new WriteConflict();
       const kept = transaction.objectStore('kept');
       const requests: Promise<unknown>[] = [
         ...forget.map((id) => kept.delete(id)),
@@ -268,7 +268,7 @@ export class IndexedDatabase implements LocalDatabase {
       await transaction.done;
       return result;
     } catch (error) {
-      if (error instanceof Overtaken) throw error;
+      if (error instanceof WriteConflict) throw error;
       throw new StorageFailed(error instanceof Error && error.name === 'QuotaExceededError');
     }
   }

@@ -8,7 +8,7 @@ import * as allOperations from '@oilcan/core/registry/operations';
 import { openDB } from 'idb';
 import { IndexedDatabase } from './indexed-database';
 import type { KeptOperation } from './kept-operation';
-import { nowhere, Overtaken, StorageFailed, type KeptFile, type LocalDatabase } from './local-database';
+import { nowhere, WriteConflict, StorageFailed, type KeptFile, type LocalDatabase } from './local-database';
 import { MemoryDatabase } from './memory-database';
 import versionOne from '../testing/version-1.json';
 
@@ -68,7 +68,7 @@ describe.each<[string, () => Promise<LocalDatabase>]>([
   it('lets nobody write over what they have not read', async () => {
     const database = await open();
     await database.write({ keep: [kept('first', 1)], syncState: here }, 0);
-    await expect(database.write({ keep: [kept('second', 2)], syncState: nowhere }, 0)).rejects.toThrow(Overtaken);
+    await expect(database.write({ keep: [kept('second', 2)], syncState: nowhere }, 0)).rejects.toThrow(WriteConflict);
     expect(await database.load()).toMatchObject({ syncState: here, kept: [{ sequence: 1 }] });
   });
 

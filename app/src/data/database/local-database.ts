@@ -86,7 +86,7 @@ export interface KeptFile {
 export interface LocalDatabase {
   load(): Promise<Loaded>;
   /**
-   * Resolves with the new version of writes once the write would survive a dead battery. Rejects with `Overtaken` when the
+   * Resolves with the new version of writes once the write would survive a dead battery. Rejects with `WriteConflict` when the
    * database is not at `version` any more, and with `StorageFailed` when it cannot be written.
    */
   write(write: Write, writeVersion: WriteVersion): Promise<WriteVersion>;
@@ -100,10 +100,10 @@ export interface LocalDatabase {
 }
 
 /** Another window of this browser wrote in between: read again, then try again. */
-export class Overtaken extends Error {
+export class WriteConflict extends Error {
   constructor() {
     super('Another window wrote first.');
-    this.name = 'Overtaken';
+    this.name = 'WriteConflict';
   }
 }
 

@@ -3,7 +3,7 @@ import type { DeviceClock } from '@oilcan/core/sync';
 import type { KeptOperation } from './kept-operation';
 import {
   nowhere,
-  Overtaken,
+  WriteConflict,
   type SyncState,
   type WriteVersion,
   type LocalDatabase,
@@ -64,13 +64,13 @@ export class LocalStore {
   }
 
   /** One thing after another: whatever reads and then writes must not be overtaken, or is done again. */
-  inTurn<T>(task: () => Promise<T>): Promise<T> {
+  runExclusively<T>(task: () => Promise<T>): Promise<T> {
     const run = this.#queue.then(async () => {
       for (;;) {
         try {
           return await task();
         } catch (error) {
-          if (!(error instanceof Overtaken)) throw error;
+          if (!(error instanceof WriteConflict)) throw error;
           await this.reload();
         }
       }
@@ -119,7 +119,7 @@ export class LocalStore {
 
   /** Another window wrote: does the same here, or reads all of it again when something was missed. */
   async #hear({ before, writeVersion, write }: Told): Promise<void> {
-    await this.inTurn(async () => {
+    await this.runExclusively(async () => {
       if (writeVersion <= this.#writeVersion) return;
       const isOther = write.syncState.person?.id !== this.person?.id;
       if (before !== this.#writeVersion || isOther || write.isWhole === true) return this.reload();

@@ -3,7 +3,7 @@ import type { Change } from '@oilcan/core/records';
 import { inOrderMade, type KeptOperation } from './kept-operation';
 import {
   nowhere,
-  Overtaken,
+  WriteConflict,
   type SyncState,
   type WriteVersion,
   type KeptFile,
@@ -30,7 +30,7 @@ export class MemoryDatabase implements LocalDatabase {
     { keep = [], forget = [], changes = [], isWhole = false, syncState }: Write,
     writeVersion: WriteVersion,
   ): Promise<WriteVersion> {
-    if (writeVersion !== this.#writeVersion) return Promise.reject(new Overtaken());
+    if (writeVersion !== this.#writeVersion) return Promise.reject(new WriteConflict());
     this.#writeVersion += 1;
     for (const id of forget) this.#kept.delete(id);
     for (const kept of keep) this.#kept.set(kept.operation.id, kept);

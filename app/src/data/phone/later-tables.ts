@@ -33,7 +33,7 @@ export async function fetchLaterTables({ store, overlay, spoken, ask, replay }: 
     arrived.push(...answer.changes);
     ({ revision: since, hasMore } = answer);
   }
-  await store.inTurn(async () => {
+  await store.runExclusively(async () => {
     const standing = store.syncState;
     if (store.person?.id !== person?.id || standing.scope !== scope || standing.revision !== revision) return;
     if (isAwaited()) return;

@@ -3,7 +3,7 @@ import type { Side } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/plant/people';
 import { MemoryRecords, StagedRecords, type Change, type TableName } from '@oilcan/core/records';
 import { tableNamed, tableNames, tables, tablesOfWork } from '@oilcan/core/registry';
-import { carriesWholeFor, isWholeFor } from '@oilcan/core/orders/work';
+import { fullyReplicatedFor, isWholeFor } from '@oilcan/core/orders/work';
 import { dequal } from 'dequal';
 import type { KeptOperation } from '../database/kept-operation';
 import type { Rules } from '../rules/rules';
@@ -70,11 +70,11 @@ export class Overlay {
   /** What the server no longer gives to a new phone either, with what belongs to it. */
   outlived(now: Instant): Change[] {
     const outlived = tableNames.flatMap((table) => {
-      const { isOutlived } = tableNamed(table);
-      if (isOutlived === null) return [];
+      const { isExpired } = tableNamed(table);
+      if (isExpired === null) return [];
       return this.view
         .peekAll(table)
-        .filter((row) => isOutlived(row, now))
+        .filter((row) => isExpired(row, now))
         .map(({ id }) => removal(table, id));
     });
     return this.withTheirRows(outlived, null);
@@ -89,7 +89,7 @@ export class Overlay {
    * A work order that goes, or is not the person's to carry whole any more, takes with it what belongs to it.
    */
   withTheirRows(changes: readonly Change[], person: Person | null): Change[] {
-    const carriedFor = person === null ? 'all' : carriesWholeFor(person, this.view.peekAll('crews'));
+    const carriedFor = person === null ? 'all' : fullyReplicatedFor(person, this.view.peekAll('crews'));
     return changes.flatMap((change) => {
       if (change.table !== 'workOrders' || (change.row !== null && isWholeFor(change.row, carriedFor))) return [change];
       const rows = tablesOfWork.flatMap((table) =>

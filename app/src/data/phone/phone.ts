@@ -9,7 +9,7 @@ import {
 import {
   accepted,
   refuse,
-  type Found,
+  type Result,
   type NextOn,
   type Operation,
   type Outcome,
@@ -31,7 +31,7 @@ import { receiving, type Receiving } from './receiving';
 import { Sending } from './sending';
 import { LocalStore } from '../database/local-store';
 import type { LaterTablesCode } from './later-tables';
-import { lentNumbers, type LentNumbers } from './lent-numbers';
+import { reservedNumbers, type ReservedNumbers } from './reserved-numbers';
 import type { OtherWindows } from '../database/other-windows';
 
 /** What a phone is made of; all of it can be simulated. */
@@ -71,7 +71,7 @@ export class Phone {
   readonly #store: LocalStore;
   readonly #sending: Sending;
   readonly #receiving: Receiving;
-  readonly #numbers: LentNumbers;
+  readonly #numbers: ReservedNumbers;
   #contact: Contact = 'unknown';
   /** Photos and the like; one is kept before the operation that names it is performed. */
   readonly files: FileQueue;
@@ -99,7 +99,7 @@ export class Phone {
         await this.#replay(changes);
       },
     });
-    this.#numbers = lentNumbers(this.#store, parts.rules);
+    this.#numbers = reservedNumbers(this.#store, parts.rules);
     this.#receiving = receiving({
       store: this.#store,
       overlay: this.#overlay,
@@ -161,7 +161,7 @@ export class Phone {
 
   /** Opens what the phone kept. */
   async open(): Promise<void> {
-    await this.#store.inTurn(async () => {
+    await this.#store.runExclusively(async () => {
       await this.#store.reload();
       // Rows of a first filling that was cut short are left, and it begins anew.
       if (!this.#store.syncState.isFilling || this.#store.syncState.revision === 0) return;
@@ -173,7 +173,7 @@ export class Phone {
 
   /** Somebody signed in here. What another person left unsent stays on this phone for that person alone. */
   async signIn(person: Person): Promise<void> {
-    await this.#store.inTurn(async () => {
+    await this.#store.runExclusively(async () => {
       if (this.person?.id === person.id) await this.#store.write({ syncState: { ...this.#store.syncState, person } });
       else await this.#beginAs(person);
     });
@@ -183,7 +183,7 @@ export class Phone {
 
   /** Rows go; what is unsent stays for its person, who may sign in here again. */
   async signOut(): Promise<void> {
-    await this.#store.inTurn(() => this.#beginAs(null));
+    await this.#store.runExclusively(() => this.#beginAs(null));
     this.#contact = 'unknown';
     this.#parts.onChange();
   }
@@ -204,7 +204,7 @@ export class Phone {
   }
 
   /** As `perform`; gives the id of the operation, which is also that of what it makes. */
-  async performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
+  async performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Result<OperationId>> {
     return this.#perform(name, args, null);
   }
 
@@ -234,19 +234,19 @@ export class Phone {
 
   /** In turn; what cannot be kept, or for which the rules have not come, is refused with the reason. */
   #orRefusal<T>(task: () => Promise<T>): Promise<T | Refusal> {
-    return this.#store.inTurn(task).catch((error: unknown) => {
+    return this.#store.runExclusively(task).catch((error: unknown) => {
       if (error instanceof StorageFailed) return refusalOf(error);
       if (error instanceof Unreachable) return refuse('not_loaded');
       throw error;
     });
   }
 
-  async #perform(name: string, args: unknown, mended: Operation | null): Promise<Found<OperationId>> {
-    const made = await this.#orRefusal<Found<OperationId>>(async () => {
+  async #perform(name: string, args: unknown, mended: Operation | null): Promise<Result<OperationId>> {
+    const made = await this.#orRefusal<Result<OperationId>>(async () => {
       const person = this.person;
       if (person === null) throw new OilcanError('not_signed_in');
       const { operationNamed, applyOperation } = await this.#parts.rules();
-      const keepsTime = mended !== null && operationNamed(name)?.mend.keepsTime === true;
+      const keepsTime = mended !== null && operationNamed(name)?.correct.keepsTime === true;
       const operation = this.#newOperation(
         name,
         await this.#numbers.numbered(name, args),
@@ -293,13 +293,13 @@ export class Phone {
   /** Looks up a work order that this phone does not carry whole. Rejects when there is no signal. */
   async lookUp(id: WorkOrderId): Promise<void> {
     const { changes } = await this.#parts.server.work(id);
-    await this.#store.inTurn(async () => this.#overlay.showForNow(changes));
+    await this.#store.runExclusively(async () => this.#overlay.showForNow(changes));
     this.#parts.onChange();
   }
 
   /** Drops an operation that the server refused. */
   async dropRejected(id: OperationId): Promise<void> {
-    await this.#store.inTurn(async () => {
+    await this.#store.runExclusively(async () => {
       if (!this.kept.some(({ operation, where }) => operation.id === id && where === 'rejected')) return;
       await this.#store.write({ forget: [id] });
     });
@@ -337,7 +337,7 @@ export class Phone {
           while (await this.#sending.pushOnce());
           while (await this.#receiving.pullOnce());
         }
-        await this.#letGo();
+        await this.#evict();
         this.#contact = passedOver.size === 0 ? 'reached' : 'server-trouble';
       } catch (error) {
         if (!isForeseen(error)) this.#parts.onUnforeseen(error);
@@ -352,8 +352,8 @@ export class Phone {
   }
 
   /** Removes work that ended a while ago, as the server no longer gives it to a new phone either. */
-  async #letGo(): Promise<void> {
-    await this.#store.inTurn(async () => {
+  async #evict(): Promise<void> {
+    await this.#store.runExclusively(async () => {
       // By the server's time, which no setting of this device's clock can move.
       const changes = this.#overlay.outlived(this.#store.syncState.knownUntil);
       if (changes.length === 0) return;

@@ -3,7 +3,7 @@ import { PROTOCOL, SEEN_REVISION_SINCE, VERSION_IN_SCOPES, type PullAnswer } fro
 import { isKnownAt } from '@oilcan/core/registry';
 import { dequal } from 'dequal';
 import type { LaterTablesCode } from './later-tables';
-import type { LentNumbers } from './lent-numbers';
+import type { ReservedNumbers } from './reserved-numbers';
 import type { SyncState } from '../database/local-database';
 import type { LocalStore } from '../database/local-store';
 import type { Overlay } from './overlay';
@@ -13,7 +13,7 @@ interface ReceivingParts {
   readonly store: LocalStore;
   readonly overlay: Overlay;
   readonly server: Pick<ServerLink, 'pull'>;
-  readonly numbers: LentNumbers;
+  readonly numbers: ReservedNumbers;
   /** Under which name the server knows this phone. */
   readonly device: () => string;
   /** Asks the server, and measures the device's clock by its answer. */
@@ -50,7 +50,7 @@ export function receiving(parts: ReceivingParts): Receiving {
     }
     // Servers that do not say it are of before the one from which on it matters.
     spoken = answer.version ?? VERSION_IN_SCOPES;
-    return store.inTurn(async () => {
+    return store.runExclusively(async () => {
       const standing = store.syncState;
       if (standing.revision !== revision || store.person?.id !== person?.id) return store.person !== null;
       if (store.person === null) return false;

@@ -100,7 +100,7 @@ export class Sending {
       waiting.add(operation.id);
       await this.#parts.files.sendAgain(fileNamedBy(operation));
     }
-    await this.#parts.store.inTurn(async () => {
+    await this.#parts.store.runExclusively(async () => {
       const settled = batch.flatMap(({ operation, sequence }): KeptOperation[] => {
         const outcome = outcomes.get(operation.id);
         if (outcome === undefined || waiting.has(operation.id)) return [];
@@ -158,7 +158,7 @@ export class Sending {
   }
 
   #reject(operations: readonly KeptOperation[], refusal: Refusal): Promise<void> {
-    return this.#parts.store.inTurn(async () => {
+    return this.#parts.store.runExclusively(async () => {
       const rejected = operations.map(({ operation, sequence }): KeptOperation => ({
         operation,
         sequence,
@@ -190,7 +190,7 @@ export class Sending {
 
   /** Stamps anew what a clock that was ahead had stamped; tells whether there was any. */
   restamp(now: number, early: ReadonlySet<string>): Promise<boolean> {
-    return this.#parts.store.inTurn(async () => {
+    return this.#parts.store.runExclusively(async () => {
       const pending = this.#parts.store.kept.filter(({ where }) => where === 'pending');
       const keep = reStamped(pending, now, early);
       if (keep.length === 0) return false;

@@ -12,7 +12,7 @@ import {
   type SiteId,
   type WorkOrderId,
 } from '@oilcan/core/kernel';
-import { accepted, type Found, type Outcome, type Refusal } from '@oilcan/core/operations';
+import { accepted, type Result, type Outcome, type Refusal } from '@oilcan/core/operations';
 import type { Person } from '@oilcan/core/plant/people';
 import type { IndexName, Records, TableName, Tables } from '@oilcan/core/records';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
@@ -281,11 +281,11 @@ export async function perform<N extends OperationName>(name: N, args: ArgsOf<N>)
 }
 
 /** What came of the operation that was done last. */
-let lastMade: Promise<Found<OperationId>> | null = null;
-let once = new Once<Found<OperationId>>(() => performance.now());
+let lastMade: Promise<Result<OperationId>> | null = null;
+let once = new Once<Result<OperationId>>(() => performance.now());
 
 /** As `perform`, of what makes something: gives its id, which is that of the operation. */
-export async function performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Found<OperationId>> {
+export async function performMaking<N extends OperationName>(name: N, args: ArgsOf<N>): Promise<Result<OperationId>> {
   if (isOfEcho() && lastMade !== null) return lastMade;
   noteRecording();
   const same = JSON.stringify([usePhone.getState().person?.id, name, args]);

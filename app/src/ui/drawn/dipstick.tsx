@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Press } from '../press/press';
 import { keepsItsColors, RULE } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 export interface Notch<Part extends string = string> {
   readonly part: Part;
@@ -88,9 +88,9 @@ function Face({ notches, marks, height, current, ink }: FaceProps): ReactElement
       ))}
       {notches.map(({ part, word, from, to }) => (
         <View key={part} style={[sheet.word, { top: from * height, height: (to - from) * height }]}>
-          <Words as="label" color={ink} style={[sheet.turned, part === current && sheet.current]}>
+          <AppText as="label" color={ink} style={[sheet.turned, part === current && sheet.current]}>
             {word}
-          </Words>
+          </AppText>
         </View>
       ))}
     </View>

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { signedBy } from '@oilcan/core/kernel';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 /** The field in which a signature is drawn, in units of its path. */
 export const FIELD = { width: 600, height: 240 };
@@ -15,7 +15,7 @@ interface Props {
 /** What somebody drew; of whoever signed without drawing, their name. */
 export function Drawn({ path, name, width = 120 }: Props): ReactElement {
   const palette = usePalette();
-  if (path === '') return <Words as="label">{signedBy({ name, path })}</Words>;
+  if (path === '') return <AppText as="label">{signedBy({ name, path })}</AppText>;
   return (
     <svg
       width={width}

@@ -4,7 +4,7 @@ import type { MeasuringPoint } from '@oilcan/core/plant/plant';
 import { levelOf, type ReadingLevel } from '@oilcan/core/steps/readings';
 import { keepsItsColors } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   readonly point: Pick<MeasuringPoint, 'limits' | 'scale' | 'latest' | 'decimals' | 'unit'>;
@@ -35,9 +35,9 @@ export function ReadingScale({ point, value, height = 240, isSmall = false }: Pr
       <View style={[sheet.limit, { bottom: share(at) * height }]}>
         <View style={[sheet.limitLine, keepsItsColors, { backgroundColor: palette.ink }]} />
         {isSmall ? null : (
-          <Words as="mark" style={sheet.limitWord} lines={1}>
+          <AppText as="mark" style={sheet.limitWord} lines={1}>
             {at} {word}
-          </Words>
+          </AppText>
         )}
       </View>
     );

@@ -4,7 +4,7 @@ import Pad from 'signature_pad';
 import { CORNER, RULE } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
 import { FIELD } from './drawn';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   /** What was drawn, as the data of an SVG path; empty for nothing yet. */
@@ -57,7 +57,7 @@ export function SignaturePad({ path, onDraw }: Props): ReactElement {
       />
       {path === '' && !isBegun ? (
         <View style={sheet.over} pointerEvents="none" aria-hidden>
-          <Words soft>Sign here</Words>
+          <AppText soft>Sign here</AppText>
         </View>
       ) : null}
     </div>

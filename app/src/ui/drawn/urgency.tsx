@@ -4,7 +4,7 @@ import { urgencies, type Urgency } from '@oilcan/core/orders/work';
 import { urgencyWords } from '../../words/work-words';
 import { keepsItsColors } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 /** One to four bars and their word; never a colour. */
 export function UrgencyMark({ urgency }: { readonly urgency: Urgency }): ReactElement {
@@ -17,7 +17,7 @@ export function UrgencyMark({ urgency }: { readonly urgency: Urgency }): ReactEl
           <View key={each} style={[sheet.bar, { backgroundColor: index < bars ? palette.ink : palette.line }]} />
         ))}
       </View>
-      <Words as="mark">{urgencyWords[urgency]}</Words>
+      <AppText as="mark">{urgencyWords[urgency]}</AppText>
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Icon } from '../theme/icon';
 import { Press } from '../press/press';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   readonly title: string;
@@ -22,11 +22,11 @@ export function CheckRow({ title, more = '', isChosen, onPress }: Props): ReactE
       <View style={sheet.line}>
         <Icon path={isChosen ? mdiCheckboxMarked : mdiCheckboxBlankOutline} />
         <View style={sheet.words}>
-          <Words>{title}</Words>
+          <AppText>{title}</AppText>
           {more === '' ? null : (
-            <Words as="small" soft>
+            <AppText as="small" soft>
               {more}
-            </Words>
+            </AppText>
           )}
         </View>
       </View>

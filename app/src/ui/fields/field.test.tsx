@@ -6,7 +6,7 @@ import { BottomSheet } from '../layout/bottom-sheet';
 import { Field } from './field';
 import { List } from '../layout/list';
 import { Button } from '../press/press';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 let works: TestWorks;
 beforeEach(async () => {
@@ -40,7 +40,7 @@ describe('a key that cannot be pressed yet', () => {
     const onPress = jest.fn();
     const keep = (cannot: string | null) => (
       <BottomSheet title="Sheet" onClose={idle} foot={<Button word="Keep" cannot={cannot} onPress={onPress} />}>
-        <Words>Words</Words>
+        <AppText>Words</AppText>
       </BottomSheet>
     );
     await works.show(keep('Type a number first.'));
@@ -60,10 +60,10 @@ describe('a list', () => {
   it('has its name, and each of what is in it is one item', async () => {
     await works.show(
       <List label="Kit">
-        <Words>Seal</Words>
+        <AppText>Seal</AppText>
         {null}
         {['Oil', 'Rag'].map((each) => (
-          <Words key={each}>{each}</Words>
+          <AppText key={each}>{each}</AppText>
         ))}
       </List>,
     );

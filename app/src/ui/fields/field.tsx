@@ -3,7 +3,7 @@ import { Text, View, type KeyboardTypeOptions, type TextInput as NativeInput } f
 import { TextInput } from 'react-native-paper';
 import { mdiClose } from '@mdi/js';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 export interface FieldProps {
   readonly label: string;
@@ -85,13 +85,13 @@ export function Field({
         {...(onFocus === undefined ? {} : { onFocus })}
       />
       {error !== null ? (
-        <Words as="small" color={palette.faulty} id={aboutId} live>
+        <AppText as="small" color={palette.faulty} id={aboutId} live>
           {error}
-        </Words>
+        </AppText>
       ) : hint === undefined ? null : (
-        <Words as="small" soft id={aboutId}>
+        <AppText as="small" soft id={aboutId}>
           {hint}
-        </Words>
+        </AppText>
       )}
     </View>
   );

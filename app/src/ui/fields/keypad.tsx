@@ -4,7 +4,7 @@ import { Icon } from '../theme/icon';
 import { Press } from '../press/press';
 import { CORNER, GAP, RULE } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 import { mdiBackspaceOutline } from '@mdi/js';
 
 interface Props {
@@ -44,7 +44,7 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
           label={key === 'erase' ? 'Erase the last digit' : key === '.' ? 'Decimal point' : key}
           style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }]}
         >
-          {key === 'erase' ? <Icon path={mdiBackspaceOutline} /> : <Words as="title">{key}</Words>}
+          {key === 'erase' ? <Icon path={mdiBackspaceOutline} /> : <AppText as="title">{key}</AppText>}
         </Press>
       ))}
       {hasSign ? (
@@ -54,7 +54,7 @@ export function Keypad({ text, onChange, hasSign }: Props): ReactElement {
           label="Plus or minus"
           style={[sheet.sign, { borderColor: palette.edge, backgroundColor: palette.card }]}
         >
-          <Words as="heading">+ / −</Words>
+          <AppText as="heading">+ / −</AppText>
         </Press>
       ) : null}
     </View>

@@ -6,7 +6,7 @@ import { IconPress } from '../press/press';
 import { SheetTop } from './sheet-top';
 import { RULE, useHeightOfLow, useIsWindowWide } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 import { mdiClose } from '@mdi/js';
 
 interface Props {
@@ -41,7 +41,7 @@ function SheetNotice(): ReactElement {
   }, [text]);
   return (
     <View aria-live="polite" style={sheet.notice}>
-      {shown === null || shown === before ? null : <Words as="label">{shown}</Words>}
+      {shown === null || shown === before ? null : <AppText as="label">{shown}</AppText>}
     </View>
   );
 }
@@ -57,13 +57,13 @@ export function BottomSheet({ title, aside, onClose, children, foot }: Props): R
   const head = (
     <View style={sheet.head}>
       <View style={sheet.words}>
-        <Words as="title" level={2} id={titleId} style={sheet.title}>
+        <AppText as="title" level={2} id={titleId} style={sheet.title}>
           {title}
-        </Words>
+        </AppText>
         {aside === undefined ? null : (
-          <Words as="mark" soft lines={2} style={sheet.aside}>
+          <AppText as="mark" soft lines={2} style={sheet.aside}>
             {aside}
-          </Words>
+          </AppText>
         )}
       </View>
       <IconPress icon={mdiClose} label="Close" onPress={onClose} />

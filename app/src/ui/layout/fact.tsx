@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Icon } from '../theme/icon';
 import { Press } from '../press/press';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface FactProps {
   readonly icon?: string;
@@ -19,9 +19,9 @@ export function Fact({ icon, words, isStrong = false, color }: FactProps): React
   return (
     <View style={sheet.fact}>
       {icon === undefined ? null : <Icon path={icon} size={17} {...(color === undefined ? {} : { color })} />}
-      <Words as={isStrong ? 'label' : 'mark'} {...(color === undefined ? {} : { color })}>
+      <AppText as={isStrong ? 'label' : 'mark'} {...(color === undefined ? {} : { color })}>
         {words}
-      </Words>
+      </AppText>
     </View>
   );
 }

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
-import { piece } from '../loading/piece';
+import { lazyComponent } from '../loading/lazy-component';
 import { useNotice, type NoticeUndo } from '../state/use-notice';
 
-const NoticeSnackbar = piece(() => import('./notice-snackbar').then((module) => module.NoticeSnackbar));
+const NoticeSnackbar = lazyComponent(() => import('./notice-snackbar').then((module) => module.NoticeSnackbar));
 /** After the first screen, so that it is there with the first notice, signal or not. */
 const LATER_MILLISECONDS = 1_000;
 

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Divider } from 'react-native-paper';
 import { RULE } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   readonly title: string;
@@ -19,13 +19,13 @@ export function Section({ title, aside, children, onPlaced }: Props): ReactEleme
   return (
     <View style={sheet.section} ref={(view) => onPlaced?.(view as unknown as HTMLElement | null)}>
       <View style={sheet.head}>
-        <Words as="heading" level={2}>
+        <AppText as="heading" level={2}>
           {title}
-        </Words>
+        </AppText>
         {aside === undefined ? null : (
-          <Words as="mark" soft>
+          <AppText as="mark" soft>
             {aside}
-          </Words>
+          </AppText>
         )}
       </View>
       <Divider style={[sheet.rule, { backgroundColor: palette.ink }]} />

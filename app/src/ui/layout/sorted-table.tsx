@@ -20,7 +20,7 @@ import { TARGET } from '../theme/theme';
 import Touchable from '../press/touchable';
 import { textStyles } from '../theme/type';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 export interface TableColumn<Row> {
   readonly id: string;
@@ -276,9 +276,9 @@ const TableRow = memo(function TableRow({ row, index, columns, opens, testID }: 
       {opens?.column === column.id ? (
         <Opener does={opens.does} row={row} words={String((column.words ?? column.value)(row))} />
       ) : (
-        <Words as="small" lines={2}>
+        <AppText as="small" lines={2}>
           {(column.words ?? column.value)(row)}
-        </Words>
+        </AppText>
       )}
     </View>
   ));
@@ -311,9 +311,9 @@ interface OpenerProps extends Pick<Opens<unknown>, 'does'> {
 
 function Opener({ does, row, words }: OpenerProps): ReactElement {
   const shown = (
-    <Words as="small" style={sheet.link}>
+    <AppText as="small" style={sheet.link}>
       {words}
-    </Words>
+    </AppText>
   );
   return 'press' in does ? (
     <Press onPress={() => does.press(row)}>{shown}</Press>

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { useInPlaceOfFirstPaint } from './first-paint';
 import { Button } from '../press/press';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   readonly error: Error;
@@ -17,11 +17,11 @@ export function FailedScreen({ error, retry }: Props): ReactElement {
   useInPlaceOfFirstPaint();
   return (
     <View role="alert" style={[sheet.screen, { backgroundColor: palette.paper }]}>
-      <Words as="title" level={1}>
+      <AppText as="title" level={1}>
         This screen failed
-      </Words>
-      <Words>What you recorded is kept. Try again, or load Oilcan again.</Words>
-      <Words soft>If it fails again, tell whoever looks after Oilcan what it says here: {error.message}</Words>
+      </AppText>
+      <AppText>What you recorded is kept. Try again, or load Oilcan again.</AppText>
+      <AppText soft>If it fails again, tell whoever looks after Oilcan what it says here: {error.message}</AppText>
       <View style={sheet.buttons}>
         <Button rank="primary" word="Try again" onPress={() => void retry()} />
         <Button word="Load Oilcan again" onPress={() => window.location.assign('/')} />

@@ -5,7 +5,7 @@ import { Icon } from '../theme/icon';
 import { Press } from './press';
 import { GAP } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   /** What there is more of, for who hears it without what stands around it. */
@@ -28,9 +28,9 @@ export function More({ label, word = 'More', children }: Props): ReactElement {
       >
         <View style={sheet.line}>
           <Icon path={isOpen ? mdiChevronUp : mdiChevronDown} size={20} color={palette.green} />
-          <Words as="label" color={palette.green}>
+          <AppText as="label" color={palette.green}>
             {isOpen ? 'Less' : word}
-          </Words>
+          </AppText>
         </View>
       </Press>
       {isOpen ? (

@@ -4,7 +4,7 @@ import { Icon } from '../theme/icon';
 import { Press } from './press';
 import { CORNER, RULE } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   readonly icon: string;
@@ -35,9 +35,9 @@ export function SmallKey({
       style={[sheet.key, { borderColor: palette.edge, backgroundColor: palette.card }, disabled && sheet.off]}
     >
       <Icon path={icon} />
-      <Words as="mark" lines={2} style={sheet.word}>
+      <AppText as="mark" lines={2} style={sheet.word}>
         {word}
-      </Words>
+      </AppText>
     </Press>
   );
 }

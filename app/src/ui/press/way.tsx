@@ -6,7 +6,7 @@ import { LinkPress } from './link-press';
 import { Press } from './press';
 import { useIsNarrow } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 interface Props {
   readonly title: string;
@@ -30,23 +30,23 @@ export function Way({ title, more, aside, icon, label, href, onPress = () => und
     <View style={sheet.inside}>
       {icon === undefined ? null : <Icon path={icon} />}
       <View style={sheet.words}>
-        <Words>{title}</Words>
+        <AppText>{title}</AppText>
         {more === undefined ? null : (
-          <Words as="small" soft>
+          <AppText as="small" soft>
             {more}
-          </Words>
+          </AppText>
         )}
         {/* With very large text it has no room beside the words. */}
         {aside === undefined || !isNarrow ? null : (
-          <Words as="mark" soft>
+          <AppText as="mark" soft>
             {aside}
-          </Words>
+          </AppText>
         )}
       </View>
       {aside === undefined || isNarrow ? null : (
-        <Words as="mark" soft>
+        <AppText as="mark" soft>
           {aside}
-        </Words>
+        </AppText>
       )}
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </View>

@@ -46,8 +46,8 @@ export function audiencesOfWork(work: WorkOrder): Audience[] {
 
 /** Those whose phones carry a row because they may see it. Rows that are carried with their work have those of the work instead. */
 export function audiencesOfRow(table: TableName, row: Row): Audience[] {
-  const { carried, seenBy } = tableNamed(table);
-  if (carried === 'never' || carried === 'withWork' || seenBy === 'nobody') return [];
+  const { replicated, seenBy } = tableNamed(table);
+  if (replicated === 'never' || replicated === 'withWork' || seenBy === 'nobody') return [];
   const key = visibilityKeyOf(table);
   if (key === null) return [EVERYBODY];
   const named = key.column === 'site' || key.column === 'sites' ? ofSite : ofPerson;

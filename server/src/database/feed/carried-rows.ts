@@ -9,7 +9,7 @@ import { runAmong, type Run } from '../statements';
 /** Those of these rows that are there; what is recorded on work, for as long as phones carry the work. */
 export function carriedRows(run: Run, table: TableName, ids: readonly string[], now: Instant): Promise<StoredRow[]> {
   const name = sqlName(table);
-  if (tableNamed(table).carried !== 'withWork')
+  if (tableNamed(table).replicated !== 'withWork')
     return runAmong(run, ids, (some) => `SELECT id, body FROM ${name} WHERE id IN (${some})`);
   return runAmong(
     run,

@@ -1,7 +1,7 @@
 import type { Instant } from '@oilcan/core/kernel';
 import type { Row, TableName } from '@oilcan/core/records';
 import { tableNamed, tableNames, tablesOfWork } from '@oilcan/core/registry';
-import { isCarried } from '@oilcan/core/orders/work';
+import { isReplicated } from '@oilcan/core/orders/work';
 import type { Knex } from 'knex';
 import { insertRows } from '../insert-rows';
 import { readRow, type StoredRow } from '../sql-records';
@@ -28,15 +28,16 @@ export async function fillFeed(database: Knex, now: Instant): Promise<void> {
   });
 }
 
-const isNotedByRow = (table: TableName): boolean => !['never', 'withWork'].includes(String(tableNamed(table).carried));
+const isNotedByRow = (table: TableName): boolean =>
+  !['never', 'withWork'].includes(String(tableNamed(table).replicated));
 
 /** What has ended long ago is noted as gone, for phones that still have it as open. */
 async function fillTable(run: Run, table: TableName, now: Instant): Promise<void> {
-  const { isOutlived } = tableNamed(table);
+  const { isExpired } = tableNamed(table);
   for await (const rows of inBatches(run, sqlName(table))) {
     const lines = rows.flatMap((stored): FeedLine[] => {
       const row: Row = readRow(table, stored);
-      const isGone = isOutlived?.(row, now) ?? false;
+      const isGone = isExpired?.(row, now) ?? false;
       const revision = Number(stored.revision);
       return audiencesOfRow(table, row).map((audience) => ({ audience, revision, table, id: stored.id, isGone }));
     });
@@ -46,7 +47,7 @@ async function fillTable(run: Run, table: TableName, now: Instant): Promise<void
 
 async function fillOfWork(run: Run, now: Instant): Promise<void> {
   for await (const stored of inBatches(run, 'work_orders')) {
-    const works = stored.map((each) => readRow('workOrders', each)).filter((work) => isCarried(work, now));
+    const works = stored.map((each) => readRow('workOrders', each)).filter((work) => isReplicated(work, now));
     const audiences = new Map(works.map((work) => [work.id as string, audiencesOfWork(work)]));
     const noted = [...audiences].flatMap(([id, of]) => of.map((audience) => [id, audience]));
     await insertRows(run, 'work_audiences', ['work_order', 'audience'], noted, null);

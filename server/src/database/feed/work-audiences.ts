@@ -12,7 +12,7 @@ export interface WrittenWork {
   readonly before: WorkOrder | undefined;
   readonly after: WorkOrder;
   /** Whether no phone carries it any more. */
-  readonly isOutlived: boolean;
+  readonly isExpired: boolean;
 }
 
 /** Work whose audiences changed. */
@@ -55,8 +55,8 @@ export class WorkAudiences {
   }
 }
 
-function moveOf({ before, after, isOutlived }: WrittenWork, noted: readonly Audience[]): MovedWork {
-  const wanted = isOutlived || staysEnded(before, after) ? noted : audiencesOfWork(after);
+function moveOf({ before, after, isExpired }: WrittenWork, noted: readonly Audience[]): MovedWork {
+  const wanted = isExpired || staysEnded(before, after) ? noted : audiencesOfWork(after);
   return {
     id: after.id,
     added: wanted.filter((each) => !noted.includes(each)),

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../../src/ui/loading/lazy-component';
 
-const DocumentScreen = piece(() =>
+const DocumentScreen = lazyComponent(() =>
   import('../../../../src/features/plant/documents/document-screen').then((module) => module.DocumentScreen),
 );
 

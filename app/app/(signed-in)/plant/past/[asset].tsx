@@ -1,9 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
 import { pastScopes } from '@oilcan/core/past/past';
-import { piece } from '../../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../../src/ui/loading/lazy-component';
 
-const PastScreen = piece(() => import('../../../../src/features/past/past/past').then((module) => module.PastScreen));
+const PastScreen = lazyComponent(() =>
+  import('../../../../src/features/past/past/past').then((module) => module.PastScreen),
+);
 
 export default function Past(): ReactElement {
   const given = useLocalSearchParams<{ asset: string; with?: string; said?: string; point?: string }>();

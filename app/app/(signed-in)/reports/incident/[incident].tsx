@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../../src/ui/loading/lazy-component';
 
-const IncidentScreen = piece(() =>
+const IncidentScreen = lazyComponent(() =>
   import('../../../../src/features/raising/incidents/incident-screen').then((module) => module.IncidentScreen),
 );
 

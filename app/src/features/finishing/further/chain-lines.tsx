@@ -6,7 +6,7 @@ import { peekRow, useRows } from '../../../data/store/store';
 import { LinkPress } from '../../../ui/press/link-press';
 import { Icon } from '../../../ui/theme/icon';
 
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { stateOf } from '../../../words/work-words';
 
 /** What this job came from, back to its beginning, and what it led to. */
@@ -20,7 +20,7 @@ export function ChainLines({ work }: { readonly work: WorkOrder }): ReactElement
         <ChainLine key={each.id} word={index === 0 ? 'Came from' : 'and that from'} work={each} />
       ))}
       {work.cameFrom !== null && before.length === 0 ? (
-        <Words soft>It came from work that is not on this phone any more.</Words>
+        <AppText soft>It came from work that is not on this phone any more.</AppText>
       ) : null}
       {led.map((each) => (
         <ChainLine key={each.id} word="Led to" work={each} />
@@ -32,9 +32,9 @@ export function ChainLines({ work }: { readonly work: WorkOrder }): ReactElement
 function ChainLine({ word, work }: { readonly word: string; readonly work: WorkOrder }): ReactElement {
   return (
     <LinkPress href={`/shift/${work.id}`} style={sheet.line}>
-      <Words style={sheet.words} lines={2}>
+      <AppText style={sheet.words} lines={2}>
         {word} {work.number}, {work.title} ({stateOf(work).toLowerCase()})
-      </Words>
+      </AppText>
       <Icon path={mdiChevronRight} />
     </LinkPress>
   );

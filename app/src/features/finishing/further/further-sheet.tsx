@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isLocalDay, type AssetId, type EntryId, type PersonId } from '@oilcan/core/kernel';
 import {
-  standingEntries,
+  currentEntries,
   urgencies,
   workKinds,
   type Entry,
@@ -22,7 +22,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { More } from '../../../ui/press/more';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { kindWords, urgencyWords } from '../../../words/work-words';
 import { useMadeWork } from '../../orders/work';
 import { UsualKitChoice, useUsualKit } from '../../stores/kit-list';
@@ -85,7 +85,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
     opens: makes.opens,
     onDone: onClose,
   });
-  const offered = standingEntries(entries)
+  const offered = currentEntries(entries)
     .filter(({ content }) => content.kind === 'note' || content.kind === 'photo')
     .sort((a, b) => (a.at < b.at ? 1 : -1))
     .slice(0, MOST_OFFERED);
@@ -111,7 +111,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       <View onBlur={() => setUsualOf({ title: form.getValues('title'), tradeId })}>
         <FormField control={form.control} name="title" label="What is to be done" autoFocus onEnter={submit} />
       </View>
-      <Words as="label">How soon</Words>
+      <AppText as="label">How soon</AppText>
       <Choices label="How soon">
         {urgencies.map((each) => (
           <Choice
@@ -124,7 +124,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       </Choices>
       {settings === undefined ? null : (
         <>
-          <Words as="label">Trade</Words>
+          <AppText as="label">Trade</AppText>
           <Choices label="Trade">
             {tradesOfWork(settings).map(({ id, name }) => (
               <Choice
@@ -171,7 +171,7 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       <FormField control={form.control} name="reason" label="Why (not needed)" />
       {offered.length === 0 ? null : (
         <View role="group" aria-label="Goes along" style={sheet.along}>
-          <Words as="label">Goes along</Words>
+          <AppText as="label">Goes along</AppText>
           {offered.map((entry) => (
             <Choice
               key={entry.id}

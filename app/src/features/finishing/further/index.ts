@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
 export { ChainLines } from './chain-lines';
@@ -7,4 +7,4 @@ export { LeftToDo } from './left-to-do';
 export { useLeft } from './use-left';
 
 /** Loaded with the sheet, so that it opens without signal too. */
-export const FurtherSheet = piece(() => import('./further-sheet').then((module) => module.FurtherSheet));
+export const FurtherSheet = lazyComponent(() => import('./further-sheet').then((module) => module.FurtherSheet));

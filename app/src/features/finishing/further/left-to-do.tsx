@@ -9,7 +9,7 @@ import { peekRow, useRows, useSettings } from '../../../data/store/store';
 import { Choice } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted, urgencyWords } from '../../../words/work-words';
 import { UsualKitChoice, useUsualKit } from '../../stores/kit-list';
 import { furtherArgs, leftWords } from './further-args';
@@ -41,10 +41,10 @@ export function LeftToDo({ work, entries, left, onChange }: Props): ReactElement
   };
   return (
     <View role="group" aria-label="Further work" style={sheet.left}>
-      <Words as="label">
+      <AppText as="label">
         {counted(left.length, 'thing is', 'things are')} left: raised as{' '}
         {counted(proposals.length, 'work order', 'work orders')}
-      </Words>
+      </AppText>
       {proposals.map((proposal, index) => (
         <ProposalLine
           key={keyOf(proposal)}
@@ -102,14 +102,14 @@ function ProposalLine({
   const trade = settings?.trades.find(({ id }) => id === raised.tradeId)?.name ?? '';
   return (
     <View style={[sheet.proposal, { borderColor: palette.line }]}>
-      <Words as="label">
+      <AppText as="label">
         {peekRow('assets', raised.assetId)?.name ?? ''}, {trade.toLowerCase()} ·{' '}
         {urgencyWords[raised.urgency].toLowerCase()}
-      </Words>
+      </AppText>
       {proposal.map((left) => (
-        <Words key={left.key} as="small">
+        <AppText key={left.key} as="small">
           {leftWords(left)}
-        </Words>
+        </AppText>
       ))}
       {isTaken ? <UsualKitChoice of={usualKit} /> : null}
       <View style={sheet.buttons}>

@@ -11,7 +11,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { Segments } from '../../../ui/fields/segments';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted, kindWords } from '../../../words/work-words';
 import { demandWords, owedThingWords } from './demand-words';
 
@@ -43,9 +43,9 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
         />
       }
     >
-      <Words>
+      <AppText>
         A job is finished only when what must be given is there. What is asked for is shown, and can be left out.
-      </Words>
+      </AppText>
       <Choices label="Kind of work">
         {workKinds.map((each) => (
           <Choice key={each} word={kindWords[each]} isChosen={each === kind} onPress={() => setKind(each)} />
@@ -54,7 +54,7 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
       <Preview key={kind} kind={kind} wanted={wanted} />
       {owedThings.map((thing) => (
         <View key={thing} style={sheet.thing}>
-          <Words as="label">{owedThingWords[thing]}</Words>
+          <AppText as="label">{owedThingWords[thing]}</AppText>
           <Segments
             label={owedThingWords[thing]}
             value={wanted[thing]}
@@ -72,11 +72,11 @@ export function DemandsSheet({ onClose }: { readonly onClose: () => void }): Rea
 function Preview({ kind, wanted }: { readonly kind: WorkKind; readonly wanted: Demands }): ReactElement {
   const ask = useCallback(() => httpLink.missingOfMonth(kind), [kind]);
   const answered = useAnswer(ask);
-  if (answered.is === 'looking') return <Words soft>Looking at last month’s jobs …</Words>;
+  if (answered.is === 'looking') return <AppText soft>Looking at last month’s jobs …</AppText>;
   if (answered.is === 'without signal')
-    return <Words soft>What last month’s jobs would have owed is seen with signal.</Words>;
+    return <AppText soft>What last month’s jobs would have owed is seen with signal.</AppText>;
   const { jobs } = answered.answer;
-  if (jobs.length === 0) return <Words soft>No such job was finished in the last thirty days.</Words>;
+  if (jobs.length === 0) return <AppText soft>No such job was finished in the last thirty days.</AppText>;
   const isOwed = (thing: OwedThing): boolean => wanted[thing] === 'must';
   const held = jobs.filter((missing) => missing.some(isOwed)).length;
   const most = owedThings
@@ -86,14 +86,14 @@ function Preview({ kind, wanted }: { readonly kind: WorkKind; readonly wanted: D
     .sort((a, b) => b.count - a.count);
   return (
     <View role="status">
-      <Words>
+      <AppText>
         Of {counted(jobs.length, 'job', 'jobs')} in the last thirty days, {held === 0 ? 'none' : held} would have been
         held up.
-      </Words>
+      </AppText>
       {most.map(({ thing, count }) => (
-        <Words key={thing} as="small" soft>
+        <AppText key={thing} as="small" soft>
           {owedThingWords[thing]}: {count}
-        </Words>
+        </AppText>
       ))}
     </View>
   );

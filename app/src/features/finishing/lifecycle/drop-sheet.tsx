@@ -5,7 +5,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** A lead decides that the work will not be done, and says why. */
 export function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
@@ -23,7 +23,7 @@ export function DropSheet({ work, onClose }: { readonly work: WorkOrder; readonl
       onClose={onClose}
       foot={<Button rank="primary" word="It will not be done" onPress={submit} />}
     >
-      <Words>What was recorded stays readable. Whoever has the job is told.</Words>
+      <AppText>What was recorded stays readable. Whoever has the job is told.</AppText>
       <FormField control={form.control} name="reason" label="Why" autoFocus />
       <FormRefusal sentence={refusal} />
     </BottomSheet>

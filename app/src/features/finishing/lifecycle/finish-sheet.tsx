@@ -12,7 +12,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { owedWords } from '../../../words/work-words';
 import { LeftToDo, useLeft } from '../further';
 import { NextDueLine } from '../plans';
@@ -74,10 +74,10 @@ export function FinishSheet({ work, entries, asked, onClose }: Props): ReactElem
       <StillOut work={work} entries={entries} doneOn={doneOn} />
       {work.plan === undefined ? null : <NextDueLine work={work} doneOn={doneOn} />}
       {lines.length === 0 ? null : (
-        <Words>Asked for and not given, which does not hold you up: {lines.join('; ')}.</Words>
+        <AppText>Asked for and not given, which does not hold you up: {lines.join('; ')}.</AppText>
       )}
-      {clock?.workOrderId === work.id ? <Words>Your clock stops and its time is recorded.</Words> : null}
-      <Words soft>After this only the lead can open it again.</Words>
+      {clock?.workOrderId === work.id ? <AppText>Your clock stops and its time is recorded.</AppText> : null}
+      <AppText soft>After this only the lead can open it again.</AppText>
     </BottomSheet>
   );
 }

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, useRow, useSettings } from '../../../data/store/store';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 
 /** What whoever left the job says to whoever goes on with it: the first that those see. */
@@ -15,10 +15,10 @@ export function HandOverLine({ work }: { readonly work: WorkOrder }): ReactEleme
   if (handOver === undefined || settings === undefined || !isOpen(work.state)) return null;
   return (
     <View role="note" style={[sheet.line, { borderColor: palette.ink }]}>
-      <Words>{handOver.line}</Words>
-      <Words as="small" soft>
+      <AppText>{handOver.line}</AppText>
+      <AppText as="small" soft>
         Left by {by?.name ?? 'somebody'}, {sayMoment(handOver.at, now(), settings.zone, settings.language)}
-      </Words>
+      </AppText>
     </View>
   );
 }

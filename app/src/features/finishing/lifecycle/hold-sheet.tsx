@@ -6,7 +6,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { holdWords } from '../../../words/work-words';
 
 /** Not done yet: why the work rests, and what is said to whoever goes on with it. My clock on it stops. */
@@ -48,9 +48,9 @@ export function HoldSheet({ work, onClose }: { readonly work: WorkOrder; readonl
         label={reason === 'shift' ? 'How far it is, and what comes next' : 'For whoever goes on (not needed)'}
       />
       <FormRefusal sentence={refusal} />
-      <Words as="small" soft>
+      <AppText as="small" soft>
         If your clock runs here, it stops and its time is kept.
-      </Words>
+      </AppText>
     </BottomSheet>
   );
 }

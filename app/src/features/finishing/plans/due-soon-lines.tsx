@@ -12,7 +12,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { Icon } from '../../../ui/theme/icon';
 import { Button, IconPress } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayLocalDay } from '../../../words/dates';
 import { stateOf } from '../../../words/work-words';
 import { useMadeWork } from '../../orders/work';
@@ -35,9 +35,9 @@ export function DueSoonLines({ work }: { readonly work: WorkOrder }): ReactEleme
   return (
     <View role="group" aria-label="Due soon on this machine">
       <View style={sheet.head}>
-        <Words as="label" level={3}>
+        <AppText as="label" level={3}>
           Due soon on this machine
-        </Words>
+        </AppText>
       </View>
       <List label="Due soon on this machine">
         {soon.map((each) => (
@@ -69,11 +69,11 @@ function SoonLine({ soon: { plan, on, due }, isAtIt, settings }: SoonLineProps):
       <Row wraps>
         <Icon path={mdiCalendarClockOutline} />
         <View style={sheet.words}>
-          <Words>{plan.title}</Words>
-          <Words as="small" soft>
+          <AppText>{plan.title}</AppText>
+          <AppText as="small" soft>
             {asset?.name ?? 'Another machine'}, due {when}, {formatDuration(plan.estimateMinutes)}
             {open === undefined ? '' : `; ${open.number}, ${stateOf(open).toLowerCase()}`}
-          </Words>
+          </AppText>
         </View>
         {isAtIt && isFree ? (
           <Button

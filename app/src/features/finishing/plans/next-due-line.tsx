@@ -3,7 +3,7 @@ import { lastEnded, nextDue, nextOn, type NextDue } from '@oilcan/core/finishing
 import { isLocalDay, timeOfDay } from '@oilcan/core/kernel';
 import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useRow, useRows, useSettings } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { byWords, dueWords } from './plan-words';
 
 interface Props {
@@ -17,17 +17,17 @@ export function NextDueLine({ work, doneOn = '' }: Props): ReactElement | null {
   const next = useNextDue(work, doneOn);
   const settings = useSettings(work.siteId);
   if (work.plan === undefined || settings === undefined || next === undefined) return null;
-  if (next === null) return <Words>It does not come round again, as far as this phone knows.</Words>;
+  if (next === null) return <AppText>It does not come round again, as far as this phone knows.</AppText>;
   const words = dueWords(next, now(), settings);
   return (
-    <Words>
+    <AppText>
       {isOpen(work.state)
         ? isLocalDay(doneOn)
           ? 'Done then, it is due again'
           : 'Done today, it is due again'
         : 'Next:'}{' '}
       {words}, {byWords[next.by]}.
-    </Words>
+    </AppText>
   );
 }
 

@@ -9,7 +9,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 
 interface Props {
@@ -45,10 +45,10 @@ export function ReturnSheet({ work, onClose }: Props): ReactElement {
       onClose={onClose}
       foot={<Button rank="primary" word="It is back in service" onPress={submit} />}
     >
-      <Words>
+      <AppText>
         {counted(seal.entryIds.length, 'entry', 'entries')} on {work.number},{' '}
         {formatDuration(costOf(shown).laborMinutes)} of work. The signature stands for these as they are now.
-      </Words>
+      </AppText>
       <FormField control={form.control} name="condition" label="How it is" />
       <FormField control={form.control} name="reservations" label="Limits on its use (not needed)" />
       <FormField control={form.control} name="name" label="Who takes it" />

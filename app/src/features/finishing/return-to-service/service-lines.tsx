@@ -3,19 +3,19 @@ import { StyleSheet, View } from 'react-native';
 import { mdiHandshakeOutline } from '@mdi/js';
 import { signedBy } from '@oilcan/core/kernel';
 import { standingOfSeal } from '@oilcan/core/registry';
-import { isOpen, standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
-import { piece } from '../../../ui/loading/piece';
+import { isOpen, currentOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { saveFile } from '../../../data/browser/save-file';
 import { Drawn } from '../../../ui/drawn/drawn';
 import { Button } from '../../../ui/press/press';
 import { signaturePng, signatureSvg } from '../../../ui/drawn/signature-file';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sinceSigned } from './words';
 
-const GiveMachineSheet = piece(() => import('./give-sheet').then((module) => module.GiveMachineSheet));
-const ReturnSheet = piece(() => import('./return-sheet').then((module) => module.ReturnSheet));
+const GiveMachineSheet = lazyComponent(() => import('./give-sheet').then((module) => module.GiveMachineSheet));
+const ReturnSheet = lazyComponent(() => import('./return-sheet').then((module) => module.ReturnSheet));
 
 const GIVE_SHEET = 'given to maintenance';
 /** The name under which the sheet of the return to service is opened. */
@@ -36,17 +36,17 @@ interface Props {
 
 /** Who gave the machine to maintenance, and who took it back, with their signature and what became of the record since. */
 export function ServiceLines({ work, entries, open, onOpen }: Props): ReactElement | null {
-  const given = standingOf(entries, 'given').at(-1);
-  const returned = standingOf(entries, 'returned').at(-1);
+  const given = currentOf(entries, 'given').at(-1);
+  const returned = currentOf(entries, 'returned').at(-1);
   const close = (): void => onOpen(null);
   if (given === undefined && returned === undefined && !isOpen(work.state)) return null;
   return (
     <View style={sheet.lines}>
       {given === undefined ? null : (
-        <Words soft>
+        <AppText soft>
           Machine handed over to maintenance by {given.content.from}: {given.content.condition}
           {given.content.where === '' ? '' : `, ${given.content.where}`}.
-        </Words>
+        </AppText>
       )}
       {returned === undefined ? null : <Returned entry={returned} entries={entries} />}
       {isOpen(work.state) ? (
@@ -68,7 +68,7 @@ export function ServiceLines({ work, entries, open, onOpen }: Props): ReactEleme
 }
 
 interface ReturnedProps {
-  readonly entry: ReturnType<typeof standingOf<'returned'>>[number];
+  readonly entry: ReturnType<typeof currentOf<'returned'>>[number];
   readonly entries: readonly Entry[];
 }
 
@@ -84,10 +84,10 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
   };
   return (
     <View>
-      <Words>
+      <AppText>
         Back in service, taken by {signedBy(content.signature)}: {content.condition}.
-      </Words>
-      {content.reservations === '' ? null : <Words>Limits on its use: {content.reservations}</Words>}
+      </AppText>
+      {content.reservations === '' ? null : <AppText>Limits on its use: {content.reservations}</AppText>}
       {content.signature.path === '' ? null : (
         <View style={sheet.signature}>
           <Drawn path={content.signature.path} name={content.signature.name} />
@@ -96,13 +96,13 @@ function Returned({ entry, entries }: ReturnedProps): ReactElement {
         </View>
       )}
       {isBroken ? (
-        <Words color={palette.faulty}>{since}</Words>
+        <AppText color={palette.faulty}>{since}</AppText>
       ) : since === '' ? (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           The record is as it was signed.
-        </Words>
+        </AppText>
       ) : (
-        <Words as="small">{since}</Words>
+        <AppText as="small">{since}</AppText>
       )}
     </View>
   );

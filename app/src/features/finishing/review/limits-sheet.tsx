@@ -7,7 +7,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { readNumber } from '../../../words/read-number';
 
 const fields: readonly (readonly [keyof ReviewLimits, string])[] = [
@@ -49,10 +49,10 @@ function Limits({ settings, onClose }: { readonly settings: Settings; readonly o
       onClose={onClose}
       foot={<Button rank="primary" word="Keep" onPress={submit} />}
     >
-      <Words>
+      <AppText>
         Skipped steps, faults without codes, missing time and a reading beyond its alarm with no further work are always
         unusual.
-      </Words>
+      </AppText>
       {fields.map(([name, label]) => (
         <FormField key={name} control={form.control} name={name} label={label} keyboard="decimal-pad" />
       ))}

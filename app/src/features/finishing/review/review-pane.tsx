@@ -4,7 +4,7 @@ import { useRows, useSettings } from '../../../data/store/store';
 import { Button } from '../../../ui/press/press';
 import { RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { CostLines } from '../../recording/costs';
 import { useCommand } from '../../frame/keys/commands';
 import { HandBackSheet } from '../lifecycle';
@@ -34,9 +34,9 @@ export function ReviewPane({ waiting: { work, unusual, cost }, Sheet, onAccept }
       <View style={[sheet.head, { borderColor: palette.ink }]}>
         <View style={sheet.words}>
           {unusual.length === 0 ? (
-            <Words>Nothing unusual.</Words>
+            <AppText>Nothing unusual.</AppText>
           ) : (
-            unusual.map((each, index) => <Words key={index}>{unusualWords(each, settings)}.</Words>)
+            unusual.map((each, index) => <AppText key={index}>{unusualWords(each, settings)}.</AppText>)
           )}
           <CostLines work={work} cost={cost} entries={entries} />
         </View>

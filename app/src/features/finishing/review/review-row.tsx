@@ -5,7 +5,7 @@ import { now, useRow, useRows, useSettings } from '../../../data/store/store';
 import { LinkPress } from '../../../ui/press/link-press';
 import { Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { WorkSums } from '../../recording/costs';
@@ -45,21 +45,21 @@ export const ReviewRow = memo(function ReviewRow({ waiting, isOpen, isChosen, on
         </View>
       )}
       <View style={sheet.words}>
-        <Words as="row" lines={2}>
+        <AppText as="row" lines={2}>
           {work.number} {work.title}
-        </Words>
-        <Words as="small" soft>
+        </AppText>
+        <AppText as="small" soft>
           {asset?.name} · {by?.name ?? ''} · {sayMoment(waiting.finishedAt, now(), settings.zone, settings.language)}
-        </Words>
+        </AppText>
         {unusual.map((each, index) => (
-          <Words key={index} as="small">
+          <AppText key={index} as="small">
             {unusualWords(each, settings)}
-          </Words>
+          </AppText>
         ))}
         {strange === 0 ? null : (
-          <Words as="small">
+          <AppText as="small">
             {counted(strange, 'time', 'times')} to check: came in late, or by a clock that was off
-          </Words>
+          </AppText>
         )}
       </View>
       <WorkSums work={work} cost={cost} />

@@ -1,7 +1,7 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
 export { dueOn } from './due-on';
 export { PutOffLine } from './put-off-line';
 
-export const WhenSheet = piece(() => import('./when-sheet').then((module) => module.WhenSheet));
+export const WhenSheet = lazyComponent(() => import('./when-sheet').then((module) => module.WhenSheet));

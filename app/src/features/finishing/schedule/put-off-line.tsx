@@ -6,7 +6,7 @@ import { useRow, useSettings } from '../../../data/store/store';
 import { useNow } from '../../../data/store/use-now';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayLocalDay } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 
@@ -19,15 +19,15 @@ export function PutOffLine({ work }: { readonly work: WorkOrder }): ReactElement
   if (settings === undefined || timesPutOff === 0 || !isOpen(work.state)) return null;
   const often = `put off ${counted(timesPutOff, 'time', 'times')} so far`;
   if (putOff === undefined || putOff === null || !isPutOff(work, present, settings.zone)) {
-    return <Words soft>It was {often}.</Words>;
+    return <AppText soft>It was {often}.</AppText>;
   }
   const until = sayLocalDay(putOff.until, present, settings.zone, settings.language);
   return (
     <View style={sheet.line}>
-      <Words style={sheet.words}>
+      <AppText style={sheet.words}>
         {by?.name ?? 'Somebody'} put it off to {until}: {putOff.reason}. {timesPutOff > 1 ? `It was ${often}. ` : ''}It
         comes back by itself.
-      </Words>
+      </AppText>
       <Button word="Take it up now" onPress={() => void performOrSay('work.take-up', { workOrderId: work.id })} />
     </View>
   );

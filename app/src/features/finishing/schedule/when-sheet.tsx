@@ -15,7 +15,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayLocalDay, sayMoment } from '../../../words/dates';
 import { timeOn, USUAL_DUE_TIME } from './due-on';
 import { urgencyWords } from '../../../words/work-words';
@@ -171,13 +171,13 @@ function PutOffTo({ work, settings, onClose }: AspectProps): ReactElement {
           submit();
         }}
       />
-      <Words as="small" soft>
+      <AppText as="small" soft>
         It leaves the lists and comes back by itself on the morning of that day.
         {due === null
           ? ''
           : ` It ${(work.dueAt ?? '') < now() ? 'was' : 'is'} due ${sayMoment(work.dueAt ?? now(), now(), settings.zone, settings.language)}.`}{' '}
         If your clock runs here, it stops and its time is kept.
-      </Words>
+      </AppText>
       <FormRefusal sentence={refusal} />
     </>
   );

@@ -5,7 +5,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { everything, isNarrowed, toggled, type AspectChoices } from './narrowing';
 import { orderWords } from './order-words';
 import { shiftOrders, type Shown } from './shift-list';
@@ -36,10 +36,10 @@ export function NarrowSheet({ among, shown, left, onChange, onClose }: Props): R
         </>
       }
     >
-      {among.length === 0 ? <Words>All of your work is of one kind: there is nothing to narrow.</Words> : null}
+      {among.length === 0 ? <AppText>All of your work is of one kind: there is nothing to narrow.</AppText> : null}
       {among.map(({ aspect, word, choices }) => (
         <View key={aspect} role="group" aria-label={word} style={sheet.aspect}>
-          <Words as="label">{word}</Words>
+          <AppText as="label">{word}</AppText>
           <View style={sheet.choices}>
             {choices.map((choice) => (
               <Choice
@@ -54,7 +54,7 @@ export function NarrowSheet({ among, shown, left, onChange, onClose }: Props): R
         </View>
       ))}
       <View style={sheet.aspect}>
-        <Words as="label">Order</Words>
+        <AppText as="label">Order</AppText>
         <Choices label="Order">
           {shiftOrders.map((each) => (
             <Choice
@@ -67,11 +67,11 @@ export function NarrowSheet({ among, shown, left, onChange, onClose }: Props): R
         </Choices>
       </View>
       <KeepView shown={shown} />
-      <Words soft>
+      <AppText soft>
         What comes first: what is needed now stands at the top, late or not. The rest goes by urgency, and being late
         counts as one urgency more; then by whether the machine stands still or runs reduced, how critical it is, and
         when the work is due.
-      </Words>
+      </AppText>
     </BottomSheet>
   );
 }
@@ -89,7 +89,7 @@ function KeepView({ shown }: { readonly shown: Shown }): ReactElement | null {
   };
   return (
     <View style={sheet.aspect}>
-      <Words as="label">My views</Words>
+      <AppText as="label">My views</AppText>
       {mayKeep ? (
         <View style={sheet.name}>
           <View style={sheet.field}>

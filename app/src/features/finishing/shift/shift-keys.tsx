@@ -1,11 +1,11 @@
 import { useCallback, useState, type ReactElement } from 'react';
 import { undoLast } from '../../../data/store/undo';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { useCommand } from '../../frame/keys/commands';
 import { keysAfter, keysBefore, useKeys, type Key } from '../../frame/keys/use-keys';
 import { dockItems } from '../../frame/registry/views';
 
-const KeysSheet = piece(() => import('../../frame/keys/keys-sheet').then((module) => module.KeysSheet));
+const KeysSheet = lazyComponent(() => import('../../frame/keys/keys-sheet').then((module) => module.KeysSheet));
 
 /** The keys of a wide screen, in the order in which they are listed. */
 export const shiftKeys: readonly Key[] = [

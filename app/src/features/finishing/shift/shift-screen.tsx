@@ -12,7 +12,7 @@ import { useIsWide } from '../../../ui/theme/theme';
 import { asList } from '../../../ui/layout/list';
 import { useIsSettled } from '../../../ui/state/use-is-settled';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { Digest } from '../../past/digest';
 import { ForgottenClock } from '../../recording/forgotten-clock';
 import { InstallOffer } from '../../frame/page/install';
@@ -30,11 +30,11 @@ import { countPutOff, firstReason, shiftHeadline, type ShiftSection } from './sh
 import { forgetShiftChoice, showsAll, useFindText, useShiftChoice } from './use-narrowing';
 import { useShift } from './use-shift';
 import { WorkRow } from './work-row';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { mdiQrcodeScan } from '@mdi/js';
 
 /** Opened now and then, and not needed for the first screen. */
-const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
+const NarrowSheet = lazyComponent(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
 
 const idOf = (work: WorkOrder): string => work.id;
 
@@ -144,13 +144,13 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
         ListHeaderComponent={
           <View style={sheet.head}>
             <View style={sheet.headline}>
-              <Words as="heading" level={2} style={sheet.headlineWords}>
+              <AppText as="heading" level={2} style={sheet.headlineWords}>
                 {isFirstFirst
                   ? shiftHeadline(sections, person, settings)
                   : isWhole
                     ? counted(left, 'job', 'jobs')
                     : `${left} of ${counted(listed.length, 'job', 'jobs')}`}
-              </Words>
+              </AppText>
               <Button rank="quiet" word="My day" onPress={() => router.navigate('/shift/day')} />
               <Button rank="quiet" word="Kit list" onPress={() => router.navigate('/shift/kit')} />
               {isWide ? (
@@ -163,9 +163,9 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
               ) : null}
             </View>
             {reason === null ? null : (
-              <Words as="small" soft>
+              <AppText as="small" soft>
                 {reason}
-              </Words>
+              </AppText>
             )}
             <Digest />
             <View style={sheet.find}>
@@ -186,9 +186,9 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
             <InstallOffer />
             {isNarrowed(narrowing) ? (
               <View style={sheet.headline}>
-                <Words live style={sheet.load}>
+                <AppText live style={sheet.load}>
                   Only {narrowedTo(narrowing, among())}.
-                </Words>
+                </AppText>
                 <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
               </View>
             ) : null}
@@ -196,12 +196,12 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
         }
         renderSectionHeader={({ section }) => (
           <View style={sheet.group}>
-            <Words as="label" level={3} style={sheet.load}>
+            <AppText as="label" level={3} style={sheet.load}>
               {section.group === null ? orderWords[order] : groupWords[section.group]}
-            </Words>
-            <Words as="mark" soft>
+            </AppText>
+            <AppText as="mark" soft>
               {counted(section.data.length, 'job', 'jobs')}, {formatDuration(section.estimateMinutes)}
-            </Words>
+            </AppText>
           </View>
         )}
         ListFooterComponent={
@@ -224,9 +224,9 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
         ListEmptyComponent={
           isFinding ? null : (
             <View style={sheet.head}>
-              <Words>
+              <AppText>
                 {isWhole ? 'No work is assigned to you or your crew right now.' : 'No work of yours is all of this.'}
-              </Words>
+              </AppText>
               {isWhole ? null : <Button word="Show all again" onPress={forgetShiftChoice} />}
             </View>
           )
@@ -268,14 +268,14 @@ function Opening({ hasRows }: { readonly hasRows: boolean }): ReactElement {
   const contact = usePhone((state) => state.contact);
   return (
     <View style={sheet.head} role="main">
-      <Words as="title" level={1}>
+      <AppText as="title" level={1}>
         Shift
-      </Words>
-      <Words live>
+      </AppText>
+      <AppText live>
         {contact === 'no-signal' && !hasRows
           ? 'Your work has not been fetched yet and the server cannot be reached. It comes as soon as there is signal.'
           : 'Fetching your work …'}
-      </Words>
+      </AppText>
     </View>
   );
 }

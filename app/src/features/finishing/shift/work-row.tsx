@@ -17,7 +17,7 @@ import { RowDipstick } from '../../../ui/drawn/dipstick';
 import { Fact } from '../../../ui/layout/fact';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { UrgencyMark } from '../../../ui/drawn/urgency';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { roundWords } from '../../../words/round-words';
 import { Picture } from '../../recording/photos';
 import { StandingMark } from '../../orders/work/first-screen';
@@ -68,21 +68,21 @@ export const WorkRow = memo(function WorkRow({ work, present, isChosen, onOpen }
       <RowDipstick done={done} of={of} />
       <View style={sheet.words}>
         <View style={sheet.line}>
-          <Words as="mark">{work.number}</Words>
+          <AppText as="mark">{work.number}</AppText>
           <UrgencyMark urgency={work.urgency} />
           {trade === undefined ? null : (
-            <Words as="mark" soft>
+            <AppText as="mark" soft>
               {trade}
-            </Words>
+            </AppText>
           )}
           <StandingMark work={work} />
         </View>
-        <Words as="row" lines={2}>
+        <AppText as="row" lines={2}>
           {work.title}
-        </Words>
-        <Words as="small" soft lines={2}>
+        </AppText>
+        <AppText as="small" soft lines={2}>
           {asset?.name} · {place?.name}
-        </Words>
+        </AppText>
         <View style={sheet.line}>
           {due === null ? null : <Fact words={due} isStrong={isOverdue} />}
           {day === null ? null : <Fact words={day} />}

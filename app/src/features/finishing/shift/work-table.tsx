@@ -5,11 +5,11 @@ import { isOpen, peopleOn, urgencies, type WorkOrder } from '@oilcan/core/orders
 import { usePhone, useSettings, useTable } from '../../../data/store/store';
 import { useNow } from '../../../data/store/use-now';
 import { FilterChip, FilterChips } from '../../../ui/fields/filter-chips';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
 import { withSharedCode } from '../../../ui/loading/shared-code';
 import type { TableColumn, TableProps } from '../../../ui/layout/sorted-table';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDue, sayLocalDay, sayMoment } from '../../../words/dates';
 import { counted, kindWords, stateOf, urgencyWords } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
@@ -22,7 +22,7 @@ import { once } from './shift-list';
 import { forgetShiftChoice, useShiftChoice, WORK_TABLE } from './use-narrowing';
 import { useShift } from './use-shift';
 
-const Table = piece<TableProps<WorkOrder>>(() =>
+const Table = lazyComponent<TableProps<WorkOrder>>(() =>
   import('../../../ui/layout/sorted-table').then((module) => module.SortedTable<WorkOrder>),
 );
 
@@ -165,11 +165,11 @@ export function WorkTable(): ReactElement | null {
   const top = (sorted: readonly WorkOrder[], seen: readonly TableColumn<WorkOrder>[]): ReactElement => (
     <View style={sheet.top}>
       <View style={sheet.line}>
-        <Words as="heading" level={2} style={sheet.grows}>
+        <AppText as="heading" level={2} style={sheet.grows}>
           {rows.length === among[which].length
             ? counted(rows.length, 'job', 'jobs')
             : `${rows.length} of ${counted(among[which].length, 'job', 'jobs')}`}
-        </Words>
+        </AppText>
         <Button
           word="Save as CSV"
           cannot={sorted.length === 0 && 'No job is shown that could be saved.'}
@@ -197,9 +197,9 @@ export function WorkTable(): ReactElement | null {
       />
       {isNarrowed(shown.narrowing) ? (
         <View style={sheet.line}>
-          <Words live style={sheet.grows}>
+          <AppText live style={sheet.grows}>
             Only {narrowedTo(shown.narrowing, choices())}.
-          </Words>
+          </AppText>
           <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
         </View>
       ) : null}
@@ -216,7 +216,7 @@ export function WorkTable(): ReactElement | null {
         idOf={({ id }) => id}
         sortedBy={dueFirst}
         top={top}
-        empty={<Words style={sheet.top}>No work is all of this.</Words>}
+        empty={<AppText style={sheet.top}>No work is all of this.</AppText>}
         opens={{ column: 'number', does: { href: ({ id }) => `/shift/${id}` } }}
         testIdOf={({ number }) => `row-${number}`}
       />

@@ -5,7 +5,7 @@ import { noteKeepingRead, usePhone, type Keeping } from '../../../data/store/sto
 import { Button } from '../../../ui/press/press';
 import { RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayClockAhead } from '../unsent';
 
 /** On the lists, never over a job: a newer Oilcan is there, to be taken when it suits. */
@@ -76,7 +76,7 @@ function Bar({ words, button, onPress, isAlert = false }: BarProps): ReactElemen
         isAlert && [sheet.alert, { borderLeftColor: palette.faulty }],
       ]}
     >
-      <Words style={sheet.words}>{words}</Words>
+      <AppText style={sheet.words}>{words}</AppText>
       <Button word={button} onPress={onPress} />
     </View>
   );

@@ -8,7 +8,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 
 /** My due work in the calendar that I use anyway, under a link that I can withdraw. */
@@ -38,12 +38,12 @@ export function CalendarSheet({ onClose }: { readonly onClose: () => void }): Re
       : `Last read ${sayMoment(link.readAt, now(), settings.zone, settings.language)}.`;
   return (
     <BottomSheet title="My calendar link" onClose={onClose}>
-      <Words>
+      <AppText>
         Your due work shows in any calendar program that is given this link. Whoever has it sees it too, so keep it to
         yourself.
-      </Words>
-      {answered.is === 'looking' ? <Words live>Looking …</Words> : null}
-      {answered.is === 'without signal' ? <Words live>Your link can be made when there is signal.</Words> : null}
+      </AppText>
+      {answered.is === 'looking' ? <AppText live>Looking …</AppText> : null}
+      {answered.is === 'without signal' ? <AppText live>Your link can be made when there is signal.</AppText> : null}
       {path === null ? null : (
         <View style={sheet.link}>
           <Field label="The link" value={address} isReadOnly />
@@ -53,14 +53,14 @@ export function CalendarSheet({ onClose }: { readonly onClose: () => void }): Re
             word="Copy the link"
             onPress={() => void navigator.clipboard.writeText(address).then(() => say('The link is copied.'))}
           />
-          <Words soft>It is shown only now. When it is lost, make another.</Words>
+          <AppText soft>It is shown only now. When it is lost, make another.</AppText>
         </View>
       )}
       {answered.is !== 'there' ? null : link === null ? (
         <Button rank="primary" word="Make a link" onPress={() => attempt(make())} />
       ) : (
         <>
-          {path === null ? <Words soft>There is a link. {read}</Words> : null}
+          {path === null ? <AppText soft>There is a link. {read}</AppText> : null}
           <Button word="Withdraw it" onPress={() => attempt(withdraw())} />
           <Button word="Make another, which ends this one" onPress={() => attempt(make())} />
         </>

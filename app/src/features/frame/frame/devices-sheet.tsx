@@ -8,7 +8,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 
 /** Where I am signed in, and signing out what is not in my hand any more. */
@@ -27,8 +27,8 @@ export function DevicesSheet({ onClose }: { readonly onClose: () => void }): Rea
   };
   return (
     <BottomSheet title="My devices" onClose={onClose}>
-      {answered.is === 'looking' ? <Words live>Looking …</Words> : null}
-      {answered.is === 'without signal' ? <Words live>Your devices show when there is signal.</Words> : null}
+      {answered.is === 'looking' ? <AppText live>Looking …</AppText> : null}
+      {answered.is === 'without signal' ? <AppText live>Your devices show when there is signal.</AppText> : null}
       {answered.is === 'there'
         ? answered.answer.sessions.map((each) => (
             <DeviceRow
@@ -39,7 +39,7 @@ export function DevicesSheet({ onClose }: { readonly onClose: () => void }): Rea
             />
           ))
         : null}
-      <Words soft>A device that is not used for 30 days is signed out by itself.</Words>
+      <AppText soft>A device that is not used for 30 days is signed out by itself.</AppText>
     </BottomSheet>
   );
 }
@@ -58,10 +58,10 @@ function DeviceRow({ device, isThis, onEnd }: RowProps): ReactElement {
   return (
     <View style={[sheet.row, { borderColor: palette.line }]}>
       <View style={sheet.words}>
-        <Words>{isThis ? `${device.device}, this one` : device.device}</Words>
-        <Words as="small" soft>
+        <AppText>{isThis ? `${device.device}, this one` : device.device}</AppText>
+        <AppText as="small" soft>
           Signed in {say(device.signedInAt)}, last used {say(device.lastUsedAt)}
-        </Words>
+        </AppText>
       </View>
       {isThis ? null : <Button word="Sign out" label={`Sign out ${device.device}`} onPress={onEnd} />}
     </View>

@@ -7,7 +7,7 @@ import { visited } from '../../../testing/router';
 import { canPress, press, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
 import { useLighting } from '../../../ui/theme/lighting';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { Frame } from './frame';
 import { InstallOffer } from '../page/install';
 import { NoPage } from './no-page';
@@ -147,7 +147,7 @@ describe('my sites', () => {
     await works.show(
       <>
         <SiteMark />
-        <Words>The rest</Words>
+        <AppText>The rest</AppText>
       </>,
     );
     expect(words()).toBe('The rest');

@@ -4,10 +4,10 @@ import { StyleSheet, View } from 'react-native';
 import type { Person } from '@oilcan/core/plant/people';
 import { Icon } from '../../../ui/theme/icon';
 import { LinkPress } from '../../../ui/press/link-press';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { RULE, useHeightOfLow, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useSeen } from '../../past/digest';
 import { keepEarlyKeys } from '../keys/early-keys';
 import { MarksContext, noMarks } from '../page/marks';
@@ -22,7 +22,7 @@ import { useNotedTrail } from '../page/use-back';
 import { mdiOil } from '@mdi/js';
 
 /** Only wide screens have keys; Shift has its own. */
-const FindKey = piece(() => import('./find-key').then((module) => module.FindKey));
+const FindKey = lazyComponent(() => import('./find-key').then((module) => module.FindKey));
 
 interface Props {
   readonly person: Person;
@@ -107,9 +107,9 @@ function PlaceLink({ place, isRail = false }: { readonly place: AppPlace; readon
   return (
     <LinkPress href={place.href} style={[isRail ? sheet.railLink : sheet.footLink, mark]} isHere={isHere}>
       <Icon path={place.icon} size={24} color={isHere ? palette.green : palette.inkSoft} />
-      <Words as="label" color={isHere ? palette.green : palette.inkSoft}>
+      <AppText as="label" color={isHere ? palette.green : palette.inkSoft}>
         {place.word}
-      </Words>
+      </AppText>
     </LinkPress>
   );
 }

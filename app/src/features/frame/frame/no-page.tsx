@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { useInPlaceOfFirstPaint } from '../../../ui/loading/first-paint';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** At an address where there is nothing. */
 export function NoPage(): ReactElement {
@@ -13,10 +13,10 @@ export function NoPage(): ReactElement {
   useInPlaceOfFirstPaint();
   return (
     <View role="main" style={[sheet.screen, { backgroundColor: palette.paper }]}>
-      <Words as="title" level={1}>
+      <AppText as="title" level={1}>
         There is nothing at this address
-      </Words>
-      <Words>It may have been mistyped, or belong to an older Oilcan. Your work is where it was.</Words>
+      </AppText>
+      <AppText>It may have been mistyped, or belong to an older Oilcan. Your work is where it was.</AppText>
       <Button rank="primary" word="To my work" onPress={() => router.replace('/')} />
     </View>
   );

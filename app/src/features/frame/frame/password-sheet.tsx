@@ -8,7 +8,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Another password; whoever else knows the old one is signed out. */
 export function PasswordSheet({ onClose }: { readonly onClose: () => void }): ReactElement {
@@ -42,7 +42,7 @@ export function PasswordSheet({ onClose }: { readonly onClose: () => void }): Re
         onEnter={() => void change()}
       />
       <FormRefusal sentence={formState.errors.root?.message ?? null} />
-      <Words soft>All your other devices are signed out.</Words>
+      <AppText soft>All your other devices are signed out.</AppText>
     </BottomSheet>
   );
 }

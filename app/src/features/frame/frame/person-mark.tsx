@@ -1,9 +1,9 @@
 import { useState, type ReactElement } from 'react';
 import { mdiAccountOutline } from '@mdi/js';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { IconPress } from '../../../ui/press/press';
 
-const PersonSheet = piece(() => import('./person-sheet').then((module) => module.PersonSheet));
+const PersonSheet = lazyComponent(() => import('./person-sheet').then((module) => module.PersonSheet));
 
 /** The way to what concerns me. */
 export function PersonMark(): ReactElement {

@@ -7,11 +7,11 @@ import { signOut, usePhone, useSettings } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { forgetChoices } from '../../../ui/state/kept-choice';
 import { useLighting, type Lighting } from '../../../ui/theme/lighting';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
 import { Segments } from '../../../ui/fields/segments';
 import { useIsWindowWide } from '../../../ui/theme/theme';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useLetterKeys } from '../keys/use-keys';
 import { counted, roleWords } from '../../../words/work-words';
 import { InstallButton } from '../page/install';
@@ -27,9 +27,9 @@ const onOrOff: readonly (readonly ['on' | 'off', string])[] = [
   ['off', 'Off'],
 ];
 
-const DevicesSheet = piece(() => import('./devices-sheet').then((module) => module.DevicesSheet));
-const CalendarSheet = piece(() => import('./calendar-sheet').then((module) => module.CalendarSheet));
-const PasswordSheet = piece(() => import('./password-sheet').then((module) => module.PasswordSheet));
+const DevicesSheet = lazyComponent(() => import('./devices-sheet').then((module) => module.DevicesSheet));
+const CalendarSheet = lazyComponent(() => import('./calendar-sheet').then((module) => module.CalendarSheet));
+const PasswordSheet = lazyComponent(() => import('./password-sheet').then((module) => module.PasswordSheet));
 
 /** Who I am here, day or night, my devices, and the way out. */
 export function PersonSheet({ onClose }: { readonly onClose: () => void }): ReactElement | null {
@@ -55,15 +55,15 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
   if (opened === 'calendar') return <CalendarSheet onClose={onClose} />;
   return (
     <BottomSheet title={person.name} onClose={onClose}>
-      <Words soft>
+      <AppText soft>
         {person.roles.map((role) => roleWords[role]).join(', ')}
         {trade === undefined ? '' : ` · ${trade}`} · {settings?.organization ?? ''}
-      </Words>
-      <Words as="label">Colours</Words>
+      </AppText>
+      <AppText as="label">Colours</AppText>
       <Segments label="Colours" value={lighting} choices={lightings} onChoose={choose} />
       {isWide ? (
         <>
-          <Words as="label">Single letters as keys</Words>
+          <AppText as="label">Single letters as keys</AppText>
           <Segments
             label="Single letters as keys"
             value={letterKeys.value ? 'on' : 'off'}
@@ -80,11 +80,11 @@ export function PersonSheet({ onClose }: { readonly onClose: () => void }): Reac
       </View>
       {isAsking ? (
         <View style={sheet.ask}>
-          <Words>
+          <AppText>
             {counted(unsent, 'record is', 'records are')} only on this phone. When you sign out,{' '}
             {unsent === 1 ? 'it waits' : 'they wait'} here until you sign in again on this phone. Nobody else sees or
             sends {unsent === 1 ? 'it' : 'them'}.
-          </Words>
+          </AppText>
           <Button word="Stay signed in" rank="primary" onPress={onClose} />
           <Button word="Sign out all the same" onPress={() => void leave()} />
         </View>

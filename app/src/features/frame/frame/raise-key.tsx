@@ -4,7 +4,7 @@ import { mdiBullhornOutline } from '@mdi/js';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useRaise } from '../page/use-raise';
 
 /** One press away from everywhere: something is wrong, or has to be done. */
@@ -14,9 +14,9 @@ export function RaiseKey({ isRail = false }: { readonly isRail?: boolean }): Rea
   return (
     <Press onPress={raise} style={isRail ? sheet.rail : sheet.foot}>
       <Icon path={mdiBullhornOutline} size={24} color={palette.green} />
-      <Words as="label" color={palette.green}>
+      <AppText as="label" color={palette.green}>
         Raise
-      </Words>
+      </AppText>
     </Press>
   );
 }

@@ -4,12 +4,12 @@ import { usePhone, useRow } from '../../../data/store/store';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { useIsWide } from '../../../ui/theme/theme';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useSite } from '../page/use-site';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { mdiChevronDown } from '@mdi/js';
 
-const SiteSheet = piece(() => import('./site-sheet').then((module) => module.SiteSheet));
+const SiteSheet = lazyComponent(() => import('./site-sheet').then((module) => module.SiteSheet));
 
 /** Which of my sites I look at; nothing for somebody with one site only. */
 export function SiteMark(): ReactElement | null {
@@ -24,9 +24,9 @@ export function SiteMark(): ReactElement | null {
     <>
       <Press onPress={() => setIsOpen(true)} label={`Site: ${word}`} style={[sheet.mark, !isWide && sheet.underTitle]}>
         <View style={sheet.line}>
-          <Words as={isWide ? 'mark' : 'small'} lines={1}>
+          <AppText as={isWide ? 'mark' : 'small'} lines={1}>
             {word}
-          </Words>
+          </AppText>
           <Icon path={mdiChevronDown} size={18} />
         </View>
       </Press>

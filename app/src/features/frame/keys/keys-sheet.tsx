@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import type { Key } from './use-keys';
 
 /** What the keys do. */
@@ -16,10 +16,10 @@ export function KeysSheet({
     <BottomSheet title="Keys" onClose={onClose}>
       {[...keys, { key: '?', words: 'This list' }].map(({ key, words }) => (
         <View key={key} style={sheet.line}>
-          <Words as="label" style={sheet.key}>
+          <AppText as="label" style={sheet.key}>
             {key}
-          </Words>
-          <Words>{words}</Words>
+          </AppText>
+          <AppText>{words}</AppText>
         </View>
       ))}
     </BottomSheet>

@@ -8,7 +8,7 @@ import { now } from '../../../data/store/store';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayExactly, sayMoment } from '../../../words/dates';
 import { didWords, plainName, rowWords, valueWords, whoseWords, workOf } from './log-words';
 
@@ -35,15 +35,15 @@ export const LogRow = memo(function LogRow({ operation, settings, isOpen, isBesi
         aria-expanded={isOpen}
       >
         <View style={sheet.words}>
-          <Words as="mark" soft>
+          <AppText as="mark" soft>
             {sayMoment(receivedAt, now(), settings.zone, settings.language)} · {whoseWords(by)}
             {deviceWords === null ? '' : ` · ${deviceWords}`}
-          </Words>
-          <Words>{didWords(operation)}</Words>
+          </AppText>
+          <AppText>{didWords(operation)}</AppText>
           {work === null ? null : (
-            <Words as="small" soft>
+            <AppText as="small" soft>
               {work}
-            </Words>
+            </AppText>
           )}
         </View>
         <Icon path={isBeside ? mdiChevronRight : isOpen ? mdiChevronUp : mdiChevronDown} />
@@ -58,15 +58,15 @@ export function LogDetail({ operation, settings }: Pick<Props, 'operation' | 'se
   const { device, at, receivedAt, outcome, changed } = operation;
   return (
     <View style={sheet.more}>
-      {outcome.ok ? null : <Words>{sentenceFor(outcome.code, outcome.values)}</Words>}
+      {outcome.ok ? null : <AppText>{sentenceFor(outcome.code, outcome.values)}</AppText>}
       {changed?.map((row) => (
         <ChangedRow key={`${row.table} ${row.id}`} row={row} />
       ))}
-      {changed === null ? <Words soft>What it changed was not noted yet then.</Words> : null}
-      <Words as="small" soft>
+      {changed === null ? <AppText soft>What it changed was not noted yet then.</AppText> : null}
+      <AppText as="small" soft>
         Done {at}, known {sayExactly(receivedAt, settings.zone, settings.language)}
         {device === '' ? '' : `, device ${device}`}.
-      </Words>
+      </AppText>
     </View>
   );
 }
@@ -75,13 +75,13 @@ function ChangedRow({ row }: { readonly row: LoggedRow }): ReactElement {
   const did = row.did === 'made' ? 'made' : row.did === 'removed' ? 'taken away' : 'changed';
   return (
     <View>
-      <Words as="label">
+      <AppText as="label">
         {rowWords(row)}, {did}
-      </Words>
+      </AppText>
       {Object.entries(row.fields).map(([field, { before, after }]) => (
-        <Words key={field} as="small">
+        <AppText key={field} as="small">
           {plainName(field)}: {valueWords(before)} → {valueWords(after)}
-        </Words>
+        </AppText>
       ))}
     </View>
   );

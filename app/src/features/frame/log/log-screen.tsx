@@ -9,7 +9,7 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../page/top-bar';
 import { useBack } from '../page/use-back';
 import { LogDetail, LogRow } from './log-row';
@@ -80,15 +80,15 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
           contentContainerStyle={sheet.list}
           ListHeaderComponent={
             <View style={sheet.head}>
-              <Words as="title" level={2}>
+              <AppText as="title" level={2}>
                 {aboutWords(of)}
-              </Words>
-              <Words soft>
+              </AppText>
+              <AppText soft>
                 {[
                   narrowing.by === null ? 'By everybody' : `By ${whoseWords(narrowing.by)}`,
                   spanWords[narrowing.span].toLowerCase(),
                 ].join(', ')}
-              </Words>
+              </AppText>
               <View style={sheet.buttons}>
                 <Button icon={mdiFilterVariant} word="Filter" onPress={() => setIsNarrowing(true)} />
                 <Button icon={mdiDownload} word="Save as CSV" onPress={() => void save()} />
@@ -98,7 +98,7 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
               </View>
             </View>
           }
-          ListEmptyComponent={<Words>{emptyWords[log.is]}</Words>}
+          ListEmptyComponent={<AppText>{emptyWords[log.is]}</AppText>}
         />
         {isWide && open !== undefined ? (
           <ScrollView
@@ -107,7 +107,7 @@ export function LogScreen({ of }: { readonly of?: string | undefined }): ReactEl
             style={sheet.detail}
             contentContainerStyle={sheet.list}
           >
-            <Words as="heading">{didWords(open)}</Words>
+            <AppText as="heading">{didWords(open)}</AppText>
             <LogDetail operation={open} settings={settings} />
           </ScrollView>
         ) : null}

@@ -4,7 +4,7 @@ import { useInstall } from '../../../data/browser/install';
 import { keptChoice } from '../../../ui/state/kept-choice';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Whether it was offered on this device already. */
 const useWasOffered = keptChoice('oilcan.install-offered', false, { read: Boolean, isPersonal: false });
@@ -26,7 +26,7 @@ export function InstallOffer(): ReactElement | null {
   };
   return (
     <View style={[sheet.offer, { borderColor: palette.line }]} role="region" aria-label="Install">
-      <Words>Oilcan can be installed. Then it opens like any application, with or without signal.</Words>
+      <AppText>Oilcan can be installed. Then it opens like any application, with or without signal.</AppText>
       <View style={sheet.buttons}>
         <Button
           word="Install"

@@ -8,7 +8,7 @@ import { IconPress } from '../../../ui/press/press';
 import { RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { usePageTitle } from '../../../ui/focus/use-page-title';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useMarks } from './marks';
 import { HasBannerBeside, IsBesideMain } from './pane';
 import { mdiArrowLeft } from '@mdi/js';
@@ -66,17 +66,17 @@ export function TopBar({
       )}
       <View style={[sheet.title, isOverSite && sheet.overSite]}>
         {isOverSite ? <Site /> : null}
-        <Words
+        <AppText
           as={onBack !== undefined ? 'label' : isOverSite ? 'heading' : 'title'}
           {...level}
           style={[aside === undefined ? sheet.alone : sheet.name, isOverSite && sheet.untouched]}
         >
           {title}
-        </Words>
+        </AppText>
         {aside === undefined ? null : (
-          <Words as="mark" soft lines={1} style={sheet.aside}>
+          <AppText as="mark" soft lines={1} style={sheet.aside}>
             {aside}
-          </Words>
+          </AppText>
         )}
       </View>
       {isPlace && isWide ? <Site /> : null}

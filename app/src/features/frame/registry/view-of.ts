@@ -2,7 +2,7 @@ import type { ComponentType } from 'react';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { Entry, EntryContent, EntryKind, WorkOrder } from '@oilcan/core/orders/work';
-import type { Piece } from '../../../ui/loading/piece';
+import type { LazyComponent } from '../../../ui/loading/lazy-component';
 import type { EntryWords } from '../views/entry-view';
 import type { Names } from '../views/names';
 import type { RecordGroup } from '../views/record-group';
@@ -25,7 +25,7 @@ interface AnyEntryView {
       typed: string,
     ) => { readonly args: ArgsOf<OperationName>; readonly said: string } | null;
   } | null;
-  readonly AmendSheet: Piece<{
+  readonly AmendSheet: LazyComponent<{
     readonly work: WorkOrder;
     readonly entry: Entry;
     readonly onClose: () => void;

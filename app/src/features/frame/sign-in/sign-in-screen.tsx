@@ -16,7 +16,7 @@ import { Button, Press } from '../../../ui/press/press';
 import { CORNER, RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { usePageTitle } from '../../../ui/focus/use-page-title';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { notSignedIn } from './not-signed-in';
 import { SignedOutLine } from './signed-out-line';
 import { mdiChevronRight, mdiOil } from '@mdi/js';
@@ -70,10 +70,10 @@ export function SignInScreen(): ReactElement {
         <View style={sheet.sign}>
           <Icon path={mdiOil} size={44} color={palette.green} />
           <View style={sheet.signWords}>
-            <Words as="title" level={1}>
+            <AppText as="title" level={1}>
               Oilcan
-            </Words>
-            <Words soft>Your work orders, with or without signal.</Words>
+            </AppText>
+            <AppText soft>Your work orders, with or without signal.</AppText>
           </View>
         </View>
         <SignedOutLine />
@@ -108,7 +108,7 @@ export function SignInScreen(): ReactElement {
         />
         {failure === null ? null : (
           <View role="alert" style={[sheet.failure, { borderColor: palette.faulty }]}>
-            <Words>{failure}</Words>
+            <AppText>{failure}</AppText>
           </View>
         )}
         <Button
@@ -133,13 +133,13 @@ function DemoPeople({
   const palette = usePalette();
   return (
     <View style={sheet.demo}>
-      <Words as="heading" level={2}>
+      <AppText as="heading" level={2}>
         This server shows a demo
-      </Words>
-      <Words soft>
+      </AppText>
+      <AppText soft>
         Graupel Peak Ropeways and its people are invented. Tap a name to sign in, or type it with the password “
         {demo.password}”.
-      </Words>
+      </AppText>
       {demo.people.map((person) => (
         <Press
           key={person.id}
@@ -147,11 +147,11 @@ function DemoPeople({
           style={[sheet.person, { borderColor: palette.line, backgroundColor: palette.card }]}
         >
           <View style={sheet.personWords}>
-            <Words as="row">{person.name}</Words>
-            <Words as="small" soft>
+            <AppText as="row">{person.name}</AppText>
+            <AppText as="small" soft>
               {person.roles.map((role) => roleWords[role]).join(', ')}
               {person.roles.includes('technician') ? `, ${person.tradeId}` : ''}
-            </Words>
+            </AppText>
           </View>
           <Icon path={mdiChevronRight} />
         </Press>

@@ -2,7 +2,7 @@ import { useEffect, type ReactElement } from 'react';
 import { View } from 'react-native';
 import { retryDelay } from '@oilcan/core/sync';
 import { tellSignedOut, usePhone } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Somebody signed out here without signal: says so until the server has heard of it, and tells it as soon as it can. */
 export function SignedOutLine(): ReactElement | null {
@@ -30,10 +30,10 @@ export function SignedOutLine(): ReactElement | null {
   if (name === null) return null;
   return (
     <View role="status">
-      <Words>
+      <AppText>
         {name} is signed out on this phone. The server will hear of it when there is signal; keep this page open, or
         sign in here.
-      </Words>
+      </AppText>
     </View>
   );
 }

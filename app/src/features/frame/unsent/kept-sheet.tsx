@@ -9,14 +9,14 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { phoneNames } from '../views/names';
 import { sayClockAhead } from './clock-words';
-import { MendSheet } from './mend-sheet';
+import { CorrectSheet } from './correct-sheet';
 import { operationWords } from './operation-words';
 import { SignInAgain } from './sign-in-again';
-import { explain } from './standing';
+import { explain } from './status';
 import { useFacts } from './use-facts';
 import { mdiClose } from '@mdi/js';
 
@@ -29,31 +29,31 @@ export function KeptSheet({ onClose }: { readonly onClose: () => void }): ReactE
   const rejected = kept.filter(({ where }) => where === 'rejected');
   const pending = kept.filter(({ where }) => where === 'pending');
   const clockWords = sayClockAhead(clockAhead);
-  if (mending !== null) return <MendSheet operation={mending} onClose={() => setMending(null)} />;
+  if (mending !== null) return <CorrectSheet operation={mending} onClose={() => setMending(null)} />;
   return (
     <BottomSheet title="Not sent yet" onClose={onClose}>
-      <Words>{explain(facts)}</Words>
+      <AppText>{explain(facts)}</AppText>
       {facts.contact === 'signed-out' ? <SignInAgain onDone={onClose} /> : null}
       {facts.contact === 'older' ? <Button rank="primary" word="Update now" onPress={() => void takeUpdate()} /> : null}
       {facts.contact === 'no-signal' || facts.contact === 'server-trouble' ? (
         <Button word="Try now" onPress={() => void synchronize()} />
       ) : null}
-      {clockWords === null ? null : <Words>{clockWords}</Words>}
+      {clockWords === null ? null : <AppText>{clockWords}</AppText>}
       {rejected.length === 0 ? null : (
-        <Words as="heading" level={3}>
+        <AppText as="heading" level={3}>
           Needs you
-        </Words>
+        </AppText>
       )}
       {rejected.map((each) => (
-        <KeptRow key={each.operation.id} kept={each} onMend={setMending} onClose={onClose} />
+        <KeptRow key={each.operation.id} kept={each} onCorrect={setMending} onClose={onClose} />
       ))}
       {pending.length === 0 ? null : (
-        <Words as="heading" level={3}>
+        <AppText as="heading" level={3}>
           On this phone
-        </Words>
+        </AppText>
       )}
       {pending.map((each) => (
-        <KeptRow key={each.operation.id} kept={each} onMend={setMending} onClose={onClose} />
+        <KeptRow key={each.operation.id} kept={each} onCorrect={setMending} onClose={onClose} />
       ))}
     </BottomSheet>
   );
@@ -61,11 +61,11 @@ export function KeptSheet({ onClose }: { readonly onClose: () => void }): ReactE
 
 interface RowProps {
   readonly kept: KeptOperation;
-  readonly onMend: (operation: Operation) => void;
+  readonly onCorrect: (operation: Operation) => void;
   readonly onClose: () => void;
 }
 
-function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
+function KeptRow({ kept, onCorrect, onClose }: RowProps): ReactElement {
   const palette = usePalette();
   const settings = useSettings();
   const { operation } = kept;
@@ -78,14 +78,14 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
       : sayMoment(correctedTime(operation.at, operation.ahead, now()), now(), settings.zone, settings.language);
   const said = (
     <>
-      <Words as="label" lines={3}>
+      <AppText as="label" lines={3}>
         {what}
-      </Words>
-      <Words as="small" soft>
+      </AppText>
+      <AppText as="small" soft>
         {work === undefined ? 'Work order not on this phone' : `${work.number} ${work.title}`}
         {' · '}
         {kept.where === 'rejected' ? `recorded ${madeAt}` : isOnItsWay ? 'being sent' : `waits since ${madeAt}`}
-      </Words>
+      </AppText>
     </>
   );
   return (
@@ -99,8 +99,8 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
       )}
       {kept.where === 'rejected' ? (
         <>
-          <Words>Not taken. {sentenceFor(kept.refusal.code, kept.refusal.values)}</Words>
-          <RejectedButtons operation={operation} onMend={onMend} />
+          <AppText>Not taken. {sentenceFor(kept.refusal.code, kept.refusal.values)}</AppText>
+          <RejectedButtons operation={operation} onCorrect={onCorrect} />
         </>
       ) : null}
     </View>
@@ -109,20 +109,20 @@ function KeptRow({ kept, onMend, onClose }: RowProps): ReactElement {
 
 function RejectedButtons({
   operation,
-  onMend,
-}: Pick<RowProps, 'onMend'> & { readonly operation: Operation }): ReactElement {
+  onCorrect,
+}: Pick<RowProps, 'onCorrect'> & { readonly operation: Operation }): ReactElement {
   const [isAsking, setIsAsking] = useState(false);
   if (!isAsking) {
     return (
       <View style={sheet.buttons}>
-        <Button rank="primary" word="Mend and send" onPress={() => onMend(operation)} />
+        <Button rank="primary" word="Mend and send" onPress={() => onCorrect(operation)} />
         <Button word="Drop it" icon={mdiClose} onPress={() => setIsAsking(true)} />
       </View>
     );
   }
   return (
     <>
-      <Words>Drop it for good? It is on this phone only, and in no record of the job.</Words>
+      <AppText>Drop it for good? It is on this phone only, and in no record of the job.</AppText>
       <View style={sheet.buttons}>
         <Button rank="primary" word="Keep it" onPress={() => setIsAsking(false)} />
         <Button word="Drop it for good" onPress={() => void dropRejected(operation.id)} />

@@ -2,25 +2,25 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
-import { standingOf } from './standing';
+import { AppText } from '../../../ui/theme/app-text';
+import { statusOf } from './status';
 import { useFacts } from './use-facts';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** Opened now and then, and not needed for the first screen. */
-const KeptSheet = piece(() => import('./kept-sheet').then((module) => module.KeptSheet));
+const KeptSheet = lazyComponent(() => import('./kept-sheet').then((module) => module.KeptSheet));
 
 /** In the top bar: says how things stand, and opens the list of what is not sent. */
 export function SentMark(): ReactElement {
-  const standing = standingOf(useFacts());
+  const status = statusOf(useFacts());
   const [isOpen, setIsOpen] = useState(false);
   return (
     <>
       <Press onPress={() => setIsOpen(true)} style={sheet.mark} testID="sent-mark">
-        <Icon path={standing.icon} size={18} />
-        <Words as="mark" lines={2} style={sheet.words}>
-          {standing.words}
-        </Words>
+        <Icon path={status.icon} size={18} />
+        <AppText as="mark" lines={2} style={sheet.words}>
+          {status.words}
+        </AppText>
       </Press>
       {isOpen ? <KeptSheet onClose={() => setIsOpen(false)} /> : null}
     </>

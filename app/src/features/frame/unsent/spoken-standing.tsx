@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { heardNothing, spokenOf } from './spoken';
 import { useFacts } from './use-facts';
 
@@ -16,7 +16,7 @@ export function SpokenStanding(): ReactElement {
   }, [facts]);
   return (
     <View role="status" style={sheet.unseen}>
-      <Words as="small">{spoken}</Words>
+      <AppText as="small">{spoken}</AppText>
     </View>
   );
 }

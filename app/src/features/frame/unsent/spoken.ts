@@ -1,5 +1,5 @@
 import type { Contact } from '../../../data/phone/contact';
-import { standingOf, type Facts } from './standing';
+import { statusOf, type Facts } from './status';
 
 /** What was spoken of last. */
 export interface Heard {
@@ -17,7 +17,7 @@ export const heardNothing: Heard = { trouble: null, rejected: 0 };
 export function spokenOf(heard: Heard, facts: Facts): { readonly heard: Heard; readonly words: string | null } {
   const { contact, pending, rejected } = facts;
   const trouble = contact === 'reached' || contact === 'unknown' ? null : contact;
-  const say = (of: Partial<Facts>): string => standingOf({ ...facts, ...of, bringing: null }).words;
+  const say = (of: Partial<Facts>): string => statusOf({ ...facts, ...of, bringing: null }).words;
   if (rejected > heard.rejected) return { heard: { ...heard, rejected }, words: say({}) };
   if (trouble !== null && trouble !== heard.trouble)
     return { heard: { trouble, rejected }, words: say({ rejected: 0 }) };

@@ -2,10 +2,10 @@ import { anOperation, aPart, aPoint, aStep, binId, noon, partId, pointId, workId
 import type { Operation } from '@oilcan/core/operations';
 import type { Names } from '../views/names';
 import { sayClockAhead } from './clock-words';
-import { mendedArgs, mendFieldsOf } from './mending';
+import { correctedArgs, correctableFieldsOf } from './corrections';
 import { operationWords } from './operation-words';
 import { heardNothing, spokenOf } from './spoken';
-import { explain, standingOf, type Facts } from './standing';
+import { explain, statusOf, type Facts } from './status';
 
 const facts: Facts = {
   contact: 'reached',
@@ -38,9 +38,9 @@ describe('the sent mark', () => {
     [{ bringing: { kept: 12, of: 300 } }, 'Keeping 12 of 300'],
     [{ bringing: { kept: 12, of: 300 }, pending: 3, sending: 3, inAll: 12 }, 'Keeping 12 of 300'],
   ])('says for %j: %s', (given, words) => {
-    const standing = standingOf({ ...facts, ...given });
+    const status = statusOf({ ...facts, ...given });
     // An icon is the path that draws it: it begins with a move.
-    expect([standing.words, standing.icon[0]]).toEqual([words, 'M']);
+    expect([status.words, status.icon[0]]).toEqual([words, 'M']);
   });
 
   it('explains what happens next', () => {
@@ -135,22 +135,28 @@ describe('mending', () => {
   });
 
   it('offers what can be put right, as it was', () => {
-    expect(mendFieldsOf(labor).map(({ label, text }) => [label, text])).toEqual([['How long', '1h30']]);
+    expect(correctableFieldsOf(labor).map(({ label, text }) => [label, text])).toEqual([['How long', '1h30']]);
     const number = { type: 'number', value: 61.5 } as const;
     const answer = anOperation('step.answer', { ...onWork, stepId: aStep(1).id, answer: number });
-    expect(mendFieldsOf(answer).map(({ text }) => text)).toEqual(['61.5']);
-    expect(mendFieldsOf(anOperation('work.finish', onWork))).toEqual([]);
+    expect(correctableFieldsOf(answer).map(({ text }) => text)).toEqual(['61.5']);
+    expect(correctableFieldsOf(anOperation('work.finish', onWork))).toEqual([]);
   });
 
   it('puts what was typed into the arguments and leaves the rest', () => {
-    expect(mendedArgs(labor.args, mendFieldsOf(labor), { minutes: '45m' })).toEqual({
+    expect(correctedArgs(labor.args, correctableFieldsOf(labor), { minutes: '45m' })).toEqual({
       ok: true,
       args: { ...(labor.args as object), minutes: 45 },
     });
-    expect(mendedArgs(labor.args, mendFieldsOf(labor), {})).toMatchObject({ ok: true, args: { minutes: 90 } });
+    expect(correctedArgs(labor.args, correctableFieldsOf(labor), {})).toMatchObject({
+      ok: true,
+      args: { minutes: 90 },
+    });
   });
 
   it('names the field that cannot be read', () => {
-    expect(mendedArgs(labor.args, mendFieldsOf(labor), { minutes: 'long' })).toEqual({ ok: false, path: 'minutes' });
+    expect(correctedArgs(labor.args, correctableFieldsOf(labor), { minutes: 'long' })).toEqual({
+      ok: false,
+      path: 'minutes',
+    });
   });
 });

@@ -2,7 +2,7 @@ import { nowhere } from '../../../data/database/local-database';
 import { useProgress } from '../../../data/store/progress';
 import { now, usePhone, useSettings } from '../../../data/store/store';
 import { sayMoment } from '../../../words/dates';
-import type { Facts } from './standing';
+import type { Facts } from './status';
 
 /** How this phone stands to the server. */
 export function useFacts(): Facts {

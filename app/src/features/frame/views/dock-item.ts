@@ -1,5 +1,5 @@
 import type { WorkOrder } from '@oilcan/core/orders/work';
-import type { Piece } from '../../../ui/loading/piece';
+import type { LazyComponent } from '../../../ui/loading/lazy-component';
 
 export interface DockSheetProps {
   readonly work: WorkOrder;
@@ -20,5 +20,5 @@ export interface DockItem {
   /** Whether the hazards must have been read first. */
   readonly countsAsWorking: boolean;
   /** Loaded with the sheet of the work order, so that it opens without signal too. */
-  readonly Sheet: Piece<DockSheetProps>;
+  readonly Sheet: LazyComponent<DockSheetProps>;
 }

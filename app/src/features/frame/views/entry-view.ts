@@ -2,7 +2,7 @@ import type { ComponentType } from 'react';
 import type { EntryId, WorkOrderId } from '@oilcan/core/kernel';
 import type { ArgsOf, OperationName } from '@oilcan/core/registry/operations';
 import type { EntryContents, EntryKind, EntryOf, PastKept, PastKind, WorkOrder } from '@oilcan/core/orders/work';
-import type { Piece } from '../../../ui/loading/piece';
+import type { LazyComponent } from '../../../ui/loading/lazy-component';
 import type { DockItem } from './dock-item';
 import type { Names } from './names';
 import type { RecordGroup } from './record-group';
@@ -51,7 +51,7 @@ export interface EntryView<K extends EntryKind> {
   readonly Picture: ComponentType<{ readonly content: EntryContents[K]; readonly isSmall?: boolean }> | null;
   readonly amend: AmendForm<K> | null;
   /** Where there is more to amend than one value: a sheet of its own. */
-  readonly AmendSheet: Piece<{
+  readonly AmendSheet: LazyComponent<{
     readonly work: WorkOrder;
     readonly entry: EntryOf<K>;
     readonly onClose: () => void;

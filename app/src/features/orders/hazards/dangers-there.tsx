@@ -7,7 +7,7 @@ import { useDangers } from '../../../data/queries/use-dangers';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted, energyWords } from '../../../words/work-words';
 import { List } from '../../../ui/layout/list';
 
@@ -20,8 +20,8 @@ export function DangersThere({ asset }: { readonly asset: Asset }): ReactElement
       <List label="Hazards">
         {dangers.hazards.map(({ id, hazard, control }) => (
           <View key={id} style={sheet.row}>
-            <Words>{hazard}</Words>
-            <Words soft>{control}</Words>
+            <AppText>{hazard}</AppText>
+            <AppText soft>{control}</AppText>
           </View>
         ))}
       </List>
@@ -37,12 +37,12 @@ function LockPoints({ isolation }: Pick<Dangers, 'isolation'>): ReactElement {
       <List label="Isolation points">
         {isolation.map(({ id, energy, device, test }, index) => (
           <View key={id} style={sheet.row}>
-            <Words>
+            <AppText>
               Lock {index + 1}: {device}
-            </Words>
-            <Words soft>
+            </AppText>
+            <AppText soft>
               {energyWords[energy]} · test: {test}
-            </Words>
+            </AppText>
           </View>
         ))}
       </List>
@@ -63,7 +63,7 @@ export function BeforeOpening({ asset }: { readonly asset: Asset }): ReactElemen
         onPress={() => setIsShown(!isShown)}
         style={sheet.shown}
       >
-        <Words as="label">Before it is opened: {locks}</Words>
+        <AppText as="label">Before it is opened: {locks}</AppText>
         <Icon path={isShown ? mdiChevronUp : mdiChevronDown} size={20} />
       </Press>
       {isShown ? <LockPoints isolation={dangers.isolation} /> : null}

@@ -5,7 +5,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Something dangerous that is not on the list yet. */
 export function HazardSheet({
@@ -33,7 +33,7 @@ export function HazardSheet({
       <FormField control={form.control} name="hazard" label="What is dangerous" autoFocus />
       <FormField control={form.control} name="control" label="Control: what is done about it" />
       <FormRefusal sentence={refusal} />
-      <Words soft>Everybody else on this work order reads the list again before going on.</Words>
+      <AppText soft>Everybody else on this work order reads the list again before going on.</AppText>
     </BottomSheet>
   );
 }

@@ -16,7 +16,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { Icon } from '../../../ui/theme/icon';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { energyWords } from '../../../words/work-words';
 import { LockOffSheet } from './lock-off-sheet';
@@ -58,18 +58,18 @@ const Standing = memo(function Standing({ work, standing }: StandingProps): Reac
   return (
     <View>
       <View style={sheet.head}>
-        <Words as="label" level={3}>
+        <AppText as="label" level={3}>
           Isolation: {how}
-        </Words>
+        </AppText>
       </View>
       {standing.shutDown === null ? (
         mayRecord && isOpen(work.state) ? (
           <Button style={sheet.button} word="The machine is shut down" onPress={() => record(work, 'shutDown', null)} />
         ) : null
       ) : (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           Shut down: <Who done={standing.shutDown} />
-        </Words>
+        </AppText>
       )}
       <List label="Isolation points">
         {standing.points.map((point) => (
@@ -109,25 +109,25 @@ function PointRow({ work, point: standing, standing: all }: PointRowProps): Reac
     <Row>
       <Icon path={mdiAlertOctagonOutline} color={locks.length > 0 ? palette.green : palette.ink} />
       <View style={sheet.words}>
-        <Words>{point.device}</Words>
-        <Words as="small" soft>
+        <AppText>{point.device}</AppText>
+        <AppText as="small" soft>
           {energyWords[point.energy]}
           {point.release === null ? '' : ` · ${point.release}`} · {point.test}
-        </Words>
+        </AppText>
         {locks.map((lock) => (
-          <Words key={lock.by} as="small">
+          <AppText key={lock.by} as="small">
             Locked: <Who done={lock} />
-          </Words>
+          </AppText>
         ))}
         {released === null ? null : (
-          <Words as="small">
+          <AppText as="small">
             Released: <Who done={released} />
-          </Words>
+          </AppText>
         )}
         {tested === null ? null : (
-          <Words as="small">
+          <AppText as="small">
             Tested: <Who done={tested} />
-          </Words>
+          </AppText>
         )}
         {next === null || !isOpen(work.state) ? null : missing === null ? (
           <Button
@@ -137,9 +137,9 @@ function PointRow({ work, point: standing, standing: all }: PointRowProps): Reac
             onPress={() => record(work, next, point.id)}
           />
         ) : (
-          <Words as="small" soft>
+          <AppText as="small" soft>
             {waitingWords[missing]}
-          </Words>
+          </AppText>
         )}
       </View>
     </Row>
@@ -164,15 +164,15 @@ export function LocksToTakeOff({ work }: { readonly work: WorkOrder }): ReactEle
   return (
     <View id={LOCKS_ELEMENT}>
       <View style={sheet.head}>
-        <Words as="label">Locks to take off, when tools and people are clear</Words>
+        <AppText as="label">Locks to take off, when tools and people are clear</AppText>
       </View>
       {locks.map(({ point, lock }) => (
         <Row key={`${point.id} ${lock.by}`}>
           <View style={sheet.words}>
-            <Words>{point.device}</Words>
-            <Words as="small" soft>
+            <AppText>{point.device}</AppText>
+            <AppText as="small" soft>
               <Who done={lock} />
-            </Words>
+            </AppText>
           </View>
           {lock.by === me ? (
             <Button word="Off" label={`Lock off: ${point.device}`} onPress={() => record(work, 'unlock', point.id)} />

@@ -7,7 +7,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   readonly work: WorkOrder;
@@ -34,10 +34,10 @@ export function LockOffSheet({ work, pointId, of, onClose }: Props): ReactElemen
       onClose={onClose}
       foot={<Button rank="primary" word="The lock is off" onPress={submit} />}
     >
-      <Words>
+      <AppText>
         Take it off only when you know that {person?.name ?? 'this person'} is not at the machine, and tell them before
         they come back.
-      </Words>
+      </AppText>
       <FormField control={form.control} name="reason" label="Why" autoFocus />
       <FormRefusal sentence={refusal} />
     </BottomSheet>

@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
-export const RulesSheet = piece(() => import('./rules-sheet').then((module) => module.RulesSheet));
+export const RulesSheet = lazyComponent(() => import('./rules-sheet').then((module) => module.RulesSheet));

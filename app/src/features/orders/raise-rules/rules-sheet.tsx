@@ -21,7 +21,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { Segments } from '../../../ui/fields/segments';
 import { toggled } from '../../../ui/state/toggled';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { kindWords, urgencyWords } from '../../../words/work-words';
 
 const kindOfReportWords: Readonly<Record<ReportKind, string>> = {
@@ -125,12 +125,12 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
       foot={<Button rank="primary" word="Keep" onPress={submit} />}
     >
       {head}
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         Go-ahead
-      </Words>
-      <Words soft>
+      </AppText>
+      <AppText soft>
         Work that somebody raises waits for a lead if it is of these kinds, or costs more. Urgent now never waits.
-      </Words>
+      </AppText>
       <View style={sheet.choices}>
         {workKinds.map((kind) => (
           <Choice
@@ -155,12 +155,12 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
         label={`An hour is taken to cost (${currency})`}
         keyboard="decimal-pad"
       />
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         Due
-      </Words>
-      <Words soft>
+      </AppText>
+      <AppText soft>
         What is raised is due so many hours later, by how soon it must be done. Whoever raises it may say otherwise.
-      </Words>
+      </AppText>
       {urgencies.map((urgency) => (
         <FormField
           key={urgency}
@@ -171,9 +171,9 @@ function SiteRules({ siteId, head, onClose }: SiteRulesProps): ReactElement | nu
           hint="Empty: at no time by itself."
         />
       ))}
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         Reports
-      </Words>
+      </AppText>
       <Choice
         isMany
         word="Technicians may take up reports"
@@ -209,9 +209,9 @@ function Questions({
   const [kind, setKind] = useState<ReportKind>('problem');
   return (
     <>
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         What a reporter is asked
-      </Words>
+      </AppText>
       <Choices label="Kind of report">
         {reportKinds.map((each) => (
           <Choice key={each} word={kindOfReportWords[each]} isChosen={each === kind} onPress={() => setKind(each)} />
@@ -219,7 +219,7 @@ function Questions({
       </Choices>
       {questionsOf[kind].map((question) => (
         <View key={question} style={sheet.question}>
-          <Words as="label">{questionTitles[question]}</Words>
+          <AppText as="label">{questionTitles[question]}</AppText>
           <Segments
             label={questionTitles[question]}
             value={demandOf(rules, kind, question)}

@@ -2,7 +2,7 @@ import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Column, RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { IsBesideMain } from '../../frame/page/pane';
 import { usePinnedJob } from './pinned-job';
 import { SheetPiece } from './sheet-piece';
@@ -23,7 +23,7 @@ export function BesidePinned({ open, children }: Props): ReactElement {
       <View style={sheet.column}>
         {open === pinned ? (
           <View style={sheet.middle}>
-            <Words soft>Choose the other job from the list.</Words>
+            <AppText soft>Choose the other job from the list.</AppText>
           </View>
         ) : (
           <Column>{children}</Column>

@@ -5,7 +5,7 @@ import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { CORNER, GAP, RULE, useIsNarrow, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useIsPrepared, useMayRecord, type HazardsFirst } from '../hazards';
 import { useCommand } from '../../frame/keys/commands';
 import { ClockButton, ClockLine } from '../../recording/labor';
@@ -106,9 +106,9 @@ function DockKey({ item, onPress }: { readonly item: DockItem; readonly onPress:
       style={[sheet.button, isWide && sheet.buttonWide, { borderColor: palette.edge, backgroundColor: palette.card }]}
     >
       <Icon path={item.icon} size={24} />
-      <Words as="label" lines={1} style={!isWide && sheet.word}>
+      <AppText as="label" lines={1} style={!isWide && sheet.word}>
         {item.word}
-      </Words>
+      </AppText>
     </Press>
   );
 }

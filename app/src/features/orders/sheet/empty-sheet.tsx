@@ -1,12 +1,12 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Beside an empty list on a wide screen. */
 export function EmptySheet(): ReactElement {
   return (
     <View role="main" style={sheet.middle}>
-      <Words soft>A job that you choose from the list opens here.</Words>
+      <AppText soft>A job that you choose from the list opens here.</AppText>
     </View>
   );
 }

@@ -10,7 +10,7 @@ import { List } from '../../../ui/layout/list';
 import { Button } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf, binName } from '../../../words/amounts';
 import { counted } from '../../../words/work-words';
 
@@ -48,9 +48,9 @@ const KitLines = memo(function KitLines({ kit, siteId }: KitLinesProps): ReactEl
   return (
     <>
       <View style={sheet.kitHead}>
-        <Words as="label" level={3}>
+        <AppText as="label" level={3}>
           Kit, {counted(kit.length, 'part', 'parts')}
-        </Words>
+        </AppText>
       </View>
       <List label="Kit">
         {kit.map((line, index) => (
@@ -74,16 +74,16 @@ function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: Sit
     <Row>
       <Icon path={mdiPackageVariant} />
       <View style={sheet.words}>
-        <Words>
+        <AppText>
           {amountOf(line.quantity, line)} {part?.name ?? ''}
-        </Words>
-        <Words as="small" {...(isTooLittle ? { color: palette.faulty } : { soft: true })}>
+        </AppText>
+        <AppText as="small" {...(isTooLittle ? { color: palette.faulty } : { soft: true })}>
           {line.left === 0
             ? `Used: ${amountOf(line.used, part)}`
             : isTooLittle
               ? `Short: ${amountOf(line.onHand, part)} in ${where}`
               : `${amountOf(line.onHand, part)} in ${where}`}
-        </Words>
+        </AppText>
       </View>
     </Row>
   );

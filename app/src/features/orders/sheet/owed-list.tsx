@@ -7,7 +7,7 @@ import { useMe } from '../../../data/store/use-me';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted, owedWords } from '../../../words/work-words';
 import { List } from '../../../ui/layout/list';
 
@@ -17,14 +17,14 @@ const MOST_STEPS = 6;
 interface Props {
   readonly owed: readonly Owed[];
   /** Takes the person to where something owed is given. */
-  readonly onMend: (owed: Owed) => void;
+  readonly onCorrect: (owed: Owed) => void;
 }
 
 /** What is still owed, each line leading to where it is given. Nobody reads hundreds of open steps: the first are named. */
-export function OwedList({ owed, onMend }: Props): ReactElement {
+export function OwedList({ owed, onCorrect }: Props): ReactElement {
   const me = useMe();
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
-  if (owed.length === 0) return <Words>Nothing is missing.</Words>;
+  if (owed.length === 0) return <AppText>Nothing is missing.</AppText>;
   const steps = owed.filter(({ what }) => what === 'step');
   const must = mustBeGiven(owed).length;
   const named = steps.slice(0, steps.length > MOST_STEPS ? MOST_STEPS - 1 : MOST_STEPS);
@@ -32,22 +32,26 @@ export function OwedList({ owed, onMend }: Props): ReactElement {
   const others = owed.filter(({ what }) => what !== 'step');
   return (
     <View style={sheet.list}>
-      <Words as="label" level={3}>
+      <AppText as="label" level={3}>
         {must === 0 ? 'Nothing is missing' : `${counted(must, 'thing is', 'things are')} still missing`}
-      </Words>
+      </AppText>
       <List label="What is missing">
         {named.map((each, index) => (
-          <OwedLine key={index} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onMend(each)} />
+          <OwedLine key={index} owed={each} words={owedWords(each, me, nameOf)} onPress={() => onCorrect(each)} />
         ))}
         {next === undefined ? null : (
-          <OwedLine owed={next} words={`and ${steps.length - named.length} more steps`} onPress={() => onMend(next)} />
+          <OwedLine
+            owed={next}
+            words={`and ${steps.length - named.length} more steps`}
+            onPress={() => onCorrect(next)}
+          />
         )}
         {others.map((each, index) => (
           <OwedLine
             key={`other ${index}`}
             owed={each}
             words={owedWords(each, me, nameOf)}
-            onPress={() => onMend(each)}
+            onPress={() => onCorrect(each)}
           />
         ))}
       </List>
@@ -65,11 +69,11 @@ function OwedLine({ owed: { demand }, words, onPress }: OwedLineProps): ReactEle
   const palette = usePalette();
   return (
     <Press onPress={onPress} style={[sheet.line, { borderColor: palette.line }]}>
-      <Words style={sheet.words}>{words}</Words>
+      <AppText style={sheet.words}>{words}</AppText>
       {demand === 'asked' ? (
-        <Words as="mark" soft>
+        <AppText as="mark" soft>
           can be left out
-        </Words>
+        </AppText>
       ) : null}
       <Icon path={mdiChevronRight} />
     </Press>

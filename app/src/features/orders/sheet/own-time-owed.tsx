@@ -4,7 +4,7 @@ import { owesTime, type WorkOrder } from '@oilcan/core/orders/work';
 import { performOrSay } from '../../../data/store/use-operation';
 import { useMe } from '../../../data/store/use-me';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { dockItems } from '../../frame/registry/views';
 
 const time = dockItems.find(({ name }) => name === 'time');
@@ -16,7 +16,7 @@ export function OwnTimeOwed({ work }: { readonly work: WorkOrder }): ReactElemen
   if (time === undefined || !owesTime(work, me)) return null;
   return (
     <View>
-      <Words>It was finished without your time.</Words>
+      <AppText>It was finished without your time.</AppText>
       <View style={sheet.buttons}>
         <Button rank="primary" word="Add my time" onPress={() => setIsAdding(true)} />
         <Button

@@ -18,7 +18,7 @@ import { DueSoonLines } from '../../finishing/plans';
 import { PaperSheet } from '../../past/paper';
 import { More } from '../../../ui/press/more';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { FollowButton } from '../../overview/notices';
 import { HazardSheet, useIsPrepared } from '../hazards';
 import { IsolationList } from '../isolation';
@@ -72,11 +72,11 @@ export const PreparePart = memo(function PreparePart({
       {...(isPrepared && work.hazards.length > 0 ? { aside: 'hazards read' } : {})}
     >
       <View style={[sheet.why, { borderColor: palette.green }]}>
-        <Words>{work.reason}</Words>
+        <AppText>{work.reason}</AppText>
       </View>
       {work.handedBack === null ? null : (
         <View style={[sheet.why, { borderColor: palette.faulty }]}>
-          <Words>Handed back: {work.handedBack.reason}</Words>
+          <AppText>Handed back: {work.handedBack.reason}</AppText>
         </View>
       )}
       <WorkReports work={work} />
@@ -106,9 +106,9 @@ export const PreparePart = memo(function PreparePart({
       {isAdding ? <HazardSheet work={work} onClose={() => setIsAdding(false)} /> : null}
       <IsolationList work={work} />
       <View style={sheet.kitHead}>
-        <Words as="label" level={3}>
+        <AppText as="label" level={3}>
           What the past says
-        </Words>
+        </AppText>
       </View>
       {asset === undefined ? null : (
         <>
@@ -123,17 +123,17 @@ export const PreparePart = memo(function PreparePart({
         <Row>
           <Icon path={mdiHammerWrench} />
           <View style={sheet.words}>
-            <Words>
+            <AppText>
               Tools: {work.tools.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`)).join(', ')}
-            </Words>
+            </AppText>
           </View>
         </Row>
       )}
       {contacts.length === 0 ? null : (
         <View style={sheet.kitHead}>
-          <Words as="label" level={3}>
+          <AppText as="label" level={3}>
             Whom to call
-          </Words>
+          </AppText>
         </View>
       )}
       <ContactList contacts={contacts} />
@@ -167,7 +167,7 @@ function WhyHere({ work }: { readonly work: WorkOrder }): ReactElement | null {
   const asset = useRow('assets', work.assetId);
   const settings = useSettings(work.siteId);
   const present = useNow(30);
-  return settings === undefined ? null : <Words live>{whyHere(work, asset, present, settings)}</Words>;
+  return settings === undefined ? null : <AppText live>{whyHere(work, asset, present, settings)}</AppText>;
 }
 
 function HazardRow({ hazard: { hazard, control, stopId } }: { readonly hazard: Hazard }): ReactElement {
@@ -177,10 +177,10 @@ function HazardRow({ hazard: { hazard, control, stopId } }: { readonly hazard: H
     <Row>
       <Icon path={mdiAlertOctagonOutline} />
       <View style={sheet.words}>
-        <Words>{machine === undefined ? hazard : `${hazard}, at ${machine.name}`}</Words>
-        <Words as="small" soft>
+        <AppText>{machine === undefined ? hazard : `${hazard}, at ${machine.name}`}</AppText>
+        <AppText as="small" soft>
           {control}
-        </Words>
+        </AppText>
       </View>
     </Row>
   );

@@ -7,7 +7,7 @@ import { useRow, useSettings } from '../../../data/store/store';
 import { useNow } from '../../../data/store/use-now';
 import { Fact, FactKey } from '../../../ui/layout/fact';
 import { UrgencyMark } from '../../../ui/drawn/urgency';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDue, sayLocalDay } from '../../../words/dates';
 import { kindWords, urgencyWords } from '../../../words/work-words';
 import { ChainLines } from '../../finishing/further';
@@ -42,9 +42,9 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
     <View style={sheet.head}>
       <PageTitle>{work.title}</PageTitle>
       <GoAheadLine work={work} />
-      <Words soft>
+      <AppText soft>
         {kindWords[work.kind]} · {asset?.name} · {asset?.tag} · {place?.name}
-      </Words>
+      </AppText>
       <View style={sheet.facts}>
         {mayChange ? (
           <FactKey
@@ -58,7 +58,7 @@ export function SheetHead({ work }: { readonly work: WorkOrder }): ReactElement 
         )}
         {mayChange ? (
           <FactKey onPress={() => setChanging('putOff')} label={`Change dates: put off, due, planned: ${when}`}>
-            <Words as={late ? 'label' : 'mark'}>{when}</Words>
+            <AppText as={late ? 'label' : 'mark'}>{when}</AppText>
           </FactKey>
         ) : when === NO_DATE ? null : (
           <Fact words={when} isStrong={late} />

@@ -10,7 +10,7 @@ import { Button } from '../../../ui/press/press';
 import { RULE, useIsBroad, useIsNarrow, useIsWide, useIsWindowWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { RememberedJob } from '../../past/past';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { stateOf } from '../../../words/work-words';
 import { OthersWork, useIsOurs } from '../work';
 import { useLandmark } from '../../frame/page/pane';
@@ -75,7 +75,7 @@ export function WorkSheet({ workOrderId }: { readonly workOrderId: string }): Re
       <View style={sheet.screen}>
         <TopBar title="Work order" {...back} />
         <ScrollView contentContainerStyle={sheet.missing} role="main">
-          {hasRows ? <MissingWork workOrderId={workOrderId} /> : <Words live>Fetching your work …</Words>}
+          {hasRows ? <MissingWork workOrderId={workOrderId} /> : <AppText live>Fetching your work …</AppText>}
         </ScrollView>
       </View>
     );
@@ -90,12 +90,12 @@ function MissingWork({ workOrderId }: { readonly workOrderId: string }): ReactEl
   useEffect(() => {
     void lookUpWork(asId<WorkOrderId>(workOrderId)).finally(() => setIsLookedUp(true));
   }, [workOrderId, heardAt]);
-  if (!isLookedUp) return <Words live>Looking it up …</Words>;
+  if (!isLookedUp) return <AppText live>Looking it up …</AppText>;
   const missing = (
-    <Words live>
+    <AppText live>
       This work order is not on this phone: it ended a while ago and there is no signal to look it up, or it is on a
       site that you do not see.
-    </Words>
+    </AppText>
   );
   return <RememberedJob workOrderId={workOrderId} otherwise={missing} />;
 }
@@ -241,7 +241,7 @@ function SheetParts(props: PartsProps): ReactElement {
           <WrapUpPart
             work={work}
             onPlaced={scroll.place.wrapUp}
-            onMend={quick.mend}
+            onCorrect={quick.mend}
             open={quick.open}
             onOpen={onOpen}
           />

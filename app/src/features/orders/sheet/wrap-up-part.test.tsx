@@ -10,16 +10,22 @@ import { WorkPart } from '../../steps/steps/work-part';
 import { WrapUpPart } from './wrap-up-part';
 
 let works: TestWorks;
-const onMend = jest.fn();
+const onCorrect = jest.fn();
 const open = async (rows: readonly Change[], person = ann): Promise<void> => {
-  onMend.mockReset();
+  onCorrect.mockReset();
   works = await TestWorks.open(rows, person);
   await works.show(
     <OnWork>
       {(work) => (
         <>
           <WorkPart work={work} onPlaced={() => undefined} />
-          <WrapUpPart work={work} onPlaced={() => undefined} onMend={onMend} open={null} onOpen={() => undefined} />
+          <WrapUpPart
+            work={work}
+            onPlaced={() => undefined}
+            onCorrect={onCorrect}
+            open={null}
+            onOpen={() => undefined}
+          />
         </>
       )}
     </OnWork>,
@@ -34,7 +40,7 @@ describe('wrapping up', () => {
     await open(smallWorks({ state: 'underway' }, [aStep(1)]));
     expect([canPress('Finish'), words().includes('2 things are still missing')]).toEqual([false, true]);
     await press('Step 1');
-    expect(onMend).toHaveBeenCalledWith(expect.objectContaining({ what: 'step' }));
+    expect(onCorrect).toHaveBeenCalledWith(expect.objectContaining({ what: 'step' }));
     await press('Step 1', 'checkbox');
     expect(words()).toContain('1 thing is still missing');
     expect((await work())?.state).toBe('underway');

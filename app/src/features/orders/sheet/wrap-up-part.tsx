@@ -10,7 +10,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { usePhone, useRow, useRowsLater } from '../../../data/store/store';
 import { Button } from '../../../ui/press/press';
 import { More } from '../../../ui/press/more';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted, stateWords } from '../../../words/work-words';
 import { DropSheet, FinishSheet, HandBackSheet, HoldSheet } from '../../finishing/lifecycle';
 import { OwedList } from './owed-list';
@@ -37,7 +37,7 @@ interface Props {
   readonly work: WorkOrder;
   readonly onPlaced: (element: HTMLElement | null) => void;
   /** Takes the person to where something owed is given. */
-  readonly onMend: (owed: Owed) => void;
+  readonly onCorrect: (owed: Owed) => void;
   /** Which of the sheets for recording is open, by its name. */
   readonly open: string | null;
   readonly onOpen: (name: string | null) => void;
@@ -66,7 +66,7 @@ const WrapUp = memo(function WrapUp({
   entries,
   clocks,
   onPlaced,
-  onMend,
+  onCorrect,
   open,
   onOpen,
 }: WrapUpProps): ReactElement | null {
@@ -91,8 +91,8 @@ const WrapUp = memo(function WrapUp({
     >
       <LocksToTakeOff work={work} />
       <ClocksToStop work={work} />
-      {canChange(work.state, 'finish') ? <OwedList owed={owed} onMend={onMend} /> : null}
-      {work.state === 'ready' ? <Words soft>Start the clock or tick a step, and the job is underway.</Words> : null}
+      {canChange(work.state, 'finish') ? <OwedList owed={owed} onCorrect={onCorrect} /> : null}
+      {work.state === 'ready' ? <AppText soft>Start the clock or tick a step, and the job is underway.</AppText> : null}
       {canChange(work.state, 'finish') ? (
         <Button
           rank="primary"
@@ -107,7 +107,7 @@ const WrapUp = memo(function WrapUp({
       <OwnTimeOwed work={work} />
       {isAccepting ? (
         <View style={sheet.buttons}>
-          <Words soft>Accepted. Until you go on it can be undone.</Words>
+          <AppText soft>Accepted. Until you go on it can be undone.</AppText>
           <Button icon={mdiUndo} word="Undo" onPress={undoAccepting} />
         </View>
       ) : work.state === 'finished' && isLead ? (
@@ -117,7 +117,7 @@ const WrapUp = memo(function WrapUp({
         </View>
       ) : null}
       {work.state === 'accepted' || work.state === 'dropped' ? (
-        <Words soft>{stateWords[work.state]}. Nothing more can be recorded here.</Words>
+        <AppText soft>{stateWords[work.state]}. Nothing more can be recorded here.</AppText>
       ) : null}
       <View style={sheet.keys}>
         {isOpen(work.state) ? <TimeKey onOpen={onOpen} /> : null}
@@ -177,7 +177,7 @@ const WrapUp = memo(function WrapUp({
 
 function FinishedLine({ work }: { readonly work: WorkOrder }): ReactElement {
   const by = useRow('people', work.finishedBy);
-  return <Words soft>Finished by {by?.name ?? 'somebody'}; the lead has not looked at it yet.</Words>;
+  return <AppText soft>Finished by {by?.name ?? 'somebody'}; the lead has not looked at it yet.</AppText>;
 }
 
 const sheet = StyleSheet.create({

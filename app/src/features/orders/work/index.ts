@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
 export { OthersWork, useIsOurs } from './others-work';
@@ -7,4 +7,4 @@ export { OpenNearby } from './open-nearby';
 export { ownWork } from './own-work';
 export { whyHere } from './rank-words';
 
-export const GiveSheet = piece(() => import('./give-sheet').then((module) => module.GiveSheet));
+export const GiveSheet = lazyComponent(() => import('./give-sheet').then((module) => module.GiveSheet));

@@ -4,7 +4,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useSettings, useTable } from '../../../data/store/store';
 import { List } from '../../../ui/layout/list';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDue } from '../../../words/dates';
 
 const MOST_SHOWN = 5;
@@ -21,9 +21,9 @@ export function OpenNearby({ work }: { readonly work: WorkOrder }): ReactElement
   if (near.length === 0 || settings === undefined) return null;
   return (
     <View style={sheet.near}>
-      <Words as="label" level={3}>
+      <AppText as="label" level={3}>
         Also open here
-      </Words>
+      </AppText>
       <List label="Also open here">
         {near.slice(0, MOST_SHOWN).map((other) => (
           <Way
@@ -35,7 +35,7 @@ export function OpenNearby({ work }: { readonly work: WorkOrder }): ReactElement
           />
         ))}
       </List>
-      {near.length > MOST_SHOWN ? <Words soft>And {near.length - MOST_SHOWN} more in this place.</Words> : null}
+      {near.length > MOST_SHOWN ? <AppText soft>And {near.length - MOST_SHOWN} more in this place.</AppText> : null}
     </View>
   );
 }

@@ -1,19 +1,19 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { assigneesOf, carriesWholeFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core/orders/work';
+import { assigneesOf, fullyReplicatedFor, isOpen, isWholeFor, type WorkOrder } from '@oilcan/core/orders/work';
 import { mayTakeOn } from '@oilcan/core/recording/go-ahead';
 import { lookUpWork, usePhone, useRow, useTable } from '../../../data/store/store';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
 import { RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Whether the work order is the person's to work on: theirs, their crew's, or any for a lead. */
 export function useIsOurs(work: WorkOrder): boolean {
   const person = usePhone((state) => state.person);
   const crews = useTable('crews');
-  return person !== null && isWholeFor(work, carriesWholeFor(person, crews));
+  return person !== null && isWholeFor(work, fullyReplicatedFor(person, crews));
 }
 
 /** In the dock's place on work of others: whose it is, and what is missing of it here. */
@@ -35,10 +35,10 @@ export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement
   return (
     <View style={[sheet.foot, { borderColor: palette.line, backgroundColor: palette.card }]}>
       {isOpen(work.state) ? (
-        <Words>
+        <AppText>
           {names.length === 0 ? 'This job is nobody’s yet.' : `This job is with ${names.join(', ')}.`}
           {mayBegin ? '' : ' To record on it, ask the lead to add you.'}
-        </Words>
+        </AppText>
       ) : null}
       {mayBegin ? (
         <Button
@@ -47,7 +47,7 @@ export function OthersWork({ work }: { readonly work: WorkOrder }): ReactElement
           onPress={() => void performOrSay('work.take-on', { workOrderId: work.id })}
         />
       ) : null}
-      {isHere ? null : <Words soft>Its steps and its record show when there is signal.</Words>}
+      {isHere ? null : <AppText soft>Its steps and its record show when there is signal.</AppText>}
     </View>
   );
 }

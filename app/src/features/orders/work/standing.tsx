@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { peekRow, useRows } from '../../../data/store/store';
 import { useMe } from '../../../data/store/use-me';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { stateOf } from '../../../words/work-words';
 
 /** How work stands: of work underway who is on it now; of work that is ready nothing is said. */
@@ -35,8 +35,8 @@ export function StandingMark({ work }: { readonly work: WorkOrder }): ReactEleme
   const standing = useStanding(work);
   if (standing === null) return null;
   return (
-    <Words as="label" {...(standing.isMine ? { color: palette.brass } : {})}>
+    <AppText as="label" {...(standing.isMine ? { color: palette.brass } : {})}>
       {standing.words}
-    </Words>
+    </AppText>
   );
 }

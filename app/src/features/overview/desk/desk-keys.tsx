@@ -1,10 +1,10 @@
 import { useCallback, useState, type ReactElement } from 'react';
 import { undoLast } from '../../../data/store/undo';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { useCommand } from '../../frame/keys/commands';
 import { useKeys, type Key } from '../../frame/keys/use-keys';
 
-const KeysSheet = piece(() => import('../../frame/keys/keys-sheet').then((module) => module.KeysSheet));
+const KeysSheet = lazyComponent(() => import('../../frame/keys/keys-sheet').then((module) => module.KeysSheet));
 
 /** The keys of a wide Desk, in the order in which they are listed. */
 const deskKeys: readonly Key[] = [

@@ -13,7 +13,7 @@ import { Section } from '../../../ui/layout/section';
 import { RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { CatalogueSheet } from '../../recording/faults';
 import { DeskGoAhead } from '../../recording/go-ahead';
@@ -158,14 +158,14 @@ function DeskHead({ waiting, chosen, onChoose, onAccept }: DeskHeadProps): React
       <Raised />
       {waiting.length === 0 ? null : (
         <>
-          <Words as="heading" level={2} style={sheet.finished}>
+          <AppText as="heading" level={2} style={sheet.finished}>
             {counted(waiting.length, 'finished job waits', 'finished jobs wait')} for your look
-          </Words>
-          <Words soft>
+          </AppText>
+          <AppText soft>
             {unusual === 0
               ? 'Nothing of it is unusual.'
               : `${unusual === waiting.length ? (unusual === 1 ? 'It is' : 'All are') : `${unusual} of them ${unusual === 1 ? 'is' : 'are'}`} unusual.`}
-          </Words>
+          </AppText>
           {waiting.length < 2 ? null : (
             <View style={sheet.buttons}>
               {chosen === null ? (
@@ -202,22 +202,22 @@ function Rare(): ReactElement {
       <Way title="Set up" onPress={() => setOpened('choice')} />
       {opened === 'choice' ? (
         <BottomSheet title="Set up" onClose={close}>
-          <Words soft>
+          <AppText soft>
             What finishing waits for, from when on a job is unusual, what can fail, and how reports are taken.
-          </Words>
+          </AppText>
           <Way title="Reports, due and go-ahead" onPress={() => setOpened('rules')} />
           {setsForAll ? (
             <>
-              <Words soft>On all sites:</Words>
+              <AppText soft>On all sites:</AppText>
               <Way title="What must be recorded" onPress={() => setOpened('demands')} />
               <Way title="What is unusual" onPress={() => setOpened('limits')} />
               <Way title="Catalogue of faults" onPress={() => setOpened('catalogue')} />
             </>
           ) : (
-            <Words soft>
+            <AppText soft>
               What finishing waits for, what is unusual and the catalogue of faults hold on all sites: whoever is
               responsible for all of them sets those.
-            </Words>
+            </AppText>
           )}
         </BottomSheet>
       ) : null}
@@ -251,10 +251,10 @@ function Underway(): ReactElement {
   const late = workOrders.filter((work) => isLate(work, present)).length;
   return (
     <Section title="Underway and held">
-      <Words soft style={sheet.none}>
+      <AppText soft style={sheet.none}>
         {counted(open, 'job is', 'jobs are')} open, {late} of them late; {counted(underway.length, 'is', 'are')}{' '}
         underway or held.
-      </Words>
+      </AppText>
       <List label="Underway and held">
         {underway.map((work) => (
           <UnderwayRow key={work.id} work={work} />

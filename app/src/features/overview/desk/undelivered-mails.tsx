@@ -6,7 +6,7 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { Section } from '../../../ui/layout/section';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 
 /** Mails to people of my sites that could not be delivered; nothing at all when there are none. */
@@ -27,10 +27,10 @@ export function UndeliveredMails(): ReactElement | null {
       {answered.answer.mails.map(({ id, to, subject, tries }) => (
         <View key={id} style={[sheet.row, { borderColor: palette.line }]}>
           <View style={sheet.words}>
-            <Words>{subject}</Words>
-            <Words as="small" soft>
+            <AppText>{subject}</AppText>
+            <AppText as="small" soft>
               To {to}, tried {counted(tries, 'time', 'times')}
-            </Words>
+            </AppText>
           </View>
           <Button word="Try again" label={`Try again to mail ${to}: ${subject}`} onPress={() => tryAgain(id)} />
         </View>

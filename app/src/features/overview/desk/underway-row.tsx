@@ -6,7 +6,7 @@ import { useRow, useRows } from '../../../data/store/store';
 import { LinkPress } from '../../../ui/press/link-press';
 
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { holdWords, stateWords } from '../../../words/work-words';
 import { WorkSums } from '../../recording/costs';
 
@@ -24,13 +24,13 @@ export const UnderwayRow = memo(function UnderwayRow({ work }: { readonly work: 
       testID={`underway-${work.number}`}
     >
       <View style={sheet.words}>
-        <Words as="row" lines={2}>
+        <AppText as="row" lines={2}>
           {work.number} {work.title}
-        </Words>
-        <Words as="small" soft>
+        </AppText>
+        <AppText as="small" soft>
           {[asset?.name, by?.name, `${stateWords[work.state]}${why}`].filter((each) => each !== undefined).join(' · ')}
-        </Words>
-        {work.handOver === undefined ? null : <Words as="small">{work.handOver.line}</Words>}
+        </AppText>
+        {work.handOver === undefined ? null : <AppText as="small">{work.handOver.line}</AppText>}
       </View>
       <WorkSums work={work} cost={cost} />
     </LinkPress>

@@ -6,7 +6,7 @@ import { useNow } from '../../../data/store/use-now';
 import { onSite, useSite } from '../../frame/page/use-site';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 
 /** The first line of the Desk: the worst thing that waits, and the way to it. */
@@ -36,19 +36,19 @@ export function WorstLine({ finished }: { readonly finished: number }): ReactEle
   if (href === null) {
     return (
       <>
-        <Words as="title" level={2}>
+        <AppText as="title" level={2}>
           {title}
-        </Words>
-        {worst.is === 'nothing' ? <Words soft>Finished work appears here the moment it is done.</Words> : null}
+        </AppText>
+        {worst.is === 'nothing' ? <AppText soft>Finished work appears here the moment it is done.</AppText> : null}
       </>
     );
   }
   const isBad = worst.is === 'danger' || worst.is === 'injury' || worst.is === 'stopped';
   return (
     <View style={[sheet.worst, { borderColor: isBad ? palette.faulty : palette.ink }]}>
-      <Words as="heading" level={2}>
+      <AppText as="heading" level={2}>
         {title}
-      </Words>
+      </AppText>
       <Way href={href} title={more} />
     </View>
   );

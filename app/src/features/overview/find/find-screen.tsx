@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { prepareFinding } from '../../../data/find/use-found';
 import { FindInput } from '../../../ui/fields/find-input';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { FoundList } from './found-list';
@@ -25,9 +25,9 @@ export function FindScreen(): ReactElement {
         <View ref={field} style={sheet.head}>
           <FindInput label={FIND} value={typed} onChange={setTyped} />
           {typed.trim() === '' ? (
-            <Words soft>
+            <AppText soft>
               A number, or any words: of a job, open or ended, its machine, place, person, kind, trade or part.
-            </Words>
+            </AppText>
           ) : null}
         </View>
         {typed.trim() === '' ? null : <FoundList typed={typed} />}

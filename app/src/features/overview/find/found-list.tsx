@@ -15,7 +15,7 @@ import { peekRow } from '../../../data/store/store';
 import { List } from '../../../ui/layout/list';
 import { Section } from '../../../ui/layout/section';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { FoundReports } from '../../raising/reports';
 import { useWhyNotListed } from './why-not-listed';
 
@@ -52,7 +52,7 @@ export function FoundList({ typed, isHidden, onOpensFirst }: Props): ReactElemen
   }, [onOpensFirst]);
   return (
     <View style={sheet.found}>
-      {isNothing && there.is !== 'asking' ? <Words live>Nothing fits “{typed.trim()}”.</Words> : null}
+      {isNothing && there.is !== 'asking' ? <AppText live>Nothing fits “{typed.trim()}”.</AppText> : null}
       {found.length === 0 ? null : (
         <Section title="Jobs">
           <List label={JOBS_FOUND}>
@@ -62,9 +62,9 @@ export function FoundList({ typed, isHidden, onOpensFirst }: Props): ReactElemen
           </List>
         </Section>
       )}
-      <Words as="small" soft live>
+      <AppText as="small" soft live>
         {thereWords[there.is]}
-      </Words>
+      </AppText>
       {machines.length === 0 ? null : (
         <Section title="Machines">
           <List label="Machines that were found">

@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { withSharedCode } from '../../../ui/loading/shared-code';
 
 /** Somebody turned to a field to find with: its code comes, and what can be found is made ready while the keyboard does. */
@@ -8,4 +8,4 @@ export async function turnToFinding(): Promise<void> {
 }
 
 /** What other features may use of this one; loaded when somebody first looks for something. */
-export const FoundList = piece(() => import('./found-list').then((module) => module.FoundList));
+export const FoundList = lazyComponent(() => import('./found-list').then((module) => module.FoundList));

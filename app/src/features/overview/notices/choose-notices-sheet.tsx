@@ -6,7 +6,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { askForPush, pushStanding } from './push';
 import { noticeKindWords } from './notice-words';
 
@@ -40,11 +40,11 @@ export function NoticeKinds(): ReactElement | null {
       {push === 'asked for' ? (
         <Button word="Let this phone show notifications" onPress={() => void askForPush().then(setPush)} />
       ) : (
-        <Words soft>
+        <AppText soft>
           {push === 'allowed'
             ? 'This phone shows notifications while Oilcan is open.'
             : 'This browser does not let Oilcan show notifications. They stand in the list.'}
-        </Words>
+        </AppText>
       )}
     </>
   );
@@ -58,7 +58,7 @@ function KindChoice({ kind, choice }: { readonly kind: NoticeKind; readonly choi
     void performOrSay('notices.choose', { kind, isWanted, byMail, byPush, ...given });
   return (
     <View role="group" aria-label={noticeKindWords[kind]} style={sheet.kind}>
-      <Words as="label">{noticeKindWords[kind]}</Words>
+      <AppText as="label">{noticeKindWords[kind]}</AppText>
       <View style={sheet.ways}>
         <Choice isMany word="In the list" isChosen={isWanted} onPress={() => choose({ isWanted: !isWanted })} />
         {isWanted ? (

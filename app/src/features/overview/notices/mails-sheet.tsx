@@ -7,7 +7,7 @@ import { Unreachable } from '../../../data/server/server-link';
 import { now, useSettings } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 
 /** A mail may be on its way while somebody looks. */
@@ -45,18 +45,18 @@ export function MyMails(): ReactElement {
   }, []);
   return (
     <>
-      {mails === 'looking' ? <Words live>Looking …</Words> : null}
-      {mails === 'without signal' ? <Words live>Mails show when there is signal.</Words> : null}
+      {mails === 'looking' ? <AppText live>Looking …</AppText> : null}
+      {mails === 'without signal' ? <AppText live>Mails show when there is signal.</AppText> : null}
       {typeof mails === 'string' ? null : mails.length === 0 ? (
-        <Words>No mail went out to you. Choose “By mail” for what you want to hear of so.</Words>
+        <AppText>No mail went out to you. Choose “By mail” for what you want to hear of so.</AppText>
       ) : (
         mails.map(({ id, subject, text, sentAt }) => (
           <View key={id} style={[sheet.mail, { borderColor: palette.line }]}>
-            <Words as="label">{subject}</Words>
-            <Words as="small" soft>
+            <AppText as="label">{subject}</AppText>
+            <AppText as="small" soft>
               {settings === undefined ? '' : sayMoment(sentAt, now(), settings.zone, settings.language)}
-            </Words>
-            <Words as="small">{text.trim()}</Words>
+            </AppText>
+            <AppText as="small">{text.trim()}</AppText>
           </View>
         ))
       )}

@@ -8,7 +8,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { Button } from '../../../ui/press/press';
 import { RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
@@ -48,9 +48,9 @@ export function NoticesScreen(): ReactElement {
           contentContainerStyle={sheet.list}
           ListHeaderComponent={
             <View style={sheet.head}>
-              <Words as="title" level={2}>
+              <AppText as="title" level={2}>
                 {unseen === 0 ? 'Nothing new' : counted(unseen, 'new notice', 'new notices')}
-              </Words>
+              </AppText>
               <View style={sheet.buttons}>
                 {unseen === 0 ? null : <Button word="All seen" onPress={() => see(notices)} />}
                 {isWide ? null : (
@@ -63,22 +63,22 @@ export function NoticesScreen(): ReactElement {
             </View>
           }
           ListEmptyComponent={
-            <Words style={sheet.head}>
+            <AppText style={sheet.head}>
               Nothing has concerned you yet. You are told when work is given to you, late or handed back, and of what
               you follow.
-            </Words>
+            </AppText>
           }
           renderItem={({ item }) => <NoticeRow notice={item} />}
         />
         {isWide ? (
           <ScrollView style={[sheet.beside, { borderColor: palette.line }]} contentContainerStyle={sheet.besideContent}>
-            <Words as="heading" level={2}>
+            <AppText as="heading" level={2}>
               {WHAT_I_HEAR_OF}
-            </Words>
+            </AppText>
             <NoticeKinds />
-            <Words as="heading" level={2}>
+            <AppText as="heading" level={2}>
               {MY_MAILS}
-            </Words>
+            </AppText>
             <MyMails />
           </ScrollView>
         ) : null}
@@ -104,16 +104,16 @@ function NoticeRow({ notice }: { readonly notice: Notice }): ReactElement {
       ]}
     >
       <View style={sheet.line}>
-        {isNew ? <Words as="label">New</Words> : null}
-        <Words as="mark" soft>
+        {isNew ? <AppText as="label">New</AppText> : null}
+        <AppText as="mark" soft>
           {settings === undefined ? '' : sayMoment(notice.at, now(), settings.zone, settings.language)}
-        </Words>
-        <Words as="mark" soft>
+        </AppText>
+        <AppText as="mark" soft>
           {notice.number}
-        </Words>
+        </AppText>
       </View>
-      <Words as={isNew ? 'row' : 'text'}>{noticeHeadline(notice, settings?.zone ?? 'UTC')}</Words>
-      <Words soft>{notice.title}</Words>
+      <AppText as={isNew ? 'row' : 'text'}>{noticeHeadline(notice, settings?.zone ?? 'UTC')}</AppText>
+      <AppText soft>{notice.title}</AppText>
     </LinkPress>
   );
 }

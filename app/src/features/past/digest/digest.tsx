@@ -12,7 +12,7 @@ import { Icon } from '../../../ui/theme/icon';
 import { Button } from '../../../ui/press/press';
 import { RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { noteDigestRead, useAway } from './away';
@@ -71,13 +71,13 @@ function Lines({ lines, since, settings }: LinesProps): ReactElement {
       aria-label="While you were away"
       style={[sheet.digest, { borderColor: palette.ink }]}
     >
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         Since {say(since)}: {counted(lines.length, 'change', 'changes')}
-      </Words>
+      </AppText>
       {isHeard ? null : (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           As far as this phone knows, up to {say(heardAt)}.
-        </Words>
+        </AppText>
       )}
       {shown.map((line, index) => (
         <Line key={index} line={line} at={say(line.at)} />
@@ -98,10 +98,10 @@ function Line({ line, at }: { readonly line: DigestLine; readonly at: string }):
   return (
     <LinkPress href={address} style={[sheet.line, { borderColor: palette.line }]}>
       <View style={sheet.words}>
-        <Words>{words}</Words>
-        <Words as="small" soft>
+        <AppText>{words}</AppText>
+        <AppText as="small" soft>
           {at}
-        </Words>
+        </AppText>
       </View>
       <Icon path={mdiChevronRight} />
     </LinkPress>

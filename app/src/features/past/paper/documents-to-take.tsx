@@ -6,7 +6,7 @@ import { useDocumentsOn } from '../../../data/queries/documents-on';
 import { peekRow } from '../../../data/store/store';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Field } from '../../../ui/fields/field';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** A document that is taken along; its pages are undefined while they are no list of pages. */
 export interface TakenDocument {
@@ -32,7 +32,7 @@ export function DocumentsToTake({ assetId, chosen, onChange }: Props): ReactElem
     onChange(chosen.map((each) => (each.document.id === id ? { ...each, pages } : each)));
   return (
     <View>
-      <Words as="label">Documents to go behind it</Words>
+      <AppText as="label">Documents to go behind it</AppText>
       <Choices label="Documents to go behind it" isMany>
         {documents.map((document) => (
           <Choice

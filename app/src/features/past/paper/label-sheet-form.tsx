@@ -5,7 +5,7 @@ import { FormField } from '../../../forms/form-field';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { makePaper } from './make-paper';
 import { mdiPrinterOutline } from '@mdi/js';
@@ -83,7 +83,7 @@ export function LabelSheetForm({
       }
     >
       {isTooMany ? (
-        <Words>More than {MOST_LABELS} labels at once are too many. Choose fewer machines first.</Words>
+        <AppText>More than {MOST_LABELS} labels at once are too many. Choose fewer machines first.</AppText>
       ) : null}
       <Choices label="Size of a label">
         {names.map((each) => (

@@ -11,7 +11,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { makeRecord } from './make-record';
 
 interface Props {
@@ -63,9 +63,9 @@ export function MailSheet({ work, onClose }: Props): ReactElement {
       </Choices>
       <FormRefusal sentence={refusal ?? storage ?? made.problem} />
       {copies.length === 0 ? null : (
-        <Words soft>Sent before to {[...new Set(copies.map(({ to }) => to))].join(', ')}.</Words>
+        <AppText soft>Sent before to {[...new Set(copies.map(({ to }) => to))].join(', ')}.</AppText>
       )}
-      <Words soft>The record as PDF goes along, as it is now. Without signal it waits on this phone.</Words>
+      <AppText soft>The record as PDF goes along, as it is now. Without signal it waits on this phone.</AppText>
     </BottomSheet>
   );
 }

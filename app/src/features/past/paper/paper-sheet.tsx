@@ -3,7 +3,7 @@ import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useSettings } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useIsOurs } from '../../orders/work';
 import { counted } from '../../../words/work-words';
 import { behindCard, type ChosenDocument } from './behind-card';
@@ -40,7 +40,7 @@ export function PaperSheet({
   };
   return (
     <BottomSheet title="Paper" aside={work.number} onClose={onClose}>
-      <Words soft>Made on this phone, with or without signal.</Words>
+      <AppText soft>Made on this phone, with or without signal.</AppText>
       <Button
         rank="primary"
         icon={mdiPrinterOutline}
@@ -56,10 +56,10 @@ export function PaperSheet({
       />
       {isOurs ? (
         <>
-          <Words soft>The record, with its photos:</Words>
+          <AppText soft>The record, with its photos:</AppText>
           <Button icon={mdiPrinterOutline} word="Record as PDF" onPress={() => void saveRecordPaper(work, settings)} />
           <Button icon={mdiEmailOutline} word="Send it by mail" onPress={() => setIsMailing(true)} />
-          <Words soft>To be read by other programs:</Words>
+          <AppText soft>To be read by other programs:</AppText>
           <Button icon={mdiDownload} word="Record as JSON" onPress={() => saveRecord(work)} />
           <Button icon={mdiDownload} word="Entries as CSV" onPress={() => saveEntries(work)} />
         </>

@@ -6,8 +6,8 @@ import type { Settings } from '@oilcan/core/orders/settings';
 import { pictureOfAnswer, placed, signatureOfAnswer, toldOnce } from '@oilcan/core/steps/steps';
 import {
   costGroups,
-  standingEntries,
-  standingOf,
+  currentEntries,
+  currentOf,
   type Entry,
   type EntryOf,
   type WorkOrder,
@@ -73,7 +73,7 @@ export function recordOnPaper(work: WorkOrder, settings: Settings, hasCosts: boo
             : `${answerWords(answer.value, question, phoneNames)} · ${nameOf(answer.by)}, ${say(answer.at)}`,
         ]),
       readings: readingsOf(entries, settings),
-      entries: toldOnce(standingEntries(entries))
+      entries: toldOnce(currentEntries(entries))
         // What was answered stands with the steps.
         .filter(({ content: { kind } }) => kind !== 'answer' && (hasCosts || !isOnlyCost(kind)))
         .map((entry) => {
@@ -109,7 +109,7 @@ function costsOf(work: WorkOrder, entries: readonly Entry[], settings: Settings)
 
 /** The last reading of each measuring point, with those before the job. */
 function readingsOf(entries: readonly Entry[], { language }: Settings): ReadingOnPaper[] {
-  const last = new Map(standingOf(entries, 'reading').map((entry) => [entry.content.pointId, entry]));
+  const last = new Map(currentOf(entries, 'reading').map((entry) => [entry.content.pointId, entry]));
   return [...last].flatMap(([pointId, entry]) => {
     const point = peekRow('points', pointId);
     return point === undefined ? [] : [readingOf(point, entry, language)];
@@ -139,7 +139,7 @@ function photosOf(
   entries: readonly Entry[],
   hasCosts: boolean,
 ): (NamedPicture & { caption: string })[] {
-  const pictures = standingEntries(entries).flatMap(({ content }) => pictureOf(content) ?? []);
+  const pictures = currentEntries(entries).flatMap(({ content }) => pictureOf(content) ?? []);
   const ofSteps = peekRows('steps', 'workOrder', work.id).flatMap(({ text, answer }) => {
     const picture = pictureOfAnswer(answer?.value ?? null);
     return picture === null ? [] : [{ ...picture, caption: text }];
@@ -154,7 +154,7 @@ function signaturesOf(work: WorkOrder, entries: readonly Entry[], say: (at: Inst
     if (answer === null || signature === null) return [];
     return [{ path: signature.path, words: `${signedBy(signature)}, ${say(answer.at)}: ${text}`, since: '' }];
   });
-  const back = standingOf(entries, 'returned').map((entry) => {
+  const back = currentOf(entries, 'returned').map((entry) => {
     const { signature, condition, reservations } = entry.content;
     const but = reservations === '' ? '' : ` Limits on its use: ${reservations}.`;
     const words = `${signedBy(signature)}, ${say(entry.at)}: back in service, ${condition}.${but}`;

@@ -5,7 +5,7 @@ import { now, useRow, useSettings } from '../../../data/store/store';
 import { LinkPress } from '../../../ui/press/link-press';
 
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { stateWords } from '../../../words/work-words';
 import { eventLine, jobFacts } from './event-words';
@@ -28,32 +28,32 @@ export const EventCard = memo(function EventCard({ event, isAssetNamed }: Props)
     >
       <View style={sheet.line}>
         {settings === undefined ? null : (
-          <Words as="label">{sayMoment(event.at, now(), settings.zone, settings.language)}</Words>
+          <AppText as="label">{sayMoment(event.at, now(), settings.zone, settings.language)}</AppText>
         )}
-        <Words as="mark" soft>
+        <AppText as="mark" soft>
           {job.number}
           {job.endedAt === null ? `, ${stateWords[job.state].toLowerCase()}` : ''}
-        </Words>
+        </AppText>
         {asset === undefined ? null : (
-          <Words as="mark" soft>
+          <AppText as="mark" soft>
             {asset.name}
-          </Words>
+          </AppText>
         )}
       </View>
-      <Words as={event.kind === 'work' ? 'row' : 'text'}>{eventLine(event)}</Words>
+      <AppText as={event.kind === 'work' ? 'row' : 'text'}>{eventLine(event)}</AppText>
       {event.kind === 'work' ? (
         <>
           {jobFacts(job).map((fact) => (
-            <Words key={fact} as="small" soft>
+            <AppText key={fact} as="small" soft>
               {fact}
-            </Words>
+            </AppText>
           ))}
-          {job.notes.length === 0 ? null : <Words as="small">“{job.notes.at(-1)}”</Words>}
+          {job.notes.length === 0 ? null : <AppText as="small">“{job.notes.at(-1)}”</AppText>}
         </>
       ) : (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           {job.title}
-        </Words>
+        </AppText>
       )}
     </LinkPress>
   );

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { keepsItsColors } from '../../../ui/theme/theme';
 import { headingFont } from '../../../ui/theme/type';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 const HEIGHT = 120;
 /** Room for the figures at the left. */
@@ -49,7 +49,7 @@ export function Figure({
   const palette = usePalette();
   return (
     <View style={{ width }}>
-      <Words as="label">{title}</Words>
+      <AppText as="label">{title}</AppText>
       <View role="img" aria-label={said} style={[sheet.chart, keepsItsColors, { backgroundColor: palette.paper }]}>
         {children}
       </View>

@@ -1,9 +1,9 @@
-import { piece } from '../../../ui/loading/piece';
-import { Words } from '../../../ui/theme/words';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
+import { AppText } from '../../../ui/theme/app-text';
 
-const reading = <Words soft>Reading the past …</Words>;
+const reading = <AppText soft>Reading the past …</AppText>;
 
 /** What other features may use of this one. Its statistics are read in a worker; nobody waits for them. */
-export const PastBrief = piece(() => import('./past').then((module) => module.PastBrief), reading);
-export const LastFix = piece(() => import('./past').then((module) => module.LastFix));
-export const RememberedJob = piece(() => import('./past').then((module) => module.RememberedJob));
+export const PastBrief = lazyComponent(() => import('./past').then((module) => module.PastBrief), reading);
+export const LastFix = lazyComponent(() => import('./past').then((module) => module.LastFix));
+export const RememberedJob = lazyComponent(() => import('./past').then((module) => module.RememberedJob));

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import type { Said, SaidFigure } from './said';
 
 /** In the place of all that a past says the sentence or figure that was opened, so that its rows come next. */
@@ -10,11 +10,11 @@ export function OpenedSaid({ said }: { readonly said: Said | SaidFigure }): Reac
   return (
     <>
       <View style={[sheet.said, { borderColor: palette.green }]}>
-        <Words style={sheet.text}>{'name' in said ? `${said.name}: ${said.text}.` : said.text}</Words>
+        <AppText style={sheet.text}>{'name' in said ? `${said.name}: ${said.text}.` : said.text}</AppText>
       </View>
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         The rows: {said.brief}
-      </Words>
+      </AppText>
     </>
   );
 }

@@ -6,7 +6,7 @@ import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Past } from '../../../data/queries/use-past';
 import { peekRow } from '../../../data/store/store';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { pastAddress } from './past-address';
 import { PastStanding } from './past-standing';
@@ -31,9 +31,9 @@ export function PastBrief({ asset, past, plannedParts = [] }: BriefProps): React
       />
       {usual === null ? null : <UsualLines usual={usual} plannedParts={plannedParts} />}
       {past.isOld ? (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           As this phone had it last.
-        </Words>
+        </AppText>
       ) : null}
     </View>
   );
@@ -65,11 +65,11 @@ function UsualLines({
   });
   return (
     <View style={[sheet.usual, { borderColor: palette.line }]}>
-      {time === null ? null : <Words>{time}</Words>}
+      {time === null ? null : <AppText>{time}</AppText>}
       {parts.length === 0 ? null : (
-        <Words soft>
+        <AppText soft>
           Usual parts: {parts.join(', ')}.{withoutPartsSaid(usual)}
-        </Words>
+        </AppText>
       )}
     </View>
   );

@@ -7,7 +7,7 @@ import type { MeasuringPoint } from '@oilcan/core/plant/plant';
 import type { Settings } from '@oilcan/core/orders/settings';
 import type { ReadPast } from '../../../data/past/read-past';
 import { useSettings } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { AXIS_WIDTH, Figure, useChartLooks } from './figure';
 import { ReadingsPicture } from './readings-picture';
@@ -114,7 +114,7 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
           // Wider than its bar.
           topLabelComponent: () => (
             <View style={[sheet.share, { width: slot, marginHorizontal: (barWidth - slot) / 2 }]}>
-              <Words as="mark">{`${shares[index]}\u00a0%`}</Words>
+              <AppText as="mark">{`${shares[index]}\u00a0%`}</AppText>
             </View>
           ),
         }))}
@@ -125,10 +125,10 @@ function Modes({ past, width }: { readonly past: ReadPast; readonly width: numbe
         frontColor={palette.green}
         xAxisLabelTextStyle={text}
       />
-      <Words as="small" soft>
+      <AppText as="small" soft>
         {modes.map(({ mode }) => `${mode} ${plainMode(mode).toLowerCase()}`).join(' · ')}. Percentages add up from the
         left.
-      </Words>
+      </AppText>
     </Figure>
   );
 }

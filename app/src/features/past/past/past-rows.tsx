@@ -6,12 +6,12 @@ import type { PastEvent, PastFilter, PastJob, PastOf, PastScope } from '@oilcan/
 import { countEvents, wantedEvents } from '@oilcan/core/registry';
 import type { ReadPast } from '../../../data/past/read-past';
 import { now, peekRow, useRow, useSettings } from '../../../data/store/store';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
 import { useIsWide } from '../../../ui/theme/theme';
 import { More } from '../../../ui/press/more';
 import { Segments } from '../../../ui/fields/segments';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { useKeptScroll } from '../../frame/page/use-kept-scroll';
@@ -26,7 +26,7 @@ import { asList } from '../../../ui/layout/list';
 
 const asRows = asList('The past');
 
-const PastPictures = piece(() => import('./past-pictures').then((module) => module.PastPictures));
+const PastPictures = lazyComponent(() => import('./past-pictures').then((module) => module.PastPictures));
 
 interface Props {
   readonly of: PastOf;
@@ -100,9 +100,9 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
     <>
       {head}
       {isOld && settings !== undefined ? (
-        <Words soft>
+        <AppText soft>
           No signal: as this phone had it {sayMoment(past.asOf, now(), settings.zone, settings.language)}.
-        </Words>
+        </AppText>
       ) : null}
       <SaidList said={first} address={address} />
       {rest.length + figures.length === 0 ? null : isWide ? (
@@ -130,9 +130,9 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
   const top = (save: ReactElement | null): ReactElement => (
     <View style={sheet.head}>
       {isOpened ? (
-        <Words as="title" level={2}>
+        <AppText as="title" level={2}>
           {name}
-        </Words>
+        </AppText>
       ) : null}
       {point !== undefined ? (
         <PastPictures past={past} of={of} only={point} />
@@ -145,9 +145,9 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
         whole
       )}
       <View style={sheet.count}>
-        <Words as="label" live>
+        <AppText as="label" live>
           {counted(events.length, 'row', 'rows')}
-        </Words>
+        </AppText>
         <View style={sheet.tools}>
           {isOpened || period !== 'all' || state !== 'all' || words !== '' ? (
             <Button word="Show all rows" onPress={showAll} />
@@ -158,16 +158,16 @@ export function PastRows({ of, name, fileName, address, said, pointId, past, isO
     </View>
   );
   const empty = (
-    <Words style={sheet.empty}>
+    <AppText style={sheet.empty}>
       {past.jobs.length === 0 ? 'Nothing was ever recorded here.' : 'No row is all of this.'}
-    </Words>
+    </AppText>
   );
   const foot =
     past.cutAt === null || settings === undefined ? null : (
-      <Words soft style={sheet.empty}>
+      <AppText soft style={sheet.empty}>
         There is more before {sayMoment(past.cutAt, now(), settings.zone, settings.language)}; only the newest{' '}
         {past.jobs.length.toLocaleString(settings.language)} jobs are shown and counted.
-      </Words>
+      </AppText>
     );
   // Whoever opens something begins at its head, and so does whoever goes back to everything.
   const inSight = point?.id ?? opened?.key ?? 'all';

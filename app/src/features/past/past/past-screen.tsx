@@ -6,7 +6,7 @@ import { pastScopes, type PastOf, type PastScope } from '@oilcan/core/past/past'
 import { usePast } from '../../../data/queries/use-past';
 import { useRow } from '../../../data/store/store';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { ASSET_MISSING, PLACE_MISSING } from '../../../words/plant-words';
@@ -79,7 +79,7 @@ export function PlacePastScreen({ placeId, said }: Pick<Opened, 'said'> & { read
 function Missing({ words }: { readonly words: string }): ReactElement {
   return (
     <View role="main" style={sheet.missing}>
-      <Words>{words}</Words>
+      <AppText>{words}</AppText>
     </View>
   );
 }
@@ -98,9 +98,9 @@ function ShownPast({ of, from, name, children, ...shown }: ShownProps): ReactEle
   const past = usePast(of);
   const head = (
     <>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         {name}
-      </Words>
+      </AppText>
       {children}
     </>
   );

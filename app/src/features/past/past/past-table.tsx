@@ -5,7 +5,7 @@ import type { PastEvent, PastEventKind } from '@oilcan/core/past/past';
 import { now, peekRow, useSettings } from '../../../data/store/store';
 import { Button } from '../../../ui/press/press';
 import { withSharedCode } from '../../../ui/loading/shared-code';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import type { TableColumn, TableProps } from '../../../ui/layout/sorted-table';
 import { sayMoment } from '../../../words/dates';
 import { kindWords, stateWords } from '../../../words/work-words';
@@ -29,7 +29,7 @@ interface Props {
 const faultsOf = ({ job }: PastEvent): string => job.faults.map(faultLine).join(', ');
 const tagOf = ({ job }: PastEvent): string => peekRow('assets', job.assetId)?.tag ?? '';
 const workedOf = ({ job }: PastEvent): string => (job.activeMinutes === 0 ? '' : formatDuration(job.activeMinutes));
-const Table = piece<TableProps<PastEvent>>(() =>
+const Table = lazyComponent<TableProps<PastEvent>>(() =>
   import('../../../ui/layout/sorted-table').then((module) => module.SortedTable<PastEvent>),
 );
 const newestFirst = { id: 'at', desc: true };

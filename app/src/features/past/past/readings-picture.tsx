@@ -9,7 +9,7 @@ import type { Settings } from '@oilcan/core/orders/settings';
 import type { ReadPast } from '../../../data/past/read-past';
 import { useRows } from '../../../data/store/store';
 import { FilterChip, FilterChips } from '../../../ui/fields/filter-chips';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { sayChange } from '../../../words/changes';
 import { axisFor } from './axis';
@@ -155,17 +155,17 @@ function Trend({
         formatYLabel={(label) => (Math.abs(Number(label)) < LONG_FIGURE ? label : compact.format(Number(label)))}
       />
       <View style={sheet.ends}>
-        <Words as="mark" soft>
+        <AppText as="mark" soft>
           {oldest === undefined ? '' : month.format(toMillis(oldest.at))}
-        </Words>
-        <Words as="mark" soft>
+        </AppText>
+        <AppText as="mark" soft>
           {newest === undefined ? '' : month.format(toMillis(newest.at))}
-        </Words>
+        </AppText>
       </View>
       {change === undefined ? null : <ChangeSaid change={change} point={point} />}
-      <Words as="small" soft>
+      <AppText as="small" soft>
         {sayLimits(limits, point)}
-      </Words>
+      </AppText>
       {chart === null ? null : <UsualSaid chart={chart} point={point} />}
     </Figure>
   );
@@ -180,7 +180,7 @@ function ChangeSaid({
   readonly point: MeasuringPoint;
 }): ReactElement | null {
   const sentences = sayChange(change, point);
-  return sentences.length === 0 ? null : <Words>{sentences.join(' ')}</Words>;
+  return sentences.length === 0 ? null : <AppText>{sentences.join(' ')}</AppText>;
 }
 
 /** What is usual, by the first readings; null where there are too few to say so. */
@@ -200,12 +200,12 @@ function UsualSaid({ chart, point }: { readonly chart: ControlChart; readonly po
   const said = (value: number): string => value.toFixed(point.decimals);
   const has = (wanted: RuleBreak): boolean => chart.breaks.includes(wanted);
   return (
-    <Words as="small" soft>
+    <AppText as="small" soft>
       Dotted: usual, {said(chart.lower)} to {said(chart.upper)} {point.unit} around {said(chart.middle)}, by the first{' '}
       {STRETCH} values and how far each was from the one before (an individuals chart: its limits are three sigma away).
       {has('beyond') ? ' ◇ beyond that.' : ''}
       {has('run') ? ' □ eight in a row on one side.' : ''}
-    </Words>
+    </AppText>
   );
 }
 

@@ -5,7 +5,7 @@ import type { PastJob } from '@oilcan/core/past/past';
 import { recordedOn } from '@oilcan/core/registry';
 import { rememberedJob } from '../../../data/past/last-read';
 import { now, useRow, useSettings } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { kindWords } from '../../../words/work-words';
 import { eventLine, eventWords } from './event-words';
@@ -35,20 +35,20 @@ function Remembered({ job }: { readonly job: PastJob }): ReactElement {
   ];
   return (
     <View style={sheet.all}>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         {job.title}
-      </Words>
-      <Words soft>{facts.join(' · ')}</Words>
-      {asset === undefined ? null : <Words soft>{asset.name}</Words>}
-      <Words live>No signal to look its whole record up. This is what the past on this phone says of it.</Words>
-      {job.reason === '' ? null : <Words>{job.reason}</Words>}
+      </AppText>
+      <AppText soft>{facts.join(' · ')}</AppText>
+      {asset === undefined ? null : <AppText soft>{asset.name}</AppText>}
+      <AppText live>No signal to look its whole record up. This is what the past on this phone says of it.</AppText>
+      {job.reason === '' ? null : <AppText>{job.reason}</AppText>}
       {recordedOn(job).map(({ kind, events }) => (
         <View key={kind}>
-          <Words as="heading" level={3}>
+          <AppText as="heading" level={3}>
             {eventWords(kind)}
-          </Words>
+          </AppText>
           {events.map((event) => (
-            <Words key={event.id}>{eventLine(event)}</Words>
+            <AppText key={event.id}>{eventLine(event)}</AppText>
           ))}
         </View>
       ))}

@@ -4,7 +4,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { Icon } from '../../../ui/theme/icon';
 
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { openedAddress } from './past-address';
 import type { Said, SaidFigure } from './said';
 import { mdiChevronRight } from '@mdi/js';
@@ -21,7 +21,7 @@ export function SaidList({ said, ...whose }: Whose & { readonly said: readonly S
     <List label="What the past says">
       {said.map((each) => (
         <Line key={each.key} said={each} {...whose}>
-          <Words style={sheet.text}>{each.text}</Words>
+          <AppText style={sheet.text}>{each.text}</AppText>
         </Line>
       ))}
     </List>
@@ -35,10 +35,10 @@ export function FigureList({ figures, ...whose }: Whose & { readonly figures: re
       {figures.map((each) => (
         <Line key={each.key} said={each} {...whose}>
           <View style={sheet.figure}>
-            <Words soft style={sheet.name}>
+            <AppText soft style={sheet.name}>
               {each.name}
-            </Words>
-            <Words style={sheet.value}>{each.text}</Words>
+            </AppText>
+            <AppText style={sheet.value}>{each.text}</AppText>
           </View>
         </Line>
       ))}

@@ -8,7 +8,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { Icon } from '../../../ui/theme/icon';
 
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { documentWords } from './document-words';
 import { mdiChevronRight, mdiFileDocumentOutline } from '@mdi/js';
 import { List } from '../../../ui/layout/list';
@@ -40,11 +40,11 @@ function DocumentLine({
     <LinkPress href={`/plant/document/${document.id}`} style={[sheet.line, { borderColor: palette.line }]}>
       <Icon path={mdiFileDocumentOutline} />
       <View style={sheet.words}>
-        <Words>{document.name}</Words>
-        <Words as="small" soft>
+        <AppText>{document.name}</AppText>
+        <AppText as="small" soft>
           {isOwn || of === undefined ? '' : `of ${of.name} · `}
           {documentWords(document)}
-        </Words>
+        </AppText>
       </View>
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </LinkPress>

@@ -5,14 +5,14 @@ import { pictureTypeOf } from '@oilcan/core/plant/files';
 import { saveFile } from '../../../data/browser/save-file';
 import { readFile, useRow, type ReadFile } from '../../../data/store/store';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { sizeWords, typeWord } from './document-words';
 import { PictureView } from './picture-view';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
-const PdfView = piece(() => import('./pdf-view').then((module) => module.PdfView));
+const PdfView = lazyComponent(() => import('./pdf-view').then((module) => module.PdfView));
 
 type Opened = ReadFile | { readonly is: 'opening' } | { readonly is: 'too large' };
 
@@ -25,7 +25,7 @@ export function DocumentScreen({ documentId }: { readonly documentId: string }):
       <TopBar title={document?.name ?? 'Document'} {...back} />
       {document === undefined ? (
         <Standing>
-          <Words>This document is not on this phone: it was taken away, or is on a site that you do not see.</Words>
+          <AppText>This document is not on this phone: it was taken away, or is on a site that you do not see.</AppText>
         </Standing>
       ) : (
         <Opened key={document.fileId} document={document} />
@@ -52,31 +52,31 @@ function Opened({ document }: { readonly document: AssetDocument }): ReactElemen
     case 'opening':
       return (
         <Standing>
-          <Words live>Opening {document.name} …</Words>
+          <AppText live>Opening {document.name} …</AppText>
         </Standing>
       );
     case 'too large':
       return (
         <Standing>
-          <Words>
+          <AppText>
             {document.name} has {sizeWords(document.bytes)}, which is too much to open on a phone. Save it where there
             is a cable or a strong signal.
-          </Words>
+          </AppText>
           <Button word="Save it" onPress={() => window.open(`/api/files/${fileId}`, '_blank', 'noopener')} />
         </Standing>
       );
     case 'without signal':
       return (
         <Standing>
-          <Words>{document.name} is not on this phone yet. Open it again when there is signal.</Words>
+          <AppText>{document.name} is not on this phone yet. Open it again when there is signal.</AppText>
         </Standing>
       );
     case 'missing':
       return (
         <Standing>
-          <Words>
+          <AppText>
             {document.name} is listed, but its file is not on the server. Tell your lead, who can add it again.
-          </Words>
+          </AppText>
         </Standing>
       );
     case 'here':
@@ -97,10 +97,10 @@ function Content({
   if (type === null) {
     return (
       <Standing>
-        <Words>
+        <AppText>
           {document.name} says that it is a {typeWord(document.mediaType)} and is not one, nor anything else that can be
           shown here. Save it, or ask your lead for the right one.
-        </Words>
+        </AppText>
         <Button word="Save it" onPress={save} />
       </Standing>
     );
@@ -111,7 +111,7 @@ function Content({
     <View style={sheet.screen}>
       {other === null ? null : (
         <View style={sheet.note}>
-          <Words soft>{other}</Words>
+          <AppText soft>{other}</AppText>
         </View>
       )}
       {type === 'application/pdf' ? (

@@ -5,7 +5,7 @@ import { findInPdf, openPdf, type PageMatch } from '../../../data/pdf/open-pdf';
 import { FindField } from '../../../ui/fields/find-field';
 import { Button } from '../../../ui/press/press';
 import { SmallKey } from '../../../ui/press/small-key';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { useZoom } from '../../../ui/focus/use-zoom';
 import { SaveKey, ViewerFoot } from './viewer-foot';
@@ -38,11 +38,11 @@ export function PdfView({ name, content, onSave }: Props): ReactElement {
       void opened?.loadingTask.destroy();
     };
   }, [content]);
-  if (pdf === 'opening') return <Words style={sheet.words}>Opening {name} …</Words>;
+  if (pdf === 'opening') return <AppText style={sheet.words}>Opening {name} …</AppText>;
   if (pdf === 'damaged') {
     return (
       <View role="main" style={sheet.words}>
-        <Words>{name} is damaged or locked and cannot be shown. Save it, or ask your lead for a whole one.</Words>
+        <AppText>{name} is damaged or locked and cannot be shown. Save it, or ask your lead for a whole one.</AppText>
         <Button word="Save it" onPress={onSave} />
       </View>
     );
@@ -91,12 +91,12 @@ function Pages({
         </View>
         <SaveKey onSave={onSave} />
         {words.trim() === '' ? null : matches.length === 0 ? (
-          <Words live>Not in it</Words>
+          <AppText live>Not in it</AppText>
         ) : (
           <>
-            <Words live>
+            <AppText live>
               {at + 1} of {counted(matches.length, 'place', 'places')}, page {here?.page}
-            </Words>
+            </AppText>
             <Button
               word="Before"
               label="The place before"
@@ -140,9 +140,9 @@ function Pages({
           onPress={() => setPage(page - 1)}
         />
         <View style={sheet.count}>
-          <Words as="label" live>
+          <AppText as="label" live>
             {page} of {pdf.numPages}
-          </Words>
+          </AppText>
         </View>
         <SmallKey
           icon={mdiChevronRight}

@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DocumentType } from '@oilcan/core/plant/documents';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useZoom } from '../../../ui/focus/use-zoom';
 import { ViewerFoot } from './viewer-foot';
 
@@ -32,7 +32,7 @@ export function PictureView({ name, type, content, onSave }: Props): ReactElemen
         style={{ flex: 1, minHeight: 0, overflow: 'auto', touchAction: 'pan-x pan-y' }}
       >
         {isDamaged ? (
-          <Words style={sheet.words}>{name} is damaged and cannot be shown. Ask your lead for a whole one.</Words>
+          <AppText style={sheet.words}>{name} is damaged and cannot be shown. Ask your lead for a whole one.</AppText>
         ) : address === null ? null : (
           <img
             src={address}

@@ -7,7 +7,7 @@ import { useRow, useRows, useSettings } from '../../../data/store/store';
 import { Icon } from '../../../ui/theme/icon';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { useNow } from '../../../data/store/use-now';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { permitWords } from '../../../words/work-words';
 import { Row } from '../../../ui/layout/section';
@@ -22,9 +22,9 @@ export function PermitList({ work }: { readonly work: WorkOrder }): ReactElement
   return (
     <View>
       <View style={sheet.head}>
-        <Words as="label" level={3}>
+        <AppText as="label" level={3}>
           {permits.length === 1 ? 'Permit' : 'Permits'}
-        </Words>
+        </AppText>
       </View>
       <List label="Permits">
         {permits.map((permit) => (
@@ -47,19 +47,19 @@ function PermitRow({ permit, present }: { readonly permit: Permit; readonly pres
     <Row>
       <Icon path={mdiClipboardCheckOutline} />
       <View style={sheet.words}>
-        <Words>
+        <AppText>
           {permitWords[permit.kind]}
           {permit.issued === null ? '' : ` ${permit.issued.number}`}
-        </Words>
-        <Words
+        </AppText>
+        <AppText
           as={standing === 'valid' ? 'small' : 'label'}
           {...(standing === 'valid' ? {} : { color: palette.faulty })}
         >
           {holds}
-        </Words>
-        <Words as="small" soft>
+        </AppText>
+        <AppText as="small" soft>
           {[permit.conditions, by === undefined ? '' : `Given by ${by.name}.`].filter(Boolean).join(' ')}
-        </Words>
+        </AppText>
       </View>
     </Row>
   );

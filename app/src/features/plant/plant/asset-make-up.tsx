@@ -6,7 +6,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { Icon } from '../../../ui/theme/icon';
 
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { Section } from '../../../ui/layout/section';
 import { lines } from './asset-lines';
 import { sayDate } from '../../../words/dates';
@@ -28,11 +28,11 @@ export function Structure({ asset }: { readonly asset: Asset }): ReactElement | 
             style={[lines.line, lines.linked, { borderColor: palette.line }]}
           >
             <View style={lines.words}>
-              <Words>{part.name}</Words>
-              <Words as="small" soft>
+              <AppText>{part.name}</AppText>
+              <AppText as="small" soft>
                 {part.tag}
                 {part.condition === 'running' ? '' : ` · ${conditionWords[part.condition]}`}
-              </Words>
+              </AppText>
             </View>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </LinkPress>
@@ -55,10 +55,10 @@ export function Installed({ asset }: { readonly asset: Asset }): ReactElement | 
         {installed.map(({ id, partId, serial, since, warrantyUntil, warrantyMeter }) => (
           <View key={id} style={[lines.line, lines.linked, { borderColor: palette.line }]}>
             <View style={lines.words}>
-              <Words>{peekRow('parts', partId)?.name ?? partId}</Words>
-              <Words as="small" soft>
+              <AppText>{peekRow('parts', partId)?.name ?? partId}</AppText>
+              <AppText as="small" soft>
                 {serial} · in since {sayDate(since, language)}
-              </Words>
+              </AppText>
               <WarrantyWords warrantyUntil={warrantyUntil} warrantyMeter={warrantyMeter} language={language} />
             </View>
           </View>
@@ -85,9 +85,9 @@ function WarrantyWords({ warrantyUntil, warrantyMeter, language }: WarrantyProps
   const warranty = { warrantyUntil, ...(warrantyMeter === undefined ? {} : { warrantyMeter }) };
   const runs = isWarrantyRunning(warranty, now(), point?.latest.at(-1)?.value ?? null);
   return (
-    <Words as="small" soft={!runs}>
+    <AppText as="small" soft={!runs}>
       {runs ? 'Under warranty until' : 'Warranty ended'} {limits.join(' or ')}
-    </Words>
+    </AppText>
   );
 }
 
@@ -112,10 +112,10 @@ export function Nameplate({ asset }: { readonly asset: Asset }): ReactElement {
       <List label="Ratings">
         {lines.map(([label, value]) => (
           <View key={label} style={sheet.plate}>
-            <Words soft style={sheet.plateLabel}>
+            <AppText soft style={sheet.plateLabel}>
               {label}
-            </Words>
-            <Words style={sheet.plateValue}>{value}</Words>
+            </AppText>
+            <AppText style={sheet.plateValue}>{value}</AppText>
           </View>
         ))}
       </List>

@@ -8,7 +8,7 @@ import { Icon } from '../../../ui/theme/icon';
 
 import { ReadingScale } from '../../../ui/drawn/reading-scale';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted, levelWords } from '../../../words/work-words';
 import { Section } from '../../../ui/layout/section';
@@ -65,16 +65,18 @@ export function PointLine({ point }: { readonly point: MeasuringPoint }): ReactE
       style={[lines.line, lines.linked, sheet.point, { borderColor: palette.line }]}
     >
       <View style={sheet.pointWords}>
-        <Words>{point.name}</Words>
-        <Words as="small" soft>
+        <AppText>{point.name}</AppText>
+        <AppText as="small" soft>
           {when}
           {course}
-        </Words>
+        </AppText>
       </View>
       {newest === undefined ? null : <ReadingScale point={point} value={newest.value} height={SCALE_HEIGHT} isSmall />}
       <View style={sheet.value}>
-        <Words as="row">{newest === undefined ? '–' : `${newest.value.toFixed(point.decimals)} ${point.unit}`}</Words>
-        {level === 'normal' ? null : <Words as="label">{levelWords[level]}</Words>}
+        <AppText as="row">
+          {newest === undefined ? '–' : `${newest.value.toFixed(point.decimals)} ${point.unit}`}
+        </AppText>
+        {level === 'normal' ? null : <AppText as="label">{levelWords[level]}</AppText>}
       </View>
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </LinkPress>

@@ -17,7 +17,7 @@ import { Picture } from '../../recording/photos';
 import { LabelSheetForm } from '../../past/paper';
 import { More } from '../../../ui/press/more';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { DangersThere } from '../../orders/hazards';
@@ -58,7 +58,7 @@ export function AssetScreen({ assetId }: { readonly assetId: string }): ReactEle
       />
       {asset === undefined ? (
         <View role="main" style={sheet.missing}>
-          <Words live>{hasRows ? ASSET_MISSING : 'Fetching the plant …'}</Words>
+          <AppText live>{hasRows ? ASSET_MISSING : 'Fetching the plant …'}</AppText>
         </View>
       ) : (
         <Page key={asset.id} asset={asset} />
@@ -116,13 +116,13 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
         </View>
       )}
       <PageTitle>{asset.name}</PageTitle>
-      <Words as="small" soft>
+      <AppText as="small" soft>
         {joined([
           classWords(asset.equipmentClass),
           `${asset.nameplate.maker} ${asset.nameplate.model}`.trim(),
           `how critical: ${asset.criticality} of 4 (1 most)`,
         ])}
-      </Words>
+      </AppText>
       <View
         style={[
           sheet.condition,
@@ -133,24 +133,24 @@ function Head({ asset }: { readonly asset: Asset }): ReactElement {
           },
         ]}
       >
-        <Words as="label" style={sheet.name}>
+        <AppText as="label" style={sheet.name}>
           {conditionWords[asset.condition]}
           {isOut && settings !== undefined
             ? ` since ${sayMoment(asset.conditionSince, now(), settings.zone, settings.language)}`
             : ''}
-        </Words>
+        </AppText>
         <MarkKey asset={asset} isOut={isOut} />
       </View>
       <View style={sheet.links}>
         {place === undefined ? null : (
           <LinkPress href={`/plant?place=${place.id}`} style={sheet.link}>
-            <Words as="small">{place.name}</Words>
+            <AppText as="small">{place.name}</AppText>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </LinkPress>
         )}
         {parent === undefined ? null : (
           <LinkPress href={`/plant/${parent.id}`} style={sheet.link}>
-            <Words as="small">Part of {parent.name}</Words>
+            <AppText as="small">Part of {parent.name}</AppText>
             <Icon path={mdiChevronRight} color={palette.inkSoft} />
           </LinkPress>
         )}

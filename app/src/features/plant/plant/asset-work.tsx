@@ -8,7 +8,7 @@ import { Icon } from '../../../ui/theme/icon';
 
 import { usePalette } from '../../../ui/theme/use-palette';
 import { useNow } from '../../../data/store/use-now';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDue } from '../../../words/dates';
 import { counted, stateOf } from '../../../words/work-words';
 import { Section } from '../../../ui/layout/section';
@@ -53,12 +53,12 @@ function WorkLine({
   return (
     <LinkPress href={`/shift/${work.id}`} style={[lines.line, lines.linked, { borderColor: palette.line }]}>
       <View style={lines.words}>
-        <Words>{work.title}</Words>
-        <Words as="small" soft>
+        <AppText>{work.title}</AppText>
+        <AppText as="small" soft>
           {work.number} · {stateOf(work)}
           {due}
-        </Words>
-        {isReasonShown ? <Words as="small">{work.reason}</Words> : null}
+        </AppText>
+        {isReasonShown ? <AppText as="small">{work.reason}</AppText> : null}
       </View>
       <Icon path={mdiChevronRight} color={palette.inkSoft} />
     </LinkPress>

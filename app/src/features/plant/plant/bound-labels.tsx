@@ -7,7 +7,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
 import { Section } from '../../../ui/layout/section';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Labels of others that were bound to a machine. A lead takes a wrong one off; it can then be bound to another. */
 export function BoundLabels({ asset }: { readonly asset: Asset }): ReactElement | null {
@@ -19,7 +19,7 @@ export function BoundLabels({ asset }: { readonly asset: Asset }): ReactElement 
     <Section title="Labels bound to it">
       {codes.map(({ id }) => (
         <View key={id} style={[sheet.row, { borderColor: palette.line }]}>
-          <Words style={sheet.words}>{id}</Words>
+          <AppText style={sheet.words}>{id}</AppText>
           {isLead ? (
             <Button
               word="Take off"

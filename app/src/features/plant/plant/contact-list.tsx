@@ -6,7 +6,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { Icon } from '../../../ui/theme/icon';
 
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { mdiPhone } from '@mdi/js';
 import { List } from '../../../ui/layout/list';
 
@@ -40,12 +40,12 @@ export function ContactList({ contacts }: { readonly contacts: readonly Contact[
         >
           <Icon path={mdiPhone} />
           <View style={sheet.words}>
-            <Words>{name}</Words>
-            <Words as="small" soft>
+            <AppText>{name}</AppText>
+            <AppText as="small" soft>
               {about}
-            </Words>
+            </AppText>
           </View>
-          <Words as="label">{phone}</Words>
+          <AppText as="label">{phone}</AppText>
         </LinkPress>
       ))}
     </List>

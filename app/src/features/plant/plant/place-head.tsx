@@ -6,7 +6,7 @@ import type { Asset } from '@oilcan/core/plant/plant';
 import { useRow } from '../../../data/store/store';
 import { Button } from '../../../ui/press/press';
 import { LabelSheetForm } from '../../past/paper';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { assetLabel, placeLabel } from './labels';
 import type { PlantNode } from './plant-tree';
@@ -24,10 +24,10 @@ export function PlaceHead({ place }: { readonly place: PlantNode }): ReactElemen
   ];
   return (
     <>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         {place.name}
-      </Words>
-      <Words soft>{facts.join(', ')}.</Words>
+      </AppText>
+      <AppText soft>{facts.join(', ')}.</AppText>
       <View style={sheet.buttons}>
         <Button word="What happened here" onPress={() => router.navigate(`/plant/past/at/${place.id}`)} />
         <Button icon={mdiPrinterOutline} word="Print labels" onPress={() => setIsPrinting(true)} />

@@ -9,7 +9,7 @@ import { useNow } from '../../../data/store/use-now';
 import { List } from '../../../ui/layout/list';
 import { Section } from '../../../ui/layout/section';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDue, sayMoment } from '../../../words/dates';
 import { conditionWords } from '../../../words/plant-words';
 import { counted, stateOf } from '../../../words/work-words';
@@ -38,9 +38,9 @@ export function PlantOverview(): ReactElement | null {
     <View style={sheet.screen}>
       <TopBar title="" isBeside isNamedBelow />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
-        <Words as="title" level={1}>
+        <AppText as="title" level={1}>
           {counted(assets.length, 'machine', 'machines')}, {counted(open.length, 'open job', 'open jobs')}
-        </Words>
+        </AppText>
         <View style={sheet.columns}>
           <View style={sheet.column}>
             <Section title="Out, or not fully running" aside={out.length === 0 ? 'none' : String(out.length)}>
@@ -58,7 +58,9 @@ export function PlantOverview(): ReactElement | null {
                   <DueRow key={work.id} work={work} present={present} settings={settings} />
                 ))}
               </List>
-              {due.length > MOST_SHOWN ? <Words soft>{counted(due.length - MOST_SHOWN, 'more', 'more')}.</Words> : null}
+              {due.length > MOST_SHOWN ? (
+                <AppText soft>{counted(due.length - MOST_SHOWN, 'more', 'more')}.</AppText>
+              ) : null}
             </Section>
           </View>
         </View>

@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** The tree: two routes place it, and neither is the first screen. */
-export const PlantPiece = piece(() => import('./plant-screen').then((module) => module.PlantScreen));
+export const PlantPiece = lazyComponent(() => import('./plant-screen').then((module) => module.PlantScreen));

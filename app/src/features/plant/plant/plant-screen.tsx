@@ -10,7 +10,7 @@ import { FindField } from '../../../ui/fields/find-field';
 import { Button } from '../../../ui/press/press';
 import { RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { onSite, useSite } from '../../frame/page/use-site';
 import { useLandmark } from '../../frame/page/pane';
@@ -103,7 +103,7 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
       <View style={frame}>
         <TopBar title="Plant" />
         <View {...landmark} style={sheet.head}>
-          <Words live>Fetching the plant …</Words>
+          <AppText live>Fetching the plant …</AppText>
         </View>
       </View>
     );
@@ -130,15 +130,15 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
               <PlaceHead place={place} />
             ) : (
               <>
-                <Words as="title" level={2}>
+                <AppText as="title" level={2}>
                   {out.length === 0
                     ? 'Everything runs'
                     : `${counted(out.length, 'machine is', 'machines are')} stopped or not fully running`}
-                </Words>
+                </AppText>
                 {out.length > 0 && out.length <= 6 && !isFinding ? <OutOfOrder assets={out} onGo={go} /> : null}
               </>
             )}
-            {at !== undefined && place === undefined ? <Words live>{PLACE_MISSING}</Words> : null}
+            {at !== undefined && place === undefined ? <AppText live>{PLACE_MISSING}</AppText> : null}
             <View style={sheet.find}>
               <View style={sheet.field}>
                 <FindField
@@ -151,22 +151,22 @@ export function PlantScreen({ chosen, at }: Props): ReactElement {
               <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
             </View>
             {isFinding && found.length > 0 ? (
-              <Words as="small" soft live>
+              <AppText as="small" soft live>
                 {found.length > MOST_FOUND
                   ? `${found.length} fit; the first ${MOST_FOUND} are shown. Type on to narrow them.`
                   : counted(found.length, 'machine fits', 'machines fit')}
-              </Words>
+              </AppText>
             ) : null}
           </View>
         }
         ListEmptyComponent={
-          <Words style={sheet.head}>
+          <AppText style={sheet.head}>
             {isFinding
               ? `No machine fits “${find.trim()}”.`
               : place === undefined
                 ? 'No machine is on your sites.'
                 : 'No machine stands here.'}
-          </Words>
+          </AppText>
         }
         renderItem={renderItem}
       />
@@ -204,9 +204,9 @@ function OutOfOrder({
           onGo={() => onGo(asset.id)}
           style={[sheet.out, { borderColor: palette.faulty }]}
         >
-          <Words as="label">
+          <AppText as="label">
             {asset.name}: {conditionWords[asset.condition].toLowerCase()}
-          </Words>
+          </AppText>
         </LinkPress>
       ))}
     </View>

@@ -6,7 +6,7 @@ import { now, peekRow, usePhone, useRows, useSettings } from '../../../data/stor
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
 import { Row, Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 
 /** For a lead: the labels of a machine by which everybody may report. One that was lost or copied is withdrawn. */
@@ -20,12 +20,12 @@ export function ReportLabelList({ asset }: { readonly asset: Asset }): ReactElem
       {labels.map(({ id, by, at, withdrawn }) => (
         <Row key={id}>
           <View style={sheet.words}>
-            <Words>…{id.slice(-6)}</Words>
-            <Words as="small" soft>
+            <AppText>…{id.slice(-6)}</AppText>
+            <AppText as="small" soft>
               {withdrawn === null ? 'printed' : 'withdrawn'} by{' '}
               {peekRow('people', (withdrawn ?? { by }).by)?.name ?? 'somebody'},{' '}
               {sayMoment((withdrawn ?? { at }).at, now(), settings.zone, settings.language)}
-            </Words>
+            </AppText>
           </View>
           {withdrawn === null ? (
             <Button

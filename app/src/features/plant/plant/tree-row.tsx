@@ -5,7 +5,7 @@ import { Icon } from '../../../ui/theme/icon';
 import { LinkPress } from '../../../ui/press/link-press';
 import { Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import type { PlantNode, PlantRow } from './plant-tree';
 import { byArrows, treeRow } from './tree-keys';
 import { conditionWords } from '../../../words/plant-words';
@@ -59,20 +59,20 @@ export const TreeRow = memo(function TreeRow({
       )}
       {asset === null ? (
         <Press onPress={turn} {...(canOpen ? { isExpanded: open } : {})} style={sheet.name}>
-          <Words as="label">{node.name}</Words>
+          <AppText as="label">{node.name}</AppText>
         </Press>
       ) : (
         <LinkPress href={`/plant/${asset.id}`} onGo={() => onGo(asset.id)} isHere={isChosen} style={sheet.name}>
-          <Words>{node.name}</Words>
-          <Words as="small" soft>
+          <AppText>{node.name}</AppText>
+          <AppText as="small" soft>
             {asset.tag}
             {place === undefined ? '' : ` · ${place.name}`}
-          </Words>
+          </AppText>
         </LinkPress>
       )}
       <View style={sheet.facts}>
-        {standing === null ? null : <Words as="label">{standing}</Words>}
-        {node.open === 0 ? null : <Words as="mark">{node.open} open</Words>}
+        {standing === null ? null : <AppText as="label">{standing}</AppText>}
+        {node.open === 0 ? null : <AppText as="mark">{node.open} open</AppText>}
       </View>
     </View>
   );

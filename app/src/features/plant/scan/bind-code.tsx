@@ -10,7 +10,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { FindField } from '../../../ui/fields/find-field';
 import { Button, Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useFoundAssets } from '../../../data/find/use-found';
 
 const MOST_SHOWN = 8;
@@ -40,14 +40,14 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
   const chosen = useRow('assets', assetId);
   return (
     <>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         {code} is not known
-      </Words>
-      <Words soft live>
+      </AppText>
+      <AppText soft live>
         {isSure
           ? 'No machine of your sites has this label. If it sticks on one, choose that machine.'
           : 'This phone does not know it, and without signal it cannot ask. If you know the machine that it sticks on, choose it.'}
-      </Words>
+      </AppText>
       <FindField label="Find the machine" value={find} onChange={setFind} />
       <View role="radiogroup" aria-label="The machine that it sticks on">
         {likely.map((asset) => (
@@ -58,7 +58,7 @@ export function BindCode({ code, isSure, onAgain }: Props): ReactElement {
             onPress={() => form.setValue('assetId', asset.id)}
           />
         ))}
-        {likely.length === 0 ? <Words>No machine fits “{find.trim()}”.</Words> : null}
+        {likely.length === 0 ? <AppText>No machine fits “{find.trim()}”.</AppText> : null}
       </View>
       <FormRefusal sentence={form.formState.errors.assetId?.message ?? refusal} />
       <Button
@@ -107,10 +107,10 @@ function AssetChoice({
       onPress={onPress}
       style={[sheet.row, { borderColor: palette.line, backgroundColor: isChosen ? palette.chosen : 'transparent' }]}
     >
-      <Words>{asset.name}</Words>
-      <Words as="small" soft>
+      <AppText>{asset.name}</AppText>
+      <AppText as="small" soft>
         {asset.tag} · {place?.name ?? ''}
-      </Words>
+      </AppText>
     </Press>
   );
 }

@@ -14,7 +14,7 @@ import { usePhone, useRow } from '../../../data/store/store';
 import { Field } from '../../../ui/fields/field';
 import { Button } from '../../../ui/press/press';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { useIsDemo } from '../../frame/page/use-is-demo';
@@ -95,10 +95,10 @@ export function ScanScreen({
                 />
               </div>
             ) : (
-              <Words live>{troubleWords[trouble]}</Words>
+              <AppText live>{troubleWords[trouble]}</AppText>
             )}
             {trouble === null ? (
-              <Words soft>Hold the code of a machine, a place, a part, a bin or a job card into the picture.</Words>
+              <AppText soft>Hold the code of a machine, a place, a part, a bin or a job card into the picture.</AppText>
             ) : null}
             <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
             <Button
@@ -128,20 +128,20 @@ function Outcome({
 }): ReactElement {
   switch (unknown.is) {
     case 'looking':
-      return <Words live>Looking for {unknown.code} …</Words>;
+      return <AppText live>Looking for {unknown.code} …</AppText>;
     case 'damaged':
       return (
         <>
-          <Words live>
+          <AppText live>
             {sentenceFor('code_unreadable')} What was read: “{unknown.text}”.
-          </Words>
+          </AppText>
           <Button rank="primary" word="Scan again" onPress={onAgain} />
         </>
       );
     case 'elsewhere':
       return (
         <>
-          <Words live>{unknown.sentence}</Words>
+          <AppText live>{unknown.sentence}</AppText>
           <Button rank="primary" word="Scan another" onPress={onAgain} />
         </>
       );
@@ -163,15 +163,15 @@ function ScannedPart({
   const router = useRouter();
   return (
     <>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         {part.name}
-      </Words>
-      <Words soft>{part.number}</Words>
+      </AppText>
+      <AppText soft>{part.number}</AppText>
       {job === undefined ? null : (
         <>
-          <Words>
+          <AppText>
             Your clock runs on {job.number}, {job.title}.
-          </Words>
+          </AppText>
           <Button
             rank="primary"
             word={`For ${job.number}: take it or put it back`}

@@ -7,7 +7,7 @@ import { binCode, labelText, placeCode } from '@oilcan/core/plant/plant';
 import { useRow, useTable } from '../../../data/store/store';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 
 interface Sample {
@@ -52,7 +52,7 @@ export function TryCodesScreen(): ReactElement {
     <View style={sheet.screen}>
       <TopBar title="Codes to try" onBack={() => router.navigate('/scan')} backTo="Scan" />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
-        <Words soft>Hold another phone’s camera over one, or press to give it to the scanner.</Words>
+        <AppText soft>Hold another phone’s camera over one, or press to give it to the scanner.</AppText>
         {samples.map((sample) => (
           <SampleCode
             key={sample.what}
@@ -77,10 +77,10 @@ function SampleCode({ sample, onScan }: { readonly sample: Sample; readonly onSc
         {sample.form === 'QR' ? <QrPicture text={sample.text} /> : <BarPicture text={sample.text} />}
       </View>
       <View style={sheet.words}>
-        <Words>{sample.what}</Words>
-        <Words as="small" soft>
+        <AppText>{sample.what}</AppText>
+        <AppText as="small" soft>
           {sample.form}
-        </Words>
+        </AppText>
         <Button word="Scan this" label={`Scan this: ${sample.what}`} onPress={onScan} />
       </View>
     </View>

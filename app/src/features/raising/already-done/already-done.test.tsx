@@ -12,7 +12,7 @@ import {
   someSettings,
   workId,
 } from '@oilcan/core/testing';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { peekRows, perform } from '../../../data/store/store';
 import { press, pressTwice, type, words } from '../../../testing/hands';
 import { visited } from '../../../testing/router';
@@ -77,7 +77,7 @@ describe('work that is already done', () => {
     await press('Keep it');
     const id = visited.at(-1)?.split('=').at(-1) ?? '';
     const entries = (await works.sent()).peekList('entries', 'workOrder', id);
-    expect(standingOf(entries, 'labor').map(({ content }) => content.minutes)).toEqual([30]);
+    expect(currentOf(entries, 'labor').map(({ content }) => content.minutes)).toEqual([30]);
   });
 
   it('is kept once, also when the key is pressed twice', async () => {

@@ -11,7 +11,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { Field } from '../../../ui/fields/field';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { otherRaised, TakenAlong, WhereField, type RaiseDraft, type RaisedAt } from '../raise';
@@ -89,7 +89,7 @@ export function DoneScreen({ draft, at, ways }: Props): ReactElement | null {
       <FormRefusal sentence={dictation?.error ?? null} />
       {line !== '' || others.length === 0 ? null : (
         <>
-          <Words as="label">Half-written before: go on with it</Words>
+          <AppText as="label">Half-written before: go on with it</AppText>
           <Choices label="Half-written before: go on with it">
             {others.map((each) => (
               <Choice key={each.where} word={beginningOf(each.words)} isChosen={false} onPress={() => goOnWith(each)} />

@@ -9,7 +9,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { useOnce } from '../../../ui/state/use-once';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { whereOwed } from '../../../words/where-owed';
 import { counted, owedWords } from '../../../words/work-words';
 import { CodeFault } from '../../recording/faults';
@@ -33,7 +33,7 @@ export function GapsScreen({ workOrderId }: { readonly workOrderId: string }): R
         {...back}
       />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
-        {work === undefined ? <Words live>This work order is not on this phone.</Words> : <Gaps work={work} />}
+        {work === undefined ? <AppText live>This work order is not on this phone.</AppText> : <Gaps work={work} />}
       </ScrollView>
     </View>
   );
@@ -57,9 +57,11 @@ function Gaps({ work }: { readonly work: WorkOrder }): ReactElement | null {
   return (
     <>
       <PageTitle>{work.title}</PageTitle>
-      <Words soft>Kept as {work.number}. Leave it when you like: it stands on your list until it is finished.</Words>
+      <AppText soft>
+        Kept as {work.number}. Leave it when you like: it stands on your list until it is finished.
+      </AppText>
       {isOver ? (
-        <Words>It is finished.</Words>
+        <AppText>It is finished.</AppText>
       ) : next === undefined ? (
         <Button rank="primary" word="Finish it" onPress={() => once(finish)} />
       ) : (
@@ -93,9 +95,9 @@ function Gap({
   const nameOf = (id: string): string => peekRow('people', id)?.name ?? 'a mate';
   return (
     <View role="group" aria-label="What is still needed" style={sheet.gap}>
-      <Words as="heading" level={2}>
+      <AppText as="heading" level={2}>
         {owedWords(owed, me, nameOf)}
-      </Words>
+      </AppText>
       <View style={sheet.keys}>
         <Button rank="primary" word="Give it" onPress={give} />
         {none === null ? null : (
@@ -105,7 +107,7 @@ function Gap({
           />
         )}
       </View>
-      <Words soft>{left === 0 ? 'This is the last.' : `${counted(left, 'more after it', 'more after it')}.`}</Words>
+      <AppText soft>{left === 0 ? 'This is the last.' : `${counted(left, 'more after it', 'more after it')}.`}</AppText>
       {isOpen && item !== undefined ? (
         <item.Sheet work={work} about={owed.what === 'reading' ? owed.pointId : undefined} onClose={close} />
       ) : null}

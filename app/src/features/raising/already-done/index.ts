@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
-export const DoneScreen = piece(() => import('./done-screen').then((module) => module.DoneScreen));
+export const DoneScreen = lazyComponent(() => import('./done-screen').then((module) => module.DoneScreen));

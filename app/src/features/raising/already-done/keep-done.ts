@@ -1,7 +1,7 @@
 import type { DoneLine } from '@oilcan/core/raising/already-done';
 import type { FaultChoice } from '@oilcan/core/recording/faults';
 import { asId, minutesBetween, type Instant, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Found, Outcome } from '@oilcan/core/operations';
+import type { Result, Outcome } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant/plant';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Settings } from '@oilcan/core/orders/settings';
@@ -34,7 +34,7 @@ export interface KeptDone {
 const DISTURBED = 7;
 
 /** Makes the work order with its entries, one after the other. Without the work order nothing is kept. */
-export async function keepDone(done: ToKeep): Promise<Found<KeptDone>> {
+export async function keepDone(done: ToKeep): Promise<Result<KeptDone>> {
   const { asset, me, settings, present, title, reason, kind, times, stoppage, fault, meanings, photos, voice } = done;
   const raised = furtherWorkOrder({
     assetId: asset.id,

@@ -25,7 +25,7 @@ import { RULE } from '../../../ui/theme/theme';
 import { toggled } from '../../../ui/state/toggled';
 import { useOnce } from '../../../ui/state/use-once';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { kindWords, timeTypeWords } from '../../../words/work-words';
 import { faultWords } from '../../recording/faults/words';
@@ -125,9 +125,9 @@ export function WhatItBecomes({
     <>
       {open === null ? null : (
         <Row>
-          <Words style={sheet.words}>
+          <AppText style={sheet.words}>
             There is open work like it: {open.number} {open.title}
-          </Words>
+          </AppText>
           <Button
             word="Open it"
             label={`Open it: ${open.number} ${open.title}`}
@@ -135,9 +135,9 @@ export function WhatItBecomes({
           />
         </Row>
       )}
-      <Words as="label">What it becomes</Words>
+      <AppText as="label">What it becomes</AppText>
       <Row>
-        <Words style={sheet.words}>A work order: {read.title === '' ? line.trim() : read.title}</Words>
+        <AppText style={sheet.words}>A work order: {read.title === '' ? line.trim() : read.title}</AppText>
       </Row>
       <View style={sheet.kinds}>
         <Choices label="Kind of work">
@@ -185,10 +185,10 @@ export function WhatItBecomes({
         />
       ))}
       {read.notUnderstood.length === 0 ? null : (
-        <Words color={palette.faulty}>
+        <AppText color={palette.faulty}>
           Not understood: {read.notUnderstood.join(', ')}. It stays in the words; what is missing can be added on the
           work order.
-        </Words>
+        </AppText>
       )}
       <FormRefusal sentence={refusal} />
     </>
@@ -203,7 +203,7 @@ export function WhatItBecomes({
         </ScrollView>
       )}
       <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
-        {problems.length === 0 ? null : <Words soft>Correct the line, or leave out what does not fit.</Words>}
+        {problems.length === 0 ? null : <AppText soft>Correct the line, or leave out what does not fit.</AppText>}
         <Button
           rank="primary"
           cannot={problems.length > 0 && 'Correct the line, or leave out what does not fit.'}
@@ -267,9 +267,9 @@ function Said({ words, isIn, isProblem = false, onToggle }: SaidProps): ReactEle
   const palette = usePalette();
   return (
     <Row>
-      <Words style={sheet.words} soft={!isIn} {...(isProblem && isIn ? { color: palette.faulty } : {})}>
+      <AppText style={sheet.words} soft={!isIn} {...(isProblem && isIn ? { color: palette.faulty } : {})}>
         {isIn ? words : `Left out: ${words}`}
-      </Words>
+      </AppText>
       {isIn ? (
         <IconPress icon={mdiClose} label={`Leave out: ${words}`} onPress={onToggle} />
       ) : (

@@ -29,7 +29,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { RULE } from '../../../ui/theme/theme';
 import { toggled } from '../../../ui/state/toggled';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { VoiceToggle } from '../../recording/attachments';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
@@ -121,7 +121,7 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
       <TopBar title="Raise" aside="incident" {...back} />
       <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
         {ways}
-        <Words soft>Only the leads of the site and those who were there see it.</Words>
+        <AppText soft>Only the leads of the site and those who were there see it.</AppText>
         <Choices label="What kind of incident">
           {incidentKinds.map((each) => (
             <Choice
@@ -191,7 +191,7 @@ export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | 
         <TakenAlong photos={photos} voice={voice} onChange={draft.change} />
         {isAsked('signature') ? (
           <View>
-            <Words as="label">{label('signature', `Signed by ${person.name}`)}</Words>
+            <AppText as="label">{label('signature', `Signed by ${person.name}`)}</AppText>
             <SignatureFormField control={control} />
           </View>
         ) : null}
@@ -221,7 +221,7 @@ function useDemand(
 function Group({ title, children }: { readonly title: string; readonly children: ReactElement[] }): ReactElement {
   return (
     <View role="group" aria-label={title} style={sheet.group}>
-      <Words as="label">{title}</Words>
+      <AppText as="label">{title}</AppText>
       <View style={sheet.choices}>{children}</View>
     </View>
   );

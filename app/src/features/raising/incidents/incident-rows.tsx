@@ -7,7 +7,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 import { Button } from '../../../ui/press/press';
 import { Section } from '../../../ui/layout/section';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { incidentKindWords } from './incident-words';
 
@@ -47,15 +47,15 @@ function IncidentRow({ incident }: { readonly incident: Incident }): ReactElemen
   const settings = useSettings(incident.siteId);
   return (
     <LinkPress href={`/reports/incident/${incident.id}`} style={[sheet.row, { borderColor: palette.line }]}>
-      <Words as="label">
+      <AppText as="label">
         {incident.number} · {incidentKindWords[incident.kind]}
         {incident.closed === null ? '' : ' · closed'}
-      </Words>
-      <Words lines={2}>{incident.words}</Words>
-      <Words as="small" soft>
+      </AppText>
+      <AppText lines={2}>{incident.words}</AppText>
+      <AppText as="small" soft>
         {place?.name ?? ''}
         {settings === undefined ? '' : `, ${sayMoment(incident.happenedAt, now(), settings.zone, settings.language)}`}
-      </Words>
+      </AppText>
     </LinkPress>
   );
 }

@@ -13,7 +13,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Drawn } from '../../../ui/drawn/drawn';
 import { Button } from '../../../ui/press/press';
 import { Row, Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { PlayVoice, useSaidAloud, VoiceToggle } from '../../recording/attachments';
 import { useIsWindowWide } from '../../../ui/theme/theme';
@@ -37,7 +37,7 @@ export function IncidentScreen({ incidentId }: { readonly incidentId: string }):
       />
       <ScrollView role="main" contentContainerStyle={sheet.content}>
         {incident === undefined ? (
-          <Words live>This incident is not yours to see, or does not exist.</Words>
+          <AppText live>This incident is not yours to see, or does not exist.</AppText>
         ) : (
           <Page incident={incident} />
         )}
@@ -59,23 +59,23 @@ function Page({ incident }: { readonly incident: Incident }): ReactElement {
   const reporter = peekRow('people', incident.by)?.name ?? '';
   return (
     <>
-      <Words as="label">
+      <AppText as="label">
         {incidentKindWords[incident.kind]}
         {incident.closed === null ? '' : ' · closed'}
-      </Words>
+      </AppText>
       <PageTitle>{incident.words}</PageTitle>
-      <Words>
+      <AppText>
         {asset === undefined ? '' : `${asset.name}, `}
         {place?.name ?? ''}, {say(incident.happenedAt)}
-      </Words>
-      <Words soft>
+      </AppText>
+      <AppText soft>
         Reported by {reporter}, {say(incident.at)}
-      </Words>
+      </AppText>
       {incident.causes.length === 0 ? null : (
-        <Words>What led to it: {incident.causes.map((cause) => causeWords[cause]).join(', ')}</Words>
+        <AppText>What led to it: {incident.causes.map((cause) => causeWords[cause]).join(', ')}</AppText>
       )}
-      {present === '' ? null : <Words>Who was there: {present}</Words>}
-      {incident.doneAtOnce === '' ? null : <Words>Done at once: {incident.doneAtOnce}</Words>}
+      {present === '' ? null : <AppText>Who was there: {present}</AppText>}
+      {incident.doneAtOnce === '' ? null : <AppText>Done at once: {incident.doneAtOnce}</AppText>}
       {picturesOf(incident).map((photo) => (
         <View key={photo.fileId} style={sheet.picture}>
           <Picture content={{ ...photo, caption: incident.number }} />
@@ -84,18 +84,18 @@ function Page({ incident }: { readonly incident: Incident }): ReactElement {
       {incident.signature === null ? null : (
         <View>
           <Drawn path={incident.signature.path} name={incident.signature.name} />
-          <Words as="small">{incident.signature.name}</Words>
+          <AppText as="small">{incident.signature.name}</AppText>
         </View>
       )}
       <Section title="What was added">
-        {incident.notes.length === 0 ? <Words soft>Nothing yet.</Words> : null}
+        {incident.notes.length === 0 ? <AppText soft>Nothing yet.</AppText> : null}
         {incident.notes.map((note) => (
           <Row key={note.id}>
             <View style={sheet.note}>
-              <Words as="small" soft>
+              <AppText as="small" soft>
                 {peekRow('people', note.by)?.name ?? ''}, {say(note.at)}
-              </Words>
-              {note.words === '' ? null : <Words>{note.words}</Words>}
+              </AppText>
+              {note.words === '' ? null : <AppText>{note.words}</AppText>}
               {note.voice === undefined ? null : <PlayVoice content={{ kind: 'voice', ...note.voice }} />}
             </View>
           </Row>
@@ -154,7 +154,7 @@ function AddSheet({
         </>
       }
     >
-      {incident.closed === null ? null : <Words>It is closed. What you add opens it again.</Words>}
+      {incident.closed === null ? null : <AppText>It is closed. What you add opens it again.</AppText>}
       <FormField
         control={form.control}
         name="words"

@@ -1,5 +1,5 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
 export { IncidentRows } from './incident-rows';
-export const IncidentForm = piece(() => import('./incident-form').then((module) => module.IncidentForm));
+export const IncidentForm = lazyComponent(() => import('./incident-form').then((module) => module.IncidentForm));

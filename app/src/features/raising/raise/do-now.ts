@@ -1,5 +1,5 @@
 import { asId, LONGEST_LINE, type AssetId, type PersonId, type WorkOrderId } from '@oilcan/core/kernel';
-import type { Found, Outcome, Refusal } from '@oilcan/core/operations';
+import type { Result, Outcome, Refusal } from '@oilcan/core/operations';
 import type { ArgsOf } from '@oilcan/core/registry/operations';
 import { urgencyOfReport } from '@oilcan/core/raising/reports';
 import { furtherWorkOrder } from '../../../data/queries/new-work';
@@ -33,7 +33,7 @@ export interface Begun {
  * Work that nobody planned, begun at once: raised for oneself with what was said, shown and spoken of it, the hazards of its
  * machine acknowledged as they were shown, and the clock started. Once it is raised it is there, started or not.
  */
-export async function doNow({ me, photos, voice, ...toDo }: ToDoNow): Promise<Found<Begun>> {
+export async function doNow({ me, photos, voice, ...toDo }: ToDoNow): Promise<Result<Begun>> {
   const made = await performMaking('work.raise', workToRaise(toDo, me));
   if (!made.ok) return made;
   const workOrderId = asId<WorkOrderId>(made.value);

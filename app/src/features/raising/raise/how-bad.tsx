@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { AssetCondition } from '@oilcan/core/plant/plant';
 import type { Instant } from '@oilcan/core/kernel';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** How bad it is, as far as the reporter says. */
 export interface HowBad {
@@ -33,7 +33,7 @@ export function HowBadChoice({ how, onChange, asks }: Props): ReactElement {
     <>
       {asks.condition ? (
         <View style={sheet.question}>
-          <Words as="label">Does it run?</Words>
+          <AppText as="label">Does it run?</AppText>
           <Choices label="Does it run?">
             {conditions.map(([value, word]) => (
               <Choice
@@ -48,7 +48,7 @@ export function HowBadChoice({ how, onChange, asks }: Props): ReactElement {
       ) : null}
       {asks.danger ? (
         <View style={sheet.question}>
-          <Words as="label">Is somebody in danger?</Words>
+          <AppText as="label">Is somebody in danger?</AppText>
           <Choices label="Is somebody in danger?">
             {([false, true] as const).map((value) => (
               <Choice

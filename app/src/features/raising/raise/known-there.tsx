@@ -6,7 +6,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted, stateOf } from '../../../words/work-words';
 import type { RaisedAt } from './where-field';
 import { List } from '../../../ui/layout/list';
@@ -41,15 +41,15 @@ export function KnownThere({ at, words, onJoined }: Props): ReactElement | null 
   };
   return (
     <View role="region" aria-label="Already known" style={sheet.known}>
-      <Words as="label">Already known</Words>
+      <AppText as="label">Already known</AppText>
       <List label="Already known">
         {found.map((each) => (
           <Row key={each.is === 'work' ? each.work.id : each.report.id} wraps>
             <View style={sheet.words}>
-              <Words lines={3}>{each.is === 'work' ? each.work.title : each.report.words}</Words>
-              <Words as="small" soft>
-                {standingOf(each)}
-              </Words>
+              <AppText lines={3}>{each.is === 'work' ? each.work.title : each.report.words}</AppText>
+              <AppText as="small" soft>
+                {statusOf(each)}
+              </AppText>
             </View>
             <Button
               word="That’s it, me too"
@@ -63,7 +63,7 @@ export function KnownThere({ at, words, onJoined }: Props): ReactElement | null 
   );
 }
 
-function standingOf(known: Known): string {
+function statusOf(known: Known): string {
   const { assetId, placeId } = known.is === 'work' ? known.work : known.report;
   const where = assetId === null ? peekRow('places', placeId)?.name : peekRow('assets', assetId)?.name;
   return `${where ?? 'Somewhere'} · ${howItStands(known)}`;

@@ -8,7 +8,7 @@ import { byLikeness, type Procedure } from '@oilcan/core/steps/procedures';
 import type { KitPart } from '@oilcan/core/orders/work';
 import { peekRow, useRows } from '../../../data/store/store';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { counted } from '../../../words/work-words';
 
@@ -30,7 +30,7 @@ export function OneOf<T extends string>({
 }): ReactElement {
   return (
     <View style={sheet.question}>
-      <Words as="label">{label}</Words>
+      <AppText as="label">{label}</AppText>
       <Choices label={label}>
         {of.map((each) => (
           <Choice key={each} word={words[each]} isChosen={each === chosen} onPress={() => onChoose(each)} />
@@ -90,7 +90,7 @@ export function ProcedureChoice({
   if (likeliest.length === 0) return null;
   return (
     <View style={sheet.group} role="group" aria-label="By a procedure">
-      <Words as="label">By a procedure</Words>
+      <AppText as="label">By a procedure</AppText>
       <View style={sheet.choices}>
         {likeliest.map((each) => (
           <Choice
@@ -111,13 +111,13 @@ export function KitOfProcedure({ kit }: { readonly kit: readonly KitPart[] }): R
   if (kit.length === 0) return null;
   return (
     <View style={sheet.group}>
-      <Words as="label">Kit of the procedure</Words>
+      <AppText as="label">Kit of the procedure</AppText>
       {kit.map(({ partId, quantity }) => {
         const part = peekRow('parts', partId);
         return (
-          <Words key={partId}>
+          <AppText key={partId}>
             {amountOf(quantity, part)} {part?.name ?? ''}
-          </Words>
+          </AppText>
         );
       })}
     </View>

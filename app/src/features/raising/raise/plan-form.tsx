@@ -32,7 +32,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { useIsWide } from '../../../ui/theme/theme';
 import { useNotice } from '../../../ui/state/use-notice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { kindWords, urgencyWords } from '../../../words/work-words';
 import { useMadeWork } from '../../orders/work';
@@ -197,10 +197,10 @@ function Fields({
             </>
           ) : null}
           {stopped === undefined ? null : (
-            <Words>
+            <AppText>
               Reported {stopped.condition === 'stopped' ? 'standing still' : 'running, but not fully'} since{' '}
               {sayMoment(stopped.since ?? stopped.at, now(), settings.zone, settings.language)}: recorded with it.
-            </Words>
+            </AppText>
           )}
           <OneOf
             label="How soon"
@@ -232,7 +232,7 @@ function Fields({
             onChoose={(kind) => form.setValue('kind', kind)}
           />
           <View style={sheet.question}>
-            <Words as="label">Trade</Words>
+            <AppText as="label">Trade</AppText>
             <Choices label="Trade">
               {tradesOfWork(settings).map(({ id, name }) => (
                 <Choice
@@ -272,7 +272,7 @@ function Fields({
         </View>
       </View>
       <FormRefusal sentence={refusal ?? form.formState.errors.due?.message ?? null} />
-      {waits ? <Words>It will wait until a lead lets it start.</Words> : null}
+      {waits ? <AppText>It will wait until a lead lets it start.</AppText> : null}
       {submitter === undefined ? <Button rank="primary" word="Take it up" onPress={submit} /> : null}
     </>
   );

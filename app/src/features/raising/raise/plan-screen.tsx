@@ -3,7 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import type { AssetId, ReportId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { usePhone, useRow, useRowsById } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { PlanForm } from './plan-form';
@@ -27,10 +27,10 @@ export function PlanScreen({ assetId, reportIds }: Props): ReactElement {
     <View style={sheet.screen}>
       <TopBar title="Take up" {...back} />
       <ScrollView role="main" contentContainerStyle={sheet.content} keyboardShouldPersistTaps="handled">
-        <Words soft>Answers {reports.map(({ number }) => number).join(', ')}. Each reporter is told.</Words>
+        <AppText soft>Answers {reports.map(({ number }) => number).join(', ')}. Each reporter is told.</AppText>
         <WhereField at={at} onChoose={setAt} isMachineOnly />
         {asset === undefined ? (
-          <Words>Work is always on a machine. Choose it first.</Words>
+          <AppText>Work is always on a machine. Choose it first.</AppText>
         ) : (
           <PlanForm
             key={asset.id}

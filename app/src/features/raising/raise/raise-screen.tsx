@@ -24,7 +24,7 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { RULE, useIsNarrow, useIsWide } from '../../../ui/theme/theme';
 import { useOnce } from '../../../ui/state/use-once';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
@@ -239,11 +239,11 @@ function HazardsThere({ hazards }: { readonly hazards: readonly Hazard[] }): Rea
   const palette = usePalette();
   return (
     <View role="region" aria-label="Hazards" style={[sheet.hazards, { borderColor: palette.ink }]}>
-      <Words as="label">Hazards here</Words>
+      <AppText as="label">Hazards here</AppText>
       {hazards.map(({ id, hazard, control }) => (
-        <Words key={id}>
+        <AppText key={id}>
           {hazard}: {control}
-        </Words>
+        </AppText>
       ))}
     </View>
   );
@@ -265,7 +265,7 @@ function PlanHere({
   readonly submitter: RefObject<(() => void) | null>;
   readonly onMade: () => void;
 }): ReactElement {
-  if (asset === undefined) return <Words>Work is always on a machine. Choose it first.</Words>;
+  if (asset === undefined) return <AppText>Work is always on a machine. Choose it first.</AppText>;
   return (
     <PlanForm
       key={asset.id}

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import type { Asset } from '@oilcan/core/plant/plant';
 import { usePast } from '../../../data/queries/use-past';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 const MOST_PROPOSED = 4;
 
@@ -22,7 +22,7 @@ export function UsualWords({
   if (usual.length === 0) return null;
   return (
     <>
-      <Words as="label">It usually has</Words>
+      <AppText as="label">It usually has</AppText>
       <Choices label="It usually has">
         {usual.map(([title]) => (
           <Choice key={title} word={title} isChosen={false} onPress={() => onChoose(title)} />

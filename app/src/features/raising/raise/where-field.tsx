@@ -9,7 +9,7 @@ import { usePhone, useRow, useTable } from '../../../data/store/store';
 import { FindField } from '../../../ui/fields/find-field';
 import { Button, Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { prepareFindingMachines, useFoundAssets, useFoundPlaces } from '../../../data/find/use-found';
 import { List } from '../../../ui/layout/list';
 
@@ -36,10 +36,10 @@ export function WhereField({ at, onChoose, isMachineOnly = false }: Props): Reac
   return (
     <View style={sheet.chosen}>
       <View style={sheet.words}>
-        <Words as="row">{asset?.name ?? place?.name}</Words>
-        <Words as="small" soft>
+        <AppText as="row">{asset?.name ?? place?.name}</AppText>
+        <AppText as="small" soft>
           {asset === undefined ? 'The place, no machine' : `${asset.tag} · ${place?.name ?? ''}`}
-        </Words>
+        </AppText>
       </View>
       <Button word="Elsewhere" onPress={() => onChoose(null)} />
     </View>
@@ -67,8 +67,8 @@ function Choosing({ onChoose, isMachineOnly }: Omit<Required<Props>, 'at'>): Rea
         </View>
         <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan?to=raise')} />
       </View>
-      {typed !== '' && found.length === 0 ? <Words>Nothing on this phone fits “{find.trim()}”.</Words> : null}
-      {typed === '' && likely.length > 0 ? <Words as="label">Where you are at work</Words> : null}
+      {typed !== '' && found.length === 0 ? <AppText>Nothing on this phone fits “{find.trim()}”.</AppText> : null}
+      {typed === '' && likely.length > 0 ? <AppText as="label">Where you are at work</AppText> : null}
       <List label="Where">
         {(typed === '' ? likely : found).map((each) => (
           <WhereRow key={each.id} row={each} onChoose={onChoose} />
@@ -85,10 +85,10 @@ function WhereRow({ row, onChoose }: { readonly row: Asset | Place } & Pick<Prop
   const choose = (): void => onChoose(isAsset ? { is: 'asset', id: row.id } : { is: 'place', id: row.id });
   return (
     <Press onPress={choose} style={[sheet.row, { borderColor: palette.line }]}>
-      <Words>{row.name}</Words>
-      <Words as="small" soft>
+      <AppText>{row.name}</AppText>
+      <AppText as="small" soft>
         {isAsset ? `${row.tag} · ${above?.name ?? ''}` : `Place${above === undefined ? '' : ` in ${above.name}`}`}
-      </Words>
+      </AppText>
     </Press>
   );
 }

@@ -5,7 +5,7 @@ import { isOpenReport, type Report } from '@oilcan/core/raising/reports';
 import { useMay } from '../../../data/store/use-may';
 import { useMe } from '../../../data/store/use-me';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { AskSheet, ConfirmSheet, DeclineSheet, JoinSheet, LookSheet, MachineSheet } from './answer-sheets';
 
 interface Props {
@@ -65,7 +65,7 @@ export function AnswerKeys({ report, doubles, mayAnswer, isLead }: Props): React
           onPress={() => setOpened('machine')}
         />
       ) : null}
-      {waits && !mayAnswer ? <Words soft>On this site a lead answers reports.</Words> : null}
+      {waits && !mayAnswer ? <AppText soft>On this site a lead answers reports.</AppText> : null}
       {Sheet === null ? null : <Sheet report={report} onClose={() => setOpened(null)} />}
     </View>
   );

@@ -13,7 +13,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { useNotice } from '../../../ui/state/use-notice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { stateOf } from '../../../words/work-words';
 import { WhereField } from '../raise';
 
@@ -140,7 +140,7 @@ export function JoinSheet({ report, onClose }: Props): ReactElement {
   };
   return (
     <BottomSheet title="Join it to" aside={report.number} onClose={onClose}>
-      {offered.length === 0 ? <Words>No open work is on this machine or like these words.</Words> : null}
+      {offered.length === 0 ? <AppText>No open work is on this machine or like these words.</AppText> : null}
       {offered.map((work) => (
         <Button
           key={work.id}
@@ -168,7 +168,7 @@ export function MachineSheet({ report, onClose }: Props): ReactElement {
           if (at?.is === 'asset') void name(at.id);
         }}
       />
-      {refusedOnce ? <Words live>Choose another machine of this site.</Words> : null}
+      {refusedOnce ? <AppText live>Choose another machine of this site.</AppText> : null}
     </BottomSheet>
   );
 }

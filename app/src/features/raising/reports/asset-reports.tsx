@@ -3,7 +3,7 @@ import type { Asset } from '@oilcan/core/plant/plant';
 import { isOpenReport } from '@oilcan/core/raising/reports';
 import { now, useRows, useSettings } from '../../../data/store/store';
 import { Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { ReportRow } from './report-row';
 
@@ -23,10 +23,10 @@ export function AssetReports({ asset }: { readonly asset: Asset }): ReactElement
   return (
     <Section title="Reported">
       {isSaid ? (
-        <Words as="label">
+        <AppText as="label">
           Reported standing still since{' '}
           {sayMoment(stopped.since ?? stopped.at, now(), settings.zone, settings.language)}; nobody has recorded it yet.
-        </Words>
+        </AppText>
       ) : null}
       {listed.slice(0, MOST_SHOWN).map((report) => (
         <ReportRow key={report.id} report={report} />

@@ -5,7 +5,7 @@ import { useTable } from '../../../data/store/store';
 import { useNow } from '../../../data/store/use-now';
 import { Section } from '../../../ui/layout/section';
 import { Way } from '../../../ui/press/way';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { IncidentRows } from '../incidents';
 import { ReportRow } from './report-row';
@@ -29,9 +29,9 @@ export function DeskReports(): ReactElement {
         title="Reports"
         aside={problems.length === 0 ? 'none waits' : counted(problems.length, 'problem', 'problems')}
       >
-        <Words soft style={sheet.times}>
+        <AppText soft style={sheet.times}>
           {answerTimeWords(times, DAYS)}
-        </Words>
+        </AppText>
         <List label="Problems">
           {problems.slice(0, MOST_SHOWN).map(([report, ...doubles]) => (
             <ReportRow key={report.id} report={report} doubles={doubles} />

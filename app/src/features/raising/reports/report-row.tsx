@@ -6,7 +6,7 @@ import { LinkPress } from '../../../ui/press/link-press';
 
 import { UrgencyMark } from '../../../ui/drawn/urgency';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { Picture } from '../../recording/photos';
@@ -34,26 +34,26 @@ export function ReportRow({ report, doubles = [] }: Props): ReactElement {
     >
       <View style={sheet.words}>
         <View style={sheet.line}>
-          <Words as="mark">{report.number}</Words>
+          <AppText as="mark">{report.number}</AppText>
           <UrgencyMark urgency={report.urgency} />
-          <Words as="label">{standingWords(report)}</Words>
+          <AppText as="label">{standingWords(report)}</AppText>
         </View>
-        <Words as="row" lines={2}>
+        <AppText as="row" lines={2}>
           {report.words}
-        </Words>
-        <Words as="small" soft lines={1}>
+        </AppText>
+        <AppText as="small" soft lines={1}>
           {asset === undefined ? (place?.name ?? '') : `${asset.name} · ${place?.name ?? ''}`}
-        </Words>
-        <Words as="small" soft>
+        </AppText>
+        <AppText as="small" soft>
           {reporterWords(report)}
           {settings === undefined ? '' : `, ${sayMoment(report.at, now(), settings.zone, settings.language)}`}
           {bad === '' ? '' : ` · ${bad}`}
-        </Words>
+        </AppText>
         {doubles.length === 0 ? null : (
-          <Words as="label">
+          <AppText as="label">
             {counted(doubles.length + 1, 'report', 'reports')} likely of one problem, from{' '}
             {counted(count, 'person', 'people')}
-          </Words>
+          </AppText>
         )}
       </View>
       {report.photo === null ? null : <Picture content={{ ...report.photo, caption: report.number }} isSmall />}

@@ -11,7 +11,7 @@ import { Button } from '../../../ui/press/press';
 import { Row, Section } from '../../../ui/layout/section';
 import { UrgencyMark } from '../../../ui/drawn/urgency';
 import { useIsWide, useIsWindowWide } from '../../../ui/theme/theme';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { PlayVoice } from '../../recording/attachments';
 import { TopBar } from '../../frame/page/top-bar';
@@ -38,11 +38,11 @@ export function ReportScreen({ reportId }: { readonly reportId: string }): React
       />
       {report === undefined ? (
         <View role="main" style={sheet.content}>
-          <Words live>
+          <AppText live>
             {hasRows
               ? 'This report is not on this phone: it is older, of another site, or does not exist.'
               : 'Fetching the reports …'}
-          </Words>
+          </AppText>
         </View>
       ) : (
         <Page key={report.id} report={report} />
@@ -102,28 +102,28 @@ function Head({ report }: { readonly report: Report }): ReactElement {
     <View style={sheet.head}>
       <View style={sheet.line}>
         <UrgencyMark urgency={report.urgency} />
-        <Words as="label">{standingWords(report)}</Words>
+        <AppText as="label">{standingWords(report)}</AppText>
       </View>
       <PageTitle>{report.words}</PageTitle>
       {asset === undefined ? (
-        <Words soft>{place?.name ?? ''}, no machine named</Words>
+        <AppText soft>{place?.name ?? ''}, no machine named</AppText>
       ) : (
         <LinkPress href={`/plant/${asset.id}`}>
-          <Words>
+          <AppText>
             {asset.name} · {asset.tag} · {place?.name ?? ''}
-          </Words>
-          {asset.retiredOn === undefined ? null : <Words as="label">This machine is not in use any more.</Words>}
+          </AppText>
+          {asset.retiredOn === undefined ? null : <AppText as="label">This machine is not in use any more.</AppText>}
         </LinkPress>
       )}
       {bad === '' ? null : (
-        <Words>
+        <AppText>
           Reported: {bad}
           {report.since === null ? '' : `, since ${say(report.since)}`}.
-        </Words>
+        </AppText>
       )}
-      <Words>
+      <AppText>
         {reporterWords(report)}, {say(report.at)}
-      </Words>
+      </AppText>
       <Reach report={report} />
       {photosOf(report).map((photo) => (
         <View key={photo.fileId} style={sheet.picture}>
@@ -142,7 +142,7 @@ function Reach({ report }: { readonly report: Report }): ReactElement | null {
   const isMail = reach.includes('@');
   const number = reach.replace(/[^+\d]/g, '');
   const href = isMail ? `mailto:${reach.trim()}` : number.length >= 3 ? `tel:${number}` : null;
-  if (href === null) return <Words>{reach}</Words>;
+  if (href === null) return <AppText>{reach}</AppText>;
   return <Button word={isMail ? `Write to ${reach}` : `Call ${reach}`} onPress={() => window.location.assign(href)} />;
 }
 
@@ -151,7 +151,7 @@ function Became({ report }: { readonly report: Report }): ReactElement {
   const settings = useSettings(report.siteId);
   return (
     <Section title="What became of it">
-      {report.events.length === 0 ? <Words soft>Nobody has answered yet.</Words> : null}
+      {report.events.length === 0 ? <AppText soft>Nobody has answered yet.</AppText> : null}
       {report.events.map((event) => {
         const text = eventText(event);
         const photo = event.is === 'said' ? event.photo : undefined;
@@ -159,11 +159,11 @@ function Became({ report }: { readonly report: Report }): ReactElement {
         return (
           <Row key={event.id}>
             <View style={sheet.event}>
-              <Words as="small" soft>
+              <AppText as="small" soft>
                 {settings === undefined ? '' : sayMoment(event.at, now(), settings.zone, settings.language)}
-              </Words>
-              <Words>{eventWords(event)}</Words>
-              {text === '' ? null : <Words>{text}</Words>}
+              </AppText>
+              <AppText>{eventWords(event)}</AppText>
+              {text === '' ? null : <AppText>{text}</AppText>}
               {photo === undefined ? null : <Picture content={{ ...photo, caption: report.number }} isSmall />}
               {voice === undefined ? null : <PlayVoice content={{ kind: 'voice', ...voice }} />}
             </View>

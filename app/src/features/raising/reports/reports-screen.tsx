@@ -8,7 +8,7 @@ import { FindField } from '../../../ui/fields/find-field';
 import { FilterChip, FilterChips } from '../../../ui/fields/filter-chips';
 import { Button } from '../../../ui/press/press';
 import { withSharedCode } from '../../../ui/loading/shared-code';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { IncidentRows } from '../incidents';
 import { useLandmark } from '../../frame/page/pane';
@@ -63,9 +63,9 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
         ListHeaderComponent={
           <View style={sheet.head}>
             <View style={sheet.headline}>
-              <Words as="title" level={2} style={sheet.count}>
+              <AppText as="title" level={2} style={sheet.count}>
                 {counted(listed.length, 'problem', 'problems')}
-              </Words>
+              </AppText>
               {listed.length === 0 ? null : <Button rank="quiet" word="Save as CSV" onPress={() => void save()} />}
             </View>
             <FilterChips isOneOf label="Which reports">
@@ -77,7 +77,7 @@ export function ReportsScreen({ shown: first }: { readonly shown: ReportsShown }
             {shown === 'mine' ? <IncidentRows find={find} /> : null}
           </View>
         }
-        ListEmptyComponent={<Words>{emptyWords[shown]}</Words>}
+        ListEmptyComponent={<AppText>{emptyWords[shown]}</AppText>}
         renderItem={({ item: [report, ...doubles] }) => <ReportRow report={report} doubles={doubles} />}
       />
     </View>

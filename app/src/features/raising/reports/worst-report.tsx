@@ -2,7 +2,7 @@ import { useMemo, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { problemsToAnswer } from '@oilcan/core/raising/reports';
 import { useTable } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { ReportScreen } from './report-screen';
 
 /** The worst of what waits for an answer, beside the list, before another was chosen. */
@@ -12,10 +12,10 @@ export function WorstReport(): ReactElement {
   if (worst !== undefined) return <ReportScreen key={worst.id} reportId={worst.id} />;
   return (
     <View role="main" style={sheet.nothing}>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         No report waits for an answer
-      </Words>
-      <Words soft>What was answered stands in the list: worked on, closed, and your own.</Words>
+      </AppText>
+      <AppText soft>What was answered stands in the list: worked on, closed, and your own.</AppText>
     </View>
   );
 }

@@ -8,7 +8,7 @@ import { useRow } from '../../../data/store/store';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Icon } from '../../../ui/theme/icon';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import { byItsLabel, type OperationViewsNamed } from '../../frame/views/operation-view';
 import { OpenFile } from './open-file';
@@ -54,7 +54,7 @@ function FileActions({
   const kept = useRow('documents', `kept-${entry.id}`);
   const { mediaType } = entry.content;
   if (asset === undefined || isSound(mediaType) || isData(mediaType)) return null;
-  if (kept !== undefined) return <Words soft>It is among the documents of {asset.name}.</Words>;
+  if (kept !== undefined) return <AppText soft>It is among the documents of {asset.name}.</AppText>;
   const args = { workOrderId: work.id, entryId: entry.id, assetId: asset.id };
   return <Button word={`Keep it with ${asset.name}`} onPress={() => void performOrSay('asset.keep-document', args)} />;
 }

@@ -5,7 +5,7 @@ import { formatClock } from '@oilcan/core/kernel';
 import { usePicture } from '../../../data/pictures/use-picture';
 import { Icon } from '../../../ui/theme/icon';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   readonly content: VoiceContent;
@@ -23,8 +23,9 @@ function Player({ content }: Pick<Props, 'content'>): ReactElement {
   const [isPlaying, setIsPlaying] = useState(false);
   const [isUnplayable, setIsUnplayable] = useState(false);
   useEffect(() => () => sound?.pause(), [sound]);
-  if (address === 'looking') return <Words soft>Looking for it …</Words>;
-  if (address === 'not-here') return <Words>This voice note is with the server. It plays when there is signal.</Words>;
+  if (address === 'looking') return <AppText soft>Looking for it …</AppText>;
+  if (address === 'not-here')
+    return <AppText>This voice note is with the server. It plays when there is signal.</AppText>;
   const toggle = (): void => {
     if (isPlaying) {
       sound?.pause();
@@ -47,7 +48,7 @@ function Player({ content }: Pick<Props, 'content'>): ReactElement {
         word={isPlaying ? 'Stop' : `Play ${formatClock(content.seconds)}`}
         onPress={toggle}
       />
-      {isUnplayable ? <Words live>This browser cannot play the sound as it was recorded.</Words> : null}
+      {isUnplayable ? <AppText live>This browser cannot play the sound as it was recorded.</AppText> : null}
     </>
   );
 }

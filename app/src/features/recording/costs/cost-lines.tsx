@@ -5,7 +5,7 @@ import type { WorkCost } from '@oilcan/core/recording/costs';
 import { costOfCentres } from '@oilcan/core/registry';
 import { costGroups, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useSettings } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { costWords } from './cost-words';
 import { costGroupWords } from '../../../words/work-words';
 
@@ -33,15 +33,15 @@ export function CostLines({ work, cost, entries }: Props): ReactElement | null {
     settings.costCentres?.find((centre) => centre.id === id)?.name ?? 'no cost centre';
   return (
     <View style={sheet.cost}>
-      <Words as="heading">{costWords(cost, settings)}</Words>
-      <Words as="small" soft>
+      <AppText as="heading">{costWords(cost, settings)}</AppText>
+      <AppText as="small" soft>
         {estimateWords(cost.laborMinutes, work.estimateMinutes)}
         {groups.map(({ group, sums }) => ` ${costGroupWords[group]} ${say(sums)}.`).join('')}
-      </Words>
+      </AppText>
       {centres.length === 0 || settings.costCentres === undefined ? null : (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           Charged to {centres.map(({ centre, sums }) => `${centreName(centre)}: ${say(sums)}`).join(', ')}.
-        </Words>
+        </AppText>
       )}
     </View>
   );

@@ -4,7 +4,7 @@ import type { WorkCost } from '@oilcan/core/recording/costs';
 import { formatDuration, formatSums } from '@oilcan/core/kernel';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useSettings } from '../../../data/store/store';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** What a job came to, at the end of its row: time and money. */
 export function WorkSums({ work, cost }: { readonly work: WorkOrder; readonly cost: WorkCost }): ReactElement | null {
@@ -12,10 +12,10 @@ export function WorkSums({ work, cost }: { readonly work: WorkOrder; readonly co
   if (settings === undefined) return null;
   return (
     <View style={sheet.sums}>
-      <Words as="label">{formatDuration(cost.laborMinutes)}</Words>
-      <Words as="mark" soft>
+      <AppText as="label">{formatDuration(cost.laborMinutes)}</AppText>
+      <AppText as="mark" soft>
         {formatSums(cost.total, settings.currency, settings.language)}
-      </Words>
+      </AppText>
     </View>
   );
 }

@@ -6,7 +6,7 @@ import { useMe } from '../../../data/store/use-me';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
 import { Row, Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 
@@ -24,10 +24,10 @@ export function ClockPlaces({ settings }: { readonly settings: Settings }): Reac
     <Section title="Where my clock starts">
       {agreement === undefined ? (
         <>
-          <Words style={sheet.words}>
+          <AppText style={sheet.words}>
             Shall it be noted where you are when you start your clock? Only you see it, and you can withdraw it at any
             time: then it is deleted.
-          </Words>
+          </AppText>
           <View style={sheet.buttons}>
             <Button word="Yes, note it" onPress={() => agree(true)} />
             <Button word="No" onPress={() => agree(false)} />
@@ -35,18 +35,18 @@ export function ClockPlaces({ settings }: { readonly settings: Settings }): Reac
         </>
       ) : agreement.isAgreed ? (
         <>
-          <Words style={sheet.words}>
+          <AppText style={sheet.words}>
             It is noted, for you alone. {counted(places.length, 'place is', 'places are')} kept.
-          </Words>
+          </AppText>
           {newest.slice(0, isWhole ? newest.length : SHOWN).map(({ id, at, workOrderId, ...place }) => (
             <Row key={id}>
-              <Words style={sheet.grow}>
+              <AppText style={sheet.grow}>
                 {sayMoment(at, now(), settings.zone, settings.language)},{' '}
                 {peekRow('workOrders', workOrderId)?.number ?? 'a job'}
-              </Words>
-              <Words as="small" soft>
+              </AppText>
+              <AppText as="small" soft>
                 {place.latitude.toFixed(4)}, {place.longitude.toFixed(4)} within {place.accuracyMeters} m
-              </Words>
+              </AppText>
             </Row>
           ))}
           <View style={sheet.buttons}>
@@ -58,7 +58,7 @@ export function ClockPlaces({ settings }: { readonly settings: Settings }): Reac
         </>
       ) : (
         <>
-          <Words style={sheet.words}>It is not noted, and nothing of it is kept.</Words>
+          <AppText style={sheet.words}>It is not noted, and nothing of it is kept.</AppText>
           <View style={sheet.buttons}>
             <Button word="Note it from now on" onPress={() => agree(true)} />
           </View>

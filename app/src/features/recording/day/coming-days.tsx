@@ -10,7 +10,7 @@ import { useNow } from '../../../data/store/use-now';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { Row, Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayLocalDay } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { onSite, useSite } from '../../frame/page/use-site';
@@ -49,12 +49,12 @@ export function ComingDays({ settings }: { readonly settings: Settings }): React
           >
             <Row>
               <View style={{ flex: 1 }}>
-                <Words>{said.slice(0, 1).toUpperCase() + said.slice(1)}</Words>
-                <Words as="small" soft>
+                <AppText>{said.slice(0, 1).toUpperCase() + said.slice(1)}</AppText>
+                <AppText as="small" soft>
                   {works.length === 0
                     ? 'Nothing planned or due'
                     : `${counted(works.length, 'job', 'jobs')}, ${formatDuration(estimateMinutes)}${estimateMinutes > shiftMinutes ? ': more than a shift' : ''}`}
-                </Words>
+                </AppText>
               </View>
               {works.length === 0 ? null : <Icon path={mdiChevronRight} />}
             </Row>

@@ -5,7 +5,7 @@ import { without, type DayTime, type Overlap } from '@oilcan/core/recording/labo
 import { peekRow } from '../../../data/store/store';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { RUNNING } from '../labor';
 import { clockTime } from './day-picture';
 
@@ -21,9 +21,9 @@ export function CutOverlap({ overlap, zone }: Props): ReactElement {
   const [piece] = without(cut, [kept]);
   return (
     <View role="alert" style={sheet.overlap}>
-      <Words style={sheet.words}>
+      <AppText style={sheet.words}>
         {clockTime(from, zone)} to {clockTime(to, zone)} is recorded twice.
-      </Words>
+      </AppText>
       <Button
         word={
           piece === undefined

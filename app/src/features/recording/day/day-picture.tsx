@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { addMinutes, inZone, minutesBetween, type Instant, type Zone } from '@oilcan/core/kernel';
 import type { Day } from '@oilcan/core/recording/labor';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   readonly day: Day;
@@ -48,9 +48,9 @@ export function DayPicture({ day, window, zone }: Props): ReactElement {
       </View>
       <View style={sheet.hours}>
         {hours.map((at) => (
-          <Words key={at} as="mark" soft style={[sheet.hour, { left: share(from, at) }]}>
+          <AppText key={at} as="mark" soft style={[sheet.hour, { left: share(from, at) }]}>
             {inZone(at, zone).toFormat('H')}
-          </Words>
+          </AppText>
         ))}
       </View>
     </View>

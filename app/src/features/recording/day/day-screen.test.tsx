@@ -1,5 +1,5 @@
 import { asId, type EntryId, type WorkOrderId } from '@oilcan/core/kernel';
-import { standingOf, type Entry } from '@oilcan/core/orders/work';
+import { currentOf, type Entry } from '@oilcan/core/orders/work';
 import { ann, anEntry, aWorkOrder, minutesLater, put, smallWorks, workId } from '@oilcan/core/testing';
 import { press, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
@@ -53,7 +53,7 @@ describe('my day', () => {
     expect(words()).toContain('8:40 to 9:00 is recorded twice.');
     await press('Cut to 9:00 to 9:40');
     const entries = (await works.sent()).peekList('entries', 'workOrder', elsewhere);
-    expect(standingOf(entries, 'labor').map(({ content }) => [content.startedAt, content.minutes])).toEqual([
+    expect(currentOf(entries, 'labor').map(({ content }) => [content.startedAt, content.minutes])).toEqual([
       [minutesLater(-180), 40],
     ]);
     expect(words()).not.toContain('recorded twice');

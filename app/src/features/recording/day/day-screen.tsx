@@ -13,7 +13,7 @@ import { Button, Press } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
 import { useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDay } from '../../../words/dates';
 import { counted, otherTimeWords } from '../../../words/work-words';
 import { RUNNING, typedTime, useTimesOf, type TypedTime } from '../labor';
@@ -68,10 +68,10 @@ function DayOf({ settings }: { readonly settings: Settings }): ReactElement {
           ))}
         </Choices>
         <View>
-          <Words as="title" level={2} live>
+          <AppText as="title" level={2} live>
             {headline(day, shiftMinutes)}
-          </Words>
-          <Words soft>{details(day)}</Words>
+          </AppText>
+          <AppText soft>{details(day)}</AppText>
         </View>
         <DayPicture day={day} window={{ from, to }} zone={zone} />
         <View>
@@ -91,14 +91,14 @@ function DayOf({ settings }: { readonly settings: Settings }): ReactElement {
               ),
             )}
           </List>
-          {day.times.length === 0 ? <Words>Nothing of yours is recorded on this day.</Words> : null}
+          {day.times.length === 0 ? <AppText>Nothing of yours is recorded on this day.</AppText> : null}
         </View>
         <Button icon={mdiPlus} word="Time not on a job" onPress={() => setAdding('empty')} />
         <ComingDays settings={settings} />
         <ClockPlaces settings={settings} />
-        <Words as="small" soft>
+        <AppText as="small" soft>
           What this phone knows: your time on open work and on work that ended lately.
-        </Words>
+        </AppText>
       </View>
       {adding === null ? null : (
         <OtherTimeSheet {...(adding === 'empty' ? {} : { first: adding })} onClose={() => setAdding(null)} />
@@ -153,16 +153,16 @@ function TimeLine({ time, zone }: { readonly time: DayTime; readonly zone: strin
     <>
       <Press onPress={open} style={sheet.line}>
         <Row>
-          <Words as="label" style={sheet.clock}>
+          <AppText as="label" style={sheet.clock}>
             {clockTime(time.from, zone)}
-          </Words>
+          </AppText>
           <View style={sheet.words}>
-            <Words>{words}</Words>
-            <Words as="small" soft>
+            <AppText>{words}</AppText>
+            <AppText as="small" soft>
               {time.id === RUNNING ? 'Your clock runs' : `to ${clockTime(time.to, zone)}`}
-            </Words>
+            </AppText>
           </View>
-          <Words as="label">{formatDuration(minutesBetween(time.from, time.to))}</Words>
+          <AppText as="label">{formatDuration(minutesBetween(time.from, time.to))}</AppText>
         </Row>
       </Press>
       {isChanging && other !== undefined ? (
@@ -187,12 +187,12 @@ function GapLine({ gap, zone, onFill }: GapProps): ReactElement {
   const minutes = formatDuration(minutesBetween(gap.from, gap.to));
   return (
     <Row>
-      <Words as="label" color={palette.inkSoft} style={sheet.clock}>
+      <AppText as="label" color={palette.inkSoft} style={sheet.clock}>
         {clockTime(gap.from, zone)}
-      </Words>
-      <Words soft style={sheet.words}>
+      </AppText>
+      <AppText soft style={sheet.words}>
         Nothing recorded, {minutes}
-      </Words>
+      </AppText>
       <Button word="Fill" label={`Fill the gap from ${clockTime(gap.from, zone)}`} onPress={onFill} />
     </Row>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { standingOf, type WorkOrder } from '@oilcan/core/orders/work';
+import { currentOf, type WorkOrder } from '@oilcan/core/orders/work';
 import { smallWorks, workId } from '@oilcan/core/testing';
 import { press, type, words } from '../../../testing/hands';
 import { OnWork, TestWorks } from '../../../testing/works';
@@ -17,12 +17,14 @@ afterEach(() => works.close());
 
 function WrapUp({ work }: { readonly work: WorkOrder }) {
   const [sheet, setSheet] = useState<string | null>(null);
-  return <WrapUpPart work={work} onPlaced={() => undefined} onMend={() => undefined} open={sheet} onOpen={setSheet} />;
+  return (
+    <WrapUpPart work={work} onPlaced={() => undefined} onCorrect={() => undefined} open={sheet} onOpen={setSheet} />
+  );
 }
 
 const open = () => works.show(<OnWork>{(work) => <ExpenseSheet work={work} onClose={onClose} />}</OnWork>);
 const expenses = async () =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'expense').map(({ content }) => content);
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'expense').map(({ content }) => content);
 
 describe('an expense', () => {
   it('is kept as it was typed, in the currency of the site, and stands in the record and in what the job cost', async () => {

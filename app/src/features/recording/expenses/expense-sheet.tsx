@@ -9,7 +9,7 @@ import { MoneyField } from '../../../forms/money-field';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { CostCentreChoice } from './cost-centre-choice';
 import { PaperButton, usePaper } from './paper';
 import { MONEY_HINT } from '../../../forms/typed-words';
@@ -57,7 +57,7 @@ export function ExpenseSheet({ work, onClose }: Props): ReactElement {
         chosen={form.watch('centre')}
         onChange={(chosen) => form.setValue('centre', chosen)}
       />
-      {paper.receipt === null ? null : <Words soft>The photo of the receipt goes with it.</Words>}
+      {paper.receipt === null ? null : <AppText soft>The photo of the receipt goes with it.</AppText>}
       <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>
   );

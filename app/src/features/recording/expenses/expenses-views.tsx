@@ -1,5 +1,5 @@
 import { parseMoney, typedMoney } from '@oilcan/core/kernel';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import type { DockItem } from '../../frame/views/dock-item';
 import type { EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
@@ -15,7 +15,7 @@ const fromDock: DockItem = {
   key: 'e',
   place: 'costs',
   countsAsWorking: false,
-  Sheet: piece(() => import('./expense-sheet').then((module) => module.ExpenseSheet)),
+  Sheet: lazyComponent(() => import('./expense-sheet').then((module) => module.ExpenseSheet)),
 };
 
 const entries: EntryViewsNamed<'expense'> = {

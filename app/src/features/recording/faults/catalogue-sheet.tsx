@@ -17,7 +17,7 @@ import { saveTable } from '../../../data/browser/save-table';
 import { FormRefusal } from '../../../forms/form-refusal';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 
 const FIELDS = ['Class of equipment', 'Part of the machine', 'Failure mode (ISO 14224)'];
@@ -89,28 +89,30 @@ export function CatalogueSheet({ onClose }: { readonly onClose: () => void }): R
           }
         : {})}
     >
-      <Words>
+      <AppText>
         {counted(rows.length, 'line', 'lines')}
         {own === undefined ? ', as Oilcan brings them' : ', read in by a lead'}. A line is a class of equipment, a part
         of it, and how that fails.
-      </Words>
+      </AppText>
       <Button icon={mdiDownload} word="Save as CSV" onPress={save} />
       <Button icon={mdiUpload} word="Read a CSV in" onPress={choose} />
       {own === undefined ? null : <Button word="Back to what Oilcan brings" onPress={() => void take([])} />}
       {found === null || problem !== null ? null : (
         <View role="status">
-          <Words>
+          <AppText>
             {counted(found.rows.length, 'line can', 'lines can')} be read
             {found.bad.length === 0
               ? '.'
               : `, ${counted(found.bad.length, 'cannot', 'cannot')}. Nothing is taken before all can.`}
-          </Words>
+          </AppText>
           {found.bad.slice(0, MOST_NAMED).map(({ line, because: why, text }) => (
-            <Words key={line} as="small">
+            <AppText key={line} as="small">
               Line {line} {because[why]}: {text}
-            </Words>
+            </AppText>
           ))}
-          {found.bad.length > MOST_NAMED ? <Words as="small">and {found.bad.length - MOST_NAMED} more.</Words> : null}
+          {found.bad.length > MOST_NAMED ? (
+            <AppText as="small">and {found.bad.length - MOST_NAMED} more.</AppText>
+          ) : null}
         </View>
       )}
       <FormRefusal sentence={problem ?? errorAt(refusal?.field ?? '')} />

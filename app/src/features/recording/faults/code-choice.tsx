@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { View } from 'react-native';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   readonly label: string;
@@ -23,7 +23,7 @@ export function CodeChoice({ label, names, usual, more, value, onChange }: Props
   const shown = isWhole ? Object.keys(names) : first;
   return (
     <View style={{ gap: 8 }}>
-      <Words as="label">{label}</Words>
+      <AppText as="label">{label}</AppText>
       <Choices label={label}>
         {shown.map((code) => (
           <Choice

@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../../data/store/store';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
-const AmendFault = piece(() => import('./amend-fault').then((module) => module.AmendFault));
+const AmendFault = lazyComponent(() => import('./amend-fault').then((module) => module.AmendFault));
 
 interface Props {
   readonly work: WorkOrder;

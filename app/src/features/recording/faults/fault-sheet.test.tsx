@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { asId, type AssetId, type WorkOrderId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { anAsset, aPastJob, assetId, minutesLater, noon, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../../testing/hands';
 import { OnWork, TestWorks } from '../../../testing/works';
@@ -17,7 +17,7 @@ const open = async (past = '', more: Parameters<typeof TestWorks.open>[0] = []):
 };
 afterEach(() => works.close());
 const faults = async () =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'fault').map(({ content }) => content);
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'fault').map(({ content }) => content);
 
 const had = (component: string, mode: string) => ({
   component,
@@ -80,7 +80,7 @@ describe('the Fault sheet', () => {
     await press(/^Oil pump: oil, water/);
     await press('Oil pump', 'radio');
     await press('Keep the fault');
-    const [fault] = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'fault');
+    const [fault] = currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'fault');
     expect(fault?.assetId).toBe(pump);
   });
 

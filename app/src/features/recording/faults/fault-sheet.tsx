@@ -13,7 +13,7 @@ import { useRow, useSettings } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
 import { Press } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { FaultForm, type TypedFault } from './fault-form';
 import { faultWords, plainFault } from './words';
 
@@ -51,7 +51,7 @@ export function FaultSheet({ work, onClose }: Props): ReactElement {
     <BottomSheet title="Fault" aside={asset?.name ?? ''} onClose={onClose}>
       {find === '' && usual.length > 0 ? (
         <View role="group" aria-label="Usual here">
-          <Words as="label">Usual here</Words>
+          <AppText as="label">Usual here</AppText>
           {usual.slice(0, SHOWN_USUAL).map((each) => (
             <ChoiceRow
               key={`${each.component} ${each.mode}`}
@@ -79,9 +79,9 @@ export function FaultSheet({ work, onClose }: Props): ReactElement {
         />
       ))}
       {found.length === 0 ? (
-        <Words live>Nothing in the catalogue fits “{find}”. Try another word, or “other”.</Words>
+        <AppText live>Nothing in the catalogue fits “{find}”. Try another word, or “other”.</AppText>
       ) : null}
-      {found.length > SHOWN ? <Words soft>And {found.length - SHOWN} more: type a word to find them.</Words> : null}
+      {found.length > SHOWN ? <AppText soft>And {found.length - SHOWN} more: type a word to find them.</AppText> : null}
     </BottomSheet>
   );
 }
@@ -95,10 +95,10 @@ interface RowProps {
 function ChoiceRow({ words, detail, onPress }: RowProps): ReactElement {
   return (
     <Press onPress={onPress}>
-      <Words>{words}</Words>
-      <Words as="small" soft>
+      <AppText>{words}</AppText>
+      <AppText as="small" soft>
         {detail}
-      </Words>
+      </AppText>
     </Press>
   );
 }

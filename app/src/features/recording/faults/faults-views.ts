@@ -1,6 +1,6 @@
 import { mdiAlertRhombusOutline } from '@mdi/js';
 import { causes, nameOfActivity, nameOfCode } from '@oilcan/core/recording/faults';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
@@ -14,13 +14,13 @@ const fromDock: DockItem = {
   key: 'f',
   place: 'dock',
   countsAsWorking: false,
-  Sheet: piece(() => import('./fault-sheet').then((module) => module.FaultSheet)),
+  Sheet: lazyComponent(() => import('./fault-sheet').then((module) => module.FaultSheet)),
 };
 
 const entries: EntryViewsNamed<'fault'> = {
   fault: {
     ...inWords,
-    AmendSheet: piece(() => import('./amend-fault').then((module) => module.AmendFault)),
+    AmendSheet: lazyComponent(() => import('./amend-fault').then((module) => module.AmendFault)),
     group: 'faults',
     dock: fromDock,
     say: ({ content }) => ({

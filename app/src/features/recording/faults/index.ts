@@ -1,7 +1,7 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
 export { CodeFault } from './code-fault';
 export { faultLine } from './words';
 
-export const CatalogueSheet = piece(() => import('./catalogue-sheet').then((module) => module.CatalogueSheet));
+export const CatalogueSheet = lazyComponent(() => import('./catalogue-sheet').then((module) => module.CatalogueSheet));

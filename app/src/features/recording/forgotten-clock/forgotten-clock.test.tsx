@@ -1,4 +1,4 @@
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { ann, aWorkOrder, minutesLater, put, smallWorks, workId } from '@oilcan/core/testing';
 import { press, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
@@ -17,7 +17,7 @@ describe('a clock that ran through the night', () => {
     await press('02:00, end of your shift');
     const records = await works.sent();
     expect(records.peek('clocks', ann.id)).toBeUndefined();
-    expect(standingOf(records.peekList('entries', 'workOrder', workId), 'labor')[0]?.content.minutes).toBe(480);
+    expect(currentOf(records.peekList('entries', 'workOrder', workId), 'labor')[0]?.content.minutes).toBe(480);
   });
 
   it('is not asked about again on the day on which it was said to be right', async () => {

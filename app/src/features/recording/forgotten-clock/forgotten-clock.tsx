@@ -17,7 +17,7 @@ import { keptChoice } from '../../../ui/state/kept-choice';
 import { Button } from '../../../ui/press/press';
 import { RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { ClockCorrectionSheet } from '../labor';
 
@@ -72,13 +72,13 @@ function Question({ clock, today, present }: QuestionProps): ReactElement | null
     );
   return (
     <View role="region" aria-label="Your clock" style={[sheet.card, { borderColor: palette.ink }]}>
-      <Words as="heading" level={3}>
+      <AppText as="heading" level={3}>
         When did you stop?
-      </Words>
-      <Words>
+      </AppText>
+      <AppText>
         Your clock has run on {work?.number ?? 'a job'} since{' '}
         {sayMoment(clock.startedAt, present, settings.zone, settings.language)}.
-      </Words>
+      </AppText>
       {proposals.map(({ by, at }) => (
         <Button
           key={by}

@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
-export const ForgottenClock = piece(() => import('./forgotten-clock').then((module) => module.ForgottenClock));
+export const ForgottenClock = lazyComponent(() => import('./forgotten-clock').then((module) => module.ForgottenClock));

@@ -9,7 +9,7 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { Choice } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { Row, Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted, kindWords } from '../../../words/work-words';
 import { List } from '../../../ui/layout/list';
@@ -80,11 +80,11 @@ function WaitingRow({ work, isChosen, onToggle, onLetStart }: WaitingRowProps): 
   return (
     <Row wraps>
       <View style={sheet.words}>
-        <Words as="mark">{work.number}</Words>
-        <Words as="row">{work.title}</Words>
-        <Words as="small" soft>
+        <AppText as="mark">{work.number}</AppText>
+        <AppText as="row">{work.title}</AppText>
+        <AppText as="small" soft>
           {asset?.name} · {facts.join(' · ')}
-        </Words>
+        </AppText>
       </View>
       <View style={sheet.keys}>
         <Button

@@ -6,7 +6,7 @@ import { usePhone } from '../../../data/store/store';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** On the sheet: that it waits for a lead, who lets it start from here. */
 export function GoAheadLine({ work }: { readonly work: WorkOrder }): ReactElement | null {
@@ -15,7 +15,7 @@ export function GoAheadLine({ work }: { readonly work: WorkOrder }): ReactElemen
   if (!waitsForGoAhead(work)) return null;
   return (
     <View role="status" style={[sheet.line, { borderColor: palette.ink }]}>
-      <Words style={sheet.words}>Waits for a lead to let it start. If it cannot wait, make it urgent: Now.</Words>
+      <AppText style={sheet.words}>Waits for a lead to let it start. If it cannot wait, make it urgent: Now.</AppText>
       {isLead ? (
         <Button
           rank="primary"

@@ -12,7 +12,7 @@ import { Press } from '../../../ui/press/press';
 import { CORNER, RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { useNow } from '../../../data/store/use-now';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useCommand } from '../../frame/keys/commands';
 import type { HazardsFirst } from '../../orders/hazards';
 import { ClockCorrectionSheet } from './clock-correction-sheet';
@@ -75,14 +75,14 @@ export function ClockButton({
         style={[sheet.clock, isWide && sheet.clockWide, { backgroundColor: ground, borderColor: edge }]}
         testID="clock"
       >
-        <Words as="title" color={color}>
+        <AppText as="title" color={color}>
           {isRunning ? formatClock(wholeMinutes(clock.startedAt, present)) : '0:00'}
-        </Words>
+        </AppText>
         <View style={sheet.clockWord}>
           <Icon path={isRunning ? mdiStop : mdiPlay} size={18} color={color} />
-          <Words as="label" color={color}>
+          <AppText as="label" color={color}>
             {word}
-          </Words>
+          </AppText>
         </View>
       </Press>
       {isCorrecting && clock !== undefined ? (

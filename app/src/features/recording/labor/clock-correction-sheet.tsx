@@ -6,7 +6,7 @@ import { TIME_HINT } from '../../../forms/typed-words';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { StoppedAtField } from './stopped-at-field';
 import { firstWallTimeAfter } from './wall-time';
@@ -39,10 +39,10 @@ export function ClockCorrectionSheet({
       onClose={onClose}
       foot={<Button rank="primary" word="Keep this time" onPress={submit} />}
     >
-      <Words>
+      <AppText>
         The clock has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. One entry holds
         at most 24 h.
-      </Words>
+      </AppText>
       <StoppedAtField control={form.control} name="endedAt" clock={clock} settings={settings} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>

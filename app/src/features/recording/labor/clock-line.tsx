@@ -5,11 +5,11 @@ import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows } from '../../../data/store/store';
 import { useMe } from '../../../data/store/use-me';
 import { performOrSay } from '../../../data/store/use-operation';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { SmallKey } from '../../../ui/press/small-key';
 import { useCommand } from '../../frame/keys/commands';
 
-const MatesSheet = piece(() => import('./mates-sheet').then((module) => module.MatesSheet));
+const MatesSheet = lazyComponent(() => import('./mates-sheet').then((module) => module.MatesSheet));
 
 /** Loads what it opens, so that it opens without signal too. */
 export const loadMatesSheet = MatesSheet.load;

@@ -9,7 +9,7 @@ import { useNow } from '../../../data/store/use-now';
 import { LinkPress } from '../../../ui/press/link-press';
 import { CORNER, RULE, useIsWindowWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** In every bar but that of the job itself: on which job my clock runs, and the way there. */
 export function ClockMark(): ReactElement | null {
@@ -37,9 +37,9 @@ export function ClockMark(): ReactElement | null {
           : { borderColor: palette.brass, backgroundColor: palette.brass },
       ]}
     >
-      <Words as="label" lines={1} color={isPaused ? palette.ink : palette.onBrass}>
+      <AppText as="label" lines={1} color={isPaused ? palette.ink : palette.onBrass}>
         {isShort ? time : `${time} ${number}`}
-      </Words>
+      </AppText>
     </LinkPress>
   );
 }

@@ -11,7 +11,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { StoppedAtField } from './stopped-at-field';
 import { firstWallTimeAfter } from './wall-time';
@@ -27,7 +27,7 @@ export function ClocksToStop({ work }: { readonly work: WorkOrder }): ReactEleme
   if (!isLead || clocks.length === 0) return null;
   return (
     <View style={sheet.list}>
-      <Words as="label">Clocks that run here</Words>
+      <AppText as="label">Clocks that run here</AppText>
       <List label="Running clocks">
         {clocks.map((clock) => (
           <ClockRow key={clock.id} clock={clock} onStop={() => setAsking(clock)} />
@@ -46,10 +46,10 @@ function ClockRow({ clock, onStop }: { readonly clock: Clock; readonly onStop: (
   return (
     <Row>
       <View style={sheet.words}>
-        <Words>{name}</Words>
-        <Words as="small" soft>
+        <AppText>{name}</AppText>
+        <AppText as="small" soft>
           since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}
-        </Words>
+        </AppText>
       </View>
       <Button word="Stop it" label={`Stop the clock of ${name}`} onPress={onStop} />
     </Row>
@@ -87,10 +87,10 @@ function StopForSheet({ clock, work, onClose }: StopForProps): ReactElement | nu
       onClose={onClose}
       foot={<Button rank="primary" word="Stop the clock" onPress={submit} />}
     >
-      <Words>
+      <AppText>
         It has run since {sayMoment(clock.startedAt, now(), settings.zone, settings.language)}. The time is kept as
         theirs, and {name} is told.
-      </Words>
+      </AppText>
       <StoppedAtField control={form.control} name="endedAt" clock={clock} settings={settings} />
       <FormField control={form.control} name="reason" label="Why you stop it" />
       <FormRefusal sentence={refusal} />

@@ -1,5 +1,5 @@
 import { addMinutes, formatDuration } from '@oilcan/core/kernel';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { joined } from '../../../words/joined';
 import { otherTimeWords, timeTypeWords } from '../../../words/work-words';
 import type { DockItem } from '../../frame/views/dock-item';
@@ -14,7 +14,7 @@ const fromDock: DockItem = {
   key: 't',
   place: 'costs',
   countsAsWorking: true,
-  Sheet: piece(() => import('./time-sheet').then((module) => module.TimeSheet)),
+  Sheet: lazyComponent(() => import('./time-sheet').then((module) => module.TimeSheet)),
 };
 
 const entries: EntryViewsNamed<'labor'> = {
@@ -35,7 +35,7 @@ const entries: EntryViewsNamed<'labor'> = {
         ]),
       };
     },
-    AmendSheet: piece(() => import('./amend-time').then((module) => module.AmendTime)),
+    AmendSheet: lazyComponent(() => import('./amend-time').then((module) => module.AmendTime)),
   },
 };
 

@@ -1,5 +1,5 @@
 import { ann, bob, minutesLater, put, smallWorks, site, workId } from '@oilcan/core/testing';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { press, words } from '../../../testing/hands';
 import { OnWork, passTime, TestWorks } from '../../../testing/works';
 import { ClockLine } from './clock-line';
@@ -15,7 +15,7 @@ beforeEach(async () => {
 afterEach(() => works.close());
 
 const minutesOf = async (personId: string): Promise<number[]> =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor')
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor')
     .filter(({ content }) => content.personId === personId)
     .map(({ content }) => content.minutes);
 

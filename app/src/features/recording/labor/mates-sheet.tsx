@@ -11,7 +11,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useMates, type Mate } from './use-mates';
 import { List } from '../../../ui/layout/list';
 
@@ -43,10 +43,10 @@ export function MatesSheet({ work, onClose }: Props): ReactElement {
         : {})}
     >
       {near.length === 0 ? (
-        <Words>
+        <AppText>
           Nobody else has this work, and you are in no crew. Who comes to help starts the clock on their own phone;
           their time can be typed here too, under Time.
-        </Words>
+        </AppText>
       ) : null}
       <List label="People">
         {near.map((mate) => (
@@ -81,11 +81,11 @@ function MateRow({ mate: { person, crewId }, work }: { readonly mate: Mate; read
   return (
     <Row>
       <View style={sheet.words}>
-        <Words>{person.name}</Words>
-        <Words as="small" soft>
+        <AppText>{person.name}</AppText>
+        <AppText as="small" soft>
           {standing}
           {runsHere && clock.startedBy === me ? ', started by you' : ''}
-        </Words>
+        </AppText>
       </View>
       {runsHere ? (
         clock.startedBy === me ? (

@@ -5,7 +5,7 @@ import { without } from '@oilcan/core/recording/labor';
 import { peekRow, useRow } from '../../../data/store/store';
 import { useMe } from '../../../data/store/use-me';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { overlapsWith, useTimesOf } from './own-times';
 
 /** So many pieces are offered of a time that others cut through. */
@@ -50,9 +50,9 @@ export function OverlapLines({
     .slice(0, MOST_PIECES);
   return (
     <View role="alert" style={sheet.lines}>
-      <Words>
+      <AppText>
         {whose} {said.join(', ')} already.
-      </Words>
+      </AppText>
       {pieces.map((piece) => (
         <Button
           key={piece.from}

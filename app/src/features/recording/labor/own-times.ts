@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { addMinutes, minutesBetween, type Instant } from '@oilcan/core/kernel';
 import { overlapsAmong, runningClocks, type DayTime, type Overlap } from '@oilcan/core/recording/labor';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { useRow, useRows, useTable } from '../../../data/store/store';
 
 /** Under this id the time stands that the clock has run up to now. */
@@ -14,7 +14,7 @@ export function useTimesOf(personId: string, present: Instant): readonly DayTime
   const clock = useRow('clocks', personId);
   const recorded = useMemo(
     () => [
-      ...standingOf(entries, 'labor')
+      ...currentOf(entries, 'labor')
         .filter(({ content }) => content.personId === personId)
         .map(({ id, workOrderId, content: { startedAt, minutes } }) => ({
           id,

@@ -14,13 +14,13 @@ import {
 import { DurationField } from '../../../forms/duration-field';
 import { FormField } from '../../../forms/form-field';
 import { Offers } from '../../../forms/offers';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDay } from '../../../words/dates';
 import { readTime, type TypedTime } from './read-time';
 
-const WhenPicker = piece(() => import('../../../forms/when-picker').then((module) => module.WhenPicker));
+const WhenPicker = lazyComponent(() => import('../../../forms/when-picker').then((module) => module.WhenPicker));
 
 const pickLabels = { start: 'When it began', end: 'When it ended', day: 'The day on which it began' } as const;
 
@@ -96,11 +96,11 @@ export function TimeFields<Values extends TypedTime>(props: Props<Values>): Reac
         <NotYet question={read.sentence} day={read.onDay} onTake={(day) => set('day', day)} />
       )}
       <View style={sheet.day}>
-        <Words soft live style={sheet.half}>
+        <AppText soft live style={sheet.half}>
           {read.ok
             ? `${sayDay(read.startedAt, present, zone, language)}, ${show(read.startedAt)} to ${show(addMinutes(read.startedAt, read.minutes))}, ${formatDuration(Math.max(0, read.minutes))}`
             : ''}
-        </Words>
+        </AppText>
         <Button
           icon={mdiCalendar}
           word={typed.day === '' ? 'Another day' : 'Day'}

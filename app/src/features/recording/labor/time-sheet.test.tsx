@@ -1,4 +1,4 @@
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { screen } from '@testing-library/react';
 import { ann, lea, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../../testing/hands';
@@ -16,7 +16,7 @@ beforeEach(async () => {
 afterEach(() => works.close());
 
 const labor = async () =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor').map(({ content }) => [
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor').map(({ content }) => [
     content.startedAt,
     content.minutes,
     content.timeType,
@@ -77,7 +77,7 @@ describe('time that a lead writes down', () => {
     await press('Ann', 'checkbox');
     expect(isChecked('Me')).toBe(false);
     await press(/^Keep/);
-    expect(standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor')).toMatchObject([
+    expect(currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor')).toMatchObject([
       { by: lea.id, content: { personId: ann.id, minutes: 60 } },
     ]);
   });

@@ -7,7 +7,7 @@ import { useMe } from '../../../data/store/use-me';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Icon } from '../../../ui/theme/icon';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { noneWords } from './words';
 
 interface Props {
@@ -36,7 +36,7 @@ export function NoneAnswers({ work, entries, hasClock, asksForFault }: Props): R
       {said.map((of) => (
         <View key={of} style={sheet.said}>
           <Icon path={mdiCheck} size={18} />
-          <Words as="small">{noneWords[of]}</Words>
+          <AppText as="small">{noneWords[of]}</AppText>
         </View>
       ))}
       {isOpen(work.state) && work.state !== 'ready'

@@ -1,4 +1,4 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
 import type { OperationViewsNamed } from '../../frame/views/operation-view';
@@ -11,7 +11,7 @@ const fromDock: DockItem = {
   key: 'n',
   place: 'dock',
   countsAsWorking: false,
-  Sheet: piece(() => import('./note-sheet').then((module) => module.NoteSheet)),
+  Sheet: lazyComponent(() => import('./note-sheet').then((module) => module.NoteSheet)),
 };
 
 const entries: EntryViewsNamed<'note'> = {

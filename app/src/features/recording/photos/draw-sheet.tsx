@@ -13,7 +13,7 @@ import { Field } from '../../../ui/fields/field';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { textStyles } from '../../../ui/theme/type';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { shapeOf, type Mark, type Point, type Shape } from './marks';
 import { MARK_COLOR, MARK_EDGE, withMarks } from './render-marks';
 
@@ -107,7 +107,7 @@ export function DrawSheet({ work, entry, onDone, onClose }: Props): ReactElement
       </Choices>
       {tool === 'words' ? <Field label="Words, then press where they belong" value={text} onChange={setText} /> : null}
       {address === 'looking' || address === 'not-here' ? (
-        <Words>This photo is with the server. It can be drawn on when there is signal.</Words>
+        <AppText>This photo is with the server. It can be drawn on when there is signal.</AppText>
       ) : (
         <Canvas
           address={address}

@@ -1,11 +1,11 @@
-import { standingOf, type Entry, type EntryOf } from '@oilcan/core/orders/work';
+import { currentOf, type Entry, type EntryOf } from '@oilcan/core/orders/work';
 
 /**
  * The older photo that shows the same place, as far as can be told: of the same machine, the one taken before the work for one taken
  * after it, else the latest with the same words or of the same step; null for none.
  */
 export function olderPhotoOf(photo: EntryOf<'photo'>, entries: readonly Entry[]): EntryOf<'photo'> | null {
-  const older = standingOf(entries, 'photo')
+  const older = currentOf(entries, 'photo')
     .filter(({ id, assetId, at }) => id !== photo.id && assetId === photo.assetId && at < photo.at)
     .sort((a, b) => (a.at < b.at ? 1 : -1));
   const words = photo.content.caption.trim().toLowerCase();

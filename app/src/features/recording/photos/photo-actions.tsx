@@ -5,14 +5,14 @@ import type { EntryOf, WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useSettings, useTable, now } from '../../../data/store/store';
 import { useOperation } from '../../../data/store/use-operation';
 import { FormRefusal } from '../../../forms/form-refusal';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { olderPhotoOf } from './older-photo';
 import { Picture } from './picture';
 
-const DrawSheet = piece(() => import('./draw-sheet').then((module) => module.DrawSheet));
+const DrawSheet = lazyComponent(() => import('./draw-sheet').then((module) => module.DrawSheet));
 
 interface Props {
   readonly work: WorkOrder;
@@ -41,7 +41,7 @@ export function PhotoActions({ work, entry, canMend, onClose }: Props): ReactEle
           <Button icon={mdiImageOutline} word={`Picture of ${asset.name}`} onPress={makePicture} />
         )}
       </View>
-      {isItsPicture ? <Words soft>This is the picture of {asset?.name}.</Words> : null}
+      {isItsPicture ? <AppText soft>This is the picture of {asset?.name}.</AppText> : null}
       <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
       {isDrawing ? <DrawSheet work={work} entry={entry} onDone={onClose} onClose={() => setIsDrawing(false)} /> : null}
     </>
@@ -58,10 +58,10 @@ function OlderBeside({ entry }: { readonly entry: EntryOf<'photo'> }): ReactElem
   const when = sayMoment(older.at, now(), settings.zone, settings.language);
   return (
     <View>
-      <Words as="label">
+      <AppText as="label">
         Here before: {when}
         {work === undefined || work.id === entry.workOrderId ? '' : `, ${work.number}`}
-      </Words>
+      </AppText>
       <Picture content={older.content} />
     </View>
   );

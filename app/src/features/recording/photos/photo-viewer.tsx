@@ -6,7 +6,7 @@ import { SmallKey } from '../../../ui/press/small-key';
 import { useFocusBack } from '../../../ui/focus/use-focus-back';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { largerThan, MOST_ENLARGED, smallerThan, useZoom } from '../../../ui/focus/use-zoom';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   /** Where the browser has it. */
@@ -24,9 +24,9 @@ export function PhotoViewer({ address, name, onClose }: Props): ReactElement {
     <Modal visible animationType="none" aria-label={name} onRequestClose={onClose}>
       <View style={[sheet.screen, { backgroundColor: palette.paper }]}>
         <View style={sheet.head}>
-          <Words as="label" lines={1} style={sheet.name}>
+          <AppText as="label" lines={1} style={sheet.name}>
             {name}
-          </Words>
+          </AppText>
           <IconPress icon={mdiClose} label="Close" onPress={onClose} />
         </View>
         <div

@@ -7,10 +7,10 @@ import { usePicture } from '../../../data/pictures/use-picture';
 import { IconPress } from '../../../ui/press/press';
 import { CORNER } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
-import { piece } from '../../../ui/loading/piece';
+import { AppText } from '../../../ui/theme/app-text';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
-const PhotoViewer = piece(() => import('./photo-viewer').then((module) => module.PhotoViewer));
+const PhotoViewer = lazyComponent(() => import('./photo-viewer').then((module) => module.PhotoViewer));
 
 /** A photo of the record: a small square in a list, or as large as there is room. */
 export function Picture({
@@ -27,7 +27,7 @@ export function Picture({
     return (
       <View style={[sheet.frame, size, { borderColor: palette.line, backgroundColor: palette.card }]}>
         {isSmall || state === 'looking' ? null : (
-          <Words soft>This photo is with the server. It shows when there is signal.</Words>
+          <AppText soft>This photo is with the server. It shows when there is signal.</AppText>
         )}
       </View>
     );

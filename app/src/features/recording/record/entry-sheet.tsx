@@ -9,7 +9,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayExactly } from '../../../words/dates';
 import { entryWords } from './entry-words';
 import { viewOf } from '../../frame/registry/view-of';
@@ -48,7 +48,7 @@ export function EntrySheet({ entry, work, isAmended, beside = [], onOpen, onClos
   if (isAmending && AmendSheet !== null) return <AmendSheet work={work} entry={entry} onClose={onClose} />;
   return (
     <BottomSheet title="Entry" aside={where ?? 'Sent'} onClose={onClose}>
-      <Words as="heading">{headline}</Words>
+      <AppText as="heading">{headline}</AppText>
       {Picture === null ? null : (
         <Swiped onSwipe={(by) => go(by)}>
           <Picture content={entry.content} />
@@ -62,9 +62,9 @@ export function EntrySheet({ entry, work, isAmended, beside = [], onOpen, onClos
             cannot={place === 0 && 'This is the newest.'}
             onPress={() => go(-1)}
           />
-          <Words as="mark" soft>
+          <AppText as="mark" soft>
             {place + 1} of {beside.length}
-          </Words>
+          </AppText>
           <Button
             word="Older"
             label="Older photo"
@@ -73,12 +73,12 @@ export function EntrySheet({ entry, work, isAmended, beside = [], onOpen, onClos
           />
         </View>
       ) : null}
-      <Words soft>{detail}</Words>
-      <Words as="small" soft>
+      <AppText soft>{detail}</AppText>
+      <AppText as="small" soft>
         {by?.name}, {sayExactly(entry.at, settings.zone, settings.language)}
-      </Words>
+      </AppText>
       {Actions === null ? null : <Actions work={work} entry={entry} canMend={canMend} onClose={onClose} />}
-      {isAmended ? <Words>Amended: the entry that holds now stands beside it in the record.</Words> : null}
+      {isAmended ? <AppText>Amended: the entry that holds now stands beside it in the record.</AppText> : null}
       {canMend && AmendSheet !== null ? (
         <Button word="Amend" icon={mdiPencilOutline} onPress={() => setIsAmending(true)} />
       ) : null}

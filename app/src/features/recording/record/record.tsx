@@ -9,7 +9,7 @@ import { FilterChip, FilterChips } from '../../../ui/fields/filter-chips';
 import { Button, Press } from '../../../ui/press/press';
 import { Section } from '../../../ui/layout/section';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { costWords } from '../costs';
@@ -67,9 +67,9 @@ const Entries = memo(function Entries({ work, entries }: EntriesProps): ReactEle
         />
       )}
       {ordered.length === 0 ? (
-        <Words soft style={sheet.empty}>
+        <AppText soft style={sheet.empty}>
           Nothing is recorded yet. What you do here appears in this list as you do it.
-        </Words>
+        </AppText>
       ) : (
         <View role="list" aria-label="Record">
           {newest.map((entry) => (
@@ -192,14 +192,14 @@ const EntryRow = memo(function EntryRow({ entry, ofMachine, isAmended, onOpen }:
   return (
     <Item>
       <Press onPress={() => onOpen(entry)} style={[sheet.row, { borderColor: palette.line }]}>
-        <Words as="mark" soft style={sheet.time}>
+        <AppText as="mark" soft style={sheet.time}>
           {sayMoment(entry.at, now(), settings.zone, settings.language)}
-        </Words>
+        </AppText>
         <View style={sheet.words}>
-          <Words lines={4} style={isAmended && sheet.struck}>
+          <AppText lines={4} style={isAmended && sheet.struck}>
             {headline}
-          </Words>
-          <Words as="small" soft>
+          </AppText>
+          <AppText as="small" soft>
             {[
               isAmended ? 'Amended' : entry.amends === null ? null : 'Amendment',
               detail,
@@ -210,10 +210,10 @@ const EntryRow = memo(function EntryRow({ entry, ofMachine, isAmended, onOpen }:
             ]
               .filter((each) => each !== null && each !== '')
               .join(' · ')}
-          </Words>
+          </AppText>
         </View>
         {Picture === null ? null : <Picture content={entry.content} isSmall />}
-        {where === null ? null : <Words as="mark">{where}</Words>}
+        {where === null ? null : <AppText as="mark">{where}</AppText>}
       </Press>
     </Item>
   );

@@ -10,7 +10,7 @@ import { MoneyField } from '../../../forms/money-field';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { CostCentreChoice, PaperButton, usePaper } from '../expenses';
 import { MONEY_HINT } from '../../../forms/typed-words';
 
@@ -70,16 +70,16 @@ export function ServiceSheet({ work, onClose }: Props): ReactElement {
       <MoneyField control={form.control} name="price" label="Agreed" currency={currency} />
       <FormField control={form.control} name="arrived" label="Arrived so far, in percent" keyboard="decimal-pad" />
       {isPart ? (
-        <Words soft>
+        <AppText soft>
           It costs what arrived: {formatMoney(arrivedPrice(agreed, percent), settings?.language ?? 'en')}.
-        </Words>
+        </AppText>
       ) : null}
       <CostCentreChoice
         work={work}
         chosen={form.watch('centre')}
         onChange={(chosen) => form.setValue('centre', chosen)}
       />
-      {paper.receipt === null ? null : <Words soft>The photo of the paper goes with it.</Words>}
+      {paper.receipt === null ? null : <AppText soft>The photo of the paper goes with it.</AppText>}
       <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>
   );

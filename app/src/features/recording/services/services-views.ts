@@ -1,5 +1,5 @@
 import { mdiAccountHardHatOutline } from '@mdi/js';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { ReceiptPicture } from '../expenses';
 import { chargedTo } from '../expenses/words';
 import type { DockItem } from '../../frame/views/dock-item';
@@ -14,7 +14,7 @@ const fromDock: DockItem = {
   key: 'o',
   place: 'costs',
   countsAsWorking: false,
-  Sheet: piece(() => import('./service-sheet').then((module) => module.ServiceSheet)),
+  Sheet: lazyComponent(() => import('./service-sheet').then((module) => module.ServiceSheet)),
 };
 
 const entries: EntryViewsNamed<'service'> = {

@@ -7,7 +7,7 @@ import { inOrderMade } from '@oilcan/core/recording/shares';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRows, useRowsLater, useSettings } from '../../../data/store/store';
 import { useMe } from '../../../data/store/use-me';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { aboutWords, whoseWords } from './share-words';
 
 /** What a job cost by share, and what is in none; nothing where there are no shares. */
@@ -30,14 +30,14 @@ export function ShareCosts({ work }: { readonly work: WorkOrder }): ReactElement
       {inOrderMade(shares).map((share) => {
         const cost = costs.shares.get(share.id);
         return cost === undefined ? null : (
-          <Words key={share.id} as="small" soft>
+          <AppText key={share.id} as="small" soft>
             {whoseWords(share, me)}, {aboutWords(share, work, settings)}: {say(cost)}
-          </Words>
+          </AppText>
         );
       })}
-      <Words as="small" soft>
+      <AppText as="small" soft>
         In no share: {say(costs.rest)}
-      </Words>
+      </AppText>
     </View>
   );
 }

@@ -25,7 +25,7 @@ import { useOperationForm, type OperationForm } from '../../../forms/use-operati
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { durationProblem } from '../../../forms/typed-words';
 
 interface Props {
@@ -95,12 +95,12 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
         />
       ) : null}
       <View style={sheet.part}>
-        <Words as="label">Which steps</Words>
+        <AppText as="label">Which steps</AppText>
         <StepChoice work={work} steps={steps} shareId={share?.id ?? null} chosen={stepIds} onChoose={choose} />
         <FormRefusal sentence={errors.stepIds?.message ?? null} />
       </View>
       <View style={sheet.part}>
-        <Words as="label">Planned time</Words>
+        <AppText as="label">Planned time</AppText>
         <Choices label="Usual times">
           {USUAL_MINUTES.map((each) => (
             <Choice
@@ -115,7 +115,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
       </View>
       {settings === undefined ? null : (
         <View style={sheet.part}>
-          <Words as="label">Trade</Words>
+          <AppText as="label">Trade</AppText>
           <Choices label="Trade">
             {tradesOfWork(settings).map(({ id, name }) => (
               <Choice key={id} word={name} isChosen={id === trade} onPress={() => form.setValue('tradeId', id)} />
@@ -125,7 +125,7 @@ export function ShareForm({ work, steps, share, onClose }: Props): ReactElement 
       )}
       {machines.length < 2 ? null : (
         <View style={sheet.part}>
-          <Words as="label">Machine</Words>
+          <AppText as="label">Machine</AppText>
           <Choices label="Machine">
             {machines.map(({ id, name }) => (
               <Choice key={id} word={name} isChosen={id === assetId} onPress={() => form.setValue('assetId', id)} />
@@ -181,7 +181,7 @@ function StepChoice({ work, steps, shareId, chosen, onChoose }: StepChoiceProps)
   const free = placed(steps).filter(({ step, depth }) => depth === 0 && !taken.has(step.id));
   const at = (stopId: StopId | null) => free.filter(({ step }) => step.stopId === stopId);
   const ofTheWhole = at(null);
-  if (free.length === 0) return <Words soft>Every step is in a share already.</Words>;
+  if (free.length === 0) return <AppText soft>Every step is in a share already.</AppText>;
   return (
     <View role="group" aria-label="Which steps" style={sheet.part}>
       {stops.map((stop, index) => {

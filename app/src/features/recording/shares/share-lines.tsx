@@ -9,18 +9,18 @@ import { useRows, useRowsLater, useSettings } from '../../../data/store/store';
 import { useMe } from '../../../data/store/use-me';
 import { RowDipstick } from '../../../ui/drawn/dipstick';
 import { Icon } from '../../../ui/theme/icon';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button, Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { shareElement } from './share-element';
 import { aboutWords, standingWords, whoseWords } from './share-words';
 import { useStepsInSight } from './steps-in-sight';
 import { List } from '../../../ui/layout/list';
 
-const ShareSheet = piece(() => import('./share-sheet').then((module) => module.ShareSheet));
-const ShareForm = piece(() => import('./share-form').then((module) => module.ShareForm));
+const ShareSheet = lazyComponent(() => import('./share-sheet').then((module) => module.ShareSheet));
+const ShareForm = lazyComponent(() => import('./share-form').then((module) => module.ShareForm));
 
 /** Loads what opens from the shares, so that it opens without signal too. */
 export async function loadShareSheets(): Promise<void> {
@@ -59,11 +59,11 @@ export function ShareLines({ work, steps }: Props): ReactElement | null {
               <Press onPress={() => setOpened(share.id)} style={[sheet.line, { borderColor: palette.line }]}>
                 <RowDipstick {...standing} />
                 <View style={sheet.words}>
-                  <Words as="label">{whoseWords(share, me)}</Words>
-                  <Words as="small" soft>
+                  <AppText as="label">{whoseWords(share, me)}</AppText>
+                  <AppText as="small" soft>
                     {aboutWords(share, work, settings)}
-                  </Words>
-                  <Words as="small">{standingWords(standing, spent, share.plannedMinutes)}</Words>
+                  </AppText>
+                  <AppText as="small">{standingWords(standing, spent, share.plannedMinutes)}</AppText>
                 </View>
                 <Icon path={mdiChevronRight} />
               </Press>

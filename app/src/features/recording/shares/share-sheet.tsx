@@ -14,7 +14,7 @@ import { useMe } from '../../../data/store/use-me';
 import { performOrSay } from '../../../data/store/use-operation';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { phoneNames } from '../../frame/views/names';
 import { ShareForm } from './share-form';
 import { aboutWords, standingWords, whoseWords } from './share-words';
@@ -67,13 +67,13 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
   if (doing === 'changing') return <ShareForm work={work} steps={steps} share={share} onClose={onClose} />;
   return (
     <BottomSheet title={whoseWords(share, me)} aside={work.number} onClose={onClose}>
-      <Words>{aboutWords(share, work, settings)}</Words>
-      <Words as="heading">{standingWords(progress, cost?.laborMinutes ?? 0, share.plannedMinutes)}</Words>
+      <AppText>{aboutWords(share, work, settings)}</AppText>
+      <AppText as="heading">{standingWords(progress, cost?.laborMinutes ?? 0, share.plannedMinutes)}</AppText>
       {cost === undefined || cost.total.length === 0 || settings === undefined ? null : (
-        <Words soft>
+        <AppText soft>
           It cost {formatSums(cost.total, settings.currency, settings.language)} so far
           {cost.groups.time === null ? ', without time' : ''}.
-        </Words>
+        </AppText>
       )}
       {mayConfirm ? (
         <Button word={`It took ${formatDuration(share.plannedMinutes)}, as planned`} onPress={() => void confirm()} />
@@ -97,22 +97,22 @@ export function ShareSheet({ work, share, steps, onClose }: Props): ReactElement
       ) : null}
       {doing === 'dissolving' ? (
         <>
-          <Words>Its steps are nobody’s own then. What was answered and recorded stays.</Words>
+          <AppText>Its steps are nobody’s own then. What was answered and recorded stays.</AppText>
           <Button rank="primary" word="Yes, dissolve it" onPress={() => void dissolve()} />
         </>
       ) : null}
       <View style={sheet.steps}>
         {own.map(({ step, number }) => (
           <View key={step.id} style={sheet.step}>
-            <Words as="label" soft style={sheet.number}>
+            <AppText as="label" soft style={sheet.number}>
               {number}
-            </Words>
+            </AppText>
             <View style={sheet.words}>
-              <Words>{step.text}</Words>
-              <Words as="small" soft>
+              <AppText>{step.text}</AppText>
+              <AppText as="small" soft>
                 {step.stopId === null ? '' : `${phoneNames.stop(step.stopId)?.name ?? 'A stop'}: `}
                 {doneWords(step)}
-              </Words>
+              </AppText>
             </View>
           </View>
         ))}

@@ -1,15 +1,15 @@
 import { useState, type ReactElement } from 'react';
 import { StyleSheet } from 'react-native';
 import type { WorkOrder } from '@oilcan/core/orders/work';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Press } from '../../../ui/press/press';
 import { CORNER } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import type { HazardsFirst } from '../../orders/hazards';
 import { useCommand } from '../../frame/keys/commands';
 
-const ShorthandSheet = piece(() => import('./shorthand-sheet').then((module) => module.ShorthandSheet));
+const ShorthandSheet = lazyComponent(() => import('./shorthand-sheet').then((module) => module.ShorthandSheet));
 
 /** Loads what it opens, so that it opens without signal too. */
 export const loadShorthandSheet = ShorthandSheet.load;
@@ -33,9 +33,9 @@ export function ShorthandLine({ work, isPrepared, onHazards }: Props): ReactElem
         label="Write in one line"
         style={[sheet.line, { borderColor: palette.edge, backgroundColor: palette.card }]}
       >
-        <Words soft lines={2}>
+        <AppText soft lines={2}>
           Write in one line
-        </Words>
+        </AppText>
       </Press>
       {isOpen ? <ShorthandSheet work={work} onClose={() => setIsOpen(false)} /> : null}
     </>

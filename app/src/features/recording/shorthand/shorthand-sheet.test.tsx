@@ -1,6 +1,6 @@
 import { asId, type PartId } from '@oilcan/core/kernel';
 import { aPart, put, smallWorks, workId } from '@oilcan/core/testing';
-import { standingEntries, standingOf } from '@oilcan/core/orders/work';
+import { currentEntries, currentOf } from '@oilcan/core/orders/work';
 import { canPress, press, type, words } from '../../../testing/hands';
 import { OnWork, TestWorks } from '../../../testing/works';
 import { ShorthandSheet } from './shorthand-sheet';
@@ -17,7 +17,7 @@ afterEach(() => works.close());
 
 const open = () => works.show(<OnWork>{(work) => <ShorthandSheet work={work} onClose={onClose} />}</OnWork>);
 const kept = async (): Promise<string[]> =>
-  standingEntries((await works.sent()).peekList('entries', 'workOrder', workId))
+  currentEntries((await works.sent()).peekList('entries', 'workOrder', workId))
     .map(({ content }) => content.kind)
     .sort();
 
@@ -48,7 +48,7 @@ it('places several times one before the other, and asks about what is recorded a
   await open();
   await type('What was done', '1h; 30m travel');
   await press('Keep 2 entries');
-  const times = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor');
+  const times = currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'labor');
   // It is one o'clock there.
   expect(times.map(({ content: { startedAt, minutes } }) => [startedAt.slice(11, 16), minutes]).sort()).toEqual([
     ['10:30', 60],

@@ -25,7 +25,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button, IconPress } from '../../../ui/press/press';
 import { Row } from '../../../ui/layout/section';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { OverlapLines } from '../labor';
 import { noteReading } from '../../steps/readings';
@@ -125,7 +125,7 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
           />
         )}
       </View>
-      {dictation?.error === undefined || dictation.error === null ? null : <Words live>{dictation.error}</Words>}
+      {dictation?.error === undefined || dictation.error === null ? null : <AppText live>{dictation.error}</AppText>}
       {completions.length === 0 ? null : (
         <Choices label="It may go on with">
           {completions.map((completion) => (
@@ -177,11 +177,11 @@ function MeaningRow({ meaning, refusal, end, settings, onChange }: RowProps): Re
     <View role="listitem">
       <Row>
         <View style={sheet.words}>
-          {problemSaid(meaning) === null ? <Words>{said}</Words> : null}
+          {problemSaid(meaning) === null ? <AppText>{said}</AppText> : null}
           {problem === null ? null : (
-            <Words color={palette.faulty} live>
+            <AppText color={palette.faulty} live>
               {problem}
-            </Words>
+            </AppText>
           )}
           {end === undefined || phrase.is !== 'time' ? null : (
             <OverlapLines

@@ -6,7 +6,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { noTime, readTime, TimeFields, typedTime } from '../labor';
 
 interface Props {
@@ -43,7 +43,7 @@ export function AmendStoppage({ work, entry: { id, content }, onClose }: Props):
       {...(content.to === null ? {} : { foot: <Button rank="primary" word="Amend the stoppage" onPress={submit} /> })}
     >
       {content.to === null ? (
-        <Words>It lasts still. Say first that the machine runs again, then its times can be put right.</Words>
+        <AppText>It lasts still. Say first that the machine runs again, then its times can be put right.</AppText>
       ) : (
         <TimeFields form={form} present={present} zone={zone} language={settings.language} onEnter={submit} />
       )}

@@ -1,7 +1,7 @@
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
 /** What other features may use of this one. */
 export { StillOut, StoodStill } from './stood-still';
 export { stoppageLine } from './stoppages-views';
 
-export const MarkMachine = piece(() => import('./mark-machine').then((module) => module.MarkMachine));
+export const MarkMachine = lazyComponent(() => import('./mark-machine').then((module) => module.MarkMachine));

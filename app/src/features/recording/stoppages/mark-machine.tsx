@@ -12,7 +12,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useOperation } from '../../../data/store/use-operation';
 import { useMadeWork } from '../../orders/work';
 import { HowStopped, type How } from './how-stopped';
@@ -64,7 +64,7 @@ function OnMyWork({ asset, mine, onClose }: Props & { readonly mine: readonly Wo
       foot={<Button rank="primary" word="Out from now on" onPress={() => void mark()} />}
     >
       <HowStopped how={how} onChange={setHow} />
-      <Words as="label">Recorded on</Words>
+      <AppText as="label">Recorded on</AppText>
       <Choices label="Recorded on">
         {mine.map(({ id, number, title }) => (
           <Choice key={id} word={`${number} ${title}`} isChosen={id === chosen} onPress={() => setChosen(id)} />
@@ -113,9 +113,9 @@ function NewWork({ asset, onClose }: Props): ReactElement {
         <HowStopped how={how} onChange={(next) => form.setValue('how', next)} />
         <FormField control={form.control} name="title" label="What is wrong" onEnter={submit} autoFocus />
         {parent === undefined ? null : (
-          <Words as="small" soft>
+          <AppText as="small" soft>
             Part of {parent.name}, which is not marked by this.
-          </Words>
+          </AppText>
         )}
         <FormRefusal sentence={refusal} />
       </View>

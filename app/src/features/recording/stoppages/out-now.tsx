@@ -5,7 +5,7 @@ import { useOperation } from '../../../data/store/use-operation';
 import { FormRefusal } from '../../../forms/form-refusal';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { conditionWords } from '../../../words/plant-words';
 
@@ -31,10 +31,10 @@ export function OutNow({ asset, onAnother, onClose }: Props): ReactElement {
       onClose={onClose}
       foot={<Button rank="primary" word="It runs again" onPress={() => void runs()} />}
     >
-      <Words>
+      <AppText>
         {asset.name} {asset.condition === 'reduced' ? 'runs, but not fully' : 'stands still'} since {since}. Once it
         runs again, no stoppage of it lasts any more, on whatever job it was recorded.
-      </Words>
+      </AppText>
       <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
       {onAnother === undefined ? null : <Button word="Another stoppage" onPress={onAnother} />}
     </BottomSheet>

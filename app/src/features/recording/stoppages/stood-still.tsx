@@ -10,11 +10,11 @@ import {
   type WeeklyHours,
 } from '@oilcan/core/kernel';
 import { downtimeOf, type Downtime } from '@oilcan/core/recording/stoppages';
-import { standingOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/orders/work';
+import { currentOf, type Entry, type EntryOf, type WorkOrder } from '@oilcan/core/orders/work';
 import { now, peekRow, useRow, useSettings } from '../../../data/store/store';
 import { performOrSay } from '../../../data/store/use-operation';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 
 interface Props {
@@ -31,9 +31,9 @@ export function StoodStill({ work, entries }: Props): ReactElement | null {
   return (
     <View>
       {[...stoppages].map(([assetId, some]) => (
-        <Words key={assetId} as="small" soft>
+        <AppText key={assetId} as="small" soft>
           {peekRow('assets', assetId)?.name ?? 'A machine'}: {downWords(some, site?.operatingHours, settings.zone)}
-        </Words>
+        </AppText>
       ))}
     </View>
   );
@@ -51,16 +51,16 @@ const MIDDAY_MINUTES = 12 * 60;
 /** A stoppage that was forgotten is asked about before the job is finished; it may also stay. */
 export function StillOut({ work, entries, doneOn }: Props & { readonly doneOn: string }): ReactElement {
   const settings = useSettings(work.siteId);
-  const open = standingOf(entries, 'stoppage').filter(({ content }) => content.to === null);
+  const open = currentOf(entries, 'stoppage').filter(({ content }) => content.to === null);
   return (
     <>
       {open.map(({ id, assetId, content }) => (
         <View key={id} style={{ gap: 8 }}>
-          <Words>
+          <AppText>
             {peekRow('assets', assetId)?.name ?? 'A machine'} is out since{' '}
             {settings === undefined ? '' : sayMoment(content.from, now(), settings.zone, settings.language)}. Does it
             run again?
-          </Words>
+          </AppText>
           <View style={{ alignItems: 'flex-start' }}>
             <Button
               word="It runs again"
@@ -81,7 +81,7 @@ export function StillOut({ work, entries, doneOn }: Props & { readonly doneOn: s
 
 function byMachine(entries: readonly Entry[]): ReadonlyMap<AssetId, readonly EntryOf<'stoppage'>[]> {
   const found = new Map<AssetId, EntryOf<'stoppage'>[]>();
-  for (const entry of standingOf(entries, 'stoppage')) {
+  for (const entry of currentOf(entries, 'stoppage')) {
     found.set(entry.assetId, [...(found.get(entry.assetId) ?? []), entry]);
   }
   return found;

@@ -11,7 +11,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { HowStopped, type How } from './how-stopped';
 import { OutNow } from './out-now';
 import { clockTime, readWhen, WhenField, type Likely, type When } from './when-field';
@@ -136,9 +136,9 @@ function NewStoppage({ work, onClose }: Props): ReactElement {
         />
       </View>
       <FormRefusal sentence={errors.assetId?.message ?? errors.how?.message ?? refusal} />
-      <Words as="small" soft>
+      <AppText as="small" soft>
         Time worked and standstill are two things: your clock is not touched.
-      </Words>
+      </AppText>
     </BottomSheet>
   );
 }

@@ -2,7 +2,7 @@ import { mdiPauseOctagonOutline } from '@mdi/js';
 import { minutesBetween } from '@oilcan/core/kernel';
 import type { PastStoppage } from '@oilcan/core/recording/stoppages';
 import { peekRow } from '../../../data/store/store';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { sayStanding } from '../../../words/spans';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
@@ -24,13 +24,13 @@ const fromDock: DockItem = {
   key: 'd',
   place: 'dock',
   countsAsWorking: false,
-  Sheet: piece(() => import('./stoppage-sheet').then((module) => module.StoppageSheet)),
+  Sheet: lazyComponent(() => import('./stoppage-sheet').then((module) => module.StoppageSheet)),
 };
 
 const entries: EntryViewsNamed<'stoppage'> = {
   stoppage: {
     ...inWords,
-    AmendSheet: piece(() => import('./amend-stoppage').then((module) => module.AmendStoppage)),
+    AmendSheet: lazyComponent(() => import('./amend-stoppage').then((module) => module.AmendStoppage)),
     group: 'stoppages',
     dock: fromDock,
     say: ({ assetId, workOrderId, content }, names) => {

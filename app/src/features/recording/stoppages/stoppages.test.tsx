@@ -1,5 +1,5 @@
 import { asId, type AssetId, type EntryId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { anAsset, ann, anEntry, assetId, lea, minutesLater, put, site, smallWorks, workId } from '@oilcan/core/testing';
 import { useRow, useRows } from '../../../data/store/store';
 import { canPress, press, type, words } from '../../../testing/hands';
@@ -17,7 +17,7 @@ const open = async (rows = smallWorks({ state: 'underway' }), person = ann): Pro
 const sheet = () => works.show(<OnWork>{(work) => <StoppageSheet work={work} onClose={onClose} />}</OnWork>);
 afterEach(() => works.close());
 const stoppages = async () =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'stoppage').map(({ content }) => content);
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'stoppage').map(({ content }) => content);
 const machine = async () => (await works.sent()).peek('assets', assetId);
 
 /** The time at which the test looks. */

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { inZone, latestTyped, readMoment, type Instant, type Zone } from '@oilcan/core/kernel';
 import { MomentInput } from '../../../forms/moment-field';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** A moment as it is chosen or typed. */
 export interface When {
@@ -49,7 +49,7 @@ export function WhenField({
 }: Props): ReactElement {
   return (
     <View style={sheet.field}>
-      <Words as="label">{label}</Words>
+      <AppText as="label">{label}</AppText>
       <Choices label={label}>
         {likely.map(({ key, word }) => (
           <Choice

@@ -1,5 +1,5 @@
 import { aWorkOrder, put, smallWorks, someSettings, workId } from '@oilcan/core/testing';
-import { standingEntries } from '@oilcan/core/orders/work';
+import { currentEntries } from '@oilcan/core/orders/work';
 import { press, type, words } from '../../../testing/hands';
 import { OnWork, TestWorks } from '../../../testing/works';
 import { ServiceSheet } from '../services/service-sheet';
@@ -18,7 +18,7 @@ beforeEach(async () => {
 afterEach(() => works.close());
 
 const kept = async () =>
-  standingEntries((await works.sent()).peekList('entries', 'workOrder', workId)).map(({ content }) => content);
+  currentEntries((await works.sent()).peekList('entries', 'workOrder', workId)).map(({ content }) => content);
 
 it('keeps a tool by the hour, one that is planned in a press, charged where somebody chose', async () => {
   await works.show(<OnWork>{(work) => <ToolSheet work={work} onClose={onClose} />}</OnWork>);

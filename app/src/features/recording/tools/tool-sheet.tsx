@@ -11,7 +11,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { CostCentreChoice, PaperButton, usePaper } from '../expenses';
 import { noTime, readTime, TimeFields } from '../labor';
 import { MONEY_HINT } from '../../../forms/typed-words';
@@ -85,14 +85,14 @@ export function ToolSheet({ work, onClose }: Props): ReactElement | null {
       <MoneyField control={form.control} name="rate" label="An hour costs" currency={currency} />
       <TimeFields form={form} present={present} zone={zone} language={settings.language} onEnter={submit} />
       {read.ok && read.minutes > 0 && perHour !== undefined ? (
-        <Words soft>It costs {formatMoney(toolCost(read.minutes, perHour), settings.language)}.</Words>
+        <AppText soft>It costs {formatMoney(toolCost(read.minutes, perHour), settings.language)}.</AppText>
       ) : null}
       <CostCentreChoice
         work={work}
         chosen={form.watch('centre')}
         onChange={(chosen) => form.setValue('centre', chosen)}
       />
-      {paper.receipt === null ? null : <Words soft>The photo of the paper goes with it.</Words>}
+      {paper.receipt === null ? null : <AppText soft>The photo of the paper goes with it.</AppText>}
       <FormRefusal sentence={paper.error ?? refusal} />
     </BottomSheet>
   );

@@ -1,6 +1,6 @@
 import { mdiCrane } from '@mdi/js';
 import { formatDuration, parseDuration, typedDuration } from '@oilcan/core/kernel';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { ReceiptPicture } from '../expenses';
 import { chargedTo } from '../expenses/words';
 import type { DockItem } from '../../frame/views/dock-item';
@@ -15,7 +15,7 @@ const fromDock: DockItem = {
   key: 'l',
   place: 'costs',
   countsAsWorking: false,
-  Sheet: piece(() => import('./tool-sheet').then((module) => module.ToolSheet)),
+  Sheet: lazyComponent(() => import('./tool-sheet').then((module) => module.ToolSheet)),
 };
 
 const entries: EntryViewsNamed<'tool'> = {

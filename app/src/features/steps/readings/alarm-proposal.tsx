@@ -4,9 +4,9 @@ import type { PointId, WorkOrderId } from '@oilcan/core/kernel';
 import { levelOf } from '@oilcan/core/steps/readings';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRow } from '../../../data/store/store';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 
-const AlarmSheet = piece(() => import('./alarm-sheet').then((module) => module.AlarmSheet));
+const AlarmSheet = lazyComponent(() => import('./alarm-sheet').then((module) => module.AlarmSheet));
 
 /** Loads what opens where a value is beyond its alarm, so that it opens without signal too. */
 export async function loadAlarmSheet(): Promise<void> {

@@ -13,7 +13,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { UrgencyMark } from '../../../ui/drawn/urgency';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useMadeWork } from '../../orders/work';
 import { UsualKitChoice, useUsualKit } from '../../stores/kit-list';
 
@@ -46,10 +46,10 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
         onClose={onClose}
         foot={<Button rank="primary" word="Go on" onPress={onClose} />}
       >
-        <Words>{said}</Words>
-        <Words>
+        <AppText>{said}</AppText>
+        <AppText>
           {known.number}, “{known.title}”, is open for it already: this value joins it.
-        </Words>
+        </AppText>
         <Button word={`Open ${known.number}`} onPress={() => router.navigate(`/shift/${known.id}`)} />
       </BottomSheet>
     );
@@ -61,9 +61,9 @@ export function AlarmSheet({ work, point, value, onClose }: Props): ReactElement
       onClose={onClose}
       foot={<Button rank="primary" word="Raise this work order" onPress={() => void raise()} />}
     >
-      <Words>{said}</Words>
-      <Words as="label">{raised.title}</Words>
-      <Words soft>{raised.reason}</Words>
+      <AppText>{said}</AppText>
+      <AppText as="label">{raised.title}</AppText>
+      <AppText soft>{raised.reason}</AppText>
       <UrgencyMark urgency={raised.urgency} />
       <UsualKitChoice of={usualKit} />
       <WhyNot work={work} said={said} onDone={onClose} />

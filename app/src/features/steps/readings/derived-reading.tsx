@@ -11,7 +11,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { ReadingScale } from '../../../ui/drawn/reading-scale';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { readNumber } from '../../../words/read-number';
 import { levelWords } from '../../../words/work-words';
 import { noteReading } from './alarm-proposal';
@@ -82,13 +82,13 @@ export function DerivedReading({ work, point, derivation, points, onChoose, onCl
       <View style={sheet.figure}>
         <ReadingScale point={point} value={figure?.value ?? null} height={120} />
         <View style={sheet.words}>
-          <Words as="title" live>
+          <AppText as="title" live>
             {figure === null ? '–' : (figure.said ?? figure.value.toFixed(kind?.decimals ?? 0))} {kind?.unit}
-          </Words>
+          </AppText>
           {figure === null ? null : <Meaning level={levelOfFigure(figure, point.limits)} said={figure.said} />}
-          <Words as="small" soft>
+          <AppText as="small" soft>
             {kind?.source}
-          </Words>
+          </AppText>
         </View>
       </View>
       <FormRefusal sentence={refusal} />
@@ -112,10 +112,10 @@ function Meaning({
   const zone = said === null ? undefined : zoneWords[said];
   return (
     <>
-      {zone === undefined ? null : <Words>{zone}</Words>}
-      <Words as="label" color={level === 'normal' ? palette.ink : palette.faulty}>
+      {zone === undefined ? null : <AppText>{zone}</AppText>}
+      <AppText as="label" color={level === 'normal' ? palette.ink : palette.faulty}>
         {levelWords[level]}
-      </Words>
+      </AppText>
     </>
   );
 }

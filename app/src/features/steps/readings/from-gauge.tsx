@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { convertReading, unitsLike } from '@oilcan/core/kernel';
 import type { FromGauge, Gauge, Gauges } from '../../../data/gauge/gauge';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   readonly gauges: Gauges;
@@ -44,18 +44,18 @@ export function FromGaugeKeys({ gauges, unit, onValue }: Props): ReactElement {
     case 'found':
       return (
         <View style={sheet.keys}>
-          {standing.gauges.length === 0 ? <Words live>No gauge for {unit} answers here.</Words> : null}
+          {standing.gauges.length === 0 ? <AppText live>No gauge for {unit} answers here.</AppText> : null}
           {standing.gauges.map((gauge) => (
             <Button key={gauge.id} word={gauge.name} onPress={() => listen(gauge)} />
           ))}
         </View>
       );
     case 'listening':
-      return <Words live>{standing.gauge.name}: measuring …</Words>;
+      return <AppText live>{standing.gauge.name}: measuring …</AppText>;
     case 'said':
       return (
         <View style={sheet.keys}>
-          <Words live>{standing.words}</Words>
+          <AppText live>{standing.words}</AppText>
           <Button word="Measure again" icon={mdiBluetooth} onPress={() => listen(standing.gauge)} />
         </View>
       );

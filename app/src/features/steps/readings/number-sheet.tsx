@@ -6,7 +6,7 @@ import { useRow } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Keypad } from '../../../ui/fields/keypad';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useAskedAbout } from './asked-about';
 import { FromGaugeKeys } from './from-gauge';
 import { TypedReading } from './typed-reading';
@@ -60,7 +60,7 @@ export function NumberSheet({ title, unit, limits, pointId, onClose, onKeep }: P
         level={level}
         point={point}
       >
-        {question === null ? null : <Words live>{question}</Words>}
+        {question === null ? null : <AppText live>{question}</AppText>}
       </TypedReading>
       {gauges === null ? null : (
         <FromGaugeKeys

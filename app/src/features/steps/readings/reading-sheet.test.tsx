@@ -1,5 +1,5 @@
 import { asId, type AssetId, type PointId, type WorkOrderId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { screen } from '@testing-library/react';
 import {
   anAsset,
@@ -41,7 +41,7 @@ const keys = async (text: string): Promise<void> => {
   for (const key of text) await press(key === '.' ? 'Decimal point' : key);
 };
 const readings = async () =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading').map(({ content }) => [
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading').map(({ content }) => [
     content.pointId,
     content.value,
   ]);
@@ -151,7 +151,7 @@ describe('the Reading sheet', () => {
     expect(words()).toContain('Write why.');
     await type('Or why there is no need', 'sensor was in the sun');
     await press('No work order');
-    const notes = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'note');
+    const notes = currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'note');
     expect(notes.map(({ content }) => content.text)).toEqual([
       'Oil temperature 87 °C is beyond its alarm of 85 °C. No work order: sensor was in the sun',
     ]);
@@ -170,7 +170,7 @@ describe('the Reading sheet', () => {
     expect(words()).toContain('NEMA MG 1');
     expect(words()).toContain('Beyond alert');
     await press('Keep');
-    const entries = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading');
+    const entries = currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading');
     expect(entries.map(({ content }) => [content.level, content.figure?.raw.map(({ value }) => value)])).toEqual([
       ['alert', [460, 467, 450]],
     ]);
@@ -183,7 +183,7 @@ describe('the Reading sheet', () => {
     await keys('147.2');
     expect(words()).toContain('is 64 °C');
     await press('Keep 147.2 °F');
-    const entries = standingOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading');
+    const entries = currentOf((await works.sent()).peekList('entries', 'workOrder', workId), 'reading');
     expect(entries.map(({ content }) => [content.value, content.typed])).toEqual([[64, { value: 147.2, unit: '°F' }]]);
   });
 

@@ -10,7 +10,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Keypad } from '../../../ui/fields/keypad';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { readNumber } from '../../../words/read-number';
 import { noteReading } from './alarm-proposal';
 import { useAskedAbout } from './asked-about';
@@ -30,7 +30,7 @@ export function ReadingSheet({ work, about, onClose }: DockSheetProps): ReactEle
   if (point === undefined) {
     return (
       <BottomSheet title="Reading" onClose={onClose}>
-        <Words>This machine has no measuring point yet. Write the value down as a note; it is not lost.</Words>
+        <AppText>This machine has no measuring point yet. Write the value down as a note; it is not lost.</AppText>
       </BottomSheet>
     );
   }
@@ -126,7 +126,7 @@ function PointReading({ work, point, points, onChoose, onClose }: Props): ReactE
         point={point}
       >
         <FormRefusal sentence={error} />
-        {question === null ? null : <Words live>{question}</Words>}
+        {question === null ? null : <AppText live>{question}</AppText>}
       </TypedReading>
       {point.isMeter ? <Button word="The meter was replaced" onPress={() => setIsReplaced(true)} /> : null}
       {gauges === null ? null : (

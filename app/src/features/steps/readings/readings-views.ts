@@ -1,5 +1,5 @@
 import type { ReadingContent } from '@oilcan/core/steps/readings';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { levelWords } from '../../../words/work-words';
 import type { DockItem } from '../../frame/views/dock-item';
 import { inWords, type EntryViewsNamed } from '../../frame/views/entry-view';
@@ -13,7 +13,7 @@ const fromDock: DockItem = {
   key: 'r',
   place: 'dock',
   countsAsWorking: true,
-  Sheet: piece(() => import('./reading-sheet').then((module) => module.ReadingSheet)),
+  Sheet: lazyComponent(() => import('./reading-sheet').then((module) => module.ReadingSheet)),
 };
 
 const entries: EntryViewsNamed<'reading'> = {

@@ -10,7 +10,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Press } from '../../../ui/press/press';
 import { ReadingScale } from '../../../ui/drawn/reading-scale';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { sayChange } from '../../../words/changes';
 import { levelWords } from '../../../words/work-words';
@@ -39,25 +39,25 @@ export function TypedReading({ text, value, unit, typedIn, onTypedIn, level, poi
     <View style={sheet.body}>
       {point === undefined ? null : <ReadingScale point={point} value={value} height={170} />}
       <View style={sheet.value}>
-        <Words as="figure" live>
+        <AppText as="figure" live>
           {text === '' ? '–' : text}
-        </Words>
+        </AppText>
         <UnitPress unit={unit} typedIn={typedIn} onTypedIn={onTypedIn} />
         {typedIn === unit || value === null ? null : (
-          <Words live>
+          <AppText live>
             is {value} {unit}
-          </Words>
+          </AppText>
         )}
         {last === undefined || settings === undefined ? null : (
-          <Words>
+          <AppText>
             Last {last.value.toFixed(point?.decimals ?? 0)} {unit},{' '}
             {sayMoment(last.at, now(), settings.zone, settings.language)}
-          </Words>
+          </AppText>
         )}
         {level === 'normal' ? null : (
-          <Words as="label" color={palette.faulty} live>
+          <AppText as="label" color={palette.faulty} live>
             {levelWords[level]}
-          </Words>
+          </AppText>
         )}
         {point === undefined || value === null ? null : <TrendSaid point={point} value={value} />}
         {children}
@@ -72,7 +72,7 @@ function TrendSaid({ point, value }: { readonly point: MeasuringPoint; readonly 
   if (point.isMeter) return null;
   const change = changeOf(inDays([...point.latest, { at: present, value }]), point.limits);
   const sentences = sayChange(change, point);
-  return sentences.length === 0 ? null : <Words>{sentences.join(' ')}</Words>;
+  return sentences.length === 0 ? null : <AppText>{sentences.join(' ')}</AppText>;
 }
 
 /** The unit; a press shows the others in which the same can be read. */
@@ -81,17 +81,17 @@ function UnitPress({ unit, typedIn, onTypedIn }: Pick<Props, 'unit' | 'typedIn' 
   const units = unitsLike(unit);
   if (units.length < 2) {
     return (
-      <Words as="heading" soft>
+      <AppText as="heading" soft>
         {unit}
-      </Words>
+      </AppText>
     );
   }
   if (!isChoosing) {
     return (
       <Press label={`${typedIn}, another unit`} onPress={() => setIsChoosing(true)} style={sheet.unit}>
-        <Words as="heading" soft>
+        <AppText as="heading" soft>
           {typedIn}
-        </Words>
+        </AppText>
         <Icon path={mdiChevronDown} size={20} />
       </Press>
     );

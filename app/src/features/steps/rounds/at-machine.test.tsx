@@ -1,7 +1,7 @@
 import { act } from '@testing-library/react';
 import { asId, type AssetId, type PointId, type StopId } from '@oilcan/core/kernel';
 import type { Change } from '@oilcan/core/records';
-import { standingOf, type EntryKind } from '@oilcan/core/orders/work';
+import { currentOf, type EntryKind } from '@oilcan/core/orders/work';
 import { anAsset, aPoint, aStop, binId, partId, put, smallWorks, workId } from '@oilcan/core/testing';
 import { canPress, press, settled, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
@@ -37,7 +37,7 @@ afterEach(() => works.close());
 
 /** On which machines entries of a kind stand at the server. */
 const machinesOf = async (kind: EntryKind): Promise<string[]> =>
-  standingOf((await works.sent()).peekList('entries', 'workOrder', workId), kind).map(({ assetId }) => assetId);
+  currentOf((await works.sent()).peekList('entries', 'workOrder', workId), kind).map(({ assetId }) => assetId);
 
 describe('what is recorded on a round', () => {
   it('is of the machine at the stop in sight: fault, note, stoppage, part and reading', async () => {

@@ -9,7 +9,7 @@ import { Icon } from '../../../ui/theme/icon';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Press } from '../../../ui/press/press';
 import { SheetTop } from '../../../ui/layout/sheet-top';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useMachineInSight } from './stop-in-sight';
 
 interface Props {
@@ -88,9 +88,9 @@ function MachineLine({ work, stops, assetId, onChoose }: LineProps): ReactElemen
         onPress={() => setIsChoosing(true)}
         style={sheet.line}
       >
-        <Words as="label" style={sheet.fact}>
+        <AppText as="label" style={sheet.fact}>
           At {asset?.name ?? 'a machine that is not on this phone'}
-        </Words>
+        </AppText>
         <Icon path={mdiPencilOutline} size={18} />
       </Press>
     );
@@ -98,7 +98,7 @@ function MachineLine({ work, stops, assetId, onChoose }: LineProps): ReactElemen
   const all = [...new Set([...inWalkingOrder(stops).map(({ assetId: id }) => id), work.assetId])];
   return (
     <View>
-      <Words as="label">At which machine</Words>
+      <AppText as="label">At which machine</AppText>
       <Choices label="At which machine">
         {all.map((id) => (
           <Choice

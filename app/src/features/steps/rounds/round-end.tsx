@@ -7,7 +7,7 @@ import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, peekRows, useRows } from '../../../data/store/store';
 import { Button, Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { furtherArgs, useLeft } from '../../finishing/further';
 import { useMadeWork } from '../../orders/work';
@@ -26,7 +26,7 @@ export function RoundEnd({ work, round, onGo }: Props): ReactElement {
   const leftOut = round.stops.filter(({ stop }) => stop.leftOut !== null);
   return (
     <View style={sheet.end}>
-      <Words>{said(round)}</Words>
+      <AppText>{said(round)}</AppText>
       <Remarks title="Faulty still" round={round} isWanted={isFaultyStill} onGo={onGo} />
       <Remarks title="Put right" round={round} isWanted={({ faulty }) => faulty === 'putRight'} onGo={onGo} />
       <Remarks title="Beyond limits" round={round} isWanted={({ level }) => level !== 'normal'} onGo={onGo} />
@@ -57,7 +57,7 @@ function Remarks({ title, round, isWanted, onGo }: RemarksProps): ReactElement |
   if (lines.length === 0) return null;
   return (
     <View>
-      <Words as="label">{title}</Words>
+      <AppText as="label">{title}</AppText>
       {lines.map(({ stop, remark }) => (
         <Line
           key={remark.step.id}
@@ -79,7 +79,7 @@ function Stops({ title, stops, onGo }: StopsProps): ReactElement | null {
   if (stops.length === 0) return null;
   return (
     <View>
-      <Words as="label">{title}</Words>
+      <AppText as="label">{title}</AppText>
       {stops.map(({ stop, number }) => (
         <Line
           key={stop.id}
@@ -95,7 +95,7 @@ function Line({ words, onPress }: { readonly words: string; readonly onPress: ()
   const palette = usePalette();
   return (
     <Press onPress={onPress} style={[sheet.line, { borderColor: palette.line }]}>
-      <Words>{words}</Words>
+      <AppText>{words}</AppText>
     </Press>
   );
 }
@@ -117,7 +117,7 @@ function FurtherWork({ work }: Pick<Props, 'work'>): ReactElement | null {
     <>
       {led.length === 0 ? null : (
         <View>
-          <Words as="label">Led to</Words>
+          <AppText as="label">Led to</AppText>
           {led.map(({ id, number, title }) => (
             <Line key={id} words={`${number} ${title}`} onPress={() => router.navigate(`/shift/${id}`)} />
           ))}

@@ -15,7 +15,7 @@ import { RowDipstick } from '../../../ui/drawn/dipstick';
 import { FindingShape } from '../../../ui/drawn/finding-shape';
 import { Button, Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import type { InSight } from './stop-in-sight';
 
 interface Props {
@@ -76,14 +76,14 @@ function StopLine({ standing: { stop, number, progress, remarks }, isHere, onPre
       style={[sheet.line, { borderColor: palette.line, backgroundColor: isHere ? palette.chosen : palette.paper }]}
     >
       <RowDipstick done={progress.done} of={progress.of} />
-      <Words as="label" style={sheet.number}>
+      <AppText as="label" style={sheet.number}>
         {number}
-      </Words>
+      </AppText>
       <View style={sheet.words}>
-        <Words>{asset?.name ?? 'A machine that is not on this phone'}</Words>
-        <Words as="small" soft>
+        <AppText>{asset?.name ?? 'A machine that is not on this phone'}</AppText>
+        <AppText as="small" soft>
           {said}
-        </Words>
+        </AppText>
       </View>
       {faulty === 0 ? null : <FindingShape state="faulty" color={palette.faulty} />}
     </Press>

@@ -6,7 +6,7 @@ import { dueSteps, roundOf, type RoundStanding, type Stop, type StopStanding } f
 import type { Step } from '@oilcan/core/steps/steps';
 import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { peekRow, useRows } from '../../../data/store/store';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
 import { Section } from '../../../ui/layout/section';
 import { ShareLines, useStepsInSight } from '../../recording/shares';
@@ -17,7 +17,7 @@ import { doneWords } from '../../../words/round-words';
 import { StopHead, StopKeys } from './stop-head';
 import { goTo, useInSight, type InSight } from './stop-in-sight';
 
-const ScanStopSheet = piece(() => import('./scan-stop-sheet').then((module) => module.ScanStopSheet));
+const ScanStopSheet = lazyComponent(() => import('./scan-stop-sheet').then((module) => module.ScanStopSheet));
 
 /** Loads what opens from a round, so that it opens without signal too. */
 export async function loadRoundSheets(): Promise<void> {

@@ -9,7 +9,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { codedAsset } from '../../../data/scanner/coded-rows';
 import { OffRound } from './off-round';
 import type { InSight } from './stop-in-sight';
@@ -71,10 +71,10 @@ export function ScanStopSheet({ work, round, current, onGo, onClose }: Props): R
           style={{ width: '100%', height: 220, objectFit: 'cover', background: '#000' }}
         />
       ) : (
-        <Words soft>No camera can be used here. Type the code that is on the label.</Words>
+        <AppText soft>No camera can be used here. Type the code that is on the label.</AppText>
       )}
       <Field label="Or type the code" value={typed} onChange={setTyped} onEnter={() => open(typed)} />
-      {problem === null ? null : <Words live>{problem}</Words>}
+      {problem === null ? null : <AppText live>{problem}</AppText>}
       {stranger === null ? null : <OffRound key={stranger.id} work={work} asset={stranger} onDone={onClose} />}
     </BottomSheet>
   );

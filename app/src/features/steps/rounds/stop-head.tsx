@@ -17,7 +17,7 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
 import { RULE } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 interface Props {
   readonly work: WorkOrder;
@@ -36,25 +36,25 @@ export function StopHead({ work, standing: { stop, number, progress }, of }: Pro
   const hazards = [...own, ...there.filter((each) => !own.some((one) => hazardName(one) === hazardName(each)))];
   return (
     <View style={sheet.head}>
-      <Words as="mark" soft>
+      <AppText as="mark" soft>
         Stop {number} of {of} · {progress.done} of {progress.of} steps
-      </Words>
+      </AppText>
       <LinkPress href={`/plant/${stop.assetId}`} style={sheet.machine}>
-        <Words as="title" level={3}>
+        <AppText as="title" level={3}>
           {asset?.name ?? 'A machine that is not on this phone'}
-        </Words>
-        <Words soft>
+        </AppText>
+        <AppText soft>
           {asset?.tag} · {place?.name}
-        </Words>
+        </AppText>
       </LinkPress>
       {hazards.map(({ id, hazard, control }) => (
         <View key={id} style={[sheet.hazard, { borderColor: palette.ink }]}>
-          <Words as="label">{hazard}</Words>
-          <Words>{control}</Words>
+          <AppText as="label">{hazard}</AppText>
+          <AppText>{control}</AppText>
         </View>
       ))}
       {asset === undefined ? null : <BeforeOpening asset={asset} />}
-      {stop.leftOut === null ? null : <Words live>Left out: {stop.leftOut.reason}</Words>}
+      {stop.leftOut === null ? null : <AppText live>Left out: {stop.leftOut.reason}</AppText>}
     </View>
   );
 }

@@ -11,7 +11,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Field } from '../../../ui/fields/field';
 import { List } from '../../../ui/layout/list';
 import { Button, IconPress } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { chosenSteps, StepsOfProcedures, type ChosenOf } from './steps-of-procedures';
 
@@ -158,13 +158,13 @@ export function NewStepsField({ asset, words, steps, onChange }: Props): ReactEl
   };
   return (
     <View role="group" aria-label="Steps" style={sheet.group}>
-      <Words as="label">Steps</Words>
+      <AppText as="label">Steps</AppText>
       <List label="Steps">
         {steps.map(({ text, question }, index) => (
           <View key={`${index} ${text}`} style={sheet.step}>
-            <Words style={sheet.text}>
-              {index + 1}. {text} <Words soft>{wordOf(question)}</Words>
-            </Words>
+            <AppText style={sheet.text}>
+              {index + 1}. {text} <AppText soft>{wordOf(question)}</AppText>
+            </AppText>
             <IconPress
               icon={mdiClose}
               label={`Leave out step ${index + 1}: ${text}`}

@@ -1,5 +1,5 @@
 import { formatDuration } from '@oilcan/core/kernel';
-import { standingEntries, type Entry } from '@oilcan/core/orders/work';
+import { currentEntries, type Entry } from '@oilcan/core/orders/work';
 import { counted } from '../../../words/work-words';
 
 interface Recorded {
@@ -16,7 +16,7 @@ export function recordedOfSteps(entries: readonly Entry[]): ReadonlyMap<string, 
     bySteps.set(stepId, known);
     return known;
   };
-  for (const { content } of standingEntries(entries)) {
+  for (const { content } of currentEntries(entries)) {
     if (content.kind === 'note' && content.stepId !== undefined) of(content.stepId).notes += 1;
     if (content.kind === 'photo' && content.stepId !== undefined) of(content.stepId).photos += 1;
     if (content.kind === 'labor' && content.stepId !== undefined) of(content.stepId).minutes += content.minutes;

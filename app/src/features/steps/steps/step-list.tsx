@@ -5,14 +5,14 @@ import type { StepId, StopId } from '@oilcan/core/kernel';
 import { placed, type Step } from '@oilcan/core/steps/steps';
 import { isOpen, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRowsLater } from '../../../data/store/store';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
 import { ShareOut, useHolders } from '../../recording/shares';
 import { recordedOfSteps } from './recorded-of-steps';
 import { StepRow } from './step-row';
 
-const StepSheet = piece(() => import('./step-sheet').then((module) => module.StepSheet));
-const MoreStepsSheet = piece(() => import('./more-steps-sheet').then((module) => module.MoreStepsSheet));
+const StepSheet = lazyComponent(() => import('./step-sheet').then((module) => module.StepSheet));
+const MoreStepsSheet = lazyComponent(() => import('./more-steps-sheet').then((module) => module.MoreStepsSheet));
 
 /** Loads what opens from the steps, so that it opens without signal too. */
 export async function loadStepSheets(): Promise<void> {

@@ -8,7 +8,7 @@ import { sayRefused } from '../../../data/store/use-operation';
 import { Icon } from '../../../ui/theme/icon';
 import { Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { levelWords } from '../../../words/work-words';
 import { HazardsFirstOf } from '../../orders/hazards';
 import { phoneNames } from '../../frame/views/names';
@@ -62,9 +62,9 @@ export const StepRow = memo(function StepRow({
       style={[sheet.row, { borderColor: palette.line, marginLeft: Math.min(depth, MOST_DEPTH) * INDENT }]}
     >
       <Press label={`More of step ${number}`} onPress={() => onMore(stepId)} style={sheet.handle}>
-        <Words as="label" soft>
+        <AppText as="label" soft>
           {number}
-        </Words>
+        </AppText>
         <Icon path={mdiDotsHorizontal} size={20} color={palette.inkSoft} />
       </Press>
       <View id={stepElement(step.id)} style={sheet.answering}>
@@ -95,9 +95,9 @@ function Asked({ step, canAnswer, recorded, holder, onAnswer }: AskedProps): Rea
     return (
       <View>
         {words}
-        <Words as="small" soft>
+        <AppText as="small" soft>
           This Oilcan does not know this kind of step yet. Load it anew to answer; nothing is lost.
-        </Words>
+        </AppText>
       </View>
     );
   }
@@ -120,11 +120,11 @@ function NotAsked({ step }: { readonly step: Step }): ReactElement {
   const person = step.answer === null ? undefined : peekRow('people', step.answer.by);
   return (
     <View>
-      <Words soft>{step.text}</Words>
-      <Words as="small" soft>
+      <AppText soft>{step.text}</AppText>
+      <AppText as="small" soft>
         Not asked any more. Was: {said}
         {person === undefined ? '' : `, ${person.name}`}
-      </Words>
+      </AppText>
     </View>
   );
 }
@@ -144,16 +144,16 @@ function StepWords({ step, recorded, holder }: Pick<AskedProps, 'step' | 'record
   ].join(' · ');
   return (
     <View style={sheet.text}>
-      <Words>{step.text}</Words>
+      <AppText>{step.text}</AppText>
       {beyond === null ? null : (
-        <Words as="small" color={palette.faulty}>
+        <AppText as="small" color={palette.faulty}>
           {beyond}
-        </Words>
+        </AppText>
       )}
       {quiet === '' ? null : (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           {quiet}
-        </Words>
+        </AppText>
       )}
     </View>
   );

@@ -17,7 +17,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayMoment } from '../../../words/dates';
 import { phoneNames } from '../../frame/views/names';
 import { answerWords } from './kinds/words-of-kinds';
@@ -52,7 +52,7 @@ export function StepSheet({ work, placed: { step, number }, canAnswer, onClose }
   };
   return (
     <BottomSheet title={`Step ${number}`} onClose={onClose}>
-      <Words>{step.text}</Words>
+      <AppText>{step.text}</AppText>
       {canAnswer ? (
         <View style={sheet.keys}>
           <Button word="Photo" icon={mdiCamera} onPress={() => void photograph()} />
@@ -171,12 +171,12 @@ function Said({ work, step }: { readonly work: WorkOrder; readonly step: PlacedS
   if (lines.length === 0 || settings === undefined) return null;
   return (
     <View style={sheet.said}>
-      <Words as="label">Said so far</Words>
+      <AppText as="label">Said so far</AppText>
       {lines.map(({ entry, said }) => (
-        <Words key={entry.id}>
+        <AppText key={entry.id}>
           {said} · {phoneNames.person(entry.by)?.name ?? ''},{' '}
           {sayMoment(entry.at, now(), settings.zone, settings.language)}
-        </Words>
+        </AppText>
       ))}
     </View>
   );

@@ -11,7 +11,7 @@ import { FilterChip } from '../../../ui/fields/filter-chips';
 import { FindInput } from '../../../ui/fields/find-input';
 import { List } from '../../../ui/layout/list';
 import { More } from '../../../ui/press/more';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { toggled } from '../../../ui/state/toggled';
 import { counted } from '../../../words/work-words';
 
@@ -62,15 +62,15 @@ export function StepsOfProcedures({ words, asset, siteId, chosen, onChange }: Pr
   };
   return (
     <View style={sheet.group}>
-      <Words as="label">Out of procedures, the likeliest first</Words>
+      <AppText as="label">Out of procedures, the likeliest first</AppText>
       <FindInput label="Find a procedure or a step" value={typed} onChange={setTyped} />
       {isElsewhere ? (
         <View style={sheet.chips}>
           <FilterChip word="Other sites too" isOn={isEverywhere} onPress={() => setIsEverywhere(!isEverywhere)} />
         </View>
       ) : null}
-      {likest.length === 0 ? <Words soft>There is no procedure on this site yet.</Words> : null}
-      {likest.length > 0 && shown.length === 0 ? <Words live>No procedure fits “{typed.trim()}”.</Words> : null}
+      {likest.length === 0 ? <AppText soft>There is no procedure on this site yet.</AppText> : null}
+      {likest.length > 0 && shown.length === 0 ? <AppText live>No procedure fits “{typed.trim()}”.</AppText> : null}
       <List label="Procedures">
         {shown.map((procedure) => (
           <ProcedureRow
@@ -83,9 +83,9 @@ export function StepsOfProcedures({ words, asset, siteId, chosen, onChange }: Pr
         ))}
       </List>
       {typed.trim() === '' && likest.length > MOST_SHOWN ? (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           {likest.length - MOST_SHOWN} more are found by their words.
-        </Words>
+        </AppText>
       ) : null}
     </View>
   );

@@ -1,5 +1,5 @@
 import { asId, type ProcedureId } from '@oilcan/core/kernel';
-import { standingOf } from '@oilcan/core/orders/work';
+import { currentOf } from '@oilcan/core/orders/work';
 import { aProcedure, aStep, pointId, put, smallWorks, workId } from '@oilcan/core/testing';
 import type { Step } from '@oilcan/core/steps/steps';
 import { canPress, press, type, words } from '../../../testing/hands';
@@ -150,7 +150,7 @@ describe('more of a step', () => {
     await press('Keep the minutes');
     expect(words()).toMatch(/1 note, 15.min/);
     const entries = (await works.sent()).peekList('entries', 'workOrder', workId);
-    expect(standingOf(entries, 'labor').map(({ content }) => [content.minutes, content.stepId])).toEqual([
+    expect(currentOf(entries, 'labor').map(({ content }) => [content.minutes, content.stepId])).toEqual([
       [15, aStep(1).id],
     ]);
   });

@@ -4,7 +4,7 @@ import { progressOf } from '@oilcan/core/steps/steps';
 import type { WorkOrder } from '@oilcan/core/orders/work';
 import { useRows } from '../../../data/store/store';
 import { Section } from '../../../ui/layout/section';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { ShareLines, useStepsInSight } from '../../recording/shares';
 import { StepList } from './step-list';
 
@@ -22,9 +22,9 @@ export const WorkPart = memo(function WorkPart({
   return (
     <Section title="Work" onPlaced={onPlaced} {...(of === 0 ? {} : { aside: `${done} of ${of} steps` })}>
       {of === 0 ? (
-        <Words soft style={sheet.none}>
+        <AppText soft style={sheet.none}>
           No steps are written down for this job.
-        </Words>
+        </AppText>
       ) : null}
       <ShareLines work={work} steps={steps} />
       <StepList work={work} steps={steps} only={inSight.only} />

@@ -7,7 +7,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
 import { CheckRow } from '../../../ui/fields/check-row';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDue } from '../../../words/dates';
 import { counted } from '../../../words/work-words';
 import { useNarrowedWork } from '../../frame/page/narrowed-work';
@@ -40,7 +40,7 @@ export function ChooseJobsSheet({
         </>
       }
     >
-      {jobs.length === 0 ? <Words>None of your open jobs needs a part or a tool.</Words> : null}
+      {jobs.length === 0 ? <AppText>None of your open jobs needs a part or a tool.</AppText> : null}
       <View style={sheet.many}>
         {narrowed === null || shown.length === 0 ? null : (
           <Button

@@ -10,7 +10,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button, Press } from '../../../ui/press/press';
 import { useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { binName } from '../../../words/amounts';
 import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
@@ -87,12 +87,12 @@ function Lines({ owner, isMine }: { readonly owner: PersonId; readonly isMine: b
         stickySectionHeadersEnabled={false}
         ListHeaderComponent={
           <View style={sheet.head}>
-            <Words as="title" level={2}>
+            <AppText as="title" level={2}>
               {headline}
-            </Words>
-            <Words soft>{state}</Words>
+            </AppText>
+            <AppText soft>{state}</AppText>
             {missing > 0 && works.length + missing > 0 ? (
-              <Words soft>{counted(missing, 'chosen job is', 'chosen jobs are')} done or not on this phone.</Words>
+              <AppText soft>{counted(missing, 'chosen job is', 'chosen jobs are')} done or not on this phone.</AppText>
             ) : null}
             {isMine ? (
               <View style={sheet.buttons}>
@@ -113,9 +113,9 @@ function Lines({ owner, isMine }: { readonly owner: PersonId; readonly isMine: b
         }
         renderSectionHeader={({ section }) => (
           <View style={sheet.section}>
-            <Words as="heading" level={3}>
+            <AppText as="heading" level={3}>
               {section.title}
-            </Words>
+            </AppText>
           </View>
         )}
         renderItem={({ item }) =>
@@ -237,13 +237,13 @@ function TickLine({
         color={isIn ? palette.green : palette.edge}
       />
       <View style={sheet.words}>
-        <Words>{headline}</Words>
+        <AppText>{headline}</AppText>
         {details.map((detail) => (
-          <Words key={detail} as="small" soft>
+          <AppText key={detail} as="small" soft>
             {detail}
-          </Words>
+          </AppText>
         ))}
-        {isIn ? <Words as="small">In the bag{by}</Words> : null}
+        {isIn ? <AppText as="small">In the bag{by}</AppText> : null}
       </View>
     </Press>
   );

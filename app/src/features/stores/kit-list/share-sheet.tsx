@@ -4,7 +4,7 @@ import { performOrSay } from '../../../data/store/use-operation';
 import { usePeopleOf } from '../../../data/queries/use-people-of';
 import { PeopleChoice } from '../../../forms/people-choice';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 
 /** Who else sees the list and ticks on it. */
 export function ShareSheet({
@@ -18,7 +18,7 @@ export function ShareSheet({
   const sharedWith = list?.sharedWith ?? [];
   return (
     <BottomSheet title="Share the kit list" onClose={onClose}>
-      <Words soft>They see the same list and tick what is in the bag.</Words>
+      <AppText soft>They see the same list and tick what is in the bag.</AppText>
       <PeopleChoice
         label="Who sees it too"
         isLabelHidden

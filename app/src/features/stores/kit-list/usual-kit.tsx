@@ -7,7 +7,7 @@ import { fullestBin } from '../../../data/queries/stock';
 import { useRow } from '../../../data/store/store';
 import { Choice } from '../../../ui/fields/choice';
 import { toggled } from '../../../ui/state/toggled';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 
 /** The parts that jobs like one took, of which each is taken along or not. */
@@ -51,10 +51,10 @@ export function UsualKitChoice({ of: { usual, partIds, toggle } }: { readonly of
   const jobs = usual.jobs.length;
   return (
     <View role="group" aria-label="Parts that such jobs took" style={sheet.group}>
-      <Words as="label">
+      <AppText as="label">
         {usual.parts.length === 0 ? '' : 'Take along? '}By {jobs} {fromWords[usual.from]}
         {minutes === 0 ? '' : `, which took about ${formatDuration(minutes)}`}
-      </Words>
+      </AppText>
       {usual.parts.map((part) => (
         <PartChoice
           key={part.partId}

@@ -19,7 +19,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { takenParts, type TakenPart } from './taken-parts';
 import { HAZARDS_FIRST } from './words';
@@ -127,10 +127,10 @@ export function AmountSheet({
     >
       {part.isObsolete ? (
         <View style={sheet.obsolete}>
-          <Words>
+          <AppText>
             No longer bought.
             {successor === undefined ? '' : ` Its successor is ${successor.number}, ${successor.name}.`}
-          </Words>
+          </AppText>
           {successor === undefined ? null : (
             <Button word={`Take ${successor.number} in its place`} onPress={() => onOther(successor)} />
           )}
@@ -147,7 +147,7 @@ export function AmountSheet({
       <FormRefusal
         sentence={refusal ?? form.formState.errors.binId?.message ?? plan.errorAt(plan.refusal?.field ?? '') ?? null}
       />
-      {stock.length === 0 ? <Words>No bin holds this part.</Words> : null}
+      {stock.length === 0 ? <AppText>No bin holds this part.</AppText> : null}
       <Choices label="Bin">
         {stock.map((level) => (
           <BinChoice
@@ -161,7 +161,7 @@ export function AmountSheet({
         ))}
       </Choices>
       {hasNumbers ? <NumberedPart work={work} part={part} stock={stock} control={form.control} name="goesIn" /> : null}
-      {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
+      {unsaid === null ? null : <AppText as="label">{unsaid}</AppText>}
       {taken === undefined ? null : (
         <Button
           word={`Put some of ${amountOf(taken.quantity, part)} back`}
@@ -203,7 +203,7 @@ function Questions({ questions, onHand, usual, part }: QuestionsProps): ReactEle
   return (
     <View role="alert">
       {questions.map((question) => (
-        <Words key={question}>{said[question]}</Words>
+        <AppText key={question}>{said[question]}</AppText>
       ))}
     </View>
   );

@@ -9,7 +9,7 @@ import { now, peekRow, useRow, useRows, useSettings } from '../../../data/store/
 import { FormRefusal } from '../../../forms/form-refusal';
 import { Field } from '../../../ui/fields/field';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { sayDate } from '../../../words/dates';
 import { BinChoice } from './bin-choice';
 import { fateWords } from './words';
@@ -91,7 +91,7 @@ export function NumberedPart<Values extends FieldValues>({
         />
       )}
       {isOutOnly ? <FormRefusal sentence={error} /> : null}
-      <Words as="label">What comes out</Words>
+      <AppText as="label">What comes out</AppText>
       <Choices label="What comes out">
         {installed.map(({ id, serial }) => (
           <Choice key={id} word={serial} isChosen={numbers.out === id} onPress={() => chooseOut(id)} />
@@ -129,7 +129,7 @@ export function NumberedPart<Values extends FieldValues>({
                   onPress={() => set({ keptIn: binId })}
                 />
               ))}
-              {stock.length === 0 ? <Words>No bin holds this part: it cannot be kept in one.</Words> : null}
+              {stock.length === 0 ? <AppText>No bin holds this part: it cannot be kept in one.</AppText> : null}
             </Choices>
           ) : null}
         </>
@@ -163,9 +163,9 @@ function WarrantyLine({
     ...(warrantyMeter === undefined ? [] : [`${warrantyMeter.upTo} ${point?.unit ?? ''} on its meter`]),
   ].join(' or ');
   return (
-    <Words as={fate === 'scrap' ? 'label' : 'text'} live>
+    <AppText as={fate === 'scrap' ? 'label' : 'text'} live>
       It is under warranty until {until}.
       {fate === 'scrap' ? ' Do not throw it away: it may be replaced for nothing.' : ''}
-    </Words>
+    </AppText>
   );
 }

@@ -10,7 +10,7 @@ import { useRow, useRows, useSettings } from '../../../data/store/store';
 import { useOperation } from '../../../data/store/use-operation';
 import { Button, Press } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { HAZARDS_FIRST } from './words';
 
@@ -143,18 +143,18 @@ function LikelyRow({
   return (
     <View style={[sheet.likely, { borderColor: palette.line }]}>
       <View style={sheet.words}>
-        <Words>{part.name}</Words>
-        <Words as="small" soft>
+        <AppText>{part.name}</AppText>
+        <AppText as="small" soft>
           {part.number}
           {price}
-        </Words>
-        <Words as="small" soft>
+        </AppText>
+        <AppText as="small" soft>
           {facts}
-        </Words>
+        </AppText>
         {errorAt('quantity') === null ? null : (
-          <Words as="small" color={palette.faulty} live>
+          <AppText as="small" color={palette.faulty} live>
             {errorAt('quantity')}
-          </Words>
+          </AppText>
         )}
       </View>
       <View style={sheet.buttons}>
@@ -189,11 +189,11 @@ export function FoundRow({ part, siteId, onChoose }: FoundProps): ReactElement {
   const price = usePriceWords(part, siteId);
   return (
     <Press onPress={onChoose} style={[sheet.found, { borderColor: palette.line }]}>
-      <Words>{part.name}</Words>
-      <Words as="small" soft>
+      <AppText>{part.name}</AppText>
+      <AppText as="small" soft>
         {part.number} · {amountOf(sumOf(stock), part)} on hand{price}
         {part.isObsolete ? ' · no longer bought' : ''}
-      </Words>
+      </AppText>
     </Press>
   );
 }
@@ -213,10 +213,10 @@ export function InstalledRow({
   return (
     <View style={[sheet.likely, { borderColor: palette.line }]}>
       <View style={sheet.words}>
-        <Words>{part?.name ?? 'A part'}</Words>
-        <Words as="small" soft>
+        <AppText>{part?.name ?? 'A part'}</AppText>
+        <AppText as="small" soft>
           {serial}
-        </Words>
+        </AppText>
       </View>
       <Button
         word="Take out"

@@ -3,14 +3,14 @@ import { StyleSheet, View } from 'react-native';
 import { mdiBarcodeScan } from '@mdi/js';
 import type { PartId } from '@oilcan/core/kernel';
 import type { Installation } from '@oilcan/core/plant/plant';
-import { standingOf, type KitPart, type WorkOrder } from '@oilcan/core/orders/work';
+import { currentOf, type KitPart, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows, useTable } from '../../../data/store/store';
 import { useKitLines } from '../../../data/queries/stock';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { useMayRecord } from '../../orders/hazards';
 import { AmountSheet } from './amount-sheet';
 import { findParts } from './find-parts';
@@ -23,7 +23,7 @@ import { ReturnSheet, takenParts, TakenRow, type TakenPart } from './taken-parts
 const SHOWN_RESULTS = 8;
 const SHOWN_USUAL = 4;
 
-const UsualOf = piece(() => import('../../../data/queries/usual-of').then((module) => module.UsualOf));
+const UsualOf = lazyComponent(() => import('../../../data/queries/usual-of').then((module) => module.UsualOf));
 
 /** What lies over the list of parts; it comes back to the list, so that the next part is one press away. */
 type Over =
@@ -57,7 +57,7 @@ export function PartSheet({ work, about, onClose }: Props): ReactElement {
   const installed = useRows('installations', 'asset', work.assetId);
   const isThere = (partId: string): boolean =>
     work.kit.some((planned) => planned.partId === partId) ||
-    standingOf(entries, 'part').some(({ content }) => content.partId === partId);
+    currentOf(entries, 'part').some(({ content }) => content.partId === partId);
   const toList = (): void => {
     setFind('');
     setOver(null);
@@ -111,17 +111,17 @@ export function PartSheet({ work, about, onClose }: Props): ReactElement {
         <Button word="Scan" icon={mdiBarcodeScan} label="Scan a part" onPress={() => setOver({ is: 'scan' })} />
       </View>
       {isPrepared ? null : (
-        <Words as="small" soft>
+        <AppText as="small" soft>
           Before the hazards are read parts can be planned, and nothing is taken.
-        </Words>
+        </AppText>
       )}
       {found.map((part) => (
         <FoundRow key={part.id} part={part} siteId={work.siteId} onChoose={() => choose({ part })} />
       ))}
-      {find !== '' && found.length === 0 ? <Words live>No part fits “{find}”.</Words> : null}
+      {find !== '' && found.length === 0 ? <AppText live>No part fits “{find}”.</AppText> : null}
       {find !== '' || kit.length === 0 ? null : (
         <View>
-          <Words as="label">Needed</Words>
+          <AppText as="label">Needed</AppText>
           {kit.map((line, index) => (
             <PlannedRow
               key={index}
@@ -138,7 +138,7 @@ export function PartSheet({ work, about, onClose }: Props): ReactElement {
             const likely = usual.filter(({ partId }) => !isThere(partId)).slice(0, SHOWN_USUAL);
             return likely.length === 0 ? null : (
               <View>
-                <Words as="label">What such jobs also took</Words>
+                <AppText as="label">What such jobs also took</AppText>
                 {likely.map((each) => (
                   <UsualRow key={each.partId} usual={each} of={jobs.length} {...row} />
                 ))}
@@ -149,7 +149,7 @@ export function PartSheet({ work, about, onClose }: Props): ReactElement {
       )}
       {find === '' && taken.length > 0 ? (
         <View>
-          <Words as="label">Taken here, and to put back</Words>
+          <AppText as="label">Taken here, and to put back</AppText>
           {taken.map((each) => (
             <TakenRow
               key={each.partId}
@@ -162,7 +162,7 @@ export function PartSheet({ work, about, onClose }: Props): ReactElement {
       ) : null}
       {find === '' && installed.length > 0 ? (
         <View>
-          <Words as="label">In this machine, with a number</Words>
+          <AppText as="label">In this machine, with a number</AppText>
           {installed.map((each) => (
             <InstalledRow
               key={each.id}

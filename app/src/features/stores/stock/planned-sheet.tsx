@@ -9,7 +9,7 @@ import { ReasonField } from '../../../forms/reason-field';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { AMOUNT_HINT } from '../../../forms/typed-words';
 
@@ -65,12 +65,12 @@ function OtherAmountSheet({
         </>
       }
     >
-      <Words soft>
+      <AppText soft>
         {planned === null
           ? 'Not planned any more'
           : `Planned: ${amountOf(planned.quantity, { unit: planned.unit ?? part.unit })}`}
         , from {where}. What was taken stays taken.
-      </Words>
+      </AppText>
       <FormField
         control={form.control}
         name="quantity"

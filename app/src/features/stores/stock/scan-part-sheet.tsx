@@ -11,7 +11,7 @@ import { peekAll } from '../../../data/store/store';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Field } from '../../../ui/fields/field';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { FoundRow, type Chosen } from './part-lines';
 
 interface Props {
@@ -66,10 +66,10 @@ export function ScanPartSheet({ work, onFound, onClose }: Props): ReactElement {
           style={{ width: '100%', height: 220, objectFit: 'cover', background: '#000' }}
         />
       ) : (
-        <Words soft>No camera can be used here. Type the code that is on the part or its bin.</Words>
+        <AppText soft>No camera can be used here. Type the code that is on the part or its bin.</AppText>
       )}
-      {problem === null ? null : <Words live>{problem}</Words>}
-      {inBin.length === 0 ? null : <Words as="label">Which of what lies in this bin?</Words>}
+      {problem === null ? null : <AppText live>{problem}</AppText>}
+      {inBin.length === 0 ? null : <AppText as="label">Which of what lies in this bin?</AppText>}
       {inBin.map((chosen) => (
         <FoundRow key={chosen.part.id} part={chosen.part} siteId={work.siteId} onChoose={() => onFound(chosen)} />
       ))}

@@ -1,5 +1,5 @@
 import { formatQuantity, parseQuantity } from '@oilcan/core/kernel';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { joined } from '../../../words/joined';
 import { amountOf, binName } from '../../../words/amounts';
 import type { DockItem } from '../../frame/views/dock-item';
@@ -17,7 +17,7 @@ const fromDock: DockItem = {
   place: 'dock',
   // What the job needs can be planned before the hazards are read; the sheet itself keeps what is taken until then.
   countsAsWorking: false,
-  Sheet: piece(() => import('./part-sheet').then((module) => module.PartSheet)),
+  Sheet: lazyComponent(() => import('./part-sheet').then((module) => module.PartSheet)),
 };
 
 const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {

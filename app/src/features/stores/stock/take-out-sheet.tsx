@@ -6,7 +6,7 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { comesOutOf, fateAtFirst, noNumbers, NumberedPart, unsaidOf, type Numbers } from './numbered-part';
 
 interface Props {
@@ -41,7 +41,7 @@ export function TakeOutSheet({ work, part, installationId, onClose }: Props): Re
       foot={<Button rank="primary" cannot={unsaid} word="It is out" onPress={submit} />}
     >
       <NumberedPart work={work} part={part} stock={stock} control={form.control} name="comesOut" isOutOnly />
-      {unsaid === null ? null : <Words as="label">{unsaid}</Words>}
+      {unsaid === null ? null : <AppText as="label">{unsaid}</AppText>}
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatQuantity, parseQuantity, type BinId, type PartId, type Thousandths } from '@oilcan/core/kernel';
 import { takenOf, type Part } from '@oilcan/core/stores/stock';
-import { standingOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { currentOf, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow } from '../../../data/store/store';
 import { useBinName, useStockOf } from '../../../data/queries/stock';
 import { useOperation } from '../../../data/store/use-operation';
@@ -13,7 +13,7 @@ import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { usePalette } from '../../../ui/theme/use-palette';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { BinChoice } from './bin-choice';
 import { AMOUNT_HINT } from '../../../forms/typed-words';
@@ -28,7 +28,7 @@ export interface TakenPart {
 /** Everything of which something is left that could go back. */
 export function takenParts(entries: readonly Entry[]): TakenPart[] {
   const bins = new Map<PartId, BinId>();
-  for (const { content } of standingOf(entries, 'part'))
+  for (const { content } of currentOf(entries, 'part'))
     if (content.quantity > 0) bins.set(content.partId, content.binId);
   return [...bins].flatMap(([partId, binId]) => {
     const taken = takenOf(entries, partId);
@@ -58,10 +58,10 @@ export function TakenRow({ work, taken, onOther }: Props): ReactElement | null {
   return (
     <View style={[sheet.row, { borderColor: palette.line }]}>
       <View style={sheet.words}>
-        <Words>{part.name}</Words>
-        <Words as="small" soft>
+        <AppText>{part.name}</AppText>
+        <AppText as="small" soft>
           {amountOf(taken.quantity, part)} taken from {bin}
-        </Words>
+        </AppText>
         <FormRefusal sentence={errorAt(refusal?.field ?? '')} />
       </View>
       <View style={sheet.buttons}>

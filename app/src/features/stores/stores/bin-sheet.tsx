@@ -10,7 +10,7 @@ import { useOperationForm } from '../../../forms/use-operation-form';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { MONEY_HINT } from '../../../forms/typed-words';
 
@@ -62,10 +62,10 @@ function Count({ part, level, switches, onClose }: PaneProps): ReactElement {
       foot={<Button rank="primary" word="Keep the count" onPress={submit} />}
     >
       {switches}
-      <Words>
+      <AppText>
         By the books {amountOf(level.onHand, part)}.
         {wantsCount(level) ? ' More was taken than was there: count it.' : ''}
-      </Words>
+      </AppText>
       <FormField
         control={form.control}
         name="quantity"
@@ -74,9 +74,9 @@ function Count({ part, level, switches, onClose }: PaneProps): ReactElement {
         autoFocus
       />
       {counted === undefined || off === 0 ? null : (
-        <Words soft live>
+        <AppText soft live>
           {amountOf(Math.abs(off), part)} {off > 0 ? 'more' : 'less'} than by the books.
-        </Words>
+        </AppText>
       )}
       <FormRefusal sentence={refusal} />
     </BottomSheet>
@@ -121,10 +121,10 @@ function Receipt({ part, level, switches, onClose }: PaneProps): ReactElement {
         autoFocus
       />
       <MoneyField control={form.control} name="price" label={`Price of one ${part.unit}`} currency={currency} />
-      <Words as="small" soft>
+      <AppText as="small" soft>
         One {part.unit} is {present} now, with {formatQuantity(Math.max(0, level.onHand))} in this bin. The price
         becomes the average of what is there and what came.
-      </Words>
+      </AppText>
       <FormRefusal sentence={refusal} />
     </BottomSheet>
   );

@@ -11,7 +11,7 @@ import { Button } from '../../../ui/press/press';
 import { useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { LabelSheetForm } from '../../past/paper';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
 import { onSite, useSite } from '../../frame/page/use-site';
@@ -63,13 +63,13 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
   };
   const top = (save: (() => void) | null): ReactElement => (
     <View style={[sheet.head, isWide && sheet.beside]}>
-      <Words as="title" level={2}>
+      <AppText as="title" level={2}>
         {bins.length === 0
           ? 'No bins on this site'
           : low.length === 0
             ? 'No bin is low'
             : `${counted(low.length, 'bin is', 'bins are')} low`}
-      </Words>
+      </AppText>
       <View style={sheet.find}>
         <View style={sheet.field}>
           <FindField label="Find a part or a bin" value={find} onChange={typeFind} />
@@ -98,9 +98,9 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
     </View>
   );
   const empty = (
-    <Words style={sheet.head}>
+    <AppText style={sheet.head}>
       {find.trim() === '' ? 'Find a part to see on which site it lies.' : `No part fits “${find.trim()}”.`}
-    </Words>
+    </AppText>
   );
   return (
     <View style={sheet.screen}>
@@ -147,14 +147,14 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
   return (
     <View style={[sheet.row, { borderColor: palette.line }]} testID={`part-${part.number}`}>
       <View style={sheet.words}>
-        <Words>{part.name}</Words>
-        <Words as="small" soft>
+        <AppText>{part.name}</AppText>
+        <AppText as="small" soft>
           {part.number}
           {settings === undefined || unitPrice === undefined
             ? ''
             : ` · ${formatMoney(partCost(1_000, unitPrice), settings.language)} per ${part.unit}`}
           {part.isObsolete ? ' · no longer bought' : ''}
-        </Words>
+        </AppText>
       </View>
       <View>
         {stock.map((level) => (
@@ -185,11 +185,11 @@ function BinLine({ part, level, amount, isElsewhere }: BinLineProps): ReactEleme
   const keepsStore = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
   const [isOpen, setIsOpen] = useState(false);
   const words = (
-    <Words as="label" style={sheet.bin}>
+    <AppText as="label" style={sheet.bin}>
       {amount} in {isElsewhere ? `${store?.name ?? ''} ` : ''}
       {bin?.label}
       {wantsCount(level) ? ', count it' : isLow(level) ? ', low' : ''}
-    </Words>
+    </AppText>
   );
   if (!keepsStore || bin === undefined) return words;
   return (

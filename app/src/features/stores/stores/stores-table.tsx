@@ -13,7 +13,7 @@ import {
 import { useUnitPrices } from '../../../data/queries/stock';
 import { usePhone, useSettings } from '../../../data/store/store';
 import { withSharedCode } from '../../../ui/loading/shared-code';
-import { piece } from '../../../ui/loading/piece';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import type { TableColumn, TableProps } from '../../../ui/layout/sorted-table';
 import { amountOf } from '../../../words/amounts';
 import { BinSheet } from './bin-sheet';
@@ -36,7 +36,7 @@ interface Props {
   readonly empty: ReactElement;
 }
 
-const Table = piece<TableProps<Line>>(() =>
+const Table = lazyComponent<TableProps<Line>>(() =>
   import('../../../ui/layout/sorted-table').then((module) => module.SortedTable<Line>),
 );
 const byBin = { id: 'bin', desc: false };

@@ -5,7 +5,7 @@ import type { Stop } from '../../steps/rounds/stop';
 import type { Share } from '../../recording/shares/share';
 import { levelOfAnswer } from '../../steps/steps/level-of-answer';
 import { faultyOf, pointOf, type Step } from '../../steps/steps/step';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import type { WorkOrder } from '../../orders/work/work-order';
 
 /** One thing that a job leaves to be done: something faulty still, or a value beyond its alarm. */
@@ -72,7 +72,7 @@ export function leftOvers({
     });
   }
   const last = new Map(
-    [...standingOf(entries, 'reading')]
+    [...currentOf(entries, 'reading')]
       .sort((a, b) => toMillis(a.at) - toMillis(b.at))
       .map((entry) => [entry.content.pointId, entry]),
   );

@@ -1,7 +1,7 @@
 import type { EntryId, StepId } from '../../../kernel/ids';
 import { placed } from '../../steps/steps/branches';
 import { pictureOfAnswer, pointOf, type Step } from '../../steps/steps/step';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import type { LeftOver } from './left';
 
 /** What was said of something that is left, where it was found. */
@@ -31,8 +31,8 @@ export function saidAbout(left: LeftOver, steps: readonly Step[], entries: reado
     below.push(step);
   }
   const isThere = (entry: Entry): boolean => 'stepId' in entry.content && there.has(entry.content.stepId as StepId);
-  const notes = standingOf(entries, 'note').filter(isThere);
-  const photos = standingOf(entries, 'photo').filter(isThere);
+  const notes = currentOf(entries, 'note').filter(isThere);
+  const photos = currentOf(entries, 'photo').filter(isThere);
   const pictures = all.flatMap(({ step: { id, answer } }) =>
     there.has(id) && answer !== null && pictureOfAnswer(answer.value) !== null ? [answer.entryId] : [],
   );

@@ -18,7 +18,7 @@ const setDemands = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ kind: choiceField(workKinds), demands: demandsField }),
   reads: () => [rowNamed('settings', SETTINGS_ID)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { kind, demands: wanted }) => {
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });

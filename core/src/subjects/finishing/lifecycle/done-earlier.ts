@@ -1,7 +1,7 @@
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
 import { addDays, localDate, timeOfDay, type LocalDay } from '../../../kernel/time/local-day';
 import type { Zone } from '../../../kernel/time/zone';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 
 /** Nobody writes down later than this what they did. */
 const LONGEST_AGO_DAYS = 366;
@@ -24,7 +24,7 @@ export function doneEarlier(
   const today = localDate(at, zone);
   if (doneOn === undefined || doneOn === today) return null;
   if (doneOn > today || doneOn < addDays(today, -LONGEST_AGO_DAYS)) return 'wrong';
-  const ends = standingOf(entries, 'labor')
+  const ends = currentOf(entries, 'labor')
     .map(({ content: { startedAt, minutes } }) => addMinutes(startedAt, minutes))
     .filter((end) => localDate(end, zone) === doneOn && end <= at)
     .sort();

@@ -3,7 +3,7 @@ import { ann, aPerson, bob, lea, otherSite, put, workId } from '../../../testing
 import { codeOf, minutesLater, Works } from '../../../testing/works';
 import { isolationOf } from '../../orders/isolation/isolation';
 import type { IsolationPoint, WorkState } from '../../orders/work/work-order';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 const onWork = { workOrderId: workId };
 const main: IsolationPoint = { id: 'main', energy: 'electrical', device: 'Main switch', release: null, test: 'Dead' };
 
@@ -49,7 +49,7 @@ describe('a lock that was left on', () => {
     expect(codeOf(await takeOff(works, lea, ann.id))).toBe('lock_reason_missing');
     expect(codeOf(await takeOff(works, bob, ann.id, 'Gone'))).toBe('lock_of_another');
     expect(codeOf(await takeOff(works, lea, ann.id, 'Left the company'))).toBe('accepted');
-    expect(standingOf(works.entries, 'isolation').at(-1)).toMatchObject({
+    expect(currentOf(works.entries, 'isolation').at(-1)).toMatchObject({
       by: lea.id,
       content: { act: 'unlock', ofPersonId: ann.id, reason: 'Left the company' },
     });
@@ -83,7 +83,7 @@ describe('a clock that somebody forgot', () => {
     await works.do('clock.start', onWork);
     expect(codeOf(await stopFor(works))).toBe('accepted');
     expect(works.records.peek('clocks', ann.id)).toBeUndefined();
-    expect(standingOf(works.entries, 'labor')).toMatchObject([
+    expect(currentOf(works.entries, 'labor')).toMatchObject([
       { by: lea.id, content: { personId: ann.id, minutes: 30, stoppedBecause: 'Went home', cost: { minor: 3_000 } } },
     ]);
   });

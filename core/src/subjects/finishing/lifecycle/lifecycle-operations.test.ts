@@ -18,7 +18,7 @@ import {
   workId,
 } from '../../../testing/builders';
 import { codeOf, minutesLater, Works, sideAt } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { performedAt } from '../../orders/work/work-order';
 import { applyOperation, type ArgsOf } from '../../../registry/operations';
 import { pastJobsOf } from '../../../registry/past';
@@ -85,7 +85,7 @@ describe('the clock', () => {
     expect(works.work?.state).toBe('underway');
     expect(codeOf(await works.do('clock.stop', { ...onWork, endedAt: null }, ann, minutesLater(42)))).toBe('accepted');
     expect(works.records.peek('clocks', ann.id)).toBeUndefined();
-    expect(standingOf(works.entries, 'labor').map(({ content }) => [content.minutes, content.cost?.minor])).toEqual([
+    expect(currentOf(works.entries, 'labor').map(({ content }) => [content.minutes, content.cost?.minor])).toEqual([
       [42, 4_200],
     ]);
   });
@@ -97,7 +97,7 @@ describe('the clock', () => {
     await works.do('clock.start', onWork);
     await works.do('clock.start', { workOrderId: other }, ann, minutesLater(30));
     expect(works.records.peek('clocks', ann.id)?.workOrderId).toBe(other);
-    expect(standingOf(works.entries, 'labor').map(({ content }) => content.minutes)).toEqual([30]);
+    expect(currentOf(works.entries, 'labor').map(({ content }) => content.minutes)).toEqual([30]);
   });
 
   it('goes on when it is started where it runs', async () => {
@@ -153,7 +153,7 @@ describe('typed labor', () => {
   it('can be amended once; the amended one stands', async () => {
     const works = new Works();
     await works.do('labor.add', laborOf(60));
-    const entryId = standingOf(works.entries, 'labor')[0]?.id ?? asId<EntryId>('none');
+    const entryId = currentOf(works.entries, 'labor')[0]?.id ?? asId<EntryId>('none');
     const amendment = {
       ...onWork,
       entryId,
@@ -162,7 +162,7 @@ describe('typed labor', () => {
       timeType: 'overtime',
     } as ArgsOf<'labor.amend'>;
     expect(codeOf(await works.do('labor.amend', amendment))).toBe('accepted');
-    expect(standingOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([11_250]);
+    expect(currentOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([11_250]);
     expect(codeOf(await works.do('labor.amend', amendment))).toBe('entry_amended_already');
   });
 });
@@ -239,7 +239,7 @@ describe('finishing', () => {
       code: 'not_finished_owed',
       values: { codes: 1 },
     });
-    const entryId = standingOf(works.entries, 'fault')[0]?.id ?? asId<EntryId>('none');
+    const entryId = currentOf(works.entries, 'fault')[0]?.id ?? asId<EntryId>('none');
     const { assetId: _, ...coded } = fault;
     await works.do('fault.amend', { ...coded, entryId, cause: '3.4', activity: 1 }, ann, minutesLater(3));
     expect(codeOf(await works.do('work.finish', onWork, ann, minutesLater(4)))).toBe('accepted');
@@ -250,7 +250,7 @@ describe('finishing', () => {
     await works.do('clock.start', onWork);
     expect(codeOf(await works.do('work.finish', onWork, ann, minutesLater(30)))).toBe('accepted');
     expect(works.work).toMatchObject({ state: 'finished', finishedBy: ann.id, finishedAt: minutesLater(30) });
-    expect(standingOf(works.entries, 'labor')).toHaveLength(1);
+    expect(currentOf(works.entries, 'labor')).toHaveLength(1);
     const later = minutesLater(40);
     expect(codeOf(await works.do('note.add', { ...onWork, text: 'late' }, ann, later))).toBe('work_order_closed');
     expect(codeOf(await works.do('work.finish', onWork, ann, later))).toBe('state_forbids');
@@ -303,7 +303,7 @@ describe('accepted work', () => {
     expect(codeOf(await works.do('note.amend', amendment, ann, later))).toBe('work_order_closed');
     expect(codeOf(await works.do('note.add', { ...onWork, text: 'More' }, lea, later))).toBe('work_order_closed');
     expect(codeOf(await works.do('note.amend', amendment, lea, later))).toBe('accepted');
-    expect(standingOf(works.entries, 'note').map(({ content }) => content.text)).toEqual(['Grease was brown']);
+    expect(currentOf(works.entries, 'note').map(({ content }) => content.text)).toEqual(['Grease was brown']);
     expect(works.entries).toHaveLength(2);
   });
 });

@@ -26,7 +26,7 @@ import { runningClocks } from '../../recording/labor/clock';
 import { removePausedClocks, stopClock } from '../../recording/labor/stop-clock';
 import { SETTINGS_ID, settingsAt } from '../../orders/settings/settings';
 import { entryBeside } from '../../orders/work/entry-ids';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import {
   changeState,
   findOwnWork,
@@ -54,7 +54,7 @@ const startWork = defineOperation({
   roles: transitions.start.roles,
   schema: argsSchema(onWork),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -81,7 +81,7 @@ const holdWork = defineOperation({
     note: optionalTextField(),
   }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: { note: 'line' }, keepsTime: false },
+  correct: { fields: { note: 'line' }, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -111,7 +111,7 @@ const resumeWork = defineOperation({
   roles: transitions.resume.roles,
   schema: argsSchema(onWork),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -135,7 +135,7 @@ const finishWork = defineOperation({
   roles: transitions.finish.roles,
   schema: argsSchema({ ...onWork, done: textFieldIfAny(LONGEST_TEXT), doneOn: dayFieldIfAny() }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findOwnWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -187,7 +187,7 @@ const acceptWork = defineOperation({
   roles: transitions.accept.roles,
   schema: argsSchema(onWork),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) =>
     (await standInTheWay(records, args.workOrderId, 'not_accepted_owed', context)) ??
     (await isOwnAcceptance(records, args.workOrderId, context)) ??
@@ -202,7 +202,7 @@ const handBackWork = defineOperation({
   roles: transitions.handBack.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: { reason: 'line' }, keepsTime: false },
+  correct: { fields: { reason: 'line' }, keepsTime: false },
   apply: async (records, args, context) => {
     const outcome = await leadTransition(records, args.workOrderId, 'handBack', args.reason, context);
     const work = outcome.ok ? await records.get('workOrders', args.workOrderId) : undefined;
@@ -224,7 +224,7 @@ const dropWork = defineOperation({
   roles: transitions.drop.roles,
   schema: argsSchema({ ...onWork, reason: textField(LONGEST_LINE) }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: { reason: 'line' }, keepsTime: false },
+  correct: { fields: { reason: 'line' }, keepsTime: false },
   apply: async (records, args, context) =>
     (await standInTheWay(records, args.workOrderId, 'not_dropped_owed', context)) ??
     leadTransition(records, args.workOrderId, 'drop', args.reason, context),
@@ -258,7 +258,7 @@ async function isOwnAcceptance(
   const work = await records.get('workOrders', workOrderId);
   const site = work === undefined ? undefined : await records.get('sites', work.siteId);
   if (work === undefined || site?.othersAccept !== true) return null;
-  const times = standingOf(await records.list('entries', 'workOrder', workOrderId), 'labor');
+  const times = currentOf(await records.list('entries', 'workOrder', workOrderId), 'labor');
   const isOwn = work.finishedBy === person.id || times.some(({ content }) => content.personId === person.id);
   return isOwn ? refuse('own_work_not_accepted', { number: work.number }) : null;
 }

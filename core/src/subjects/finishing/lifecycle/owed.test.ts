@@ -16,7 +16,7 @@ import {
   workId,
 } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { owedThings, type Demands, type OwedThing } from '../../orders/work/demands';
 import { demandsOf } from './demands-of';
 import { mustBeGiven, owedBefore, shareGiven } from './owed';
@@ -188,10 +188,10 @@ describe('one line of what was done', () => {
   it('is kept as a note of whoever finished; without it there is none', async () => {
     const job = works(nothing);
     await job.do('work.finish', { ...onWork, done: '  Seal replaced ' }, ann, minutesLater(1));
-    expect(standingOf(job.entries, 'note').map(({ content }) => content.text)).toEqual(['Seal replaced']);
+    expect(currentOf(job.entries, 'note').map(({ content }) => content.text)).toEqual(['Seal replaced']);
     const quiet = works(nothing);
     await quiet.do('work.finish', { ...onWork, done: ' ' }, ann, minutesLater(1));
-    expect(standingOf(quiet.entries, 'note')).toEqual([]);
+    expect(currentOf(quiet.entries, 'note')).toEqual([]);
   });
 
   it('of both is kept where two finish it without knowing of each other', async () => {
@@ -200,7 +200,7 @@ describe('one line of what was done', () => {
     const unseen = { by: bob.id, at: minutesLater(2), knownUntil: noon };
     const again = anOperation('work.finish', { ...onWork, done: 'Oil filled up' }, unseen);
     expect(codeOf(await job.send(again, bob, minutesLater(30)))).toBe('accepted');
-    expect(standingOf(job.entries, 'note').map(({ content }) => content.text)).toEqual([
+    expect(currentOf(job.entries, 'note').map(({ content }) => content.text)).toEqual([
       'Seal replaced',
       'Oil filled up',
     ]);

@@ -1,6 +1,6 @@
 import type { EntryId, PersonId, PointId, ShareId, StepId } from '../../../kernel/ids';
 import { runningClocks, type Clock } from '../../recording/labor/clock';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import { isolationOf } from '../../orders/isolation/isolation';
 import { saidNone } from '../../recording/none/none';
 import type { MeasuringPoint } from '../../plant/plant/plant';
@@ -132,7 +132,7 @@ const owing: Readonly<Record<OwedThing, (recorded: Recorded, finisher: PersonId)
   meter: (recorded) => readingsOwed(recorded, true),
   fault: ({ entries }, finisher) => unless(isThereOrNone('fault', entries, finisher), { what: 'fault' }),
   codes: ({ entries }) =>
-    standingOf(entries, 'fault').flatMap(({ id, content }): Owing[] =>
+    currentOf(entries, 'fault').flatMap(({ id, content }): Owing[] =>
       content.cause === '' || content.activity === null
         ? [{ what: 'codes', entryId: id, component: content.component }]
         : [],
@@ -140,13 +140,13 @@ const owing: Readonly<Record<OwedThing, (recorded: Recorded, finisher: PersonId)
   part: ({ entries }, finisher) => unless(isThereOrNone('part', entries, finisher), { what: 'part' }),
   stoppage: ({ entries }, finisher) => unless(isThereOrNone('stoppage', entries, finisher), { what: 'stoppage' }),
   stoppageEnd: ({ entries }) =>
-    standingOf(entries, 'stoppage').flatMap(({ id, content }): Owing[] =>
+    currentOf(entries, 'stoppage').flatMap(({ id, content }): Owing[] =>
       content.to === null ? [{ what: 'stoppageEnd', entryId: id }] : [],
     ),
   time: (recorded, finisher) => {
     const { work, entries, clocks } = recorded;
     const isOwn = peopleOn(work).includes(finisher);
-    const isSaid = hasTime(entries, clocks, finisher) || (!isOwn && standingOf(entries, 'labor').length > 0);
+    const isSaid = hasTime(entries, clocks, finisher) || (!isOwn && currentOf(entries, 'labor').length > 0);
     const others = withoutTime(recorded).filter((id) => id !== finisher);
     return [
       ...unless(isSaid, { what: 'time' }),
@@ -154,9 +154,9 @@ const owing: Readonly<Record<OwedThing, (recorded: Recorded, finisher: PersonId)
     ];
   },
   photo: ({ entries, steps }) =>
-    unless(standingOf(entries, 'photo').length > 0 || isAnswered(steps, 'photo'), { what: 'photo' }),
+    unless(currentOf(entries, 'photo').length > 0 || isAnswered(steps, 'photo'), { what: 'photo' }),
   signature: ({ entries, steps }) =>
-    unless(standingOf(entries, 'returned').length > 0 || isAnswered(steps, 'signature'), { what: 'signature' }),
+    unless(currentOf(entries, 'returned').length > 0 || isAnswered(steps, 'signature'), { what: 'signature' }),
   clocks: ({ clocks }, finisher) =>
     runningClocks(clocks).flatMap(({ id }): Owing[] =>
       id === finisher ? [] : [{ what: 'clockOfAnother', personId: id }],
@@ -172,13 +172,13 @@ function unless(isGiven: boolean, owed: Owing): readonly Owing[] {
 }
 
 function isThereOrNone(kind: 'fault' | 'part' | 'stoppage', entries: readonly Entry[], finisher: PersonId): boolean {
-  return standingOf(entries, kind).length > 0 || saidNone(entries, finisher).includes(kind);
+  return currentOf(entries, kind).length > 0 || saidNone(entries, finisher).includes(kind);
 }
 
 function hasTime(entries: readonly Entry[], clocks: readonly Clock[], personId: PersonId): boolean {
   return (
     runningClocks(clocks).some(({ id }) => id === personId) ||
-    standingOf(entries, 'labor').some(({ content }) => content.personId === personId) ||
+    currentOf(entries, 'labor').some(({ content }) => content.personId === personId) ||
     saidNone(entries, personId).includes('time')
   );
 }
@@ -188,7 +188,7 @@ function isAnswered(steps: readonly Step[], type: 'photo' | 'signature'): boolea
 }
 
 function readingsOwed({ points, entries }: Recorded, isMeter: boolean): Owing[] {
-  const taken = new Set(standingOf(entries, 'reading').map(({ content }) => content.pointId));
+  const taken = new Set(currentOf(entries, 'reading').map(({ content }) => content.pointId));
   return points
     .filter((point) => point.isMeter === isMeter && !taken.has(point.id))
     .map(({ id, name }) => ({ what: 'reading', pointId: id, name, isMeter }));

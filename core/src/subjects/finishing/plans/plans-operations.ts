@@ -27,7 +27,7 @@ const takeAlong = defineOperation({
   }),
   numbered: 'workOrder',
   reads: ({ planId }) => [rowNamed('plans', planId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { planId, occurrence, dueOn, number }, context) => {
     const plan = await records.get('plans', planId);
     const isTheirs = plan !== undefined && context.person.siteIds.includes(plan.siteId);

@@ -37,13 +37,13 @@ export const returnEntries: EntryKindsNamed<'given' | 'returned'> = {
     since: 12,
     cells: ({ from, condition }) => ({ person: from, text: condition }),
     withdraw: nothingElse,
-    told: 'that the machine was given to maintenance',
+    notificationText: 'that the machine was given to maintenance',
   },
   returned: {
     ...plainEntry,
     since: 12,
     cells: ({ signature, condition }) => ({ person: signedBy(signature), text: condition }),
     withdraw: nothingElse,
-    told: 'that the machine went back into service',
+    notificationText: 'that the machine went back into service',
   },
 };

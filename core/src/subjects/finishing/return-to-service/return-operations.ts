@@ -34,7 +34,7 @@ const give = defineOperation({
     where: optionalTextField(),
   }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: { from: 'line', condition: 'text', where: 'line' }, keepsTime: true },
+  correct: { fields: { from: 'line', condition: 'text', where: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, ...said }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -64,7 +64,7 @@ const takeBack = (kinds: EntryKindSet) =>
       hash: hashField(),
     }),
     reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-    mend: { fields: { condition: 'text', reservations: 'text' }, keepsTime: true },
+    correct: { fields: { condition: 'text', reservations: 'text' }, keepsTime: true },
     apply: async (records, { workOrderId, condition, reservations, name, path, entryIds, hash }, context) => {
       const found = await findOpenWork(records, workOrderId, context);
       if (!found.ok) return found;

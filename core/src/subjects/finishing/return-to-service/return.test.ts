@@ -3,7 +3,7 @@ import { asId, type EntryId } from '../../../kernel/ids';
 import { entryKinds } from '../../../registry/entries';
 import { ann, anEntry, anOperation, bob, noon, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf, type Entry, type EntryContent } from '../../orders/work/entries';
+import { currentOf, type Entry, type EntryContent } from '../../orders/work/entries';
 import { hashOf, sealOf, sealStanding } from './seal';
 
 const onWork = { workOrderId: workId };
@@ -24,7 +24,7 @@ async function signed(given: object = {}): Promise<{ readonly works: Works; read
   return { works, code: codeOf(outcome) };
 }
 const standing = (works: Works) => {
-  const [returned] = standingOf(works.entries, 'returned');
+  const [returned] = currentOf(works.entries, 'returned');
   if (returned === undefined) throw new Error('Nobody signed.');
   return sealStanding(entryKinds, returned.content.seal, works.entries);
 };
@@ -35,7 +35,7 @@ describe('giving a machine to maintenance', () => {
     const given = { ...onWork, from: 'Control room', condition: 'Stopped', where: 'Top station' };
     expect(codeOf(await works.do('machine.give', { ...given, from: ' ' }))).toBe('invalid');
     expect(codeOf(await works.do('machine.give', given))).toBe('accepted');
-    expect(standingOf(works.entries, 'given')[0]?.content).toMatchObject({
+    expect(currentOf(works.entries, 'given')[0]?.content).toMatchObject({
       from: 'Control room',
       where: 'Top station',
     });
@@ -62,7 +62,7 @@ describe('a signature for the return to service', () => {
 
   it('says when an entry that was signed is amended, and when others come', async () => {
     const { works } = await signed();
-    const entryId = standingOf(works.entries, 'note')[0]?.id ?? asId<EntryId>('');
+    const entryId = currentOf(works.entries, 'note')[0]?.id ?? asId<EntryId>('');
     await works.do('note.amend', { ...onWork, entryId, text: 'Seal and sleeve replaced' }, ann, minutesLater(9));
     expect(standing(works)).toEqual({ amended: 1, added: 0, isBroken: false });
     await works.do('note.add', { ...onWork, text: 'Oil filled up' }, bob, minutesLater(10));

@@ -2,7 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import type { EntryId } from '../../../kernel/ids';
 import type { Viewer } from '../../../records/table';
-import { standingEntries, type Entry } from '../../orders/work/entries';
+import { currentEntries, type Entry } from '../../orders/work/entries';
 import { anyEntryKind, type EntryKindSet } from '../../orders/work/entry-kinds';
 
 /** What a signature was given for: these entries, as they were. */
@@ -14,7 +14,7 @@ export interface Seal {
 
 /** What is signed for: everything that stands on the job, without the signatures themselves. */
 export function sealOf(kinds: EntryKindSet, entries: readonly Entry[]): Seal {
-  const signed = standingEntries(entries)
+  const signed = currentEntries(entries)
     .filter(({ content }) => content.kind !== 'returned')
     .sort((a, b) => (a.id < b.id ? -1 : 1));
   return { entryIds: signed.map(({ id }) => id), hash: hashOf(kinds, signed) };
@@ -60,10 +60,10 @@ export interface SealStanding {
 export function sealStanding(kinds: EntryKindSet, { entryIds, hash }: Seal, entries: readonly Entry[]): SealStanding {
   const byId = new Map(entries.map((entry) => [entry.id, entry]));
   const signed = entryIds.flatMap((id) => byId.get(id) ?? []);
-  const standing = new Set(standingEntries(entries).map(({ id }) => id));
+  const standing = new Set(currentEntries(entries).map(({ id }) => id));
   const sealed = new Set(entryIds);
   // An amendment of what was signed is counted there; all else that stands and was not signed came after.
-  const added = standingEntries(entries).filter(
+  const added = currentEntries(entries).filter(
     ({ id, amends, content }) =>
       !sealed.has(id) &&
       content.kind !== 'returned' &&

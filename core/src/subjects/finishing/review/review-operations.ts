@@ -17,7 +17,7 @@ const setLimits = defineOperation({
     costDeviations: numberField().min(0, 'Give zero or more.').max(100, 'That is too much.'),
   }),
   reads: () => [rowNamed('settings', SETTINGS_ID)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, review) => {
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });

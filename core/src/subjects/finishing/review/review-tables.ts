@@ -14,6 +14,6 @@ export const reviewTables: TablesNamed<'reviews'> = {
     indexes: { readers: (row) => keyOfList(row.readerIds), site: (row) => row.siteId },
     seenBy: 'given',
     shown: shownReview,
-    isOutlived: (row, now) => !isReviewKept(row, now),
+    isExpired: (row, now) => !isReviewKept(row, now),
   },
 };

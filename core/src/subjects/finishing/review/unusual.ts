@@ -6,7 +6,7 @@ import type { Usual } from '../../past/past/usual';
 import type { ReadingLevel } from '../../steps/readings/limits';
 import { levelOfAnswer } from '../../steps/steps/level-of-answer';
 import { pointOf, type Step } from '../../steps/steps/step';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import { saidNone } from '../../recording/none/none';
 import type { WorkOrder } from '../../orders/work/work-order';
 import type { ReviewLimits } from '../../orders/settings/review-limits';
@@ -80,7 +80,7 @@ export function unusualOf(looked: LookedAt, limits: ReviewLimits): Unusual[] {
 const HARDLY_DONE = 0.1;
 
 function besideEstimate({ work, entries }: LookedAt, limits: ReviewLimits): Unusual[] {
-  const minutes = standingOf(entries, 'labor').reduce((sum, { content }) => sum + content.minutes, 0);
+  const minutes = currentOf(entries, 'labor').reduce((sum, { content }) => sum + content.minutes, 0);
   const { estimateMinutes } = work;
   const isOver =
     estimateMinutes > 0 &&
@@ -100,14 +100,14 @@ function unplannedParts({ work, entries, usual }: LookedAt, limits: ReviewLimits
   ]);
   // Nothing was planned and nothing is known of such jobs: then no part is unusual.
   if (work.kit.length === 0 && usual === null) return [];
-  const taken = standingOf(entries, 'part').map(({ content }) => content.partId);
+  const taken = currentOf(entries, 'part').map(({ content }) => content.partId);
   const partIds = [...new Set(taken)].filter((partId) => !expected.has(partId));
   return partIds.length >= limits.unplannedParts && partIds.length > 0 ? [{ is: 'unplannedParts', partIds }] : [];
 }
 
 function notCoded({ work, entries }: LookedAt): Unusual[] {
   if (work.kind !== 'corrective') return [];
-  const faults = standingOf(entries, 'fault');
+  const faults = currentOf(entries, 'fault');
   const saysNone = work.finishedBy !== null && saidNone(entries, work.finishedBy).includes('fault');
   if (faults.length === 0) return saysNone ? [] : [{ is: 'notCoded', isMissing: true }];
   const isOpen = faults.some(({ content }) => content.cause === '' || content.activity === null);
@@ -117,7 +117,7 @@ function notCoded({ work, entries }: LookedAt): Unusual[] {
 function beyondLimits({ entries, steps, answeredPoints, ledOn }: LookedAt): Unusual[] {
   if (ledOn) return [];
   const last = new Map(
-    [...standingOf(entries, 'reading')]
+    [...currentOf(entries, 'reading')]
       .sort((a, b) => toMillis(a.at) - toMillis(b.at))
       .map(({ content }) => [content.pointId, content]),
   );
@@ -140,7 +140,7 @@ function skipped({ steps }: LookedAt): Unusual[] {
 }
 
 function recordedLate({ entries }: LookedAt, limits: ReviewLimits): Unusual[] {
-  const late = standingOf(entries, 'labor')
+  const late = currentOf(entries, 'labor')
     .map(({ at, content: { startedAt, minutes, personId } }) => ({
       personId,
       hours: Math.floor(minutesBetween(addMinutes(startedAt, minutes), at) / 60),
@@ -157,7 +157,7 @@ const DAY_MILLISECONDS = 86_400_000;
 function repeats({ work, entries, before }: LookedAt, limits: ReviewLimits): Unusual[] {
   if (work.kind !== 'corrective') return [];
   const now = toMillis(work.createdAt);
-  return standingOf(entries, 'fault').flatMap(({ assetId, content: { mode, component } }): Unusual[] => {
+  return currentOf(entries, 'fault').flatMap(({ assetId, content: { mode, component } }): Unusual[] => {
     const times = before
       .filter(
         (job) =>

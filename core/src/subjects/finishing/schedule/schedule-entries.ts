@@ -31,6 +31,6 @@ export const scheduleEntries: EntryKindsNamed<'schedule'> = {
     ...plainEntry,
     since: 11,
     cells: ({ reason }) => ({ text: reason }),
-    told: 'a change of when it is done',
+    notificationText: 'a change of when it is done',
   },
 };

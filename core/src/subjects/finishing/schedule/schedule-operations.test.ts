@@ -5,7 +5,7 @@ import { aPlan } from '../../../testing/plan-builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
 import { comingDays } from '../shift/by-time';
 import { compareForShift, shiftGroupOf, shiftTimes } from '../shift/shift-order';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { isPutOff } from './schedule';
 
 const onWork = { workOrderId: workId };
@@ -63,7 +63,7 @@ describe('putting work off', () => {
       timesPutOff: 2,
       putOff: { until: '2026-11-26', reason: 'Weather', by: ann.id },
     });
-    expect(standingOf(works.entries, 'schedule').map(({ content }) => content.change.of)).toEqual([
+    expect(currentOf(works.entries, 'schedule').map(({ content }) => content.change.of)).toEqual([
       'putOff',
       'takenUp',
       'putOff',
@@ -76,7 +76,7 @@ describe('putting work off', () => {
     const args = { ...onWork, until: tomorrow, reason };
     expect(codeOf(await works.do('work.put-off', args, ann, minutesLater(5)))).toBe('put_off_clock_runs');
     expect(codeOf(await works.do('work.put-off', args, bob, minutesLater(5)))).toBe('accepted');
-    expect(standingOf(works.entries, 'labor')).toHaveLength(1);
+    expect(currentOf(works.entries, 'labor')).toHaveLength(1);
     expect(works.records.peekAll('clocks')).toEqual([]);
   });
 
@@ -112,7 +112,7 @@ describe('urgency, due time and planned day', () => {
     await works.do('work.set-due', { ...onWork, dueAt, reason: 'Agreed' }, ann, minutesLater(1));
     await works.do('work.plan', { ...onWork, day: tomorrow }, ann, minutesLater(2));
     expect(works.work).toMatchObject({ urgency: 'now', dueAt, plannedOn: tomorrow });
-    expect(standingOf(works.entries, 'schedule').map(({ content }) => content)).toMatchObject([
+    expect(currentOf(works.entries, 'schedule').map(({ content }) => content)).toMatchObject([
       { change: { of: 'urgency', from: 'week', to: 'now' }, reason: 'It stands still' },
       { change: { of: 'due', from: null, to: dueAt }, reason: 'Agreed' },
       { change: { of: 'planned', from: null, to: tomorrow }, reason: '' },

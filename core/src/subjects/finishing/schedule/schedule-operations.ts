@@ -57,7 +57,7 @@ const setUrgency = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, urgency: choiceField(urgencies), ...why }),
   reads: readsWork,
-  mend: { fields: { reason: 'line' }, keepsTime: true },
+  correct: { fields: { reason: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, urgency, reason }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -77,7 +77,7 @@ const setDue = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, dueAt: optionalInstantField(), ...why }),
   reads: readsWork,
-  mend: { fields: { reason: 'line' }, keepsTime: true },
+  correct: { fields: { reason: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, reason, ...args }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -99,7 +99,7 @@ const plan = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, day: optionalDayField() }),
   reads: readsWork,
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, day }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -124,7 +124,7 @@ const putOff = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, until: dayField(), ...why }),
   reads: ({ workOrderId }, by) => [rowNamed('workOrders', workOrderId), rowNamed('clocks', by)],
-  mend: { fields: { reason: 'line' }, keepsTime: true },
+  correct: { fields: { reason: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, until, reason }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -161,7 +161,7 @@ const takeUp = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   reads: readsWork,
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

@@ -1,6 +1,6 @@
 import type { PersonId, WorkOrderId } from '../../../kernel/ids';
 import { hasRole } from '../../../operations/actor';
-import { refuse, rowNamed, type Found, type OperationContext, type RowName } from '../../../operations/operation';
+import { refuse, rowNamed, type Result, type OperationContext, type RowName } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { Crew, Person } from '../../plant/people/people';
 import { isAssignedTo, type Given } from '../work/assignment';
@@ -35,7 +35,7 @@ export async function beginWork(
   id: WorkOrderId,
   begins: Begins,
   context: OperationContext,
-): Promise<Found<WorkOrder>> {
+): Promise<Result<WorkOrder>> {
   const found = await findOpenWork(records, id, context);
   if (!found.ok) return found;
   if (isOnlyRecorded(found.value)) {
@@ -58,7 +58,7 @@ function isOnlyRecorded({ wasDoneBefore, handedBack }: Pick<WorkOrder, 'wasDoneB
   return wasDoneBefore === true && handedBack === null;
 }
 
-async function begun(records: Records, found: WorkOrder, context: OperationContext): Promise<Found<WorkOrder>> {
+async function begun(records: Records, found: WorkOrder, context: OperationContext): Promise<Result<WorkOrder>> {
   const work = await takenUp(records, found);
   if (work.state !== 'ready') return { ok: true, value: work };
   return { ok: true, value: await changeState(records, work, 'start', '', context) };

@@ -35,7 +35,7 @@ const acknowledgeHazards = defineOperation({
     hazardIds: idListField(MOST_READ, 'Name the hazards.'),
   }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -69,7 +69,7 @@ const addHazard = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, hazard: textField(LONGEST_LINE), control: textField(LONGEST_LINE) }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: { hazard: 'line', control: 'line' }, keepsTime: false },
+  correct: { fields: { hazard: 'line', control: 'line' }, keepsTime: false },
   upgrades: [{ to: 5, change: renaming({ precaution: 'control' }) }],
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);

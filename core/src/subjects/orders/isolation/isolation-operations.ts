@@ -31,7 +31,7 @@ const recordIsolation = defineOperation({
     reason: optionalTextField(),
   }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const isTakingOff = args.act === 'unlock';
     const found = await (isTakingOff ? findWorkOfSite : findOpenWork)(records, args.workOrderId, context);

@@ -1,6 +1,6 @@
 import type { PersonId } from '../../../kernel/ids';
 import type { Instant } from '../../../kernel/time/instant';
-import { standingOf, type Entry } from '../work/entries';
+import { currentOf, type Entry } from '../work/entries';
 import type { IsolationPoint } from '../work/work-order';
 import type { IsolationAct, IsolationContent } from './isolation-entries';
 
@@ -28,7 +28,7 @@ export interface IsolationStanding {
 /** How the machine stands after what was recorded. Once the last lock of a point is off it is released and tested anew, and
  * once the last lock of all is off the machine is shut down anew. */
 export function isolationOf(points: readonly IsolationPoint[], entries: readonly Entry[]): IsolationStanding {
-  const acts = [...standingOf(entries, 'isolation')].sort((a, b) =>
+  const acts = [...currentOf(entries, 'isolation')].sort((a, b) =>
     a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1,
   );
   let shutDown: Done | null = null;

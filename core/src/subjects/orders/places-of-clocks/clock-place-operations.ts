@@ -14,7 +14,7 @@ const agree = defineOperation({
   roles: whoHasClocks,
   schema: argsSchema({ isAgreed: flagField() }),
   reads: (_, by) => [rowNamed('placeAgreements', by)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { isAgreed }, context) => {
     const personId = context.person.id;
     await records.put('placeAgreements', { id: personId, personId, isAgreed, at: context.at });
@@ -37,7 +37,7 @@ const notePlace = defineOperation({
     accuracyMeters: numberField().min(0).max(FARTHEST_OFF_METERS),
   }),
   reads: ({ workOrderId }, by) => [rowNamed('workOrders', workOrderId), rowNamed('placeAgreements', by)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, ...place }, context) => {
     const personId = context.person.id;
     if ((await records.get('placeAgreements', personId))?.isAgreed !== true) return refuse('place_not_agreed');

@@ -20,6 +20,6 @@ export const clockPlaceTables: TablesNamed<'placeAgreements' | 'clockPlaces'> = 
   clockPlaces: {
     ...own,
     indexes: { person: (row) => row.personId },
-    isOutlived: (row, now) => row.at <= carriedSince(now, PLACES_KEPT_DAYS),
+    isExpired: (row, now) => row.at <= carriedSince(now, PLACES_KEPT_DAYS),
   },
 };

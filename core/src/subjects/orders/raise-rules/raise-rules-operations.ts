@@ -90,7 +90,7 @@ const setRules = defineOperation({
     dueWithin: dueWithinIfAny,
   }),
   reads: ({ siteId }) => [rowNamed('raiseRules', siteId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { siteId, dueWithin, ...rules }) => {
     const before = await records.get('raiseRules', siteId);
     // A phone that does not know of it yet leaves it as it is.

@@ -4,7 +4,7 @@ import { hasRole } from '../../../operations/actor';
 import {
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type OperationContext,
   type Refusal,
   type RowName,
@@ -53,7 +53,7 @@ async function findAmendableWork(
   records: Records,
   id: WorkOrderId,
   context: OperationContext,
-): Promise<Found<WorkOrder>> {
+): Promise<Result<WorkOrder>> {
   const found = await findOwnWork(records, id, context);
   if (found.ok && found.value.state === 'accepted' && hasRole(context.person, ['lead'])) return found;
   return findOpenWork(records, id, context);

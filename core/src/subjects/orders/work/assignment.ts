@@ -26,7 +26,7 @@ export function assigneesOf(work: Given): string[] {
  * For whom a person carries work orders whole, with what belongs to them: for all when a lead,
  * else for themselves and their crews. Of other work on their sites they carry what it is, and look up the rest.
  */
-export function carriesWholeFor(person: Person, crews: readonly Crew[]): 'all' | ReadonlySet<string> {
+export function fullyReplicatedFor(person: Person, crews: readonly Crew[]): 'all' | ReadonlySet<string> {
   return hasRole(person, ['lead']) ? 'all' : assigneesFor(person, crews);
 }
 

@@ -2,15 +2,15 @@ import { asId, type CrewId } from '../../../kernel/ids';
 import { aCrew, ann, aWorkOrder, bob, lea, noon } from '../../../testing/builders';
 import { minutesLater } from '../../../testing/works';
 import type { WorkOrder } from './work-order';
-import { endOf, isCarried } from './carried';
-import { assigneesOf, carriesWholeFor, isWholeFor } from './assignment';
+import { endOf, isReplicated } from './carried';
+import { assigneesOf, fullyReplicatedFor, isWholeFor } from './assignment';
 
 describe('what a phone carries', () => {
   const carriedAt = (work: WorkOrder, ...minutes: number[]): boolean[] =>
-    minutes.map((each) => isCarried(work, minutesLater(each)));
+    minutes.map((each) => isReplicated(work, minutesLater(each)));
 
   it('is open work, and accepted or dropped work for three days', () => {
-    expect(isCarried(aWorkOrder(), noon)).toBe(true);
+    expect(isReplicated(aWorkOrder(), noon)).toBe(true);
     const accepted = aWorkOrder({ state: 'accepted', finishedAt: noon, closedAt: noon });
     expect(carriedAt(accepted, 3 * 1440 - 1, 3 * 1440)).toEqual([true, false]);
   });
@@ -32,8 +32,8 @@ describe('what a phone carries', () => {
     const ofCrew = aWorkOrder({ personIds: [], crewId: aCrew().id });
     const ofAnn = aWorkOrder();
     expect(assigneesOf({ ...ofAnn, crewId: aCrew().id })).toEqual([ann.id, aCrew().id]);
-    expect([ofCrew, ofAnn].map((work) => isWholeFor(work, carriesWholeFor(bob, crews)))).toEqual([true, false]);
-    expect([ofCrew, ofAnn].map((work) => isWholeFor(work, carriesWholeFor(ann, crews)))).toEqual([false, true]);
-    expect([ofCrew, ofAnn].map((work) => isWholeFor(work, carriesWholeFor(lea, crews)))).toEqual([true, true]);
+    expect([ofCrew, ofAnn].map((work) => isWholeFor(work, fullyReplicatedFor(bob, crews)))).toEqual([true, false]);
+    expect([ofCrew, ofAnn].map((work) => isWholeFor(work, fullyReplicatedFor(ann, crews)))).toEqual([false, true]);
+    expect([ofCrew, ofAnn].map((work) => isWholeFor(work, fullyReplicatedFor(lea, crews)))).toEqual([true, true]);
   });
 });

@@ -3,10 +3,10 @@ import { isClosed } from './states';
 import type { WorkOrder } from './work-order';
 
 /** Accepted and dropped work stays on the phones for so many days. */
-export const WORK_CARRIED_DAYS = 3;
+export const WORK_REPLICATED_DAYS = 3;
 
 /** What is carried for so many days after its end, and ended before this moment, is carried no more. */
-export function carriedSince(now: Instant, daysAfterEnd: number = WORK_CARRIED_DAYS): Instant {
+export function carriedSince(now: Instant, daysAfterEnd: number = WORK_REPLICATED_DAYS): Instant {
   return addMinutes(now, -daysAfterEnd * 24 * 60);
 }
 
@@ -22,7 +22,7 @@ export function endOf(work: Ending): Instant | null {
 }
 
 /** Whether phones of its site carry this work order. */
-export function isCarried(work: Ending, now: Instant): boolean {
+export function isReplicated(work: Ending, now: Instant): boolean {
   const end = endOf(work);
   return end === null || end > carriedSince(now);
 }

@@ -65,14 +65,14 @@ function isEntryOf<Kind extends EntryKind>(entry: Entry, kind: Kind): entry is E
 }
 
 /** The entries that hold: those not amended by another, without the withdrawals themselves. */
-export function standingEntries(entries: readonly Entry[]): Entry[] {
+export function currentEntries(entries: readonly Entry[]): Entry[] {
   const amended = new Set(entries.map((entry) => entry.amends));
   return entries.filter((entry) => !amended.has(entry.id) && entry.content.kind !== 'withdrawal');
 }
 
 /** Standing entries of one kind. */
-export function standingOf<Kind extends EntryKind>(entries: readonly Entry[], kind: Kind): EntryOf<Kind>[] {
-  return standingEntries(entries).filter((entry): entry is EntryOf<Kind> => isEntryOf(entry, kind));
+export function currentOf<Kind extends EntryKind>(entries: readonly Entry[], kind: Kind): EntryOf<Kind>[] {
+  return currentEntries(entries).filter((entry): entry is EntryOf<Kind> => isEntryOf(entry, kind));
 }
 
 /** All entries as the record shows them: newest first, ties by id. */

@@ -81,7 +81,7 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly past: K extends PastKind ? PastFacet<K> : null;
   readonly cost: CostFacet<K> | null;
   /** What followers of the work order are told was recorded, such as `a note`; null where they are not told. */
-  readonly told: string | null;
+  readonly notificationText: string | null;
   /** To whom it gives a part of the work, who has to hear of it; null for kinds that give nothing. */
   readonly gives: ((entry: EntryOf<K>) => InNameOf | null) | null;
   /** What of it the storekeepers of the site have to hear; null for kinds that never concern them. */
@@ -112,7 +112,7 @@ export interface AnyEntryKind {
     readonly amount: (content: Entry['content']) => Money | null;
     readonly isAllOfIt: boolean;
   } | null;
-  readonly told: string | null;
+  readonly notificationText: string | null;
   readonly gives: ((entry: Entry) => InNameOf | null) | null;
   readonly tellsStore: ((entry: Entry) => NoticeFact | null) | null;
   readonly inNameOf: ((entry: Entry, work: Isolated, nameOf: (id: PersonId) => string) => InNameOf | null) | null;
@@ -137,7 +137,7 @@ export const plainEntry = {
   withdraw: null,
   past: null,
   cost: null,
-  told: null,
+  notificationText: null,
   gives: null,
   tellsStore: null,
   inNameOf: null,

@@ -1,7 +1,7 @@
 import type { CrewId, PersonId, SiteId, WorkOrderId } from '../../../kernel/ids';
 import { madeKnownBy } from '../../../operations/known';
 import { argsSchema, idField, idListField, optionalIdField } from '../../../kernel/schema/fields';
-import { accepted, defineOperation, refuse, rowNamed, type Found } from '../../../operations/operation';
+import { accepted, defineOperation, refuse, rowNamed, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { Crew } from '../../plant/people/people';
 import { peopleOn } from './assignment';
@@ -23,7 +23,7 @@ export const giveWork = defineOperation({
     crewId: optionalIdField<CrewId>(),
   }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { workOrderId, personIds, crewId }, context) => {
     const found = await findOwnWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -46,7 +46,7 @@ export async function findAssignees(
   siteId: SiteId,
   personIds: readonly PersonId[],
   crewId: CrewId | null,
-): Promise<Found<Crew | null>> {
+): Promise<Result<Crew | null>> {
   for (const id of personIds) {
     const person = await records.get('people', id);
     if (person?.siteIds.includes(siteId) !== true) return refuse('not_found', { what: 'person' }, 'personIds');

@@ -1,7 +1,7 @@
 import type { WorkOrderId } from '../../../kernel/ids';
 import { couldKnow, madeKnownBy } from '../../../operations/known';
 import { hasRole } from '../../../operations/actor';
-import { accepted, refuse, type Found, type OperationContext, type Outcome } from '../../../operations/operation';
+import { accepted, refuse, type Result, type OperationContext, type Outcome } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { isAssignedTo } from './assignment';
 import { arrivalOf, type Entry, type EntryContent } from './entries';
@@ -14,7 +14,7 @@ export async function findWorkOfSite(
   records: Records,
   id: WorkOrderId,
   context: OperationContext,
-): Promise<Found<WorkOrder>> {
+): Promise<Result<WorkOrder>> {
   const work = await records.get('workOrders', id);
   if (work === undefined || !context.person.siteIds.includes(work.siteId)) {
     return refuse('not_found', { what: 'work order' }, 'workOrderId');
@@ -27,7 +27,7 @@ export async function findOwnWork(
   records: Records,
   id: WorkOrderId,
   context: OperationContext,
-): Promise<Found<WorkOrder>> {
+): Promise<Result<WorkOrder>> {
   const found = await findWorkOfSite(records, id, context);
   if (!found.ok) return found;
   const work = found.value;
@@ -55,7 +55,7 @@ export async function findOpenWork(
   records: Records,
   id: WorkOrderId,
   context: OperationContext,
-): Promise<Found<WorkOrder>> {
+): Promise<Result<WorkOrder>> {
   const found = await findOwnWork(records, id, context);
   if (!found.ok || isOpen(found.value.state) || comesLate(found.value, context)) return found;
   return refuse('work_order_closed', { number: found.value.number, state: found.value.state }, 'workOrderId');

@@ -12,7 +12,7 @@ export const withdrawEntry = (kinds: EntryKindSet) =>
     roles: ['technician', 'lead', 'storekeeper'],
     schema: argsSchema({ ...onEntry, reason: textField(LONGEST_LINE) }),
     reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-    mend: { fields: { reason: 'line' }, keepsTime: true },
+    correct: { fields: { reason: 'line' }, keepsTime: true },
     apply: async (records, args, context) => {
       const found = await findAmendable(records, args, context);
       if (!found.ok) return found;

@@ -7,7 +7,7 @@ import {
   type Upgrade,
 } from '../../../records/table';
 import { listOfFields, renaming } from '../../../records/upgrade';
-import { endOf, isCarried, WORK_CARRIED_DAYS } from './carried';
+import { endOf, isReplicated, WORK_REPLICATED_DAYS } from './carried';
 import type { Entry } from './entries';
 import { anyEntryKind, type EntryKindSet } from './entry-kinds';
 import type { WorkOrder } from './work-order';
@@ -33,8 +33,8 @@ const workOrders: TableDefinition<'workOrders'> = {
     number: (row) => row.number,
     cameFrom: (row) => row.cameFrom,
   },
-  carried: { daysAfterEnd: WORK_CARRIED_DAYS },
-  isOutlived: (row, now) => !isCarried(row, now),
+  replicated: { daysAfterEnd: WORK_REPLICATED_DAYS },
+  isExpired: (row, now) => !isReplicated(row, now),
   upgrades: [
     {
       to: 3,

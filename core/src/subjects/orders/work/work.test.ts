@@ -7,7 +7,7 @@ import { clockMinutes } from '../../recording/labor/clock';
 import { costOf } from '../../../registry/entries';
 import { laborCost } from '../../recording/labor/labor';
 import { partCost } from '../../stores/stock/part-use';
-import { inTimeOrder, standingEntries, standingOf, type Entry, type EntryContent } from './entries';
+import { inTimeOrder, currentEntries, currentOf, type Entry, type EntryContent } from './entries';
 import { demandsOf } from '../../finishing/lifecycle/demands-of';
 import { owedBefore } from '../../finishing/lifecycle/owed';
 import { canChange, isOpen, transitions, type Transition } from './states';
@@ -65,14 +65,14 @@ describe('entries', () => {
   const withdrawal = entry('3', { kind: 'withdrawal', reason: 'twice' }, { amends: amendment.id });
 
   it('stand until another entry amends them', () => {
-    expect(standingEntries([first, amendment])).toEqual([amendment]);
-    expect(standingEntries([first, amendment, withdrawal])).toEqual([]);
+    expect(currentEntries([first, amendment])).toEqual([amendment]);
+    expect(currentEntries([first, amendment, withdrawal])).toEqual([]);
   });
 
   it('stand alike in whatever order they arrive', () => {
     fc.assert(
       fc.property(fc.shuffledSubarray([first, amendment, withdrawal], { minLength: 3 }), (shuffled) => {
-        expect(standingEntries(shuffled)).toEqual([]);
+        expect(currentEntries(shuffled)).toEqual([]);
       }),
     );
   });
@@ -84,7 +84,7 @@ describe('entries', () => {
 
   it('are told apart by kind', () => {
     const note = entry('4', { kind: 'note', text: 'grease was black' });
-    expect(standingOf([first, note], 'note')).toEqual([note]);
+    expect(currentOf([first, note], 'note')).toEqual([note]);
   });
 });
 

@@ -44,7 +44,7 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
     case 'dueChanged':
       return 'due at another time';
     case 'recorded':
-      return anyEntryKind(kinds, fact.kind)?.told ?? 'an entry';
+      return anyEntryKind(kinds, fact.kind)?.notificationText ?? 'an entry';
     case 'reason':
       return fact.reason;
     case 'short': {

@@ -165,7 +165,9 @@ function factsOfChange(
   if (before !== undefined && before.hazards.length < after.hazards.length) facts.push({ is: 'hazardAdded' });
   if (before !== undefined && before.dueAt !== after.dueAt) facts.push({ is: 'dueChanged' });
   const recorded = new Set(
-    entries.map(({ content }) => content.kind).filter((kind) => (anyEntryKind(kinds, kind)?.told ?? null) !== null),
+    entries
+      .map(({ content }) => content.kind)
+      .filter((kind) => (anyEntryKind(kinds, kind)?.notificationText ?? null) !== null),
   );
   return [...facts, ...[...recorded].map((kind): NoticeFact => ({ is: 'recorded', kind }))];
 }

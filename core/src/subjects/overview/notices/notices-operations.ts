@@ -18,7 +18,7 @@ const seeNotices = defineOperation({
     noticeIds: yup.array().strict().of(keyField()).required('Name the notices.').max(MOST_AT_ONCE),
   }),
   reads: () => [],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { noticeIds }, context) => {
     for (const id of noticeIds) {
       const notice = await records.get('notices', id);
@@ -43,7 +43,7 @@ const chooseNotices = defineOperation({
     byPush: flagField(),
   }),
   reads: (_named, by) => [rowNamed('noticeChoices', by)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { kind, isWanted, byMail, byPush }, context) => {
     const { id } = context.person;
     const before = noticeChoiceOf(id, await records.get('noticeChoices', id));
@@ -69,7 +69,7 @@ const followWork = defineOperation({
   roles,
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), isFollowed: flagField() }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { workOrderId, isFollowed }, context) => {
     const personId: PersonId = context.person.id;
     const id = followId(personId, workOrderId);
@@ -93,7 +93,7 @@ const followAsset = defineOperation({
   roles,
   schema: argsSchema({ assetId: idField<AssetId>(), isFollowed: flagField() }),
   reads: ({ assetId }) => [rowNamed('assets', assetId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { assetId, isFollowed }, context) => {
     const personId: PersonId = context.person.id;
     const id = followId(personId, assetId);

@@ -16,7 +16,7 @@ export const noticesTables: TablesNamed<'notices' | 'follows' | 'assetFollows' |
     indexes: { person: (row) => row.personId },
     seenBy: 'own',
     audienceIsFixed: true,
-    isOutlived: (row, now) => !isNoticeKept(row, now),
+    isExpired: (row, now) => !isNoticeKept(row, now),
     upgrades: [
       {
         to: 5,

@@ -33,7 +33,7 @@ const mailCopy = defineOperation({
   file: 'fileId',
   fileTypes: ['application/pdf'],
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: { to: 'line', line: 'line' }, keepsTime: true },
+  correct: { fields: { to: 'line', line: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, to, line, fileId }, context) => {
     const found = await findWorkOfSite(records, workOrderId, context);
     if (!found.ok) return found;

@@ -4,7 +4,7 @@ import type { Crew } from '../../plant/people/people';
 import type { Asset, AssetCondition } from '../../plant/plant/plant';
 import { stockLevelId, type StockLevel } from '../../stores/stock/stock';
 import { isAssignedTo } from '../../orders/work/assignment';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import { isOpen } from '../../orders/work/states';
 import type { HandOver, WorkOrder } from '../../orders/work/work-order';
 
@@ -79,7 +79,7 @@ export function digestOf({ me, since, works, crews, assets, levelOf, entriesOn }
       lines.push({ is: 'finished', at: finishedAt, work });
   }
   for (const assetId of myMachines)
-    for (const entry of standingOf(entriesOn(assetId), 'fault'))
+    for (const entry of currentOf(entriesOn(assetId), 'fault'))
       if (entry.at > since && entry.by !== me)
         lines.push({ is: 'found', at: entry.at, workOrderId: entry.workOrderId, entry });
   return lines.sort((a, b) => order[a.is] - order[b.is] || (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));

@@ -1,4 +1,4 @@
-import { standingEntries, type Entry } from '../../orders/work/entries';
+import { currentEntries, type Entry } from '../../orders/work/entries';
 import { entryColumns, type Cells } from '../../orders/work/entry-cells';
 import { anyEntryKind, type EntryKindSet } from '../../orders/work/entry-kinds';
 import type { RecordSource } from './record-document';
@@ -6,7 +6,7 @@ import type { RecordSource } from './record-document';
 /** Entries as lines of a table, in the order of time. */
 export function rowsOfEntries(kinds: EntryKindSet, source: RecordSource): (string | number)[][] {
   const entries = [...source.entries].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
-  const standing = new Set(standingEntries(entries).map(({ id }) => id));
+  const standing = new Set(currentEntries(entries).map(({ id }) => id));
   return entries.map((entry) => {
     const cells: Cells = {
       ...ofEntry(entry, standing.has(entry.id), source),

@@ -3,7 +3,7 @@ import type { Asset, MeasuringPoint, Place } from '../../plant/plant/plant';
 import type { Person } from '../../plant/people/people';
 import type { Part } from '../../stores/stock/stock';
 import type { Step } from '../../steps/steps/step';
-import { standingEntries, type Entry } from '../../orders/work/entries';
+import { currentEntries, type Entry } from '../../orders/work/entries';
 import type { WorkOrder } from '../../orders/work/work-order';
 
 /** Raised when a reader of documents of before could not read those of now. */
@@ -45,7 +45,7 @@ export interface RecordDocument {
 export function recordDocument(source: RecordSource): RecordDocument {
   const { work, steps, led, cameFrom, madeAt } = source;
   const entries = [...source.entries].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
-  const standing = new Set(standingEntries(entries).map(({ id }) => id));
+  const standing = new Set(currentEntries(entries).map(({ id }) => id));
   const asset = source.asset(work.assetId);
   return {
     format: 'oilcan-record',

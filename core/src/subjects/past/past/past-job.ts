@@ -1,6 +1,6 @@
 import type { AssetId, PlaceId, WorkOrderId } from '../../../kernel/ids';
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
-import { standingOf, type Entry, type EntryOf } from '../../orders/work/entries';
+import { currentOf, type Entry, type EntryOf } from '../../orders/work/entries';
 import type { EntryKindSet, PastKept, PastKind } from '../../orders/work/entry-kinds';
 import { jobSaidNone, type NoneOfJob } from '../../recording/none/none';
 import { isOpen } from '../../orders/work/states';
@@ -110,7 +110,7 @@ function keptOf<K extends PastKind>(kinds: EntryKindSet, kind: K, entries: reado
   const { past } = kinds[kind];
   // A kind that is in `PastKept` has this facet: its type says so, which is lost where the kind may be any.
   const { keep } = past as unknown as { keep: (entries: readonly EntryOf<K>[]) => readonly PastKept[K][] };
-  return keep(inOrder(standingOf(entries, kind)));
+  return keep(inOrder(currentOf(entries, kind)));
 }
 
 function inOrder<T extends { readonly at: Instant }>(entries: readonly T[]): T[] {
@@ -118,7 +118,7 @@ function inOrder<T extends { readonly at: Instant }>(entries: readonly T[]): T[]
 }
 
 function activeMinutesOf(entries: readonly Entry[]): number {
-  const worked = standingOf(entries, 'labor')
+  const worked = currentOf(entries, 'labor')
     .filter(({ content }) => content.timeType !== 'travel')
     .map(({ content: { startedAt, minutes } }) => ({ from: startedAt, to: addMinutes(startedAt, minutes) }));
   const from = worked.map((each) => each.from).sort()[0];

@@ -10,7 +10,7 @@ const leave = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ personId: idField<PersonId>() }),
   reads: ({ personId }) => [rowNamed('people', personId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { personId }, { person, at }) => {
     if (personId === person.id) return refuse('not_yourself', {}, 'personId');
     const leaving = await records.get('people', personId);

@@ -8,7 +8,7 @@ import {
   optionalTextField,
 } from '../../../kernel/schema/fields';
 import type { Instant } from '../../../kernel/time/instant';
-import { refuse, type Found } from '../../../operations/operation';
+import { refuse, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { ReportLabel } from '../labels/report-label';
 import { standingAsset } from '../../plant/plant/merged';
@@ -82,7 +82,7 @@ export async function putGuestReport(
   { label, asset }: LabelLeadsTo,
   { name, reach, ...said }: GuestReport,
   { photo, ...making }: Making & { readonly photo: ReportPhoto | null },
-): Promise<Found<Report>> {
+): Promise<Result<Report>> {
   const at = { assetId: asset?.id ?? null, placeId: label.placeId };
   const where = await findWhere(records, at, [label.siteId]);
   if (!where.ok) return where;
@@ -97,7 +97,7 @@ export async function putGuestMeToo(
   there: LabelLeadsTo,
   workOrderId: WorkOrderId,
   making: Making,
-): Promise<Found<Report>> {
+): Promise<Result<Report>> {
   const known = await publiclyKnown(records, there);
   const work = known.find(({ id }) => id === workOrderId);
   if (work === undefined) return refuse('not_found', { what: 'problem' }, 'workOrderId');
@@ -118,7 +118,7 @@ export async function putGuestWords(
   reportId: ReportId,
   { words, photo }: { readonly words: string; readonly photo: ReportPhoto | null },
   { id, at }: { readonly id: string; readonly at: Instant },
-): Promise<Found<Report>> {
+): Promise<Result<Report>> {
   const report = await records.get('reports', reportId);
   if (report === undefined || report.by !== null) return refuse('not_found', { what: 'report' }, 'reportId');
   if (!isOpenReport(report)) return refuse('report_over', { number: report.number });

@@ -19,7 +19,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type OperationContext,
 } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
@@ -62,7 +62,7 @@ const makeIncident = defineOperation({
   file: 'photo.fileId',
   numbered: 'report',
   reads: ({ assetId, placeId }) => [rowNamed('assets', assetId), rowNamed('places', placeId)],
-  mend: { fields: { words: 'text', doneAtOnce: 'text' }, keepsTime: true },
+  correct: { fields: { words: 'text', doneAtOnce: 'text' }, keepsTime: true },
   apply: async (records, { number: given, happenedAt, ...said }, context) => {
     const { person, at, operationId } = context;
     const where = await findWhere(records, said, person.siteIds);
@@ -130,7 +130,7 @@ const addToIncident = defineOperation({
   }),
   file: 'photo.fileId',
   reads: ({ incidentId }) => [rowNamed('incidents', incidentId)],
-  mend: { fields: { words: 'text' }, keepsTime: true },
+  correct: { fields: { words: 'text' }, keepsTime: true },
   apply: async (records, { incidentId, words, photo, closes }, context) => {
     // A lead who closes it says why.
     if (words.trim() === '' && (photo === null || closes))
@@ -159,7 +159,7 @@ const sayAloud = defineOperation({
   schema: argsSchema({ incidentId: idField<IncidentId>(), voice: voiceField() }),
   file: 'voice.fileId',
   reads: ({ incidentId }) => [rowNamed('incidents', incidentId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { incidentId, voice }, context) => {
     const found = await findIncidentWithRoom(records, incidentId, context);
     if (!found.ok) return found;
@@ -175,7 +175,7 @@ async function findIncidentWithRoom(
   records: Records,
   id: IncidentId,
   { person }: OperationContext,
-): Promise<Found<Incident>> {
+): Promise<Result<Incident>> {
   const incident = await records.get('incidents', id);
   if (incident?.readerIds.includes(person.id) !== true) return refuse('not_found', { what: 'incident' }, 'incidentId');
   if (incident.notes.length >= MOST_INCIDENT_NOTES) return refuse('report_full', { number: incident.number });

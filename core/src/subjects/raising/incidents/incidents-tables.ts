@@ -22,6 +22,6 @@ export const incidentsTables: TablesNamed<'incidents'> = {
       files: (row) => keyOfList(filesOfIncident(row)),
     },
     seenBy: 'given',
-    isOutlived: ({ closed }, now) => closed !== null && closed.at <= carriedSince(now, CLOSED_CARRIED_DAYS),
+    isExpired: ({ closed }, now) => closed !== null && closed.at <= carriedSince(now, CLOSED_CARRIED_DAYS),
   },
 };

@@ -25,7 +25,7 @@ const bindCode = defineOperation({
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ code: keyField('Give the code.'), assetId: idField<AssetId>() }),
   reads: ({ assetId }) => [rowNamed('assets', assetId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const code = readCode(args.code);
     if (code === null) return refuse('code_unreadable', {}, 'code');
@@ -58,7 +58,7 @@ const unbindCode = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ code: keyField('Give the code.') }),
   reads: () => [],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const code = readCode(args.code);
     if (code === null) return refuse('code_unreadable', {}, 'code');

@@ -28,7 +28,7 @@ const openLabel = defineOperation({
     placeId: optionalIdField<PlaceId>(),
   }),
   reads: ({ assetId, placeId }) => [rowNamed('assets', assetId), rowNamed('places', placeId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { key, ...named }, { person, at }) => {
     const where = await findWhere(records, named, person.siteIds);
     if (!where.ok) return where;
@@ -52,7 +52,7 @@ const withdrawLabel = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ key: labelKeyField() }),
   reads: ({ key }) => [rowNamed('reportLabels', key)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { key }, { person, at }) => {
     const label = await records.get('reportLabels', key);
     if (label === undefined || !person.siteIds.includes(label.siteId))

@@ -141,7 +141,7 @@ const raiseWork = defineOperation({
   }),
   numbered: 'workOrder',
   reads: ({ assetId, cameFrom }) => [rowNamed('assets', assetId), rowNamed('workOrders', cameFrom)],
-  mend: { fields: { title: 'line', reason: 'text' }, keepsTime: true },
+  correct: { fields: { title: 'line', reason: 'text' }, keepsTime: true },
   upgrades: [{ to: 8, change: (args) => ({ ...args, steps: listOfFields(args['steps']).map(newStepUpgraded) }) }],
   apply: async (records, args, context) => {
     const asset = await records.get('assets', args.assetId);

@@ -25,7 +25,7 @@ const ask = defineOperation({
   roles: answering,
   schema: argsSchema({ ...onReport, words: textField(LONGEST_TEXT) }),
   reads: readsReport,
-  mend: { fields: { words: 'text' }, keepsTime: false },
+  correct: { fields: { words: 'text' }, keepsTime: false },
   apply: async (records, { reportId, words }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -44,7 +44,7 @@ const sendToLook = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ ...onReport, personId: idField<PersonId>() }),
   reads: readsReport,
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { reportId, personId }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -65,7 +65,7 @@ const confirm = defineOperation({
   roles: answering,
   schema: argsSchema({ ...onReport, words: optionalTextField(LONGEST_TEXT) }),
   reads: readsReport,
-  mend: { fields: { words: 'text' }, keepsTime: true },
+  correct: { fields: { words: 'text' }, keepsTime: true },
   apply: async (records, { reportId, words }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;
@@ -84,7 +84,7 @@ const join = defineOperation({
   roles: answering,
   schema: argsSchema({ ...onReport, workOrderId: idField<WorkOrderId>() }),
   reads: ({ reportId, workOrderId }) => [rowNamed('reports', reportId), rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { reportId, workOrderId }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -105,7 +105,7 @@ const decline = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ ...onReport, reason: textField(LONGEST_TEXT) }),
   reads: readsReport,
-  mend: { fields: { reason: 'text' }, keepsTime: false },
+  correct: { fields: { reason: 'text' }, keepsTime: false },
   apply: async (records, { reportId, reason }, context) => {
     const found = await findToAnswer(records, reportId, context);
     if (!found.ok) return found;
@@ -124,7 +124,7 @@ const nameMachine = defineOperation({
   roles: answering,
   schema: argsSchema({ ...onReport, assetId: idField<AssetId>() }),
   reads: ({ reportId, assetId }) => [rowNamed('reports', reportId), rowNamed('assets', assetId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { reportId, assetId }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;

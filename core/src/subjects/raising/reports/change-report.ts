@@ -1,7 +1,7 @@
 import type { AssetId, PersonId, ReportId, WorkOrderId } from '../../../kernel/ids';
 import type { Instant } from '../../../kernel/time/instant';
 import { hasRole } from '../../../operations/actor';
-import { accepted, refuse, type Found, type OperationContext, type Outcome } from '../../../operations/operation';
+import { accepted, refuse, type Result, type OperationContext, type Outcome } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { rulesOf } from '../../orders/raise-rules/raise-rules';
 import type { WorkOrder } from '../../orders/work/work-order';
@@ -16,7 +16,7 @@ import {
 } from './report';
 
 /** The report, if it is on a site of the person. */
-async function findReport(records: Records, id: ReportId, { person }: OperationContext): Promise<Found<Report>> {
+async function findReport(records: Records, id: ReportId, { person }: OperationContext): Promise<Result<Report>> {
   const report = await records.get('reports', id);
   if (report === undefined || !person.siteIds.includes(report.siteId))
     return refuse('not_found', { what: 'report' }, 'reportId');
@@ -28,14 +28,14 @@ export async function findOpenReport(
   records: Records,
   id: ReportId,
   context: OperationContext,
-): Promise<Found<Report>> {
+): Promise<Result<Report>> {
   const found = await findReport(records, id, context);
   if (!found.ok || isOpenReport(found.value)) return found;
   return refuse('report_over', { number: found.value.number }, 'reportId');
 }
 
 /** As `findReport`, if it waits for an answer or for its reporter, and the person may answer it. */
-export async function findToAnswer(records: Records, id: ReportId, context: OperationContext): Promise<Found<Report>> {
+export async function findToAnswer(records: Records, id: ReportId, context: OperationContext): Promise<Result<Report>> {
   const found = await findReport(records, id, context);
   if (!found.ok) return found;
   const { number, state, siteId } = found.value;
@@ -82,7 +82,7 @@ export function withSaid(
     id,
     at,
   }: { readonly by: PersonId | null; readonly isReporter: boolean; readonly id: string; readonly at: Instant },
-): Found<Report> {
+): Result<Report> {
   const ofGuests = report.events.filter((event) => event.is === 'said' && event.by === null);
   const isFull = report.events.length >= MOST_EVENTS || (by === null && ofGuests.length >= MOST_GUEST_WORDS);
   if (isFull) return refuse('report_full', { number: report.number });
@@ -98,7 +98,7 @@ export function withOther(report: Report, personId: PersonId | null, at: Instant
 }
 
 /** The work that a report joins: open, of its site. */
-export async function findWorkToJoin(records: Records, report: Report, id: WorkOrderId): Promise<Found<WorkOrder>> {
+export async function findWorkToJoin(records: Records, report: Report, id: WorkOrderId): Promise<Result<WorkOrder>> {
   const work = await records.get('workOrders', id);
   if (work?.siteId !== report.siteId) return refuse('not_found', { what: 'work order' }, 'workOrderId');
   const isOver = work.state === 'accepted' || work.state === 'dropped' || work.state === 'finished';

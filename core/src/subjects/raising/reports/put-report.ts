@@ -1,6 +1,6 @@
 import type { AssetId, PersonId, PlaceId, ReportId, SiteId } from '../../../kernel/ids';
 import type { Instant } from '../../../kernel/time/instant';
-import { refuse, type Found } from '../../../operations/operation';
+import { refuse, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { standingAsset } from '../../plant/plant/merged';
 import { firstMissing, rulesOf, type ReportQuestion } from '../../orders/raise-rules/raise-rules';
@@ -30,7 +30,7 @@ export async function findWhere(
   records: Records,
   { assetId, placeId }: Pick<NewReport, 'assetId' | 'placeId'>,
   siteIds: readonly SiteId[],
-): Promise<Found<Where>> {
+): Promise<Result<Where>> {
   if (assetId !== null) {
     const asset = await standingAsset(records, assetId);
     if (asset === undefined || !siteIds.includes(asset.siteId))
@@ -44,7 +44,7 @@ export async function findWhere(
 }
 
 /** Puts a report, if it says all that its site wants to be said. */
-export async function putReport(records: Records, said: NewReport, where: Where): Promise<Found<Report>> {
+export async function putReport(records: Records, said: NewReport, where: Where): Promise<Result<Report>> {
   const { siteId, assetId, placeId, criticality } = where;
   const { words, condition, danger, since, photo, guest, by } = said;
   const given: Partial<Record<ReportQuestion, boolean>> = {

@@ -50,7 +50,7 @@ const makeReport = defineOperation({
   file: 'photo.fileId',
   numbered: 'report',
   reads: ({ assetId, placeId }) => [rowNamed('assets', assetId), rowNamed('places', placeId)],
-  mend: { fields: { words: 'text' }, keepsTime: true },
+  correct: { fields: { words: 'text' }, keepsTime: true },
   apply: async (records, { number: given, since, ...said }, context) => {
     const { person, at, operationId } = context;
     const where = await findWhere(records, said, person.siteIds);
@@ -74,7 +74,7 @@ const sayMore = defineOperation({
   schema: argsSchema({ ...onReport, words: optionalTextField(LONGEST_TEXT), photo: optionalPhotoField() }),
   file: 'photo.fileId',
   reads: ({ reportId }) => [rowNamed('reports', reportId)],
-  mend: { fields: { words: 'text' }, keepsTime: true },
+  correct: { fields: { words: 'text' }, keepsTime: true },
   apply: async (records, { reportId, words, photo }, context) => {
     if (words.trim() === '' && photo === null) return refuse('invalid', { reason: 'Write something first.' }, 'words');
     const found = await findOpenReport(records, reportId, context);
@@ -98,7 +98,7 @@ const sayAloud = defineOperation({
   schema: argsSchema({ ...onReport, voice: voiceField() }),
   file: 'voice.fileId',
   reads: ({ reportId }) => [rowNamed('reports', reportId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { reportId, voice }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;
@@ -119,7 +119,7 @@ const meToo = defineOperation({
   roles: anybody,
   schema: argsSchema(onReport),
   reads: ({ reportId }) => [rowNamed('reports', reportId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { reportId }, context) => {
     const found = await findOpenReport(records, reportId, context);
     if (!found.ok) return found;
@@ -138,7 +138,7 @@ const meTooOnWork = defineOperation({
   schema: argsSchema({ number: optionalKeyField(), workOrderId: idField<WorkOrderId>() }),
   numbered: 'report',
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { number: given, workOrderId }, context) => {
     const found = await findWorkOfSite(records, workOrderId, context);
     if (!found.ok) return found;

@@ -25,7 +25,7 @@ export const reportsTables: TablesNamed<'reports'> = {
       /** Whoever may see the report may see them. */
       files: (row) => keyOfList(filesOf(row)),
     },
-    carried: { daysAfterEnd: REPORTS_CARRIED_DAYS },
-    isOutlived: (row, now) => row.endedAt !== null && row.endedAt <= carriedSince(now, REPORTS_CARRIED_DAYS),
+    replicated: { daysAfterEnd: REPORTS_CARRIED_DAYS },
+    isExpired: (row, now) => row.endedAt !== null && row.endedAt <= carriedSince(now, REPORTS_CARRIED_DAYS),
   },
 };

@@ -38,7 +38,7 @@ export const attachmentsEntries: EntryKindsNamed<'voice' | 'file'> = {
     cells: noCells,
     file: ({ fileId }) => fileId,
     withdraw: nothingElse,
-    told: 'a voice note',
+    notificationText: 'a voice note',
   },
   file: {
     ...plainEntry,
@@ -46,6 +46,6 @@ export const attachmentsEntries: EntryKindsNamed<'voice' | 'file'> = {
     cells: ({ name }) => ({ text: name }),
     file: ({ fileId }) => fileId,
     withdraw: nothingElse,
-    told: 'a file',
+    notificationText: 'a file',
   },
 };

@@ -13,7 +13,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type NamedIn,
   type OperationContext,
   type RowName,
@@ -47,7 +47,7 @@ const addVoice = defineOperation({
   }),
   file: 'fileId',
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, assetId, fileId, mediaType, seconds }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -75,7 +75,7 @@ const addFile = defineOperation({
   }),
   file: 'fileId',
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
-  mend: { fields: { name: 'line' }, keepsTime: true },
+  correct: { fields: { name: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, assetId, fileId, mediaType, name, bytes }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -105,7 +105,7 @@ async function findForMachine(
   records: Records,
   { workOrderId, entryId, assetId }: ForMachine,
   context: OperationContext,
-): Promise<Found<{ readonly content: EntryContent; readonly asset: Asset }>> {
+): Promise<Result<{ readonly content: EntryContent; readonly asset: Asset }>> {
   const found = await findWorkOfSite(records, workOrderId, context);
   if (!found.ok) return found;
   const entry = await records.get('entries', entryId);
@@ -123,7 +123,7 @@ const setPicture = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
   reads: readsForMachine,
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findForMachine(records, args, context);
     if (!found.ok) return found;
@@ -143,7 +143,7 @@ const keepDocument = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(forMachine),
   reads: readsForMachine,
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findForMachine(records, args, context);
     if (!found.ok) return found;

@@ -1,7 +1,7 @@
 import { asId, type EntryId, type FileId } from '../../../kernel/ids';
 import { anAsset, ann, assetId, bob, lea, otherSite, put, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 
 const onWork = { workOrderId: workId };
 const [first, second] = ['a', 'b'].map((letter) => asId<FileId>(letter.repeat(64))) as [FileId, FileId];
@@ -16,7 +16,7 @@ describe('a voice note', () => {
     expect(codeOf(await works.do('voice.add', voice))).toBe('accepted');
     expect(codeOf(await works.do('voice.add', { ...voice, seconds: 7_200 }))).toBe('invalid');
     expect(codeOf(await works.do('voice.add', { ...voice, seconds: 0 }))).toBe('invalid');
-    expect(standingOf(works.entries, 'voice').map(({ content }) => content.seconds)).toEqual([12]);
+    expect(currentOf(works.entries, 'voice').map(({ content }) => content.seconds)).toEqual([12]);
   });
 
   it('is of sound, and a file of what is taken', async () => {
@@ -35,11 +35,11 @@ describe('a photo', () => {
     const draw = (entryId: EntryId, fileId: FileId, at: string) =>
       works.do('photo.draw', { ...onWork, entryId, fileId, mediaType: 'image/jpeg', width: 8, height: 6 }, ann, at);
     expect(codeOf(await draw(onlyEntry(works), second, minutesLater(1)))).toBe('accepted');
-    const drawn = standingOf(works.entries, 'photo')[0];
+    const drawn = currentOf(works.entries, 'photo')[0];
     expect(drawn?.content).toMatchObject({ fileId: second, originalFileId: first, caption: 'Seal', taken: 'before' });
     const third = asId<FileId>('c'.repeat(64));
     await draw(drawn?.id ?? onlyEntry(works), third, minutesLater(2));
-    expect(standingOf(works.entries, 'photo')[0]?.content).toMatchObject({ fileId: third, originalFileId: first });
+    expect(currentOf(works.entries, 'photo')[0]?.content).toMatchObject({ fileId: third, originalFileId: first });
     expect(works.entries).toHaveLength(3);
   });
 
@@ -49,7 +49,7 @@ describe('a photo', () => {
     const on = { ...onWork, entryId: onlyEntry(works) };
     expect(codeOf(await works.do('photo.amend', { ...on, caption: 'Other' }, bob))).toBe('entry_of_another');
     expect(codeOf(await works.do('photo.amend', { ...on, caption: 'Shaft seal' }))).toBe('accepted');
-    expect(standingOf(works.entries, 'photo')[0]?.content.caption).toBe('Shaft seal');
+    expect(currentOf(works.entries, 'photo')[0]?.content.caption).toBe('Shaft seal');
   });
 });
 
@@ -85,7 +85,7 @@ describe('what belongs to a machine from then on', () => {
     await works.do('photo.add', photo, ann, minutesLater(1));
     const far = anAsset({ id: asId<never>('far'), siteId: otherSite });
     works.records.change([put('assets', far)]);
-    const ofPhoto = { ...onWork, entryId: standingOf(works.entries, 'photo')[0]?.id ?? onlyEntry(works) };
+    const ofPhoto = { ...onWork, entryId: currentOf(works.entries, 'photo')[0]?.id ?? onlyEntry(works) };
     expect(codeOf(await works.do('asset.set-picture', { ...ofPhoto, assetId: far.id }))).toBe('not_found');
   });
 });

@@ -1,6 +1,6 @@
 import type { AssetId } from '../../../kernel/ids';
 import { sumsByCurrency, type Money } from '../../../kernel/money/money';
-import { standingEntries, standingOf, type Entry } from '../../orders/work/entries';
+import { currentEntries, currentOf, type Entry } from '../../orders/work/entries';
 import { anyEntryKind, costGroups, type CostGroup, type EntryKindSet } from '../../orders/work/entry-kinds';
 
 /** What a work order cost. Amounts of different currencies are never added: there is one sum of each. */
@@ -15,7 +15,7 @@ export interface WorkCost {
 /** What a work order cost, from its standing entries. */
 export function costOfEntries(kinds: EntryKindSet, entries: readonly Entry[]): WorkCost {
   const amounts = new Map<CostGroup, (Money | null)[]>(costGroups.map((group) => [group, []]));
-  for (const { content } of standingEntries(entries)) {
+  for (const { content } of currentEntries(entries)) {
     const cost = anyEntryKind(kinds, content.kind)?.cost ?? null;
     if (cost !== null) amounts.get(cost.group)?.push(cost.amount(content));
   }
@@ -30,7 +30,7 @@ export function costOfEntries(kinds: EntryKindSet, entries: readonly Entry[]): W
     other: sumOf('other'),
   };
   return {
-    laborMinutes: standingOf(entries, 'labor').reduce((sum, { content }) => sum + content.minutes, 0),
+    laborMinutes: currentOf(entries, 'labor').reduce((sum, { content }) => sum + content.minutes, 0),
     groups,
     total: sumsByCurrency(costGroups.flatMap((group) => groups[group] ?? [])),
   };
@@ -54,7 +54,7 @@ export function costByCentre(
   centreOf: (assetId: AssetId) => string | undefined,
 ): CentreCost[] {
   const amounts = new Map<string | null, Money[]>();
-  for (const { assetId, content } of standingEntries(entries)) {
+  for (const { assetId, content } of currentEntries(entries)) {
     const amount = anyEntryKind(kinds, content.kind)?.cost?.amount(content) ?? null;
     if (amount === null) continue;
     const chosen = 'costCentre' in content ? content.costCentre : undefined;

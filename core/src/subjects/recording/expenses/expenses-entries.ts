@@ -63,6 +63,6 @@ export const expensesEntries: EntryKindsNamed<'expense'> = {
       words: ({ words }) => words,
     },
     cost: { group: 'other', amount: ({ amount }) => amount, isAllOfIt: true },
-    told: 'an expense',
+    notificationText: 'an expense',
   },
 };

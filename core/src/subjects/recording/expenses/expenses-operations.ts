@@ -35,7 +35,7 @@ const addExpense = defineOperation({
   }),
   file: 'receipt.fileId',
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: { words: 'line' }, keepsTime: true },
+  correct: { fields: { words: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, minor, currency, words, receipt, costCentre }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -56,7 +56,7 @@ const amendExpense = defineOperation({
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, minor: amountField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -29,7 +29,7 @@ const setCatalogue = defineOperation({
     >,
   }),
   reads: () => [rowNamed('settings', SETTINGS_ID)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { rows }) => {
     const settings = await records.get('settings', SETTINGS_ID);
     if (settings === undefined) return refuse('not_found', { what: 'settings record' });

@@ -51,6 +51,6 @@ export const faultsEntries: EntryKindsNamed<'fault'> = {
       at: (_fault, { at }) => at,
       words: ({ component, mode }) => `${component} ${mode}`,
     },
-    told: 'a fault',
+    notificationText: 'a fault',
   },
 };

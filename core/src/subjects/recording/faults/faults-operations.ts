@@ -57,7 +57,7 @@ const addFault = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), assetId: optionalIdField<AssetId>(), ...coded }),
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
-  mend: { fields: { component: 'line', text: 'text' }, keepsTime: true },
+  correct: { fields: { component: 'line', text: 'text' }, keepsTime: true },
   apply: async (records, { workOrderId, assetId, ...fault }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -76,7 +76,7 @@ const amendFault = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, ...coded }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: { component: 'line', text: 'text' }, keepsTime: true },
+  correct: { fields: { component: 'line', text: 'text' }, keepsTime: true },
   apply: async (records, { workOrderId, entryId, ...fault }, context) => {
     const found = await findAmendable(records, { workOrderId, entryId }, context);
     if (!found.ok) return found;

@@ -2,7 +2,7 @@ import { asId, type AssetId, type EntryId } from '../../../kernel/ids';
 import type { ArgsOf } from '../../../registry/operations';
 import { anAsset, assetId, bob, put, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { faultCatalogue } from './catalogue';
 import { causes, detections, failureModes, mechanisms } from './codes';
 import { faultChoices, findFaults, usualFaults } from './find-faults';
@@ -21,7 +21,7 @@ const leak = (given: Partial<ArgsOf<'fault.add'>> = {}): ArgsOf<'fault.add'> => 
   text: '',
   ...given,
 });
-const standing = (works: Works) => standingOf(works.entries, 'fault');
+const standing = (works: Works) => currentOf(works.entries, 'fault');
 
 describe('a fault', () => {
   it('is recorded with what is known of it, and the rest later; the old one stays readable', async () => {

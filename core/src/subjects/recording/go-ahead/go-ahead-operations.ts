@@ -15,7 +15,7 @@ const letStart = defineOperation({
   roles: ['lead'],
   schema: argsSchema({ workOrderIds: idListField<WorkOrderId>(MOST_AT_ONCE, 'Name the work.') }),
   reads: () => [],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { workOrderIds }, context) => {
     for (const id of workOrderIds) {
       const found = await findWorkOfSite(records, id, context);

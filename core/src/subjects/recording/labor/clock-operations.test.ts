@@ -2,11 +2,11 @@ import { asId, type CrewId, type WorkOrderId } from '../../../kernel/ids';
 import { instantFromMillis, parseInstant, toMillis } from '../../../kernel/time/instant';
 import { aCrew, ann, anOperation, aWorkOrder, bob, lea, noon, put, site, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 
 const onWork = { workOrderId: workId };
 const elsewhere = asId<WorkOrderId>('w-2');
-const minutesOf = (works: Works): number[] => standingOf(works.entries, 'labor').map(({ content }) => content.minutes);
+const minutesOf = (works: Works): number[] => currentOf(works.entries, 'labor').map(({ content }) => content.minutes);
 
 describe('a break', () => {
   it('records what the clock has run, and the clock goes on after it', async () => {
@@ -111,7 +111,7 @@ describe('the clock of a mate', () => {
     works.records.change([put('workOrders', aWorkOrder({ id: elsewhere, number: 'W-2', personIds: [bob.id] }))]);
     await works.do('clock.start', { workOrderId: elsewhere }, bob);
     await works.do('clock.start-for', forBob, ann, minutesLater(25));
-    const [moved] = standingOf(works.records.peekList('entries', 'workOrder', elsewhere), 'labor');
+    const [moved] = currentOf(works.records.peekList('entries', 'workOrder', elsewhere), 'labor');
     expect(moved?.content).toMatchObject({ personId: bob.id, minutes: 25, stoppedBecause: 'started on W-1' });
     expect(works.records.peek('clocks', bob.id)).toMatchObject({ workOrderId: workId, startedBy: ann.id });
   });
@@ -127,7 +127,7 @@ describe('the clock of a mate', () => {
     );
     expect(codeOf(await works.do('clock.stop-for', stop, lea, at))).toBe('clock_reason_missing');
     expect(codeOf(await works.do('clock.stop-for', stop, ann, at))).toBe('accepted');
-    expect(standingOf(works.entries, 'labor')[0]?.content).toMatchObject({ personId: bob.id, minutes: 30 });
+    expect(currentOf(works.entries, 'labor')[0]?.content).toMatchObject({ personId: bob.id, minutes: 30 });
   });
 });
 
@@ -145,7 +145,7 @@ describe('time of several', () => {
     const works = new Works();
     works.records.change([put('people', { ...bob, tradeId: 'electrical' })]);
     expect(codeOf(await works.do('labor.add', both))).toBe('accepted');
-    expect(standingOf(works.entries, 'labor').map(({ content }) => [content.personId, content.tradeId])).toEqual([
+    expect(currentOf(works.entries, 'labor').map(({ content }) => [content.personId, content.tradeId])).toEqual([
       [ann.id, 'mechanical'],
       [bob.id, 'electrical'],
     ]);
@@ -174,7 +174,7 @@ describe('time of several', () => {
       put('rates', { ...senior, minorPerHour: 8_000, overtimePercent: 150 }),
     ]);
     await works.do('labor.add', both);
-    expect(standingOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([6_000, 8_000]);
+    expect(currentOf(works.entries, 'labor').map(({ content }) => content.cost?.minor)).toEqual([6_000, 8_000]);
   });
 });
 

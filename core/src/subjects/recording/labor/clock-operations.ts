@@ -43,7 +43,7 @@ const startClock = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const running = await records.get('clocks', context.person.id);
     if (running?.workOrderId === args.workOrderId && running.isPaused !== true) return accepted;
@@ -79,7 +79,7 @@ const stopOwnClock = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, endedAt: optionalInstantField() }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const clock = await records.get('clocks', context.person.id);
     if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
@@ -101,7 +101,7 @@ const pauseClock = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(onWork),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const clock = await records.get('clocks', context.person.id);
     if (clock === undefined || clock.workOrderId !== args.workOrderId) return refuse('clock_not_running');
@@ -125,7 +125,7 @@ const startClockFor = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onWork, personIds: idListField<PersonId>(MOST_MATES), crewId: idFieldIfAny<CrewId>() }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, 'now', context);
     if (!begun.ok) return begun;
@@ -187,7 +187,7 @@ const stopClockFor = defineOperation({
     rowNamed('people', personId),
     rowNamed('clocks', personId),
   ],
-  mend: { fields: { reason: 'line' }, keepsTime: false },
+  correct: { fields: { reason: 'line' }, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findWorkOfSite(records, args.workOrderId, context);
     if (!found.ok) return found;

@@ -16,7 +16,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type OperationContext,
   type Outcome,
 } from '../../../operations/operation';
@@ -60,7 +60,7 @@ const addLabor = defineOperation({
     rowNamed('people', personId),
     rowNamed('steps', stepId),
   ],
-  mend: { fields: { minutes: 'duration' }, keepsTime: true },
+  correct: { fields: { minutes: 'duration' }, keepsTime: true },
   apply: async (records, args, context) => {
     const begun = await workForTime(records, args.workOrderId, args, context);
     if (!begun.ok) return begun;
@@ -108,7 +108,7 @@ async function workForTime(
     readonly alsoFor?: readonly PersonId[] | undefined;
   },
   context: OperationContext,
-): Promise<Found<WorkOrder>> {
+): Promise<Result<WorkOrder>> {
   const isOwed = owesTime(await records.get('workOrders', id), personId);
   if (isOwed) return findOwnWork(records, id, context);
   const work = await records.get('workOrders', id);
@@ -160,7 +160,7 @@ const amendLabor = defineOperation({
     timeType: choiceField(timeTypes),
   }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: { minutes: 'duration' }, keepsTime: true },
+  correct: { fields: { minutes: 'duration' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

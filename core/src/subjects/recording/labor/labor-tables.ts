@@ -22,6 +22,6 @@ export const laborTables: TablesNamed<'clocks' | 'otherTimes'> = {
     seenBy: 'own',
     audienceIsFixed: true,
     indexes: { person: (row) => row.personId },
-    isOutlived: (row, now) => row.startedAt <= carriedSince(now, TIMES_CARRIED_DAYS),
+    isExpired: (row, now) => row.startedAt <= carriedSince(now, TIMES_CARRIED_DAYS),
   },
 };

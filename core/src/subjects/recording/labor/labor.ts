@@ -2,7 +2,7 @@ import type { PersonId, SiteId, StepId } from '../../../kernel/ids';
 import { scaleAmount, type Money } from '../../../kernel/money/money';
 import { LONGEST_LABOR_MINUTES } from '../../../kernel/time/duration';
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
-import { accepted, refuse, type Found, type OperationContext, type Outcome } from '../../../operations/operation';
+import { accepted, refuse, type Result, type OperationContext, type Outcome } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { rateId, SETTINGS_ID, settingsAt } from '../../orders/settings/settings';
 import { namedStep } from '../../steps/steps/find-step';
@@ -55,7 +55,7 @@ export async function laborContent(
   work: WorkOrder,
   input: LaborInput,
   rate?: LaborRate | null,
-): Promise<Found<LaborContent>> {
+): Promise<Result<LaborContent>> {
   const person = await records.get('people', input.personId);
   if (person === undefined) return refuse('not_found', { what: 'person' }, 'personId');
   const tradeId = input.tradeId ?? person.tradeId;

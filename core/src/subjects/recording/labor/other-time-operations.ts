@@ -13,7 +13,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type OperationContext,
 } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
@@ -36,7 +36,7 @@ const addOtherTime = defineOperation({
     words: optionalTextField(),
   }),
   reads: () => [],
-  mend: { fields: { minutes: 'duration', words: 'line' }, keepsTime: true },
+  correct: { fields: { minutes: 'duration', words: 'line' }, keepsTime: true },
   apply: async (records, { siteId, minutes, reason, words, ...args }, context) => {
     if (!context.person.siteIds.includes(siteId)) return refuse('not_found', { what: 'site' }, 'siteId');
     const time = { startedAt: parseInstant(args.startedAt), minutes };
@@ -56,7 +56,7 @@ const amendOtherTime = defineOperation({
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>(), ...when }),
   reads: ({ otherTimeId }) => [rowNamed('otherTimes', otherTimeId)],
-  mend: { fields: { minutes: 'duration' }, keepsTime: true },
+  correct: { fields: { minutes: 'duration' }, keepsTime: true },
   apply: async (records, { otherTimeId, minutes, ...args }, context) => {
     const found = await findOwn(records, otherTimeId, context);
     if (!found.ok) return found;
@@ -76,7 +76,7 @@ const removeOtherTime = defineOperation({
   roles: anybodyWhoWorks,
   schema: argsSchema({ otherTimeId: idField<OtherTimeId>() }),
   reads: ({ otherTimeId }) => [rowNamed('otherTimes', otherTimeId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { otherTimeId }, context) => {
     const found = await findOwn(records, otherTimeId, context);
     if (!found.ok) return found;
@@ -85,7 +85,7 @@ const removeOtherTime = defineOperation({
   },
 });
 
-async function findOwn(records: Records, id: OtherTimeId, context: OperationContext): Promise<Found<OtherTime>> {
+async function findOwn(records: Records, id: OtherTimeId, context: OperationContext): Promise<Result<OtherTime>> {
   const time = await records.get('otherTimes', id);
   if (time?.personId !== context.person.id) return refuse('not_found', { what: 'time' }, 'otherTimeId');
   return { ok: true, value: time };

@@ -14,7 +14,7 @@ const sayNone = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), of: choiceField(nonesOf) }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, of }, context) => {
     const isOwed = of === 'time' && owesTime(await records.get('workOrders', workOrderId), context.person.id);
     const found = await (isOwed ? findOwnWork : findOpenWork)(records, workOrderId, context);

@@ -1,18 +1,18 @@
 import type { PersonId } from '../../../kernel/ids';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import type { NoneOf } from './none-entries';
 
 /** Whether something of it is recorded; time only that of the person who is asked about. */
 export function isRecorded(of: NoneOf, entries: readonly Entry[], personId: PersonId): boolean {
   switch (of) {
     case 'part':
-      return standingOf(entries, 'part').length > 0;
+      return currentOf(entries, 'part').length > 0;
     case 'stoppage':
-      return standingOf(entries, 'stoppage').length > 0;
+      return currentOf(entries, 'stoppage').length > 0;
     case 'fault':
-      return standingOf(entries, 'fault').length > 0;
+      return currentOf(entries, 'fault').length > 0;
     case 'time':
-      return standingOf(entries, 'labor').some(({ content }) => content.personId === personId);
+      return currentOf(entries, 'labor').some(({ content }) => content.personId === personId);
   }
 }
 
@@ -22,8 +22,8 @@ export type NoneOfJob = (typeof ofJob)[number];
 
 /** Of what of the whole job it is said that there was none. */
 export function jobSaidNone(entries: readonly Entry[]): NoneOfJob[] {
-  const of = standingOf(entries, 'none').map(({ content }) => content.of);
-  return ofJob.filter((each) => of.includes(each) && standingOf(entries, each).length === 0);
+  const of = currentOf(entries, 'none').map(({ content }) => content.of);
+  return ofJob.filter((each) => of.includes(each) && currentOf(entries, each).length === 0);
 }
 
 /**
@@ -31,6 +31,6 @@ export function jobSaidNone(entries: readonly Entry[]): NoneOfJob[] {
  * stronger than what was said. Time is said by each for themselves.
  */
 export function saidNone(entries: readonly Entry[], personId: PersonId): NoneOf[] {
-  const said = standingOf(entries, 'none').filter(({ content, by }) => content.of !== 'time' || by === personId);
+  const said = currentOf(entries, 'none').filter(({ content, by }) => content.of !== 'time' || by === personId);
   return [...new Set(said.map(({ content }) => content.of))].filter((of) => !isRecorded(of, entries, personId));
 }

@@ -32,6 +32,6 @@ export const notesEntries: EntryKindsNamed<'note'> = {
       at: (_text, { at, endedAt }) => endedAt ?? at,
       words: (text) => text,
     },
-    told: 'a note',
+    notificationText: 'a note',
   },
 };

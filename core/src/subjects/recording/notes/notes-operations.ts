@@ -19,7 +19,7 @@ const addNote = defineOperation({
     assetId: idFieldIfAny<AssetId>(),
   }),
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
-  mend: { fields: { text: 'text' }, keepsTime: true },
+  correct: { fields: { text: 'text' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -39,7 +39,7 @@ const amendNote = defineOperation({
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, text: textField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: { text: 'text' }, keepsTime: true },
+  correct: { fields: { text: 'text' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

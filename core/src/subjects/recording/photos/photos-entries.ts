@@ -38,6 +38,6 @@ export const photosEntries: EntryKindsNamed<'photo'> = {
     cells: ({ caption }) => ({ text: caption }),
     amendedBy: 'photo.amend',
     withdraw: nothingElse,
-    told: 'a photo',
+    notificationText: 'a photo',
   },
 };

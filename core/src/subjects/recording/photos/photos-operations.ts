@@ -36,7 +36,7 @@ const addPhoto = defineOperation({
   }),
   file: 'fileId',
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
-  mend: { fields: { caption: 'line' }, keepsTime: true },
+  correct: { fields: { caption: 'line' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -59,7 +59,7 @@ const amendPhoto = defineOperation({
   roles: ['technician', 'lead', 'storekeeper'],
   schema: argsSchema({ ...onEntry, caption: optionalTextField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: { caption: 'line' }, keepsTime: true },
+  correct: { fields: { caption: 'line' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
@@ -85,7 +85,7 @@ const drawOnPhoto = defineOperation({
   }),
   file: 'fileId',
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, entryId, ...picture }, context) => {
     const found = await findAmendable(records, { workOrderId, entryId }, context);
     if (!found.ok) return found;

@@ -35,6 +35,6 @@ export const servicesEntries: EntryKindsNamed<'service'> = {
     amendedBy: 'service.amend',
     withdraw: nothingElse,
     cost: { group: 'boughtIn', amount: ({ cost }) => cost, isAllOfIt: true },
-    told: 'an outside service',
+    notificationText: 'an outside service',
   },
 };

@@ -41,7 +41,7 @@ const addService = defineOperation({
   }),
   file: 'receipt.fileId',
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: { words: 'line' }, keepsTime: true },
+  correct: { fields: { words: 'line' }, keepsTime: true },
   apply: async (records, { workOrderId, minor, currency, costCentre, ...args }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -63,7 +63,7 @@ const amendService = defineOperation({
   roles: anybody,
   schema: argsSchema({ ...onEntry, arrivedPercent: arrived() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -14,7 +14,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type OperationContext,
   type Outcome,
   type Refusal,
@@ -52,7 +52,7 @@ const makeShare = defineOperation({
     rowNamed('people', personId),
     rowNamed('assets', assetId),
   ],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -93,7 +93,7 @@ const changeShare = defineOperation({
     rowNamed('shares', shareId),
     rowNamed('assets', assetId),
   ],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findShare(records, args, context);
     if (!found.ok) return found;
@@ -125,7 +125,7 @@ const passOnShare = defineOperation({
     rowNamed('shares', shareId),
     rowNamed('people', personId),
   ],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findShare(records, args, context);
     if (!found.ok) return found;
@@ -148,7 +148,7 @@ const dissolveShare = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(onShare),
   reads: ({ workOrderId, shareId }) => [rowNamed('workOrders', workOrderId), rowNamed('shares', shareId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findShare(records, args, context);
     if (!found.ok) return found;
@@ -193,7 +193,7 @@ async function readAbout(
   work: WorkOrder,
   shareId: ShareId | null,
   { tradeId, assetId, stepIds }: About,
-): Promise<Found<StepId[]>> {
+): Promise<Result<StepId[]>> {
   if (stepIds.length === 0) return refuse('no_steps_given', {}, 'stepIds');
   const trades = (await records.get('settings', SETTINGS_ID))?.trades ?? [];
   if (tradeId !== null && !trades.some(({ id }) => id === tradeId))

@@ -44,6 +44,6 @@ export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
       at: ({ from }) => from,
       words: () => '',
     },
-    told: 'a stoppage',
+    notificationText: 'a stoppage',
   },
 };

@@ -2,7 +2,7 @@ import { asId, type AssetId, type EntryId, type OperationId } from '../../../ker
 import type { ArgsOf } from '../../../registry/operations';
 import { anAsset, ann, anOperation, assetId, bob, lea, noon, otherSite, put, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 
 const onWork = { workOrderId: workId };
 const stopped = (given: Partial<ArgsOf<'stoppage.add'>> = {}): ArgsOf<'stoppage.add'> => ({
@@ -16,14 +16,14 @@ const stopped = (given: Partial<ArgsOf<'stoppage.add'>> = {}): ArgsOf<'stoppage.
   ...given,
 });
 const machine = (works: Works) => works.records.peek('assets', assetId);
-const standing = (works: Works) => standingOf(works.entries, 'stoppage').map(({ content }) => content);
+const standing = (works: Works) => currentOf(works.entries, 'stoppage').map(({ content }) => content);
 
 describe('a stoppage', () => {
   it('that lasts marks its machine until it ends', async () => {
     const works = new Works();
     expect(codeOf(await works.do('stoppage.add', stopped()))).toBe('accepted');
     expect(machine(works)).toMatchObject({ condition: 'stopped', conditionSince: minutesLater(-30) });
-    const [{ id } = { id: asId<EntryId>('none') }] = standingOf(works.entries, 'stoppage');
+    const [{ id } = { id: asId<EntryId>('none') }] = currentOf(works.entries, 'stoppage');
     const ended = { ...onWork, entryId: id, to: minutesLater(10) };
     expect(codeOf(await works.do('stoppage.end', ended, ann, minutesLater(10)))).toBe('accepted');
     expect(machine(works)).toMatchObject({ condition: 'running', conditionSince: minutesLater(10), openStoppages: [] });
@@ -37,7 +37,7 @@ describe('a stoppage', () => {
   it('that has ended gets other times, and one that lasts is ended first', async () => {
     const works = new Works();
     await works.do('stoppage.add', stopped({ to: noon }));
-    const entryId = standingOf(works.entries, 'stoppage')[0]?.id ?? asId<EntryId>('none');
+    const entryId = currentOf(works.entries, 'stoppage')[0]?.id ?? asId<EntryId>('none');
     const times = { ...onWork, entryId, from: minutesLater(-60), to: minutesLater(-10) };
     expect(codeOf(await works.do('stoppage.amend', { ...times, to: minutesLater(-70) }))).toBe('stoppage_ends_before');
     expect(codeOf(await works.do('stoppage.amend', { ...times, to: minutesLater(5) }))).toBe('stoppage_in_future');
@@ -46,7 +46,7 @@ describe('a stoppage', () => {
       expect.objectContaining({ from: minutesLater(-60), to: minutesLater(-10), extent: 'full' }),
     ]);
     await works.do('stoppage.add', stopped(), ann, minutesLater(1));
-    const lasting = standingOf(works.entries, 'stoppage').find(({ content }) => content.to === null);
+    const lasting = currentOf(works.entries, 'stoppage').find(({ content }) => content.to === null);
     const ofLasting = { ...times, entryId: lasting?.id ?? entryId };
     expect(codeOf(await works.do('stoppage.amend', ofLasting, ann, minutesLater(2)))).toBe('entry_not_amendable');
   });
@@ -58,7 +58,7 @@ describe('a stoppage', () => {
     await works.do('stoppage.add', stopped({ extent: 'reduced', lostPercent: 25 }), ann, minutesLater(1));
     await works.do('stoppage.add', stopped(), lea, minutesLater(2));
     expect(machine(works)?.condition).toBe('stopped');
-    const last = standingOf(works.entries, 'stoppage').find(
+    const last = currentOf(works.entries, 'stoppage').find(
       ({ content }) => content.to === null && content.extent === 'full',
     );
     const end = { ...onWork, entryId: last?.id ?? asId<EntryId>('none'), to: minutesLater(5) };
@@ -105,7 +105,7 @@ describe('a stoppage', () => {
   it('taken back leaves no mark on its machine', async () => {
     const works = new Works();
     await works.do('stoppage.add', stopped());
-    const [entry] = standingOf(works.entries, 'stoppage');
+    const [entry] = currentOf(works.entries, 'stoppage');
     const withdrawn = { ...onWork, entryId: entry?.id ?? asId<EntryId>('none'), reason: 'Wrong machine' };
     expect(codeOf(await works.do('entry.withdraw', withdrawn, ann, minutesLater(1)))).toBe('accepted');
     expect([machine(works)?.condition, standing(works)]).toEqual(['running', []]);
@@ -140,7 +140,7 @@ describe('a machine that runs again', () => {
   it('ended by two at once is ended once, when the first of them saw it', async () => {
     const works = new Works();
     await works.do('stoppage.add', stopped());
-    const [entry] = standingOf(works.entries, 'stoppage');
+    const [entry] = currentOf(works.entries, 'stoppage');
     await works.do('asset.run-again', { assetId, at: null }, bob, minutesLater(3));
     const late = anOperation(
       'stoppage.end',

@@ -32,7 +32,7 @@ const addStoppage = defineOperation({
     isPlanned: flagField(),
   }),
   reads: ({ workOrderId, assetId }) => [rowNamed('workOrders', workOrderId), rowNamed('assets', assetId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -54,7 +54,7 @@ const endStoppage = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, to: instantField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findOpenWork(records, args.workOrderId, context);
     if (!found.ok) return found;
@@ -83,7 +83,7 @@ const runAgain = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ assetId: idField<AssetId>(), at: optionalInstantField() }),
   reads: ({ assetId }) => [rowNamed('assets', assetId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const asset = await records.get('assets', args.assetId);
     if (asset === undefined || !context.person.siteIds.includes(asset.siteId)) {
@@ -142,7 +142,7 @@ const amendStoppage = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, from: instantField(), to: instantField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

@@ -3,7 +3,7 @@ import { parseInstant } from '../../../kernel/time/instant';
 import { costOf } from '../../../registry/entries';
 import { put, someSettings, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 
 const onWork = { workOrderId: workId };
 const crane = {
@@ -39,7 +39,7 @@ describe('costs beside time and parts', () => {
     const works = new Works();
     await works.do('tool.add', crane);
     await works.do('service.add', repair);
-    const idOf = (kind: 'tool' | 'service') => standingOf(works.entries, kind)[0]?.id ?? ('none' as never);
+    const idOf = (kind: 'tool' | 'service') => currentOf(works.entries, kind)[0]?.id ?? ('none' as never);
     await works.do('tool.amend', { ...onWork, entryId: idOf('tool'), minutes: 50 });
     await works.do('service.amend', { ...onWork, entryId: idOf('service'), arrivedPercent: 100 });
     const { groups } = costOf(works.entries);
@@ -80,6 +80,6 @@ describe('costs beside time and parts', () => {
         }),
       ),
     ).toBe('not_found');
-    expect(standingOf(works.entries, 'tool')[0]?.content.costCentre).toBe('snow');
+    expect(currentOf(works.entries, 'tool')[0]?.content.costCentre).toBe('snow');
   });
 });

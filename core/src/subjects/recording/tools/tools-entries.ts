@@ -39,6 +39,6 @@ export const toolsEntries: EntryKindsNamed<'tool'> = {
     amendedBy: 'tool.amend',
     withdraw: nothingElse,
     cost: { group: 'other', amount: ({ cost }) => cost, isAllOfIt: true },
-    told: 'a tool',
+    notificationText: 'a tool',
   },
 };

@@ -41,7 +41,7 @@ const addTool = defineOperation({
   }),
   file: 'receipt.fileId',
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: { words: 'line', minutes: 'duration' }, keepsTime: true },
+  correct: { fields: { words: 'line', minutes: 'duration' }, keepsTime: true },
   apply: async (records, { workOrderId, rateMinor, currency, costCentre, ...args }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -66,7 +66,7 @@ const amendTool = defineOperation({
   roles: anybody,
   schema: argsSchema({ ...onEntry, minutes: wholeField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: { minutes: 'duration' }, keepsTime: true },
+  correct: { fields: { minutes: 'duration' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;

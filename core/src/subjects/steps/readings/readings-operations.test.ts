@@ -1,7 +1,7 @@
 import { asId, type AssetId, type PointId } from '../../../kernel/ids';
 import { ann, anAsset, aPoint, aStop, pointId, put, workId } from '../../../testing/builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { usedUpTo } from './meter';
 
 const onWork = { workOrderId: workId };
@@ -18,7 +18,7 @@ describe('a reading that is worked out', () => {
     const works = new Works();
     works.records.change([put('points', aPoint({ limits, unit: '%', derived: { kind: 'unbalance', unit: 'V' } }))]);
     expect(codeOf(await derive(works, phases))).toBe('accepted');
-    const [entry] = standingOf(works.entries, 'reading');
+    const [entry] = currentOf(works.entries, 'reading');
     expect([entry?.content.value.toFixed(2), entry?.content.level, entry?.content.figure?.raw.length]).toEqual([
       '1.96',
       'alert',
@@ -46,7 +46,7 @@ describe('a reading in another unit', () => {
     expect(codeOf(await read(64, '°C'))).toBe('accepted');
     expect(codeOf(await read(64, 'bar'))).toBe('unit_of_another_quantity');
     expect(codeOf(await read(64, ''))).toBe('unit_of_another_quantity');
-    expect(standingOf(works.entries, 'reading').map(({ content }) => [content.value, content.typed])).toEqual([
+    expect(currentOf(works.entries, 'reading').map(({ content }) => [content.value, content.typed])).toEqual([
       [64, { value: 147.2, unit: '°F' }],
       [64, undefined],
     ]);

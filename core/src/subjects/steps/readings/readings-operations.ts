@@ -38,7 +38,7 @@ const addReading = defineOperation({
     unit: keyFieldIfAny(),
   }),
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
-  mend: { fields: { value: 'number' }, keepsTime: true },
+  correct: { fields: { value: 'number' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;
@@ -64,7 +64,7 @@ const replaceMeter = defineOperation({
     newValue: numberField().min(0),
   }),
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
-  mend: { fields: { value: 'number', newValue: 'number' }, keepsTime: true },
+  correct: { fields: { value: 'number', newValue: 'number' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;
@@ -93,7 +93,7 @@ const deriveReading = defineOperation({
       .max(MOST_RAW_VALUES),
   }),
   reads: ({ workOrderId, pointId }, by) => [...readsToBegin(workOrderId, by), rowNamed('points', pointId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findPoint(records, args, context);
     if (!found.ok) return found;

@@ -24,7 +24,7 @@ const putOffStop = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
   reads: ({ workOrderId, stopId }) => [rowNamed('workOrders', workOrderId), rowNamed('stops', stopId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findStop(records, args, context);
     if (!found.ok) return found;
@@ -43,7 +43,7 @@ const leaveOutStop = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onStop, reason: textField(LONGEST_LINE) }),
   reads: ({ workOrderId, stopId }) => [rowNamed('workOrders', workOrderId), rowNamed('stops', stopId)],
-  mend: { fields: { reason: 'line' }, keepsTime: true },
+  correct: { fields: { reason: 'line' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findStop(records, args, context);
     if (!found.ok) return found;
@@ -61,7 +61,7 @@ const takeUpStop = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema(onStop),
   reads: ({ workOrderId, stopId }) => [rowNamed('workOrders', workOrderId), rowNamed('stops', stopId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, args, context) => {
     const found = await findStop(records, args, context);
     if (!found.ok) return found;
@@ -82,7 +82,7 @@ const turnRound = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), firstStopId: idField<StopId>() }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: false },
+  correct: { fields: {}, keepsTime: false },
   apply: async (records, { workOrderId, firstStopId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

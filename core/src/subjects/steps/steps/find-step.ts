@@ -1,10 +1,10 @@
 import type { StepId, WorkOrderId } from '../../../kernel/ids';
-import { refuse, type Found } from '../../../operations/operation';
+import { refuse, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { Step } from './step';
 
 /** The step, if it belongs to the work order. */
-export async function findStep(records: Records, id: StepId, workOrderId: WorkOrderId): Promise<Found<Step>> {
+export async function findStep(records: Records, id: StepId, workOrderId: WorkOrderId): Promise<Result<Step>> {
   const step = await records.get('steps', id);
   if (step === undefined || step.workOrderId !== workOrderId) return refuse('not_found', { what: 'step' }, 'stepId');
   return { ok: true, value: step };

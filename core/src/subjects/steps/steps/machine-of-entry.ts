@@ -1,5 +1,5 @@
 import type { AssetId, StepId } from '../../../kernel/ids';
-import { refuse, type Found } from '../../../operations/operation';
+import { refuse, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { isOfJob } from '../../orders/work/machines-of-job';
 import type { WorkOrder } from '../../orders/work/work-order';
@@ -23,7 +23,7 @@ export async function machineOfEntry(
   records: Records,
   work: WorkOrder,
   { assetId = null, stepId }: Belonging,
-): Promise<Found<AssetId>> {
+): Promise<Result<AssetId>> {
   if (stepId !== undefined) {
     const step = await findStep(records, stepId, work.id);
     if (!step.ok) return step;

@@ -18,7 +18,7 @@ import {
   workId,
 } from '../../../testing/builders';
 import { codeOf, minutesLater, Works, sideAt } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import type { StepAnswer, StepQuestion } from './kinds/kinds';
 import { placed } from './branches';
 import { newStepsField, type NewStep } from './new-step';
@@ -86,7 +86,7 @@ describe('a step of each kind', () => {
       works.do('step.answer', { ...onWork, stepId: aStep(1).id, answer: { type: 'meter', value } }, ann, at);
     expect(codeOf(await read(409, minutesLater(1)))).toBe('meter_runs_back');
     expect(codeOf(await read(412, minutesLater(2)))).toBe('accepted');
-    expect(standingOf(works.entries, 'reading').map(({ content }) => content.value)).toEqual([412]);
+    expect(currentOf(works.entries, 'reading').map(({ content }) => content.value)).toEqual([412]);
   });
 });
 
@@ -197,7 +197,7 @@ describe('minutes of a step', () => {
       minutesLater(at),
     );
   const times = (works: Works) =>
-    standingOf(works.entries, 'labor').map(({ content: { startedAt, minutes, stepId } }) => [
+    currentOf(works.entries, 'labor').map(({ content: { startedAt, minutes, stepId } }) => [
       minutesBetween(noon, startedAt),
       minutes,
       stepId ?? null,

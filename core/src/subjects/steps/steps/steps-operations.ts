@@ -38,7 +38,7 @@ const answerStep = defineOperation({
   }),
   file: 'answer.fileId',
   reads: ({ workOrderId, stepId }, by) => [...readsToBegin(workOrderId, by), rowNamed('steps', stepId)],
-  mend: { fields: { answer: 'numberAnswer' }, keepsTime: true },
+  correct: { fields: { answer: 'numberAnswer' }, keepsTime: true },
   upgrades: [{ to: 8, change: (args) => ({ ...args, answer: answerUpgraded(args['answer']) }) }],
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, 'of others', context);
@@ -95,7 +95,7 @@ const addSteps = defineOperation({
     stopId: idFieldIfAny<StopId>(),
   }),
   reads: ({ workOrderId }) => [rowNamed('workOrders', workOrderId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, procedureId, steps, stopId }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

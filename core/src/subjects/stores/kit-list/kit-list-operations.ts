@@ -22,7 +22,7 @@ const chooseKitList = defineOperation({
     workOrderIds: idListField<WorkOrderId>(MOST_JOBS, 'Name the work orders.'),
   }),
   reads: (_named, by) => [rowNamed('kitLists', by)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, args, context) => {
     const list = await listOf(records, context.person.id);
     const workOrderIds = [...new Set(args.workOrderIds)];
@@ -39,7 +39,7 @@ const shareKitList = defineOperation({
   roles,
   schema: argsSchema({ personId: idField<PersonId>(), isShared: flagField() }),
   reads: ({ personId }, by) => [rowNamed('people', personId), rowNamed('kitLists', by)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { personId, isShared }, context) => {
     const mate = await records.get('people', personId);
     const isOfMySites = mate?.siteIds.some((id) => context.person.siteIds.includes(id)) === true;
@@ -64,7 +64,7 @@ const tickKitLine = defineOperation({
     isIn: flagField(),
   }),
   reads: ({ ownerId }) => [rowNamed('kitLists', ownerId)],
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { ownerId, line, isIn }, context) => {
     const list = await listOf(records, ownerId);
     const me = context.person.id;

@@ -2,7 +2,7 @@ import type { PartId } from '../../../kernel/ids';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
 import type { Part } from './stock';
 import { exactQuantity, roundQuantity, type ExactQuantity } from '../../../kernel/quantity/units';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import type { KitPart } from '../../orders/work/work-order';
 
 /** One planned line of a kit: what is planned, what of it was used, and what is still to be taken. */
@@ -86,7 +86,7 @@ function plannedInPartUnit(planned: KitPart, part: Pick<Part, 'unit'> | undefine
 /** What was used of each part by what was recorded on a job. */
 export function usedIn(entries: readonly Entry[]): (partId: PartId) => Thousandths {
   const used = new Map<PartId, Thousandths>();
-  for (const { content } of standingOf(entries, 'part'))
+  for (const { content } of currentOf(entries, 'part'))
     used.set(content.partId, (used.get(content.partId) ?? 0) + content.quantity);
   return (partId) => used.get(partId) ?? 0;
 }

@@ -1,7 +1,7 @@
 import type { BinId, PartId } from '../../../kernel/ids';
 import { scaleAmount, type Money } from '../../../kernel/money/money';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
-import { refuse, type Found, type OperationContext } from '../../../operations/operation';
+import { refuse, type Result, type OperationContext } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { WorkOrder } from '../../orders/work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
@@ -33,7 +33,7 @@ export async function amountFromBin(
   records: Records,
   from: FromBin,
   context: OperationContext,
-): Promise<Found<PartAndBin>> {
+): Promise<Result<PartAndBin>> {
   if (from.quantity > MOST_AT_ONCE) return refuse('quantity_too_large', {}, 'quantity');
   return amountOfPart(records, from, context);
 }
@@ -43,7 +43,7 @@ export async function amountOfPart(
   records: Records,
   { partId, binId, quantity }: FromBin,
   context: OperationContext,
-): Promise<Found<PartAndBin>> {
+): Promise<Result<PartAndBin>> {
   if (quantity <= 0) return refuse('quantity_not_positive', {}, 'quantity');
   const part = await records.get('parts', partId);
   if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
@@ -65,7 +65,7 @@ export async function partContent(
   input: FromBin,
   context: OperationContext,
   before?: Pick<PartContent, 'quantity' | 'unitPrice'>,
-): Promise<Found<PartContent>> {
+): Promise<Result<PartContent>> {
   const possible = await amountFromBin(records, input, context);
   if (!possible.ok) return possible;
   const { part, bin } = possible.value;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { asId, type EntryId } from '../../../kernel/ids';
 import { aPart, ann, binId, bob, partId, put, workId } from '../../../testing/builders';
 import { codeOf, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { questionsAbout } from './questions';
 import { takenOf } from './return-part';
 
@@ -12,7 +12,7 @@ const SEQUENCES = Number(process.env['OILCAN_SEQUENCES'] ?? 1_000);
 const onWork = { workOrderId: workId };
 const part = (quantity: number) => ({ ...onWork, partId, binId, quantity });
 const costOf = (works: Works): number =>
-  standingOf(works.entries, 'part').reduce((sum, { content }) => sum + content.cost.minor, 0);
+  currentOf(works.entries, 'part').reduce((sum, { content }) => sum + content.cost.minor, 0);
 
 describe('what was not used', () => {
   it('goes back, and not more than was taken', async () => {
@@ -67,7 +67,7 @@ describe('what was not used', () => {
       fc.asyncProperty(fc.array(act, { maxLength: 9 }), async (acts) => {
         const works = new Works({ state: 'underway' });
         for (const each of acts) {
-          const standing = standingOf(works.entries, 'part');
+          const standing = currentOf(works.entries, 'part');
           const entryId = (standing['at' in each ? each.at % Math.max(1, standing.length) : 0]?.id ??
             'none') as EntryId;
           if (each.is === 'use') {
@@ -77,7 +77,7 @@ describe('what was not used', () => {
           else if (each.is === 'amend')
             await works.do('part.amend', { ...onWork, entryId, quantity: each.pieces * 1_000 });
           else await works.do('entry.withdraw', { ...onWork, entryId, reason: 'Not so' });
-          const left = standingOf(works.entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
+          const left = currentOf(works.entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
           const moved = works.records.peekAll('movements').reduce((sum, { change }) => sum + change, 0);
           expect([works.onHand, works.onHand]).toEqual([moved, 8_000 - left]);
           expect(left).toBeGreaterThanOrEqual(0);
@@ -100,12 +100,12 @@ describe('what was not used', () => {
     const works = new Works();
     await works.do('part.use', part(3_000));
     await works.do('part.return', part(2_000));
-    const entryId = standingOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
+    const entryId = currentOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
     expect(codeOf(await works.do('part.amend', { ...onWork, entryId, quantity: 1_000 }))).toBe(
       'returned_more_than_taken',
     );
     expect(codeOf(await works.do('part.amend', { ...onWork, entryId, quantity: 2_000 }))).toBe('accepted');
-    const back = standingOf(works.entries, 'part').find(({ content }) => content.quantity < 0);
+    const back = currentOf(works.entries, 'part').find(({ content }) => content.quantity < 0);
     expect(codeOf(await works.do('part.amend', { ...onWork, entryId: back?.id ?? entryId, quantity: 1_000 }))).toBe(
       'entry_not_amendable',
     );
@@ -144,7 +144,7 @@ describe('a part with a number', () => {
     await fit(works, 'S-1');
     expect(codeOf(await fit(works, 'S-2', { comesOut: comesOut(works, { fate: 'warranty' }) }))).toBe('accepted');
     expect(works.records.peekAll('installations').map(({ serial }) => serial)).toEqual(['S-2']);
-    expect(standingOf(works.entries, 'removal').map(({ content }) => [content.serial, content.fate])).toEqual([
+    expect(currentOf(works.entries, 'removal').map(({ content }) => [content.serial, content.fate])).toEqual([
       ['S-1', 'warranty'],
     ]);
     expect(works.onHand).toBe(6_000);
@@ -165,7 +165,7 @@ describe('a part with a number', () => {
     const out = { ...onWork, comesOut: comesOut(works, { serial: 'S-1' }) };
     await works.do('part.take-out', out, bob);
     expect(codeOf(await works.do('part.take-out', out))).toBe('accepted');
-    expect(standingOf(works.entries, 'removal')).toHaveLength(2);
+    expect(currentOf(works.entries, 'removal')).toHaveLength(2);
   });
 
   it('is where it was when its entry is taken back', async () => {
@@ -173,10 +173,10 @@ describe('a part with a number', () => {
     await fit(works, 'S-1');
     const before = works.records.peekAll('installations');
     await works.do('part.take-out', { ...onWork, comesOut: comesOut(works, { fate: 'keep', binId }) });
-    const out = standingOf(works.entries, 'removal')[0]?.id ?? asId<EntryId>('none');
+    const out = currentOf(works.entries, 'removal')[0]?.id ?? asId<EntryId>('none');
     await works.do('entry.withdraw', { ...onWork, entryId: out, reason: 'wrong' });
     expect([works.records.peekAll('installations'), works.onHand]).toEqual([before, 7_000]);
-    const used = standingOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
+    const used = currentOf(works.entries, 'part')[0]?.id ?? asId<EntryId>('none');
     await works.do('entry.withdraw', { ...onWork, entryId: used, reason: 'wrong' });
     expect([works.records.peekAll('installations'), works.onHand]).toEqual([[], 8_000]);
   });

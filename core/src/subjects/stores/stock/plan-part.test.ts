@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { BinId } from '../../../kernel/ids';
 import { aBin, aPart, ann, bob, binId, partId, put, workId } from '../../../testing/builders';
 import { codeOf, Works } from '../../../testing/works';
-import { standingOf } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 
 const otherBin = 'other-bin' as BinId;
 const onWork = { workOrderId: workId };
@@ -22,7 +22,7 @@ describe('the parts that a job needs', () => {
     expect(codeOf(await made.do('part.leave-out', { ...line, reason: 'Still good' }))).toBe('accepted');
     expect(made.work?.kit).toEqual([]);
     expect(
-      standingOf(made.entries, 'kit').map(({ by, content }) => [
+      currentOf(made.entries, 'kit').map(({ by, content }) => [
         by,
         content.before?.quantity ?? null,
         content.after,
@@ -41,7 +41,7 @@ describe('the parts that a job needs', () => {
     expect(made.onHand).toBe(8_000);
     await made.do('part.use', { ...line, quantity: 1_000 });
     await made.do('part.leave-out', { ...line, reason: 'One was enough' });
-    expect([made.onHand, standingOf(made.entries, 'part').length]).toEqual([7_000, 1]);
+    expect([made.onHand, currentOf(made.entries, 'part').length]).toEqual([7_000, 1]);
   });
 
   it('are told altogether, so that twice the same and twice left out change nothing', async () => {
@@ -50,7 +50,7 @@ describe('the parts that a job needs', () => {
     await made.do('part.plan', { ...line, quantity: 2_000 });
     await made.do('part.leave-out', { ...line, reason: 'Still good' });
     expect(codeOf(await made.do('part.leave-out', { ...line, reason: 'Still good' }))).toBe('accepted');
-    expect(standingOf(made.entries, 'kit')).toHaveLength(2);
+    expect(currentOf(made.entries, 'kit')).toHaveLength(2);
   });
 
   it('are one line for a part and a bin, also where several had been planned in other units', async () => {
@@ -66,7 +66,7 @@ describe('the parts that a job needs', () => {
       [binId, 5_000, null],
       [otherBin, 4_000, null],
     ]);
-    expect(standingOf(made.entries, 'kit')[0]?.content.before).toEqual({ quantity: 3_000, unit: 'pcs' });
+    expect(currentOf(made.entries, 'kit')[0]?.content.before).toEqual({ quantity: 3_000, unit: 'pcs' });
   });
 
   it.each([

@@ -52,7 +52,7 @@ export const planPart = defineOperation({
     rowNamed('parts', partId),
     rowNamed('bins', binId),
   ],
-  mend: { fields: { quantity: 'quantity' }, keepsTime: false },
+  correct: { fields: { quantity: 'quantity' }, keepsTime: false },
   apply: async (records, { workOrderId, partId, binId, quantity, reason = '' }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -77,7 +77,7 @@ export const leaveOutPart = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...schemaOfLine, reason: textField(200) }),
   reads: ({ workOrderId, partId }) => [rowNamed('workOrders', workOrderId), rowNamed('parts', partId)],
-  mend: { fields: { reason: 'text' }, keepsTime: false },
+  correct: { fields: { reason: 'text' }, keepsTime: false },
   apply: async (records, { workOrderId, partId, binId, reason }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;

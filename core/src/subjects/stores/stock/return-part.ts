@@ -3,7 +3,7 @@ import { money, scaleAmount } from '../../../kernel/money/money';
 import { formatQuantity, type Thousandths } from '../../../kernel/quantity/quantity';
 import { accepted, refuse, type OperationContext, type Outcome } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
-import { standingOf, type Entry } from '../../orders/work/entries';
+import { currentOf, type Entry } from '../../orders/work/entries';
 import { entryBeside } from '../../orders/work/entry-ids';
 import { newEntry } from '../../orders/work/guards';
 import type { WorkOrder } from '../../orders/work/work-order';
@@ -21,7 +21,7 @@ export interface Taken {
 
 /** Null where none of it is left to go back. */
 export function takenOf(entries: readonly Entry[], partId: PartId): Taken | null {
-  const ofPart = standingOf(entries, 'part').filter(({ content }) => content.partId === partId);
+  const ofPart = currentOf(entries, 'part').filter(({ content }) => content.partId === partId);
   const contents = ofPart.map(({ content }) => content);
   const last = ofPart.at(-1);
   const quantity = contents.reduce((sum, content) => sum + content.quantity, 0);
@@ -53,7 +53,7 @@ export async function revalueReturns(
   context: OperationContext,
 ): Promise<Outcome> {
   const entries = await records.list('entries', 'workOrder', work.id);
-  const standing = standingOf(entries, 'part').filter(({ content }) => content.partId === partId);
+  const standing = currentOf(entries, 'part').filter(({ content }) => content.partId === partId);
   const uses = standing.filter(({ content }) => content.quantity > 0).map(({ content }) => content);
   const returns = standing.filter(({ content }) => content.quantity < 0);
   const used = uses.reduce((sum, { quantity }) => sum + quantity, 0);

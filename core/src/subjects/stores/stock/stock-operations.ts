@@ -60,7 +60,7 @@ const usePart = defineOperation({
     rowNamed('bins', binId),
     rowNamed('stock', partId === undefined || binId === undefined ? undefined : `${partId}@${binId}`),
   ],
-  mend: { fields: { quantity: 'quantity' }, keepsTime: true },
+  correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, args, context) => {
     const begun = await beginWork(records, args.workOrderId, 'of others', context);
     if (!begun.ok) return begun;
@@ -91,7 +91,7 @@ const amendPart = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ ...onEntry, quantity: wholeField() }),
   reads: ({ workOrderId, entryId }) => readsToAmend(workOrderId, entryId),
-  mend: { fields: { quantity: 'quantity' }, keepsTime: true },
+  correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findAmendable(records, args, context);
     if (!found.ok) return found;
@@ -125,7 +125,7 @@ const returnPart = defineOperation({
     rowNamed('bins', binId),
     rowNamed('stock', partId === undefined || binId === undefined ? undefined : `${partId}@${binId}`),
   ],
-  mend: { fields: { quantity: 'quantity' }, keepsTime: true },
+  correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, { workOrderId, partId, binId, quantity }, context) => {
     const found = await findOpenWork(records, workOrderId, context);
     if (!found.ok) return found;
@@ -151,7 +151,7 @@ const takeOutPart = defineOperation({
   roles: ['technician', 'lead'],
   schema: argsSchema({ workOrderId: idField<WorkOrderId>(), comesOut: comesOutField() }),
   reads: ({ workOrderId }, by) => readsToBegin(workOrderId, by),
-  mend: { fields: {}, keepsTime: true },
+  correct: { fields: {}, keepsTime: true },
   apply: async (records, { workOrderId, comesOut }, context) => {
     const begun = await beginWork(records, workOrderId, 'of others', context);
     return begun.ok ? takeOut(records, begun.value, comesOut, context) : begun;

@@ -31,6 +31,6 @@ export const stockTables: TablesNamed<'parts' | 'stores' | 'bins' | 'stock' | 'm
     indexes: { level: (row) => `${row.partId}@${row.binId}`, workOrder: (row) => row.workOrderId },
     seenBy: 'nobody',
     audienceIsFixed: true,
-    carried: 'never',
+    replicated: 'never',
   },
 };

@@ -5,7 +5,7 @@ import {
   defineOperation,
   refuse,
   rowNamed,
-  type Found,
+  type Result,
   type OperationContext,
 } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
@@ -30,7 +30,7 @@ async function findPart(
   args: { readonly partId: PartId; readonly binId: BinId },
   quantity: number,
   context: OperationContext,
-): Promise<Found<{ readonly part: Part; readonly siteId: SiteId }>> {
+): Promise<Result<{ readonly part: Part; readonly siteId: SiteId }>> {
   const bin = await records.get('bins', args.binId);
   if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
     return refuse('not_found', { what: 'bin' }, 'binId');
@@ -48,7 +48,7 @@ const count = defineOperation({
   roles: ['storekeeper', 'lead'],
   schema: argsSchema({ ...inBin, quantity: wholeField().min(0, 'Count from zero up.').max(MOST, 'That is too much.') }),
   reads: readsBin,
-  mend: { fields: { quantity: 'quantity' }, keepsTime: true },
+  correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, args, context) => {
     const found = await findPart(records, args, args.quantity, context);
     if (!found.ok) return found;
@@ -73,7 +73,7 @@ const receive = defineOperation({
     unitPriceMinor: numberField().min(0, 'Give a price of zero or more.').max(LARGEST_PRICE, 'That is too much.'),
   }),
   reads: readsBin,
-  mend: { fields: { quantity: 'quantity' }, keepsTime: true },
+  correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, { unitPriceMinor, ...args }, context) => {
     const found = await findPart(records, args, args.quantity, context);
     if (!found.ok) return found;

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { piece } from '../../../../../src/ui/loading/piece';
+import { lazyComponent } from '../../../../../src/ui/loading/lazy-component';
 
-const PlacePastScreen = piece(() =>
+const PlacePastScreen = lazyComponent(() =>
   import('../../../../../src/features/past/past/past').then((module) => module.PlacePastScreen),
 );
 

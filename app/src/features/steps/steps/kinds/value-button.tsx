@@ -4,7 +4,7 @@ import { Icon } from '../../../../ui/theme/icon';
 import { Press } from '../../../../ui/press/press';
 import { CORNER, RULE } from '../../../../ui/theme/theme';
 import { usePalette } from '../../../../ui/theme/use-palette';
-import { Words } from '../../../../ui/theme/words';
+import { AppText } from '../../../../ui/theme/app-text';
 
 interface Props {
   readonly word: string;
@@ -27,7 +27,7 @@ export function ValueButton({ word, label, icon, isGiven, disabled, onPress }: P
       style={[sheet.value, { borderColor: isGiven ? palette.green : palette.edge, backgroundColor: palette.card }]}
     >
       {icon === undefined ? null : <Icon path={icon} size={20} />}
-      <Words as="label">{word}</Words>
+      <AppText as="label">{word}</AppText>
     </Press>
   );
 }

@@ -5,7 +5,7 @@ import { FindingShape, type FindingState } from '../../../../../ui/drawn/finding
 import { Press } from '../../../../../ui/press/press';
 import { CORNER, GAP, RULE } from '../../../../../ui/theme/theme';
 import { usePalette } from '../../../../../ui/theme/use-palette';
-import { Words } from '../../../../../ui/theme/words';
+import { AppText } from '../../../../../ui/theme/app-text';
 import type { AnsweringProps } from '../kind-answering';
 import { findingWords } from './finding-words';
 
@@ -91,9 +91,9 @@ function FindingButton({
       ]}
     >
       <FindingShape state={state} color={color} />
-      <Words as="label" color={color}>
+      <AppText as="label" color={color}>
         {findingWords[state]}
-      </Words>
+      </AppText>
     </Press>
   );
 }

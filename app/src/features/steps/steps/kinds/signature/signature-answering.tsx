@@ -1,12 +1,12 @@
 import { mdiDraw } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
-import { piece } from '../../../../../ui/loading/piece';
+import { lazyComponent } from '../../../../../ui/loading/lazy-component';
 import { Drawn } from '../../../../../ui/drawn/drawn';
 import { Beside } from '../beside';
 import type { AnsweringProps } from '../kind-answering';
 import { ValueButton } from '../value-button';
 
-const SignatureSheet = piece(() => import('./signature-sheet').then((module) => module.SignatureSheet));
+const SignatureSheet = lazyComponent(() => import('./signature-sheet').then((module) => module.SignatureSheet));
 
 export function SignatureAnswering({
   step,

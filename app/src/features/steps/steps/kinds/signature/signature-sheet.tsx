@@ -6,7 +6,7 @@ import { FormRefusal } from '../../../../../forms/form-refusal';
 import { useOperationForm } from '../../../../../forms/use-operation-form';
 import { BottomSheet } from '../../../../../ui/layout/bottom-sheet';
 import { Button } from '../../../../../ui/press/press';
-import { Words } from '../../../../../ui/theme/words';
+import { AppText } from '../../../../../ui/theme/app-text';
 
 interface Props {
   readonly step: Step;
@@ -35,7 +35,7 @@ export function SignatureSheet({ step, who, onClose }: Props): ReactElement {
       onClose={onClose}
       foot={<Button rank="primary" word="Keep the signature" onPress={submit} />}
     >
-      <Words soft>{step.text}</Words>
+      <AppText soft>{step.text}</AppText>
       <FormField control={form.control} name="name" label="Name" />
       <SignatureFormField control={form.control} />
       <FormRefusal sentence={refusal} />

@@ -4,7 +4,7 @@ import type { LocalStore } from '../database/local-store';
 import type { Rules } from '../rules/rules';
 
 /** The numbers that the server lent this phone, and which of them its operations took. */
-export interface LentNumbers {
+export interface ReservedNumbers {
   /** The arguments with a number that the server lent; null where none is left, until the server gives one. */
   readonly numbered: (name: string, args: unknown) => Promise<unknown>;
   /** The numbers that these operations took. */
@@ -15,7 +15,7 @@ export interface LentNumbers {
 
 const allSeries = ['workOrder', 'report'] as const satisfies readonly NumberSeries[];
 
-export function lentNumbers(store: LocalStore, rules: () => Promise<Rules>): LentNumbers {
+export function reservedNumbers(store: LocalStore, rules: () => Promise<Rules>): ReservedNumbers {
   const takenBy = async (kept: readonly KeptOperation[]): Promise<ReadonlySet<string>> => {
     if (kept.length === 0) return new Set();
     const { numberTakenBy } = await rules();

@@ -74,10 +74,10 @@ const ways: Readonly<Record<MendKind, Way>> = {
 };
 
 /** The values of a refused operation that can be put right; none when it can only be sent again as it is. */
-export function mendFieldsOf({ name, args }: Pick<Operation, 'name' | 'args'>): MendField[] {
+export function correctableFieldsOf({ name, args }: Pick<Operation, 'name' | 'args'>): MendField[] {
   if (typeof args !== 'object' || args === null || !isOperationName(name)) return [];
   const labels: Readonly<Record<string, string>> = operationViews[name].fields;
-  return Object.entries(operationNamed(name).mend.fields).flatMap(([path, kind]): MendField[] => {
+  return Object.entries(operationNamed(name).correct.fields).flatMap(([path, kind]): MendField[] => {
     const { show, ...way } = ways[kind];
     const text = show((args as Args)[path]);
     return text === null ? [] : [{ ...way, path, text, label: labels[path] ?? path }];
@@ -85,7 +85,7 @@ export function mendFieldsOf({ name, args }: Pick<Operation, 'name' | 'args'>): 
 }
 
 /** The arguments with what was typed in place; the path of the first that cannot be read otherwise. */
-export function mendedArgs(
+export function correctedArgs(
   args: unknown,
   fields: readonly MendField[],
   typed: Readonly<Record<string, string>>,

@@ -8,13 +8,13 @@ import { FormRefusal } from '../../../forms/form-refusal';
 import { BottomSheet } from '../../../ui/layout/bottom-sheet';
 import { useNotice } from '../../../ui/state/use-notice';
 import { Button } from '../../../ui/press/press';
-import { Words } from '../../../ui/theme/words';
+import { AppText } from '../../../ui/theme/app-text';
 import { phoneNames } from '../views/names';
-import { mendedArgs, mendFieldsOf } from './mending';
+import { correctedArgs, correctableFieldsOf } from './corrections';
 import { operationWords } from './operation-words';
 
 /** A refused record put right and sent again. It keeps the time at which it was first made. */
-export function MendSheet({
+export function CorrectSheet({
   operation,
   onClose,
 }: {
@@ -27,10 +27,10 @@ export function MendSheet({
     return kept?.where === 'rejected' ? kept.refusal : null;
   });
   const work = useRow('workOrders', (operation.args as { workOrderId?: string }).workOrderId);
-  const fields = mendFieldsOf(operation);
+  const fields = correctableFieldsOf(operation);
   const form = useForm({ defaultValues: Object.fromEntries(fields.map(({ path, text }) => [path, text])) });
   const send = form.handleSubmit(async (typed) => {
-    const read = mendedArgs(operation.args, fields, typed);
+    const read = correctedArgs(operation.args, fields, typed);
     if (!read.ok)
       return form.setError(read.path, { message: fields.find(({ path }) => path === read.path)?.hint ?? '' });
     const outcome = await mend(operation.id, read.args);
@@ -56,13 +56,13 @@ export function MendSheet({
         />
       }
     >
-      <Words as="heading">{operationWords(operation, phoneNames)}</Words>
-      {refusedFor === null ? null : <Words>Not taken. {sentenceFor(refusedFor.code, refusedFor.values)}</Words>}
+      <AppText as="heading">{operationWords(operation, phoneNames)}</AppText>
+      {refusedFor === null ? null : <AppText>Not taken. {sentenceFor(refusedFor.code, refusedFor.values)}</AppText>}
       {fields.map(({ path, label, lines }) => (
         <FormField key={path} control={form.control} name={path} label={label} lines={lines} />
       ))}
       {fields.length === 0 ? (
-        <Words soft>There is nothing to change in it. Once the reason is gone, send it again.</Words>
+        <AppText soft>There is nothing to change in it. Once the reason is gone, send it again.</AppText>
       ) : null}
       <FormRefusal sentence={form.formState.errors.root?.message ?? null} />
     </BottomSheet>

@@ -2,7 +2,7 @@ import type { ServerResponse } from 'node:http';
 import type { Revision } from '@oilcan/core/sync';
 import { nobodyElse, type Channel } from '../database/channel';
 import type { Audience } from '../database/feed/audiences';
-import { NewsOfOthers } from './shared-news';
+import { NewsOfOthers } from './shared-events';
 
 /** Keeps proxies and phones from taking a quiet line for a dead one. */
 const HEARTBEAT_MILLISECONDS = 25_000;
@@ -25,7 +25,7 @@ interface Listener {
  * Tells open phones that there is something new for them, and nothing more; they then pull. A phone that misses it
  * finds out with its next pull.
  */
-export class News {
+export class ChangeEvents {
   readonly #listeners = new Set<Listener>();
   readonly #heartbeat = setInterval(() => this.#beat(), HEARTBEAT_MILLISECONDS);
 

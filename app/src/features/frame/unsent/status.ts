@@ -16,7 +16,7 @@ export interface Facts {
   readonly heardAt: string | null;
 }
 
-export interface Standing {
+export interface Status {
   readonly icon: string;
   readonly words: string;
 }
@@ -25,7 +25,7 @@ export interface Standing {
 const MANY = 20;
 
 /** How things stand between this phone and the server, most pressing first, in a few words. */
-export function standingOf({ contact, pending, sending, rejected, inAll, bringing, heardAt }: Facts): Standing {
+export function statusOf({ contact, pending, sending, rejected, inAll, bringing, heardAt }: Facts): Status {
   if (rejected > 0) return { icon: mdiAlertOutline, words: counted(rejected, 'needs you', 'need you') };
   if (contact === 'signed-out') return { icon: mdiAlertOutline, words: 'Sign in to send' };
   if (contact === 'older') return { icon: mdiAlertOutline, words: 'Update to send' };

@@ -14,13 +14,13 @@ export interface SharedNews {
   readonly endedSessions?: readonly string[];
 }
 
-/** What servers on one database tell one another of news. */
+/** What servers on one database tell one another of events. */
 export class NewsOfOthers {
   readonly #channel: Channel;
   readonly #name = randomUUID();
   readonly #stop: () => Promise<void>;
 
-  constructor(channel: Channel, heard: (news: SharedNews) => void) {
+  constructor(channel: Channel, heard: (events: SharedNews) => void) {
     this.#channel = channel;
     this.#stop = channel.listen((text) => {
       const said = read(text);
@@ -29,10 +29,10 @@ export class NewsOfOthers {
   }
 
   /** What does not get through is found by looking at the database. */
-  say(news: SharedNews): void {
-    const whole = JSON.stringify({ by: this.#name, ...news });
+  say(events: SharedNews): void {
+    const whole = JSON.stringify({ by: this.#name, ...events });
     const text =
-      Buffer.byteLength(whole) < MOST_BYTES ? whole : JSON.stringify({ by: this.#name, ...news, concerned: null });
+      Buffer.byteLength(whole) < MOST_BYTES ? whole : JSON.stringify({ by: this.#name, ...events, concerned: null });
     this.#channel.say(text).catch(() => undefined);
   }
 

@@ -20,7 +20,7 @@ interface Props {
 }
 
 /** Text. Figures in it line up under one another. */
-export function Words({
+export function AppText({
   as = 'text',
   soft = false,
   color,

@@ -4,10 +4,10 @@ import { Button } from '../press/press';
 import { withSharedCode } from './shared-code';
 import { RULE } from '../theme/theme';
 import { usePalette } from '../theme/use-palette';
-import { Words } from '../theme/words';
+import { AppText } from '../theme/app-text';
 
 /** A component whose code is loaded when it is first shown, or before that when it is asked for. */
-export interface Piece<Props> {
+export interface LazyComponent<Props> {
   (props: Props): ReactNode;
   /** Rejects when there is no signal to load it and the phone does not keep it yet. */
   readonly load: () => Promise<void>;
@@ -20,12 +20,12 @@ export interface Piece<Props> {
  * Not `React.lazy`: what that waits for shows 300 ms after the wait was shown, however soon it came.
  *
  * @param meanwhile stands there while the piece is loaded
- * @example const NarrowSheet = piece(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
+ * @example const NarrowSheet = lazyComponent(() => import('./narrow-sheet').then((module) => module.NarrowSheet));
  */
-export function piece<Props extends object>(
+export function lazyComponent<Props extends object>(
   get: () => Promise<ComponentType<Props>>,
   meanwhile: ReactNode = null,
-): Piece<Props> {
+): LazyComponent<Props> {
   let loaded: ComponentType<Props> | null = null;
   const load = async (): Promise<void> => {
     loaded ??= await withSharedCode(get);
@@ -61,9 +61,9 @@ function NotLoaded({ onClose }: { readonly onClose: (() => void) | undefined }):
   const over = { backgroundColor: palette.paper, borderColor: palette.ink };
   return (
     <View role="alert" style={[sheet.failed, onClose !== undefined && [sheet.over, over]]}>
-      <Words>
+      <AppText>
         This part of Oilcan could not be loaded. What you recorded is kept. Load again when there is signal.
-      </Words>
+      </AppText>
       <Button word="Load again" onPress={() => window.location.reload()} />
       {onClose === undefined ? null : <Button word="Close" onPress={onClose} />}
     </View>

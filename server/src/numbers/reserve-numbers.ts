@@ -123,7 +123,7 @@ async function numbersThere(transaction: Knex, series: NumberSeries, numbers: re
 }
 
 /** Those of the numbers of a series that a device was lent and has not used. */
-export async function lentTo(
+export async function reservedFor(
   transaction: Knex,
   series: NumberSeries,
   device: string,
