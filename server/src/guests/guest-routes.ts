@@ -1,13 +1,12 @@
-import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import multipart from '@fastify/multipart';
-import { asId, isLocalDay, OilcanError, timeOfDay, type ReportId, type WorkOrderId } from '@oilcan/core/kernel';
+import { asId, isLocalDay, OilcanError, timeOfDay, type WorkOrderId } from '@oilcan/core/kernel';
 import { isLabelKey } from '@oilcan/core/raising/labels';
-import { readArgs, type Result, type Refusal } from '@oilcan/core/operations';
+import { readArgs, type Result } from '@oilcan/core/operations';
 import { reportLabelCode } from '@oilcan/core/plant/plant';
 import { sentenceFor, statusFor } from '@oilcan/core/registry';
 import { guestReportSchema, guestWordsSchema } from '@oilcan/core/raising/guests';
-import type { Report, ReportPhoto } from '@oilcan/core/raising/reports';
+import type { Report } from '@oilcan/core/raising/reports';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Knex } from 'knex';
 import { dialectOf } from '../database/dialects';
@@ -16,17 +15,10 @@ import type { FileStore } from '../files/file-store';
 import { translate } from '../errors/problem';
 import type { ChangeEvents } from '../events/change-events';
 import { FollowLinks } from './follow-links';
-import { readGuestForm, type GuestPhoto, type GuestTexts } from './guest-form';
+import type { GuestTexts } from './guest-form';
 import { GuestCounts, type GuestLimits } from './guest-limits';
-import {
-  deadLabelPage,
-  deadLinkPage,
-  followPage,
-  guestContentSources,
-  labelPage,
-  refusedPage,
-  type NotTaken,
-} from './guest-pages';
+import { deadLabelPage, deadLinkPage, followPage, guestContentSources, labelPage, refusedPage } from './guest-pages';
+import { GuestPosts, newPostId, postIdIn, sendPage, type PostedTo } from './guest-posts';
 import { GuestRecords } from './guest-records';
 
 interface Options {
@@ -39,8 +31,6 @@ interface Options {
   readonly scriptFile: string;
 }
 
-/** What a browser calls a post, so that it counts once however often it arrives. */
-const POST_ID = /^[A-Za-z0-9_-]{16,128}$/;
 const WALL_TIME = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)$/;
 
 /** Nobody is signed in here, so nothing is done in anybody's name, from wherever a form comes. */
@@ -58,11 +48,12 @@ interface OfReport {
  * application, and work without a script. They tell nothing of people, of other machines, or of labels that lead nowhere.
  */
 export async function guestRoutes(server: FastifyInstance, options: Options): Promise<void> {
-  const { database, clock, files, limits, scriptFile } = options;
+  const { database, clock, limits, scriptFile } = options;
   const records = new GuestRecords(database, options.events, clock);
   const links = await FollowLinks.of(database);
   const counts = new GuestCounts(limits, (bounds) => dialectOf(database).counts(database, bounds));
   const script = existsSync(scriptFile) ? readFileSync(scriptFile) : null;
+  const to: PostedTo = { ...options, records, links, counts };
   await server.register(multipart);
 
   server.addHook('onRequest', (_request, reply, done) => {
@@ -95,6 +86,19 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     return reply.header('cache-control', 'no-cache').type('text/javascript; charset=utf-8').send(script);
   });
 
+  labelRoutes(server, to);
+  followRoutes(server, to);
+}
+
+/** Reporting by the label of a machine. */
+function labelRoutes(server: FastifyInstance, to: PostedTo): void {
+  const { records, counts } = to;
+  const posts = new GuestPosts(to);
+  async function sendDead(request: FastifyRequest, reply: FastifyReply, why: Parameters<typeof deadLabelPage>[0]) {
+    if (why === 'unknown') await counts.wrong(request.ip);
+    return sendPage(reply, why === 'unknown' ? 404 : 410, deadLabelPage(why));
+  }
+
   server.get<OfLabel>('/r/:key', forEverybody, async (request, reply) => {
     const key = request.params.key.toUpperCase();
     await counts.beforeLooking(request.ip);
@@ -113,16 +117,16 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     if (typeof found === 'string') return sendDead(request, reply, found);
     const texts: GuestTexts = {};
     const take = (): Promise<Result<Report>> =>
-      readPost(request, texts, async (photo) => {
+      posts.read(request, texts, async (photo) => {
         const said = readArgs(guestReportSchema, reportIn(texts, found.zone));
         if (!said.ok) return said;
         const postId = postIdIn(texts);
         const before = await records.cameBefore(postId);
-        if (before !== undefined) return cameAgain(before);
+        if (before !== undefined) return posts.cameAgain(before);
         await counts.beforeReport(key);
-        return keepingPhoto(photo, (kept) => records.report(key, postId, said.value, kept));
+        return posts.keepingPhoto(photo, (kept) => records.report(key, postId, said.value, kept));
       });
-    return answer(request, reply, take, (notTaken) =>
+    return posts.answer(request, reply, take, (notTaken) =>
       labelPage(found, { key, postId: newPostId(), notTaken: { ...notTaken, texts } }),
     );
   });
@@ -136,16 +140,26 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
       if (typeof found === 'string') return sendDead(request, reply, found);
       const texts: GuestTexts = {};
       const take = (): Promise<Result<Report>> =>
-        readPost(request, texts, async () => {
+        posts.read(request, texts, async () => {
           const postId = postIdIn(texts);
           const before = await records.cameBefore(postId);
-          if (before !== undefined) return cameAgain(before);
+          if (before !== undefined) return posts.cameAgain(before);
           await counts.beforeReport(key);
           return records.meToo(key, postId, asId<WorkOrderId>(texts['work'] ?? ''));
         });
-      return answer(request, reply, take, (notTaken) => labelPage(found, { key, postId: newPostId(), notTaken }));
+      return posts.answer(request, reply, take, (notTaken) => labelPage(found, { key, postId: newPostId(), notTaken }));
     },
   );
+}
+
+/** The private page of a report. */
+function followRoutes(server: FastifyInstance, to: PostedTo): void {
+  const { records, links, counts } = to;
+  const posts = new GuestPosts(to);
+  const followed = async (token: string) => {
+    const id = links.reportOf(token);
+    return id === null ? undefined : records.followPage(id);
+  };
 
   server.get<OfReport>('/r/follow/:token', forEverybody, async (request, reply) => {
     const { token } = request.params;
@@ -167,92 +181,16 @@ export async function guestRoutes(server: FastifyInstance, options: Options): Pr
     }
     const texts: GuestTexts = {};
     const take = (): Promise<Result<Report>> =>
-      readPost(request, texts, async (photo) => {
+      posts.read(request, texts, async (photo) => {
         const said = readArgs(guestWordsSchema, { words: texts['words'] ?? '' });
         if (!said.ok) return said;
         const postId = postIdIn(texts);
-        return keepingPhoto(photo, (kept) => records.say(found.report.id, postId, said.value.words, kept));
+        return posts.keepingPhoto(photo, (kept) => records.say(found.report.id, postId, said.value.words, kept));
       });
-    return answer(request, reply, take, (notTaken) =>
+    return posts.answer(request, reply, take, (notTaken) =>
       followPage(found, { token, postId: newPostId(), notTaken: { ...notTaken, texts } }),
     );
   });
-
-  /** Reads a form and does something with it. Who has sent too much is told so with their words still there; a photo of theirs is not kept. */
-  async function readPost(
-    request: FastifyRequest,
-    texts: GuestTexts,
-    act: (photo: GuestPhoto | null) => Promise<Result<Report>>,
-  ): Promise<Result<Report>> {
-    const tooMany = await counts.beforePost(request.ip).then(
-      () => null,
-      (error: unknown) => ({ error }),
-    );
-    const photo = await readGuestForm(request, texts, { database, clock, files }, tooMany === null);
-    try {
-      if (tooMany !== null) throw tooMany.error;
-      return await act(photo);
-    } finally {
-      await photo?.forget();
-    }
-  }
-
-  /** Keeps the photo just before what names it; what is then refused leaves nothing behind that the next sweep does not take away. */
-  async function keepingPhoto(
-    photo: GuestPhoto | null,
-    make: (photo: ReportPhoto | null) => Promise<Result<Report>>,
-  ): Promise<Result<Report>> {
-    return make(photo === null ? null : await photo.keep());
-  }
-
-  const followed = async (token: string) => {
-    const id = links.reportOf(token);
-    return id === null ? undefined : records.followPage(id);
-  };
-
-  const cameAgain = async (id: ReportId): Promise<Result<Report>> => {
-    const found = await records.followPage(id);
-    return found === undefined
-      ? { ok: false, code: 'not_found', values: { what: 'report' }, field: null }
-      : { ok: true, value: found.report };
-  };
-
-  async function sendDead(request: FastifyRequest, reply: FastifyReply, why: Parameters<typeof deadLabelPage>[0]) {
-    if (why === 'unknown') await counts.wrong(request.ip);
-    return sendPage(reply, why === 'unknown' ? 404 : 410, deadLabelPage(why));
-  }
-
-  /** What was taken leads to its private page; what was not is told, with what was typed still there. */
-  async function answer(
-    request: FastifyRequest,
-    reply: FastifyReply,
-    take: () => Promise<Result<Report>>,
-    again: (notTaken: NotTaken) => string,
-  ): Promise<FastifyReply> {
-    const isScript = request.headers.accept === 'application/json';
-    const taken = await take().catch((error: unknown): Refusal => refusalOf(error));
-    if (taken.ok) {
-      const follow = `/r/follow/${links.tokenOf(taken.value.id)}`;
-      if (!isScript) return reply.redirect(follow, 303);
-      return reply.code(201).type('application/json').send({ number: taken.value.number, follow });
-    }
-    const sentence = sentenceOf(taken);
-    const status = statusFor(taken.code);
-    const { seconds } = taken.values;
-    if (typeof seconds === 'number') reply.header('retry-after', String(seconds));
-    if (isScript) return reply.code(status).type('application/json').send({ sentence });
-    return sendPage(reply, status, again({ sentence, texts: {} }));
-  }
-}
-
-const sendPage = (reply: FastifyReply, status: number, page: string): FastifyReply =>
-  reply.code(status).type('text/html; charset=utf-8').send(page);
-
-const newPostId = (): string => randomBytes(18).toString('base64url');
-
-function postIdIn({ post = '' }: GuestTexts): string {
-  if (!POST_ID.test(post)) throw new OilcanError('invalid', { reason: 'Load the page again, then send it.' });
-  return post;
 }
 
 /** The fields of the form as a report. */
@@ -274,13 +212,6 @@ function instantOf(typed: string, zone: string): string {
   return isLocalDay(day) ? timeOfDay(day, Number(hours) * 60 + Number(minutes), zone) : typed;
 }
 
-/** What a framework's own error means, as a refusal; throws what nobody expects. */
-function refusalOf(error: unknown): Refusal {
-  const { code, values, field } = translate(error as Error & { code: string; name: string });
-  if (code === 'unexpected') throw error;
-  return { ok: false, code, values, field: field ?? null };
-}
-
 /** Whoever works here is led on into the application. */
 async function isSignedIn(server: FastifyInstance, request: FastifyRequest): Promise<boolean> {
   return server.personOf(request).then(
@@ -288,5 +219,3 @@ async function isSignedIn(server: FastifyInstance, request: FastifyRequest): Pro
     () => false,
   );
 }
-
-const sentenceOf = ({ code, values }: Refusal): string => sentenceFor(code, values);
