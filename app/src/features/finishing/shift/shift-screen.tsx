@@ -26,9 +26,9 @@ import { useCommand } from '../../frame/keys/commands';
 import { FilterLine } from './filter-line';
 import { isNarrowed, isWithin, narrowedTo } from './narrowing';
 import { orderWords } from './order-words';
-import { countPutOff, firstReason, shiftHeadline, type ShiftSection } from './shift-list';
+import { countPutOff, firstReason, shiftHeadline, type ShiftSection, type Shown } from './shift-list';
 import { forgetShiftChoice, showsAll, useFindText, useShiftChoice } from './use-narrowing';
-import { useShift } from './use-shift';
+import { useShift, type Shift } from './use-shift';
 import { WorkRow } from './work-row';
 import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { mdiQrcodeScan } from '@mdi/js';
@@ -87,19 +87,7 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
     [present, chosen, open],
   );
 
-  const go = (to: (at: number) => number): void => {
-    const ids = shift?.sections.flatMap(({ data }) => data.map(({ id }) => id)) ?? [];
-    const next = to(ids.findIndex((id) => id === chosen));
-    const id = ids[Math.min(ids.length - 1, Math.max(0, next))];
-    if (id !== undefined) open(id);
-  };
-  useCommand('next', () => go((at) => at + 1));
-  useCommand('previous', () => go((at) => at - 1));
-  useCommand('find', () => {
-    const field = findField();
-    field?.focus();
-    field?.select();
-  });
+  useShiftKeys(shift?.sections, chosen, open);
   const isEntered = useFindText(({ entered }) => entered !== null && entered === find);
 
   const hasList = shift !== null && shift.sections.length > 0;
@@ -117,13 +105,11 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
 
   if (me === undefined) return null;
   if (shift === null) return <Opening hasRows={hasRows} />;
-  const { person, settings, sections, assets, among, listed } = shift;
+  const { person, settings, sections, among, listed } = shift;
   const isWhole = isAll;
   const isHidden = (work: WorkOrder): boolean =>
     !isWithin(work, narrowing, { now: shift.present, zone: settings.zone });
-  const isFirstFirst = isWhole && order === 'first';
   const putOff = isWhole ? countPutOff(listed) : 0;
-  const reason = isFirstFirst && !hasClock ? firstReason(sections, assets, shift.present, settings) : null;
   const left = sections.reduce((sum, { data }) => sum + data.length, 0);
   return (
     <View style={[sheet.screen, isWide && { borderColor: palette.line, borderRightWidth: 2 }]}>
@@ -142,57 +128,12 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
         windowSize={7}
         extraData={present}
         ListHeaderComponent={
-          <View style={sheet.head}>
-            <View style={sheet.headline}>
-              <AppText as="heading" level={2} style={sheet.headlineWords}>
-                {isFirstFirst
-                  ? shiftHeadline(sections, person, settings)
-                  : isWhole
-                    ? counted(left, 'job', 'jobs')
-                    : `${left} of ${counted(listed.length, 'job', 'jobs')}`}
-              </AppText>
-              <Button rank="quiet" word="My day" onPress={() => router.navigate('/shift/day')} />
-              <Button rank="quiet" word="Kit list" onPress={() => router.navigate('/shift/kit')} />
-              {isWide ? (
-                <Button
-                  rank="quiet"
-                  word="Table"
-                  label="Work as a table"
-                  onPress={() => router.navigate('/shift/table')}
-                />
-              ) : null}
-            </View>
-            {reason === null ? null : (
-              <AppText as="small" soft>
-                {reason}
-              </AppText>
-            )}
-            <Digest />
-            <View style={sheet.find}>
-              <View style={sheet.field}>
-                <ShiftFind />
-              </View>
-              <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
-            </View>
-            <FilterLine
-              listed={listed}
-              among={isSettled || !isWhole ? among() : none}
-              shown={choice}
-              present={{ now: shift.present, zone: settings.zone }}
-              onChange={choose}
-              onMore={() => setIsNarrowing(true)}
-            />
-            <ForgottenClock />
-            <InstallOffer />
-            {isNarrowed(narrowing) ? (
-              <View style={sheet.headline}>
-                <AppText live style={sheet.load}>
-                  Only {narrowedTo(narrowing, among())}.
-                </AppText>
-                <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
-              </View>
-            ) : null}
-          </View>
+          <ShiftHead
+            {...{ shift, choice, choose, left }}
+            asksSettled={isSettled || !isWhole}
+            hasClock={hasClock}
+            onMore={() => setIsNarrowing(true)}
+          />
         }
         renderSectionHeader={({ section }) => (
           <View style={sheet.group}>
@@ -244,6 +185,98 @@ const ShiftList = memo(function ShiftList({ chosen, find }: ShiftListProps): Rea
     </View>
   );
 });
+
+interface HeadProps {
+  readonly shift: Shift;
+  readonly choice: Shown;
+  readonly choose: (shown: Shown) => void;
+  /** How many jobs are listed. */
+  readonly left: number;
+  /** Whether what could be narrowed to is counted now: nobody waits for it before the list is there. */
+  readonly asksSettled: boolean;
+  readonly hasClock: boolean;
+  readonly onMore: () => void;
+}
+
+/** Above the list: what it holds in a line, where else one can go, finding, and by what it is narrowed. */
+function ShiftHead({ shift, choice, choose, left, asksSettled, hasClock, onMore }: HeadProps): ReactElement {
+  const router = useRouter();
+  const isWide = useIsWide();
+  const { person, settings, sections, assets, among, listed } = shift;
+  const { narrowing, order } = choice;
+  const isWhole = showsAll(choice);
+  const isFirstFirst = isWhole && order === 'first';
+  const reason = isFirstFirst && !hasClock ? firstReason(sections, assets, shift.present, settings) : null;
+  return (
+    <View style={sheet.head}>
+      <View style={sheet.headline}>
+        <AppText as="heading" level={2} style={sheet.headlineWords}>
+          {isFirstFirst
+            ? shiftHeadline(sections, person, settings)
+            : isWhole
+              ? counted(left, 'job', 'jobs')
+              : `${left} of ${counted(listed.length, 'job', 'jobs')}`}
+        </AppText>
+        <Button rank="quiet" word="My day" onPress={() => router.navigate('/shift/day')} />
+        <Button rank="quiet" word="Kit list" onPress={() => router.navigate('/shift/kit')} />
+        {isWide ? (
+          <Button rank="quiet" word="Table" label="Work as a table" onPress={() => router.navigate('/shift/table')} />
+        ) : null}
+      </View>
+      {reason === null ? null : (
+        <AppText as="small" soft>
+          {reason}
+        </AppText>
+      )}
+      <Digest />
+      <View style={sheet.find}>
+        <View style={sheet.field}>
+          <ShiftFind />
+        </View>
+        <Button word="Scan" icon={mdiQrcodeScan} style={sheet.scan} onPress={() => router.navigate('/scan')} />
+      </View>
+      <FilterLine
+        listed={listed}
+        among={asksSettled ? among() : none}
+        shown={choice}
+        present={{ now: shift.present, zone: settings.zone }}
+        onChange={choose}
+        onMore={onMore}
+      />
+      <ForgottenClock />
+      <InstallOffer />
+      {isNarrowed(narrowing) ? (
+        <View style={sheet.headline}>
+          <AppText live style={sheet.load}>
+            Only {narrowedTo(narrowing, among())}.
+          </AppText>
+          <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** The keys of the list: on and back, and to the field that finds. */
+function useShiftKeys(
+  sections: readonly ShiftSection[] | undefined,
+  chosen: string | undefined,
+  open: (id: string) => void,
+): void {
+  const go = (to: (at: number) => number): void => {
+    const ids = sections?.flatMap(({ data }) => data.map(({ id }) => id)) ?? [];
+    const next = to(ids.findIndex((id) => id === chosen));
+    const id = ids[Math.min(ids.length - 1, Math.max(0, next))];
+    if (id !== undefined) open(id);
+  };
+  useCommand('next', () => go((at) => at + 1));
+  useCommand('previous', () => go((at) => at - 1));
+  useCommand('find', () => {
+    const field = findField();
+    field?.focus();
+    field?.select();
+  });
+}
 
 /** What was looked for is opened: the keys are the list's again. */
 function leaveFind(): void {

@@ -10,7 +10,7 @@ import { sayLocalDay } from '../../../words/dates';
 import { choicesAmong, type AspectChoices } from './narrowing';
 import { listedWork, once, sectionsAmong, type Listed, type ShiftSection, type Shown } from './shift-list';
 
-interface Shift {
+export interface Shift {
   readonly person: Person;
   readonly settings: Settings;
   readonly present: Instant;

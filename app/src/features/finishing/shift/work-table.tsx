@@ -1,7 +1,6 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { byId, formatDuration, type Instant } from '@oilcan/core/kernel';
-import { isOpen, peopleOn, urgencies, type WorkOrder } from '@oilcan/core/orders/work';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
 import { usePhone, useSettings, useTable } from '../../../data/store/store';
 import { useNow } from '../../../data/store/use-now';
 import { FilterChip, FilterChips } from '../../../ui/fields/filter-chips';
@@ -10,17 +9,17 @@ import { Button } from '../../../ui/press/press';
 import { withSharedCode } from '../../../ui/loading/shared-code';
 import type { TableColumn, TableProps } from '../../../ui/layout/sorted-table';
 import { AppText } from '../../../ui/theme/app-text';
-import { sayDue, sayLocalDay, sayMoment } from '../../../words/dates';
-import { counted, kindWords, stateOf, urgencyWords } from '../../../words/work-words';
+import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { onSite, useSite } from '../../frame/page/use-site';
 import { FilterLine } from './filter-line';
-import { choicesAmong, isNarrowed, isWithin, narrowedTo } from './narrowing';
+import { choicesAmong, isNarrowed, isWithin, narrowedTo, type AspectChoices, type Present } from './narrowing';
 import { NarrowSheet } from './narrow-sheet';
-import { once } from './shift-list';
+import { once, type Listed, type Shown } from './shift-list';
 import { forgetShiftChoice, useShiftChoice, WORK_TABLE } from './use-narrowing';
 import { useShift } from './use-shift';
+import { useWorkColumns } from './use-work-columns';
 
 const Table = lazyComponent<TableProps<WorkOrder>>(() =>
   import('../../../ui/layout/sorted-table').then((module) => module.SortedTable<WorkOrder>),
@@ -36,8 +35,6 @@ const whichWords: Readonly<Record<Which, string>> = {
 };
 
 const dueFirst = { id: 'due', desc: false };
-/** What has no due time comes after all that has one. */
-const LAST = '9999';
 
 /** For the office: all work that the person may see, as a table that is narrowed as Shift is, sorted, and saved as it is seen. */
 export function WorkTable(): ReactElement | null {
@@ -46,16 +43,12 @@ export function WorkTable(): ReactElement | null {
   const settings = useSettings();
   const site = useSite();
   const zone = settings?.zone ?? 'UTC';
-  const language = settings?.language ?? 'en';
   const { shown, choose } = useShiftChoice(zone);
   const [which, setWhich] = useState<Which>('open');
   const [isNarrowing, setIsNarrowing] = useState(false);
   const shift = useShift(shown);
   const me = usePhone((state) => state.person?.id);
   const workOrders = useTable('workOrders');
-  const people = useTable('people');
-  const crews = useTable('crews');
-  const assetRows = useTable('assets');
   const placeRows = useTable('places');
   const all = useMemo(() => onSite(workOrders, site), [workOrders, site]);
   const open = shift?.listed;
@@ -80,131 +73,8 @@ export function WorkTable(): ReactElement | null {
       ),
     [among, which, shown.narrowing, settings, placeRows, present, zone],
   );
-  const columns = useMemo((): readonly TableColumn<WorkOrder>[] => {
-    const assets = byId(assetRows);
-    const places = byId(placeRows);
-    const persons = byId(people);
-    const crewById = byId(crews);
-    const moment = (at: Instant): string => sayMoment(at, present, zone, language);
-    const who = (work: WorkOrder): string =>
-      [
-        ...peopleOn(work).map((id) => persons.get(id)?.name ?? ''),
-        work.crewId === null ? '' : (crewById.get(work.crewId)?.name ?? ''),
-      ]
-        .filter((name) => name !== '')
-        .join(', ');
-    return [
-      { id: 'number', heading: 'Number', width: 76, value: ({ number }) => number },
-      { id: 'title', heading: 'What', width: 220, grows: true, value: ({ title }) => title },
-      {
-        id: 'machine',
-        heading: 'Machine',
-        width: 150,
-        grows: true,
-        value: ({ assetId }) => assets.get(assetId)?.name ?? '',
-      },
-      { id: 'place', heading: 'Place', width: 130, value: ({ placeId }) => places.get(placeId)?.name ?? '' },
-      { id: 'kind', heading: 'Kind', width: 96, value: ({ kind }) => kindWords[kind] },
-      {
-        id: 'trade',
-        heading: 'Trade',
-        width: 104,
-        value: ({ tradeId }) => settings?.trades.find(({ id }) => id === tradeId)?.name ?? '',
-      },
-      {
-        id: 'urgency',
-        heading: 'Urgency',
-        width: 88,
-        value: ({ urgency }) => urgencies.indexOf(urgency),
-        words: ({ urgency }) => urgencyWords[urgency],
-      },
-      { id: 'state', heading: 'State', width: 92, value: stateOf },
-      {
-        id: 'due',
-        heading: 'Due',
-        width: 100,
-        value: ({ dueAt }) => dueAt ?? LAST,
-        words: ({ dueAt }) => (dueAt === null ? '' : sayDue(dueAt, present, zone, language)),
-      },
-      {
-        id: 'planned',
-        heading: 'Planned for',
-        isExtra: true,
-        width: 100,
-        value: ({ plannedOn }) => plannedOn ?? LAST,
-        words: ({ plannedOn }) => (plannedOn == null ? '' : sayLocalDay(plannedOn, present, zone, language)),
-      },
-      {
-        id: 'estimate',
-        heading: 'How long',
-        width: 84,
-        isFigure: true,
-        value: ({ estimateMinutes }) => estimateMinutes,
-        words: ({ estimateMinutes }) => (estimateMinutes === 0 ? '' : formatDuration(estimateMinutes)),
-      },
-      { id: 'who', heading: 'Who', width: 140, value: who },
-      {
-        id: 'raised',
-        heading: 'Raised',
-        isExtra: true,
-        width: 92,
-        value: ({ createdAt }) => createdAt,
-        words: ({ createdAt }) => moment(createdAt),
-      },
-    ];
-  }, [assetRows, placeRows, people, crews, settings, present, zone, language]);
+  const columns = useWorkColumns(present);
   if (me === undefined || shift === null) return null;
-  const save = async (sorted: readonly WorkOrder[], seen: readonly TableColumn<WorkOrder>[]): Promise<void> => {
-    const { saveTable } = await withSharedCode(() => import('../../../data/browser/save-table'));
-    saveTable(
-      'work',
-      seen.map(({ heading }) => heading),
-      sorted.map((work) => seen.map(({ value, words }) => (words ?? value)(work))),
-    );
-  };
-  const top = (sorted: readonly WorkOrder[], seen: readonly TableColumn<WorkOrder>[]): ReactElement => (
-    <View style={sheet.top}>
-      <View style={sheet.line}>
-        <AppText as="heading" level={2} style={sheet.grows}>
-          {rows.length === among[which].length
-            ? counted(rows.length, 'job', 'jobs')
-            : `${rows.length} of ${counted(among[which].length, 'job', 'jobs')}`}
-        </AppText>
-        <Button
-          word="Save as CSV"
-          cannot={sorted.length === 0 && 'No job is shown that could be saved.'}
-          onPress={() => void save(sorted, seen)}
-        />
-      </View>
-      <FilterChips label="Which work" isOneOf>
-        {whiches.map((each) => (
-          <FilterChip
-            key={each}
-            word={whichWords[each]}
-            count={among[each].length}
-            isOn={each === which}
-            onPress={() => setWhich(each)}
-          />
-        ))}
-      </FilterChips>
-      <FilterLine
-        listed={shift.listed}
-        among={choices()}
-        shown={shown}
-        present={{ now: present, zone }}
-        onChange={choose}
-        onMore={() => setIsNarrowing(true)}
-      />
-      {isNarrowed(shown.narrowing) ? (
-        <View style={sheet.line}>
-          <AppText live style={sheet.grows}>
-            Only {narrowedTo(shown.narrowing, choices())}.
-          </AppText>
-          <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
-        </View>
-      ) : null}
-    </View>
-  );
   return (
     <View style={sheet.screen}>
       <TopBar title="Work as a table" {...back} />
@@ -215,7 +85,16 @@ export function WorkTable(): ReactElement | null {
         columns={columns}
         idOf={({ id }) => id}
         sortedBy={dueFirst}
-        top={top}
+        top={(sorted, seen) => (
+          <TableTop
+            {...{ among, which, rows, sorted, seen, shown, choose }}
+            listed={shift.listed}
+            choices={choices}
+            present={{ now: present, zone }}
+            onWhich={setWhich}
+            onMore={() => setIsNarrowing(true)}
+          />
+        )}
         empty={<AppText style={sheet.top}>No work is all of this.</AppText>}
         opens={{ column: 'number', does: { href: ({ id }) => `/shift/${id}` } }}
         testIdOf={({ number }) => `row-${number}`}
@@ -230,6 +109,72 @@ export function WorkTable(): ReactElement | null {
         />
       ) : null}
     </View>
+  );
+}
+
+interface TopProps {
+  readonly among: Readonly<Record<Which, readonly WorkOrder[]>>;
+  readonly which: Which;
+  readonly rows: readonly WorkOrder[];
+  /** The rows and columns as they are seen. */
+  readonly sorted: readonly WorkOrder[];
+  readonly seen: readonly TableColumn<WorkOrder>[];
+  readonly listed: readonly Listed[];
+  readonly choices: () => readonly AspectChoices[];
+  readonly shown: Shown;
+  readonly present: Present;
+  readonly choose: (choice: Shown) => void;
+  readonly onWhich: (which: Which) => void;
+  readonly onMore: () => void;
+}
+
+/** Above the table: how many it has, saving it, and by what it is narrowed. */
+function TableTop(props: TopProps): ReactElement {
+  const { among, which, rows, sorted, seen, listed, choices, shown, present, choose, onWhich, onMore } = props;
+  return (
+    <View style={sheet.top}>
+      <View style={sheet.line}>
+        <AppText as="heading" level={2} style={sheet.grows}>
+          {rows.length === among[which].length
+            ? counted(rows.length, 'job', 'jobs')
+            : `${rows.length} of ${counted(among[which].length, 'job', 'jobs')}`}
+        </AppText>
+        <Button
+          word="Save as CSV"
+          cannot={sorted.length === 0 && 'No job is shown that could be saved.'}
+          onPress={() => void saveWork(sorted, seen)}
+        />
+      </View>
+      <FilterChips label="Which work" isOneOf>
+        {whiches.map((each) => (
+          <FilterChip
+            key={each}
+            word={whichWords[each]}
+            count={among[each].length}
+            isOn={each === which}
+            onPress={() => onWhich(each)}
+          />
+        ))}
+      </FilterChips>
+      <FilterLine listed={listed} among={choices()} shown={shown} present={present} onChange={choose} onMore={onMore} />
+      {isNarrowed(shown.narrowing) ? (
+        <View style={sheet.line}>
+          <AppText live style={sheet.grows}>
+            Only {narrowedTo(shown.narrowing, choices())}.
+          </AppText>
+          <Button rank="quiet" word="Show all" onPress={forgetShiftChoice} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+async function saveWork(sorted: readonly WorkOrder[], seen: readonly TableColumn<WorkOrder>[]): Promise<void> {
+  const { saveTable } = await withSharedCode(() => import('../../../data/browser/save-table'));
+  saveTable(
+    'work',
+    seen.map(({ heading }) => heading),
+    sorted.map((work) => seen.map(({ value, words }) => (words ?? value)(work))),
   );
 }
 

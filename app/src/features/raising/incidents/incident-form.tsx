@@ -1,10 +1,9 @@
-import { useRouter } from 'expo-router';
-import { useState, type ReactElement } from 'react';
+import { type ReactElement } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera } from '@mdi/js';
-import { asId, readMoment, type IncidentId, type OperationId, type PersonId, type SiteId } from '@oilcan/core/kernel';
+import { type PersonId, type SiteId } from '@oilcan/core/kernel';
 import { MOST_PHOTOS } from '@oilcan/core/raising/reports';
-import { incidentCauses, type IncidentCause } from '@oilcan/core/raising/incidents';
+import { incidentCauses } from '@oilcan/core/raising/incidents';
 import {
   demandOf,
   incidentKinds,
@@ -12,20 +11,15 @@ import {
   type IncidentKind,
   type ReportQuestion,
 } from '@oilcan/core/orders/raise-rules';
-import { useKeptVoice } from '../../../data/files/use-kept-voice';
-import { useCamera } from '../../../data/pictures/use-report-photo';
-import { now, peekRow, usePhone, useRow, useSettings } from '../../../data/store/store';
-import { performOrSay } from '../../../data/store/use-operation';
+import { now, usePhone, useRow } from '../../../data/store/store';
 import { PeopleChoice } from '../../../forms/people-choice';
 import { usePeopleOf } from '../../../data/queries/use-people-of';
 import { FormField } from '../../../forms/form-field';
 import { FormRefusal } from '../../../forms/form-refusal';
 import { MomentField } from '../../../forms/moment-field';
-import { momentProblem } from '../../../forms/typed-words';
 import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { SignatureFormField, unsigned } from '../../../forms/signature-field';
-import { useOperationForm } from '../../../forms/use-operation-form';
+import { SignatureFormField } from '../../../forms/signature-field';
 import { RULE } from '../../../ui/theme/theme';
 import { toggled } from '../../../ui/state/toggled';
 import { usePalette } from '../../../ui/theme/use-palette';
@@ -35,17 +29,7 @@ import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { TakenAlong, WhereField, type RaiseDraft, type RaisedAt } from '../raise';
 import { causeWords, incidentKindWords } from './incident-words';
-
-/** What is said of an incident beside its words and pictures, which any way of raising it has. */
-const nothingSaid = {
-  kind: 'nearMiss' as IncidentKind,
-  time: '',
-  causes: [] as IncidentCause[],
-  presentIds: [] as PersonId[],
-  presentOthers: '',
-  doneAtOnce: '',
-  ...unsigned,
-};
+import { useIncidentForm } from './use-incident-form';
 
 interface Props {
   /** What was said on the page that raises it, by any of its ways. */
@@ -57,58 +41,14 @@ interface Props {
 
 /** Somebody was hurt, or nearly; something was damaged, or spilled or released. Only those whom it concerns will see it. */
 export function IncidentForm({ draft, at: first, ways }: Props): ReactElement | null {
-  const router = useRouter();
   const back = useBack('/shift');
-  const onward = useBack('/shift', '/raise');
   const palette = usePalette();
   const person = usePhone((state) => state.person);
   const { words, photos, voice } = draft;
-  const [at, setAt] = useState<RaisedAt>(first);
-  const { trouble, take } = useCamera((taken) => draft.change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
-  const microphone = useKeptVoice((spoken) => draft.change({ voice: spoken }));
-  const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
-  const place = useRow('places', at?.is === 'place' ? at.id : undefined);
-  const siteId = asset?.siteId ?? place?.siteId ?? person?.siteIds[0];
-  const settings = useSettings(siteId);
-  const zone = settings?.zone ?? 'utc';
-  const { form, submit, refusal } = useOperationForm({
-    operation: 'incident.make',
-    about: draft.where,
-    defaultValues: nothingSaid,
-    neverKept: ['path', 'isByName'],
-    fieldOf: (argument) =>
-      argument === 'happenedAt' ? 'time' : argument === 'signature' ? 'path' : (argument as 'time'),
-    read: ({ time, path, isByName, ...said }) => {
-      const happened = time.trim() === '' ? null : readMoment(time, now(), zone);
-      if (happened !== null && happened.is !== 'at')
-        return { unreadable: 'time', hint: momentProblem(time, now(), zone) };
-      return {
-        args: {
-          ...said,
-          number: null,
-          assetId: at?.is === 'asset' ? at.id : null,
-          placeId: at?.is === 'place' ? at.id : null,
-          words,
-          happenedAt: happened?.at ?? now(),
-          photo: photos[0] ?? null,
-          signature: path === '' && !isByName ? null : { name: person?.name ?? '', path },
-        },
-      };
-    },
-    said: (_args, _typed, made) =>
-      `${peekRow('incidents', made)?.number ?? 'It'} is reported. Only the leads and who was there see it.`,
-    opens: (made) => () => router.navigate(`/reports/incident/${made}`),
-    onDone: (made) => void addTheRest(made),
-  });
-  const addTheRest = async (made: OperationId): Promise<void> => {
-    const incidentId = asId<IncidentId>(made);
-    // Why something was not taken is said in place of the rest.
-    for (const photo of photos.slice(1))
-      await performOrSay('incident.add', { incidentId, words: '', photo, closes: false });
-    if (voice !== null) await performOrSay('incident.say-aloud', { incidentId, voice });
-    draft.forget();
-    onward.onBack();
-  };
+  const { form, submit, refusal, at, setAt, siteId, settings, trouble, take, microphone } = useIncidentForm(
+    draft,
+    first,
+  );
   const { control, setValue } = form;
   const { kind, causes, presentIds } = form.watch();
   const demand = useDemand(siteId, kind);
