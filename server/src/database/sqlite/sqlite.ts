@@ -1,6 +1,7 @@
 import { chmodSync, existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import knex, { type Knex } from 'knex';
+import { LRUCache } from 'lru-cache';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { nobodyElse } from '../channel';
 import { DatabaseProblem } from '../database-problem';
@@ -92,7 +93,7 @@ async function checkFile(connection: Knex, file: string): Promise<void> {
 
 interface SqliteHandle {
   pragma(statement: string): unknown;
-  prepare(sql: string): unknown;
+  prepare(sql: string): object;
 }
 
 /** How long a statement waits for another program that writes; nothing else is answered meanwhile. */
@@ -116,12 +117,11 @@ const STATEMENTS_REMEMBERED = 500;
 
 /** Knex prepares every query anew; the same text gives the same statement here, which it always runs to its end. */
 function rememberStatements(handle: SqliteHandle): void {
-  const remembered = new Map<string, unknown>();
+  const remembered = new LRUCache<string, object>({ max: STATEMENTS_REMEMBERED });
   const prepare = handle.prepare.bind(handle);
   handle.prepare = (sql) => {
     const known = remembered.get(sql);
     if (known !== undefined) return known;
-    if (remembered.size >= STATEMENTS_REMEMBERED) remembered.clear();
     const statement = prepare(sql);
     remembered.set(sql, statement);
     return statement;
