@@ -42,6 +42,7 @@ export async function benchPulling(): Promise<void> {
   let { revision } = await pull(0, true);
   const one: number[] = [];
   const nothing: number[] = [];
+  const pushed: number[] = [];
   const who: number[] = [];
   const timed = async (into: number[], ask: () => Promise<unknown>): Promise<void> => {
     const started = performance.now();
@@ -50,7 +51,7 @@ export async function benchPulling(): Promise<void> {
   };
   for (let index = 0; index < QUESTIONS; index += 1) {
     const note = anOperation('note.add', { workOrderId: workId, text: 'Dry' });
-    await line.ask('POST', '/api/operations', pushBody([note]));
+    await timed(pushed, () => line.ask('POST', '/api/operations', pushBody([note])));
     await timed(one, async () => ({ revision } = await pull(revision)));
     await timed(nothing, () => pull(revision));
     await timed(who, () => line.ask('GET', '/api/session'));
@@ -59,6 +60,7 @@ export async function benchPulling(): Promise<void> {
   await close();
   rmSync(folder, { recursive: true });
   const reference = 'asking who I am';
+  report('a push of one note', median(pushed), 'asking who I am', median(who), 'ms', 'aim: 6.0 or less');
   report('a pull of one changed row', median(one), reference, median(who), 'ms', 'aim: 3.0 or less');
   report('a pull of nothing new', median(nothing), reference, median(who), 'ms', 'aim: 2.0 or less');
 }
