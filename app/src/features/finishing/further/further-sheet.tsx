@@ -38,57 +38,11 @@ interface Props {
 
 /** A new work order out of this one: machine, place and link are filled in, notes and photos go along if they are chosen. */
 export function FurtherSheet({ work, onClose }: Props): ReactElement {
-  const makes = useMadeWork();
   const settings = useSettings(work.siteId);
-  const entries = useRows('entries', 'workOrder', work.id);
-  const [{ title, tradeId: usualTradeId }, setUsualOf] = useState({ title: '', tradeId: work.tradeId });
-  const [chosenId, setChosenId] = useState<AssetId | null>(null);
-  const assetId = chosenId ?? work.assetId;
-  const [kind, setKind] = useState<WorkKind>('corrective');
-  const usual = useUsual({ assetId, kind, tradeId: usualTradeId, title });
-  const usualKit = useUsualKit(usual, work.siteId);
-  const { form, submit, refusal } = useOperationForm({
-    operation: 'work.raise',
-    about: work.id,
-    defaultValues: {
-      title: '',
-      reason: '',
-      urgency: 'week' as Urgency,
-      tradeId: work.tradeId,
-      carried: [] as readonly EntryId[],
-      kind: 'corrective' as WorkKind,
-      plannedOn: '' as string,
-      personIds: [] as PersonId[],
-    },
-    read: (typed) => {
-      const raised = furtherWorkOrder({
-        assetId,
-        title: typed.title.trim(),
-        reason: typed.reason.trim() === '' ? `Noticed on ${work.number}, ${work.title}.` : typed.reason.trim(),
-        urgency: typed.urgency,
-        tradeId: typed.tradeId,
-        cameFrom: work.id,
-        carried: [...typed.carried],
-      });
-      return {
-        args: {
-          ...raised,
-          kind: typed.kind,
-          kit: [...usualKit.kit],
-          estimateMinutes: usual?.minutes?.median ?? 0,
-          personIds: typed.personIds,
-          ...(isLocalDay(typed.plannedOn) ? { plannedOn: typed.plannedOn } : {}),
-        },
-      };
-    },
-    said: (_, __, made) => makes.said(made, 'raised'),
-    opens: makes.opens,
-    onDone: onClose,
-  });
-  const offered = currentEntries(entries)
-    .filter(({ content }) => content.kind === 'note' || content.kind === 'photo')
-    .sort((a, b) => (a.at < b.at ? 1 : -1))
-    .slice(0, MOST_OFFERED);
+  const { form, submit, refusal, title, setUsualOf, assetId, setChosenId, kind, setKind, usualKit } = useFurther(
+    work,
+    onClose,
+  );
   const [urgency, tradeId, carried, plannedOn, personIds] = form.watch([
     'urgency',
     'tradeId',
@@ -97,10 +51,6 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
     'personIds',
   ]);
   const asset = useRow('assets', assetId);
-  const toggle = (id: EntryId): void => {
-    const without = carried.filter((each) => each !== id);
-    form.setValue('carried', without.length < carried.length ? without : [...carried, id]);
-  };
   return (
     <BottomSheet
       title="Further work"
@@ -169,22 +119,93 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
       </More>
       <UsualKitChoice of={usualKit} />
       <FormField control={form.control} name="reason" label="Why (not needed)" />
-      {offered.length === 0 ? null : (
-        <View role="group" aria-label="Goes along" style={sheet.along}>
-          <AppText as="label">Goes along</AppText>
-          {offered.map((entry) => (
-            <Choice
-              key={entry.id}
-              isMany
-              word={alongWords(entry)}
-              isChosen={carried.includes(entry.id)}
-              onPress={() => toggle(entry.id)}
-            />
-          ))}
-        </View>
-      )}
+      <AlongChoice work={work} carried={carried} onChange={(ids) => form.setValue('carried', ids)} />
       <FormRefusal sentence={refusal} />
     </BottomSheet>
+  );
+}
+
+/** The new work order while it is being typed. */
+function useFurther(work: WorkOrder, onClose: () => void) {
+  const makes = useMadeWork();
+  const [{ title, tradeId: usualTradeId }, setUsualOf] = useState({ title: '', tradeId: work.tradeId });
+  const [chosenId, setChosenId] = useState<AssetId | null>(null);
+  const assetId = chosenId ?? work.assetId;
+  const [kind, setKind] = useState<WorkKind>('corrective');
+  const usual = useUsual({ assetId, kind, tradeId: usualTradeId, title });
+  const usualKit = useUsualKit(usual, work.siteId);
+  const { form, submit, refusal } = useOperationForm({
+    operation: 'work.raise',
+    about: work.id,
+    defaultValues: {
+      title: '',
+      reason: '',
+      urgency: 'week' as Urgency,
+      tradeId: work.tradeId,
+      carried: [] as readonly EntryId[],
+      kind: 'corrective' as WorkKind,
+      plannedOn: '' as string,
+      personIds: [] as PersonId[],
+    },
+    read: (typed) => {
+      const raised = furtherWorkOrder({
+        assetId,
+        title: typed.title.trim(),
+        reason: typed.reason.trim() === '' ? `Noticed on ${work.number}, ${work.title}.` : typed.reason.trim(),
+        urgency: typed.urgency,
+        tradeId: typed.tradeId,
+        cameFrom: work.id,
+        carried: [...typed.carried],
+      });
+      return {
+        args: {
+          ...raised,
+          kind: typed.kind,
+          kit: [...usualKit.kit],
+          estimateMinutes: usual?.minutes?.median ?? 0,
+          personIds: typed.personIds,
+          ...(isLocalDay(typed.plannedOn) ? { plannedOn: typed.plannedOn } : {}),
+        },
+      };
+    },
+    said: (_, __, made) => makes.said(made, 'raised'),
+    opens: makes.opens,
+    onDone: onClose,
+  });
+  return { form, submit, refusal, title, setUsualOf, assetId, setChosenId, kind, setKind, usualKit };
+}
+
+interface AlongProps {
+  readonly work: WorkOrder;
+  readonly carried: readonly EntryId[];
+  readonly onChange: (ids: readonly EntryId[]) => void;
+}
+
+/** Notes and photos of this job that go along to the next. */
+function AlongChoice({ work, carried, onChange }: AlongProps): ReactElement | null {
+  const entries = useRows('entries', 'workOrder', work.id);
+  const offered = currentEntries(entries)
+    .filter(({ content }) => content.kind === 'note' || content.kind === 'photo')
+    .sort((a, b) => (a.at < b.at ? 1 : -1))
+    .slice(0, MOST_OFFERED);
+  const toggle = (id: EntryId): void => {
+    const without = carried.filter((each) => each !== id);
+    onChange(without.length < carried.length ? without : [...carried, id]);
+  };
+  if (offered.length === 0) return null;
+  return (
+    <View role="group" aria-label="Goes along" style={sheet.along}>
+      <AppText as="label">Goes along</AppText>
+      {offered.map((entry) => (
+        <Choice
+          key={entry.id}
+          isMany
+          word={alongWords(entry)}
+          isChosen={carried.includes(entry.id)}
+          onPress={() => toggle(entry.id)}
+        />
+      ))}
+    </View>
   );
 }
 

@@ -1,26 +1,21 @@
-import { useRouter } from 'expo-router';
 import { useMemo, useRef, useState, type ReactElement, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { mdiCamera, mdiTextRecognition } from '@mdi/js';
-import { asId, type AssetId, type ReportId, type SiteId } from '@oilcan/core/kernel';
+import { type AssetId, type SiteId } from '@oilcan/core/kernel';
 import { MOST_PHOTOS } from '@oilcan/core/raising/reports';
-import type { Refusal } from '@oilcan/core/operations';
 import type { Asset } from '@oilcan/core/plant/plant';
 import { fittingProcedure, type Procedure } from '@oilcan/core/steps/procedures';
 import type { Hazard, WorkOrder } from '@oilcan/core/orders/work';
 import { demandOf, rulesOf, type ReportQuestion } from '@oilcan/core/orders/raise-rules';
-import { sentenceFor } from '@oilcan/core/registry';
 import { useDictation } from '../../../data/browser/dictation';
 import { useKeptVoice } from '../../../data/files/use-kept-voice';
 import { useCamera } from '../../../data/pictures/use-report-photo';
-import { peekRow, performMaking, usePhone, useRow, useRows } from '../../../data/store/store';
+import { usePhone, useRow, useRows } from '../../../data/store/store';
 import { useDangers } from '../../../data/queries/use-dangers';
-import { performOrSay } from '../../../data/store/use-operation';
 import { FormField } from '../../../forms/form-field';
 import { FormRefusal } from '../../../forms/form-refusal';
 import { Choice } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
-import { useNotice } from '../../../ui/state/use-notice';
 import { RULE, useIsNarrow, useIsWide } from '../../../ui/theme/theme';
 import { useOnce } from '../../../ui/state/use-once';
 import { usePalette } from '../../../ui/theme/use-palette';
@@ -29,19 +24,16 @@ import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { VoiceToggle } from '../../recording/attachments';
-import { doNow } from './do-now';
 import { HowBadChoice } from './how-bad';
 import { KnownThere } from './known-there';
 import { TakenAlong } from './taken-along';
 import { PlanForm } from './plan-form';
 import type { RaiseDraft } from './use-raise-draft';
+import { useRaise, writtenOf } from './use-raise';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
 
 const NOT_SAID = 'Say first where it is, and what: in words, by voice or with a photo.';
-
-/** What stands in lists for what was spoken and not written. */
-const SPOKEN = 'Spoken: listen to the voice note';
 
 interface Props {
   readonly draft: RaiseDraft;
@@ -57,25 +49,17 @@ interface Props {
 /** Something is wrong, or has to be done: said once, and then done at once, planned, or reported. */
 export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Props): ReactElement {
   const back = useBack('/shift');
-  const router = useRouter();
-  const palette = usePalette();
   const isWide = useIsWide();
   // With very large text the keys stand below what they are about.
   const isNarrow = useIsNarrow();
-  const say = useNotice((state) => state.say);
   const person = usePhone((state) => state.person);
   const { words, how, photos, voice, change, forget } = draft;
   const setWords = (text: string): void => change({ words: text });
   const camera = useCamera((taken) => change({ photos: [...photos, taken].slice(-MOST_PHOTOS) }));
   const microphone = useKeptVoice((spoken) => change({ voice: spoken }));
   const [procedure, setProcedure] = useState<Procedure | null>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
   const once = useOnce();
   const plan = useRef<(() => void) | null>(null);
-  const told = (refused: Refusal): false => {
-    setRefusal(draft.refused(refused));
-    return false;
-  };
   const dictation = useDictation((spoken) => setWords(`${words} ${spoken}`.trim()));
   const asset = useRow('assets', at?.is === 'asset' ? at.id : undefined);
   const place = useRow('places', at?.is === 'place' ? at.id : undefined);
@@ -83,73 +67,20 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
   const dangers = useDangers(asset);
   const hazards = dangers?.hazards ?? [];
   const fitting = useFitting(asset?.id, words);
+  const { refusal, leave, report, start } = useRaise({ draft, at, asset, procedure, cameFrom });
   if (person === null) return <></>;
-  const written = words.trim() === '' && voice !== null ? SPOKEN : words.trim();
+  const written = writtenOf(draft);
   const isSaid = at !== null && written !== '';
-  const leave = (sentence: string | null, open?: string): void => {
-    forget();
-    if (sentence !== null) say(sentence, open === undefined ? undefined : () => router.navigate(open));
-    back.onBack();
-  };
-  const report = async (): Promise<boolean> => {
-    const where = { assetId: at?.is === 'asset' ? at.id : null, placeId: at?.is === 'place' ? at.id : null };
-    const [photo = null, ...others] = photos;
-    const made = await performMaking('report.make', { number: null, ...where, words: written, ...how, photo });
-    if (!made.ok) return told(made);
-    const reportId = asId<ReportId>(made.value);
-    let isSaid = true;
-    for (const other of others)
-      isSaid = (await performOrSay('report.say', { reportId, words: '', photo: other })) && isSaid;
-    if (voice !== null) isSaid = (await performOrSay('report.say-aloud', { reportId, voice })) && isSaid;
-    const number = peekRow('reports', made.value)?.number ?? 'Reported';
-    // Why something was not taken stays to be read.
-    leave(
-      isSaid ? `${number}: a lead is told. What becomes of it stands under your work.` : null,
-      `/reports/${made.value}`,
-    );
-    return true;
-  };
-  const start = async (): Promise<boolean> => {
-    if (asset === undefined) return false;
-    const steps = procedure?.steps ?? [];
-    const toDo = { assetId: asset.id, words: written, steps, how, photos, voice, cameFrom: cameFrom?.id ?? null };
-    const begun = await doNow({ ...toDo, me: person.id });
-    if (!begun.ok) return told(begun);
-    const { workOrderId, trouble: left } = begun.value;
-    if (left !== null) say(sentenceFor(left.code, left.values));
-    forget();
-    router.replace(`/shift/${workOrderId}`);
-    return true;
-  };
   const keys = (
-    <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
-      {way === 'plan' ? (
-        <Button
-          rank="primary"
-          word="Plan it"
-          label="Plan it: this work"
-          cannot={!isSaid ? NOT_SAID : asset === undefined && 'Work is always on a machine. Choose it first.'}
-          style={sheet.key}
-          onPress={() => plan.current?.()}
-        />
-      ) : way === 'report' ? (
-        <Button
-          rank="primary"
-          word="Report it"
-          cannot={!isSaid && NOT_SAID}
-          style={sheet.key}
-          onPress={() => once(report)}
-        />
-      ) : (
-        <Button
-          rank="primary"
-          word={hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
-          cannot={!isSaid ? NOT_SAID : dangers === null && 'The hazards there are being looked up.'}
-          style={sheet.key}
-          onPress={() => once(start)}
-        />
-      )}
-    </View>
+    <RaiseKeys
+      way={way}
+      cannot={!isSaid && NOT_SAID}
+      hasMachine={asset !== undefined}
+      hazards={dangers === null ? null : hazards}
+      onPlan={() => plan.current?.()}
+      onReport={() => once(report)}
+      onStart={() => once(() => start(person))}
+    />
   );
   return (
     <View style={sheet.screen}>
@@ -162,24 +93,13 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
             {way === 'now' && hazards.length > 0 ? <HazardsThere hazards={hazards} /> : null}
             <FormField control={draft.control} name="words" label="What is it" lines={3} />
             {asset === undefined || words.trim() !== '' ? null : <UsualWords asset={asset} onChoose={setWords} />}
-            <View style={sheet.keys}>
-              {asks('photo') ? (
-                <Button
-                  word={photos.length === 0 ? 'Photo' : 'Another photo'}
-                  icon={mdiCamera}
-                  cannot={photos.length >= MOST_PHOTOS && `At most ${MOST_PHOTOS} photos.`}
-                  onPress={() => void camera.take()}
-                />
-              ) : null}
-              <VoiceToggle voice={microphone} isSaid={voice !== null} />
-              {dictation === null ? null : (
-                <Button
-                  icon={mdiTextRecognition}
-                  word={dictation.isListening ? 'Listening …' : 'Dictate'}
-                  onPress={dictation.toggle}
-                />
-              )}
-            </View>
+            <Taking
+              draft={draft}
+              camera={camera}
+              microphone={microphone}
+              dictation={dictation}
+              asksPhoto={asks('photo')}
+            />
             <TakenAlong photos={photos} voice={voice} onChange={change} />
           </View>
           <View style={isWide ? sheet.half : sheet.column}>
@@ -214,6 +134,78 @@ export function RaiseScreen({ draft, at, onAt: setAt, cameFrom, way, ways }: Pro
         {isNarrow ? keys : null}
       </ScrollView>
       {isNarrow ? null : keys}
+    </View>
+  );
+}
+
+interface KeysProps {
+  readonly way: Props['way'];
+  /** Why nothing can be done with it yet; false where it can. */
+  readonly cannot: string | false;
+  readonly hasMachine: boolean;
+  /** Null until they are looked up. */
+  readonly hazards: readonly Hazard[] | null;
+  readonly onPlan: () => void;
+  readonly onReport: () => void;
+  readonly onStart: () => void;
+}
+
+function RaiseKeys({ way, cannot, hasMachine, hazards, onPlan, onReport, onStart }: KeysProps): ReactElement {
+  const palette = usePalette();
+  return (
+    <View style={[sheet.foot, { borderColor: palette.ink, backgroundColor: palette.paper }]}>
+      {way === 'plan' ? (
+        <Button
+          rank="primary"
+          word="Plan it"
+          label="Plan it: this work"
+          cannot={cannot || (!hasMachine && 'Work is always on a machine. Choose it first.')}
+          style={sheet.key}
+          onPress={onPlan}
+        />
+      ) : way === 'report' ? (
+        <Button rank="primary" word="Report it" cannot={cannot} style={sheet.key} onPress={onReport} />
+      ) : (
+        <Button
+          rank="primary"
+          word={hazards === null || hazards.length === 0 ? 'Do it now' : 'Hazards read: do it now'}
+          cannot={cannot || (hazards === null && 'The hazards there are being looked up.')}
+          style={sheet.key}
+          onPress={onStart}
+        />
+      )}
+    </View>
+  );
+}
+
+interface TakingProps {
+  readonly draft: RaiseDraft;
+  readonly camera: ReturnType<typeof useCamera>;
+  readonly microphone: ReturnType<typeof useKeptVoice>;
+  readonly dictation: ReturnType<typeof useDictation>;
+  readonly asksPhoto: boolean;
+}
+
+/** What takes a photo, a voice note, or words that are spoken. */
+function Taking({ draft: { photos, voice }, camera, microphone, dictation, asksPhoto }: TakingProps): ReactElement {
+  return (
+    <View style={sheet.keys}>
+      {asksPhoto ? (
+        <Button
+          word={photos.length === 0 ? 'Photo' : 'Another photo'}
+          icon={mdiCamera}
+          cannot={photos.length >= MOST_PHOTOS && `At most ${MOST_PHOTOS} photos.`}
+          onPress={() => void camera.take()}
+        />
+      ) : null}
+      <VoiceToggle voice={microphone} isSaid={voice !== null} />
+      {dictation === null ? null : (
+        <Button
+          icon={mdiTextRecognition}
+          word={dictation.isListening ? 'Listening …' : 'Dictate'}
+          onPress={dictation.toggle}
+        />
+      )}
     </View>
   );
 }
