@@ -2,11 +2,11 @@ import Ajv from 'ajv/dist/2020';
 import Papa from 'papaparse';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { recordDocument, type RecordSource } from '@oilcan/core/past/formats';
-import { costOf, entryRows } from '@oilcan/core/registry';
+import { entryColumns, entryRows, recordDocument, type RecordSource } from '@oilcan/core/past/formats';
+import { costOf, entryKinds } from '@oilcan/core/registry';
 import { parseInstant } from '@oilcan/core/kernel';
 import type { TableName, Tables } from '@oilcan/core/records';
-import { entryColumns, currentEntries, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
+import { currentEntries, type Entry, type WorkOrder } from '@oilcan/core/orders/work';
 import { generateDemo } from './generate';
 import type { Line } from './line';
 
@@ -61,7 +61,7 @@ describe('every work order of the demo', () => {
   it('has its entries as lines that another reader reads back, with their exact amounts', () => {
     for (const work of works.slice(0, 300)) {
       const source = sourceOf(work);
-      const csv = Papa.unparse({ fields: [...entryColumns], data: entryRows(source) }, { newline: '\r\n' });
+      const csv = Papa.unparse({ fields: [...entryColumns], data: entryRows(entryKinds, source) }, { newline: '\r\n' });
       const { data, errors } = Papa.parse<Record<string, string>>(csv, { header: true });
       expect(errors.filter(({ code }) => code !== 'UndetectableDelimiter')).toEqual([]);
       expect(data).toHaveLength(source.entries.length);

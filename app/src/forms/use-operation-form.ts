@@ -8,7 +8,8 @@ import {
   type UseFormReturn,
 } from 'react-hook-form';
 import type { OperationId } from '@oilcan/core/kernel';
-import { readArgs, type Refusal } from '@oilcan/core/operations';
+import type { Refusal } from '@oilcan/core/operations';
+import { readArgs } from '@oilcan/core/operations/read-args';
 import { sentenceFor } from '@oilcan/core/registry';
 import { operationNamed, type ArgsOf, type OperationName } from '@oilcan/core/registry/operations';
 import { performMaking } from '../data/store/store';

@@ -1,5 +1,4 @@
 export * from './actor';
-export * from './apply';
 export * from './envelope';
 export * from './known';
 export * from './operation';

@@ -26,8 +26,6 @@ import type { Share } from '../subjects/recording/shares/share';
 import type { Step } from '../subjects/steps/steps/step';
 import type { Entry, EntryContent } from '../subjects/orders/work/entries';
 import { anyEntryKind, type EntryKindSet, type EntryPicture } from '../subjects/orders/work/entry-kinds';
-import { rowsOfEntries } from '../subjects/past/formats/entry-rows';
-import type { RecordSource } from '../subjects/past/formats/record-document';
 import { workEntries } from '../subjects/orders/work/work-entries';
 
 /** Every kind of entry, in the order in which a past tells of them. */
@@ -68,11 +66,6 @@ export function isOnlyCost(kind: string): boolean {
 /** The picture that an entry is, or that came with it; null for none. */
 export function pictureOf(content: EntryContent): EntryPicture | null {
   return anyEntryKind(entryKinds, content.kind)?.picture?.(content) ?? null;
-}
-
-/** Entries as lines of a table, in the order of time. */
-export function entryRows(source: RecordSource): (string | number)[][] {
-  return rowsOfEntries(entryKinds, source);
 }
 
 /** What each share of a work order cost, and what is in none. */

@@ -1,5 +1,5 @@
 import { minutesBetween, type Instant } from '@oilcan/core/kernel';
-import { readArgs } from '@oilcan/core/operations';
+import { readArgs } from '@oilcan/core/operations/read-args';
 import * as yup from 'yup';
 import { now } from './store';
 

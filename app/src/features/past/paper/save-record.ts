@@ -1,6 +1,6 @@
-import { recordDocument, type RecordSource } from '@oilcan/core/past/formats';
-import { entryRows } from '@oilcan/core/registry';
-import { entryColumns, type WorkOrder } from '@oilcan/core/orders/work';
+import { entryColumns, entryRows, recordDocument, type RecordSource } from '@oilcan/core/past/formats';
+import { entryKinds } from '@oilcan/core/registry';
+import type { WorkOrder } from '@oilcan/core/orders/work';
 import { saveFile } from '../../../data/browser/save-file';
 import { saveTable } from '../../../data/browser/save-table';
 import { now, peekRow, peekRows } from '../../../data/store/store';
@@ -30,5 +30,5 @@ export function saveRecord(work: WorkOrder): void {
 
 /** What is recorded as CSV, a line for each entry. */
 export function saveEntries(work: WorkOrder): void {
-  saveTable(`${work.number}-entries`, entryColumns, entryRows(sourceOf(work)));
+  saveTable(`${work.number}-entries`, entryColumns, entryRows(entryKinds, sourceOf(work)));
 }

@@ -1,33 +1,7 @@
 import { typedMoney } from '../../../kernel/money/parse-money';
 import type { Money } from '../../../kernel/money/money';
+import type { entryColumns } from './entry-columns';
 
-/** The columns in which entries of all kinds are written down, one line each. */
-export const entryColumns = [
-  'entry',
-  'at',
-  'kind',
-  'by',
-  'amends',
-  'stands',
-  'asset',
-  'person',
-  'from',
-  'to',
-  'minutes',
-  'part',
-  'quantity',
-  'unit',
-  'point',
-  'value',
-  'amount',
-  'currency',
-  'failureMode',
-  'mechanism',
-  'cause',
-  'detection',
-  'activity',
-  'text',
-] as const;
 type Column = (typeof entryColumns)[number];
 
 /** A line of a table, by column: exact amounts with a decimal point, times in UTC (ISO 8601). */

@@ -5,7 +5,7 @@ export * from './chain';
 export * from './demands';
 export * from './entries';
 export * from './entry-ids';
-export { entryColumns, type Cells, type NamedRows } from './entry-cells';
+export type { Cells, NamedRows } from './entry-cells';
 export * from './entry-kinds';
 export * from './follows-work';
 export * from './give-work';

@@ -1,10 +1,11 @@
 import { currentEntries, type Entry } from '../../orders/work/entries';
-import { entryColumns, type Cells } from '../../orders/work/entry-cells';
+import type { Cells } from '../../orders/work/entry-cells';
+import { entryColumns } from '../../orders/work/entry-columns';
 import { anyEntryKind, type EntryKindSet } from '../../orders/work/entry-kinds';
 import type { RecordSource } from './record-document';
 
 /** Entries as lines of a table, in the order of time. */
-export function rowsOfEntries(kinds: EntryKindSet, source: RecordSource): (string | number)[][] {
+export function entryRows(kinds: EntryKindSet, source: RecordSource): (string | number)[][] {
   const entries = [...source.entries].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
   const standing = new Set(currentEntries(entries).map(({ id }) => id));
   return entries.map((entry) => {
