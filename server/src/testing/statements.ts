@@ -1,8 +1,9 @@
 import type { Knex } from 'knex';
 
-/** The handle of better-sqlite3 behind a connection. */
-interface Handle {
-  prepare(sql: string): unknown;
+/** The two ways by which a statement reaches a database: as Knex builds it, and directly. */
+interface Ways {
+  _query(connection: unknown, asked: { readonly sql: string }): unknown;
+  runDirectly(connection: unknown, sql: string, values: readonly unknown[]): unknown;
 }
 
 /** What was asked of the database while something was done, but for the beginnings and ends of transactions. */
@@ -10,19 +11,27 @@ export async function statementsOf<T>(
   database: Knex,
   work: () => Promise<T>,
 ): Promise<{ readonly result: T; readonly statements: readonly string[] }> {
-  const client = database.client as { acquireConnection(): Promise<Handle>; releaseConnection(of: Handle): unknown };
-  const handle = await client.acquireConnection();
-  await client.releaseConnection(handle);
-  const prepare = handle.prepare;
+  // Transactions have clients of their own, which share this.
+  const ways = (database.client as { constructor: { prototype: Ways } }).constructor.prototype;
+  const { _query: query, runDirectly } = ways;
+  const isOwn = Object.hasOwn(ways, '_query');
   const statements: string[] = [];
-  // Everything goes through it: what Knex builds, and what is run directly.
-  handle.prepare = (sql) => {
+  const note = (sql: string): void => {
     if (!/^(BEGIN|COMMIT|ROLLBACK)/.test(sql)) statements.push(sql);
-    return prepare(sql);
+  };
+  ways._query = function (this: Ways, connection, asked) {
+    note(asked.sql);
+    return query.call(this, connection, asked);
+  };
+  ways.runDirectly = function (this: Ways, connection, sql, values) {
+    note(sql);
+    return runDirectly.call(this, connection, sql, values);
   };
   try {
     return { result: await work(), statements };
   } finally {
-    handle.prepare = prepare;
+    if (isOwn) ways._query = query;
+    else Reflect.deleteProperty(ways, '_query');
+    ways.runDirectly = runDirectly;
   }
 }
