@@ -2,7 +2,7 @@ import type { ServerResponse } from 'node:http';
 import type { Revision } from '@oilcan/core/sync';
 import { nobodyElse, type Channel } from '../database/channel';
 import type { Audience } from '../database/feed/audiences';
-import { NewsOfOthers } from './shared-events';
+import { EventsOfOthers } from './shared-events';
 
 /** Keeps proxies and phones from taking a quiet line for a dead one. */
 const HEARTBEAT_MILLISECONDS = 25_000;
@@ -31,7 +31,7 @@ export class ChangeEvents {
 
   #pause: NodeJS.Timeout | null = null;
 
-  readonly #others: NewsOfOthers;
+  readonly #others: EventsOfOthers;
   /** The newest revision of which phones were told here, or another server said that it told. */
   #told: Revision = 0;
   /** How far the database was when it was last looked at. */
@@ -40,7 +40,7 @@ export class ChangeEvents {
   /** @param channel to the other servers on the database */
   constructor(channel: Channel = nobodyElse) {
     this.#heartbeat.unref();
-    this.#others = new NewsOfOthers(channel, ({ revision, concerned, endedSessions = [] }) => {
+    this.#others = new EventsOfOthers(channel, ({ revision, concerned, endedSessions = [] }) => {
       if (revision !== undefined) this.#tellHere(revision, concerned == null ? null : new Set(concerned));
       this.#endHere(new Set(endedSessions));
     });

@@ -7,20 +7,20 @@ import type { Audience } from '../database/feed/audiences';
 const MOST_BYTES = 7_000;
 
 /** What happened on one server, as another hears it. */
-export interface SharedNews {
+export interface SharedEvents {
   readonly revision?: Revision;
   /** Whom it concerns; null for everybody. */
   readonly concerned?: readonly Audience[] | null;
   readonly endedSessions?: readonly string[];
 }
 
-/** What servers on one database tell one another of events. */
-export class NewsOfOthers {
+/** The events that servers on one database tell one another. */
+export class EventsOfOthers {
   readonly #channel: Channel;
   readonly #name = randomUUID();
   readonly #stop: () => Promise<void>;
 
-  constructor(channel: Channel, heard: (events: SharedNews) => void) {
+  constructor(channel: Channel, heard: (events: SharedEvents) => void) {
     this.#channel = channel;
     this.#stop = channel.listen((text) => {
       const said = read(text);
@@ -29,7 +29,7 @@ export class NewsOfOthers {
   }
 
   /** What does not get through is found by looking at the database. */
-  say(events: SharedNews): void {
+  say(events: SharedEvents): void {
     const whole = JSON.stringify({ by: this.#name, ...events });
     const text =
       Buffer.byteLength(whole) < MOST_BYTES ? whole : JSON.stringify({ by: this.#name, ...events, concerned: null });
@@ -41,10 +41,10 @@ export class NewsOfOthers {
   }
 }
 
-function read(text: string): (SharedNews & { readonly by: string }) | null {
+function read(text: string): (SharedEvents & { readonly by: string }) | null {
   try {
     const said: unknown = JSON.parse(text);
-    return typeof said === 'object' && said !== null && 'by' in said ? (said as SharedNews & { by: string }) : null;
+    return typeof said === 'object' && said !== null && 'by' in said ? (said as SharedEvents & { by: string }) : null;
   } catch {
     return null;
   }

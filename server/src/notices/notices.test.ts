@@ -235,18 +235,20 @@ describe('looking at the clock', () => {
   it('adds up what tomorrow’s jobs need of a bin together, without what was used already', async () => {
     await works.close();
     const tomorrow = addMinutes(startOfDay(noon, 'Europe/Vienna', 1), 600);
-    const job = (number: string, quantity: number) =>
+    const job = (number: string, quantity: number, dueAt = tomorrow) =>
       put(
         'workOrders',
         aWorkOrder({
           id: asId<WorkOrderId>(number),
           number,
-          dueAt: tomorrow,
+          dueAt,
           kit: [{ partId, binId, quantity, unit: null }],
         }),
       );
     const used = anEntry(aUse(2_000), { workOrderId: asId<WorkOrderId>('W-3') });
-    works = await startTestServer([...smallWorks(), job('W-2', 5_000), job('W-3', 6_000), put('entries', used)]);
+    // What is due as the day after begins is not tomorrow's.
+    const later = job('W-4', 50_000, startOfDay(noon, 'Europe/Vienna', 2));
+    works = await startTestServer([...smallWorks(), job('W-2', 5_000), job('W-3', 6_000), later, put('entries', used)]);
     const annCookie = await works.signIn(ann);
     await watchTime(works.database, toMillis(noon));
     const short = (await noticesFor(annCookie)).filter(({ kind }) => kind === 'short');

@@ -1,4 +1,4 @@
-import { instantFromMillis, startOfDay, type Instant } from '@oilcan/core/kernel';
+import { instantFromMillis, startOfDay, type Instant, type SiteId } from '@oilcan/core/kernel';
 import { noticesOfLate, noticesOfShort, type Notice } from '@oilcan/core/overview/notices';
 import { settingsAt } from '@oilcan/core/orders/settings';
 import type { WorkOrder } from '@oilcan/core/orders/work';
@@ -38,32 +38,39 @@ export async function watchTime(
     for (const site of await allOf(transaction, 'sites')) {
       const { zone } = settingsAt(settings, site);
       const tomorrow = { from: startOfDay(now, zone, 1), to: startOfDay(now, zone, 2) };
-      const due = (await dueWithin(transaction, tomorrow.from, tomorrow.to)).filter(({ siteId }) => siteId === site.id);
+      const due = await dueWithin(transaction, tomorrow.from, tomorrow.to, site.id);
       const short = await shortParts(records, due);
       told.push(...noticesOfShort(due, everybody, tomorrow, ({ id }) => short.get(id) ?? [], now));
     }
-    const changes = await writeNotices(transaction, await onlyNews(records, told), now);
+    const changes = await writeNotices(transaction, await onlyUnsaid(records, told), now);
     await records.write(changes);
     if (changes.length === 0) return null;
     return { revision: await currentRevision(transaction), concerned: records.audience };
   });
 }
 
-/** Open work that is due from a time on and before another or then. */
-async function dueWithin(transaction: Knex.Transaction, from: Instant, to: Instant): Promise<WorkOrder[]> {
+/** Open work that is due from a time on and before another; of all sites, where none is named. */
+async function dueWithin(
+  transaction: Knex.Transaction,
+  from: Instant,
+  to: Instant,
+  siteId?: SiteId,
+): Promise<WorkOrder[]> {
   const stored: StoredRow[] = await transaction<StoredRow>('work_orders')
-    .whereBetween('due', [from, to])
+    .where('due', '>=', from)
+    .where('due', '<', to)
+    .modify((query) => (siteId === undefined ? query : query.where('site', siteId)))
     .select('body');
   return stored.map((each) => readRow('workOrders', each));
 }
 
 /** What says nothing that was not said before is not said again. */
-async function onlyNews(records: SqlRecords, told: readonly Notice[]): Promise<Notice[]> {
-  const events: Notice[] = [];
+async function onlyUnsaid(records: SqlRecords, told: readonly Notice[]): Promise<Notice[]> {
+  const unsaid: Notice[] = [];
   for (const notice of told) {
     const before = await records.get('notices', notice.id);
     if (notice.kind === 'late' || before === undefined || JSON.stringify(before.facts) !== JSON.stringify(notice.facts))
-      events.push(notice);
+      unsaid.push(notice);
   }
-  return events;
+  return unsaid;
 }

@@ -1,6 +1,5 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { mdiTextRecognition } from '@mdi/js';
 import { readDone, type DoneLine } from '@oilcan/core/raising/already-done';
 import type { AssetId, Instant } from '@oilcan/core/kernel';
 import type { Asset } from '@oilcan/core/plant/plant';
@@ -10,12 +9,12 @@ import { now, useRow, useSettings, useTable } from '../../../data/store/store';
 import { FormRefusal } from '../../../forms/form-refusal';
 import { Field } from '../../../ui/fields/field';
 import { Choice, Choices } from '../../../ui/fields/choice';
-import { Button } from '../../../ui/press/press';
 import { AppText } from '../../../ui/theme/app-text';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { otherRaised, TakenAlong, WhereField, type RaiseDraft, type RaisedAt } from '../raise';
 import { WhatItBecomes } from './what-it-becomes';
+import { DictateKey } from '../../../forms/dictate-key';
 
 const MOST_OFFERED = 3;
 const ROOMY_HEIGHT = 700;
@@ -79,13 +78,7 @@ export function DoneScreen({ draft, at, ways }: Props): ReactElement | null {
         error={draft.wrongWords}
         autoFocus
       />
-      {dictation === null ? null : (
-        <Button
-          icon={mdiTextRecognition}
-          word={dictation.isListening ? 'Listening …' : 'Dictate'}
-          onPress={dictation.toggle}
-        />
-      )}
+      <DictateKey of={dictation} />
       <FormRefusal sentence={dictation?.error ?? null} />
       {line !== '' || others.length === 0 ? null : (
         <>

@@ -33,8 +33,10 @@ export interface PlanFacts {
   readonly asset: Asset;
   /** What is to be done, where that is said elsewhere; null where it is typed. */
   readonly words: string | null;
+  /** The reports that it answers; none where nobody reported it. */
   readonly reports: readonly Report[];
   readonly along: AlongFromRaise;
+  /** The job of which it is further work; none where it stands for itself. */
   readonly cameFrom?: WorkOrder | undefined;
   readonly settings: Settings;
   readonly procedure: Procedure | null;

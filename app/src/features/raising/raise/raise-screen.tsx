@@ -1,6 +1,6 @@
 import { useMemo, useRef, useState, type ReactElement, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { mdiCamera, mdiTextRecognition } from '@mdi/js';
+import { mdiCamera } from '@mdi/js';
 import { type AssetId, type SiteId } from '@oilcan/core/kernel';
 import { MOST_PHOTOS } from '@oilcan/core/raising/reports';
 import type { Asset } from '@oilcan/core/plant/plant';
@@ -32,6 +32,7 @@ import type { RaiseDraft } from './use-raise-draft';
 import { useRaise, writtenOf } from './use-raise';
 import { UsualWords } from './usual-words';
 import { WhereField, type RaisedAt } from './where-field';
+import { DictateKey } from '../../../forms/dictate-key';
 
 const NOT_SAID = 'Say first where it is, and what: in words, by voice or with a photo.';
 
@@ -199,13 +200,7 @@ function Taking({ draft: { photos, voice }, camera, microphone, dictation, asksP
         />
       ) : null}
       <VoiceToggle voice={microphone} isSaid={voice !== null} />
-      {dictation === null ? null : (
-        <Button
-          icon={mdiTextRecognition}
-          word={dictation.isListening ? 'Listening …' : 'Dictate'}
-          onPress={dictation.toggle}
-        />
-      )}
+      <DictateKey of={dictation} />
     </View>
   );
 }

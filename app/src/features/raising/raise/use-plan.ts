@@ -4,9 +4,7 @@ import { asId, type AssetId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { dueBy, rulesOf, waitsForLead } from '@oilcan/core/orders/raise-rules';
 import type { Settings } from '@oilcan/core/orders/settings';
-import type { WorkOrder } from '@oilcan/core/orders/work';
 import type { Asset } from '@oilcan/core/plant/plant';
-import type { Report } from '@oilcan/core/raising/reports';
 import { sentenceFor } from '@oilcan/core/registry';
 import type { Procedure } from '@oilcan/core/steps/procedures';
 import { useUsual } from '../../../data/queries/usual-of';
@@ -16,22 +14,13 @@ import { useNotice } from '../../../ui/state/use-notice';
 import { sayMoment } from '../../../words/dates';
 import { useMadeWork } from '../../orders/work';
 import { useUsualKit } from '../../stores/kit-list';
-import { mostUrgent, readPlan, reasonOf, titleOf, type TypedPlan } from './plan-args';
+import { mostUrgent, readPlan, reasonOf, titleOf, type PlanFacts, type TypedPlan } from './plan-args';
 import { recordTaken } from './record-taken';
-import type { AlongFromRaise } from './taken';
 
 export const BY_RULE = '';
 
 /** What a plan begins with, and where it leads. */
-export interface PlanGiven {
-  readonly asset: Asset;
-  /** What is to be done, where that is said above; null where it is said here. */
-  readonly words: string | null;
-  /** The reports that it answers; none where nobody reported it. */
-  readonly reports: readonly Report[];
-  readonly along: AlongFromRaise;
-  /** The job of which it is further work; none where it stands for itself. */
-  readonly cameFrom?: WorkOrder | undefined;
+export interface PlanGiven extends Omit<PlanFacts, 'settings' | 'procedure' | 'usual'> {
   /** Given where the key that makes it stands elsewhere: what that does. */
   readonly submitter?: RefObject<(() => void) | null>;
   /** Once it is there, and all that was said for it can be forgotten. */

@@ -1,4 +1,4 @@
-import { mdiCamera, mdiPaperclip, mdiTextRecognition } from '@mdi/js';
+import { mdiCamera, mdiPaperclip } from '@mdi/js';
 import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { LONGEST_LINE, LONGEST_TEXT } from '@oilcan/core/kernel';
@@ -16,6 +16,7 @@ import { Choice, Choices } from '../../../ui/fields/choice';
 import { Button } from '../../../ui/press/press';
 import { bringFiles, VoiceKey } from '../attachments';
 import { takenWords } from '../photos/words';
+import { DictateKey } from '../../../forms/dictate-key';
 
 /** Words or a photo for whoever comes next. Words that fit a line go with the photo. */
 export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonly onClose: () => void }): ReactElement {
@@ -100,13 +101,7 @@ export function NoteSheet({ work, onClose }: { readonly work: WorkOrder; readonl
           />
         ))}
       </Choices>
-      {dictation === null ? null : (
-        <Button
-          icon={mdiTextRecognition}
-          word={dictation.isListening ? 'Listening …' : 'Dictate'}
-          onPress={dictation.toggle}
-        />
-      )}
+      <DictateKey of={dictation} />
       <FormRefusal sentence={pictureError ?? dictation?.error ?? refusal} />
     </BottomSheet>
   );

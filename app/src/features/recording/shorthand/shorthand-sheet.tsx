@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mdiClose, mdiTextRecognition } from '@mdi/js';
+import { mdiClose } from '@mdi/js';
 import { addMinutes, minutesBetween, type Instant } from '@oilcan/core/kernel';
 import { sentenceFor } from '@oilcan/core/registry';
 import {
@@ -32,6 +32,7 @@ import { noteReading } from '../../steps/readings';
 import { meaningSaid, problemSaid } from './meaning-words';
 import { endsOfTimes, operationOf } from './to-operation';
 import { useShorthandContext } from './use-context';
+import { DictateKey } from '../../../forms/dictate-key';
 
 interface Props {
   readonly work: WorkOrder;
@@ -117,13 +118,7 @@ export function ShorthandSheet({ work, onClose }: Props): ReactElement | null {
             onEnter={() => void keep()}
           />
         </View>
-        {dictation === null ? null : (
-          <Button
-            icon={mdiTextRecognition}
-            word={dictation.isListening ? 'Listening …' : 'Dictate'}
-            onPress={dictation.toggle}
-          />
-        )}
+        <DictateKey of={dictation} />
       </View>
       {dictation?.error === undefined || dictation.error === null ? null : <AppText live>{dictation.error}</AppText>}
       {completions.length === 0 ? null : (
