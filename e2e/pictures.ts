@@ -22,6 +22,8 @@ async function settled(page: Page): Promise<void> {
 
 async function keep(page: Page, name: string): Promise<void> {
   await settled(page);
+  // What the last press was on is not shaded as what is pointed at.
+  await page.mouse.move(0, 0);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 }
 

@@ -91,31 +91,33 @@ export function FurtherSheet({ work, onClose }: Props): ReactElement {
         </>
       )}
       <More word="Kind, day, person, machine" label="further work">
-        <OneOf
-          label="Kind of work"
-          of={workKinds}
-          words={kindWords}
-          chosen={kind}
-          onChoose={(next) => {
-            form.setValue('kind', next);
-            setKind(next);
-          }}
-        />
-        {settings === undefined ? null : (
-          <OnDay settings={settings} day={plannedOn} onChoose={(day) => form.setValue('plannedOn', day)} />
-        )}
-        {asset === undefined ? null : (
-          <WhoDoesIt
-            siteId={asset.siteId}
-            personIds={personIds}
-            onPeople={(ids) => form.setValue('personIds', [...ids])}
+        <View style={sheet.questions}>
+          <OneOf
+            label="Kind of work"
+            of={workKinds}
+            words={kindWords}
+            chosen={kind}
+            onChoose={(next) => {
+              form.setValue('kind', next);
+              setKind(next);
+            }}
           />
-        )}
-        <WhereField
-          at={{ is: 'asset', id: assetId }}
-          onChoose={(at) => setChosenId(at?.is === 'asset' ? at.id : null)}
-          isMachineOnly
-        />
+          {settings === undefined ? null : (
+            <OnDay settings={settings} day={plannedOn} onChoose={(day) => form.setValue('plannedOn', day)} />
+          )}
+          {asset === undefined ? null : (
+            <WhoDoesIt
+              siteId={asset.siteId}
+              personIds={personIds}
+              onPeople={(ids) => form.setValue('personIds', [...ids])}
+            />
+          )}
+          <WhereField
+            at={{ is: 'asset', id: assetId }}
+            onChoose={(at) => setChosenId(at?.is === 'asset' ? at.id : null)}
+            isMachineOnly
+          />
+        </View>
       </More>
       <UsualKitChoice of={usualKit} />
       <FormField control={form.control} name="reason" label="Why (not needed)" />
@@ -217,4 +219,4 @@ function alongWords({ content }: Entry): string {
   return text.length <= LONGEST_WORDS ? text : `${text.slice(0, LONGEST_WORDS - 1)}…`;
 }
 
-const sheet = StyleSheet.create({ along: { gap: 8, alignItems: 'flex-start' } });
+const sheet = StyleSheet.create({ questions: { width: '100%', gap: 14 }, along: { gap: 8, alignItems: 'flex-start' } });
