@@ -13,6 +13,7 @@ import { ofPlan, plansOf, proceduresOfPlans } from './open/plans';
 import { permitsOf } from './open/permits';
 import { proceduresOf } from './open/procedures';
 import { incidentsOf, raiseRules, reportLabelsOf, reportsOf, waitingWorkOf } from './open/reports';
+import { storeDayOf } from './open/store-day';
 import { PAST_DAYS, pastEvents, PastWriter } from './past/past';
 
 export interface DemoOptions {
@@ -113,6 +114,14 @@ export function* generateDemo({ now, scale, password, documents }: DemoOptions):
     const lastNumber = FIRST_NUMBER + events.length + open.length;
     for (const row of waitingWorkOf(sector, assets, lastNumber + sector.number, now))
       yield { table: 'workOrders', row };
+  }
+  // There is one store, however many mountains stand around it.
+  for (const { sector } of mountains.slice(0, 1)) {
+    const works = open.filter((each) => each.sector === sector).map(({ work }) => work);
+    const { requests, transfers, counts } = storeDayOf(sector.idOf('store-'), works, stockroom, now);
+    for (const row of requests) yield { table: 'requests', row };
+    for (const row of transfers) yield { table: 'transfers', row };
+    for (const row of counts) yield { table: 'counts', row };
   }
   for (const row of stockroom.levels()) yield { table: 'stock', row };
   for (const row of stockroom.movements) yield { table: 'movements', row };

@@ -20,6 +20,9 @@ export type ProcedureId = Id<'procedure'>;
 export type PlanId = Id<'plan'>;
 export type ReportId = Id<'report'>;
 export type IncidentId = Id<'incident'>;
+export type RequestId = Id<'request'>;
+export type TransferId = Id<'transfer'>;
+export type CountId = Id<'count'>;
 export type OtherTimeId = Id<'otherTime'>;
 export type EntryId = Id<'entry'>;
 /** The SHA-256 of its content, in lower-case hexadecimal. */

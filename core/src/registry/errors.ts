@@ -25,6 +25,10 @@ import { scheduleErrors } from '../subjects/finishing/schedule/schedule-errors';
 import { sharesErrors } from '../subjects/recording/shares/shares-errors';
 import { stepsErrors } from '../subjects/steps/steps/steps-errors';
 import { stoppagesErrors } from '../subjects/recording/stoppages/stoppages-errors';
+import { issueErrors } from '../subjects/stores/issue/issue-errors';
+import { requestsErrors } from '../subjects/stores/requests/requests-errors';
+import { countsErrors } from '../subjects/stores/counts/counts-errors';
+import { transfersErrors } from '../subjects/stores/transfers/transfers-errors';
 import { stockErrors } from '../subjects/stores/stock/stock-errors';
 import { workErrors } from '../subjects/orders/work/work-errors';
 
@@ -54,6 +58,10 @@ export const catalogue: Readonly<Record<ErrorCode, ErrorDefinition>> = {
   ...clockPlaceErrors,
   ...noneErrors,
   ...stockErrors,
+  ...requestsErrors,
+  ...issueErrors,
+  ...transfersErrors,
+  ...countsErrors,
   ...stoppagesErrors,
   ...readingsErrors,
   ...labelsErrors,

@@ -2,6 +2,7 @@ import { roles, type Role } from '../operations/actor';
 import { demands, owedThings, type Demands } from '../subjects/orders/work/demands';
 import { rulesOf } from '../subjects/orders/raise-rules/raise-rules';
 import { anOperation, aPerson, otherSite, put, site } from '../testing/builders';
+import { aStore, storeId } from '../testing/store-builders';
 import { codeOf, Works } from '../testing/works';
 import { operationNamed, operations, type OperationName } from './operations';
 
@@ -25,6 +26,7 @@ const governing: Readonly<Partial<Record<OperationName, object>>> = {
   'faults.set-catalogue': { rows: [] },
   'person.leave': { personId: 'bob' },
   'raise-rules.set': rules,
+  'store.count-blind': { siteId: site, storeId, isBlind: true },
 };
 
 describe('who may do an operation', () => {
@@ -65,7 +67,7 @@ describe('who may do an operation', () => {
       siteIds: [...siteIds],
       ...(isResponsibleForAll ? { isResponsibleForAll } : {}),
     });
-    works.records.change([put('people', person)]);
+    works.records.change([put('people', person), put('stores', aStore())]);
     const code = codeOf(await works.send(anOperation(name as OperationName, args as never, { by: person.id }), person));
     const { governs } = operationNamed(name as OperationName);
     const isTheirs = governs === 'everything' ? isResponsibleForAll : siteIds.includes(site);

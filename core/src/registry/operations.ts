@@ -41,6 +41,10 @@ import { servicesOperations } from '../subjects/recording/services/services-oper
 import { sharesOperations } from '../subjects/recording/shares/shares-operations';
 import { stepsOperations } from '../subjects/steps/steps/steps-operations';
 import { stoppagesOperations } from '../subjects/recording/stoppages/stoppages-operations';
+import { issueOperations } from '../subjects/stores/issue/issue-operations';
+import { requestsOperations } from '../subjects/stores/requests/requests-operations';
+import { countsOperations } from '../subjects/stores/counts/counts-operations';
+import { transfersOperations } from '../subjects/stores/transfers/transfers-operations';
 import { stockOperations } from '../subjects/stores/stock/stock-operations';
 import { storeOperations } from '../subjects/stores/stock/store-operations';
 import { toolsOperations } from '../subjects/recording/tools/tools-operations';
@@ -76,6 +80,10 @@ export const operations = {
   ...noneOperations,
   ...stockOperations,
   ...storeOperations,
+  ...requestsOperations,
+  ...issueOperations,
+  ...transfersOperations,
+  ...countsOperations,
   ...stoppagesOperations,
   ...faultsOperations,
   ...catalogueOperations,

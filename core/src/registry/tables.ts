@@ -20,6 +20,9 @@ import { roundsTables } from '../subjects/steps/rounds/rounds-tables';
 import { settingsTables } from '../subjects/orders/settings/settings-tables';
 import { sharesTables } from '../subjects/recording/shares/shares-tables';
 import { stepsTables } from '../subjects/steps/steps/steps-tables';
+import { requestsTables } from '../subjects/stores/requests/requests-tables';
+import { countsTables } from '../subjects/stores/counts/counts-tables';
+import { transfersTables } from '../subjects/stores/transfers/transfers-tables';
 import { stockTables } from '../subjects/stores/stock/stock-tables';
 import { workTables } from '../subjects/orders/work/work-tables';
 import { entryKinds } from './entries';
@@ -32,6 +35,9 @@ export const tables: TableSet = {
   ...documentsTables,
   ...labelsTables,
   ...stockTables,
+  ...requestsTables,
+  ...transfersTables,
+  ...countsTables,
   ...workTables(entryKinds),
   ...roundsTables,
   ...stepsTables,

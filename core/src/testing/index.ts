@@ -5,3 +5,4 @@ export * from './records-conformance';
 export * from './report-builders';
 export * from './works';
 export * from './pictures';
+export * from './store-builders';

@@ -13,9 +13,18 @@ import { numbered, partPlans, successors, type PartPlan } from './parts';
 
 const wholeUnits: ReadonlySet<string> = new Set(['pcs']);
 
+export const baseStoreId = asId<StoreId>('store-base');
+export const midStoreId = asId<StoreId>('store-mid');
+
 export const stores: readonly Store[] = [
-  { id: asId<StoreId>('store-base'), siteId: lifts, name: 'Base store' },
-  { id: asId<StoreId>('store-mid'), siteId: lifts, name: 'Mid station store' },
+  {
+    id: baseStoreId,
+    siteId: lifts,
+    name: 'Base store',
+    isAttended: true,
+    pickUpPlaces: ['Base counter', 'Box at the garage door'],
+  },
+  { id: midStoreId, siteId: lifts, name: 'Mid station store' },
 ];
 
 export function partIdOf(number: string): PartId {
@@ -37,7 +46,7 @@ export const parts: readonly Part[] = partPlans.map((plan) => {
   };
 });
 
-interface Shelf {
+export interface Shelf {
   readonly bin: Bin;
   readonly plan: PartPlan;
   /** How much is put there at the beginning and whenever it is filled up. */
@@ -82,6 +91,13 @@ export function shelfOf(number: string): Shelf {
   return shelf;
 }
 
+/** The shelf at mid station with a part that lies there too. */
+export function midShelfOf(number: string): Shelf {
+  const shelf = shelves.find(({ plan, bin }) => plan.number === number && bin.storeId === midStoreId);
+  if (shelf === undefined) throw new Error(`No shelf at mid station holds ${number}.`);
+  return shelf;
+}
+
 /** Keeps the stock while the past is made: every change a movement, filled up before it would run out. */
 export class Stockroom {
   readonly movements: Movement[] = [];
@@ -96,6 +112,20 @@ export class Stockroom {
     while ((this.#onHand.get(shelf.bin.id) ?? 0) - quantity < shelf.low)
       this.#move(shelf, shelf.full, 'receipt', at, {});
     this.#move(shelf, -quantity, 'use', at, cause);
+  }
+
+  /** It was handed out for no job. */
+  issue(shelf: Shelf, quantity: Thousandths, at: Instant): void {
+    this.#move(shelf, -quantity, 'issue', at, {});
+  }
+
+  /** It left its bin for another store. */
+  send(shelf: Shelf, quantity: Thousandths, at: Instant): void {
+    this.#move(shelf, -quantity, 'transfer', at, {});
+  }
+
+  onHandOf({ bin }: Shelf): Thousandths {
+    return this.#onHand.get(bin.id) ?? 0;
   }
 
   /** Somebody counted, and found another amount than the books say. */

@@ -9,14 +9,16 @@ async function hasBrought(database: Knex, id: FileId, person: Person): Promise<b
   return (await database('file_bringers').where({ file: id, person: person.id }).first('file')) !== undefined;
 }
 
-/** Whether a file stands in a record, among documents, or with a report or an incident that the person may see. */
+/** Whether a file stands in a record, among documents, or with a report, a request or an incident that the person may see. */
 async function isShownTo(database: Knex, id: FileId, person: Person): Promise<boolean> {
   const named = `%${keyOfList([id])}%`;
-  const reported: unknown = await database('reports')
-    .where('files', 'like', named)
-    .whereIn('site', [...person.siteIds])
-    .first('id');
-  if (reported !== undefined) return true;
+  for (const table of ['reports', 'requests']) {
+    const asked: unknown = await database(table)
+      .where('files', 'like', named)
+      .whereIn('site', [...person.siteIds])
+      .first('id');
+    if (asked !== undefined) return true;
+  }
   const happened: StoredRow[] = await database('incidents').where('files', 'like', named).select('body');
   if (happened.some((stored) => readRow('incidents', stored).readerIds.includes(person.id))) return true;
   for (const table of ['entries', 'documents']) {

@@ -4,6 +4,8 @@ import {
   noticeChoiceOf,
   noticesOfIncident,
   noticesOfReport,
+  noticesOfRequest,
+  shortened,
   type Follow,
   type Notice,
   type NoticeChoice,
@@ -28,7 +30,30 @@ export async function noticesOfPush(
 ): Promise<Change[]> {
   const ofWork = await noticesOfWork(transaction, records, changes, by, now);
   const ofReports = await noticesOfReports(transaction, records, changes, by, now);
-  return writeNotices(transaction, [...ofWork, ...ofReports], now);
+  const ofRequests = await noticesOfRequests(transaction, records, changes, by, now);
+  return writeNotices(transaction, [...ofWork, ...ofReports, ...ofRequests], now);
+}
+
+async function noticesOfRequests(
+  transaction: Knex.Transaction,
+  records: SqlRecords,
+  changes: readonly Change[],
+  by: PersonId,
+  now: Instant,
+): Promise<Notice[]> {
+  if (!changes.some(({ table }) => table === 'requests')) return [];
+  const { people } = await directoryOf(transaction);
+  const told: Notice[] = [];
+  for (const change of changes) {
+    if (change.table !== 'requests' || change.row === null) continue;
+    const { id, row } = change;
+    const work = row.workOrderId === null ? undefined : await records.get('workOrders', row.workOrderId);
+    const part = row.partId === null ? undefined : await records.get('parts', row.partId);
+    const number = work?.number ?? (await records.get('stores', row.storeId))?.name ?? '';
+    const names = { number, title: part?.name ?? shortened(row.words) };
+    told.push(...noticesOfRequest(await records.get('requests', id), row, by, people, names, now));
+  }
+  return told;
 }
 
 async function noticesOfReports(

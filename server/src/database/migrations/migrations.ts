@@ -19,6 +19,7 @@ import { hazardsAndPrices } from './018-hazards-and-prices';
 import { followedMachines } from './019-followed-machines';
 import { feed } from './020-feed';
 import { dueAndPastVersions } from './021-due-and-past-versions';
+import { stores } from './022-stores';
 import { timeOnNoJob } from './011-time-on-no-job';
 
 interface Migration {
@@ -49,6 +50,7 @@ const all: readonly Migration[] = [
   followedMachines,
   feed,
   dueAndPastVersions,
+  stores,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -27,6 +27,10 @@ import { scheduleViews } from '../../finishing/schedule/schedule-views';
 import { servicesViews } from '../../recording/services/services-views';
 import { sharesViews } from '../../recording/shares/shares-views';
 import { stepsViews } from '../../steps/steps/steps-views';
+import { countsViews } from '../../stores/counts/counts-views';
+import { issueViews } from '../../stores/issue/issue-views';
+import { requestsViews } from '../../stores/requests/requests-views';
+import { transfersViews } from '../../stores/transfers/transfers-views';
 import { stockViews } from '../../stores/stock/stock-views';
 import { stoppagesViews } from '../../recording/stoppages/stoppages-views';
 import type { DockItem } from '../views/dock-item';
@@ -84,6 +88,10 @@ export const operationViews: OperationViewSet = {
   ...laborViews.operations,
   ...noneViews.operations,
   ...stockViews.operations,
+  ...requestsViews.operations,
+  ...issueViews.operations,
+  ...transfersViews.operations,
+  ...countsViews.operations,
   ...stoppagesViews.operations,
   ...faultsViews.operations,
   ...readingsViews.operations,

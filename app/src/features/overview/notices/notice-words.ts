@@ -18,10 +18,13 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
   goAhead: 'Raised work waits for my go-ahead',
   mayStart: 'Work of mine may start',
   postponed: 'Somebody moves work to later',
+  asked: 'Something is asked of my store',
+  fromStore: 'What I asked a store for is ready, or is not to be had',
 };
 
 /** Where what a notice is about is opened. */
-export function pathOfNotice({ workOrderId, reportId, incidentId }: Notice): PathToOpen['open'] {
+export function pathOfNotice({ workOrderId, reportId, incidentId, requestId }: Notice): PathToOpen['open'] {
   if (workOrderId !== null) return `/shift/${workOrderId}`;
+  if (requestId !== undefined) return '/stores/asked';
   return reportId === undefined ? `/reports/incident/${incidentId ?? ''}` : `/reports/${reportId}`;
 }

@@ -226,7 +226,7 @@ describe('what is still needed of it', () => {
     await press('No part taken');
     expect(words()).toContain('Your time, or that you had none');
     await perform('labor.add', {
-      workOrderId: asId(id),
+      workOrderId: asId<WorkOrderId>(id),
       personId: ann.id,
       startedAt: '2026-11-23T11:00:00.000Z' as never,
       minutes: 30,

@@ -57,8 +57,22 @@ export async function findOpenWork(
   context: OperationContext,
 ): Promise<Result<WorkOrder>> {
   const found = await findOwnWork(records, id, context);
-  if (!found.ok || isOpen(found.value.state) || comesLate(found.value, context)) return found;
-  return refuse('work_order_closed', { number: found.value.number, state: found.value.state }, 'workOrderId');
+  return found.ok ? openForRecording(found.value, context) : found;
+}
+
+/** As `findOpenWork`, whoever has it: for what the store gives and takes back on the jobs of others. */
+export async function findOpenWorkOfSite(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Result<WorkOrder>> {
+  const found = await findWorkOfSite(records, id, context);
+  return found.ok ? openForRecording(found.value, context) : found;
+}
+
+function openForRecording(work: WorkOrder, context: OperationContext): Result<WorkOrder> {
+  if (isOpen(work.state) || comesLate(work, context)) return { ok: true, value: work };
+  return refuse('work_order_closed', { number: work.number, state: work.state }, 'workOrderId');
 }
 
 /**

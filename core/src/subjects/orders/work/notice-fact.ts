@@ -7,6 +7,9 @@ import type { WorkState } from './work-order';
 export type ReportBecame =
   'new' | 'said' | 'asked' | 'look' | 'confirmed' | 'taken' | 'joined' | 'declined' | 'solved' | 'reopened' | 'dropped';
 
+/** What can become of something that was asked of a store. */
+export type RequestBecame = 'asked' | 'changed' | 'ready' | 'along' | 'handedOut' | 'declined' | 'withdrawn';
+
 /** One thing that a notice tells of. Whoever shows it has the sentence. */
 export type NoticeFact =
   | { readonly is: 'state'; readonly state: WorkState }
@@ -40,6 +43,14 @@ export type NoticeFact =
   | { readonly is: 'report'; readonly became: ReportBecame; readonly words: string }
   /** Somebody was hurt, or nearly; something was damaged, or spilled or released. */
   | { readonly is: 'incident'; readonly kind: 'injury' | 'nearMiss' | 'damage' | 'environment' }
+  /** What became of something that was asked of a store: how much of it, where it lies or why not. */
+  | {
+      readonly is: 'request';
+      readonly became: RequestBecame;
+      readonly quantity: Thousandths;
+      readonly unit: string;
+      readonly words: string;
+    }
   /** Steps that are somebody's own now. */
   | { readonly is: 'share'; readonly steps: number }
   | { readonly is: 'clockStopped'; readonly at: Instant; readonly by: string; readonly reason: string }

@@ -22,6 +22,8 @@ export const noticeHeadlines: Readonly<Record<NoticeKind, string>> = {
   goAhead: 'Raised, waits for your go-ahead',
   mayStart: 'May start now',
   postponed: 'Moved to later',
+  asked: 'Asked of the store',
+  fromStore: 'From the store',
 };
 
 const stateWords: Readonly<Record<WorkState, string>> = {
@@ -55,6 +57,8 @@ function sayFact(kinds: EntryKindSet, fact: NoticeFact, zone: Zone): string {
       return `${fact.part} in bin ${fact.bin} stands at ${formatQuantity(fact.onHand)} ${fact.unit} by the books`;
     case 'timeMissing':
       return 'add it, or say that there was none';
+    case 'request':
+      return sayRequest(fact);
     case 'share':
       return fact.steps === 1 ? 'one step as your share' : `${fact.steps} steps as your share`;
     case 'report':
@@ -93,6 +97,27 @@ function sayReport({ became, words }: Extract<NoticeFact, { is: 'report' }>): st
       return `${words} is worked on again`;
     case 'dropped':
       return `${words} was dropped; somebody looks at it again`;
+  }
+}
+
+/** What became of something that was asked of a store, for whoever is told of it. */
+function sayRequest({ became, quantity, unit, words }: Extract<NoticeFact, { is: 'request' }>): string {
+  const amount = `${formatQuantity(quantity)} ${unit}`;
+  switch (became) {
+    case 'asked':
+      return words === '' ? amount : `${amount}, ${words}`;
+    case 'changed':
+      return `now ${amount}`;
+    case 'ready':
+      return words === '' ? `${amount} lie ready` : `${amount} lie ready at ${words}`;
+    case 'along':
+      return words === '' ? `${amount} are on the way` : `${amount} are on the way with ${words}`;
+    case 'handedOut':
+      return `${amount} handed out`;
+    case 'declined':
+      return `the store cannot give it: ${words}`;
+    case 'withdrawn':
+      return 'not needed any more';
   }
 }
 

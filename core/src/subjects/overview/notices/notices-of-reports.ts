@@ -28,7 +28,8 @@ function noticeAbout(
   return { id, personId, kind, workOrderId: null, ...about, facts, at, seenAt: null };
 }
 
-const shortened = (words: string): string =>
+/** Words as a notice has room for them. */
+export const shortened = (words: string): string =>
   words.length <= LONGEST_TITLE ? words : `${words.slice(0, LONGEST_TITLE - 1)}…`;
 
 /**

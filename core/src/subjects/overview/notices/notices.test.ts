@@ -221,7 +221,7 @@ describe('a person’s notices', () => {
     expect(noticeChoiceOf(ann.id, records.peek('noticeChoices', ann.id))).toMatchObject({
       silent: ['given'],
       mail: ['late'],
-      push: ['handedBack', 'forYou', 'look'],
+      push: ['handedBack', 'forYou', 'look', 'fromStore'],
     });
   });
 

@@ -1,10 +1,10 @@
-import type { AssetId, IncidentId, PersonId, ReportId, WorkOrderId } from '../../../kernel/ids';
+import type { AssetId, IncidentId, PersonId, ReportId, RequestId, WorkOrderId } from '../../../kernel/ids';
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
 import type { NoticeFact } from '../../orders/work/notice-fact';
 
 /**
  * What a person is told of: `finished`, `reported`, `goAhead` and `postponed` are for leads, who accept work, answer reports, let raised work
- * start, and hear what others move to later; `forYou` is what somebody recorded in one's name; `answered` is what became of one's own report.
+ * start, and hear what others move to later; `asked` is for storekeepers, `fromStore` is what became of what one asked a store for; `forYou` is what somebody recorded in one's name; `answered` is what became of one's own report.
  */
 export const noticeKinds = [
   'given',
@@ -22,6 +22,8 @@ export const noticeKinds = [
   'goAhead',
   'mayStart',
   'postponed',
+  'asked',
+  'fromStore',
 ] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
@@ -31,10 +33,11 @@ export interface Notice {
   readonly id: string;
   readonly personId: PersonId;
   readonly kind: NoticeKind;
-  /** The work order that it is about; null where it is about a report or an incident. */
+  /** The work order that it is about; null where it is about a report, an incident, or what a storekeeper is asked for. */
   readonly workOrderId: WorkOrderId | null;
   readonly reportId?: ReportId;
   readonly incidentId?: IncidentId;
+  readonly requestId?: RequestId;
   /** Of what it is about, as they were then. */
   readonly number: string;
   readonly title: string;
@@ -85,7 +88,7 @@ export interface NoticeChoice {
 
 /** Before anybody chose: everything in the list, what is urgent also on the phone, nothing by mail. */
 export function noticeChoiceOf(personId: PersonId, chosen: NoticeChoice | undefined): NoticeChoice {
-  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou', 'look'] };
+  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou', 'look', 'fromStore'] };
 }
 
 export function followId(personId: PersonId, followed: WorkOrderId | AssetId): string {

@@ -38,3 +38,12 @@ const SHA_256 = /^[0-9a-f]{64}$/;
 export function isFileId(text: string): text is FileId {
   return SHA_256.test(text);
 }
+
+/** A picture that goes along with what somebody says. */
+export interface SizedPicture {
+  readonly fileId: FileId;
+  readonly mediaType: PictureType;
+  /** Size in pixels. */
+  readonly width: number;
+  readonly height: number;
+}

@@ -3,3 +3,4 @@ export * from './file-field';
 export * from './file-signatures';
 export * from './files';
 export * from './files-errors';
+export * from './photo-field';

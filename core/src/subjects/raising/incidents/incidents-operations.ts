@@ -26,7 +26,8 @@ import type { Records } from '../../../records/records';
 import { provisionalNumber } from '../../plant/numbers/numbers';
 import { firstMissing, incidentKinds, rulesOf, type ReportQuestion } from '../../orders/raise-rules/raise-rules';
 import { findWhere, questionWords } from '../reports/put-report';
-import { optionalPhotoField, voiceField, wordsField } from '../reports/report-fields';
+import { optionalPhotoField } from '../../plant/files/photo-field';
+import { voiceField, wordsField } from '../reports/report-fields';
 import { MOST_INCIDENT_NOTES, type Incident } from './incident';
 import { causesField, presentField } from './incident-fields';
 

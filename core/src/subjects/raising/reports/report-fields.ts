@@ -1,30 +1,20 @@
 import * as yup from 'yup';
 import { argsSchema, choiceField, listField, LONGEST_TEXT, textField, wholeField } from '../../../kernel/schema/fields';
 import { LONGEST_VOICE_SECONDS } from '../../recording/attachments/attachments-entries';
-import { fileField, pictureSide } from '../../plant/files/file-field';
-import { pictureTypes, soundTypes } from '../../plant/files/files';
+import { fileField } from '../../plant/files/file-field';
+import { soundTypes } from '../../plant/files/files';
+import { photoField } from '../../plant/files/photo-field';
 import type { AssetCondition } from '../../plant/plant/plant';
-import type { ReportPhoto, ReportVoice } from './report';
+import type { ReportVoice } from './report';
 
 /** What is wrong, in the reporter's words. */
 export const wordsField = () => textField(LONGEST_TEXT);
-
-const photoShape = {
-  fileId: fileField(),
-  mediaType: choiceField(pictureTypes),
-  width: pictureSide(),
-  height: pictureSide(),
-};
-
-/** A picture, or null for none. */
-export const optionalPhotoField = () =>
-  yup.object(photoShape).noUnknown().strict().nullable().defined() as unknown as yup.Schema<ReportPhoto | null>;
 
 /** So many pictures go along with one report. */
 export const MOST_PHOTOS = 6;
 
 /** Pictures, in the order in which they were taken. */
-export const photosField = () => listField(argsSchema(photoShape) as unknown as yup.Schema<ReportPhoto>, MOST_PHOTOS);
+export const photosField = () => listField(photoField(), MOST_PHOTOS);
 
 const voiceShape = {
   fileId: fileField(),

@@ -16,7 +16,8 @@ import { findWorkOfSite } from '../../orders/work/guards';
 import { findOpenReport, takenUp, withOther, withSaid } from './change-report';
 import { findWhere, putReport } from './put-report';
 import { isReporterOf, newReport } from './report';
-import { optionalConditionField, optionalFlagField, optionalPhotoField, voiceField, wordsField } from './report-fields';
+import { optionalPhotoField } from '../../plant/files/photo-field';
+import { optionalConditionField, optionalFlagField, voiceField, wordsField } from './report-fields';
 
 const anybody = ['technician', 'lead', 'storekeeper'] as const;
 const onReport = { reportId: idField<ReportId>() };

@@ -1,4 +1,4 @@
-import type { BinId, PartId } from '../../../kernel/ids';
+import type { BinId, PartId, PersonId, RequestId } from '../../../kernel/ids';
 import type { Money } from '../../../kernel/money/money';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
 
@@ -29,6 +29,8 @@ export interface PartContent {
   readonly cost: Money;
   /** The serial number of what went in; absent where it has none. */
   readonly serial?: string;
+  /** That a store handed it out, and for which request; absent where whoever had the job took it. */
+  readonly issue?: { readonly requestId: RequestId | null; readonly to: PersonId | null };
   /** What the bin then held by the books, where that is below zero; absent otherwise. */
   readonly belowZero?: BelowZero;
 }

@@ -6,7 +6,7 @@ import type { Records } from '../../../records/records';
 import type { WorkOrder } from '../../orders/work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
 import { unitPriceAt } from './prices';
-import { stockLevelId, type Bin, type MovementReason, type Part, type StockLevel } from './stock';
+import { stockLevelId, type Bin, type Movement, type MovementReason, type Part, type StockLevel } from './stock';
 
 /** More than a million of anything is a slip of the finger. */
 const MOST_AT_ONCE = 1e9;
@@ -80,7 +80,7 @@ export async function partContent(
 }
 
 /** The level of a part in a bin that never held it; null where there is no such bin. */
-async function emptyLevel(
+export async function emptyLevel(
   records: Records,
   { partId, binId }: { readonly partId: PartId; readonly binId: BinId },
 ): Promise<StockLevel | null> {
@@ -90,7 +90,8 @@ async function emptyLevel(
 }
 
 /**
- * Adds a movement and carries it into the level of the bin.
+ * Adds a movement and carries it into the level of the bin. What moved before the bin was counted, and comes to be known after, was in
+ * that count already: the level stays, and a second movement says so.
  *
  * @param work for which it moved; null for none
  * @param beside tells several movements of one operation in one bin apart
@@ -108,9 +109,11 @@ export async function moveStock(
   if (change === 0) return;
   const before = level ?? (await emptyLevel(records, where));
   if (before === null) return;
+  const { counted } = before;
+  const wasCounted = counted !== undefined && context.at < counted.at;
   const received = reason === 'receipt' ? { receivedAt: context.at } : {};
-  await records.put('stock', { ...before, ...received, onHand: before.onHand + change });
-  await records.put('movements', {
+  await records.put('stock', { ...before, ...received, onHand: before.onHand + (wasCounted ? 0 : change) });
+  const movement: Movement = {
     id: `${context.operationId}:${where.binId}${beside === '' ? '' : `:${beside}`}`,
     partId: where.partId,
     binId: where.binId,
@@ -119,5 +122,16 @@ export async function moveStock(
     at: context.at,
     workOrderId: work?.id ?? null,
     entryId: work === null ? null : context.entryId,
+    by: context.person.id,
+  };
+  await records.put('movements', movement);
+  if (!wasCounted) return;
+  const { id: _, ...same } = movement;
+  await records.put('movements', {
+    ...same,
+    id: `${movement.id}:counted`,
+    change: -change,
+    reason: 'count',
+    at: counted.at,
   });
 }

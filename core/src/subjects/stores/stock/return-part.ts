@@ -1,13 +1,15 @@
-import type { AssetId, PartId, WorkOrderId } from '../../../kernel/ids';
+import type { AssetId, BinId, PartId, WorkOrderId } from '../../../kernel/ids';
 import { money, scaleAmount } from '../../../kernel/money/money';
 import { formatQuantity, type Thousandths } from '../../../kernel/quantity/quantity';
-import { accepted, refuse, type OperationContext, type Outcome } from '../../../operations/operation';
+import { hasRole } from '../../../operations/actor';
+import { accepted, refuse, type OperationContext, type Outcome, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { currentOf, type Entry } from '../../orders/work/entries';
 import { entryBeside } from '../../orders/work/entry-ids';
-import { newEntry } from '../../orders/work/guards';
+import { findOpenWork, findOpenWorkOfSite, findWorkOfSite, newEntry } from '../../orders/work/guards';
 import type { WorkOrder } from '../../orders/work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
+import { amountOfPart, moveStock } from './part-use';
 
 /** What was taken of a part on a job and has not gone back, and what it cost. */
 export interface Taken {
@@ -82,6 +84,47 @@ export async function revalueReturns(
     await records.put('entries', { ...entry, id: worth, assetId, by, amends: id });
   }
   return accepted;
+}
+
+/** What goes back into a bin. */
+interface GoesBack {
+  readonly partId: PartId;
+  readonly binId: BinId;
+  readonly quantity: Thousandths;
+}
+
+/** Puts back what was taken on a job and not used: never more than was taken there. */
+export async function putBack(
+  records: Records,
+  work: WorkOrder,
+  { partId, binId, quantity }: GoesBack,
+  context: OperationContext,
+): Promise<Outcome> {
+  const amount = await amountOfPart(records, { partId, binId, quantity }, context);
+  if (!amount.ok) return amount;
+  const taken = await takenOn(records, work.id, partId);
+  if (taken === null || quantity > taken.quantity) {
+    const values = { taken: formatQuantity(taken?.quantity ?? 0), unit: amount.value.part.unit };
+    return refuse('returned_more_than_taken', values, 'quantity');
+  }
+  const content = { kind: 'part', partId, binId, quantity: -quantity, ...returnedPrice(taken, quantity) } as const;
+  await records.put('entries', { ...newEntry(work, content, context), assetId: taken.assetId });
+  await moveStock(records, work, { partId, binId }, quantity, 'return', context);
+  return accepted;
+}
+
+/**
+ * The job to which something is put back: while it is open, and for those of the store, whoever has it, until a lead has accepted it,
+ * since what was not used is brought when the work is done.
+ */
+export async function findWorkToReturnTo(
+  records: Records,
+  id: WorkOrderId,
+  context: OperationContext,
+): Promise<Result<WorkOrder>> {
+  if (!hasRole(context.person, ['storekeeper'])) return findOpenWork(records, id, context);
+  const found = await findWorkOfSite(records, id, context);
+  return found.ok && found.value.state !== 'finished' ? findOpenWorkOfSite(records, id, context) : found;
 }
 
 /** As `takenOf`, from the records. */

@@ -5,6 +5,7 @@ import { operationOf } from '../../orders/work/entry-ids';
 import type { EntryOf } from '../../orders/work/entries';
 import { moneyCells, noCells } from '../../orders/work/entry-cells';
 import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { settleAgain } from '../requests/settle';
 import type { PartContent } from './part-content';
 import { moveStock } from './part-use';
 import type { KitContent } from './plan-part';
@@ -42,10 +43,12 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
       ...moneyCells(cost),
     }),
     amendedBy: 'part.amend',
-    withdraw: async (records, work, { id, content }, context) => {
+    withdraw: async (records, work, { id, at, content }, context) => {
       const leaves = await revalueReturns(records, work, content.partId, context);
       if (!leaves.ok) return leaves;
-      await moveStock(records, work, content, content.quantity, 'return', context);
+      // It was never taken: that holds from when it was recorded on, so that a count made since stays true.
+      await moveStock(records, work, content, content.quantity, 'correction', { ...context, at });
+      await settleAgain(records, { workOrderId: work.id, entryId: id, content }, null, context.now);
       if (content.serial !== undefined) await records.remove('installations', `in-${operationOf(id)}`);
       return null;
     },

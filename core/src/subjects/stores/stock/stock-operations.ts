@@ -1,5 +1,4 @@
 import type { AssetId, BinId, PartId, WorkOrderId } from '../../../kernel/ids';
-import { formatQuantity } from '../../../kernel/quantity/quantity';
 import {
   argsSchema,
   choiceField,
@@ -15,11 +14,12 @@ import { accepted, defineOperation, refuse, rowNamed } from '../../../operations
 import { beginWork, readsToBegin } from '../../orders/hazards/begin-work';
 import { machineOfEntry } from '../../steps/steps/machine-of-entry';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from '../../orders/work/amendment';
-import { findOpenWork, newEntry } from '../../orders/work/guards';
-import { amountOfPart, moveStock, partContent } from './part-use';
+import { newEntry } from '../../orders/work/guards';
+import { moveStock, partContent } from './part-use';
 import { leaveOutPart, planPart } from './plan-part';
 import { fates } from './removal';
-import { returnedPrice, revalueReturns, takenOn } from './return-part';
+import { settleAgain, settleByOwnUse } from '../requests/settle';
+import { findWorkToReturnTo, putBack, revalueReturns } from './return-part';
 import { fitIn, takeOut } from './serials';
 
 const LONGEST_SERIAL = 60;
@@ -73,6 +73,8 @@ const usePart = defineOperation({
     const entry = newEntry(begun.value, { ...content.value, ...serial }, context);
     await records.put('entries', { ...entry, assetId: machine.value });
     await moveStock(records, begun.value, args, -args.quantity, 'use', context);
+    const { workOrderId, quantity } = args;
+    await settleByOwnUse(records, { workOrderId, partId, entryId: entry.id, quantity }, context.now);
     if (comesOut !== undefined && comesOut !== null) {
       const out = await takeOut(records, begun.value, comesOut, context);
       if (!out.ok) return out;
@@ -102,7 +104,12 @@ const amendPart = defineOperation({
     await putAmendment(records, found, content.value, context);
     const leaves = await revalueReturns(records, found.work, before.partId, context);
     if (!leaves.ok) return { ...leaves, field: 'quantity' };
-    await moveStock(records, found.work, before, before.quantity - args.quantity, 'correction', context);
+    // What was taken is what is now said, from when it was taken on: a count made since stays true.
+    const then = { ...context, at: found.entry.at };
+    await moveStock(records, found.work, before, before.quantity - args.quantity, 'correction', then);
+    const { workOrderId, entryId, quantity } = args;
+    const recorded = { workOrderId, entryId, content: before };
+    await settleAgain(records, recorded, { entryId: context.entryId, quantity }, context.now);
     return accepted;
   },
 });
@@ -127,19 +134,8 @@ const returnPart = defineOperation({
   ],
   correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, { workOrderId, partId, binId, quantity }, context) => {
-    const found = await findOpenWork(records, workOrderId, context);
-    if (!found.ok) return found;
-    const amount = await amountOfPart(records, { partId, binId, quantity }, context);
-    if (!amount.ok) return amount;
-    const taken = await takenOn(records, workOrderId, partId);
-    if (taken === null || quantity > taken.quantity) {
-      const values = { taken: formatQuantity(taken?.quantity ?? 0), unit: amount.value.part.unit };
-      return refuse('returned_more_than_taken', values, 'quantity');
-    }
-    const content = { kind: 'part', partId, binId, quantity: -quantity, ...returnedPrice(taken, quantity) } as const;
-    await records.put('entries', { ...newEntry(found.value, content, context), assetId: taken.assetId });
-    await moveStock(records, found.value, { partId, binId }, quantity, 'return', context);
-    return accepted;
+    const found = await findWorkToReturnTo(records, workOrderId, context);
+    return found.ok ? putBack(records, found.value, { partId, binId, quantity }, context) : found;
   },
 });
 

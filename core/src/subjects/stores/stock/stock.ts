@@ -1,4 +1,4 @@
-import type { BinId, EntryId, PartId, SiteId, StoreId, WorkOrderId } from '../../../kernel/ids';
+import type { BinId, EntryId, PartId, PersonId, PlaceId, SiteId, StoreId, WorkOrderId } from '../../../kernel/ids';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
 import type { Instant } from '../../../kernel/time/instant';
 
@@ -25,6 +25,16 @@ export interface Store {
   readonly id: StoreId;
   readonly siteId: SiteId;
   readonly name: string;
+  /** Whether somebody stands there who hands out; absent where everybody takes from the bins. */
+  readonly isAttended?: boolean;
+  /** Where what was handed out lies until it is fetched, such as `Base counter`; absent for none. */
+  readonly pickUpPlaces?: readonly string[];
+  /** Where it stands; absent where nobody said. */
+  readonly placeId?: PlaceId;
+  /** Whose bag or vehicle it is; absent where it stands still. */
+  readonly ownerId?: PersonId;
+  /** Whether who counts there does not see what the books say; absent where they do. */
+  readonly isCountedBlind?: boolean;
 }
 
 export interface Bin {
@@ -49,11 +59,13 @@ export interface StockLevel {
   readonly onHand: Thousandths;
   /** When something came into it last; absent where nothing did since that is kept. */
   readonly receivedAt?: Instant;
+  /** The count by which its figure stands, and when that was; absent where it was never counted since that is kept. */
+  readonly counted?: { readonly at: Instant; readonly id: string };
   /** Below this the storekeeper is told; zero for never. */
   readonly lowLevel: Thousandths;
 }
 
-export type MovementReason = 'opening' | 'receipt' | 'use' | 'return' | 'correction' | 'count' | 'transfer';
+export type MovementReason = 'opening' | 'receipt' | 'use' | 'return' | 'correction' | 'count' | 'transfer' | 'issue';
 
 /** One change of stock. Never changed itself: a wrong one is corrected by another. */
 export interface Movement {
@@ -66,6 +78,8 @@ export interface Movement {
   readonly at: Instant;
   readonly workOrderId: WorkOrderId | null;
   readonly entryId: EntryId | null;
+  /** Who moved it; absent where that was not kept. */
+  readonly by?: PersonId;
 }
 
 export function stockLevelId(partId: PartId, binId: BinId): string {

@@ -1,4 +1,4 @@
-import type { BinId, PartId, SiteId } from '../../../kernel/ids';
+import type { BinId, PartId, SiteId, StoreId } from '../../../kernel/ids';
 import { argsSchema, idField, numberField, wholeField } from '../../../kernel/schema/fields';
 import {
   accepted,
@@ -9,10 +9,10 @@ import {
   type OperationContext,
 } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
-import { averageAfterReceipt } from './moving-average';
-import { moveStock } from './part-use';
-import { currenciesAt, sitePriceId, unitPriceAt } from './prices';
-import { stockLevelId, type Part } from './stock';
+import { emptyLevel, moveStock } from './part-use';
+import { postCounted } from './post-count';
+import type { Part } from './stock';
+import { takeInAtPrice } from './take-in';
 
 const inBin = { partId: idField<PartId>(), binId: idField<BinId>() };
 const readsBin = ({ partId, binId }: { readonly partId?: string; readonly binId?: string }) => [
@@ -25,19 +25,19 @@ const MOST = 1e9;
 const LARGEST_PRICE = 1e10;
 
 /** The part, if its bin is on a site of the person, and the amount can be. */
-async function findPart(
+export async function findPartInBin(
   records: Records,
   args: { readonly partId: PartId; readonly binId: BinId },
   quantity: number,
   context: OperationContext,
-): Promise<Result<{ readonly part: Part; readonly siteId: SiteId }>> {
+): Promise<Result<{ readonly part: Part; readonly siteId: SiteId; readonly storeId: StoreId }>> {
   const bin = await records.get('bins', args.binId);
   if (bin === undefined || !context.person.siteIds.includes(bin.siteId))
     return refuse('not_found', { what: 'bin' }, 'binId');
   const part = await records.get('parts', args.partId);
   if (part === undefined) return refuse('not_found', { what: 'part' }, 'partId');
   if (part.isWhole && quantity % 1000 !== 0) return refuse('quantity_not_whole', { unit: part.unit }, 'quantity');
-  return { ok: true, value: { part, siteId: bin.siteId } };
+  return { ok: true, value: { part, siteId: bin.siteId, storeId: bin.storeId } };
 }
 
 /** Somebody counted: the bin holds so much, whatever the books said. */
@@ -50,10 +50,11 @@ const count = defineOperation({
   reads: readsBin,
   correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, args, context) => {
-    const found = await findPart(records, args, args.quantity, context);
+    const found = await findPartInBin(records, args, args.quantity, context);
     if (!found.ok) return found;
-    const level = await records.get('stock', stockLevelId(args.partId, args.binId));
-    await moveStock(records, null, args, args.quantity - (level?.onHand ?? 0), 'count', context);
+    const empty = await emptyLevel(records, args);
+    const counted = { ...args, id: context.operationId, at: context.at, books: null };
+    if (empty !== null) await postCounted(records, counted, empty, context);
     return accepted;
   },
 });
@@ -75,20 +76,10 @@ const receive = defineOperation({
   reads: readsBin,
   correct: { fields: { quantity: 'quantity' }, keepsTime: true },
   apply: async (records, { unitPriceMinor, ...args }, context) => {
-    const found = await findPart(records, args, args.quantity, context);
+    const found = await findPartInBin(records, args, args.quantity, context);
     if (!found.ok) return found;
     const { part, siteId } = found.value;
-    const levels = await records.list('stock', 'part', args.partId);
-    const onHand = levels.reduce((sum, level) => (level.siteId === siteId ? sum + level.onHand : sum), 0);
-    const before = await unitPriceAt(records, part, siteId);
-    const currencies = await currenciesAt(records, siteId);
-    // What is there was bought in another currency: no average can be made of the two.
-    const counts = before !== null && before.currency === currencies?.ofSite;
-    const priceMinor = averageAfterReceipt(
-      { quantity: counts ? onHand : 0, priceMinor: before?.minor ?? 0 },
-      { quantity: args.quantity, priceMinor: unitPriceMinor },
-    );
-    await records.put('sitePrices', { id: sitePriceId(siteId, part.id), siteId, partId: part.id, priceMinor });
+    await takeInAtPrice(records, part, siteId, { quantity: args.quantity, priceMinor: unitPriceMinor });
     await moveStock(records, null, args, args.quantity, 'receipt', context);
     return accepted;
   },

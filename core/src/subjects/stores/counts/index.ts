@@ -1,0 +1,4 @@
+export * from './count';
+export * from './counts-errors';
+export * from './counts-operations';
+export * from './counts-tables';

@@ -1,0 +1,2 @@
+export * from './issue-errors';
+export * from './issue-operations';
