@@ -1,10 +1,11 @@
-import { memo, useDeferredValue, type ReactElement } from 'react';
+import { memo, useDeferredValue, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mdiPackageVariant } from '@mdi/js';
-import type { SiteId } from '@oilcan/core/kernel';
-import type { WorkOrder } from '@oilcan/core/orders/work';
+import { mdiPackageVariant, mdiStorefrontOutline } from '@mdi/js';
+import type { SiteId, Thousandths } from '@oilcan/core/kernel';
+import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
+import type { Part } from '@oilcan/core/stores/stock';
 import { isShort, useKitLines, type KitLine } from '../../../data/queries/stock';
-import { useRow } from '../../../data/store/store';
+import { useRow, useTable } from '../../../data/store/store';
 import { Icon } from '../../../ui/theme/icon';
 import { List } from '../../../ui/layout/list';
 import { Button } from '../../../ui/press/press';
@@ -13,6 +14,10 @@ import { usePalette } from '../../../ui/theme/use-palette';
 import { AppText } from '../../../ui/theme/app-text';
 import { amountOf, binName } from '../../../words/amounts';
 import { counted } from '../../../words/work-words';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
+import { JobRequests } from '../../stores/requests';
+
+const AskSheet = lazyComponent(() => import('../../stores/requests/ask-sheet').then((module) => module.AskSheet));
 
 /** Follows what is taken by itself, so that an entry does not draw all of Prepare again. */
 export function Kit({
@@ -23,9 +28,23 @@ export function Kit({
   readonly onParts: (() => void) | null;
 }): ReactElement {
   const kit = useDeferredValue(useKitLines(work));
+  const [asking, setAsking] = useState<Asking | null>(null);
+  const isAttended = useTable('stores').some((store) => store.isAttended === true);
+  const asks = isAttended && isOpen(work.state);
   return (
     <>
-      {kit.length === 0 ? null : <KitLines kit={kit} siteId={work.siteId} />}
+      {kit.length === 0 ? null : <KitLines kit={kit} siteId={work.siteId} onAsk={asks ? setAsking : null} />}
+      <JobRequests work={work} />
+      {asks ? (
+        <Button
+          rank="quiet"
+          word="Ask the store"
+          icon={mdiStorefrontOutline}
+          style={sheet.parts}
+          onPress={() => setAsking({})}
+        />
+      ) : null}
+      {asking === null ? null : <AskSheet work={work} {...asking} onClose={() => setAsking(null)} />}
       {onParts === null ? null : (
         <Button
           rank="quiet"
@@ -39,12 +58,20 @@ export function Kit({
   );
 }
 
+/** What the store is asked for; nothing where that is still to be said. */
+interface Asking {
+  readonly part?: Part | undefined;
+  readonly quantity?: Thousandths;
+}
+
 interface KitLinesProps {
   readonly kit: readonly KitLine[];
   readonly siteId: SiteId;
+  /** Asks the store for what is short; null where nobody can be asked. */
+  readonly onAsk: ((asking: Asking) => void) | null;
 }
 
-const KitLines = memo(function KitLines({ kit, siteId }: KitLinesProps): ReactElement {
+const KitLines = memo(function KitLines({ kit, siteId, onAsk }: KitLinesProps): ReactElement {
   return (
     <>
       <View style={sheet.kitHead}>
@@ -54,14 +81,18 @@ const KitLines = memo(function KitLines({ kit, siteId }: KitLinesProps): ReactEl
       </View>
       <List label="Kit">
         {kit.map((line, index) => (
-          <KitRow key={index} line={line} siteId={siteId} />
+          <KitRow key={index} line={line} siteId={siteId} onAsk={onAsk} />
         ))}
       </List>
     </>
   );
 });
 
-function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: SiteId }): ReactElement {
+interface KitRowProps extends Pick<KitLinesProps, 'siteId' | 'onAsk'> {
+  readonly line: KitLine;
+}
+
+function KitRow({ line, siteId, onAsk }: KitRowProps): ReactElement {
   const palette = usePalette();
   const part = useRow('parts', line.planned.partId);
   const bin = useRow('bins', line.planned.binId);
@@ -71,7 +102,7 @@ function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: Sit
   const far = bin === undefined || bin.siteId === siteId ? '' : ` (${site?.name ?? 'another site'})`;
   const where = bin === undefined ? binName(bin) : `${store?.name ?? ''}, ${binName(bin)}${far}`;
   return (
-    <Row>
+    <Row wraps>
       <Icon path={mdiPackageVariant} />
       <View style={sheet.words}>
         <AppText>
@@ -85,12 +116,19 @@ function KitRow({ line, siteId }: { readonly line: KitLine; readonly siteId: Sit
               : `${amountOf(line.onHand, part)} in ${where}`}
         </AppText>
       </View>
+      {onAsk === null || !isTooLittle || part === undefined ? null : (
+        <Button
+          word="Ask the store"
+          label={`Ask the store for ${part.name}`}
+          onPress={() => onAsk({ part, quantity: line.left ?? line.quantity })}
+        />
+      )}
     </Row>
   );
 }
 
 const sheet = StyleSheet.create({
-  words: { flex: 1, minWidth: 0 },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 160, minWidth: 0 },
   kitHead: { paddingTop: 14 },
   parts: { alignSelf: 'flex-start' },
 });

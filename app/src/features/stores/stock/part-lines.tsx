@@ -27,6 +27,8 @@ interface RowProps {
   /** Whether the hazards were read, so that something may be taken. */
   readonly isPrepared: boolean;
   readonly onOther: (chosen: Chosen) => void;
+  /** Asks the store for a part; null where nobody hands out. */
+  readonly onAsk?: ((part: Part, quantity: Thousandths) => void) | null;
 }
 
 /** What one unit costs on a site, as ` · €12.40 per pcs`; nothing where it is not known. */
@@ -125,6 +127,7 @@ function LikelyRow({
   onHand,
   usual,
   onOther,
+  onAsk = null,
   onChange,
 }: LikelyProps): ReactElement {
   const palette = usePalette();
@@ -168,6 +171,14 @@ function LikelyRow({
           />
         ) : null}
         <Button word="Other amount" label={`Other amount of ${part.name}`} onPress={() => onOther({ part, usual })} />
+        {onAsk === null || quantity <= 0 ? null : (
+          <Button
+            rank="quiet"
+            word="Ask the store"
+            label={`Ask the store for ${part.name}`}
+            onPress={() => onAsk(part, quantity)}
+          />
+        )}
         {onChange === undefined ? null : (
           <Button rank="quiet" word="Change" label={`Change how much ${part.name} the job needs`} onPress={onChange} />
         )}

@@ -1,8 +1,9 @@
 import { useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiBarcodeScan } from '@mdi/js';
-import type { PartId } from '@oilcan/core/kernel';
+import type { PartId, Thousandths } from '@oilcan/core/kernel';
 import type { Installation } from '@oilcan/core/plant/plant';
+import type { Part } from '@oilcan/core/stores/stock';
 import { currentOf, type KitPart, type WorkOrder } from '@oilcan/core/orders/work';
 import { useRow, useRows, useTable } from '../../../data/store/store';
 import { useKitLines } from '../../../data/queries/stock';
@@ -25,12 +26,15 @@ const SHOWN_USUAL = 4;
 
 const UsualOf = lazyComponent(() => import('../../../data/queries/usual-of').then((module) => module.UsualOf));
 
+const AskSheet = lazyComponent(() => import('../requests/ask-sheet').then((module) => module.AskSheet));
+
 /** What lies over the list of parts; it comes back to the list, so that the next part is one press away. */
 type Over =
   | ({ readonly is: 'amount' } & Chosen)
   | { readonly is: 'planned'; readonly line: KitPart }
   | { readonly is: 'back'; readonly taken: TakenPart }
   | { readonly is: 'out'; readonly installation: Installation }
+  | { readonly is: 'ask'; readonly part: Part; readonly quantity: Thousandths }
   | { readonly is: 'scan' };
 
 interface Props {
@@ -63,8 +67,11 @@ export function PartSheet({ work, about, onClose }: Props): ReactElement {
     setOver(null);
   };
   const choose = (chosen: Chosen): void => setOver({ is: 'amount', ...chosen });
-  const row = { work, isPrepared, onOther: choose };
+  const isAttended = useTable('stores').some((store) => store.isAttended === true);
+  const ask = (part: Part, quantity: Thousandths): void => setOver({ is: 'ask', part, quantity });
+  const row = { work, isPrepared, onOther: choose, onAsk: isAttended ? ask : null };
   const partOf = (partId: PartId) => parts.find(({ id }) => id === partId);
+  if (over?.is === 'ask') return <AskSheet work={work} part={over.part} quantity={over.quantity} onClose={toList} />;
   if (over?.is === 'scan') return <ScanPartSheet work={work} onFound={choose} onClose={toList} />;
   if (over?.is === 'amount') {
     const { part, usual = null, first } = over;

@@ -20,6 +20,7 @@ import { amountOf } from '../../../words/amounts';
 import { binLabels } from './bin-labels';
 import { findParts, partsInBin, partsOf } from '../stock';
 import { BinSheet } from './bin-sheet';
+import { StoreWays } from './store-ways';
 import { StoresTable } from './stores-table';
 import { mdiPrinterOutline } from '@mdi/js';
 import { asList } from '../../../ui/layout/list';
@@ -90,6 +91,7 @@ export function StoresScreen({ given = '' }: { readonly given?: string }): React
           />
         )}
       </View>
+      <StoreWays />
       {low.length === 0 ? null : (
         <View style={sheet.low}>
           <FilterChip word="Only what is low" isOn={isLowOnly} onPress={() => setIsLowWanted(!isLowOnly)} />

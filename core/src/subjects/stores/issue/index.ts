@@ -1,2 +1,3 @@
 export * from './issue-errors';
 export * from './issue-operations';
+export * from './store-list';

@@ -18,8 +18,7 @@ import {
 } from '../../../testing/builders';
 import { aStore, storeId } from '../../../testing/store-builders';
 import { codeOf, minutesLater, Works } from '../../../testing/works';
-import type { Part } from '../stock/stock';
-import { onHandAfter } from '../stock/stock';
+import { onHandAfter, type Part } from '../stock/stock';
 import { openAmount, requestState, type StoreRequest } from '../requests/request';
 
 const arun = aPerson({ id: asId<PersonId>('arun'), name: 'Arun', roles: ['storekeeper'] });

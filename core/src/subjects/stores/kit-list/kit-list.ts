@@ -5,6 +5,7 @@ import type { Instant } from '../../../kernel/time/instant';
 import type { KitPart, WorkOrder } from '../../orders/work/work-order';
 import { roundQuantity, type ExactQuantity } from '../../../kernel/quantity/units';
 import { kitNeeds } from '../stock/kit';
+import { compareByWalk, type Whereabouts } from '../stock/walking-order';
 
 /** What somebody takes along: the chosen work orders, with whom it is shared, and what is in the bag. A person has one. */
 export interface KitList {
@@ -97,23 +98,18 @@ export function kitListParts(works: readonly WorkOrder[], rows: KitListRows): Ki
         .map(({ binId, onHand: there }) => ({ binId, onHand: there })),
     };
   });
-  const storeOf = (line: KitListPart): string => rows.stores.get(line.storeId ?? '')?.name ?? '';
-  const binOf = (line: KitListPart): string => rows.bins.get(line.binId)?.label ?? '';
+  const whereOf = (line: KitListPart): Whereabouts => ({
+    // A line of a store that is not known here still stands with the others of that store.
+    store: rows.stores.get(line.storeId ?? '') ?? (line.storeId === null ? undefined : { id: line.storeId, name: '' }),
+    bin: rows.bins.get(line.binId),
+  });
   return found.sort(
     (a, b) =>
-      Number(b.short > 0) - Number(a.short > 0) ||
-      inWalkingOrder.compare(storeOf(a), storeOf(b)) ||
-      // Two stores of one name are still two.
-      compareText(a.storeId ?? '', b.storeId ?? '') ||
-      inWalkingOrder.compare(binOf(a), binOf(b)) ||
-      (a.key < b.key ? -1 : 1),
+      Number(b.short > 0) - Number(a.short > 0) || compareByWalk(whereOf(a), whereOf(b)) || (a.key < b.key ? -1 : 1),
   );
 }
 
-const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
-
-/** Bin C-4 before C-10. */
-const inWalkingOrder = new Intl.Collator('en', { numeric: true });
+const byName = new Intl.Collator('en', { numeric: true });
 
 /** Every tool that the jobs need, by name. */
 export function kitListTools(works: readonly WorkOrder[]): KitListTool[] {
@@ -129,7 +125,7 @@ export function kitListTools(works: readonly WorkOrder[]): KitListTool[] {
       });
     }
   }
-  return [...tools.values()].sort((a, b) => inWalkingOrder.compare(a.name, b.name));
+  return [...tools.values()].sort((a, b) => byName.compare(a.name, b.name));
 }
 
 /** What one job needs of each tool: one that it lists twice is needed as often as both lines say. */

@@ -13,3 +13,4 @@ export * from './stock-errors';
 export * from './stock-operations';
 export * from './stock-tables';
 export * from './take-in';
+export * from './walking-order';

@@ -1,0 +1,6 @@
+import { lazyComponent } from '../../../src/ui/loading/lazy-component';
+
+/** What is asked of the stores. */
+export default lazyComponent(() =>
+  import('../../../src/features/stores/requests/asked-screen').then((module) => module.AskedScreen),
+);

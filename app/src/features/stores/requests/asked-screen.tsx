@@ -1,0 +1,231 @@
+import { useMemo, useState, type ReactElement } from 'react';
+import { SectionList, StyleSheet, View } from 'react-native';
+import { byId } from '@oilcan/core/kernel';
+import { hasRole } from '@oilcan/core/operations';
+import { askedBy, needGroup, storeList, toPickUp, type NeedGroup, type StoreLine } from '@oilcan/core/stores/issue';
+import type { StoreRequest } from '@oilcan/core/stores/requests';
+import { usePhone, useRow, useSettings, useTable } from '../../../data/store/store';
+import { useNow } from '../../../data/store/use-now';
+import { FilterChip } from '../../../ui/fields/filter-chips';
+import { asList } from '../../../ui/layout/list';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
+import { Button } from '../../../ui/press/press';
+import { useIsWide } from '../../../ui/theme/theme';
+import { usePalette } from '../../../ui/theme/use-palette';
+import { AppText } from '../../../ui/theme/app-text';
+import { amountOf } from '../../../words/amounts';
+import { joined } from '../../../words/joined';
+import { counted } from '../../../words/work-words';
+import { TopBar } from '../../frame/page/top-bar';
+import { useBack } from '../../frame/page/use-back';
+import { onSite, useSite } from '../../frame/page/use-site';
+import { RequestRow } from './job-requests';
+import { neededWords } from './request-words';
+
+const HandOutSheet = lazyComponent(() => import('../issue/hand-out-sheet').then((module) => module.HandOutSheet));
+const AskSheet = lazyComponent(() => import('./ask-sheet').then((module) => module.AskSheet));
+
+const asRows = asList('Asked of the store');
+
+const groupWords: Readonly<Record<NeedGroup, string>> = {
+  now: 'Needed now',
+  soon: 'Needed in this shift',
+  later: 'Needed later',
+  whenever: 'Whenever',
+};
+
+type Line = { readonly is: 'give'; readonly line: StoreLine } | { readonly is: 'row'; readonly request: StoreRequest };
+
+interface Section {
+  readonly title: string;
+  readonly data: readonly Line[];
+}
+
+/** What is asked of the stores: for whoever hands out in the order of the walk, for everybody what they asked for themselves. */
+export function AskedScreen(): ReactElement {
+  const back = useBack('/stores');
+  const person = usePhone((state) => state.person);
+  const keeps = person !== null && hasRole(person, ['storekeeper', 'lead']);
+  const [isMine, setIsMine] = useState(false);
+  const [giving, setGiving] = useState<StoreRequest | null>(null);
+  const [isAsking, setIsAsking] = useState(false);
+  const lines = useStoreLines();
+  const site = useSite();
+  const all = useTable('requests');
+  const requests = useMemo(() => onSite(all, site), [all, site]);
+  const mine = useMemo(() => askedBy(requests, person?.id ?? ''), [requests, person?.id]);
+  const ready = useMemo(() => toPickUp(requests), [requests]);
+  const isStore = keeps && !isMine;
+  const sections = isStore ? sectionsOfStore(lines, ready) : sectionsOfMine(mine);
+  const urgent = lines.filter(({ group }) => group === 'now').length;
+  const headline = isStore
+    ? lines.length === 0
+      ? 'Nothing is asked for'
+      : `${counted(lines.length, 'part is', 'parts are')} asked for${urgent === 0 ? '' : `, ${urgent} needed now`}`
+    : mine.length === 0
+      ? 'You asked for nothing'
+      : `You asked for ${counted(mine.length, 'part', 'parts')}`;
+  const short = lines.filter(({ remains, request }) => remains < 0 && request.partId !== null).length;
+  return (
+    <View style={sheet.screen}>
+      <TopBar title="Asked of the store" {...back} />
+      <SectionList
+        role="main"
+        {...asRows}
+        sections={sections as Section[]}
+        keyExtractor={(line) => (line.is === 'give' ? line.line.request.id : line.request.id)}
+        stickySectionHeadersEnabled={false}
+        contentContainerStyle={sheet.list}
+        initialNumToRender={14}
+        ListHeaderComponent={
+          <View style={sheet.head}>
+            <AppText as="title" level={2}>
+              {headline}
+            </AppText>
+            {isStore && short > 0 ? <AppText soft>{short} of them are more than there is.</AppText> : null}
+            {keeps ? (
+              <View style={sheet.keys}>
+                <FilterChip word="What I asked for" isOn={isMine} onPress={() => setIsMine(!isMine)} />
+              </View>
+            ) : null}
+            {isStore ? null : (
+              <View style={sheet.keys}>
+                <Button rank="primary" word="Ask for something" onPress={() => setIsAsking(true)} />
+              </View>
+            )}
+          </View>
+        }
+        ListEmptyComponent={
+          <AppText soft>
+            {isStore
+              ? 'What technicians ask for appears here the moment they do.'
+              : 'Ask from a job, or here for what no job needs.'}
+          </AppText>
+        }
+        renderSectionHeader={({ section }) => (
+          <View style={sheet.section}>
+            <AppText as="heading" level={3}>
+              {section.title}
+            </AppText>
+          </View>
+        )}
+        renderItem={({ item }) =>
+          item.is === 'give' ? (
+            <GiveRow line={item.line} onGive={() => setGiving(item.line.request)} />
+          ) : (
+            <NumberedRow request={item.request} />
+          )
+        }
+      />
+      {giving === null ? null : <HandOutSheet request={giving} onClose={() => setGiving(null)} />}
+      {isAsking ? <AskSheet work={null} onClose={() => setIsAsking(false)} /> : null}
+    </View>
+  );
+}
+
+/** What waits for whoever hands out in the stores of the site that is looked at. */
+export function useStoreLines(): readonly StoreLine[] {
+  const site = useSite();
+  const all = useTable('requests');
+  const bins = useTable('bins');
+  const stores = useTable('stores');
+  const levels = useTable('stock');
+  const now = useNow(60);
+  return useMemo(
+    () => storeList(onSite(all, site), { bins: byId(bins), stores: byId(stores), levels }, now),
+    [all, site, bins, stores, levels, now],
+  );
+}
+
+function sectionsOfStore(lines: readonly StoreLine[], ready: readonly StoreRequest[]): Section[] {
+  const groups = (Object.keys(groupWords) as NeedGroup[]).map((group) => ({
+    title: groupWords[group],
+    data: lines.filter((line) => line.group === group).map((line): Line => ({ is: 'give', line })),
+  }));
+  const waiting = { title: 'Ready or on the way', data: ready.map((request): Line => ({ is: 'row', request })) };
+  return [...groups, waiting].filter(({ data }) => data.length > 0);
+}
+
+function sectionsOfMine(mine: readonly StoreRequest[]): Section[] {
+  const open = mine.filter(({ endedAt }) => endedAt === null);
+  const over = mine.filter(({ endedAt }) => endedAt !== null);
+  const rowsOf = (some: readonly StoreRequest[]) => some.map((request): Line => ({ is: 'row', request }));
+  return [
+    { title: 'Open', data: rowsOf(open) },
+    { title: 'Done', data: rowsOf(over) },
+  ].filter(({ data }) => data.length > 0);
+}
+
+function NumberedRow({ request }: { readonly request: StoreRequest }): ReactElement {
+  const work = useRow('workOrders', request.workOrderId ?? undefined);
+  return <RequestRow request={request} number={work?.number ?? 'No job'} />;
+}
+
+function GiveRow({ line, onGive }: { readonly line: StoreLine; readonly onGive: () => void }): ReactElement {
+  const palette = usePalette();
+  const isWide = useIsWide();
+  const { request, open, onHand, askedByOthers, remains } = line;
+  const now = useNow(60);
+  const settings = useSettings(request.siteId);
+  const part = useRow('parts', request.partId ?? undefined);
+  const bin = useRow('bins', line.binId ?? undefined);
+  const work = useRow('workOrders', request.workOrderId ?? undefined);
+  const asset = useRow('assets', work?.assetId);
+  const person = useRow('people', request.askedBy);
+  const name = part?.name ?? request.words;
+  const needed = neededWords(request.neededBy, now, settings?.zone ?? 'UTC', settings?.language ?? 'en');
+  const isShort = part !== undefined && remains < 0;
+  const isUrgent = needGroup(request, now) === 'now';
+  const stockWords =
+    part === undefined
+      ? 'In words only: find out which part it is'
+      : joined([
+          bin === undefined ? 'In no bin here' : `Bin ${bin.label}: ${amountOf(onHand, part)}`,
+          askedByOthers > 0 ? `others ask for ${amountOf(askedByOthers, part)}` : '',
+          remains < 0 ? `${amountOf(-remains, part)} short` : `${amountOf(remains, part)} remain`,
+        ]);
+  return (
+    <View style={[sheet.row, { borderColor: palette.line }]} testID={`asked-${part?.number ?? 'words'}`}>
+      <View style={sheet.words}>
+        <AppText as={isUrgent ? 'row' : 'text'}>
+          {amountOf(open, request)} {name}
+        </AppText>
+        <AppText as={isShort ? 'label' : 'small'} {...(isShort ? {} : { soft: true })}>
+          {stockWords}
+        </AppText>
+        <AppText as="small" soft>
+          {joined([
+            `${person?.name ?? ''} ${needed}`,
+            work === undefined ? 'no job' : `${work.number} ${asset?.name ?? ''}`,
+            request.bringTo === '' ? '' : `bring it to ${request.bringTo}`,
+          ])}
+        </AppText>
+        {request.words !== '' && part !== undefined ? <AppText as="small">“{request.words}”</AppText> : null}
+      </View>
+      <Button
+        word="Hand out"
+        label={`Hand out ${amountOf(open, request)} ${name}`}
+        style={isWide ? {} : sheet.key}
+        onPress={onGive}
+      />
+    </View>
+  );
+}
+
+const sheet = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  list: { paddingHorizontal: 16, paddingBottom: 24, width: '100%', maxWidth: 860 },
+  head: { paddingVertical: 16, gap: 10 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  section: { paddingTop: 14, paddingBottom: 2 },
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 8,
+    borderBottomWidth: 1,
+    paddingVertical: 10,
+  },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 200, minWidth: 0 },
+  key: { minWidth: 112 },
+});

@@ -1,0 +1,3 @@
+/** What other features may use of this one. */
+export { JobRequests } from './job-requests';
+export { useStoreLines } from './asked-screen';
