@@ -10,6 +10,7 @@ import type { Clock } from './clock';
 import type { ServerConfig } from './config';
 import { calendarRoutes } from './calendar/routes';
 import { codeRoutes } from './codes/routes';
+import { storeRoutes } from './stores/routes';
 import { apiDescription } from './docs/openapi';
 import { errorWithoutValues } from './errors/error-log';
 import { sendProblem, translate } from './errors/problem';
@@ -79,6 +80,7 @@ export async function buildServer(database: Knex, config: ServerConfig, clock: C
       await api.register(pastRoutes, { database, clock });
       await api.register(findRoutes, { database });
       await api.register(codeRoutes, { database });
+      await api.register(storeRoutes, { database });
       await api.register(owedRoutes, { database, clock });
       await api.register(logRoutes, { database });
       await api.register(calendarRoutes, { database, clock });

@@ -40,7 +40,7 @@ const asked: readonly Asked[] = [
     minutesAgo: 12,
     bringTo: 'Drive room, base station',
   },
-  { job: 'Gearbox output seal weeping oil', part: 'SLEEVE-85', units: 1, neededIn: 1.5, by: ines.id, minutesAgo: 25 },
+  { job: 'Gearbox output seal weeping oil', part: 'SLEEVE-85', units: 1, neededIn: 0.9, by: ines.id, minutesAgo: 25 },
   {
     job: 'Knock at tower 5 with every grip',
     part: 'BRG-6206',

@@ -1,11 +1,12 @@
-import { memo, useDeferredValue, useState, type ReactElement } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mdiPackageVariant, mdiStorefrontOutline } from '@mdi/js';
-import type { SiteId, Thousandths } from '@oilcan/core/kernel';
+import type { PartId, SiteId, Thousandths } from '@oilcan/core/kernel';
 import { isOpen, type WorkOrder } from '@oilcan/core/orders/work';
+import { openAmount } from '@oilcan/core/stores/requests';
 import type { Part } from '@oilcan/core/stores/stock';
 import { isShort, useKitLines, type KitLine } from '../../../data/queries/stock';
-import { useRow, useTable } from '../../../data/store/store';
+import { useRow, useRows, useTable } from '../../../data/store/store';
 import { Icon } from '../../../ui/theme/icon';
 import { List } from '../../../ui/layout/list';
 import { Button } from '../../../ui/press/press';
@@ -30,10 +31,17 @@ export function Kit({
   const kit = useDeferredValue(useKitLines(work));
   const [asking, setAsking] = useState<Asking | null>(null);
   const isAttended = useTable('stores').some((store) => store.isAttended === true);
+  const requests = useRows('requests', 'work', work.id);
+  const asked = useMemo(
+    () => new Set(requests.filter((request) => openAmount(request) > 0).map(({ partId }) => partId)),
+    [requests],
+  );
   const asks = isAttended && isOpen(work.state);
   return (
     <>
-      {kit.length === 0 ? null : <KitLines kit={kit} siteId={work.siteId} onAsk={asks ? setAsking : null} />}
+      {kit.length === 0 ? null : (
+        <KitLines kit={kit} siteId={work.siteId} asked={asked} onAsk={asks ? setAsking : null} />
+      )}
       <JobRequests work={work} />
       {asks ? (
         <Button
@@ -67,11 +75,13 @@ interface Asking {
 interface KitLinesProps {
   readonly kit: readonly KitLine[];
   readonly siteId: SiteId;
+  /** What the store was asked for and has still to give. */
+  readonly asked: ReadonlySet<PartId | null>;
   /** Asks the store for what is short; null where nobody can be asked. */
   readonly onAsk: ((asking: Asking) => void) | null;
 }
 
-const KitLines = memo(function KitLines({ kit, siteId, onAsk }: KitLinesProps): ReactElement {
+const KitLines = memo(function KitLines({ kit, siteId, asked, onAsk }: KitLinesProps): ReactElement {
   return (
     <>
       <View style={sheet.kitHead}>
@@ -81,7 +91,7 @@ const KitLines = memo(function KitLines({ kit, siteId, onAsk }: KitLinesProps): 
       </View>
       <List label="Kit">
         {kit.map((line, index) => (
-          <KitRow key={index} line={line} siteId={siteId} onAsk={onAsk} />
+          <KitRow key={index} line={line} siteId={siteId} isAsked={asked.has(line.planned.partId)} onAsk={onAsk} />
         ))}
       </List>
     </>
@@ -90,9 +100,11 @@ const KitLines = memo(function KitLines({ kit, siteId, onAsk }: KitLinesProps): 
 
 interface KitRowProps extends Pick<KitLinesProps, 'siteId' | 'onAsk'> {
   readonly line: KitLine;
+  /** Whether the store was asked for it already. */
+  readonly isAsked: boolean;
 }
 
-function KitRow({ line, siteId, onAsk }: KitRowProps): ReactElement {
+function KitRow({ line, siteId, isAsked, onAsk }: KitRowProps): ReactElement {
   const palette = usePalette();
   const part = useRow('parts', line.planned.partId);
   const bin = useRow('bins', line.planned.binId);
@@ -116,7 +128,7 @@ function KitRow({ line, siteId, onAsk }: KitRowProps): ReactElement {
               : `${amountOf(line.onHand, part)} in ${where}`}
         </AppText>
       </View>
-      {onAsk === null || !isTooLittle || part === undefined ? null : (
+      {onAsk === null || !isTooLittle || isAsked || part === undefined ? null : (
         <Button
           word="Ask the store"
           label={`Ask the store for ${part.name}`}

@@ -21,6 +21,7 @@ import { amountOf } from '../../../words/amounts';
 import { findParts } from '../stock';
 import { PartChoice } from '../requests/part-choice';
 import { Picture } from '../../recording/photos';
+import { AskElsewhereSheet } from '../transfers/ask-elsewhere-sheet';
 
 interface Props {
   readonly request: StoreRequest;
@@ -28,7 +29,10 @@ interface Props {
 }
 
 type Pane =
-  { readonly is: 'give'; readonly part: Part | undefined } | { readonly is: 'which' } | { readonly is: 'decline' };
+  | { readonly is: 'give'; readonly part: Part | undefined }
+  | { readonly is: 'which' }
+  | { readonly is: 'elsewhere'; readonly part: Part }
+  | { readonly is: 'decline' };
 
 /** Hands out what was asked for: whole or in part, another part in its place, or not, with the reason. */
 export function HandOutSheet({ request, onClose }: Props): ReactElement {
@@ -37,6 +41,13 @@ export function HandOutSheet({ request, onClose }: Props): ReactElement {
   const part = pane.is === 'give' ? (pane.part ?? asked) : undefined;
   if (pane.is === 'decline')
     return <DeclineSheet request={request} onBack={() => setPane({ is: 'give', part: undefined })} onClose={onClose} />;
+  if (pane.is === 'elsewhere') {
+    const { storeId } = request;
+    const quantity = openAmount(request);
+    return (
+      <AskElsewhereSheet part={pane.part} quantity={quantity} toStoreId={storeId} request={request} onClose={onClose} />
+    );
+  }
   if (part === undefined)
     return (
       <WhichPart
@@ -52,6 +63,7 @@ export function HandOutSheet({ request, onClose }: Props): ReactElement {
       request={request}
       part={part}
       onOther={() => setPane({ is: 'which' })}
+      onElsewhere={() => setPane({ is: 'elsewhere', part })}
       onDecline={() => setPane({ is: 'decline' })}
       onClose={onClose}
     />
@@ -88,6 +100,7 @@ function WhichPart({ request, onPart, onDecline, onClose }: WhichProps): ReactEl
 interface GiveProps extends Props {
   readonly part: Part;
   readonly onOther: () => void;
+  readonly onElsewhere: () => void;
   readonly onDecline: () => void;
 }
 
@@ -97,7 +110,7 @@ const waysOf = (bringTo: string): readonly (readonly [HandoutWay, string])[] => 
   ['along', 'Along with somebody'],
 ];
 
-function GiveSheet({ request, part, onOther, onDecline, onClose }: GiveProps): ReactElement {
+function GiveSheet({ request, part, onOther, onElsewhere, onDecline, onClose }: GiveProps): ReactElement {
   const store = useRow('stores', request.storeId);
   const bins = useTable('bins');
   const levels = useStockOf(part.id, request.siteId);
@@ -210,6 +223,7 @@ function GiveSheet({ request, part, onOther, onDecline, onClose }: GiveProps): R
       <FormRefusal sentence={refusal ?? form.formState.errors.binId?.message ?? null} />
       <More label="what else can be done with this request">
         <Button rank="quiet" word="Another part in its place" onPress={onOther} />
+        <Button rank="quiet" word="Have it sent by another store" onPress={onElsewhere} />
         <Button rank="final" word="We cannot give it" onPress={onDecline} />
       </More>
     </BottomSheet>

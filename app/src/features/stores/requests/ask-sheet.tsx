@@ -19,6 +19,7 @@ import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { Picture } from '../../recording/photos';
 import { findParts } from '../stock';
+import { useElsewhere } from '../transfers';
 import { PartChoice } from './part-choice';
 import { momentNeeded, type NeededBy } from './needed-by';
 import { useAttendedStores } from './use-stores';
@@ -137,6 +138,7 @@ function HowMany({ work, part, quantity: wanted, onOther, onClose }: HowManyProp
   const [text, bringTo, need, storeId] = form.watch(['quantity', 'bringTo', 'need', 'storeId']);
   const quantity = parseQuantity(text);
   const chosen = stores.find(({ store: { id } }) => id === storeId) ?? first;
+  const elsewhere = useElsewhere(part?.id, chosen?.store.id);
   const step = (by: number): void => form.setValue('quantity', formatQuantity(Math.max(1_000, (quantity ?? 0) + by)));
   const choose = (value: NeededBy): void => form.setValue('need', value);
   const unit = part?.unit ?? 'pcs';
@@ -170,6 +172,11 @@ function HowMany({ work, part, quantity: wanted, onOther, onClose }: HowManyProp
             {part.number}
             {chosen === undefined ? '' : ` · ${amountOf(chosen.onHand, part)} in ${chosen.store.name}`}
           </AppText>
+          {elsewhere.length === 0 || chosen === undefined || chosen.onHand >= (quantity ?? 0) ? null : (
+            <AppText as="small" soft>
+              Also {elsewhere.map(({ store, onHand }) => `${amountOf(onHand, part)} in ${store.name}`).join(', ')}
+            </AppText>
+          )}
           {part.isObsolete ? (
             <AppText>
               No longer bought.
@@ -185,7 +192,16 @@ function HowMany({ work, part, quantity: wanted, onOther, onClose }: HowManyProp
         </View>
         <Button word="+" label="One more" isRepeatable onPress={() => step(1_000)} />
       </View>
-      <DayChoice label="Needed" offered={[1, 2]} day={need} onChoose={choose} zone={zone} language={language} first={0}>
+      <DayChoice
+        label="Needed"
+        offered={[1, 2]}
+        day={need}
+        onChoose={choose}
+        zone={zone}
+        language={language}
+        first={0}
+        wordOf={capital}
+      >
         <Choice word="Now" isChosen={need === 'now'} onPress={() => choose('now')} />
         <Choice word="In 2 hours" isChosen={need === 'twoHours'} onPress={() => choose('twoHours')} />
         <Choice word="This shift" isChosen={need === 'shift'} onPress={() => choose('shift')} />
@@ -222,6 +238,8 @@ function HowMany({ work, part, quantity: wanted, onOther, onClose }: HowManyProp
     </BottomSheet>
   );
 }
+
+const capital = (said: string): string => said.charAt(0).toUpperCase() + said.slice(1);
 
 const sheet = StyleSheet.create({
   amount: { flexDirection: 'row', alignItems: 'flex-end', gap: 8 },

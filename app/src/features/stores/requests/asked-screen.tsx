@@ -1,16 +1,18 @@
-import { useMemo, useState, type ReactElement } from 'react';
-import { SectionList, StyleSheet, View } from 'react-native';
+import { Fragment, useMemo, useState, type ReactElement } from 'react';
+import { ScrollView, SectionList, StyleSheet, View } from 'react-native';
 import { byId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
 import { askedBy, needGroup, storeList, toPickUp, type NeedGroup, type StoreLine } from '@oilcan/core/stores/issue';
 import type { StoreRequest } from '@oilcan/core/stores/requests';
-import { usePhone, useRow, useSettings, useTable } from '../../../data/store/store';
+import { inTransit, type Transfer } from '@oilcan/core/stores/transfers';
+import { peekRow, usePhone, useRow, useSettings, useTable } from '../../../data/store/store';
 import { useNow } from '../../../data/store/use-now';
 import { FilterChip } from '../../../ui/fields/filter-chips';
 import { asList } from '../../../ui/layout/list';
+import { Section as SectionOf } from '../../../ui/layout/section';
 import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
-import { useIsWide } from '../../../ui/theme/theme';
+import { RULE, useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
 import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
@@ -19,6 +21,7 @@ import { counted } from '../../../words/work-words';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { onSite, useSite } from '../../frame/page/use-site';
+import { TransferRow } from '../transfers';
 import { RequestRow } from './job-requests';
 import { neededWords } from './request-words';
 
@@ -34,7 +37,13 @@ const groupWords: Readonly<Record<NeedGroup, string>> = {
   whenever: 'Whenever',
 };
 
-type Line = { readonly is: 'give'; readonly line: StoreLine } | { readonly is: 'row'; readonly request: StoreRequest };
+type Line =
+  | { readonly is: 'give'; readonly line: StoreLine }
+  | { readonly is: 'row'; readonly request: StoreRequest }
+  | { readonly is: 'transfer'; readonly transfer: Transfer };
+
+const keyOf = (line: Line): string =>
+  line.is === 'give' ? line.line.request.id : line.is === 'row' ? line.request.id : line.transfer.id;
 
 interface Section {
   readonly title: string;
@@ -44,6 +53,7 @@ interface Section {
 /** What is asked of the stores: for whoever hands out in the order of the walk, for everybody what they asked for themselves. */
 export function AskedScreen(): ReactElement {
   const back = useBack('/stores');
+  const palette = usePalette();
   const person = usePhone((state) => state.person);
   const keeps = person !== null && hasRole(person, ['storekeeper', 'lead']);
   const [isMine, setIsMine] = useState(false);
@@ -56,7 +66,14 @@ export function AskedScreen(): ReactElement {
   const mine = useMemo(() => askedBy(requests, person?.id ?? ''), [requests, person?.id]);
   const ready = useMemo(() => toPickUp(requests), [requests]);
   const isStore = keeps && !isMine;
-  const sections = isStore ? sectionsOfStore(lines, ready) : sectionsOfMine(mine);
+  const isWide = useIsWide();
+  const travelling = useTransfers();
+  const beside = isStore ? sectionsBeside(ready, travelling) : [];
+  const sections = isStore ? [...sectionsOfStore(lines), ...(isWide ? [] : beside)] : sectionsOfMine(mine);
+  const draw = (line: Line): ReactElement => {
+    if (line.is === 'give') return <GiveRow line={line.line} onGive={() => setGiving(line.line.request)} />;
+    return line.is === 'row' ? <NumberedRow request={line.request} /> : <TransferRow transfer={line.transfer} />;
+  };
   const urgent = lines.filter(({ group }) => group === 'now').length;
   const headline = isStore
     ? lines.length === 0
@@ -69,54 +86,64 @@ export function AskedScreen(): ReactElement {
   return (
     <View style={sheet.screen}>
       <TopBar title="Asked of the store" {...back} />
-      <SectionList
-        role="main"
-        {...asRows}
-        sections={sections as Section[]}
-        keyExtractor={(line) => (line.is === 'give' ? line.line.request.id : line.request.id)}
-        stickySectionHeadersEnabled={false}
-        contentContainerStyle={sheet.list}
-        initialNumToRender={14}
-        ListHeaderComponent={
-          <View style={sheet.head}>
-            <AppText as="title" level={2}>
-              {headline}
+      <View style={sheet.columns}>
+        <SectionList
+          role="main"
+          {...asRows}
+          sections={sections as Section[]}
+          keyExtractor={keyOf}
+          stickySectionHeadersEnabled={false}
+          contentContainerStyle={sheet.list}
+          initialNumToRender={14}
+          ListHeaderComponent={
+            <View style={sheet.head}>
+              <AppText as="title" level={2}>
+                {headline}
+              </AppText>
+              {isStore && short > 0 ? (
+                <AppText soft>{counted(short, 'of them asks', 'of them ask')} for more than there is.</AppText>
+              ) : null}
+              {keeps ? (
+                <View style={sheet.keys}>
+                  <FilterChip word="What I asked for" isOn={isMine} onPress={() => setIsMine(!isMine)} />
+                </View>
+              ) : null}
+              {isStore ? null : (
+                <View style={sheet.keys}>
+                  <Button rank="primary" word="Ask for something" onPress={() => setIsAsking(true)} />
+                </View>
+              )}
+            </View>
+          }
+          ListEmptyComponent={
+            <AppText soft>
+              {isStore
+                ? 'What technicians ask for appears here the moment they do.'
+                : 'Ask from a job, or here for what no job needs.'}
             </AppText>
-            {isStore && short > 0 ? <AppText soft>{short} of them are more than there is.</AppText> : null}
-            {keeps ? (
-              <View style={sheet.keys}>
-                <FilterChip word="What I asked for" isOn={isMine} onPress={() => setIsMine(!isMine)} />
-              </View>
-            ) : null}
-            {isStore ? null : (
-              <View style={sheet.keys}>
-                <Button rank="primary" word="Ask for something" onPress={() => setIsAsking(true)} />
-              </View>
-            )}
-          </View>
-        }
-        ListEmptyComponent={
-          <AppText soft>
-            {isStore
-              ? 'What technicians ask for appears here the moment they do.'
-              : 'Ask from a job, or here for what no job needs.'}
-          </AppText>
-        }
-        renderSectionHeader={({ section }) => (
-          <View style={sheet.section}>
-            <AppText as="heading" level={3}>
-              {section.title}
-            </AppText>
-          </View>
-        )}
-        renderItem={({ item }) =>
-          item.is === 'give' ? (
-            <GiveRow line={item.line} onGive={() => setGiving(item.line.request)} />
-          ) : (
-            <NumberedRow request={item.request} />
-          )
-        }
-      />
+          }
+          renderSectionHeader={({ section }) => (
+            <View style={sheet.section}>
+              <AppText as="heading" level={3}>
+                {section.title}
+              </AppText>
+            </View>
+          )}
+          renderItem={({ item }) => draw(item)}
+        />
+        {isWide && isStore ? (
+          <ScrollView style={[sheet.beside, { borderColor: palette.line }]} contentContainerStyle={sheet.besideContent}>
+            {beside.length === 0 ? <AppText soft>Nothing lies ready, and nothing is on the way.</AppText> : null}
+            {beside.map(({ title, data }) => (
+              <SectionOf key={title} title={title}>
+                {data.map((line) => (
+                  <Fragment key={keyOf(line)}>{draw(line)}</Fragment>
+                ))}
+              </SectionOf>
+            ))}
+          </ScrollView>
+        ) : null}
+      </View>
       {giving === null ? null : <HandOutSheet request={giving} onClose={() => setGiving(null)} />}
       {isAsking ? <AskSheet work={null} onClose={() => setIsAsking(false)} /> : null}
     </View>
@@ -137,13 +164,30 @@ export function useStoreLines(): readonly StoreLine[] {
   );
 }
 
-function sectionsOfStore(lines: readonly StoreLine[], ready: readonly StoreRequest[]): Section[] {
+/** What is asked of the other stores, and what is on the way between them. */
+function useTransfers(): readonly Transfer[] {
+  const all = useTable('transfers');
+  return useMemo(
+    () => all.filter(({ endedAt }) => endedAt === null).sort((a, b) => (a.askedAt < b.askedAt ? -1 : 1)),
+    [all],
+  );
+}
+
+function sectionsOfStore(lines: readonly StoreLine[]): Section[] {
   const groups = (Object.keys(groupWords) as NeedGroup[]).map((group) => ({
     title: groupWords[group],
     data: lines.filter((line) => line.group === group).map((line): Line => ({ is: 'give', line })),
   }));
-  const waiting = { title: 'Ready or on the way', data: ready.map((request): Line => ({ is: 'row', request })) };
-  return [...groups, waiting].filter(({ data }) => data.length > 0);
+  return groups.filter(({ data }) => data.length > 0);
+}
+
+function sectionsBeside(ready: readonly StoreRequest[], transfers: readonly Transfer[]): Section[] {
+  const rowsOf = (some: readonly Transfer[]) => some.map((transfer): Line => ({ is: 'transfer', transfer }));
+  return [
+    { title: 'Ready or with somebody', data: ready.map((request): Line => ({ is: 'row', request })) },
+    { title: 'On the way between stores', data: rowsOf(transfers.filter(({ sent }) => sent !== null)) },
+    { title: 'Asked by another store', data: rowsOf(transfers.filter(({ sent }) => sent === null)) },
+  ].filter(({ data }) => data.length > 0);
 }
 
 function sectionsOfMine(mine: readonly StoreRequest[]): Section[] {
@@ -172,6 +216,7 @@ function GiveRow({ line, onGive }: { readonly line: StoreLine; readonly onGive: 
   const work = useRow('workOrders', request.workOrderId ?? undefined);
   const asset = useRow('assets', work?.assetId);
   const person = useRow('people', request.askedBy);
+  const coming = useTable('transfers').filter(({ requestId, endedAt }) => requestId === request.id && endedAt === null);
   const name = part?.name ?? request.words;
   const needed = neededWords(request.neededBy, now, settings?.zone ?? 'UTC', settings?.language ?? 'en');
   const isShort = part !== undefined && remains < 0;
@@ -200,6 +245,13 @@ function GiveRow({ line, onGive }: { readonly line: StoreLine; readonly onGive: 
             request.bringTo === '' ? '' : `bring it to ${request.bringTo}`,
           ])}
         </AppText>
+        {coming.map((transfer) => (
+          <AppText key={transfer.id} as="small">
+            {amountOf(transfer.sent === null ? transfer.quantity : inTransit(transfer), part)}{' '}
+            {transfer.sent === null ? 'asked for from' : 'on the way from'}{' '}
+            {peekRow('stores', transfer.fromStoreId)?.name ?? 'another store'}
+          </AppText>
+        ))}
         {request.words !== '' && part !== undefined ? <AppText as="small">“{request.words}”</AppText> : null}
       </View>
       <Button
@@ -214,6 +266,9 @@ function GiveRow({ line, onGive }: { readonly line: StoreLine; readonly onGive: 
 
 const sheet = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
+  columns: { flex: 1, minHeight: 0, flexDirection: 'row' },
+  beside: { flexGrow: 0, flexShrink: 0, flexBasis: 400, borderLeftWidth: RULE },
+  besideContent: { paddingHorizontal: 16, paddingBottom: 24 },
   list: { paddingHorizontal: 16, paddingBottom: 24, width: '100%', maxWidth: 860 },
   head: { paddingVertical: 16, gap: 10 },
   keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
