@@ -10,6 +10,7 @@ import { isOpen, currentEntries, urgencies, type Entry } from '@oilcan/core/orde
 import { assetId, binId, partId, pointId } from '@oilcan/core/testing';
 import { comesOut, dayAfter, demandsBy, fileIdOf, notesOf, wayOfRaising } from './deed-parts';
 import { reportDeedOf } from './report-deeds';
+import { storeDeedOf } from './store-deeds';
 
 /** An operation that somebody wants to do. */
 export type Deed = { [N in OperationName]: { readonly name: N; readonly args: ArgsOf<N> } }[OperationName];
@@ -361,6 +362,8 @@ export function deedOf(what: string, choice: number, view: MemoryRecords, person
       return { name: 'kit-list.tick', args: { ownerId, line: `line ${choice % 3}`, isIn: choice % 4 > 0 } };
     }
     default: {
+      const inStores = storeDeedOf(what, choice, view, person, now);
+      if (inStores !== undefined) return inStores;
       const aboutReports = reportDeedOf(what, choice, view, person, now);
       if (aboutReports === undefined) throw new Error(`Nobody knows how to ${what}.`);
       return aboutReports;

@@ -1,5 +1,6 @@
 import { Chance } from './chance';
 import { deedsOfReports } from './report-deeds';
+import { deedsOfStores } from './store-deeds';
 
 export const people = ['ann', 'bob', 'cleo', 'lea'] as const;
 export type Who = (typeof people)[number];
@@ -164,7 +165,7 @@ const deedsOfPreparing = [
   'tick the bag',
 ] as const;
 
-const allDeeds: readonly string[] = [...deedsOfWork, ...deedsOfPreparing, ...deedsOfReports];
+const allDeeds: readonly string[] = [...deedsOfWork, ...deedsOfPreparing, ...deedsOfReports, ...deedsOfStores];
 
 const EVENTS = 70;
 

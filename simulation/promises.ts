@@ -16,6 +16,7 @@ import { isOpen, currentOf, type Entry, type WorkOrder } from '@oilcan/core/orde
 import { assetId, binId, partId } from '@oilcan/core/testing';
 import type { Phone } from '../app/src/data/phone/phone';
 import { wrongReports } from './report-promises';
+import { wrongStores } from './store-promises';
 import { DANGER, ROUND, STOPS, type Pocket, type Shift } from './shift';
 
 /** An operation as the server has it. */
@@ -66,6 +67,7 @@ export async function brokenPromises(shift: Shift): Promise<string[]> {
   broken.push(...(await wrongSums(shift, log)));
   broken.push(...(await wrongNumbers(shift)));
   broken.push(...(await wrongReports(shift)));
+  broken.push(...(await wrongStores(shift)));
   broken.push(...(await wrongPlans(shift)));
   broken.push(...(await wrongStops(shift)));
   broken.push(...(await wrongShares(shift)));
@@ -278,6 +280,7 @@ async function wrongSums(shift: Shift, log: readonly Logged[]): Promise<string[]
     'photo.add',
     'isolation.record',
     'part.return',
+    'part.hand-out',
     'work.set-urgency',
     'work.set-due',
     'work.plan',
@@ -338,7 +341,12 @@ async function wrongSums(shift: Shift, log: readonly Logged[]): Promise<string[]
     broken.push(`The bin says ${level?.onHand}, its movements ${onHandAfter(movements)}.`);
   const used = currentOf(entries, 'part').reduce((sum, { content }) => sum + content.quantity, 0);
   const kept = 1_000 * currentOf(entries, 'removal').filter(({ content }) => content.binId === binId).length;
-  if (8_000 - used + kept !== level?.onHand)
+  // Counted, sent, handed out for no job and brought back from there.
+  const other = onHandAfter(
+    movements.filter(({ reason, workOrderId }) => reason !== 'opening' && workOrderId === null),
+  );
+  const late = onHandAfter(movements.filter(({ reason, workOrderId }) => reason === 'count' && workOrderId !== null));
+  if (8_000 - used + kept + other + late !== level?.onHand)
     broken.push(
       `Of 8 pieces ${used / 1000} were used and ${kept / 1000} kept, and ${(level?.onHand ?? 0) / 1000} are left.`,
     );

@@ -38,6 +38,7 @@ import { Phone } from '../app/src/data/phone/phone';
 import { Windows } from '../app/src/data/testing/windows';
 import { BatteryDatabase, BatteryDied } from './battery-database';
 import { deedOf } from './deeds';
+import { storesOfShift } from './store-deeds';
 import { people, windowsOf, type MessageFate, type SimulatedEvent, type Who } from './history';
 import { passedOver } from './passed-over';
 import { SimulatedServer } from './simulated-server';
@@ -316,6 +317,7 @@ function startRows() {
   return [
     ...smallWorks({ personIds: everybody }),
     put('people', persons.cleo),
+    ...storesOfShift,
     put('hazardRegister', aHazardRegister({ hazards: [DANGER], isolation: [isolation[0]] })),
     put('assets', anAsset({ id: PUMP, name: 'Pump', tag: 'P1' })),
     put('plans', aPlan({ ...DAILY, personIds: everybody, startsOn: localDate(noon, 'Europe/Vienna') })),

@@ -44,7 +44,11 @@ async function movementsOf(database: Knex, part: PartId, sites: readonly SiteId[
     .select('body');
   const ids = levels.map((stored): StockLevel => readRow('stock', stored)).map(({ id }) => id);
   const run = await runnerOf(database);
-  const stored = await runAmong<StoredRow>(run, ids, (places) => `SELECT body FROM movements WHERE level IN (${places})`);
+  const stored = await runAmong<StoredRow>(
+    run,
+    ids,
+    (places) => `SELECT body FROM movements WHERE level IN (${places})`,
+  );
   return stored
     .map((each): Movement => readRow('movements', each))
     .sort((a, b) => (a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1));

@@ -9,7 +9,7 @@ import type { ReadPast } from '../../../data/past/read-past';
 import { useSettings } from '../../../data/store/store';
 import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
-import { AXIS_WIDTH, Figure, useChartLooks } from './figure';
+import { AXIS_WIDTH, Figure, useChartLooks } from '../../../ui/drawn/figure';
 import { ReadingsPicture } from './readings-picture';
 
 const MOST_MODES = 6;

@@ -13,7 +13,7 @@ import { AppText } from '../../../ui/theme/app-text';
 import { counted } from '../../../words/work-words';
 import { sayChange } from '../../../words/changes';
 import { axisFor } from './axis';
-import { AXIS_WIDTH, Figure, useChartLooks } from './figure';
+import { AXIS_WIDTH, Figure, useChartLooks } from '../../../ui/drawn/figure';
 
 /** More values than this are no longer told apart on a phone. */
 const MOST_VALUES = 120;

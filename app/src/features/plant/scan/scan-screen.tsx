@@ -179,11 +179,7 @@ function ScannedPart({
           />
         </>
       )}
-      <Way
-        title="See it in Stores"
-        icon={mdiPackageVariantClosed}
-        href={`/stores?find=${encodeURIComponent(part.number)}`}
-      />
+      <Way title="See it in Stores" icon={mdiPackageVariantClosed} href={`/stores/part/${part.id}`} />
       <Button rank="quiet" word="Scan another" onPress={onAgain} />
     </>
   );
@@ -207,7 +203,7 @@ function pathOf(code: string): `/${string}` | null {
     case 'place':
       return `/plant?place=${found.place.id}`;
     case 'part':
-      return `/stores?find=${encodeURIComponent(found.part.number)}`;
+      return `/stores/part/${found.part.id}`;
     case 'bin':
       return `/stores?find=${encodeURIComponent(found.bin.label)}`;
     default:

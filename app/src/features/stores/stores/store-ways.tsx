@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
 import { hasRole } from '@oilcan/core/operations';
+import { varianceOf } from '@oilcan/core/stores/counts';
 import { openAmount } from '@oilcan/core/stores/requests';
 import { usePhone, useTable } from '../../../data/store/store';
 import { Way } from '../../../ui/press/way';
@@ -11,7 +12,12 @@ import { useStoreLines } from '../requests';
 export function StoreWays(): ReactElement {
   const person = usePhone((state) => state.person);
   const keeps = person !== null && hasRole(person, ['storekeeper', 'lead']);
-  return <View>{keeps ? <AskedOfStore /> : <AskedByMe me={person?.id ?? ''} />}</View>;
+  return (
+    <View>
+      {keeps ? <AskedOfStore /> : <AskedByMe me={person?.id ?? ''} />}
+      {keeps ? <Counts /> : null}
+    </View>
+  );
 }
 
 function AskedOfStore(): ReactElement {
@@ -40,5 +46,17 @@ function AskedByMe({ me }: { readonly me: string }): ReactElement {
       {...(ready === 0 ? {} : { aside: `${ready} ready` })}
       href="/stores/asked"
     />
+  );
+}
+
+function Counts(): ReactElement {
+  const kept = useTable('counts').filter(({ settled }) => settled === null);
+  const differ = kept.filter((count) => varianceOf(count) !== 0).length;
+  const words =
+    kept.length === 0
+      ? 'Nothing waits to be posted'
+      : `${counted(kept.length, 'bin is', 'bins are')} counted and not posted`;
+  return (
+    <Way title="Count" more={words} {...(differ === 0 ? {} : { aside: `${differ} differ` })} href="/stores/count" />
   );
 }

@@ -7,6 +7,7 @@ import { useRow, useSettings, useTable, usePhone } from '../../../data/store/sto
 import { FactKey } from '../../../ui/layout/fact';
 import { FindField } from '../../../ui/fields/find-field';
 import { FilterChip } from '../../../ui/fields/filter-chips';
+import { LinkPress } from '../../../ui/press/link-press';
 import { Button } from '../../../ui/press/press';
 import { useIsWide } from '../../../ui/theme/theme';
 import { usePalette } from '../../../ui/theme/use-palette';
@@ -148,7 +149,7 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
   const unitPrice = useUnitPrices()(part, stock[0]?.siteId);
   return (
     <View style={[sheet.row, { borderColor: palette.line }]} testID={`part-${part.number}`}>
-      <View style={sheet.words}>
+      <LinkPress href={`/stores/part/${part.id}`} style={sheet.words}>
         <AppText>{part.name}</AppText>
         <AppText as="small" soft>
           {part.number}
@@ -157,7 +158,7 @@ function PartRow({ part, binIds }: PartRowProps): ReactElement {
             : ` · ${formatMoney(partCost(1_000, unitPrice), settings.language)} per ${part.unit}`}
           {part.isObsolete ? ' · no longer bought' : ''}
         </AppText>
-      </View>
+      </LinkPress>
       <View>
         {stock.map((level) => (
           <BinLine

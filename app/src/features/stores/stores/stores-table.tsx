@@ -1,6 +1,5 @@
-import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
+import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { formatMoney } from '@oilcan/core/kernel';
-import { hasRole } from '@oilcan/core/operations';
 import {
   isLow,
   partCost,
@@ -11,12 +10,11 @@ import {
   wantsCount,
 } from '@oilcan/core/stores/stock';
 import { useUnitPrices } from '../../../data/queries/stock';
-import { usePhone, useSettings } from '../../../data/store/store';
+import { useSettings } from '../../../data/store/store';
 import { withSharedCode } from '../../../ui/loading/shared-code';
 import { lazyComponent } from '../../../ui/loading/lazy-component';
 import type { TableColumn, TableProps } from '../../../ui/layout/sorted-table';
 import { amountOf } from '../../../words/amounts';
-import { BinSheet } from './bin-sheet';
 
 /** A part in one bin, or one that lies nowhere. */
 interface Line {
@@ -85,8 +83,6 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
       { id: 'state', heading: 'State', width: 150, value: stateOf },
     ];
   }, [settings, unitPriceOn]);
-  const keepsStore = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
-  const [opened, setOpened] = useState<Line | null>(null);
   const save = async (sorted: readonly Line[], shown: readonly TableColumn<Line>[]): Promise<void> => {
     const { saveTable } = await withSharedCode(() => import('../../../data/browser/save-table'));
     saveTable(
@@ -109,11 +105,8 @@ export function StoresTable({ parts, stock, bins, stores, top, empty }: Props): 
         top={(sorted, shown) => top(() => void save(sorted, shown))}
         empty={empty}
         testIdOf={({ part }) => `part-${part.number}`}
-        {...(keepsStore ? { opens: { column: 'number', does: { press: setOpened } } } : {})}
+        opens={{ column: 'number', does: { href: ({ part }) => `/stores/part/${part.id}` } }}
       />
-      {opened?.level === null || opened === null ? null : (
-        <BinSheet part={opened.part} level={opened.level} onClose={() => setOpened(null)} />
-      )}
     </>
   );
 }

@@ -31,7 +31,9 @@ const kinds = (quantity: number, rows: Partial<ReasonRows>): string[] =>
 
 describe('what a variance may come from', () => {
   it('is nothing where the count meets the books, or nothing is known', () => {
-    expect([kinds(8_000, { requests: [aRequest({ handouts: [ready] })] }), kinds(9_000, {}), kinds(7_000, {})]).toEqual([[], [], []]);
+    expect([kinds(8_000, { requests: [aRequest({ handouts: [ready] })] }), kinds(9_000, {}), kinds(7_000, {})]).toEqual(
+      [[], [], []],
+    );
   });
 
   it('of more: what lies ready or has come, first what explains exactly as much', () => {

@@ -16,7 +16,12 @@ export type LikelyReason =
   /** It was received lately: the goods may not be unpacked. */
   | { readonly is: 'notUnpacked'; readonly receivedAt: Instant; readonly quantity: null }
   /** A job that has begun needs it from this bin, and has written none. */
-  | { readonly is: 'job'; readonly workOrderId: WorkOrder['id']; readonly number: string; readonly quantity: Thousandths };
+  | {
+      readonly is: 'job';
+      readonly workOrderId: WorkOrder['id'];
+      readonly number: string;
+      readonly quantity: Thousandths;
+    };
 
 export interface ReasonRows {
   readonly level: StockLevel | undefined;

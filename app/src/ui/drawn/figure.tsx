@@ -1,9 +1,9 @@
 import type { ReactElement, ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { keepsItsColors } from '../../../ui/theme/theme';
-import { headingFont } from '../../../ui/theme/type';
-import { usePalette } from '../../../ui/theme/use-palette';
-import { AppText } from '../../../ui/theme/app-text';
+import { keepsItsColors } from '../theme/theme';
+import { headingFont } from '../theme/type';
+import { usePalette } from '../theme/use-palette';
+import { AppText } from '../theme/app-text';
 
 const HEIGHT = 120;
 /** Room for the figures at the left. */
