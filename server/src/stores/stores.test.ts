@@ -77,7 +77,7 @@ describe('what is behind the stock of a part', () => {
   it('are the movements of its bins on the sites of whoever asks, the newest first', async () => {
     const cookie = await works.signIn(ann);
     const use = { workOrderId: workId, partId, binId, quantity: 3_000, assetId: undefined };
-    await works.push(cookie, [anOperation('part.use', use)]);
+    await works.push(cookie, [anOperation('part.use', use, { at: '2026-11-23T12:10:00.000+01:00' })]);
     const answer = await works.ask(cookie, { url: `/api/parts/${partId}/movements` });
     const { movements, hasMore } = answer.json<{ movements: Movement[]; hasMore: boolean }>();
     expect(movements.map(({ reason, change, by }) => [reason, change, by])).toEqual([

@@ -25,7 +25,7 @@ describe('scanning', () => {
   it.each([
     ['a1', `/plant/${assetId}`],
     ['W-1', '/shift/w-1'],
-    ['SEAL-70', '/stores?find=SEAL-70'],
+    ['SEAL-70', '/stores/part/part'],
   ])('%s opens what it is on', async (code, path) => {
     await open(code);
     expect(visited.at(-1)).toBe(path);

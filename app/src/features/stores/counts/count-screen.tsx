@@ -22,7 +22,7 @@ import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { onSite, useSite } from '../../frame/page/use-site';
 import { CountSheet } from './count-sheet';
-import { KeptCount } from './kept-counts';
+import { KeptCount, PostThoseThatMeet } from './kept-counts';
 import { ScanBinSheet } from './scan-bin-sheet';
 import { useBinsToCount, type ToCount } from './use-bins-to-count';
 
@@ -55,7 +55,14 @@ export function CountScreen({ bin: given }: { readonly bin?: string | undefined 
   const current = shown[at];
   const next = shown.slice(at + 1).find((each) => each.kept === undefined);
   const differ = kept.filter((count) => varianceOf(count) !== 0).length;
-  const keptRows = kept.map((count) => <KeptCount key={count.id} count={count} />);
+  const keptRows = (
+    <>
+      <PostThoseThatMeet kept={kept} />
+      {kept.map((count) => (
+        <KeptCount key={count.id} count={count} />
+      ))}
+    </>
+  );
   return (
     <View style={sheet.screen}>
       <TopBar title="Count" {...back} />

@@ -1,5 +1,19 @@
 import { asId, type BinId, type PersonId } from '@oilcan/core/kernel';
-import { aBin, aCount, aLevel, ann, aPart, aPerson, aStore, binId, lea, partId, put, smallWorks, storeId } from '@oilcan/core/testing';
+import {
+  aBin,
+  aCount,
+  aLevel,
+  ann,
+  aPart,
+  aPerson,
+  aStore,
+  binId,
+  lea,
+  partId,
+  put,
+  smallWorks,
+  storeId,
+} from '@oilcan/core/testing';
 import { canPress, press, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
 import { CountScreen } from './count-screen';
@@ -76,13 +90,19 @@ describe('counting a store', () => {
     const kept = [...shop, put('counts', aCount())];
     works = await TestWorks.open(kept, ann);
     await works.show(<CountScreen />);
-    expect([words().includes('1 bin is counted, 1 differs'), canPress('Post the count of Seal')]).toEqual([true, false]);
+    expect([words().includes('1 bin is counted, 1 differs'), canPress('Post the count of Seal')]).toEqual([
+      true,
+      false,
+    ]);
     await works.close();
     works = await TestWorks.open(kept, arun);
     await works.show(<CountScreen />);
     await press('Set aside the count of Seal');
     await press('Wrong bin', 'radio');
     await press('Set it aside');
-    expect((await works.sent()).peek('counts', 'count')?.settled).toMatchObject({ is: 'dismissed', reason: 'Wrong bin' });
+    expect((await works.sent()).peek('counts', 'count')?.settled).toMatchObject({
+      is: 'dismissed',
+      reason: 'Wrong bin',
+    });
   });
 });

@@ -104,6 +104,19 @@ export function KeptCount({ count }: { readonly count: Count }): ReactElement | 
   );
 }
 
+/** Those that meet the books are nobody's decision: one press posts them all. */
+export function PostThoseThatMeet({ kept }: { readonly kept: readonly Count[] }): ReactElement | null {
+  const mayPost = usePhone(({ person }) => person !== null && hasRole(person, ['storekeeper', 'lead']));
+  const say = useNotice((state) => state.say);
+  const meet = kept.filter((count) => varianceOf(count) === 0);
+  if (!mayPost || meet.length < 2) return null;
+  const post = async (): Promise<void> => {
+    for (const { id } of meet) if (!(await performOrSay('count.post', { countId: id, reason: '' }))) return;
+    say(`${meet.length} counts posted.`);
+  };
+  return <Button word={`Post the ${meet.length} that meet the books`} onPress={() => void post()} />;
+}
+
 function DismissSheet({ count, onClose }: { readonly count: Count; readonly onClose: () => void }): ReactElement {
   const { form, submit, refusal } = useOperationForm({
     operation: 'count.dismiss',

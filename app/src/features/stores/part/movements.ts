@@ -19,7 +19,7 @@ export async function readMovements(partId: PartId): Promise<MovementsAnswer | n
         referrerPolicy: 'no-referrer',
         signal,
       });
-      return response.ok ? ((await response.json()) as unknown) : null;
+      return response.ok ? (JSON.parse(await response.text()) as unknown) : null;
     });
     return isAnswer(given) ? given : null;
   } catch {

@@ -1,7 +1,5 @@
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { LineChart } from 'react-native-gifted-charts';
-import { toMillis, type Thousandths } from '@oilcan/core/kernel';
 import type { Movement, MovementReason, Part } from '@oilcan/core/stores/stock';
 import { useStockOf } from '../../../data/queries/stock';
 import { now, peekRow, useSettings } from '../../../data/store/store';
@@ -11,7 +9,7 @@ import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { sayMoment } from '../../../words/dates';
 import { joined } from '../../../words/joined';
-import { AXIS_WIDTH, Figure, useChartLooks } from '../../../ui/drawn/figure';
+import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { readMovements, type MovementsAnswer } from './movements';
 
 const reasonWords: Readonly<Record<MovementReason, string>> = {
@@ -26,8 +24,8 @@ const reasonWords: Readonly<Record<MovementReason, string>> = {
 };
 
 const SHOWN_AT_FIRST = 10;
-/** So many points of the line are drawn at most: more than that is no wider than the line itself. */
-const MOST_POINTS = 120;
+
+const StockPicture = lazyComponent(() => import('./stock-picture').then((module) => module.StockPicture));
 
 /** What moved of a part: the stock over time as a picture, then the rows behind it. They are with the server, so they take signal. */
 export function PartMovements({ part }: { readonly part: Part }): ReactElement {
@@ -94,88 +92,6 @@ function MovementRow({ movement, part }: { readonly movement: Movement; readonly
   );
 }
 
-interface Point {
-  readonly at: number;
-  readonly value: number;
-}
-
-/** What lay there after each movement, back from what lies there now. */
-export function stockOverTime(movements: readonly Movement[], onHand: Thousandths): Point[] {
-  let there = onHand;
-  const back = movements.map(({ at, change }): Point => {
-    const point = { at: toMillis(at), value: there / 1_000 };
-    there -= change;
-    return point;
-  });
-  const points = back.reverse();
-  const every = Math.ceil(points.length / MOST_POINTS);
-  return points.filter((_, index) => index % every === 0 || index === points.length - 1);
-}
-
-function StockPicture({
-  part,
-  movements,
-  onHand,
-}: {
-  readonly part: Part;
-  readonly movements: readonly Movement[];
-  readonly onHand: Thousandths;
-}): ReactElement | null {
-  const { palette, frame } = useChartLooks();
-  const settings = useSettings();
-  const [width, setWidth] = useState(0);
-  const points = useMemo(() => stockOverTime(movements, onHand), [movements, onHand]);
-  const [oldest, newest] = [points[0], points.at(-1)];
-  if (points.length < 2 || oldest === undefined || newest === undefined || settings === undefined) return null;
-  const room = width - AXIS_WIDTH - 24;
-  const length = Math.max(1, newest.at - oldest.at);
-  // Distance on the picture is distance in time; between two movements nothing changes.
-  const data = points.map(({ at, value }, index) => {
-    const next = points[index + 1];
-    return { value, spacing: next === undefined ? 0 : ((next.at - at) / length) * room };
-  });
-  const most = Math.max(...points.map(({ value }) => value), 1);
-  const step = Math.max(1, Math.ceil(most / 3));
-  const month = new Intl.DateTimeFormat(settings.language, {
-    month: 'short',
-    year: 'numeric',
-    timeZone: settings.zone,
-  });
-  return (
-    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      {width === 0 ? null : (
-        <Figure
-          title={`On hand, ${part.unit}`}
-          said={`On hand: ${points.length} changes, from ${oldest.value} to ${newest.value} ${part.unit}`}
-          width={width}
-        >
-          <LineChart
-            {...frame}
-            data={data}
-            stepChart
-            color={palette.green}
-            thickness={2}
-            hideDataPoints
-            width={room + 14}
-            endSpacing={6}
-            stepValue={step}
-            maxValue={step * 3}
-          />
-          <View style={sheet.ends}>
-            <AppText as="mark" soft>
-              {month.format(oldest.at)}
-            </AppText>
-            <AppText as="mark" soft>
-              {month.format(newest.at)}
-            </AppText>
-          </View>
-        </Figure>
-      )}
-    </View>
-  );
-}
-
 const sheet = StyleSheet.create({
   words: { flex: 1, minWidth: 0 },
-  ends: { flexDirection: 'row', justifyContent: 'space-between', paddingLeft: AXIS_WIDTH },
 });

@@ -18,8 +18,11 @@ import {
 } from '@oilcan/core/testing';
 import { press, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
-import { stockOverTime } from './part-movements';
 import { PartScreen } from './part-screen';
+import { stockOverTime } from './stock-over-time';
+
+// The library of charts draws nothing where there is no layout.
+jest.mock('./stock-picture', () => ({ StockPicture: () => null }));
 
 const arun = aPerson({ id: asId<PersonId>('arun'), name: 'Arun', roles: ['storekeeper'] });
 const mid = asId<StoreId>('mid');
@@ -102,7 +105,9 @@ describe('the page of a part', () => {
     await press('Write off 1 pcs');
     const records = await works.sent();
     expect(records.peek('stock', `${partId}@${binId}`)?.onHand).toBe(9_000);
-    expect(records.peek('transfers', 'transfer')?.losses).toMatchObject([{ quantity: 1_000, reason: 'Lost on the way' }]);
+    expect(records.peek('transfers', 'transfer')?.losses).toMatchObject([
+      { quantity: 1_000, reason: 'Lost on the way' },
+    ]);
     expect(words()).not.toContain('are on the way.');
   });
 });

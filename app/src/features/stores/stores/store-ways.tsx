@@ -15,6 +15,9 @@ export function StoreWays(): ReactElement {
   return (
     <View>
       {keeps ? <AskedOfStore /> : <AskedByMe me={person?.id ?? ''} />}
+      {keeps ? (
+        <Way title="At the counter" more="Hand out to a job, or take back from it" href="/stores/counter" />
+      ) : null}
       {keeps ? <Counts /> : null}
     </View>
   );
