@@ -50,7 +50,7 @@ const asked: readonly Asked[] = [
     minutesAgo: 70,
     bringTo: 'Tower 5',
   },
-  { job: 'Tyre 52 loses air', part: 'TUBE-4.00-8', units: 1, neededIn: 26, by: ines.id, minutesAgo: 95 },
+  { job: 'Tow hanger 22 does not wind in', part: 'GRIP-ROLLER', units: 9, neededIn: 26, by: ines.id, minutesAgo: 95 },
   {
     job: 'Cabin 17: door stays ajar',
     part: null,
