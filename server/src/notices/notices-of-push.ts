@@ -1,14 +1,23 @@
 import { randomUUID } from 'node:crypto';
-import { type AssetId, type Instant, type PersonId } from '@oilcan/core/kernel';
+import {
+  type AssetId,
+  type Instant,
+  type PartId,
+  type PersonId,
+  type StoreId,
+  type WorkOrderId,
+} from '@oilcan/core/kernel';
 import {
   noticeChoiceOf,
   noticesOfIncident,
   noticesOfReport,
   noticesOfRequest,
+  noticesOfTransfer,
   shortened,
   type Follow,
   type Notice,
   type NoticeChoice,
+  type RequestNames,
 } from '@oilcan/core/overview/notices';
 import type { Change, Tables } from '@oilcan/core/records';
 import { isForOthers, noticesOfChange } from '@oilcan/core/registry';
@@ -34,6 +43,7 @@ export async function noticesOfPush(
   return writeNotices(transaction, [...ofWork, ...ofReports, ...ofRequests], now);
 }
 
+/** Of what is asked of stores, and of what moves between them. */
 async function noticesOfRequests(
   transaction: Knex.Transaction,
   records: SqlRecords,
@@ -41,19 +51,38 @@ async function noticesOfRequests(
   by: PersonId,
   now: Instant,
 ): Promise<Notice[]> {
-  if (!changes.some(({ table }) => table === 'requests')) return [];
+  if (!changes.some(({ table }) => table === 'requests' || table === 'transfers')) return [];
   const { people } = await directoryOf(transaction);
   const told: Notice[] = [];
   for (const change of changes) {
-    if (change.table !== 'requests' || change.row === null) continue;
-    const { id, row } = change;
-    const work = row.workOrderId === null ? undefined : await records.get('workOrders', row.workOrderId);
-    const part = row.partId === null ? undefined : await records.get('parts', row.partId);
-    const number = work?.number ?? (await records.get('stores', row.storeId))?.name ?? '';
-    const names = { number, title: part?.name ?? shortened(row.words) };
-    told.push(...noticesOfRequest(await records.get('requests', id), row, by, people, names, now));
+    if (change.row === null) continue;
+    if (change.table === 'requests') {
+      const names = await namesOf(records, change.row, change.row.storeId, change.row.words);
+      told.push(...noticesOfRequest(await records.get('requests', change.id), change.row, by, people, names, now));
+    }
+    if (change.table === 'transfers') {
+      const { row } = change;
+      const names = await namesOf(records, row, row.toStoreId, '');
+      const unit = (await records.get('parts', row.partId))?.unit ?? '';
+      const from = (await records.get('stores', row.fromStoreId))?.name ?? '';
+      const before = await records.get('transfers', change.id);
+      told.push(...noticesOfTransfer(before, row, by, people, { ...names, unit, from }, now));
+    }
   }
   return told;
+}
+
+/** The number of the job, or the store where there is none; and what is asked for. */
+async function namesOf(
+  records: SqlRecords,
+  { workOrderId, partId }: { readonly workOrderId: WorkOrderId | null; readonly partId: PartId | null },
+  storeId: StoreId,
+  words: string,
+): Promise<RequestNames> {
+  const work = workOrderId === null ? undefined : await records.get('workOrders', workOrderId);
+  const part = partId === null ? undefined : await records.get('parts', partId);
+  const number = work?.number ?? (await records.get('stores', storeId))?.name ?? '';
+  return { number, title: part?.name ?? shortened(words) };
 }
 
 async function noticesOfReports(

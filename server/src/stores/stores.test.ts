@@ -1,4 +1,4 @@
-import { asId, type BinId, type PersonId } from '@oilcan/core/kernel';
+import { asId, type BinId, type PersonId, type StoreId } from '@oilcan/core/kernel';
 import type { Movement } from '@oilcan/core/stores/stock';
 import {
   aBin,
@@ -111,5 +111,39 @@ describe('two storekeepers on one request, each without signal', () => {
     expect(changes.find(({ table, id }) => table === 'stock' && id === `${partId}@${binId}`)?.row).toMatchObject({
       onHand: 6_000,
     });
+  });
+});
+
+describe('what moves between stores', () => {
+  it('is told to the storekeepers who are asked, and to whoever asked and waits for it when it is sent or not', async () => {
+    await works.close();
+    const fay = aPerson({ id: asId<PersonId>('fay'), name: 'Fay', roles: ['storekeeper'], siteIds: [otherSite] });
+    const valley = aStore({ id: asId<StoreId>('valley'), name: 'Valley store', siteId: otherSite });
+    works = await startTestServer([
+      ...smallWorks(),
+      put('people', arun),
+      put('people', fay),
+      put('stores', aStore()),
+      put('stores', valley),
+      put('bins', aBin({ id: far, siteId: otherSite, storeId: valley.id })),
+      put('stock', aLevel(1_000, { id: `${partId}@${far}`, siteId: otherSite, binId: far })),
+    ]);
+    const [annCookie, arunCookie, fayCookie] = [
+      await works.signIn(ann),
+      await works.signIn(arun),
+      await works.signIn(fay),
+    ];
+    const ends = { fromStoreId: valley.id, toStoreId: storeId, partId, quantity: 1_000 };
+    const asked = anOperation('transfer.ask', { ...ends, workOrderId: workId, requestId: null, note: 'Urgent' });
+    expect(codesOf(await works.push(annCookie, [asked]))).toEqual(['accepted']);
+    expect(await told(fayCookie)).toEqual(['W-1 Seal: Asked of the store: 1 pcs, Urgent']);
+    const sent = anOperation(
+      'transfer.send',
+      { transferId: asked.id as never, binId: far, quantity: 1_000, along: 'the bus' },
+      { by: fay.id },
+    );
+    expect(codesOf(await works.push(fayCookie, [sent]))).toEqual(['accepted']);
+    const onTheWay = ['W-1 Seal: From the store: 1 pcs are on the way with the bus, from Valley store'];
+    expect([await told(annCookie), await told(arunCookie)]).toEqual([onTheWay, onTheWay]);
   });
 });

@@ -23,8 +23,8 @@ export const noticeKindWords: Readonly<Record<NoticeKind, string>> = {
 };
 
 /** Where what a notice is about is opened. */
-export function pathOfNotice({ workOrderId, reportId, incidentId, requestId }: Notice): PathToOpen['open'] {
+export function pathOfNotice({ workOrderId, reportId, incidentId, requestId, transferId }: Notice): PathToOpen['open'] {
   if (workOrderId !== null) return `/shift/${workOrderId}`;
-  if (requestId !== undefined) return '/stores/asked';
+  if (requestId !== undefined || transferId !== undefined) return '/stores/asked';
   return reportId === undefined ? `/reports/incident/${incidentId ?? ''}` : `/reports/${reportId}`;
 }

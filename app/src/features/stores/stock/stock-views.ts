@@ -27,6 +27,8 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
     dock: fromDock,
     say: ({ content }, names, language) => {
       const part = names.part(content.partId);
+      const to = names.person(content.issue?.to ?? '')?.name;
+      const handedOut = content.issue === undefined ? '' : ` handed out${to === undefined ? '' : ` to ${to}`}`;
       const isBack = content.quantity < 0;
       const amount = `${amountOf(Math.abs(content.quantity), part)} ${part?.name ?? 'a part'}`;
       const bin = binName(names.bin(content.binId));
@@ -35,7 +37,7 @@ const entries: EntryViewsNamed<'part' | 'removal' | 'kit'> = {
           ? ''
           : ` · the bin stands at ${amountOf(content.belowZero.onHand, part)}: count it`;
       return {
-        headline: isBack ? `${amount} put back` : amount,
+        headline: isBack ? `${amount} put back` : `${amount}${handedOut}`,
         detail: [
           `${part?.number ?? ''}${content.serial === undefined ? '' : `, serial ${content.serial}`}`,
           `${isBack ? 'into ' : ''}${joined([bin, names.money(content.cost, language)])}${below}`,

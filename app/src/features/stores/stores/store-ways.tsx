@@ -18,6 +18,7 @@ export function StoreWays(): ReactElement {
       {keeps ? (
         <Way title="At the counter" more="Hand out to a job, or take back from it" href="/stores/counter" />
       ) : null}
+      {keeps ? <Way title="What work needs" more="Today, tomorrow, this week, by bin" href="/stores/needs" /> : null}
       {keeps ? <Counts /> : null}
     </View>
   );

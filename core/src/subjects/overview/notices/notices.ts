@@ -1,4 +1,4 @@
-import type { AssetId, IncidentId, PersonId, ReportId, RequestId, WorkOrderId } from '../../../kernel/ids';
+import type { AssetId, IncidentId, PersonId, ReportId, RequestId, TransferId, WorkOrderId } from '../../../kernel/ids';
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
 import type { NoticeFact } from '../../orders/work/notice-fact';
 
@@ -38,6 +38,7 @@ export interface Notice {
   readonly reportId?: ReportId;
   readonly incidentId?: IncidentId;
   readonly requestId?: RequestId;
+  readonly transferId?: TransferId;
   /** Of what it is about, as they were then. */
   readonly number: string;
   readonly title: string;
@@ -88,7 +89,15 @@ export interface NoticeChoice {
 
 /** Before anybody chose: everything in the list, what is urgent also on the phone, nothing by mail. */
 export function noticeChoiceOf(personId: PersonId, chosen: NoticeChoice | undefined): NoticeChoice {
-  return chosen ?? { id: personId, personId, silent: [], mail: [], push: ['given', 'handedBack', 'forYou', 'look', 'fromStore'] };
+  return (
+    chosen ?? {
+      id: personId,
+      personId,
+      silent: [],
+      mail: [],
+      push: ['given', 'handedBack', 'forYou', 'look', 'fromStore'],
+    }
+  );
 }
 
 export function followId(personId: PersonId, followed: WorkOrderId | AssetId): string {
