@@ -164,8 +164,8 @@ test('the sheet, Desk and Stores on a wide screen', async ({ open, server }) => 
   await keep(page, 'sheet-wide');
   await page.goto(`${server.address}/desk`);
   await keep(page, 'desk-wide');
-  await page.goto(`${server.address}/stores`);
-  await keep(page, 'stores-wide');
+  await page.goto(`${server.address}/stores/asked`);
+  await keep(page, 'asked-wide');
 });
 
 /** Cuts one of the ranks of docs/INTERFACE.md out of a view. */

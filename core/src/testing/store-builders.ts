@@ -22,6 +22,7 @@ export const aRequest = (given: Partial<StoreRequest> = {}): StoreRequest => ({
   siteId: site,
   storeId,
   workOrderId: workId,
+  assetId: null,
   partId,
   words: '',
   photo: null,

@@ -116,6 +116,7 @@ export function storeDayOf(prefix: string, works: readonly WorkOrder[], stockroo
       siteId: lifts,
       storeId: baseStoreId,
       workOrderId: workOf(each.job)?.id ?? null,
+      assetId: workOf(each.job)?.assetId ?? null,
       partId: each.part === null ? null : partIdOf(each.part),
       words: each.words ?? '',
       photo: null,

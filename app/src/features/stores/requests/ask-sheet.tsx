@@ -120,6 +120,8 @@ function HowMany({ work, part, quantity: wanted, onOther, onClose }: HowManyProp
         args: {
           storeId: store.id,
           workOrderId: work?.id ?? null,
+          // On a round, the machine at whose stop it is asked for.
+          ...(work === null ? {} : { assetId: work.assetId }),
           partId: part?.id ?? null,
           words: words.trim(),
           photo,

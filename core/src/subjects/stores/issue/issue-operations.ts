@@ -1,9 +1,10 @@
-import type { BinId, EntryId, PartId, PersonId, RequestId, WorkOrderId } from '../../../kernel/ids';
+import type { AssetId, BinId, EntryId, PartId, PersonId, RequestId, WorkOrderId } from '../../../kernel/ids';
 import { formatQuantity, type Thousandths } from '../../../kernel/quantity/quantity';
 import {
   argsSchema,
   choiceField,
   idField,
+  idFieldIfAny,
   keyField,
   optionalIdField,
   optionalTextField,
@@ -22,6 +23,7 @@ import {
 import type { Records } from '../../../records/records';
 import { findOpenWorkOfSite, newEntry } from '../../orders/work/guards';
 import type { WorkOrder } from '../../orders/work/work-order';
+import { machineOfEntry } from '../../steps/steps/machine-of-entry';
 import { findOpenRequest, findRequest } from '../requests/find-request';
 import { handoutWays, openAmount, withEnd, type Handout, type StoreRequest } from '../requests/request';
 import { settleByOwnUse } from '../requests/settle';
@@ -47,12 +49,17 @@ async function giveToJob(
   records: Records,
   work: WorkOrder,
   given: FromBin,
-  issue: { readonly requestId: RequestId | null; readonly to: PersonId | null },
+  {
+    assetId,
+    ...issue
+  }: { readonly requestId: RequestId | null; readonly to: PersonId | null; readonly assetId: AssetId | null },
   context: OperationContext,
 ): Promise<Result<EntryId>> {
+  const machine = await machineOfEntry(records, work, { assetId });
+  if (!machine.ok) return machine;
   const content = await partContent(records, given, context);
   if (!content.ok) return content;
-  const entry = newEntry(work, { ...content.value, issue }, context);
+  const entry = { ...newEntry(work, { ...content.value, issue }, context), assetId: machine.value };
   await records.put('entries', entry);
   await moveStock(records, work, given, -given.quantity, 'use', context);
   return { ok: true, value: entry.id };
@@ -119,7 +126,13 @@ async function giveFor(
   }
   const work = await findOpenWorkOfSite(records, request.workOrderId, context);
   if (!work.ok) return work;
-  return giveToJob(records, work.value, given, { requestId: request.id, to: request.askedBy }, context);
+  return giveToJob(
+    records,
+    work.value,
+    given,
+    { requestId: request.id, to: request.askedBy, assetId: request.assetId },
+    context,
+  );
 }
 
 async function tooMuch(records: Records, request: StoreRequest, open: Thousandths): Promise<Refusal> {
@@ -135,17 +148,22 @@ const handOutToJob = defineOperation({
   inLog: 'forLeads',
   governs: 'nothing',
   roles,
-  schema: argsSchema({ workOrderId: idField<WorkOrderId>(), ...fromBin, to: optionalIdField<PersonId>() }),
+  schema: argsSchema({
+    workOrderId: idField<WorkOrderId>(),
+    ...fromBin,
+    to: optionalIdField<PersonId>(),
+    assetId: idFieldIfAny<AssetId>(),
+  }),
   reads: ({ workOrderId, ...named }) => [rowNamed('workOrders', workOrderId), ...readsBin(named)],
   correct: { fields: { quantity: 'quantity' }, keepsTime: true },
-  apply: async (records, { workOrderId, partId, binId, quantity, to }, context) => {
+  apply: async (records, { workOrderId, partId, binId, quantity, to, assetId = null }, context) => {
     const found = await findOpenWorkOfSite(records, workOrderId, context);
     if (!found.ok) return found;
     const entryId = await giveToJob(
       records,
       found.value,
       { partId, binId, quantity },
-      { requestId: null, to },
+      { requestId: null, to, assetId },
       context,
     );
     if (!entryId.ok) return entryId;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { asId, type BinId, type PartId, type PersonId, type RequestId } from '../../../kernel/ids';
+import { asId, type AssetId, type BinId, type PartId, type PersonId, type RequestId } from '../../../kernel/ids';
 import type { Outcome } from '../../../operations/operation';
 import type { ArgsOf } from '../../../registry/operations';
 import {
@@ -13,6 +13,8 @@ import {
   put,
   workId,
   aBin,
+  anAsset,
+  aStop,
   aLevel,
   lea,
 } from '../../../testing/builders';
@@ -276,4 +278,23 @@ describe('whatever is done in whatever order', () => {
 it('is of the sites of whoever asks', async () => {
   const stranger = aPerson({ id: asId<PersonId>('sam'), siteIds: [] });
   expect(codeOf(await works.do('request.make', asked, stranger))).toBe('not_found');
+});
+
+it('on a round what is asked for at a stop, and handed out, is of the machine there', async () => {
+  const pump = asId<AssetId>('pump');
+  works.records.change([
+    put('assets', anAsset({ id: pump, name: 'Pump', tag: 'P1' })),
+    put('assets', anAsset({ id: asId<AssetId>('far'), name: 'Far', tag: 'F1' })),
+    put('stops', aStop({ assetId: pump })),
+  ]);
+  expect(codeOf(await ask({ assetId: asId<AssetId>('far') }))).toBe('machine_not_of_job');
+  await ask({ assetId: pump });
+  await handOut();
+  await works.do(
+    'part.hand-out',
+    { workOrderId: workId, partId, binId, quantity: 1_000, to: null, assetId: pump },
+    arun,
+  );
+  const uses = works.entries.filter(({ content }) => content.kind === 'part');
+  expect(uses.map((entry) => entry.assetId)).toEqual([pump, pump]);
 });

@@ -1,4 +1,14 @@
-import type { BinId, EntryId, PartId, PersonId, RequestId, SiteId, StoreId, WorkOrderId } from '../../../kernel/ids';
+import type {
+  AssetId,
+  BinId,
+  EntryId,
+  PartId,
+  PersonId,
+  RequestId,
+  SiteId,
+  StoreId,
+  WorkOrderId,
+} from '../../../kernel/ids';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
 import type { Instant } from '../../../kernel/time/instant';
 import type { MadeKnown } from '../../../operations/known';
@@ -39,6 +49,8 @@ export interface StoreRequest {
   readonly storeId: StoreId;
   /** The job that needs it; null for none. */
   readonly workOrderId: WorkOrderId | null;
+  /** For which machine of that job; null where nobody said, or for no job. */
+  readonly assetId: AssetId | null;
   /** Null where nobody knew which: then `words` say what it is. */
   readonly partId: PartId | null;
   /** What is needed, or more about it; empty where the part says it all. */

@@ -1,7 +1,8 @@
-import { asId, type PartId, type RequestId, type StoreId, type WorkOrderId } from '../../../kernel/ids';
+import { asId, type AssetId, type PartId, type RequestId, type StoreId, type WorkOrderId } from '../../../kernel/ids';
 import {
   argsSchema,
   idField,
+  idFieldIfAny,
   keyField,
   optionalIdField,
   optionalInstantField,
@@ -24,6 +25,7 @@ import {
 import type { Records } from '../../../records/records';
 import { findWorkOfSite } from '../../orders/work/guards';
 import { isOpen } from '../../orders/work/states';
+import { machineOfEntry } from '../../steps/steps/machine-of-entry';
 import { findOpenRequest, findRequest } from './find-request';
 import { openAmount, withEnd, type StoreRequest } from './request';
 
@@ -57,6 +59,21 @@ async function unitAsked(
   return { ok: true, value: part.unit };
 }
 
+/** For which machine of which open job it is; null for no job. */
+async function machineAsked(
+  records: Records,
+  workOrderId: WorkOrderId | null,
+  assetId: AssetId | undefined,
+  context: OperationContext,
+): Promise<Result<AssetId | null>> {
+  if (workOrderId === null) return { ok: true, value: null };
+  const work = await findWorkOfSite(records, workOrderId, context);
+  if (!work.ok) return work;
+  const { number, state } = work.value;
+  if (!isOpen(state)) return refuse('work_order_closed', { number, state }, 'workOrderId');
+  return machineOfEntry(records, work.value, { assetId });
+}
+
 /** Somebody asks a store for a part, for a job or for none; its id is that of the operation. */
 const ask = defineOperation({
   label: 'what was asked of the store',
@@ -66,6 +83,7 @@ const ask = defineOperation({
   schema: argsSchema({
     storeId: idField<StoreId>(),
     workOrderId: optionalIdField<WorkOrderId>(),
+    assetId: idFieldIfAny<AssetId>(),
     partId: optionalIdField<PartId>(),
     words: optionalTextField(500),
     photo: optionalPhotoField(),
@@ -80,18 +98,15 @@ const ask = defineOperation({
     rowNamed('parts', partId),
   ],
   correct: { fields: { quantity: 'quantity', words: 'text' }, keepsTime: true },
-  apply: async (records, { storeId, workOrderId, partId, words, photo, quantity, neededBy, bringTo }, context) => {
+  apply: async (records, args, context) => {
+    const { storeId, workOrderId, assetId, partId, words, photo, quantity, neededBy, bringTo } = args;
     if (partId === null && words.trim() === '') return refuse('request_says_nothing', {}, 'words');
     const store = await records.get('stores', storeId);
     if (store === undefined || !context.person.siteIds.includes(store.siteId))
       return refuse('not_found', { what: 'store' }, 'storeId');
     if (store.isAttended !== true) return refuse('request_store_not_attended', { store: store.name }, 'storeId');
-    if (workOrderId !== null) {
-      const work = await findWorkOfSite(records, workOrderId, context);
-      if (!work.ok) return work;
-      const { number, state } = work.value;
-      if (!isOpen(state)) return refuse('work_order_closed', { number, state }, 'workOrderId');
-    }
+    const machine = await machineAsked(records, workOrderId, assetId, context);
+    if (!machine.ok) return machine;
     const unit = await unitAsked(records, { partId, quantity }, storeId);
     if (!unit.ok) return unit;
     await records.put('requests', {
@@ -99,6 +114,7 @@ const ask = defineOperation({
       siteId: store.siteId,
       storeId,
       workOrderId,
+      assetId: machine.value,
       partId,
       words,
       photo,
