@@ -3,7 +3,7 @@ import { asId, toMillis, type PartId } from '@oilcan/core/kernel';
 import { completionsOf, meaningsOf, parseShorthand, type ShorthandContext } from '@oilcan/core/recording/shorthand';
 import { downtimeOf } from '@oilcan/core/recording/stoppages';
 import { aPart, aPoint, minutesLater } from '@oilcan/core/testing';
-import { findParts } from '../app/src/features/stores/stock/find-parts';
+import { findParts } from '../app/src/features/stores/choose-part/find-parts';
 import { percentile, report, median } from './report.mjs';
 
 const LINE = '1.5h 2x brg-6204 fault leak read oil temp 68 note grease was black';

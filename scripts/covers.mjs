@@ -45,6 +45,7 @@ export const covers = {
   'looks.spec.ts': '*',
   'no-signal.spec.ts': [...job, 'labor', 'notes', 'record', 'stock'],
   'prepare.spec.ts': '*',
+  'stores.spec.ts': [...job, 'issue', 'record', 'requests', 'stock', 'stores', 'transfers'],
   'raise.spec.ts': [
     ...job,
     'already-done',

@@ -1,5 +1,5 @@
 import { aPart, aLevel, binId, partId, anEntry, aUse } from '@oilcan/core/testing';
-import { findParts } from '../../features/stores/stock/find-parts';
+import { findParts } from '../../features/stores/choose-part/find-parts';
 import { isShort, kitLines } from './stock';
 
 describe('kit', () => {

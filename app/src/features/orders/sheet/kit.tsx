@@ -15,10 +15,7 @@ import { usePalette } from '../../../ui/theme/use-palette';
 import { AppText } from '../../../ui/theme/app-text';
 import { amountOf, binName } from '../../../words/amounts';
 import { counted } from '../../../words/work-words';
-import { lazyComponent } from '../../../ui/loading/lazy-component';
-import { JobRequests } from '../../stores/requests';
-
-const AskSheet = lazyComponent(() => import('../../stores/requests/ask-sheet').then((module) => module.AskSheet));
+import { AskSheet, JobRequests } from '../../stores/requests';
 
 /** Follows what is taken by itself, so that an entry does not draw all of Prepare again. */
 export function Kit({

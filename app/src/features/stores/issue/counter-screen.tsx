@@ -20,9 +20,8 @@ import { joined } from '../../../words/joined';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { onSite, useSite } from '../../frame/page/use-site';
-import { JobRequests } from '../requests/job-requests';
-import { PartChoice } from '../requests/part-choice';
-import { findParts } from '../stock';
+import { JobRequests } from '../requests';
+import { findParts, PartChoice } from '../choose-part';
 
 const asRows = asList('Open jobs');
 const SHOWN_PARTS = 5;

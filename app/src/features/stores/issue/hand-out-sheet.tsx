@@ -18,10 +18,9 @@ import { More } from '../../../ui/press/more';
 import { Button } from '../../../ui/press/press';
 import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
-import { findParts } from '../stock';
-import { PartChoice } from '../requests/part-choice';
+import { findParts, PartChoice } from '../choose-part';
 import { Picture } from '../../recording/photos';
-import { AskElsewhereSheet } from '../transfers/ask-elsewhere-sheet';
+import { AskElsewhereSheet } from '../transfers';
 
 interface Props {
   readonly request: StoreRequest;

@@ -9,7 +9,6 @@ import { useStockOf, useUnitPrices } from '../../../data/queries/stock';
 import { peekRow, peekRows, usePhone, useRow, useSettings, useTable } from '../../../data/store/store';
 import { FactKey } from '../../../ui/layout/fact';
 import { Row, Section } from '../../../ui/layout/section';
-import { lazyComponent } from '../../../ui/loading/lazy-component';
 import { Button } from '../../../ui/press/press';
 import { Way } from '../../../ui/press/way';
 import { useIsWide } from '../../../ui/theme/theme';
@@ -18,13 +17,11 @@ import { amountOf } from '../../../words/amounts';
 import { joined } from '../../../words/joined';
 import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
-import { RequestRow } from '../requests/job-requests';
+import { AskSheet, RequestRow } from '../requests';
 import { TransferRow } from '../transfers';
-import { BinSheet } from '../stores/bin-sheet';
+import { BinSheet } from '../stores';
 import { PartMovements } from './part-movements';
 import { standingWords } from './standing-words';
-
-const AskSheet = lazyComponent(() => import('../requests/ask-sheet').then((module) => module.AskSheet));
 
 /** All that is known of a part: how it stands, where it lies, who wants it, where it sits, what moved. */
 export function PartScreen({ partId }: { readonly partId: string }): ReactElement {

@@ -18,9 +18,8 @@ import { Button } from '../../../ui/press/press';
 import { AppText } from '../../../ui/theme/app-text';
 import { amountOf } from '../../../words/amounts';
 import { Picture } from '../../recording/photos';
-import { findParts } from '../stock';
+import { findParts, PartChoice } from '../choose-part';
 import { useElsewhere } from '../transfers';
-import { PartChoice } from './part-choice';
 import { momentNeeded, type NeededBy } from './needed-by';
 import { useAttendedStores } from './use-stores';
 

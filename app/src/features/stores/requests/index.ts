@@ -1,3 +1,6 @@
+import { lazyComponent } from '../../../ui/loading/lazy-component';
+
 /** What other features may use of this one. */
-export { JobRequests } from './job-requests';
-export { useStoreLines } from './asked-screen';
+export { JobRequests, RequestRow } from './job-requests';
+export { neededWords } from './request-words';
+export const AskSheet = lazyComponent(() => import('./ask-sheet').then((module) => module.AskSheet));

@@ -14,7 +14,8 @@ import { Button } from '../../../ui/press/press';
 import { AppText } from '../../../ui/theme/app-text';
 import { useMayRecord } from '../../orders/hazards';
 import { AmountSheet } from './amount-sheet';
-import { findParts } from './find-parts';
+import { findParts } from '../choose-part';
+import { AskSheet } from '../requests';
 import { FoundRow, InstalledRow, PlannedRow, UsualRow, type Chosen } from './part-lines';
 import { PlannedSheet } from './planned-sheet';
 import { ScanPartSheet } from './scan-part-sheet';
@@ -25,8 +26,6 @@ const SHOWN_RESULTS = 8;
 const SHOWN_USUAL = 4;
 
 const UsualOf = lazyComponent(() => import('../../../data/queries/usual-of').then((module) => module.UsualOf));
-
-const AskSheet = lazyComponent(() => import('../requests/ask-sheet').then((module) => module.AskSheet));
 
 /** What lies over the list of parts; it comes back to the list, so that the next part is one press away. */
 type Over =

@@ -6,7 +6,7 @@ import { openAmount } from '@oilcan/core/stores/requests';
 import { usePhone, useTable } from '../../../data/store/store';
 import { Way } from '../../../ui/press/way';
 import { counted } from '../../../words/work-words';
-import { useStoreLines } from '../requests';
+import { useStoreLines } from '../issue';
 
 /** Where one goes from the stores: to what is asked of them. */
 export function StoreWays(): ReactElement {

@@ -6,7 +6,7 @@ import { saveFile } from '../../../data/browser/save-file';
 import { canPress, press, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
 import { useSiteChoice } from '../../frame/page/use-site';
-import { findParts, partsInBin, partsOf } from '../stock/find-parts';
+import { findParts, partsInBin, partsOf } from '../choose-part';
 import { StoresScreen } from './stores-screen';
 
 jest.mock('../../../data/browser/save-file', () => ({ saveFile: jest.fn() }));

@@ -19,7 +19,7 @@ import { onSite, useSite } from '../../frame/page/use-site';
 import { useStockOf, useUnitPrices } from '../../../data/queries/stock';
 import { amountOf } from '../../../words/amounts';
 import { binLabels } from './bin-labels';
-import { findParts, partsInBin, partsOf } from '../stock';
+import { findParts, partsInBin, partsOf } from '../choose-part';
 import { BinSheet } from './bin-sheet';
 import { StoreWays } from './store-ways';
 import { StoresTable } from './stores-table';

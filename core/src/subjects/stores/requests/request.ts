@@ -110,11 +110,6 @@ export function requestState(request: StoreRequest): RequestState {
   return 'handedOut';
 }
 
-/** Whether somebody of the store still has to do something about it. */
-export function waitsForStore(request: StoreRequest): boolean {
-  return openAmount(request) > 0;
-}
-
 /** Whether nothing is left to do for anybody. */
 function isOver(request: StoreRequest): boolean {
   const state = requestState(request);

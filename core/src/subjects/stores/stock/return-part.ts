@@ -38,7 +38,7 @@ export function takenOf(entries: readonly Entry[], partId: PartId): Taken | null
  * What goes back costs as much less as it cost to take, in the middle of all that was taken: when all of it has gone back, nothing is
  * left of the cost.
  */
-export function returnedPrice(taken: Taken, quantity: Thousandths): Pick<PartContent, 'unitPrice' | 'cost'> {
+function returnedPrice(taken: Taken, quantity: Thousandths): Pick<PartContent, 'unitPrice' | 'cost'> {
   const unitPrice: UnitPrice = { minor: (taken.costMinor * 1000) / taken.quantity, currency: taken.currency };
   return { unitPrice, cost: scaleAmount([taken.costMinor, -quantity], taken.quantity, taken.currency) };
 }
@@ -128,6 +128,6 @@ export async function findWorkToReturnTo(
 }
 
 /** As `takenOf`, from the records. */
-export async function takenOn(records: Records, workOrderId: WorkOrderId, partId: PartId): Promise<Taken | null> {
+async function takenOn(records: Records, workOrderId: WorkOrderId, partId: PartId): Promise<Taken | null> {
   return takenOf(await records.list('entries', 'workOrder', workOrderId), partId);
 }

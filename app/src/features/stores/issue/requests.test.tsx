@@ -18,8 +18,7 @@ import {
 import { canPress, press, type, words } from '../../../testing/hands';
 import { TestWorks } from '../../../testing/works';
 import { AskedScreen } from './asked-screen';
-import { AskSheet } from './ask-sheet';
-import { JobRequests } from './job-requests';
+import { AskSheet, JobRequests } from '../requests';
 
 const arun = aPerson({ id: asId<PersonId>('arun'), name: 'Arun', roles: ['storekeeper'] });
 const shop = [

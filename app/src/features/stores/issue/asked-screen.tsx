@@ -1,8 +1,7 @@
 import { Fragment, useMemo, useState, type ReactElement } from 'react';
 import { ScrollView, SectionList, StyleSheet, View } from 'react-native';
-import { byId } from '@oilcan/core/kernel';
 import { hasRole } from '@oilcan/core/operations';
-import { askedBy, needGroup, storeList, toPickUp, type NeedGroup, type StoreLine } from '@oilcan/core/stores/issue';
+import { askedBy, needGroup, toPickUp, type NeedGroup, type StoreLine } from '@oilcan/core/stores/issue';
 import type { StoreRequest } from '@oilcan/core/stores/requests';
 import { inTransit, type Transfer } from '@oilcan/core/stores/transfers';
 import { peekRow, usePhone, useRow, useSettings, useTable } from '../../../data/store/store';
@@ -22,11 +21,10 @@ import { TopBar } from '../../frame/page/top-bar';
 import { useBack } from '../../frame/page/use-back';
 import { onSite, useSite } from '../../frame/page/use-site';
 import { TransferRow } from '../transfers';
-import { RequestRow } from './job-requests';
-import { neededWords } from './request-words';
+import { AskSheet, neededWords, RequestRow } from '../requests';
+import { useStoreLines } from './use-store-lines';
 
-const HandOutSheet = lazyComponent(() => import('../issue/hand-out-sheet').then((module) => module.HandOutSheet));
-const AskSheet = lazyComponent(() => import('./ask-sheet').then((module) => module.AskSheet));
+const HandOutSheet = lazyComponent(() => import('./hand-out-sheet').then((module) => module.HandOutSheet));
 
 const asRows = asList('Asked of the store');
 
@@ -147,20 +145,6 @@ export function AskedScreen(): ReactElement {
       {giving === null ? null : <HandOutSheet request={giving} onClose={() => setGiving(null)} />}
       {isAsking ? <AskSheet work={null} onClose={() => setIsAsking(false)} /> : null}
     </View>
-  );
-}
-
-/** What waits for whoever hands out in the stores of the site that is looked at. */
-export function useStoreLines(): readonly StoreLine[] {
-  const site = useSite();
-  const all = useTable('requests');
-  const bins = useTable('bins');
-  const stores = useTable('stores');
-  const levels = useTable('stock');
-  const now = useNow(60);
-  return useMemo(
-    () => storeList(onSite(all, site), { bins: byId(bins), stores: byId(stores), levels }, now),
-    [all, site, bins, stores, levels, now],
   );
 }
 
