@@ -45,6 +45,10 @@ import { issueOperations } from '../subjects/stores/issue/issue-operations';
 import { requestsOperations } from '../subjects/stores/requests/requests-operations';
 import { countsOperations } from '../subjects/stores/counts/counts-operations';
 import { transfersOperations } from '../subjects/stores/transfers/transfers-operations';
+import { stockPutBacks } from '../subjects/stores/stock/stock-put-back';
+import { readingsPutBacks } from '../subjects/steps/readings/readings-put-back';
+import { stoppagesPutBacks } from '../subjects/recording/stoppages/stoppages-put-back';
+import type { PutBackSet } from '../subjects/orders/work/entry-kinds';
 import { stockOperations } from '../subjects/stores/stock/stock-operations';
 import { storeOperations } from '../subjects/stores/stock/store-operations';
 import { toolsOperations } from '../subjects/recording/tools/tools-operations';
@@ -53,9 +57,12 @@ import { operationOf } from '../subjects/orders/work/entry-ids';
 import { workOperations } from '../subjects/orders/work/work-operations';
 import { entryKinds } from './entries';
 
+/** What is put back when an entry is taken back, of every kind that moves something. */
+const putBacks: PutBackSet = { ...stockPutBacks, ...readingsPutBacks, ...stoppagesPutBacks };
+
 /** Every operation there is, by the name it is sent under. */
 export const operations = {
-  ...workOperations(entryKinds),
+  ...workOperations(entryKinds, putBacks),
   ...raiseOperations,
   ...lifecycleOperations,
   ...demandsOperations,

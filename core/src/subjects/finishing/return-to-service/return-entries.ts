@@ -1,5 +1,5 @@
 import { signedBy, type Signature } from '../../../kernel/signature/signature';
-import { plainEntry, nothingElse, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 import type { Seal } from './seal';
 
 /** The machine is given to maintenance: by whom, how it is, and where. */
@@ -36,14 +36,14 @@ export const returnEntries: EntryKindsNamed<'given' | 'returned'> = {
     ...plainEntry,
     since: 12,
     cells: ({ from, condition }) => ({ person: from, text: condition }),
-    withdraw: nothingElse,
+    withdraw: 'marks',
     notificationText: 'that the machine was given to maintenance',
   },
   returned: {
     ...plainEntry,
     since: 12,
     cells: ({ signature, condition }) => ({ person: signedBy(signature), text: condition }),
-    withdraw: nothingElse,
+    withdraw: 'marks',
     notificationText: 'that the machine went back into service',
   },
 };

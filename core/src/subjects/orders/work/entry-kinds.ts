@@ -60,6 +60,35 @@ interface InNameOf {
   readonly fact: NoticeFact;
 }
 
+/**
+ * Kinds of which something is put back when an entry is taken back. Each subject adds its own (`declare module`), and says in its
+ * `…-put-back.ts` how: that is composed with the operations, which alone do it.
+ */
+// eslint-disable-next-line @typescript-eslint/no-empty-object-type -- it is filled by the subjects
+export interface PutBackKinds {}
+
+/** Taking an entry back only marks it, or puts something back as well; null where it is never taken back. */
+export type Withdrawing<K extends EntryKind> = K extends keyof PutBackKinds ? 'putsBack' : 'marks' | null;
+
+/** Puts back what an entry had moved, or says why it cannot be now. */
+type PutBack<K extends EntryKind> = (
+  records: Records,
+  work: WorkOrder,
+  entry: EntryOf<K>,
+  context: OperationContext,
+) => Promise<Refusal | null>;
+
+export type PutBackSet = { readonly [K in keyof PutBackKinds & EntryKind]: PutBack<K> };
+export type PutBacksNamed<K extends keyof PutBackKinds & EntryKind> = { readonly [N in K]: PutBack<N> };
+
+/** How something of a kind is put back, as code sees it that works on entries of any kind. */
+export function anyPutBack(
+  putBacks: PutBackSet,
+  kind: string,
+): ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<Refusal | null>) | null {
+  return Object.hasOwn(putBacks, kind) ? ((putBacks as unknown as Record<string, never>)[kind] ?? null) : null;
+}
+
 /** Everything that there is to say of a kind of entry; nothing of it may be left out. */
 export interface EntryKindDefinition<K extends EntryKind> {
   /** The version of the protocol with which it came: older phones do not hear of it. */
@@ -74,10 +103,8 @@ export interface EntryKindDefinition<K extends EntryKind> {
   readonly shown: ((content: EntryContents[K], viewer: Viewer) => EntryContents[K]) | null;
   /** The operation that puts another value in its place; null where it is only taken back, or not even that. */
   readonly amendedBy: string | null;
-  /** What has to be put back when it is taken back (`nothingElse`), or why it cannot be now; null where it never can. */
-  readonly withdraw:
-    | ((records: Records, work: WorkOrder, entry: EntryOf<K>, context: OperationContext) => Promise<Refusal | null>)
-    | null;
+  /** What taking it back does; see `Withdrawing`. */
+  readonly withdraw: Withdrawing<K>;
   readonly past: K extends PastKind ? PastFacet<K> : null;
   readonly cost: CostFacet<K> | null;
   /** What followers of the work order are told was recorded, such as `a note`; null where they are not told. */
@@ -105,8 +132,7 @@ export interface AnyEntryKind {
   readonly cells: (content: Entry['content'], names: NamedRows) => Cells;
   readonly shown: ((content: Entry['content'], viewer: Viewer) => Entry['content']) | null;
   readonly amendedBy: string | null;
-  readonly withdraw:
-    ((records: Records, work: WorkOrder, entry: Entry, context: OperationContext) => Promise<Refusal | null>) | null;
+  readonly withdraw: 'marks' | 'putsBack' | null;
   readonly cost: {
     readonly group: CostGroup;
     readonly amount: (content: Entry['content']) => Money | null;
@@ -123,9 +149,6 @@ export interface AnyEntryKind {
 export function anyEntryKind(kinds: EntryKindSet, kind: string): AnyEntryKind | undefined {
   return Object.hasOwn(kinds, kind) ? (kinds[kind as EntryKind] as unknown as AnyEntryKind) : undefined;
 }
-
-/** Taking an entry back only marks it. */
-export const nothingElse = (): Promise<null> => Promise.resolve(null);
 
 /** What most kinds are: shown as they are, without a file or picture, not amended, in no past, without a cost, and nobody is told. */
 export const plainEntry = {

@@ -1,10 +1,10 @@
 import { argsSchema, LONGEST_LINE, textField } from '../../../kernel/schema/fields';
 import { accepted, defineOperation, refuse } from '../../../operations/operation';
 import { findAmendable, onEntry, putAmendment, readsToAmend } from './amendment';
-import { anyEntryKind, type EntryKindSet } from './entry-kinds';
+import { anyEntryKind, anyPutBack, type EntryKindSet, type PutBackSet } from './entry-kinds';
 
 /** An entry should not be there: it is taken back, and stays readable. What it moved is put back as its kind says. */
-export const withdrawEntry = (kinds: EntryKindSet) =>
+export const withdrawEntry = (kinds: EntryKindSet, putBacks: PutBackSet) =>
   defineOperation({
     label: 'taking this back',
     inLog: 'forLeads',
@@ -17,9 +17,10 @@ export const withdrawEntry = (kinds: EntryKindSet) =>
       const found = await findAmendable(records, args, context);
       if (!found.ok) return found;
       const { work, entry } = found;
-      const putBack = anyEntryKind(kinds, entry.content.kind)?.withdraw ?? null;
-      if (putBack === null) return refuse('entry_not_amendable', {}, 'entryId');
+      const { kind } = entry.content;
+      if ((anyEntryKind(kinds, kind)?.withdraw ?? null) === null) return refuse('entry_not_amendable', {}, 'entryId');
       await putAmendment(records, found, { kind: 'withdrawal', reason: args.reason }, context);
-      return (await putBack(records, work, entry, context)) ?? accepted;
+      const refused = (await anyPutBack(putBacks, kind)?.(records, work, entry, context)) ?? null;
+      return refused ?? accepted;
     },
   });

@@ -1,7 +1,7 @@
-import type { EntryKindSet } from './entry-kinds';
+import type { EntryKindSet, PutBackSet } from './entry-kinds';
 import { giveWork } from './give-work';
 import { withdrawEntry } from './withdraw-entry';
 
-export function workOperations(kinds: EntryKindSet) {
-  return { 'work.give': giveWork, 'entry.withdraw': withdrawEntry(kinds) };
+export function workOperations(kinds: EntryKindSet, putBacks: PutBackSet) {
+  return { 'work.give': giveWork, 'entry.withdraw': withdrawEntry(kinds, putBacks) };
 }

@@ -6,7 +6,7 @@ import { addMinutes } from '../../../kernel/time/instant';
 import { clockMinutes } from '../../recording/labor/clock';
 import { costOf } from '../../../registry/entries';
 import { laborCost } from '../../recording/labor/labor';
-import { partCost } from '../../stores/stock/part-use';
+import { partCost } from '../../stores/stock/part-cost';
 import { inTimeOrder, currentEntries, currentOf, type Entry, type EntryContent } from './entries';
 import { demandsOf } from '../../finishing/lifecycle/demands-of';
 import { owedBefore } from '../../finishing/lifecycle/owed';

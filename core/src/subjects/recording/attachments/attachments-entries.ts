@@ -1,7 +1,7 @@
 import type { FileId } from '../../../kernel/ids';
 import type { FileType, SoundType } from '../../plant/files/files';
 import { noCells } from '../../orders/work/entry-cells';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** A voice note longer than this is a report: nobody listens to it in passing. */
 export const LONGEST_VOICE_SECONDS = 600;
@@ -37,7 +37,7 @@ export const attachmentsEntries: EntryKindsNamed<'voice' | 'file'> = {
     since: 11,
     cells: noCells,
     file: ({ fileId }) => fileId,
-    withdraw: nothingElse,
+    withdraw: 'marks',
     notificationText: 'a voice note',
   },
   file: {
@@ -45,7 +45,7 @@ export const attachmentsEntries: EntryKindsNamed<'voice' | 'file'> = {
     since: 11,
     cells: ({ name }) => ({ text: name }),
     file: ({ fileId }) => fileId,
-    withdraw: nothingElse,
+    withdraw: 'marks',
     notificationText: 'a file',
   },
 };

@@ -2,7 +2,7 @@ import type { FileId } from '../../../kernel/ids';
 import type { Money } from '../../../kernel/money/money';
 import type { PictureType } from '../../plant/files/files';
 import { moneyCells } from '../../orders/work/entry-cells';
-import { nothingElse, plainEntry, type EntryKindsNamed, type EntryPicture } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed, type EntryPicture } from '../../orders/work/entry-kinds';
 
 /** A photo of what was given for the money. */
 export interface Receipt {
@@ -56,7 +56,7 @@ export const expensesEntries: EntryKindsNamed<'expense'> = {
     picture: pictureOfReceipt,
     cells: ({ words, amount }) => ({ text: words, ...moneyCells(amount) }),
     amendedBy: 'expense.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     past: {
       keep: (entries) => entries.map(({ content: { amount, words } }) => ({ amount, words })),
       at: (_expense, { at, endedAt }) => endedAt ?? at,

@@ -1,4 +1,4 @@
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** A coded failure, ISO 14224:2016 annex B. */
 export interface FaultContent {
@@ -45,7 +45,7 @@ export const faultsEntries: EntryKindsNamed<'fault'> = {
       text: [component, text].filter((each) => each !== '').join(': '),
     }),
     amendedBy: 'fault.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     past: {
       keep: (entries) => entries.map(({ content: { kind: _, text: __, ...fault } }) => fault),
       at: (_fault, { at }) => at,

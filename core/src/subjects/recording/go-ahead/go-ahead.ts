@@ -5,7 +5,7 @@ import { hasRole } from '../../../operations/actor';
 import type { OperationContext } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import { rulesOf, waitsForLead } from '../../orders/raise-rules/raise-rules';
-import { partCost } from '../../stores/stock/part-use';
+import { partCost } from '../../stores/stock/part-cost';
 import { currenciesAt, unitPriceAt } from '../../stores/stock/prices';
 import type { WorkOrder } from '../../orders/work/work-order';
 

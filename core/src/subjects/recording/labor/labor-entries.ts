@@ -2,7 +2,7 @@ import type { PersonId, StepId } from '../../../kernel/ids';
 import type { Money } from '../../../kernel/money/money';
 import { addMinutes, type Instant } from '../../../kernel/time/instant';
 import { moneyCells } from '../../orders/work/entry-cells';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 export const timeTypes = ['regular', 'overtime', 'travel'] as const;
 export type TimeType = (typeof timeTypes)[number];
@@ -55,7 +55,7 @@ export const laborEntries: EntryKindsNamed<'labor'> = {
     }),
     shown: (content, { mayKnow }) => (mayKnow.has('laborCost') ? content : { ...content, rate: null, cost: null }),
     amendedBy: 'labor.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     cost: { group: 'time', amount: ({ cost }) => cost, isAllOfIt: false },
     inNameOf: ({ by, content }, _work, nameOf) => {
       if (content.stoppedBecause === undefined) return null;

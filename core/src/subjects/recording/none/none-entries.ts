@@ -1,4 +1,4 @@
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /**
  * Of what there can be none: no part was taken, the machine did not stand still, no time of the person's was spent, nothing
@@ -20,5 +20,5 @@ declare module '../../orders/work/entries' {
 }
 
 export const noneEntries: EntryKindsNamed<'none'> = {
-  none: { ...plainEntry, since: 11, cells: ({ of }) => ({ text: of }), withdraw: nothingElse },
+  none: { ...plainEntry, since: 11, cells: ({ of }) => ({ text: of }), withdraw: 'marks' },
 };

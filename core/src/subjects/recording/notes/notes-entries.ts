@@ -1,5 +1,5 @@
 import type { StepId } from '../../../kernel/ids';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** Words for whoever comes next. */
 export interface NoteContent {
@@ -26,7 +26,7 @@ export const notesEntries: EntryKindsNamed<'note'> = {
     ...plainEntry,
     cells: ({ text }) => ({ text }),
     amendedBy: 'note.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     past: {
       keep: (entries) => entries.map(({ content }) => content.text),
       at: (_text, { at, endedAt }) => endedAt ?? at,

@@ -1,6 +1,6 @@
 import type { FileId, StepId } from '../../../kernel/ids';
 import type { PictureType } from '../../plant/files/files';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** A picture, kept as a file under its SHA-256. */
 export interface PhotoContent {
@@ -37,7 +37,7 @@ export const photosEntries: EntryKindsNamed<'photo'> = {
     }),
     cells: ({ caption }) => ({ text: caption }),
     amendedBy: 'photo.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     notificationText: 'a photo',
   },
 };

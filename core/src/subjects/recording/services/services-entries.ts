@@ -1,7 +1,7 @@
 import type { Money } from '../../../kernel/money/money';
 import { pictureOfReceipt, type Receipt } from '../expenses/expenses-entries';
 import { moneyCells } from '../../orders/work/entry-cells';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** Work of somebody from outside that was bought for the job. */
 export interface ServiceContent {
@@ -33,7 +33,7 @@ export const servicesEntries: EntryKindsNamed<'service'> = {
     picture: pictureOfReceipt,
     cells: ({ words, cost }) => ({ text: words, ...moneyCells(cost) }),
     amendedBy: 'service.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     cost: { group: 'boughtIn', amount: ({ cost }) => cost, isAllOfIt: true },
     notificationText: 'an outside service',
   },

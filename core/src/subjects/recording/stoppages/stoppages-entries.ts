@@ -1,5 +1,4 @@
 import type { Instant } from '../../../kernel/time/instant';
-import { endOnMachine } from './machine-condition';
 import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 export const extents = ['full', 'reduced'] as const;
@@ -30,6 +29,9 @@ declare module '../../orders/work/entry-kinds' {
   interface PastKept {
     stoppage: PastStoppage;
   }
+  interface PutBackKinds {
+    stoppage: true;
+  }
 }
 
 export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
@@ -37,8 +39,7 @@ export const stoppagesEntries: EntryKindsNamed<'stoppage'> = {
     ...plainEntry,
     cells: ({ from, to, extent }) => ({ from, to: to ?? '', text: extent }),
     amendedBy: 'stoppage.amend',
-    withdraw: (records, _work, { id, assetId }, context) =>
-      endOnMachine(records, assetId, id, context.at).then(() => null),
+    withdraw: 'putsBack',
     past: {
       keep: (entries) => entries.map(({ content: { kind: _, ...stoppage } }) => stoppage),
       at: ({ from }) => from,

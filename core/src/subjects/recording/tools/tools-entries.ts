@@ -2,7 +2,7 @@ import type { Money } from '../../../kernel/money/money';
 import type { Instant } from '../../../kernel/time/instant';
 import { pictureOfReceipt, type Receipt } from '../expenses/expenses-entries';
 import { moneyCells } from '../../orders/work/entry-cells';
-import { nothingElse, plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
+import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 
 /** A tool or machine that costs by the hour: a crane, a platform, a compressor. */
 export interface ToolContent {
@@ -37,7 +37,7 @@ export const toolsEntries: EntryKindsNamed<'tool'> = {
       ...moneyCells(cost),
     }),
     amendedBy: 'tool.amend',
-    withdraw: nothingElse,
+    withdraw: 'marks',
     cost: { group: 'other', amount: ({ cost }) => cost, isAllOfIt: true },
     notificationText: 'a tool',
   },

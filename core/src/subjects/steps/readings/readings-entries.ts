@@ -2,7 +2,7 @@ import type { PointId } from '../../../kernel/ids';
 import type { Instant } from '../../../kernel/time/instant';
 import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
 import type { ReadingLevel } from './limits';
-import { forgetReading, type ReadingContent } from './reading';
+import type { ReadingContent } from './reading';
 
 /** What a past keeps of a reading. */
 export interface PastReading {
@@ -22,6 +22,9 @@ declare module '../../orders/work/entry-kinds' {
   interface PastKept {
     reading: PastReading;
   }
+  interface PutBackKinds {
+    reading: true;
+  }
 }
 
 export const readingsEntries: EntryKindsNamed<'reading'> = {
@@ -33,7 +36,7 @@ export const readingsEntries: EntryKindsNamed<'reading'> = {
       unit: point(pointId)?.unit ?? '',
       text: level,
     }),
-    withdraw: (records, _work, { content, at }) => forgetReading(records, content.pointId, at).then(() => null),
+    withdraw: 'putsBack',
     past: {
       keep: (entries) => entries.map(({ at, content: { pointId, value, level } }) => ({ pointId, at, value, level })),
       at: ({ at }) => at,

@@ -1,5 +1,6 @@
 export * from './kit';
 export * from './part-content';
+export * from './part-cost';
 export * from './part-use';
 export * from './plan-part';
 export * from './post-count';
@@ -14,3 +15,4 @@ export * from './stock-operations';
 export * from './stock-tables';
 export * from './take-in';
 export * from './walking-order';
+export * from './taken';

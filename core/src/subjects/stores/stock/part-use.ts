@@ -1,20 +1,15 @@
 import type { BinId, PartId } from '../../../kernel/ids';
-import { scaleAmount, type Money } from '../../../kernel/money/money';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
 import { refuse, type Result, type OperationContext } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
 import type { WorkOrder } from '../../orders/work/work-order';
-import type { PartContent, UnitPrice } from './part-content';
+import type { PartContent } from './part-content';
+import { partCost } from './part-cost';
 import { unitPriceAt } from './prices';
 import { stockLevelId, type Bin, type Movement, type MovementReason, type Part, type StockLevel } from './stock';
 
 /** More than a million of anything is a slip of the finger. */
 const MOST_AT_ONCE = 1e9;
-
-/** What an amount of a part costs at a price for one unit. */
-export function partCost(quantity: Thousandths, unitPrice: UnitPrice): Money {
-  return scaleAmount([unitPrice.minor, quantity], 1000, unitPrice.currency);
-}
 
 /** An amount of a part from a bin, as it is used or planned. */
 interface FromBin {

@@ -4,7 +4,7 @@ import { aPart, ann, binId, bob, partId, put, workId } from '../../../testing/bu
 import { codeOf, Works } from '../../../testing/works';
 import { currentOf } from '../../orders/work/entries';
 import { questionsAbout } from './questions';
-import { takenOf } from './return-part';
+import { takenOf } from './taken';
 
 /** Of random sequences; more with `OILCAN_SEQUENCES`. */
 const SEQUENCES = Number(process.env['OILCAN_SEQUENCES'] ?? 1_000);

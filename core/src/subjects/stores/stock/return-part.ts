@@ -1,38 +1,16 @@
-import type { AssetId, BinId, PartId, WorkOrderId } from '../../../kernel/ids';
+import type { BinId, PartId, WorkOrderId } from '../../../kernel/ids';
 import { money, scaleAmount } from '../../../kernel/money/money';
 import { formatQuantity, type Thousandths } from '../../../kernel/quantity/quantity';
 import { hasRole } from '../../../operations/actor';
 import { accepted, refuse, type OperationContext, type Outcome, type Result } from '../../../operations/operation';
 import type { Records } from '../../../records/records';
-import { currentOf, type Entry } from '../../orders/work/entries';
+import { currentOf } from '../../orders/work/entries';
 import { entryBeside } from '../../orders/work/entry-ids';
 import { findOpenWork, findOpenWorkOfSite, findWorkOfSite, newEntry } from '../../orders/work/guards';
 import type { WorkOrder } from '../../orders/work/work-order';
 import type { PartContent, UnitPrice } from './part-content';
 import { amountOfPart, moveStock } from './part-use';
-
-/** What was taken of a part on a job and has not gone back, and what it cost. */
-export interface Taken {
-  readonly quantity: Thousandths;
-  /** In the smallest currency unit. */
-  readonly costMinor: number;
-  readonly currency: string;
-  /** For which machine it was taken last. */
-  readonly assetId: AssetId;
-}
-
-/** Null where none of it is left to go back. */
-export function takenOf(entries: readonly Entry[], partId: PartId): Taken | null {
-  const ofPart = currentOf(entries, 'part').filter(({ content }) => content.partId === partId);
-  const contents = ofPart.map(({ content }) => content);
-  const last = ofPart.at(-1);
-  const quantity = contents.reduce((sum, content) => sum + content.quantity, 0);
-  if (last === undefined || quantity <= 0) return null;
-  const { assetId, content } = last;
-  const { currency } = content.cost;
-  const costMinor = contents.reduce((sum, { cost }) => sum + (cost.currency === currency ? cost.minor : 0), 0);
-  return { quantity, costMinor, currency, assetId };
-}
+import { takenOf, type Taken } from './taken';
 
 /**
  * What goes back costs as much less as it cost to take, in the middle of all that was taken: when all of it has gone back, nothing is

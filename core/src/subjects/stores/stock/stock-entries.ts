@@ -1,17 +1,12 @@
 import type { PartId } from '../../../kernel/ids';
 import type { Thousandths } from '../../../kernel/quantity/quantity';
 import type { Fields } from '../../../records/table';
-import { operationOf } from '../../orders/work/entry-ids';
 import type { EntryOf } from '../../orders/work/entries';
 import { moneyCells, noCells } from '../../orders/work/entry-cells';
 import { plainEntry, type EntryKindsNamed } from '../../orders/work/entry-kinds';
-import { settleAgain } from '../requests/settle';
 import type { PartContent } from './part-content';
-import { moveStock } from './part-use';
 import type { KitContent } from './plan-part';
 import type { RemovalContent } from './removal';
-import { revalueReturns } from './return-part';
-import { putInAgain } from './serials';
 
 /** What a past keeps of a part that was used, added up over the job. */
 export interface PastPart {
@@ -31,6 +26,10 @@ declare module '../../orders/work/entry-kinds' {
   interface PastKept {
     part: PastPart;
   }
+  interface PutBackKinds {
+    part: true;
+    removal: true;
+  }
 }
 
 export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
@@ -43,15 +42,7 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
       ...moneyCells(cost),
     }),
     amendedBy: 'part.amend',
-    withdraw: async (records, work, { id, at, content }, context) => {
-      const leaves = await revalueReturns(records, work, content.partId, context);
-      if (!leaves.ok) return leaves;
-      // It was never taken: that holds from when it was recorded on, so that a count made since stays true.
-      await moveStock(records, work, content, content.quantity, 'correction', { ...context, at });
-      await settleAgain(records, { workOrderId: work.id, entryId: id, content }, null, context.now);
-      if (content.serial !== undefined) await records.remove('installations', `in-${operationOf(id)}`);
-      return null;
-    },
+    withdraw: 'putsBack',
     past: { keep: addedUp, at: (_part, { at, endedAt }) => endedAt ?? at, words: () => '' },
     cost: { group: 'material', amount: ({ cost }) => cost, isAllOfIt: false },
     tellsStore: ({ content: { belowZero } }) => (belowZero === undefined ? null : { is: 'belowZero', ...belowZero }),
@@ -61,7 +52,7 @@ export const stockEntries: EntryKindsNamed<'part' | 'removal' | 'kit'> = {
     ...plainEntry,
     since: 11,
     cells: noCells,
-    withdraw: (records, work, { content }, context) => putInAgain(records, work, content, context).then(() => null),
+    withdraw: 'putsBack',
   },
   // What was planned wrongly is planned anew: it changes nothing that is true.
   kit: { ...plainEntry, since: 16, cells: noCells },
