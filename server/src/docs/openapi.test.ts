@@ -167,6 +167,7 @@ describe('the description of the API', () => {
         'get /api/mails/undelivered',
         'get /api/news',
         'get /api/owed',
+        'get /api/parts/{part}/movements',
         'get /api/past',
         'get /api/session',
         'get /api/sessions',

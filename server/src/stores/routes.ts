@@ -1,4 +1,4 @@
-import { OilcanError, type PartId, type SiteId } from '@oilcan/core/kernel';
+import { idField, OilcanError, type PartId, type SiteId } from '@oilcan/core/kernel';
 import type { Movement, StockLevel } from '@oilcan/core/stores/stock';
 import type { FastifyInstance } from 'fastify';
 import type { Knex } from 'knex';
@@ -7,10 +7,7 @@ import { runAmong, runnerOf } from '../database/statements';
 import { readRow, type StoredRow } from '../database/sql-records';
 import { answers, shape } from '../docs/json-schema';
 
-const partSchema = yup
-  .object({ part: yup.string().strict().required('Say which part.').max(64, 'A part has a shorter name.') })
-  .noUnknown()
-  .required();
+const partSchema = yup.object({ part: idField<PartId>() }).noUnknown().required();
 
 /** So many movements are shown of one part: years of most, and a year of what is taken every day. */
 const MOST_MOVEMENTS = 500;
