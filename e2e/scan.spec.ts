@@ -31,7 +31,7 @@ test('a code is typed, unknown ones are bound in two taps, others say what they 
   await ines.goto(`/scan?code=${encodeURIComponent('LRK\u0001')}`);
   await expect(ines.getByText(/This is not a code that a label can have/)).toBeVisible();
   await ines.goto('/scan?code=SEAL-70-90-10');
-  await expect(ines.getByTestId('part-SEAL-70-90-10')).toBeVisible();
+  await expect(ines.getByRole('heading', { name: 'Shaft seal 70 × 90 × 10 mm' })).toBeVisible();
 
   await ines.goto('/scan/try');
   await ines.getByRole('button', { name: 'Scan this: The door of Top station, drive room' }).tap();

@@ -126,7 +126,7 @@ export function RequestRow({
 }
 
 const sheet = StyleSheet.create({
-  words: { flex: 1, minWidth: 160 },
+  words: { flexGrow: 1, flexShrink: 1, flexBasis: 160, minWidth: 0 },
   keys: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   more: { width: '100%', flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });
