@@ -1,4 +1,4 @@
-import { addDays, addMinutes, isLocalDay, localDate, timeOfDay, type Instant, type Zone } from '@oilcan/core/kernel';
+import { addMinutes, isLocalDay, localDate, timeOfDay, type Instant, type Zone } from '@oilcan/core/kernel';
 
 /** By when something is needed, as it is chosen: at once, in two hours, in this shift, on a day, or whenever. */
 export type NeededBy = 'now' | 'twoHours' | 'shift' | '' | (string & {});
@@ -17,5 +17,5 @@ export function momentNeeded(chosen: NeededBy, present: Instant, zone: Zone): In
     // Late in the day, or by night, this shift is the next eight hours.
     return end > addMinutes(present, 60) && end < addMinutes(present, 8 * 60) ? end : addMinutes(present, 8 * 60);
   }
-  return isLocalDay(chosen) ? timeOfDay(addDays(chosen, 0), MORNING_MINUTES, zone) : null;
+  return isLocalDay(chosen) ? timeOfDay(chosen, MORNING_MINUTES, zone) : null;
 }

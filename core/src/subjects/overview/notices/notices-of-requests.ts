@@ -3,7 +3,7 @@ import type { Instant } from '../../../kernel/time/instant';
 import { hasRole } from '../../../operations/actor';
 import type { NoticeFact, RequestBecame } from '../../orders/work/notice-fact';
 import type { Person } from '../../plant/people/people';
-import { openAmount, type StoreRequest } from '../../stores/requests/request';
+import type { StoreRequest } from '../../stores/requests/request';
 import type { Transfer } from '../../stores/transfers/transfer';
 import type { Notice, NoticeKind } from './notices';
 
@@ -59,8 +59,7 @@ export function noticesOfRequest(
     fact(way === 'person' ? 'handedOut' : way === 'pickUp' ? 'ready' : 'along', settles, where),
   );
   const isClosedNow = after.closed !== null && before?.closed === null;
-  if (isClosedNow && after.closed.is === 'declined')
-    facts.push(fact('declined', after.quantity - openAmount(after), after.closed.reason));
+  if (isClosedNow && after.closed.is === 'declined') facts.push(fact('declined', after.quantity, after.closed.reason));
   if (facts.length > 0) tell(asker, 'fromStore', facts);
   if (isClosedNow && after.closed.is === 'withdrawn') tell(keepers, 'asked', [fact('withdrawn', after.quantity)]);
   return told;

@@ -108,7 +108,10 @@ const handOut = defineOperation({
       returned: 0,
       entryId: entryId.value,
     };
-    await records.put('requests', withEnd({ ...request, handouts: [...request.handouts, handout] }, context.now));
+    // What was taken back unseen stays taken back: of the rest nothing is handed out.
+    const closed = (await records.get('requests', requestId))?.closed ?? null;
+    const handouts = [...request.handouts, handout];
+    await records.put('requests', withEnd({ ...request, closed, handouts }, context.now));
     return accepted;
   },
 });

@@ -161,7 +161,7 @@ describe('handing out', () => {
     expect(codeOf(await handOut({}, arun, minutesLater(1)))).toBe('request_closed');
     // At the moment at which it was taken back nobody could know of it.
     expect(codeOf(await handOut())).toBe('accepted');
-    expect(state()).toBe('partly');
+    expect([state(), openAmount(theRequest())]).toEqual(['handedOut', 0]);
   });
 
   it('is for the store and leads alone; so is saying no', async () => {
